@@ -1,0 +1,43 @@
+import { spawn } from 'node:child_process';
+import { setTimeout as pause } from 'node:timers/promises';
+import { bin, fail, ROOT, run } from './setup.mjs';
+
+const PATIENCE_MS = 20_000;
+
+export function buildWeb() {
+  console.log('Vine Ledger: building the pages ...');
+  if (!run(bin('vite'), ['build', '--logLevel', 'warn'])) fail('the pages could not be built; see above.');
+}
+
+async function answers(address) {
+  try {
+    return (await fetch(`${address}/api/health`)).ok;
+  } catch {
+    return false;
+  }
+}
+
+/** Starts the server and says where it is once it truly answers; ends when the server ends. */
+export async function serve(args, port) {
+  const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--port', port, ...args], {
+    cwd: ROOT,
+    stdio: 'inherit',
+  });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+  server.on('exit', (code) => process.exit(code ?? 0));
+  const address = `http://127.0.0.1:${port}`;
+  for (const deadline = Date.now() + PATIENCE_MS; Date.now() < deadline; await pause(100)) {
+    if (await answers(address)) {
+      console.log(`\nVine Ledger is open at ${address}  (Ctrl+C closes it)`);
+      return;
+    }
+  }
+  server.kill();
+  fail(`the server did not answer at ${address} within ${PATIENCE_MS / 1000} seconds.`);
+}
+
+/** `--port N` from the command line, the PORT variable, or the usual one. */
+export function portFrom(argv) {
+  const at = argv.indexOf('--port');
+  return (at >= 0 ? argv[at + 1] : process.env.PORT) ?? '4180';
+}

@@ -1,0 +1,65 @@
+import { InputError, type FieldPath } from '../input-error.ts';
+
+/** A day counted in the proleptic Gregorian calendar: 1 January of year 1 is day 1, 1 January 1970 is day 719163. */
+export type DayNumber = number;
+
+export interface CalendarDate {
+  readonly year: number;
+  /** 1 to 12. */
+  readonly month: number;
+  /** 1 to 31. */
+  readonly day: number;
+}
+
+export const EARLIEST_YEAR = 1700;
+export const LATEST_YEAR = 2500;
+
+const DAYS_BEFORE_1970 = 719162;
+const MILLISECONDS_PER_DAY = 86_400_000;
+
+export const isLeapYear = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
+
+/** Days in a month (1 to 12) of a year. */
+export const daysInMonth = (year: number, month: number): number =>
+  month === 2 ? (isLeapYear(year) ? 29 : 28) : [4, 6, 9, 11].includes(month) ? 30 : 31;
+
+export const dayNumberOf = ({ year, month, day }: CalendarDate): DayNumber =>
+  Date.UTC(year, month - 1, day) / MILLISECONDS_PER_DAY + DAYS_BEFORE_1970 + 1;
+
+export function calendarDateOf(dayNumber: DayNumber): CalendarDate {
+  const instant = new Date((dayNumber - DAYS_BEFORE_1970 - 1) * MILLISECONDS_PER_DAY);
+  return {
+    year: instant.getUTCFullYear(),
+    month: instant.getUTCMonth() + 1,
+    day: instant.getUTCDate(),
+  };
+}
+
+/** ISO 8601 calendar date, YYYY-MM-DD. */
+export function isoDateOf(dayNumber: DayNumber): string {
+  const { year, month, day } = calendarDateOf(dayNumber);
+  return `${String(year).padStart(4, '0')}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`;
+}
+
+/**
+ * Day number of an ISO date. Throws InputError naming `path` for anything else, for days that do not
+ * exist (30 February) and for years outside 1700 to 2500, which are taken for slips of the pen.
+ */
+export function dayNumberFromIso(text: unknown, path: FieldPath): DayNumber {
+  const match = typeof text === 'string' ? /^(\d{4})-(\d{2})-(\d{2})$/.exec(text) : null;
+  if (!match) {
+    throw new InputError(path, 'bad_date', `must be a date written YYYY-MM-DD; got ${JSON.stringify(text)}`);
+  }
+  const [year, month, day] = [Number(match[1]), Number(match[2]), Number(match[3])];
+  if (!(year >= EARLIEST_YEAR && year <= LATEST_YEAR)) {
+    throw new InputError(
+      path,
+      'bad_date',
+      `must lie between the years ${EARLIEST_YEAR} and ${LATEST_YEAR}; got ${match[0]}`,
+    );
+  }
+  if (month < 1 || month > 12 || day < 1 || day > daysInMonth(year, month)) {
+    throw new InputError(path, 'bad_date', `must be a day of the calendar; ${match[0]} does not exist`);
+  }
+  return dayNumberOf({ year, month, day });
+}

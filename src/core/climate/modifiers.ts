@@ -1,0 +1,29 @@
+/**
+ * Temperature modifier of decay, 1 near 9.25 C (RothC-26.3, Coleman and Jenkinson 1996, from memory).
+ * `airC` in degrees C; 0 at or below `frozenC`; never above `cap`.
+ */
+export function temperatureModifier(airC: number, frozenC: number, cap: number): number {
+  if (airC <= frozenC) return 0;
+  return Math.min(cap, 47.91 / (1 + Math.exp(106.06 / (airC + 18.27))));
+}
+
+/**
+ * Moisture modifier of decay, 0.2 to 1, from the deficit of a zone and its largest deficit, both mm
+ * (RothC-26.3, from memory).
+ */
+export function moistureModifier(deficitMm: number, maximumDeficitMm: number): number {
+  const onset = 0.444 * maximumDeficitMm;
+  if (deficitMm <= onset) return 1;
+  return Math.max(0.2, 0.2 + (0.8 * (maximumDeficitMm - deficitMm)) / (maximumDeficitMm - onset));
+}
+
+/** RothC's x: C respired per C kept, at `clayPct` % clay (RothC-26.3, from memory). */
+export const respiredPerKept = (clayPct: number): number => 1.67 * (1.85 + 1.6 * Math.exp(-0.0786 * clayPct));
+
+/** Factor on humification by clay, 1 at `referenceClayPct`. */
+export const clayFactor = (clayPct: number, referenceClayPct: number): number =>
+  (respiredPerKept(referenceClayPct) + 1) / (respiredPerKept(clayPct) + 1);
+
+/** Largest topsoil moisture deficit, mm per 23 cm (RothC-26.3, from memory). */
+export const maximumDeficitPer23Cm = (clayPct: number): number =>
+  20 + 1.3 * clayPct - 0.01 * clayPct * clayPct;

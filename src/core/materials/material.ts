@@ -1,0 +1,86 @@
+export const PARTICLE_SIZES = ['fine', 'chip', 'coarse', 'log'] as const;
+export type ParticleSize = (typeof PARTICLE_SIZES)[number];
+
+/** Heating of the char: 350-450, 450-600, above 600 C. */
+export const CHAR_TEMPERATURES = ['low', 'medium', 'high'] as const;
+export type CharTemperature = (typeof CHAR_TEMPERATURES)[number];
+
+/** How wet a layer lies. */
+export const EXPOSURES = ['damp', 'normal', 'dry'] as const;
+export type Exposure = (typeof EXPOSURES)[number];
+
+export const MATERIAL_KINDS = [
+  'wood',
+  'residue',
+  'leaf',
+  'green',
+  'manure',
+  'compost',
+  'paper',
+  'fertiliser',
+  'char',
+  'none',
+] as const;
+export type MaterialKind = (typeof MATERIAL_KINDS)[number];
+
+/** Shares of the carbon of a material; they add up to 1. */
+export interface CarbonPools {
+  readonly quick: number;
+  readonly structural: number;
+  readonly woody: number;
+  readonly microbial: number;
+  readonly humus: number;
+  readonly char: number;
+}
+
+/** What a material is, as far as the books need to know. All shares are fractions from 0 to 1. */
+export interface Material {
+  readonly kind: MaterialKind;
+  readonly moistureFractionWetBasis: number;
+  readonly carbonFractionDryBasis: number;
+  readonly nitrogenFractionDryBasis: number;
+  /** Share of the nitrogen that arrives as ammonium or urea. */
+  readonly ammoniumShareOfNitrogen: number;
+  /** Loose, as received. */
+  readonly bulkDensityKgPerM3: number;
+  readonly pools: CarbonPools;
+  readonly particleSize: ParticleSize;
+  /** Decay relative to the reference material of the same particle size. */
+  readonly decayFactor: number;
+  /** How freely its ammonium escapes as ammonia, 0 to 1. */
+  readonly ammoniaExposure: number;
+  /** Share of vapour and wash-through stopped by an intact sheet, 0 to 1. */
+  readonly vapourBarrier: number;
+  readonly charTemperature: CharTemperature;
+  /** Mineral nitrogen a char can hold, g per kg dry mass; the model default when absent. */
+  readonly charCapacityGPerKg?: number;
+  readonly isCharged: boolean;
+}
+
+/** A material of the seed library, with its ranges and where its values come from. */
+export interface LibraryMaterial extends Material {
+  readonly id: string;
+  readonly name: string;
+  readonly moistureRange: readonly [low: number, high: number];
+  /** Null for a material without carbon. */
+  readonly carbonToNitrogenRange: readonly [low: number, high: number] | null;
+  readonly source: string;
+}
+
+/** What a material description may leave out. */
+export const MATERIAL_DEFAULTS = {
+  kind: 'none',
+  ammoniumShareOfNitrogen: 0,
+  particleSize: 'fine',
+  decayFactor: 1,
+  ammoniaExposure: 0,
+  vapourBarrier: 0,
+  charTemperature: 'medium',
+  isCharged: false,
+} as const satisfies Partial<Material>;
+
+/** Carbon to nitrogen ratio by mass; Infinity for carbon without nitrogen, 0 for nitrogen without carbon. */
+export function carbonToNitrogenRatio(material: Material): number {
+  if (material.carbonFractionDryBasis === 0) return 0;
+  return material.carbonFractionDryBasis / material.nitrogenFractionDryBasis;
+}

@@ -1,0 +1,150 @@
+import { weatherSeries, type WeatherSeries } from '../climate/weather.ts';
+import type { DayNumber } from '../climate/calendar.ts';
+import {
+  bedConstants,
+  copyState,
+  createBed,
+  createSubStep,
+  type Bed,
+  type BedState,
+  type SubStep,
+} from './bed.ts';
+import { BALANCE_COUNT, readBalances, readBooks, relativeError } from './books.ts';
+import { checkScenario } from './check-scenario.ts';
+import { carryOut, giveDose, harvestCrop, plantCrop, type Piles } from './events.ts';
+import { withOverrides } from './parameters.ts';
+import { runPile } from './pile.ts';
+import type { BedEvent, BedScenario, CropPlan } from './scenario.ts';
+import { automaticWaterMm, stepDay } from './step-day.ts';
+
+/** Largest relative difference between the two sides of the books that a day may end with. */
+export const BALANCE_TOLERANCE = 1e-9;
+
+/** A bed on its way through a scenario, standing at the morning of `day`. */
+export interface BedRun {
+  readonly scenario: BedScenario;
+  readonly bed: Bed;
+  readonly weather: WeatherSeries;
+  readonly piles: Piles;
+  /** Balances of the asset accounts on the first day, g/m2. */
+  readonly opening: Float64Array;
+  readonly schedule: Schedule;
+  /** Doses of quick nitrogen by day, g/m2, besides the events. */
+  readonly doses: Map<DayNumber, number>;
+  day: DayNumber;
+  largestRelativeError: number;
+  readonly step: SubStep;
+  readonly scratch: Float64Array;
+}
+
+interface Schedule {
+  readonly events: ReadonlyMap<DayNumber, readonly BedEvent[]>;
+  readonly crops: ReadonlyMap<DayNumber, readonly CropPlan[]>;
+}
+
+function groupByDay<T>(items: readonly T[], daysOf: (item: T) => readonly DayNumber[]): Map<DayNumber, T[]> {
+  const byDay = new Map<DayNumber, T[]>();
+  for (const item of items) {
+    for (const day of daysOf(item)) {
+      const sameDay = byDay.get(day);
+      if (sameDay) sameDay.push(item);
+      else byDay.set(day, [item]);
+    }
+  }
+  return byDay;
+}
+
+const cohortCapacity = ({ events, crops }: BedScenario): number =>
+  events.filter((event) => event.type === 'apply').length + crops.length;
+
+/** Checks a scenario and sets it up. Throws InputError naming the field for anything the model cannot take. */
+export function startRun(scenario: BedScenario): BedRun {
+  checkScenario(scenario);
+  const parameters = withOverrides(scenario.parameters);
+  const constants = bedConstants(
+    scenario.soil,
+    parameters,
+    scenario.stepsPerDay,
+    scenario.depositionGPerM2Year,
+  );
+  const bed = createBed(constants, scenario.soil, cohortCapacity(scenario), scenario.crops.length);
+  const opening = new Float64Array(BALANCE_COUNT);
+  readBalances(bed, opening);
+  return {
+    scenario,
+    bed,
+    weather: weatherSeries(
+      scenario.climate,
+      scenario.startDay,
+      scenario.endDay - scenario.startDay,
+      parameters,
+    ),
+    piles: new Map(scenario.piles.map((plan) => [plan.id, runPile(plan, scenario.climate, parameters)])),
+    opening,
+    schedule: {
+      events: groupByDay(scenario.events, (event) => [event.day]),
+      crops: groupByDay(scenario.crops, (crop) => [crop.plantDay, crop.harvestDay]),
+    },
+    doses: new Map(),
+    day: scenario.startDay,
+    largestRelativeError: 0,
+    step: createSubStep(),
+    scratch: new Float64Array(BALANCE_COUNT),
+  };
+}
+
+/** Runs to the morning of `untilDay`, calling `onMorning` before each day. Mutates run. */
+export function runTo(run: BedRun, untilDay: DayNumber, onMorning?: (run: BedRun) => void): void {
+  while (run.day < untilDay) {
+    onMorning?.(run);
+    runDay(run);
+  }
+}
+
+function runDay(run: BedRun): void {
+  const { bed, scenario, schedule, weather, day } = run;
+  let wateringMm = 0;
+  for (const event of schedule.events.get(day) ?? []) wateringMm += carryOut(bed, event, run.piles);
+  const dose = run.doses.get(day);
+  if (dose) giveDose(bed, dose);
+  for (const crop of schedule.crops.get(day) ?? []) {
+    if (crop.plantDay === day) plantCrop(bed, crop);
+    else harvestCrop(bed, crop);
+  }
+  const index = day - scenario.startDay;
+  if (scenario.irrigation) wateringMm += automaticWaterMm(bed, scenario.irrigation, weather.month[index]);
+  stepDay(bed, run.step, weather, index, wateringMm);
+  run.day = day + 1;
+  proveBooks(run);
+}
+
+function proveBooks(run: BedRun): void {
+  const error = relativeError(readBooks(run.bed, run.opening, run.scratch));
+  if (!(error <= BALANCE_TOLERANCE)) {
+    throw new Error(`The books do not balance on day ${run.day}: relative difference ${error}`);
+  }
+  run.largestRelativeError = Math.max(run.largestRelativeError, error);
+}
+
+/** A place in a run to come back to. */
+export interface Bookmark {
+  readonly day: DayNumber;
+  readonly state: BedState;
+}
+
+export function bookmark(run: BedRun): Bookmark {
+  const copy = createBed(
+    run.bed.constants,
+    run.scenario.soil,
+    cohortCapacity(run.scenario),
+    run.scenario.crops.length,
+  ).state;
+  copyState(run.bed.state, copy);
+  return { day: run.day, state: copy };
+}
+
+/** Goes back to a bookmark of the same run. Mutates run. */
+export function returnTo(run: BedRun, mark: Bookmark): void {
+  copyState(mark.state, run.bed.state);
+  run.day = mark.day;
+}

@@ -1,0 +1,157 @@
+import type { DayNumber } from '../climate/calendar.ts';
+import type { ClimateNormals } from '../climate/climate.ts';
+import type { Exposure, Material } from '../materials/material.ts';
+import type { ParameterOverrides } from './parameters.ts';
+
+/** Depth of the contact zone, cm: the soil a surface layer can draw on (5 in every formula of the model). */
+export const CONTACT_ZONE_CM = 5;
+
+export interface SoilStart {
+  readonly organicMatterPct: number;
+  readonly bulkDensityGPerCm3: number;
+  /** Depth the organic matter figure holds for, cm. */
+  readonly samplingDepthCm: number;
+  readonly clayPct: number;
+  /** Depth of the root zone, cm; the contact zone is its top 5 cm. */
+  readonly rootZoneCm: number;
+  readonly carbonToNitrogen: number;
+  /** Mineral nitrogen in the contact zone and in the root zone below it, g/m2. */
+  readonly mineralNGPerM2: readonly [contactZone: number, rootZone: number];
+  /** Water missing to field capacity in the two zones, mm. */
+  readonly deficitMm: readonly [contactZone: number, rootZone: number];
+}
+
+export const SOIL_DEFAULTS = {
+  samplingDepthCm: 20,
+  clayPct: 20,
+  rootZoneCm: 30,
+  carbonToNitrogen: 11,
+  mineralNGPerM2: [0.5, 2],
+  deficitMm: [0, 0],
+} as const satisfies Partial<SoilStart>;
+
+interface Dated {
+  readonly day: DayNumber;
+}
+
+interface Application extends Dated {
+  readonly type: 'apply';
+  /** Name of the cohort this opens; c1, c2, ... when absent. */
+  readonly id?: string;
+  readonly massFreshKgPerM2: number;
+  /** 0 leaves it on the surface. */
+  readonly dugDepthCm: number;
+  readonly exposure: Exposure;
+  readonly isOnPath: boolean;
+}
+
+export interface ApplyMaterial extends Application {
+  readonly material: Material;
+}
+
+export interface ApplyFromPile extends Application {
+  readonly pileId: string;
+}
+
+export interface Dig extends Dated {
+  readonly type: 'dig';
+  readonly depthCm: number;
+  readonly cohortIds: 'all' | readonly string[];
+}
+
+/** Mineral fertiliser or any quick nitrogen, g N/m2, spread evenly down to a depth. */
+export interface Feed extends Dated {
+  readonly type: 'feed';
+  readonly nitrogenGPerM2: number;
+  readonly depthCm: number;
+}
+
+export interface Remove extends Dated {
+  readonly type: 'remove';
+  readonly cohortId: string;
+  /** Share taken off, 0 to 1. */
+  readonly share: number;
+}
+
+export interface SoilTest extends Dated {
+  readonly type: 'soilTest';
+  readonly mineralNGPerM2: readonly [contactZone: number, rootZone: number];
+}
+
+export interface Irrigate extends Dated {
+  readonly type: 'irrigate';
+  readonly waterMm: number;
+}
+
+export type BedEvent = ApplyMaterial | ApplyFromPile | Dig | Feed | Remove | SoilTest | Irrigate;
+
+export interface CropPlan {
+  readonly id: string;
+  readonly plantDay: DayNumber;
+  /** First day it no longer stands. */
+  readonly harvestDay: DayNumber;
+  /** Nitrogen the crop takes up when nothing is short, g/m2. */
+  readonly nitrogenDemandGPerM2: number;
+  readonly rootDepthCm: number;
+  readonly isLegume: boolean;
+  /** Share of a legume's demand it always fixes; the model default when absent. */
+  readonly fixedShare?: number;
+  /** Roots at full depth from the first day. */
+  readonly isPerennial: boolean;
+  /** Share of the demand a perennial lifts from below the root zone. */
+  readonly deepShare: number;
+  /** Share of the crop's nitrogen left on the bed at harvest. */
+  readonly residueShare: number;
+  readonly residueMaterial?: Material;
+  /** Depth the residue is dug to, cm; 0 leaves it on top. */
+  readonly residueDugDepthCm: number;
+}
+
+export interface PileInput {
+  readonly material: Material;
+  readonly massFreshKg: number;
+}
+
+export interface PilePlan {
+  readonly id: string;
+  readonly startDay: DayNumber;
+  /** Exclusive. */
+  readonly endDay: DayNumber;
+  readonly mix: readonly PileInput[];
+  readonly isTurned: boolean;
+  readonly isHot: boolean;
+  /** Moisture factor on decay, 1 = right. */
+  readonly moistureFactor: number;
+  /** Kind of what comes out; by its C:N when absent. */
+  readonly kind?: Material['kind'];
+  readonly stepsPerDay: number;
+}
+
+export interface AutomaticIrrigation {
+  /** Months 1 to 12 in which it is on. */
+  readonly months: readonly number[];
+  /** Share of the largest deficit that sets it off. */
+  readonly trigger: number;
+  /** Share of the deficit it makes good. */
+  readonly refill: number;
+}
+
+/** One bed, one square metre of it, from the start day to the day before `endDay`. */
+export interface BedScenario {
+  readonly startDay: DayNumber;
+  readonly endDay: DayNumber;
+  readonly climate: ClimateNormals;
+  readonly soil: SoilStart;
+  readonly events: readonly BedEvent[];
+  readonly crops: readonly CropPlan[];
+  readonly piles: readonly PilePlan[];
+  readonly irrigation?: AutomaticIrrigation;
+  /** Nitrogen from the air, g/m2 per year. */
+  readonly depositionGPerM2Year: number;
+  readonly parameters?: ParameterOverrides;
+  readonly stepsPerDay: number;
+}
+
+export const DEFAULT_STEPS_PER_DAY = 2;
+
+export const isFromPile = (event: ApplyMaterial | ApplyFromPile): event is ApplyFromPile => 'pileId' in event;

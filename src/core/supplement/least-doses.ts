@@ -1,0 +1,170 @@
+import type { DayNumber } from '../climate/calendar.ts';
+import { InputError, requireNumber } from '../input-error.ts';
+import { smoothStep } from '../numerics/interpolation.ts';
+import { bookmark, returnTo, runTo, startRun, type BedRun } from '../simulation/run.ts';
+import type { BedScenario } from '../simulation/scenario.ts';
+
+export interface SupplementPlan {
+  /** Days on which a dose may be given, ascending. */
+  readonly days: readonly DayNumber[];
+  /** Crops it is for; every crop when "all". */
+  readonly cropIds: 'all' | readonly string[];
+  /** Share of the product's nitrogen that acts in the season. */
+  readonly availability: number;
+  /** Largest dose tried, g N/m2; the model default when absent. */
+  readonly maximumDoseGPerM2?: number;
+}
+
+export interface Dose {
+  readonly day: DayNumber;
+  readonly nitrogenGPerM2: number;
+  /** Crop nitrogen missed in the interval without and with the dose, g/m2. */
+  readonly unmetWithoutG: number;
+  readonly unmetWithG: number;
+  readonly isMet: boolean;
+  /** What the same bed would want without anything laid on it, g/m2. */
+  readonly twinNitrogenGPerM2: number;
+  /** Dose minus the twin's: what the material costs, negative when it saves nitrogen. */
+  readonly priceGPerM2: number;
+  /** Nitrogen to give as the product, g/m2. */
+  readonly productNitrogenGPerM2: number;
+}
+
+interface Interval {
+  readonly day: DayNumber;
+  readonly untilDay: DayNumber;
+}
+
+interface SolvedDose {
+  readonly doseG: number;
+  readonly unmetWithoutG: number;
+  readonly unmetWithG: number;
+}
+
+const COST_TOLERANCE = 1e-9;
+const MET_FLOOR_G = 0.02;
+const MET_SHARE_OF_SHORTAGE = 0.05;
+const MET_SHARE_OF_DEMAND = 0.01;
+
+/** The same bed without its materials: nothing applied, dug or taken off. */
+export function bareTwin(scenario: BedScenario): BedScenario {
+  const stays = new Set(['feed', 'soilTest', 'irrigate']);
+  return { ...scenario, events: scenario.events.filter(({ type }) => stays.has(type)), piles: [] };
+}
+
+/**
+ * Least doses worth their cost: on each allowed day in turn the dose that minimises missed crop nitrogen
+ * plus `dosePrice` per gram, up to the next allowed day. Cheapest for each interval in turn, not over all.
+ */
+export function leastDoses(scenario: BedScenario, plan: SupplementPlan): Dose[] {
+  checkPlan(scenario, plan);
+  const own = solve(scenario, plan);
+  const twin = solve(bareTwin(scenario), plan);
+  return plan.days.map((day, i) => {
+    const { doseG, unmetWithoutG, unmetWithG } = own[i];
+    const demandG = demandBetween(scenario, plan, intervalAt(scenario, plan, i));
+    const acceptable = Math.max(
+      MET_FLOOR_G,
+      MET_SHARE_OF_SHORTAGE * unmetWithoutG,
+      MET_SHARE_OF_DEMAND * demandG,
+    );
+    return {
+      day,
+      nitrogenGPerM2: doseG,
+      unmetWithoutG: Math.max(0, unmetWithoutG),
+      unmetWithG: Math.max(0, unmetWithG),
+      isMet: unmetWithG <= acceptable,
+      twinNitrogenGPerM2: twin[i].doseG,
+      priceGPerM2: doseG - twin[i].doseG,
+      productNitrogenGPerM2: doseG / plan.availability,
+    };
+  });
+}
+
+function checkPlan(
+  scenario: BedScenario,
+  { days, cropIds, availability, maximumDoseGPerM2 }: SupplementPlan,
+): void {
+  days.forEach((day, i) => {
+    const path = ['supplement', 'days', i];
+    if (!(day >= scenario.startDay && day < scenario.endDay)) {
+      throw new InputError(path, 'bad_date', 'must lie on or after the start and before the end');
+    }
+    if (i > 0 && day <= days[i - 1]) {
+      throw new InputError(path, 'bad_order', 'must come after the date before it');
+    }
+  });
+  if (cropIds !== 'all') {
+    cropIds.forEach((id, i) => {
+      if (!scenario.crops.some((crop) => crop.id === id)) {
+        throw new InputError(['supplement', 'cropIds', i], 'unknown', `names no crop; got "${id}"`);
+      }
+    });
+  }
+  requireNumber(availability, ['supplement', 'availability'], { above: 0, max: 1 });
+  if (maximumDoseGPerM2 !== undefined) {
+    requireNumber(maximumDoseGPerM2, ['supplement', 'maximumDoseGPerM2'], { min: 0 });
+  }
+}
+
+const intervalAt = (scenario: BedScenario, { days }: SupplementPlan, i: number): Interval => ({
+  day: days[i],
+  untilDay: days[i + 1] ?? scenario.endDay,
+});
+
+const isConcerned = ({ cropIds }: SupplementPlan, id: string): boolean =>
+  cropIds === 'all' || cropIds.includes(id);
+
+/** Crop nitrogen missed for good or still owed, g/m2. */
+function missed({ bed }: BedRun, plan: SupplementPlan): number {
+  const { crops } = bed.state;
+  let sum = 0;
+  for (let k = 0; k < crops.count; k++) {
+    if (isConcerned(plan, crops.ids[k])) sum += crops.shortN[k] + crops.backlogN[k];
+  }
+  return sum;
+}
+
+/** What the crops concerned want between two days, g/m2; it does not depend on what they get. */
+function demandBetween(scenario: BedScenario, plan: SupplementPlan, { day, untilDay }: Interval): number {
+  let sum = 0;
+  for (const crop of scenario.crops) {
+    if (!isConcerned(plan, crop.id)) continue;
+    const length = crop.harvestDay - crop.plantDay;
+    const progress = (d: number) => smoothStep((d - crop.plantDay) / length);
+    sum += crop.nitrogenDemandGPerM2 * (progress(untilDay) - progress(day));
+  }
+  return sum;
+}
+
+function solve(scenario: BedScenario, plan: SupplementPlan): SolvedDose[] {
+  const run = startRun(scenario);
+  return plan.days.map((day, i) => {
+    runTo(run, day);
+    return solveInterval(run, plan, intervalAt(scenario, plan, i));
+  });
+}
+
+/** Leaves the run at the end of the interval, with the dose given. Mutates run. */
+function solveInterval(run: BedRun, plan: SupplementPlan, { day, untilDay }: Interval): SolvedDose {
+  const { doseStepG, doseMaximumG, dosePrice } = run.bed.constants.parameters;
+  const mark = bookmark(run);
+  const before = missed(run, plan);
+  const shortageWith = (doseG: number): number => {
+    returnTo(run, mark);
+    run.doses.set(day, doseG);
+    runTo(run, untilDay);
+    return missed(run, plan) - before;
+  };
+  const steps = Math.floor((plan.maximumDoseGPerM2 ?? doseMaximumG) / doseStepG + COST_TOLERANCE);
+  const unmetWithoutG = shortageWith(0);
+  let best = { doseG: 0, unmetG: unmetWithoutG, cost: unmetWithoutG };
+  for (let k = 1; k <= steps; k++) {
+    const doseG = k * doseStepG;
+    const unmetG = shortageWith(doseG);
+    const cost = unmetG + dosePrice * doseG;
+    if (cost < best.cost - COST_TOLERANCE) best = { doseG, unmetG, cost };
+  }
+  shortageWith(best.doseG);
+  return { doseG: best.doseG, unmetWithoutG, unmetWithG: best.unmetG };
+}
