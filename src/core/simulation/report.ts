@@ -123,3 +123,25 @@ export function reportCrop({ state: { crops } }: Bed, k: number): CropReport {
     firstPaleDay: firstPaleDay === 0 ? null : firstPaleDay,
   };
 }
+
+/**
+ * Nitrogen drawn out of each place that decomposers still hold, g/m2: in layers, contact zone, root zone. Per
+ * cohort it is what was drawn there less what was given back there, never more than its microbes contain:
+ * nitrogen that has become humus is kept, but no longer held back from plants.
+ */
+export function heldNitrogen({ state }: Bed): [layers: number, contactZone: number, rootZone: number] {
+  const t = state.cohorts;
+  const held: [number, number, number] = [0, 0, 0];
+  for (let i = 0; i < t.count; i++) {
+    const layers = Math.max(0, t.drawnFromLayersN[i] - t.releasedToLayersN[i]);
+    const contact = Math.max(0, t.drawnFromContactZoneN[i] - t.releasedToContactZoneN[i]);
+    const root = Math.max(0, t.drawnFromRootZoneN[i] - t.releasedToRootZoneN[i]);
+    const total = layers + contact + root;
+    if (total === 0) continue;
+    const share = Math.min(1, t.microbialN[i] / total);
+    held[0] += layers * share;
+    held[1] += contact * share;
+    held[2] += root * share;
+  }
+  return held;
+}

@@ -57,6 +57,9 @@ function groupByDay<T>(items: readonly T[], daysOf: (item: T) => readonly DayNum
 const cohortCapacity = ({ events, crops }: BedScenario): number =>
   events.filter((event) => event.type === 'apply').length + crops.length;
 
+/** Room for one crop more than is planned, so that a trial crop can be set beside them. */
+const cropCapacity = ({ crops }: BedScenario): number => crops.length + 1;
+
 /** Checks a scenario and sets it up. Throws InputError naming the field for anything the model cannot take. */
 export function startRun(scenario: BedScenario): BedRun {
   checkScenario(scenario);
@@ -67,7 +70,7 @@ export function startRun(scenario: BedScenario): BedRun {
     scenario.stepsPerDay,
     scenario.depositionGPerM2Year,
   );
-  const bed = createBed(constants, scenario.soil, cohortCapacity(scenario), scenario.crops.length);
+  const bed = createBed(constants, scenario.soil, cohortCapacity(scenario), cropCapacity(scenario));
   const opening = new Float64Array(BALANCE_COUNT);
   readBalances(bed, opening);
   return {
@@ -137,7 +140,7 @@ export function bookmark(run: BedRun): Bookmark {
     run.bed.constants,
     run.scenario.soil,
     cohortCapacity(run.scenario),
-    run.scenario.crops.length,
+    cropCapacity(run.scenario),
   ).state;
   copyState(run.bed.state, copy);
   return { day: run.day, state: copy };
@@ -147,4 +150,19 @@ export function bookmark(run: BedRun): Bookmark {
 export function returnTo(run: BedRun, mark: Bookmark): void {
   copyState(mark.state, run.bed.state);
   run.day = mark.day;
+}
+
+/**
+ * How much nitrogen a crop would miss, g/m2, for good or still owed at its harvest, were it planted this
+ * morning; the run is left as it was. The crop must be harvested within the scenario.
+ */
+export function missedByTrialCrop(run: BedRun, crop: CropPlan): number {
+  const mark = bookmark(run);
+  plantCrop(run.bed, crop);
+  const { crops } = run.bed.state;
+  const k = crops.count - 1;
+  runTo(run, crop.harvestDay);
+  const missedG = crops.shortN[k] + crops.backlogN[k];
+  returnTo(run, mark);
+  return missedG;
 }

@@ -155,3 +155,18 @@ export interface BedScenario {
 export const DEFAULT_STEPS_PER_DAY = 2;
 
 export const isFromPile = (event: ApplyMaterial | ApplyFromPile): event is ApplyFromPile => 'pileId' in event;
+
+/** The same bed followed only to the morning of `endDay`. */
+export const endingOn = (scenario: BedScenario, endDay: DayNumber): BedScenario => ({
+  ...scenario,
+  endDay,
+  events: scenario.events.filter(({ day }) => day < endDay),
+  crops: scenario.crops.filter(({ plantDay }) => plantDay < endDay),
+});
+
+/** The same bed without its materials: nothing applied, dug or taken off. */
+export const withoutMaterials = (scenario: BedScenario): BedScenario => ({
+  ...scenario,
+  events: scenario.events.filter(({ type }) => !['apply', 'dig', 'remove'].includes(type)),
+  piles: [],
+});

@@ -2,7 +2,7 @@ import type { DayNumber } from '../climate/calendar.ts';
 import { InputError, requireNumber } from '../input-error.ts';
 import { smoothStep } from '../numerics/interpolation.ts';
 import { bookmark, returnTo, runTo, startRun, type BedRun } from '../simulation/run.ts';
-import type { BedScenario } from '../simulation/scenario.ts';
+import { withoutMaterials, type BedScenario } from '../simulation/scenario.ts';
 
 export interface SupplementPlan {
   /** Days on which a dose may be given, ascending. */
@@ -46,12 +46,6 @@ const MET_FLOOR_G = 0.02;
 const MET_SHARE_OF_SHORTAGE = 0.05;
 const MET_SHARE_OF_DEMAND = 0.01;
 
-/** The same bed without its materials: nothing applied, dug or taken off. */
-export function bareTwin(scenario: BedScenario): BedScenario {
-  const stays = new Set(['feed', 'soilTest', 'irrigate']);
-  return { ...scenario, events: scenario.events.filter(({ type }) => stays.has(type)), piles: [] };
-}
-
 /**
  * Least doses worth their cost: on each allowed day in turn the dose that minimises missed crop nitrogen
  * plus `dosePrice` per gram, up to the next allowed day. Cheapest for each interval in turn, not over all.
@@ -59,7 +53,7 @@ export function bareTwin(scenario: BedScenario): BedScenario {
 export function leastDoses(scenario: BedScenario, plan: SupplementPlan): Dose[] {
   checkPlan(scenario, plan);
   const own = solve(scenario, plan);
-  const twin = solve(bareTwin(scenario), plan);
+  const twin = solve(withoutMaterials(scenario), plan);
   return plan.days.map((day, i) => {
     const { doseG, unmetWithoutG, unmetWithG } = own[i];
     const demandG = demandBetween(scenario, plan, intervalAt(scenario, plan, i));

@@ -1,0 +1,169 @@
+import { z } from 'zod';
+import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import { InputError } from '../core/input-error.ts';
+import { EXPOSURES } from '../core/materials/material.ts';
+import { BED_KINDS, RECORD_STATES } from '../core/records/bed-records.ts';
+import { AMOUNT_UNITS } from '../core/units/amount.ts';
+
+/** What the API takes (drafts) and gives (records). Bounds are those of a garden, not of a number. */
+const FIRST_DATE = '1960-01-01';
+const LAST_DATE = '2100-12-31';
+const MONTHS = 12;
+
+const finite = z.number();
+const share = finite.min(0).max(1);
+const name = z.string().trim().min(1).max(80);
+const note = z.string().trim().max(2000);
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'must be 1 to 64 letters, digits, - or _');
+const version = z.int().min(1);
+
+const date = z.string().superRefine((text, context) => {
+  try {
+    dayNumberFromIso(text, []);
+    if (text < FIRST_DATE || text > LAST_DATE) {
+      context.addIssue(`must lie between ${FIRST_DATE} and ${LAST_DATE}; got ${text}`);
+    }
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    context.addIssue(error.requirement);
+  }
+});
+
+const stamp = { id, version, createdAt: z.string(), updatedAt: z.string() };
+const creation = { id: id.optional() };
+
+export const climateNormals = z.strictObject({
+  temperatureC: z.array(finite.min(-60).max(60)).length(MONTHS),
+  rainMm: z.array(finite.min(0).max(2000)).length(MONTHS),
+  evapotranspirationMm: z.array(finite.min(0).max(1000)).length(MONTHS),
+});
+
+const gardenFields = {
+  name,
+  place: note,
+  climate: climateNormals,
+  depositionGPerM2Year: finite.min(0).max(20),
+  measures: z.enum(['metric', 'customary']),
+};
+export const gardenDraft = z.strictObject({ ...creation, ...gardenFields });
+export const gardenChange = z.strictObject({ version, ...gardenFields });
+export const gardenRecord = z.object({ ...stamp, ...gardenFields });
+export type GardenDraft = z.infer<typeof gardenDraft>;
+export type GardenRecord = z.infer<typeof gardenRecord>;
+
+const bedFields = {
+  name,
+  kind: z.enum(BED_KINDS),
+  areaM2: finite.gt(0).max(100_000),
+  organicMatterPct: finite.min(0).max(100),
+  bulkDensityGPerCm3: finite.min(0.05).max(2.5),
+  clayPct: finite.min(0).max(100),
+  rootZoneCm: finite.min(10).max(200),
+  exposure: z.enum(EXPOSURES),
+  isWatered: z.boolean(),
+  note,
+};
+export const bedDraft = z.strictObject({ ...creation, ...bedFields });
+export const bedChange = z.strictObject({ version, ...bedFields });
+export const bedRecord = z.object({ ...stamp, gardenId: id, ...bedFields });
+export type BedDraft = z.infer<typeof bedDraft>;
+export type BedRecord = z.infer<typeof bedRecord>;
+
+const entryCommon = { state: z.enum(RECORD_STATES), date, note };
+const layFields = {
+  ...entryCommon,
+  type: z.literal('lay'),
+  materialId: id,
+  amount: finite.gt(0),
+  unit: z.enum(AMOUNT_UNITS),
+  dugDepthCm: finite.min(0).max(200),
+  seasonedMonths: finite.min(0).max(120),
+};
+const digFields = {
+  ...entryCommon,
+  type: z.literal('dig'),
+  layerId: id.nullable(),
+  dugDepthCm: finite.gt(0).max(200),
+};
+const takeOffFields = { ...entryCommon, type: z.literal('takeOff'), layerId: id, shareTakenOff: share };
+const feedFields = { ...entryCommon, type: z.literal('feed'), nitrogenG: finite.gt(0).max(1e6) };
+
+const anyEntry = <Extra extends z.ZodRawShape>(extra: Extra) =>
+  z.discriminatedUnion('type', [
+    z.strictObject({ ...extra, ...layFields }),
+    z.strictObject({ ...extra, ...digFields }),
+    z.strictObject({ ...extra, ...takeOffFields }),
+    z.strictObject({ ...extra, ...feedFields }),
+  ]);
+
+export const entryDraft = anyEntry(creation);
+export const entryChange = anyEntry({ version });
+const entryStamp = { ...stamp, bedId: id };
+export const entryRecord = z.discriminatedUnion('type', [
+  z.object({ ...entryStamp, ...layFields, massFreshKg: finite }),
+  z.object({ ...entryStamp, ...digFields }),
+  z.object({ ...entryStamp, ...takeOffFields }),
+  z.object({ ...entryStamp, ...feedFields }),
+]);
+export type EntryDraft = z.infer<typeof entryDraft>;
+export type EntryChange = z.infer<typeof entryChange>;
+export type EntryRecord = z.infer<typeof entryRecord>;
+
+const plantingFields = {
+  state: z.enum(RECORD_STATES),
+  cropId: id,
+  plantedOn: date,
+  clearedOn: date.nullable(),
+  nitrogenDemandGPerM2: finite.min(0).max(100),
+  rootDepthCm: finite.min(5).max(500),
+  note,
+};
+export const plantingDraft = z.strictObject({ ...creation, ...plantingFields });
+export const plantingChange = z.strictObject({ version, ...plantingFields });
+export const plantingRecord = z.object({ ...stamp, bedId: id, ...plantingFields });
+export type PlantingDraft = z.infer<typeof plantingDraft>;
+export type PlantingRecord = z.infer<typeof plantingRecord>;
+
+const materialBasis = z.discriminatedUnion('type', [
+  z.strictObject({
+    type: z.literal('chips'),
+    branchDiameterCm: finite.gt(0).max(300),
+    leafShare: share,
+    coniferShare: share,
+  }),
+  z.strictObject({
+    type: z.literal('figures'),
+    likeMaterialId: id,
+    moistureFractionWetBasis: share.max(0.999),
+    carbonFractionDryBasis: share,
+    nitrogenFractionDryBasis: share,
+    bulkDensityKgPerM3: finite.gt(0).max(3000),
+  }),
+]);
+const materialFields = { name, basis: materialBasis, note };
+export const materialDraft = z.strictObject({ ...creation, ...materialFields });
+export const materialChange = z.strictObject({ version, ...materialFields });
+export const materialRecord = z.object({ ...stamp, gardenId: id, ...materialFields });
+export type MaterialDraft = z.infer<typeof materialDraft>;
+export type MaterialRecord = z.infer<typeof materialRecord>;
+
+/** Everything about one garden in one answer: what the Garden and Bed views compute from. */
+export interface GardenBooks {
+  readonly today: string;
+  readonly garden: GardenRecord;
+  readonly beds: readonly BedRecord[];
+  readonly entries: readonly EntryRecord[];
+  readonly plantings: readonly PlantingRecord[];
+  readonly materials: readonly MaterialRecord[];
+}
+
+/** RFC 9457 problem details, with what is wrong field by field. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly errors?: readonly { readonly field: string; readonly sentence: string }[];
+  /** The newer record, when a stale one was sent. */
+  readonly current?: unknown;
+}

@@ -1,0 +1,213 @@
+import type { DayNumber } from '../climate/calendar.ts';
+import type { BalanceSample } from '../ledger/statement.ts';
+import { smoothStep } from '../numerics/interpolation.ts';
+import type { MaterialKind } from '../materials/material.ts';
+import type { Bed } from '../simulation/bed.ts';
+import { BALANCE_COUNT, readBalances } from '../simulation/books.ts';
+import { rootDepthCm } from '../simulation/processes/crop-uptake.ts';
+import {
+  heldNitrogen,
+  mineralNitrogen,
+  mulchHeightCm,
+  organicMatterPct,
+  reportCohort,
+} from '../simulation/report.ts';
+import { runTo, startRun } from '../simulation/run.ts';
+import type { BedScenario, CropPlan } from '../simulation/scenario.ts';
+
+/** One layer, or what was dug in, on one day. Amounts per m2. */
+export interface LayerState {
+  readonly id: string;
+  readonly kind: MaterialKind;
+  readonly isOnTop: boolean;
+  readonly dugDepthCm: number;
+  readonly thicknessCm: number;
+  readonly freshCarbonG: number;
+  readonly microbialCarbonG: number;
+  readonly humusCarbonG: number;
+  readonly charCarbonG: number;
+  readonly respiredCarbonG: number;
+  readonly lockedNitrogenG: number;
+}
+
+/** One crop on one day. */
+export interface CropState {
+  readonly id: string;
+  /** Share of its time in the ground that has passed, 0 to 1. */
+  readonly progress: number;
+  readonly rootDepthCm: number;
+  readonly paleness: number;
+}
+
+/** A bed on the morning of one day. Nitrogen in g/m2, carbon in g/m2. */
+export interface BedSample extends BalanceSample {
+  readonly day: DayNumber;
+  readonly availableContactG: number;
+  readonly availableRootG: number;
+  /** Drawn out of the zone by decomposers and still held by them. */
+  readonly heldContactG: number;
+  readonly heldRootG: number;
+  /** What the crops will want in the next 28 days. */
+  readonly cropWantG: number;
+  /** Crop nitrogen missed for good, running total. */
+  readonly cropShortG: number;
+  readonly organicMatterPct: number;
+  readonly humusCarbonG: number;
+  readonly charCarbonG: number;
+  readonly mulchCm: number;
+  readonly layers: readonly LayerState[];
+  readonly crops: readonly CropState[];
+}
+
+export interface BedProjection {
+  readonly startDay: DayNumber;
+  readonly endDay: DayNumber;
+  /** Ascending by day; the last one stands at endDay. */
+  readonly samples: readonly BedSample[];
+  /** Largest relative difference between the two sides of the books on any day. */
+  readonly largestRelativeError: number;
+  readonly crops: readonly CropOutcome[];
+}
+
+/** How a crop fared, or is expected to fare, by its harvest or the end of the run. */
+export interface CropOutcome {
+  readonly id: string;
+  readonly plantDay: DayNumber;
+  readonly harvestDay: DayNumber;
+  readonly demandG: number;
+  readonly shortG: number;
+  readonly paleDays: number;
+  readonly firstPaleDay: DayNumber | null;
+}
+
+/** Days ahead over which what a crop wants is set beside what is available. */
+export const WANT_AHEAD_DAYS = 28;
+
+/** Runs a bed and looks at it every `everyDays` days, and on every day of `alsoOn`. */
+export function projectBed(
+  scenario: BedScenario,
+  everyDays: number,
+  alsoOn: readonly DayNumber[] = [],
+): BedProjection {
+  const run = startRun(scenario);
+  const wanted = new Set(alsoOn);
+  const samples: BedSample[] = [];
+  runTo(run, scenario.endDay, ({ bed, day }) => {
+    const isDue = (day - scenario.startDay) % everyDays === 0 || wanted.has(day);
+    if (isDue) samples.push(sample(bed, day, scenario));
+  });
+  samples.push(sample(run.bed, scenario.endDay, scenario));
+  return {
+    startDay: scenario.startDay,
+    endDay: scenario.endDay,
+    samples,
+    largestRelativeError: run.largestRelativeError,
+    crops: cropOutcomes(run.bed, scenario),
+  };
+}
+
+function sample(bed: Bed, day: DayNumber, scenario: BedScenario): BedSample {
+  const balances = new Float64Array(BALANCE_COUNT);
+  readBalances(bed, balances);
+  const [, availableContactG, availableRootG] = mineralNitrogen(bed);
+  const [, heldContactG, heldRootG] = heldNitrogen(bed);
+  return {
+    day,
+    balances,
+    flows: bed.state.flows.slice(),
+    availableContactG,
+    availableRootG,
+    heldContactG,
+    heldRootG,
+    cropWantG: scenario.crops.reduce((sum, crop) => sum + wantAhead(crop, day), 0),
+    cropShortG: bed.state.crops.shortN.reduce((sum, short) => sum + short, 0),
+    organicMatterPct: organicMatterPct(bed),
+    humusCarbonG: balances[2],
+    charCarbonG: balances[3],
+    mulchCm: mulchHeightCm(bed),
+    layers: layerStates(bed),
+    crops: cropStates(bed),
+  };
+}
+
+function wantAhead(crop: CropPlan, day: DayNumber): number {
+  const length = crop.harvestDay - crop.plantDay;
+  const progress = (d: DayNumber) => smoothStep((d - crop.plantDay) / length);
+  return day >= crop.harvestDay
+    ? 0
+    : crop.nitrogenDemandGPerM2 * (progress(day + WANT_AHEAD_DAYS) - progress(day));
+}
+
+/** Thinner layers and smaller remains than these are not shown one by one. */
+const THINNEST_SHOWN_CM = 0.05;
+const LEAST_SHOWN_CARBON_G = 1;
+
+function layerStates(bed: Bed): LayerState[] {
+  const { cohorts } = bed.state;
+  const states: LayerState[] = [];
+  for (let i = 0; i < cohorts.count; i++) {
+    const { carbonG, ...report } = reportCohort(bed, i);
+    const freshCarbonG = carbonG.quick + carbonG.structural + carbonG.woody;
+    const charCarbonG = carbonG.labileChar + carbonG.stableChar;
+    const isOnTop = report.place === 'surface';
+    const isSpent = freshCarbonG + carbonG.microbial + carbonG.humus + charCarbonG < LEAST_SHOWN_CARBON_G;
+    if (isSpent || (isOnTop && report.thicknessCm < THINNEST_SHOWN_CM)) continue;
+    states.push({
+      id: report.id,
+      kind: cohorts.kinds[i],
+      isOnTop,
+      dugDepthCm: cohorts.dugDepthCm[i],
+      thicknessCm: report.thicknessCm,
+      freshCarbonG,
+      microbialCarbonG: carbonG.microbial,
+      humusCarbonG: carbonG.humus,
+      charCarbonG,
+      respiredCarbonG: report.respiredCarbonG,
+      lockedNitrogenG: report.lockedG,
+    });
+  }
+  return states;
+}
+
+function cropStates({ state: { crops } }: Bed): CropState[] {
+  const states: CropState[] = [];
+  for (let k = 0; k < crops.count; k++) {
+    if (crops.isAlive[k] === 0) continue;
+    states.push({
+      id: crops.ids[k],
+      progress: crops.progress[k],
+      rootDepthCm: rootDepthCm(crops.rootDepthCm[k], crops.progress[k], crops.isPerennial[k] === 1),
+      paleness: crops.paleness[k],
+    });
+  }
+  return states;
+}
+
+function cropOutcomes({ state: { crops } }: Bed, scenario: BedScenario): CropOutcome[] {
+  return scenario.crops.flatMap((plan) => {
+    const k = crops.ids.indexOf(plan.id);
+    if (k < 0) return [];
+    const firstPaleDay = crops.firstPaleDay[k];
+    return {
+      id: plan.id,
+      plantDay: plan.plantDay,
+      harvestDay: plan.harvestDay,
+      demandG: crops.demandedN[k],
+      shortG: crops.shortN[k],
+      paleDays: crops.paleDays[k],
+      firstPaleDay: firstPaleDay === 0 ? null : firstPaleDay,
+    };
+  });
+}
+
+/** The sample standing on `day`, or the last one before it. Samples are ascending and not empty. */
+export function sampleOn({ samples }: Pick<BedProjection, 'samples'>, day: DayNumber): BedSample {
+  let low = 0;
+  let high = samples.length - 1;
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (samples[middle].day <= day) low = middle;
+    else high = middle - 1;
+  }
+  return samples[low];
+}

@@ -1,0 +1,41 @@
+import type { DayNumber } from '../climate/calendar.ts';
+import { withoutMaterials, type BedScenario } from '../simulation/scenario.ts';
+import { projectBed, sampleOn } from './bed-projection.ts';
+
+const DAYS_PER_YEAR = 365.25;
+
+/** What the soil holds so many years from today, per m2. */
+export interface OutlookYear {
+  readonly yearsAhead: number;
+  readonly day: DayNumber;
+  readonly organicMatterPct: number;
+  readonly humusCarbonG: number;
+  readonly charCarbonG: number;
+  /** Fresh matter still recognisable, g C/m2. */
+  readonly freshCarbonG: number;
+  /** The same bed had nothing ever been laid on it. */
+  readonly bareOrganicMatterPct: number;
+  readonly bareHumusCarbonG: number;
+}
+
+/** Humus and char year by year from `today`, were nothing added beyond what the books hold. */
+export function outlook(scenario: BedScenario, today: DayNumber, years: number): OutlookYear[] {
+  const days = Array.from({ length: years + 1 }, (_, i) => today + Math.round(i * DAYS_PER_YEAR));
+  const everyDays = scenario.endDay - scenario.startDay;
+  const own = projectBed(scenario, everyDays, days);
+  const bare = projectBed(withoutMaterials(scenario), everyDays, days);
+  return days.map((day, yearsAhead) => {
+    const sample = sampleOn(own, day);
+    const bareSample = sampleOn(bare, day);
+    return {
+      yearsAhead,
+      day,
+      organicMatterPct: sample.organicMatterPct,
+      humusCarbonG: sample.humusCarbonG,
+      charCarbonG: sample.charCarbonG,
+      freshCarbonG: sample.balances[0],
+      bareOrganicMatterPct: bareSample.organicMatterPct,
+      bareHumusCarbonG: bareSample.humusCarbonG,
+    };
+  });
+}

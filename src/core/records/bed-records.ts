@@ -1,0 +1,97 @@
+import type { ClimateNormals } from '../climate/climate.ts';
+import type { Exposure } from '../materials/material.ts';
+
+/** What stands in the books of a garden, as its owner wrote it down. Dates are ISO dates (YYYY-MM-DD). */
+export const BED_KINDS = [
+  'annual',
+  'raised',
+  'seedbed',
+  'perennial',
+  'shrubs',
+  'treeRing',
+  'container',
+  'path',
+  'resting',
+] as const;
+export type BedKind = (typeof BED_KINDS)[number];
+
+/** Facts are laid, intentions are planned; ticking a plan off turns one into the other. */
+export const RECORD_STATES = ['laid', 'planned'] as const;
+export type RecordState = (typeof RECORD_STATES)[number];
+
+export interface SiteRecord {
+  readonly climate: ClimateNormals;
+  readonly depositionGPerM2Year: number;
+}
+
+export interface BedRecord {
+  readonly id: string;
+  readonly kind: BedKind;
+  readonly areaM2: number;
+  readonly organicMatterPct: number;
+  readonly bulkDensityGPerCm3: number;
+  readonly clayPct: number;
+  readonly rootZoneCm: number;
+  readonly exposure: Exposure;
+  readonly isWatered: boolean;
+}
+
+interface Entry {
+  readonly id: string;
+  readonly state: RecordState;
+  readonly date: string;
+}
+
+/** A material laid on top (dugDepthCm 0) or dug in as it comes. */
+export interface LayEntry extends Entry {
+  readonly type: 'lay';
+  readonly materialId: string;
+  /** For the whole bed, as laid. */
+  readonly massFreshKg: number;
+  readonly dugDepthCm: number;
+  /** How long it lay in a heap before, months. */
+  readonly seasonedMonths: number;
+}
+
+/** Everything that lies on top, or one layer of it, dug in. */
+export interface DigEntry extends Entry {
+  readonly type: 'dig';
+  /** Null for all layers on top. */
+  readonly layerId: string | null;
+  readonly dugDepthCm: number;
+}
+
+export interface TakeOffEntry extends Entry {
+  readonly type: 'takeOff';
+  readonly layerId: string;
+  readonly shareTakenOff: number;
+}
+
+/** Quick nitrogen for the whole bed, as nitrogen. */
+export interface FeedEntry extends Entry {
+  readonly type: 'feed';
+  readonly nitrogenG: number;
+}
+
+export type EntryRecord = LayEntry | DigEntry | TakeOffEntry | FeedEntry;
+export type EntryType = EntryRecord['type'];
+export const ENTRY_TYPES = ['lay', 'dig', 'takeOff', 'feed'] as const satisfies readonly EntryType[];
+
+export interface PlantingRecord {
+  readonly id: string;
+  readonly state: RecordState;
+  readonly cropId: string;
+  readonly plantedOn: string;
+  /** First day it no longer stands; null for a perennial that stays. */
+  readonly clearedOn: string | null;
+  readonly nitrogenDemandGPerM2: number;
+  readonly rootDepthCm: number;
+}
+
+/** All that decides how a bed fares. */
+export interface BedBooks {
+  readonly site: SiteRecord;
+  readonly bed: BedRecord;
+  readonly entries: readonly EntryRecord[];
+  readonly plantings: readonly PlantingRecord[];
+}

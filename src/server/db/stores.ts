@@ -1,0 +1,154 @@
+import type { Database } from 'better-sqlite3';
+import type {
+  BedRecord,
+  EntryRecord,
+  GardenRecord,
+  MaterialRecord,
+  PlantingRecord,
+} from '../../contract/records.ts';
+import type { Store, Stores, Unstamped, Versioned } from '../stores.ts';
+import { VersionedTable, type Columns } from './versioned-table.ts';
+
+const GARDEN: Columns = {
+  name: ['name'],
+  place: ['place'],
+  climate: ['climate_json', 'json'],
+  depositionGPerM2Year: ['deposition_g_per_m2_year'],
+  measures: ['measures'],
+};
+
+const BED: Columns = {
+  gardenId: ['garden_id'],
+  name: ['name'],
+  kind: ['kind'],
+  areaM2: ['area_m2'],
+  organicMatterPct: ['organic_matter_pct'],
+  bulkDensityGPerCm3: ['bulk_density_g_per_cm3'],
+  clayPct: ['clay_pct'],
+  rootZoneCm: ['root_zone_cm'],
+  exposure: ['exposure'],
+  isWatered: ['is_watered', 'boolean'],
+  note: ['note'],
+};
+
+const MATERIAL: Columns = {
+  gardenId: ['garden_id'],
+  name: ['name'],
+  basis: ['basis_json', 'json'],
+  note: ['note'],
+};
+
+const ENTRY: Columns = {
+  bedId: ['bed_id'],
+  type: ['type'],
+  state: ['state'],
+  date: ['date'],
+  note: ['note'],
+  materialId: ['material_id'],
+  amount: ['amount'],
+  unit: ['unit'],
+  massFreshKg: ['mass_fresh_kg'],
+  seasonedMonths: ['seasoned_months'],
+  dugDepthCm: ['dug_depth_cm'],
+  layerId: ['layer_id'],
+  shareTakenOff: ['share_taken_off'],
+  nitrogenG: ['nitrogen_g'],
+};
+
+const ENTRY_FIELDS: Record<EntryRecord['type'], readonly string[]> = {
+  lay: ['materialId', 'amount', 'unit', 'massFreshKg', 'seasonedMonths', 'dugDepthCm'],
+  dig: ['dugDepthCm', 'layerId'],
+  takeOff: ['layerId', 'shareTakenOff'],
+  feed: ['nitrogenG'],
+};
+const COMMON_ENTRY_FIELDS = [
+  'id',
+  'version',
+  'createdAt',
+  'updatedAt',
+  'bedId',
+  'type',
+  'state',
+  'date',
+  'note',
+];
+
+const PLANTING: Columns = {
+  bedId: ['bed_id'],
+  state: ['state'],
+  cropId: ['crop_id'],
+  plantedOn: ['planted_on'],
+  clearedOn: ['cleared_on'],
+  nitrogenDemandGPerM2: ['nitrogen_demand_g_per_m2'],
+  rootDepthCm: ['root_depth_cm'],
+  note: ['note'],
+};
+
+/** Only the fields that an entry of its type has. */
+function trimEntry(row: EntryRecord): EntryRecord {
+  const fields = [...COMMON_ENTRY_FIELDS, ...ENTRY_FIELDS[row.type]];
+  return Object.fromEntries(
+    Object.entries(row).filter(([field]) => fields.includes(field)),
+  ) as unknown as EntryRecord;
+}
+
+/** Fields that an entry of another type had are emptied when it changes type. */
+const spreadEntry = (values: object): object => ({
+  ...Object.fromEntries(
+    Object.values(ENTRY_FIELDS).flatMap((fields) => fields.map((field) => [field, null])),
+  ),
+  ...values,
+});
+
+function storeOver<Record extends Versioned>(
+  table: VersionedTable<Record>,
+  now: () => string,
+): Store<Record> {
+  return {
+    find: (id) => table.find(id),
+    insert: (record: Unstamped<Record>) => table.insert(record, now()),
+    update: (id, version, values) => table.update(id, version, values, now()),
+    remove: (id, version) => table.remove(id, version, now()),
+    restore: (id) => table.restore(id, now()),
+  };
+}
+
+/** Everything the app keeps, over one database. `now` gives the instant, ISO in UTC. */
+export function createStores(db: Database, now: () => string): Stores {
+  const gardens = new VersionedTable<GardenRecord>(db, 'garden', GARDEN);
+  const beds = new VersionedTable<BedRecord>(db, 'bed', BED, 'created_at, rowid');
+  const materials = new VersionedTable<MaterialRecord>(db, 'material', MATERIAL, 'name, id');
+  const entries = new VersionedTable<EntryRecord>(db, 'entry', ENTRY, 'date, sequence');
+  const plantings = new VersionedTable<PlantingRecord>(db, 'planting', PLANTING, 'planted_on, id');
+  const ofGarden = `bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL AND garden_id = @value)`;
+
+  const entryStore = storeOver(entries, now);
+  return {
+    gardens: { ...storeOver(gardens, now), list: () => gardens.list() },
+    beds: { ...storeOver(beds, now), listOf: (gardenId) => beds.listWhere('garden_id = @value', gardenId) },
+    materials: {
+      ...storeOver(materials, now),
+      listOf: (gardenId) => materials.listWhere('garden_id = @value', gardenId),
+    },
+    entries: {
+      find: (id) => trimmed(entryStore.find(id)),
+      insert: (record) => trimEntry(entryStore.insert(record)),
+      update: (id, version, values) => trimmedOutcome(entryStore.update(id, version, spreadEntry(values))),
+      remove: (id, version) => trimmedOutcome(entryStore.remove(id, version)),
+      restore: (id) => trimmedOutcome(entryStore.restore(id)),
+      listOf: (bedId) => entries.listWhere('bed_id = @value', bedId).map(trimEntry),
+      listOfGarden: (gardenId) => entries.listWhere(ofGarden, gardenId).map(trimEntry),
+    },
+    plantings: {
+      ...storeOver(plantings, now),
+      listOf: (bedId) => plantings.listWhere('bed_id = @value', bedId),
+      listOfGarden: (gardenId) => plantings.listWhere(ofGarden, gardenId),
+    },
+    atomically: (act) => db.transaction(act).immediate(),
+  };
+}
+
+const trimmed = (entry: EntryRecord | undefined): EntryRecord | undefined => entry && trimEntry(entry);
+
+const trimmedOutcome = <Outcome extends { readonly outcome: string }>(result: Outcome): Outcome =>
+  'current' in result ? { ...result, current: trimEntry(result.current as EntryRecord) } : result;

@@ -1,0 +1,150 @@
+import type { Database } from 'better-sqlite3';
+import type { RemovalOutcome, Versioned, WriteOutcome } from '../stores.ts';
+
+type Kind = 'plain' | 'boolean' | 'json';
+type Row = Record<string, unknown>;
+
+/** Columns of a table by the field they hold; every table also has id, version and its time stamps. */
+export type Columns = Readonly<Record<string, readonly [column: string, kind?: Kind]>>;
+
+const STAMP: Columns = {
+  id: ['id'],
+  version: ['version'],
+  createdAt: ['created_at'],
+  updatedAt: ['updated_at'],
+};
+
+/** What an update never touches, or touches by itself. */
+const FIXED = new Set(['id', 'version', 'createdAt']);
+
+function toColumn(value: unknown, kind: Kind = 'plain'): unknown {
+  if (value === undefined || value === null) return null;
+  if (kind === 'boolean') return value === true ? 1 : 0;
+  return kind === 'json' ? JSON.stringify(value) : value;
+}
+
+function fromColumn(value: unknown, kind: Kind = 'plain'): unknown {
+  if (kind === 'boolean') return value === 1;
+  return kind === 'json' ? JSON.parse(value as string) : value;
+}
+
+/**
+ * Records with a version each: a write that names an older version changes nothing. Removal only marks, so
+ * that it can be undone. Column and table names come from the stores, values are always bound.
+ */
+export class VersionedTable<Record extends Versioned> {
+  readonly #columns: Columns;
+
+  constructor(
+    private readonly db: Database,
+    private readonly table: string,
+    columns: Columns,
+    private readonly order = 'created_at, id',
+  ) {
+    this.#columns = { ...STAMP, ...columns };
+  }
+
+  get #selected(): string {
+    return Object.entries(this.#columns)
+      .map(([field, [column]]) => `${column} AS ${field}`)
+      .join(', ');
+  }
+
+  #fromRow(row: Row): Record {
+    const entries = Object.entries(this.#columns).map(([field, [, kind]]) => [
+      field,
+      fromColumn(row[field], kind),
+    ]);
+    return Object.fromEntries(entries) as Record;
+  }
+
+  /** Named parameters for the fields of `values` that have a column. */
+  #bound(values: object): Row {
+    return Object.fromEntries(
+      Object.entries(this.#columns).map(([field, [, kind]]) => [
+        field,
+        toColumn((values as Row)[field], kind),
+      ]),
+    );
+  }
+
+  find(id: string): Record | undefined {
+    const row = this.db
+      .prepare(`SELECT ${this.#selected} FROM ${this.table} WHERE id = @id AND removed_at IS NULL`)
+      .get({ id });
+    return row === undefined ? undefined : this.#fromRow(row as Row);
+  }
+
+  /** Records that are not removed and meet a condition of the store on `@value`. */
+  listWhere(condition: string, value: string): Record[] {
+    return this.db
+      .prepare(
+        `SELECT ${this.#selected} FROM ${this.table}
+         WHERE ${condition} AND removed_at IS NULL ORDER BY ${this.order}`,
+      )
+      .all({ value })
+      .map((row) => this.#fromRow(row as Row));
+  }
+
+  list(): Record[] {
+    return this.db
+      .prepare(`SELECT ${this.#selected} FROM ${this.table} WHERE removed_at IS NULL ORDER BY ${this.order}`)
+      .all()
+      .map((row) => this.#fromRow(row as Row));
+  }
+
+  /** Keeps a new record; a second one of the same id is the first one sent again, and changes nothing. */
+  insert(record: Omit<Record, 'version' | 'createdAt' | 'updatedAt'>, now: string): Record {
+    const values = { ...record, version: 1, createdAt: now, updatedAt: now };
+    const columns = Object.values(this.#columns).map(([column]) => column);
+    const parameters = Object.keys(this.#columns).map((field) => `@${field}`);
+    this.db
+      .prepare(`INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})`)
+      .run(this.#bound(values));
+    return this.find(record.id)!;
+  }
+
+  update(id: string, version: number, values: object, now: string): WriteOutcome<Record> {
+    const changed = { ...values, updatedAt: now };
+    const fields = Object.keys(this.#columns).filter((field) => field in changed && !FIXED.has(field));
+    const assignments = fields.map((field) => `${this.#columns[field]![0]} = @${field}`);
+    const { changes } = this.db
+      .prepare(
+        `UPDATE ${this.table} SET ${assignments.join(', ')}, version = version + 1
+         WHERE id = @id AND version = @version AND removed_at IS NULL`,
+      )
+      .run({ ...pick(this.#bound(changed), fields), id, version });
+    return this.#outcome(id, changes === 1);
+  }
+
+  remove(id: string, version: number, now: string): RemovalOutcome<Record> {
+    const before = this.find(id);
+    const { changes } = this.db
+      .prepare(
+        `UPDATE ${this.table} SET removed_at = @now, updated_at = @now, version = version + 1
+         WHERE id = @id AND version = @version AND removed_at IS NULL`,
+      )
+      .run({ id, version, now });
+    if (changes === 1) return { outcome: 'removed' };
+    return before ? { outcome: 'stale', current: before } : { outcome: 'missing' };
+  }
+
+  restore(id: string, now: string): WriteOutcome<Record> {
+    this.db
+      .prepare(
+        `UPDATE ${this.table} SET removed_at = NULL, updated_at = @now, version = version + 1
+         WHERE id = @id AND removed_at IS NOT NULL`,
+      )
+      .run({ id, now });
+    return this.#outcome(id, true);
+  }
+
+  #outcome(id: string, isWritten: boolean): WriteOutcome<Record> {
+    const current = this.find(id);
+    if (!current) return { outcome: 'missing' };
+    return { outcome: isWritten ? 'written' : 'stale', current };
+  }
+}
+
+const pick = (row: Row, fields: readonly string[]): Row =>
+  Object.fromEntries(fields.map((field) => [field, row[field]]));

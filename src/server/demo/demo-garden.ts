@@ -1,0 +1,102 @@
+import { CLIMATE_PATTERNS } from '../../core/climate/patterns.ts';
+import { findCrop } from '../../core/crops/crop-library.ts';
+import { materialFinder } from '../../core/records/garden-books.ts';
+import { massFreshKgFromAmount } from '../../core/units/amount.ts';
+import { requireSoundBooks } from '../kept-books.ts';
+import type { Stores } from '../stores.ts';
+import { DEMO_BEDS, DEMO_MATERIALS, type DemoBed, type DemoDay } from './demo-beds.ts';
+
+export const DEMO_GARDEN_ID = 'ternhollow';
+
+/** Where and when the demo stands. */
+interface Setting {
+  readonly stores: Stores;
+  readonly today: string;
+}
+
+function dateOf([yearsFromNow, monthDay]: DemoDay, today: string): string {
+  return `${Number(today.slice(0, 4)) + yearsFromNow}-${monthDay}`;
+}
+
+/** Fills empty stores with an invented garden: two years of history before `today`, and a plan. */
+export function plantDemoGarden(stores: Stores, today: string): void {
+  const climate = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;
+  stores.atomically(() => {
+    stores.gardens.insert({
+      id: DEMO_GARDEN_ID,
+      name: 'Ternhollow',
+      place: 'On the island of Ossrey: mild winters, dry summers. All of it is invented.',
+      climate: {
+        temperatureC: [...climate.temperatureC],
+        rainMm: [...climate.rainMm],
+        evapotranspirationMm: [...climate.evapotranspirationMm],
+      },
+      depositionGPerM2Year: 1,
+      measures: 'metric',
+    });
+    for (const material of DEMO_MATERIALS) stores.materials.insert({ ...material, gardenId: DEMO_GARDEN_ID });
+    for (const demoBed of DEMO_BEDS) plantBed({ stores, today }, demoBed);
+  });
+}
+
+function plantBed({ stores, today }: Setting, { bed, laid, fed = [], grown }: DemoBed): void {
+  const bedId = `demo-${bed.name.toLowerCase().replaceAll(' ', '-')}`;
+  const findMaterial = materialFinder(stores.materials.listOf(DEMO_GARDEN_ID));
+  stores.beds.insert({
+    bulkDensityGPerCm3: 1.2,
+    exposure: 'normal',
+    note: '',
+    ...bed,
+    id: bedId,
+    gardenId: DEMO_GARDEN_ID,
+  });
+  const stateOn = (date: string) => (date <= today ? ('laid' as const) : ('planned' as const));
+  laid.forEach(
+    ({ on, material: materialId, amount, unit, dugDepthCm = 0, seasonedMonths = 0, note = '' }, i) => {
+      const date = dateOf(on, today);
+      const { bulkDensityKgPerM3 } = findMaterial(materialId)!;
+      stores.entries.insert({
+        id: `${bedId}-layer-${i + 1}`,
+        bedId,
+        type: 'lay',
+        state: stateOn(date),
+        date,
+        materialId,
+        amount,
+        unit,
+        massFreshKg: massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: bed.areaM2 }),
+        dugDepthCm,
+        seasonedMonths,
+        note,
+      });
+    },
+  );
+  fed.forEach(({ on, nitrogenG, note = '' }, i) => {
+    const date = dateOf(on, today);
+    stores.entries.insert({
+      id: `${bedId}-feed-${i + 1}`,
+      bedId,
+      type: 'feed',
+      state: stateOn(date),
+      date,
+      nitrogenG,
+      note,
+    });
+  });
+  grown.forEach(({ crop: cropId, from, until }, i) => {
+    const crop = findCrop(cropId)!;
+    const plantedOn = dateOf(from, today);
+    stores.plantings.insert({
+      id: `${bedId}-crop-${i + 1}`,
+      bedId,
+      state: stateOn(plantedOn),
+      cropId,
+      plantedOn,
+      clearedOn: until === null ? null : dateOf(until, today),
+      nitrogenDemandGPerM2: crop.nitrogenDemandGPerM2,
+      rootDepthCm: crop.rootDepthCm,
+      note: '',
+    });
+  });
+  requireSoundBooks(stores, bedId, today, {});
+}

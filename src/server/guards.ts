@@ -1,0 +1,53 @@
+import type { MiddlewareHandler } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import { secureHeaders } from 'hono/secure-headers';
+import { ProblemError } from './problems.ts';
+
+/** A whole garden in one file is far smaller; nothing here needs more. */
+const LARGEST_BODY_BYTES = 1024 * 1024;
+const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
+const READING = new Set(['GET', 'HEAD']);
+
+function hostName(authority: string): string {
+  try {
+    return new URL(`http://${authority}`).hostname;
+  } catch {
+    return '';
+  }
+}
+
+/** Only pages of this very server may talk to it: no rebound names, no writes from other sites. */
+export const sameHostOnly: MiddlewareHandler = async function sameHostOnly(c, next) {
+  const host = c.req.header('host') ?? '';
+  if (!LOOPBACK_NAMES.has(hostName(host))) {
+    throw new ProblemError(403, 'Refused', 'Vine Ledger answers only to 127.0.0.1 and localhost.');
+  }
+  const origin = c.req.header('origin');
+  if (!READING.has(c.req.method) && origin !== undefined && origin !== `http://${host}`) {
+    throw new ProblemError(403, 'Refused', 'Another site may not write into these books.');
+  }
+  await next();
+};
+
+export const limitedBody = bodyLimit({
+  maxSize: LARGEST_BODY_BYTES,
+  onError: () => {
+    throw new ProblemError(413, 'Too large', 'That is more than 1 MB; nothing was saved.');
+  },
+});
+
+/** The component library writes its styles into the page, hence unsafe-inline for styles alone. */
+export const headers = secureHeaders({
+  contentSecurityPolicy: {
+    defaultSrc: ["'none'"],
+    scriptSrc: ["'self'"],
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    fontSrc: ["'self'"],
+    imgSrc: ["'self'", 'data:'],
+    connectSrc: ["'self'"],
+    workerSrc: ["'self'"],
+    formAction: ["'none'"],
+    frameAncestors: ["'none'"],
+    baseUri: ["'none'"],
+  },
+});

@@ -1,0 +1,65 @@
+import type { EntryRecord, MaterialRecord, PlantingRecord, BedRecord } from '../contract/records.ts';
+import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import { InputError } from '../core/input-error.ts';
+import { checkBooks } from '../core/records/check-books.ts';
+import { materialFinder } from '../core/records/garden-books.ts';
+import { fromInputError, notFound, ProblemError } from './problems.ts';
+import type { Stores } from './stores.ts';
+
+/** What the books of a bed would be after a change. */
+interface Change {
+  readonly bed?: BedRecord;
+  readonly entries?: (entries: readonly EntryRecord[]) => EntryRecord[];
+  readonly plantings?: (plantings: readonly PlantingRecord[]) => PlantingRecord[];
+  readonly materials?: (materials: readonly MaterialRecord[]) => MaterialRecord[];
+  /** Id of the entry or planting the change is about: a fault of it is named by its bare field. */
+  readonly about?: string;
+}
+
+/** Throws a problem naming the field unless the model can run the bed's books as they would be. */
+export function requireSoundBooks(stores: Stores, bedId: string, today: string, change: Change): void {
+  const bed = change.bed ?? stores.beds.find(bedId);
+  if (!bed) throw notFound('bed');
+  const garden = stores.gardens.find(bed.gardenId);
+  if (!garden) throw notFound('garden');
+  const kept = {
+    entries: stores.entries.listOf(bedId),
+    plantings: stores.plantings.listOf(bedId),
+    materials: stores.materials.listOf(garden.id),
+  };
+  const entries = change.entries?.(kept.entries) ?? kept.entries;
+  const plantings = change.plantings?.(kept.plantings) ?? kept.plantings;
+  const materials = change.materials?.(kept.materials) ?? kept.materials;
+  try {
+    checkBooks(
+      { site: garden, bed, entries, plantings },
+      materialFinder(materials),
+      dayNumberFromIso(today, ['today']),
+    );
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    throw problemAbout(error, { entries, plantings, about: change.about });
+  }
+}
+
+/** An amount is entered in any unit; its mass is what the model refuses. */
+const asEntered = (field: string | number) => (field === 'massFreshKg' ? 'amount' : field);
+
+/** A fault of the record itself by its field; a fault it causes elsewhere by a sentence about that record. */
+function problemAbout(
+  error: InputError,
+  books: { entries: EntryRecord[]; plantings: PlantingRecord[]; about?: string | undefined },
+): ProblemError {
+  const [list, index, ...rest] = error.path;
+  if ((list !== 'entries' && list !== 'plantings') || typeof index !== 'number') return fromInputError(error);
+  const culprit = books[list].at(index);
+  if (!culprit || culprit.id === books.about)
+    return fromInputError(new InputError(rest.map(asEntered), error.code, error.requirement));
+  const when = 'date' in culprit ? culprit.date : culprit.plantedOn;
+  const what = list === 'entries' ? 'entry' : 'planting';
+  return new ProblemError(
+    422,
+    'Not accepted',
+    `The ${what} of ${when} would no longer make sense: its ${rest.join('.')} ${error.requirement}. Change that one first.`,
+  );
+}

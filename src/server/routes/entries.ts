@@ -1,0 +1,82 @@
+import { Hono } from 'hono';
+import {
+  entryChange,
+  entryDraft,
+  type BedRecord,
+  type EntryChange,
+  type EntryDraft,
+  type EntryRecord,
+} from '../../contract/records.ts';
+import { InputError } from '../../core/input-error.ts';
+import { materialFinder } from '../../core/records/garden-books.ts';
+import { massFreshKgFromAmount } from '../../core/units/amount.ts';
+import type { AppContext } from '../app.ts';
+import { requireSoundBooks } from '../kept-books.ts';
+import type { Stores } from '../stores.ts';
+import { found, requireRemoved, requireSeen, written } from './answers.ts';
+import { body, seenVersion } from './validated.ts';
+
+const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };
+
+/** A draft as it will be kept: an amount of material is weighed by what lies on how much ground. */
+function weighed(stores: Stores, bed: BedRecord, id: string, draft: EntryDraft | EntryChange): EntryRecord {
+  const kept = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
+  if (kept.type !== 'lay') return kept;
+  const material = materialFinder(stores.materials.listOf(bed.gardenId))(kept.materialId);
+  if (!material) {
+    throw new InputError(['materialId'], 'unknown', `names no material; got "${kept.materialId}"`);
+  }
+  const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
+  return { ...kept, massFreshKg: massFreshKgFromAmount(kept.amount, kept.unit, measured) };
+}
+
+/** The list with the entry in the place of the one it changes, or at the end. */
+const withEntry = (entries: readonly EntryRecord[], entry: EntryRecord): EntryRecord[] =>
+  entries.some(({ id }) => id === entry.id)
+    ? entries.map((other) => (other.id === entry.id ? entry : other))
+    : [...entries, entry];
+
+export const entryRoutes = ({ stores, today, newId }: AppContext) =>
+  new Hono()
+    .post('/beds/:bedId/entries', body(entryDraft), (c) => {
+      const draft = c.req.valid('json');
+      const id = draft.id ?? newId();
+      return stores.atomically(() => {
+        const known = stores.entries.find(id);
+        if (known) return c.json(known, 200);
+        const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+        const entry = weighed(stores, bed, id, draft);
+        requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: id });
+        return c.json(stores.entries.insert(entry), 201);
+      });
+    })
+    .put('/entries/:entryId', body(entryChange), (c) => {
+      const id = c.req.param('entryId');
+      const change = c.req.valid('json');
+      return stores.atomically(() => {
+        const before = found(stores.entries.find(id), 'entry');
+        requireSeen(before, change.version);
+        const bed = found(stores.beds.find(before.bedId), 'bed');
+        const entry = weighed(stores, bed, id, change);
+        requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: id });
+        return c.json(written(stores.entries.update(id, change.version, entry), 'entry'), 200);
+      });
+    })
+    .delete('/entries/:entryId', seenVersion, (c) => {
+      const id = c.req.param('entryId');
+      stores.atomically(() => {
+        const { bedId } = found(stores.entries.find(id), 'entry');
+        requireSoundBooks(stores, bedId, today(), {
+          entries: (all) => all.filter((entry) => entry.id !== id),
+        });
+        requireRemoved(stores.entries.remove(id, c.req.valid('query').version), 'entry');
+      });
+      return c.body(null, 204);
+    })
+    .post('/entries/:entryId/restore', (c) =>
+      stores.atomically(() => {
+        const entry = written(stores.entries.restore(c.req.param('entryId')), 'entry');
+        requireSoundBooks(stores, entry.bedId, today(), { about: entry.id });
+        return c.json(entry, 200);
+      }),
+    );

@@ -1,0 +1,64 @@
+import { Hono } from 'hono';
+import { materialChange, materialDraft } from '../../contract/records.ts';
+import { findLibraryMaterial } from '../../core/materials/library.ts';
+import { ownMaterial } from '../../core/materials/own-material.ts';
+import type { AppContext } from '../app.ts';
+import { requireSoundBooks } from '../kept-books.ts';
+import { ProblemError } from '../problems.ts';
+import type { Stores } from '../stores.ts';
+import { found, requireRemoved, requireSeen, written } from './answers.ts';
+import { body, seenVersion } from './validated.ts';
+
+/** Beds on which a material lies, by what the books say. */
+function bedsWith(stores: Stores, gardenId: string, materialId: string): string[] {
+  const entries = stores.entries.listOfGarden(gardenId);
+  const using = entries.filter((entry) => entry.type === 'lay' && entry.materialId === materialId);
+  return [...new Set(using.map(({ bedId }) => bedId))];
+}
+
+export const materialRoutes = ({ stores, today, newId }: AppContext) =>
+  new Hono()
+    .post('/gardens/:gardenId/materials', body(materialDraft), (c) => {
+      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const draft = c.req.valid('json');
+      const id = draft.id ?? newId();
+      const known = stores.materials.find(id);
+      if (known) return c.json(known, 200);
+      if (findLibraryMaterial(id)) {
+        throw new ProblemError(422, 'Not accepted', `id "${id}" belongs to a material of the library.`);
+      }
+      ownMaterial(draft.basis);
+      return c.json(stores.materials.insert({ ...draft, id, gardenId: garden.id }), 201);
+    })
+    .put('/materials/:materialId', body(materialChange), (c) => {
+      const id = c.req.param('materialId');
+      const { version, ...values } = c.req.valid('json');
+      return stores.atomically(() => {
+        const before = found(stores.materials.find(id), 'material');
+        requireSeen(before, version);
+        ownMaterial(values.basis);
+        const changed = { ...before, ...values };
+        for (const bedId of bedsWith(stores, before.gardenId, id)) {
+          requireSoundBooks(stores, bedId, today(), {
+            materials: (all) => all.map((other) => (other.id === id ? changed : other)),
+          });
+        }
+        return c.json(written(stores.materials.update(id, version, values), 'material'), 200);
+      });
+    })
+    .delete('/materials/:materialId', seenVersion, (c) => {
+      const id = c.req.param('materialId');
+      const material = found(stores.materials.find(id), 'material');
+      if (bedsWith(stores, material.gardenId, id).length > 0) {
+        throw new ProblemError(
+          422,
+          'In use',
+          'This material lies on a bed; take it out of those entries first.',
+        );
+      }
+      requireRemoved(stores.materials.remove(id, c.req.valid('query').version), 'material');
+      return c.body(null, 204);
+    })
+    .post('/materials/:materialId/restore', (c) =>
+      c.json(written(stores.materials.restore(c.req.param('materialId')), 'material'), 200),
+    );

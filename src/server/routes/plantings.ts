@@ -1,0 +1,56 @@
+import { Hono } from 'hono';
+import { plantingChange, plantingDraft, type PlantingRecord } from '../../contract/records.ts';
+import type { AppContext } from '../app.ts';
+import { requireSoundBooks } from '../kept-books.ts';
+import { found, requireRemoved, requireSeen, written } from './answers.ts';
+import { body, seenVersion } from './validated.ts';
+
+const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };
+
+const withPlanting = (all: readonly PlantingRecord[], planting: PlantingRecord): PlantingRecord[] => [
+  ...all.filter(({ id }) => id !== planting.id),
+  planting,
+];
+
+export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
+  new Hono()
+    .post('/beds/:bedId/plantings', body(plantingDraft), (c) => {
+      const draft = c.req.valid('json');
+      const id = draft.id ?? newId();
+      return stores.atomically(() => {
+        const known = stores.plantings.find(id);
+        if (known) return c.json(known, 200);
+        const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+        const planting = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
+        requireSoundBooks(stores, bed.id, today(), {
+          plantings: (all) => withPlanting(all, planting),
+          about: id,
+        });
+        return c.json(stores.plantings.insert(planting), 201);
+      });
+    })
+    .put('/plantings/:plantingId', body(plantingChange), (c) => {
+      const id = c.req.param('plantingId');
+      const { version, ...values } = c.req.valid('json');
+      return stores.atomically(() => {
+        const before = found(stores.plantings.find(id), 'planting');
+        requireSeen(before, version);
+        requireSoundBooks(stores, before.bedId, today(), {
+          plantings: (all) => withPlanting(all, { ...before, ...values }),
+          about: id,
+        });
+        return c.json(written(stores.plantings.update(id, version, values), 'planting'), 200);
+      });
+    })
+    .delete('/plantings/:plantingId', seenVersion, (c) => {
+      const id = c.req.param('plantingId');
+      requireRemoved(stores.plantings.remove(id, c.req.valid('query').version), 'planting');
+      return c.body(null, 204);
+    })
+    .post('/plantings/:plantingId/restore', (c) =>
+      stores.atomically(() => {
+        const planting = written(stores.plantings.restore(c.req.param('plantingId')), 'planting');
+        requireSoundBooks(stores, planting.bedId, today(), { about: planting.id });
+        return c.json(planting, 200);
+      }),
+    );

@@ -1,0 +1,17 @@
+import { zValidator } from '@hono/zod-validator';
+import { z } from 'zod';
+import { problemsOf } from '../../contract/problem-fields.ts';
+import { invalid } from '../problems.ts';
+
+/** The JSON body through a schema; what does not fit is answered as a problem naming the field. */
+export const body = <Schema extends z.ZodType>(schema: Schema) =>
+  zValidator('json', schema, (result) => {
+    if (!result.success) throw invalid(problemsOf(result.error));
+  });
+
+const removal = z.object({ version: z.coerce.number<string>().int().min(1) });
+
+/** Removing names the version one has seen, in the query. */
+export const seenVersion = zValidator('query', removal, (result) => {
+  if (!result.success) throw invalid(problemsOf(result.error));
+});

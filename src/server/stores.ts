@@ -1,0 +1,47 @@
+import type {
+  BedRecord,
+  EntryRecord,
+  GardenRecord,
+  MaterialRecord,
+  PlantingRecord,
+} from '../contract/records.ts';
+
+export interface Versioned {
+  readonly id: string;
+  readonly version: number;
+  readonly createdAt: string;
+  readonly updatedAt: string;
+}
+
+export type WriteOutcome<Record> =
+  { readonly outcome: 'written' | 'stale'; readonly current: Record } | { readonly outcome: 'missing' };
+
+export type RemovalOutcome<Record> =
+  { readonly outcome: 'removed' | 'missing' } | { readonly outcome: 'stale'; readonly current: Record };
+
+type Distributed<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
+/** A record as it is handed in: everything but what the store stamps on it. */
+export type Unstamped<Record> = Distributed<Record, 'version' | 'createdAt' | 'updatedAt'>;
+
+export interface Store<Record extends Versioned> {
+  find(id: string): Record | undefined;
+  insert(record: Unstamped<Record>): Record;
+  update(id: string, version: number, values: object): WriteOutcome<Record>;
+  remove(id: string, version: number): RemovalOutcome<Record>;
+  restore(id: string): WriteOutcome<Record>;
+}
+
+/** Records that belong to something: beds to a garden, entries to a bed. */
+export interface OwnedStore<Record extends Versioned> extends Store<Record> {
+  listOf(ownerId: string): Record[];
+}
+
+export interface Stores {
+  readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
+  readonly beds: OwnedStore<BedRecord>;
+  readonly materials: OwnedStore<MaterialRecord>;
+  readonly entries: OwnedStore<EntryRecord> & { listOfGarden(gardenId: string): EntryRecord[] };
+  readonly plantings: OwnedStore<PlantingRecord> & { listOfGarden(gardenId: string): PlantingRecord[] };
+  /** Runs `act` so that all its writes are kept, or none when it throws. */
+  atomically<Result>(act: () => Result): Result;
+}
