@@ -42,7 +42,7 @@ function requirementOf(issue: z.core.$ZodIssue): string {
 export const fieldName = (path: FieldPath): string => (path.length === 0 ? 'input' : path.join('.'));
 
 /** Zod's issues as field problems. */
-export function problemsOf(error: z.ZodError): FieldProblem[] {
+export function problemsOf(error: Pick<z.core.$ZodError, 'issues'>): FieldProblem[] {
   return error.issues.map((issue) => {
     const field = fieldName(issue.path.filter((key) => typeof key !== 'symbol'));
     return { field, sentence: `${field} ${requirementOf(issue)}.` };
