@@ -1,14 +1,19 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vitest/config';
+import { defineConfig } from 'vite';
 
 export default defineConfig({
-  root: import.meta.dirname,
+  root: 'src/web',
   plugins: [react()],
-  build: { outDir: 'dist', target: 'es2022', chunkSizeWarningLimit: 900 },
-  server: { port: 4181, proxy: { '/api': 'http://127.0.0.1:4180' } },
-  test: {
-    include: ['src/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
-    testTimeout: 60_000,
-    reporters: ['default'],
+  worker: { format: 'es' },
+  build: { outDir: '../../dist', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900 },
+  server: {
+    port: 4181,
+    proxy: {
+      '/api': {
+        target: 'http://127.0.0.1:4180',
+        changeOrigin: true,
+        headers: { origin: 'http://127.0.0.1:4180' },
+      },
+    },
   },
 });

@@ -74,7 +74,7 @@ const layFields = {
   ...entryCommon,
   type: z.literal('lay'),
   materialId: id,
-  amount: finite.gt(0),
+  amount: finite.gt(0).max(1e9),
   unit: z.enum(AMOUNT_UNITS),
   dugDepthCm: finite.min(0).max(200),
   seasonedMonths: finite.min(0).max(120),

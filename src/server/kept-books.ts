@@ -1,4 +1,5 @@
-import type { EntryRecord, MaterialRecord, PlantingRecord, BedRecord } from '../contract/records.ts';
+import { fieldAsEntered } from '../contract/as-entered.ts';
+import type { BedRecord, EntryRecord, MaterialRecord, PlantingRecord } from '../contract/records.ts';
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
 import { InputError } from '../core/input-error.ts';
 import { checkBooks } from '../core/records/check-books.ts';
@@ -42,9 +43,6 @@ export function requireSoundBooks(stores: Stores, bedId: string, today: string, 
   }
 }
 
-/** An amount is entered in any unit; its mass is what the model refuses. */
-const asEntered = (field: string | number) => (field === 'massFreshKg' ? 'amount' : field);
-
 /** A fault of the record itself by its field; a fault it causes elsewhere by a sentence about that record. */
 function problemAbout(
   error: InputError,
@@ -54,7 +52,13 @@ function problemAbout(
   if ((list !== 'entries' && list !== 'plantings') || typeof index !== 'number') return fromInputError(error);
   const culprit = books[list].at(index);
   if (!culprit || culprit.id === books.about)
-    return fromInputError(new InputError(rest.map(asEntered), error.code, error.requirement));
+    return fromInputError(
+      new InputError(
+        rest.map((key) => (typeof key === 'string' ? fieldAsEntered(key) : key)),
+        error.code,
+        error.requirement,
+      ),
+    );
   const when = 'date' in culprit ? culprit.date : culprit.plantedOn;
   const what = list === 'entries' ? 'entry' : 'planting';
   return new ProblemError(

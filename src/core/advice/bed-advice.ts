@@ -1,5 +1,5 @@
 import type { DayNumber } from '../climate/calendar.ts';
-import { projectBed, sampleOn, type BedProjection, type CropOutcome } from '../projection/bed-projection.ts';
+import { atEndOf, projectBed, type BedProjection, type CropOutcome } from '../projection/bed-projection.ts';
 import { withoutMaterials, type BedScenario } from '../simulation/scenario.ts';
 import { dosePlan, type DosePlan } from './dose-plan.ts';
 import { lockUpWindow, type LockUpWindow } from './lock-up.ts';
@@ -79,7 +79,7 @@ function statusOf(
   const concerned = prospects.filter(({ id }) => doses?.cropIds.includes(id));
   const isStanding = concerned.some(({ plantDay }) => plantDay <= today);
   const missesMuch = concerned.some(({ shortG, demandG }) => shortG > HARMLESS_SHARE * demandG);
-  const isPale = sampleOn(projection, today).crops.some(({ paleness }) => paleness > PALENESS_SHOWN);
+  const isPale = atEndOf(projection, today).crops.some(({ paleness }) => paleness > PALENESS_SHOWN);
   if (isPale) return 'pale';
   if (missesMuch && (doses?.doses.some(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0) ?? false)) return 'short';
   if (isGoingOn(root, today) || isGoingOn(contact, today)) return 'held';

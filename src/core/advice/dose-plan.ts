@@ -1,6 +1,8 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { endingOn, type BedScenario, type CropPlan } from '../simulation/scenario.ts';
 import { leastDoses, type Dose } from '../supplement/least-doses.ts';
+import { firstSeasonAvailability, PRODUCT_SHOWN, productMassFreshKg } from '../supplement/product.ts';
+import { findLibraryMaterial } from '../materials/library.ts';
 
 const LOOK_AHEAD_DAYS = 365;
 const DOSE_EVERY_DAYS = 28;
@@ -13,6 +15,8 @@ export interface DosePlan {
   readonly untilDay: DayNumber;
   /** Allowed dates with the least dose for each; a dose may be 0. */
   readonly doses: readonly Dose[];
+  /** All doses together as feather meal, by what it gives in its first season, kg fresh per m2. */
+  readonly featherMealKgPerM2: number;
 }
 
 /** The crop in the ground today, or the next to come within a year, and all that stand beside it. */
@@ -35,9 +39,13 @@ export function dosePlan(scenario: BedScenario, today: DayNumber): DosePlan | nu
   const days: DayNumber[] = [];
   for (let day = firstDay; day <= lastDay && days.length < MOST_DOSES; day += DOSE_EVERY_DAYS) days.push(day);
   const cropIds = crops.map(({ id }) => id);
-  return {
-    cropIds,
-    untilDay,
-    doses: leastDoses(endingOn(scenario, untilDay), { days, cropIds, availability: 1 }),
-  };
+  const doses = leastDoses(endingOn(scenario, untilDay), { days, cropIds, availability: 1 });
+  return { cropIds, untilDay, doses, featherMealKgPerM2: asFeatherMealKgPerM2(doses) };
+}
+
+function asFeatherMealKgPerM2(doses: readonly Dose[]): number {
+  const totalG = doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
+  const product = findLibraryMaterial(PRODUCT_SHOWN);
+  if (totalG === 0 || !product) return 0;
+  return productMassFreshKg(totalG, product, firstSeasonAvailability(product));
 }

@@ -32,7 +32,7 @@ export interface PlantingDate {
   readonly start: Start;
   /** Null when no week of the coming year will do. */
   readonly day: DayNumber | null;
-  /** What stood in the way until then; null when they may start at once. */
+  /** What stands in the way today; null when they may start at once. */
   readonly waitFor: PlantingObstacle | null;
   /** Share of their demand they miss on that day, and on the same day without any material. */
   readonly missedShare: number;
@@ -79,7 +79,7 @@ function earliest(start: Start, run: BedRun, bareRun: BedRun, today: DayNumber):
     runTo(run, day);
     runTo(bareRun, day);
     if (meanTemperatureC(run, day) < coldestC) {
-      waitFor = 'cold';
+      waitFor ??= 'cold';
       continue;
     }
     const crop = trialCrop(start, day);
@@ -88,7 +88,7 @@ function earliest(start: Start, run: BedRun, bareRun: BedRun, today: DayNumber):
     if (missedShare <= Math.max(HARMLESS_SHARE, missedShareBare + BLAMED_SHARE)) {
       return { start, day, waitFor, missedShare, missedShareBare };
     }
-    waitFor = 'lockedUp';
+    waitFor ??= 'lockedUp';
   }
   return { start, day: null, waitFor, missedShare, missedShareBare };
 }

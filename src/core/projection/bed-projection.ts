@@ -200,7 +200,17 @@ function cropOutcomes({ state: { crops } }: Bed, scenario: BedScenario): CropOut
   });
 }
 
-/** The sample standing on `day`, or the last one before it. Samples are ascending and not empty. */
+/** The mornings on which to look at a bed so that `today`, and every day something is done, shows at its end. */
+export const telltaleDays = ({ events }: BedScenario, today: DayNumber): DayNumber[] => [
+  today + 1,
+  ...events.map(({ day }) => day + 1),
+];
+
+/** The bed at the end of `day`, with what was done that day; or the last look at it before. */
+export const atEndOf = (projection: Pick<BedProjection, 'samples'>, day: DayNumber): BedSample =>
+  sampleOn(projection, day + 1);
+
+/** The sample standing on the morning of `day`, or the last one before it. Samples are ascending and not empty. */
 export function sampleOn({ samples }: Pick<BedProjection, 'samples'>, day: DayNumber): BedSample {
   let low = 0;
   let high = samples.length - 1;

@@ -1,3 +1,4 @@
+import { lostShare } from '../numerics/exponential-loss.ts';
 import type { DayNumber } from '../climate/calendar.ts';
 import { clayFactor, maximumDeficitPer23Cm } from '../climate/modifiers.ts';
 import { clamp } from '../numerics/interpolation.ts';
@@ -156,10 +157,10 @@ export function bedConstants(
     woodyHumified: p.woodyHumifiedShare * byClay,
     microbialDraw: 1 - (1 - p.microbialDrawPerDay) ** dt,
     cropDraw: 1 - (1 - p.cropDrawPerDay) ** dt,
-    charFilling: 1 - Math.exp(-dt / p.charFillingDays),
+    charFilling: lostShare(dt / p.charFillingDays),
     charLargestDraw: 1 - 0.9 ** dt,
     charFouling: Math.exp((-p.charFoulingPerYear * dt) / 365),
-    labileCharLoss: 1 - Math.exp(-dt / p.labileCharResidenceDays),
+    labileCharLoss: lostShare(dt / p.labileCharResidenceDays),
     settlingKept: Math.exp(-dt / p.settlingDays),
     humusMixingKept: Math.exp((-p.humusMixingPerYear * dt) / 365),
   };

@@ -1,3 +1,4 @@
+import { lostShare } from '../numerics/exponential-loss.ts';
 import type { ModelParameters } from './parameters.ts';
 
 /**
@@ -66,9 +67,9 @@ export function updateDecayClasses(
     const years = (modifier * dtDays) / 365;
     const paced = classes.rateFactor[i] * years;
     const at = i * LOSSES_PER_CLASS;
-    classes.losses[at] = 1 - Math.exp(-p.quickDecayPerYear * paced);
-    classes.losses[at + 1] = 1 - Math.exp(-p.structuralDecayPerYear * paced);
-    classes.losses[at + 2] = 1 - Math.exp(-p.woodyDecayPerYear * paced);
-    classes.losses[at + 3] = 1 - Math.exp(-p.microbialTurnoverPerYear * years);
+    classes.losses[at] = lostShare(p.quickDecayPerYear * paced);
+    classes.losses[at + 1] = lostShare(p.structuralDecayPerYear * paced);
+    classes.losses[at + 2] = lostShare(p.woodyDecayPerYear * paced);
+    classes.losses[at + 3] = lostShare(p.microbialTurnoverPerYear * years);
   }
 }

@@ -1,3 +1,4 @@
+import { lostShare } from '../numerics/exponential-loss.ts';
 import { airTemperatureC } from '../climate/weather.ts';
 import { temperatureModifier } from '../climate/modifiers.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
@@ -104,11 +105,11 @@ function openPile(plan: PilePlan, p: ModelParameters): RunningPile {
 
 function ageSubStep({ task }: RunningPile, warmth: number, modifier: number, dt: number): void {
   const { cohorts, mineralN, flows, parameters: p, parts, classes } = task;
-  const ammonia = mineralN[PILE_ACCOUNT] * (1 - Math.exp(-p.pileAmmoniaLossPerDay * warmth * dt));
+  const ammonia = mineralN[PILE_ACCOUNT] * lostShare(p.pileAmmoniaLossPerDay * warmth * dt);
   mineralN[PILE_ACCOUNT] -= ammonia;
   flows[FLOW.layersVolatilised] += ammonia;
 
-  const humusLoss = 1 - Math.exp((-p.humusDecayPerYear * modifier * dt) / 365);
+  const humusLoss = lostShare((p.humusDecayPerYear * modifier * dt) / 365);
   for (let i = 0; i < cohorts.count; i++) {
     const lostC = cohorts.humusC[i] * humusLoss;
     const lostN = cohorts.humusN[i] * humusLoss;

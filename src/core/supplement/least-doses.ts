@@ -119,6 +119,15 @@ function missed({ bed }: BedRun, plan: SupplementPlan): number {
   return sum;
 }
 
+/** Crop nitrogen still owed, g/m2. */
+function backlog({ bed }: BedRun, plan: SupplementPlan): number {
+  const { crops } = bed.state;
+  return crops.backlogN.reduce(
+    (sum, owedG, k) => (k < crops.count && isConcerned(plan, crops.ids[k]) ? sum + owedG : sum),
+    0,
+  );
+}
+
 /** What the crops concerned want between two days, g/m2; it does not depend on what they get. */
 function demandBetween(scenario: BedScenario, plan: SupplementPlan, { day, untilDay }: Interval): number {
   let sum = 0;
@@ -144,6 +153,7 @@ function solveInterval(run: BedRun, plan: SupplementPlan, { day, untilDay }: Int
   const { doseStepG, doseMaximumG, dosePrice } = run.bed.constants.parameters;
   const mark = bookmark(run);
   const before = missed(run, plan);
+  const owed = backlog(run, plan);
   const shortageWith = (doseG: number): number => {
     returnTo(run, mark);
     run.doses.set(day, doseG);
@@ -155,6 +165,8 @@ function solveInterval(run: BedRun, plan: SupplementPlan, { day, untilDay }: Int
   let best = { doseG: 0, unmetG: unmetWithoutG, cost: unmetWithoutG };
   for (let k = 1; k <= steps; k++) {
     const doseG = k * doseStepG;
+    // What is lost stays lost: a dose cannot save more than was still owed when it was given.
+    if (dosePrice * doseG - owed >= best.cost) break;
     const unmetG = shortageWith(doseG);
     const cost = unmetG + dosePrice * doseG;
     if (cost < best.cost - COST_TOLERANCE) best = { doseG, unmetG, cost };

@@ -1,3 +1,4 @@
+import { lostShare } from '../../numerics/exponential-loss.ts';
 import { FLOW } from '../../ledger/flows.ts';
 import { CONTACT_ZONE, ROOT_ZONE, type Bed } from '../bed.ts';
 import { isOnSurface } from '../cohort-table.ts';
@@ -8,7 +9,7 @@ export function decayChar({ state, constants }: Bed): void {
   for (let i = 0; i < cohorts.count; i++) {
     const stableC = cohorts.stableCharC[i];
     if (stableC === 0) continue;
-    const stableLoss = 1 - Math.exp(-constants.dtDays / cohorts.stableCharResidenceDays[i]);
+    const stableLoss = lostShare(constants.dtDays / cohorts.stableCharResidenceDays[i]);
     const labileC = cohorts.labileCharC[i];
     const lostLabileC = labileC * constants.labileCharLoss;
     const lostStableC = stableC * stableLoss;

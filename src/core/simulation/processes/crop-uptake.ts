@@ -1,3 +1,4 @@
+import { lostShare } from '../../numerics/exponential-loss.ts';
 import { clamp, smoothStep } from '../../numerics/interpolation.ts';
 import { FLOW } from '../../ledger/flows.ts';
 import { CONTACT_ZONE, ROOT_ZONE, type Bed } from '../bed.ts';
@@ -121,7 +122,7 @@ function settle({ state, constants }: Bed, k: number): void {
     fix(crops, flows, k, missing);
     missing = 0;
   }
-  const lost = missing * (1 - Math.exp(-constants.dtDays / constants.parameters.backlogDays));
+  const lost = missing * lostShare(constants.dtDays / constants.parameters.backlogDays);
   crops.shortN[k] += lost;
   crops.backlogN[k] = missing - lost;
 }

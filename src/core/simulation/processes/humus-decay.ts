@@ -1,3 +1,4 @@
+import { lostShare } from '../../numerics/exponential-loss.ts';
 import { FLOW } from '../../ledger/flows.ts';
 import { CONTACT_ZONE, ROOT_ZONE, type Bed, type SubStep } from '../bed.ts';
 import { isOnSurface } from '../cohort-table.ts';
@@ -5,7 +6,7 @@ import { isOnSurface } from '../cohort-table.ts';
 /** Humus lost in a sub-step when all of it lies in the contact zone, and when all lies below. */
 function humusLosses({ constants }: Bed, step: SubStep): [contact: number, root: number] {
   const years = (constants.parameters.humusDecayPerYear * step.temperatureModifier * constants.dtDays) / 365;
-  return [1 - Math.exp(-years * step.contactMoisture), 1 - Math.exp(-years * step.rootMoisture)];
+  return [lostShare(years * step.contactMoisture), lostShare(years * step.rootMoisture)];
 }
 
 /** Native humus decays in both zones, the contact zone first, and gives its nitrogen there. */

@@ -1,3 +1,4 @@
+import { lostShare } from '../../numerics/exponential-loss.ts';
 import { FLOW } from '../../ledger/flows.ts';
 import { CONTACT_ZONE, ROOT_ZONE, type Bed, type SubStep } from '../bed.ts';
 
@@ -19,12 +20,12 @@ export function leachAndDenitrify({ state, constants }: Bed, step: SubStep): voi
   const contactRate = (step.soilShield * step.contactDrainMm) / constants.waterMm[0];
   const rootRate = (step.soilShield * step.rootDrainMm) / constants.waterMm[1];
 
-  const intoRoot = contact * (1 - Math.exp(-contactRate));
+  const intoRoot = contact * lostShare(contactRate);
   const caught =
     Math.abs(rootRate - contactRate) <= EQUAL_RATES
       ? contactRate * Math.exp(-contactRate)
       : (contactRate * (Math.exp(-contactRate) - Math.exp(-rootRate))) / (rootRate - contactRate);
-  const leached = root * (1 - Math.exp(-rootRate)) + Math.max(0, intoRoot - contact * caught);
+  const leached = root * lostShare(rootRate) + Math.max(0, intoRoot - contact * caught);
   const contactLeft = contact - intoRoot;
   const rootLeft = root + intoRoot - leached;
   flows[FLOW.contactZoneToRootZone] += intoRoot;
@@ -45,4 +46,4 @@ export function leachAndDenitrify({ state, constants }: Bed, step: SubStep): voi
 
 /** The share acts on the mean content of the sub-step, and never on more than is left. */
 const denitrified = (before: number, after: number, exponent: number): number =>
-  Math.min(after, ((before + after) / 2) * (1 - Math.exp(-exponent)));
+  Math.min(after, ((before + after) / 2) * lostShare(exponent));

@@ -1,3 +1,4 @@
+import { lostShare } from '../../numerics/exponential-loss.ts';
 import { clamp, smoothStep } from '../../numerics/interpolation.ts';
 import { FLOW } from '../../ledger/flows.ts';
 import { CONTACT_ZONE, layerAccount, type Bed, type BedState, type SubStep } from '../bed.ts';
@@ -34,7 +35,7 @@ export function washAndVolatilise({ state, constants }: Bed, step: SubStep): voi
       const beneath = layerBeneath(cohorts, i);
       const target = beneath < 0 ? CONTACT_ZONE : accountOfLayer(cohorts, beneath);
       const wash = (shield * step.waterMm) / p.washingMm;
-      const escape = shield * warmth * Math.exp(-cohorts.coverCm[i] / p.ammoniaCoverCm);
+      const escape = shield * warmth * (1 - lostShare(cohorts.coverCm[i] / p.ammoniaCoverCm));
       washAmmonium(state, i, target, wash, p.ammoniaLossPerDay * cohorts.ammoniaExposure[i] * escape);
       const thickness = clamp(cohorts.thicknessCm[i] / LAYER_WASH_REFERENCE_CM, 0.2, 3);
       washLayer(state, i, target, wash / thickness, p.layerAmmoniaLossPerDay * escape);
@@ -52,7 +53,7 @@ function washAmmonium(state: BedState, i: number, target: number, wash: number, 
   const content = cohorts.ammoniumN[i];
   const rate = wash + escape;
   if (content === 0 || rate === 0) return;
-  const gone = content * (1 - Math.exp(-rate));
+  const gone = content * lostShare(rate);
   const ammonia = (gone * escape) / rate;
   const washed = gone - ammonia;
   cohorts.ammoniumN[i] = content - gone;
@@ -74,7 +75,7 @@ function washLayer(state: BedState, i: number, target: number, wash: number, esc
   const content = mineralN[account];
   const rate = wash + escape;
   if (content === 0 || rate === 0) return;
-  const gone = content * (1 - Math.exp(-rate));
+  const gone = content * lostShare(rate);
   const ammonia = (gone * escape) / rate;
   const washed = gone - ammonia;
   mineralN[account] = content - gone;

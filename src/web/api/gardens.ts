@@ -1,0 +1,84 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type {
+  BedDraft,
+  EntryChange,
+  EntryDraft,
+  EntryRecord,
+  GardenBooks,
+  GardenDraft,
+  MaterialDraft,
+  PlantingDraft,
+  PlantingRecord,
+} from '../../contract/records.ts';
+import { answered, bodyOf, client } from './client.ts';
+
+const { gardens, beds, entries, plantings } = client.api;
+
+export const gardensQuery = () =>
+  queryOptions({ queryKey: ['gardens'], queryFn: () => bodyOf(gardens.$get()) });
+
+export const gardenBooksQuery = (gardenId: string) =>
+  queryOptions({
+    queryKey: ['gardens', gardenId, 'books'],
+    queryFn: (): Promise<GardenBooks> => bodyOf(gardens[':gardenId'].books.$get({ param: { gardenId } })),
+  });
+
+/** After any write everything read before is asked for again. */
+function useWrite<Input, Output>(write: (input: Input) => Promise<Output>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: write,
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['gardens'] }),
+  });
+}
+
+export const useMakeGarden = () => useWrite((draft: GardenDraft) => bodyOf(gardens.$post({ json: draft })));
+
+export const useMakeBed = (gardenId: string) =>
+  useWrite((draft: BedDraft) =>
+    bodyOf(gardens[':gardenId'].beds.$post({ param: { gardenId }, json: draft })),
+  );
+
+export const useMakeMaterial = (gardenId: string) =>
+  useWrite((draft: MaterialDraft) =>
+    bodyOf(gardens[':gardenId'].materials.$post({ param: { gardenId }, json: draft })),
+  );
+
+export const useWriteEntry = (bedId: string) =>
+  useWrite((draft: EntryDraft) => bodyOf(beds[':bedId'].entries.$post({ param: { bedId }, json: draft })));
+
+export const useChangeEntry = () =>
+  useWrite(({ entryId, change }: { entryId: string; change: EntryChange }) =>
+    bodyOf(entries[':entryId'].$put({ param: { entryId }, json: change })),
+  );
+
+export const useRemoveEntry = () =>
+  useWrite(({ id, version }: Pick<EntryRecord, 'id' | 'version'>) =>
+    answered(entries[':entryId'].$delete({ param: { entryId: id }, query: { version: String(version) } })),
+  );
+
+export const useRestoreEntry = () =>
+  useWrite((entryId: string) => bodyOf(entries[':entryId'].restore.$post({ param: { entryId } })));
+
+export const usePlant = (bedId: string) =>
+  useWrite((draft: PlantingDraft) =>
+    bodyOf(beds[':bedId'].plantings.$post({ param: { bedId }, json: draft })),
+  );
+
+export const useRemovePlanting = () =>
+  useWrite(({ id, version }: Pick<PlantingRecord, 'id' | 'version'>) =>
+    answered(
+      plantings[':plantingId'].$delete({ param: { plantingId: id }, query: { version: String(version) } }),
+    ),
+  );
+
+export const useRestorePlanting = () =>
+  useWrite((plantingId: string) => bodyOf(plantings[':plantingId'].restore.$post({ param: { plantingId } })));
+
+export const useRemoveBed = () =>
+  useWrite(({ id, version }: { id: string; version: number }) =>
+    answered(beds[':bedId'].$delete({ param: { bedId: id }, query: { version: String(version) } })),
+  );
+
+export const useRestoreBed = () =>
+  useWrite((bedId: string) => bodyOf(beds[':bedId'].restore.$post({ param: { bedId } })));

@@ -1,0 +1,45 @@
+/** Rounding lives here and nowhere else. A thin space parts thousands; the minus is a real one. */
+const THIN_SPACE = ' ';
+const MINUS = '−';
+const NOTHING = '—';
+
+function grouped(text: string): string {
+  const [whole = '', fraction] = text.split('.');
+  const spaced = whole.length > 3 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE) : whole;
+  return fraction === undefined ? spaced : `${spaced}.${fraction}`;
+}
+
+/** A figure with so many decimals. */
+export function fixed(value: number, decimals: number): string {
+  const text = Math.abs(value).toFixed(decimals);
+  const isZero = Number(text) === 0;
+  return `${value < 0 && !isZero ? MINUS : ''}${grouped(text)}`;
+}
+
+/** A figure to about `digits` significant places, never in scientific notation. */
+export function figure(value: number, digits = 3): string {
+  if (value === 0) return '0';
+  const magnitude = Math.floor(Math.log10(Math.abs(value)));
+  return fixed(value, Math.min(6, Math.max(0, digits - 1 - magnitude)));
+}
+
+/** A figure to at most `digits` significant places, without zeros that say nothing: 16, 2.5. */
+export function plainFigure(value: number, digits = 3): string {
+  const text = figure(value, digits);
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+}
+
+/** For people who carry it: two significant figures, and whole numbers from ten up. */
+export function roundFigure(value: number): string {
+  if (value === 0) return '0';
+  const magnitude = Math.floor(Math.log10(Math.abs(value)));
+  const step = 10 ** Math.max(magnitude - 1, -2);
+  return fixed(Math.round(value / step) * step, Math.max(0, -Math.log10(step)));
+}
+
+/** A ledger cell: a dash for nothing. */
+export const cell = (value: number, decimals: number): string =>
+  Math.abs(value) < 0.5 * 10 ** -decimals ? NOTHING : fixed(value, decimals);
+
+/** A share as whole percent. */
+export const percent = (share: number): string => `${fixed(share * 100, 0)} %`;

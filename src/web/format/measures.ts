@@ -1,0 +1,85 @@
+import type { GardenRecord } from '../../contract/records.ts';
+import type { AmountUnit } from '../../core/units/amount.ts';
+import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../../core/units/area.ts';
+import { inchesFromCentimetres } from '../../core/units/length.ts';
+import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../../core/units/mass.ts';
+import { fixed, plainFigure, roundFigure } from './figures.ts';
+
+/** How one garden likes its figures: every quantity on screen passes through one of these. */
+export interface Measures {
+  readonly thickness: (cm: number) => string;
+  readonly area: (m2: number) => string;
+  /** Nitrogen of a whole bed. */
+  readonly nitrogen: (grams: number) => string;
+  /** A rate of nitrogen as a plain number in the unit below. */
+  readonly rateFigure: (gPerM2: number) => number;
+  readonly rateUnit: string;
+  readonly rate: (gPerM2: number) => string;
+  readonly mass: (kg: number) => string;
+  /** Depth as a plain number in the unit below, for scales. */
+  readonly depthFigure: (cm: number) => number;
+  readonly depthUnit: string;
+  readonly units: readonly AmountUnit[];
+}
+
+const SQUARE_FEET_OF_A_RATE = 100;
+const OUNCES_PER_100_SQFT_PER_G_PER_M2 =
+  (SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT) / GRAMS_PER_OUNCE;
+
+const metric: Measures = {
+  thickness: (cm) => `${fixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,
+  area: (m2) => `${plainFigure(m2, 2)} m²`,
+  nitrogen: (g) => `${roundFigure(g)} g`,
+  rateFigure: (gPerM2) => gPerM2,
+  rateUnit: 'g/m²',
+  rate: (gPerM2) => `${fixed(gPerM2, 1)} g/m²`,
+  mass: (kg) => (kg < 1 ? `${roundFigure(kg * 1000)} g` : `${plainFigure(kg)} kg`),
+  depthFigure: (cm) => cm,
+  depthUnit: 'cm',
+  units: ['cm', 'bucket10L', 'barrow85L', 'litre', 'cubicMetre', 'kg', 'gram'],
+};
+
+const customary: Measures = {
+  thickness: (cm) => `${fixed(inchesFromCentimetres(cm), 1).replace(/\.0$/, '')} in`,
+  area: (m2) => `${plainFigure(squareFeetFromSquareMetres(m2), 2)} sq ft`,
+  nitrogen: (g) => `${roundFigure(ouncesFromGrams(g))} oz`,
+  rateFigure: (gPerM2) => gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2,
+  rateUnit: 'oz/100 sq ft',
+  rate: (gPerM2) => `${fixed(gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2, 1)} oz/100 sq ft`,
+  mass: (kg) => {
+    const pounds = poundsFromKilograms(kg);
+    return pounds < 1 ? `${roundFigure(pounds * 16)} oz` : `${plainFigure(pounds)} lb`;
+  },
+  depthFigure: inchesFromCentimetres,
+  depthUnit: 'in',
+  units: ['inch', 'bucket5Gal', 'barrow3CuFt', 'cubicFoot', 'cubicYard', 'gallon', 'quart', 'cup', 'pound'],
+};
+
+const BY_NAME: Record<GardenRecord['measures'], Measures> = { metric, customary };
+
+export const measuresOf = ({ measures }: Pick<GardenRecord, 'measures'>): Measures => BY_NAME[measures];
+
+/** Everything one can measure with: this garden's own units first. */
+export const unitsFor = (measures: Measures): AmountUnit[] => [
+  ...measures.units,
+  ...(measures === metric ? customary : metric).units,
+];
+
+export const UNIT_WORDS: Record<AmountUnit, string> = {
+  cm: 'cm thick',
+  inch: 'inches thick',
+  litre: 'litres',
+  cubicMetre: 'cubic metres',
+  bucket10L: 'buckets (10 L)',
+  barrow85L: 'barrows (85 L)',
+  cup: 'cups',
+  quart: 'quarts',
+  gallon: 'gallons',
+  bucket5Gal: 'buckets (5 gal)',
+  barrow3CuFt: 'barrows (3 cu ft)',
+  cubicFoot: 'cubic feet',
+  cubicYard: 'cubic yards',
+  kg: 'kg',
+  gram: 'g',
+  pound: 'lb',
+};

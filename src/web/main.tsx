@@ -1,0 +1,26 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/literata/wght.css';
+import 'antd/dist/reset.css';
+import './theme/global.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { App, ConfigProvider } from 'antd';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { routes } from './places/routes.tsx';
+import { antdTheme } from './theme/antd-theme.ts';
+
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } });
+const router = createBrowserRouter(routes);
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <ConfigProvider theme={antdTheme}>
+      <App component={false}>
+        <QueryClientProvider client={queries}>
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </App>
+    </ConfigProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,130 @@
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { problemsOf } from '../../../contract/problem-fields.ts';
+import { plantingDraft, type GardenBooks } from '../../../contract/records.ts';
+import { isoDateOf } from '../../../core/climate/calendar.ts';
+import { CROP_LIBRARY, findCrop } from '../../../core/crops/crop-library.ts';
+import { sentencesOf } from '../../api/client.ts';
+import { usePlant } from '../../api/gardens.ts';
+import { Field } from '../../forms/Field.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { dayOf } from '../../format/dates.ts';
+
+interface PlantingBandProps {
+  readonly books: GardenBooks;
+  readonly bedId: string;
+  readonly onClose: () => void;
+}
+
+const STARTS = { seed: 'sown', transplant: 'planted out', set: 'set' } as const;
+
+function clearingDate(cropId: string, plantedOn: string): string {
+  const crop = findCrop(cropId);
+  if (!crop || crop.isPerennial || plantedOn === '') return '';
+  return isoDateOf(dayOf(plantedOn) + crop.daysInGround);
+}
+
+/** Writing a crop into the books of a bed. */
+export function PlantingBand({ books, bedId, onClose }: PlantingBandProps) {
+  const [id] = useState(() => crypto.randomUUID());
+  const [cropId, setCropId] = useState('leek');
+  const [plantedOn, setPlantedOn] = useState(books.today);
+  const [clearedOn, setClearedOn] = useState(() => clearingDate('leek', books.today));
+  const [demand, setDemand] = useState(() => String(findCrop('leek')!.nitrogenDemandGPerM2));
+  const [wasTried, setWasTried] = useState(false);
+  const plant = usePlant(bedId);
+  const crop = findCrop(cropId)!;
+
+  const choose = (chosen: string) => {
+    setCropId(chosen);
+    setDemand(String(findCrop(chosen)!.nitrogenDemandGPerM2));
+    setClearedOn(clearingDate(chosen, plantedOn));
+  };
+  const parsed = plantingDraft.safeParse({
+    id,
+    state: plantedOn > books.today ? 'planned' : 'laid',
+    cropId,
+    plantedOn,
+    clearedOn: clearedOn === '' ? null : clearedOn,
+    nitrogenDemandGPerM2: numberFromText(demand),
+    rootDepthCm: crop.rootDepthCm,
+    note: '',
+  });
+  const troubles: Record<string, string> = {
+    ...(parsed.success
+      ? {}
+      : Object.fromEntries(problemsOf(parsed.error).map(({ field, sentence }) => [field, sentence]))),
+    ...sentencesOf(plant.error),
+  };
+  const trouble = (field: string) => (wasTried ? troubles[field] : undefined);
+
+  return (
+    <form
+      className="band"
+      aria-label="Plant a crop"
+      onSubmit={(event) => {
+        event.preventDefault();
+        setWasTried(true);
+        if (parsed.success) plant.mutate(parsed.data, { onSuccess: onClose });
+      }}
+    >
+      <div className="band-fields">
+        <Field
+          name="Crop"
+          trouble={trouble('cropId')}
+          hint={`${STARTS[crop.startsAs]}; roots to ${crop.rootDepthCm} cm`}
+        >
+          <Select
+            value={cropId}
+            onChange={choose}
+            showSearch={{ optionFilterProp: 'label' }}
+            style={{ width: 210 }}
+            options={CROP_LIBRARY.map(({ id: value, name }) => ({ value, label: name }))}
+          />
+        </Field>
+        <Field name={`In the ground from`} trouble={trouble('plantedOn')}>
+          <Input
+            type="date"
+            value={plantedOn}
+            onChange={(event) => {
+              setPlantedOn(event.target.value);
+              setClearedOn(clearingDate(cropId, event.target.value));
+            }}
+            style={{ width: 150 }}
+          />
+        </Field>
+        <Field
+          name="Cleared on"
+          trouble={trouble('clearedOn')}
+          hint={crop.isPerennial ? 'leave empty while it stays' : undefined}
+        >
+          <Input
+            type="date"
+            value={clearedOn}
+            onChange={(event) => setClearedOn(event.target.value)}
+            style={{ width: 150 }}
+          />
+        </Field>
+        <Field
+          name="Nitrogen it takes up, g/m²"
+          trouble={trouble('nitrogenDemandGPerM2')}
+          hint="from handbooks, from memory"
+        >
+          <Input
+            value={demand}
+            onChange={(event) => setDemand(event.target.value)}
+            inputMode="decimal"
+            style={{ width: 120 }}
+          />
+        </Field>
+      </div>
+      <div className="band-foot">
+        <Button type="primary" htmlType="submit" loading={plant.isPending}>
+          Plant it
+        </Button>
+        <Button onClick={onClose}>Cancel</Button>
+        {wasTried && troubles[''] !== undefined && <span className="field-trouble">{troubles['']}</span>}
+      </div>
+    </form>
+  );
+}

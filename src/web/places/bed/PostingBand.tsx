@@ -1,0 +1,91 @@
+import { Button, Input, Segmented } from 'antd';
+import type { BedRecord, EntryRecord, GardenBooks } from '../../../contract/records.ts';
+import { Field } from '../../forms/Field.tsx';
+import type { Measures } from '../../format/measures.ts';
+import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
+import { PostingNotes } from './PostingNotes.tsx';
+import { usePosting, type Preview, type Refusal } from './use-posting.ts';
+
+interface PostingBandProps {
+  readonly books: GardenBooks;
+  readonly bed: BedRecord;
+  readonly measures: Measures;
+  /** Layers one can dig in or take off, lowest first. */
+  readonly layers: readonly NamedLayerChoice[];
+  /** The entry to change; null for a new one. */
+  readonly changing: EntryRecord | null;
+  /** What the model says against the draft on show. */
+  readonly refusal: Refusal | null;
+  readonly onPreview: (preview: Preview | null) => void;
+  readonly onClose: () => void;
+}
+
+const TYPES = [
+  { value: 'lay', label: 'Lay' },
+  { value: 'dig', label: 'Dig in what lies there' },
+  { value: 'takeOff', label: 'Take off' },
+  { value: 'feed', label: 'Feed' },
+] as const;
+
+/** Writing something into the books of a bed; the page answers while it is being written. */
+export function PostingBand(props: PostingBandProps) {
+  const { books, bed, measures, layers, changing, onClose } = props;
+  const { form, set, material, preview, troubles, isSaving, save } = usePosting(props);
+  const types = TYPES.map((type) => ({
+    ...type,
+    disabled: (type.value === 'takeOff' || type.value === 'dig') && layers.length === 0,
+  }));
+  return (
+    <form
+      className="band"
+      aria-label={changing ? 'Change an entry' : 'Write an entry'}
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      {!changing && (
+        <Segmented
+          className="band-types"
+          value={form.type}
+          onChange={(type) => set({ type })}
+          options={types}
+        />
+      )}
+      <div className="band-fields">
+        <PostingFields {...{ form, set, books, measures, material, layers, troubles }} />
+        <Field name="When" trouble={troubles['date']}>
+          <Input
+            type="date"
+            value={form.date}
+            onChange={({ target: { value: date } }) => set({ date, isPlanned: date > books.today })}
+            style={{ width: 140 }}
+          />
+        </Field>
+        <div className="field">
+          <span className="field-name">In the book as</span>
+          <Segmented
+            value={form.isPlanned}
+            onChange={(isPlanned) => set({ isPlanned })}
+            options={[
+              { value: false, label: 'done' },
+              { value: true, label: 'planned' },
+            ]}
+          />
+        </div>
+      </div>
+      {preview && <PostingNotes entry={preview.entry} bed={bed} material={material} measures={measures} />}
+      <div className="band-foot">
+        <Button type="primary" htmlType="submit" loading={isSaving}>
+          {changing ? 'Save the change' : form.isPlanned ? 'Write into the plan' : 'Write into the book'}
+        </Button>
+        <Button onClick={onClose}>Cancel</Button>
+        {troubles[''] !== undefined && (
+          <span className="field-trouble" role="alert">
+            {troubles['']}
+          </span>
+        )}
+      </div>
+    </form>
+  );
+}

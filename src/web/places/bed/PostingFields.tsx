@@ -1,0 +1,193 @@
+import { Input, Segmented, Select } from 'antd';
+import { useMemo } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { Material, MaterialKind } from '../../../core/materials/material.ts';
+import type { AmountUnit } from '../../../core/units/amount.ts';
+import { Field } from '../../forms/Field.tsx';
+import { UNIT_WORDS, unitsFor, type Measures } from '../../format/measures.ts';
+import { materialOptions, ratioWords } from './material-options.ts';
+import { SEEN_CHIPS, type PostingForm } from './posting-form.ts';
+
+export interface NamedLayerChoice {
+  readonly id: string;
+  readonly name: string;
+}
+
+interface PostingFieldsProps {
+  readonly form: PostingForm;
+  readonly set: (change: Partial<PostingForm>) => void;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly material: Material | undefined;
+  readonly layers: readonly NamedLayerChoice[];
+  readonly troubles: Record<string, string>;
+}
+
+/** The fields that an entry of the chosen type has. */
+export function PostingFields(props: PostingFieldsProps) {
+  switch (props.form.type) {
+    case 'lay':
+      return <LayFields {...props} />;
+    case 'dig':
+      return (
+        <>
+          <LayerField {...props} all="everything on top" />
+          <DepthField {...props} />
+        </>
+      );
+    case 'takeOff':
+      return (
+        <>
+          <LayerField {...props} />
+          <TextField {...props} name="How much, %" field="shareTakenOff" trouble="shareTakenOff" width={90} />
+        </>
+      );
+    case 'feed':
+      return (
+        <TextField
+          {...props}
+          name={`Nitrogen for the bed, ${props.measures.depthUnit === 'cm' ? 'g' : 'oz'}`}
+          field="nitrogen"
+          trouble="nitrogenG"
+          hint="as nitrogen, not as product"
+          width={150}
+        />
+      );
+  }
+}
+
+interface TextFieldProps extends Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'> {
+  readonly name: string;
+  readonly field: 'amount' | 'dugDepth' | 'seasonedMonths' | 'shareTakenOff' | 'nitrogen';
+  readonly trouble: string;
+  readonly width: number;
+  readonly hint?: string;
+  readonly autoFocus?: boolean;
+}
+
+function TextField({
+  form,
+  set,
+  troubles,
+  name,
+  field,
+  trouble,
+  width,
+  hint,
+  autoFocus = false,
+}: TextFieldProps) {
+  return (
+    <Field name={name} trouble={troubles[trouble]} hint={hint}>
+      <Input
+        value={form[field]}
+        onChange={(event) => set({ [field]: event.target.value })}
+        inputMode="decimal"
+        style={{ width }}
+        autoFocus={autoFocus}
+      />
+    </Field>
+  );
+}
+
+function DepthField({ measures, ...props }: PostingFieldsProps) {
+  return (
+    <TextField
+      {...props}
+      name={`Dug to, ${measures.depthUnit}`}
+      field="dugDepth"
+      trouble="dugDepthCm"
+      width={90}
+    />
+  );
+}
+
+function LayerField({ form, set, layers, troubles, all }: PostingFieldsProps & { all?: string }) {
+  const everything = all === undefined ? [] : [{ value: '', label: all }];
+  return (
+    <Field name="Which layer" trouble={troubles['layerId']}>
+      <Select<string | null>
+        value={all === undefined && form.layerId === '' ? null : form.layerId}
+        onChange={(layerId) => set({ layerId: layerId ?? '' })}
+        style={{ width: 260 }}
+        placeholder="choose a layer"
+        options={[...everything, ...layers.map(({ id, name }) => ({ value: id, label: name }))]}
+      />
+    </Field>
+  );
+}
+
+const AGES_IN_A_HEAP: readonly MaterialKind[] = ['wood', 'residue', 'leaf'];
+
+function LayFields(props: PostingFieldsProps) {
+  const { form, set, books, measures, material, troubles } = props;
+  const options = useMemo(() => materialOptions(books), [books]);
+  return (
+    <>
+      <Field name="What" trouble={troubles['materialId']} hint={material && ratioWords(material)}>
+        <Select
+          value={form.materialId}
+          onChange={(materialId) => set({ materialId })}
+          showSearch={{ optionFilterProp: 'label' }}
+          style={{ width: 290 }}
+          popupMatchSelectWidth={380}
+          listHeight={380}
+          options={options}
+        />
+      </Field>
+      {form.materialId === SEEN_CHIPS && <ChipsFields form={form} set={set} troubles={troubles} />}
+      <TextField {...props} name="How much" field="amount" trouble="amount" width={80} autoFocus />
+      <Field name="of">
+        <Select
+          value={form.unit}
+          onChange={(unit: AmountUnit) => set({ unit })}
+          style={{ width: 140 }}
+          options={unitsFor(measures).map((value) => ({ value, label: UNIT_WORDS[value] }))}
+        />
+      </Field>
+      <div className="field">
+        <span className="field-name">Where</span>
+        <Segmented
+          value={form.isDugIn}
+          onChange={(isDugIn) => set({ isDugIn })}
+          options={[
+            { value: false, label: 'on top' },
+            { value: true, label: 'dug in' },
+          ]}
+        />
+      </div>
+      {form.isDugIn && <DepthField {...props} />}
+      {material && AGES_IN_A_HEAP.includes(material.kind) && (
+        <TextField
+          {...props}
+          name="Months in a heap"
+          field="seasonedMonths"
+          trouble="seasonedMonths"
+          width={110}
+          hint="0 = fresh"
+        />
+      )}
+    </>
+  );
+}
+
+type Chips = PostingForm['chips'];
+
+function ChipsFields({ form, set, troubles }: Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'>) {
+  const field = (name: string, key: keyof Omit<Chips, 'id'>, trouble: string) => (
+    <Field name={name} trouble={troubles[trouble]}>
+      <Input
+        value={form.chips[key]}
+        onChange={(event) => set({ chips: { ...form.chips, [key]: event.target.value } })}
+        inputMode="decimal"
+        style={{ width: 110 }}
+      />
+    </Field>
+  );
+  return (
+    <>
+      {field('Branches, cm thick', 'branchCm', 'basis.branchDiameterCm')}
+      {field('Leaf in it, %', 'leafPct', 'basis.leafShare')}
+      {field('Conifer, %', 'coniferPct', 'basis.coniferShare')}
+    </>
+  );
+}

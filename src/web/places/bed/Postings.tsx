@@ -1,0 +1,191 @@
+import { Button } from 'antd';
+import type { EntryChange, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
+import { findCrop } from '../../../core/crops/crop-library.ts';
+import {
+  useChangeEntry,
+  useRemoveEntry,
+  useRemovePlanting,
+  useRestoreEntry,
+  useRestorePlanting,
+} from '../../api/gardens.ts';
+import { dayOf, fullDate, shortDate } from '../../format/dates.ts';
+import { percent, plainFigure } from '../../format/figures.ts';
+import { UNIT_WORDS, type Measures } from '../../format/measures.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { materialName } from './naming.ts';
+
+interface PostingsProps {
+  readonly books: GardenBooks;
+  readonly entries: readonly EntryRecord[];
+  readonly plantings: readonly PlantingRecord[];
+  readonly measures: Measures;
+  readonly onChange: (entry: EntryRecord) => void;
+  readonly onTrouble: (failure: unknown) => void;
+}
+
+type Line =
+  | { readonly date: string; readonly entry: EntryRecord }
+  | { readonly date: string; readonly planting: PlantingRecord };
+
+/** Everything written down about a bed, newest first; plans on top, to be ticked off. */
+export function Postings({ books, entries, plantings, measures, onChange, onTrouble }: PostingsProps) {
+  const lines: Line[] = [
+    ...entries.map((entry) => ({ date: entry.date, entry })),
+    ...plantings.map((planting) => ({ date: planting.plantedOn, planting })),
+  ].sort((a, b) => b.date.localeCompare(a.date));
+  return (
+    <section aria-label="What was written down">
+      <div className="section-head">
+        <h2>Written down</h2>
+      </div>
+      {lines.length === 0 ? (
+        <p className="soft">
+          Nothing yet. Lay something on the bed, and the drawing and the answers follow at once.
+        </p>
+      ) : (
+        <ul className="postings">
+          {lines.map((line) =>
+            'entry' in line ? (
+              <EntryLine
+                key={line.entry.id}
+                {...{ entry: line.entry, entries, books, measures, onChange, onTrouble }}
+              />
+            ) : (
+              <PlantingLine key={line.planting.id} {...{ planting: line.planting, onTrouble }} />
+            ),
+          )}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function entryWords(
+  entry: EntryRecord,
+  entries: readonly EntryRecord[],
+  books: GardenBooks,
+  measures: Measures,
+): string {
+  const layerName = (layerId: string) => {
+    const layer = entries.find(({ id }) => id === layerId);
+    return layer?.type === 'lay' ? materialName(layer.materialId, books.materials) : 'a layer';
+  };
+  switch (entry.type) {
+    case 'lay': {
+      const amount = `${plainFigure(entry.amount)} ${UNIT_WORDS[entry.unit]}`;
+      const age = entry.seasonedMonths > 0 ? `, ${entry.seasonedMonths} months old` : '';
+      const place = entry.dugDepthCm > 0 ? `, dug in ${measures.thickness(entry.dugDepthCm)} deep` : '';
+      return `${materialName(entry.materialId, books.materials)}: ${amount} (${measures.mass(entry.massFreshKg)})${age}${place}`;
+    }
+    case 'dig': {
+      const what = entry.layerId === null ? 'Everything on top' : layerName(entry.layerId);
+      return `${what} dug in ${measures.thickness(entry.dugDepthCm)} deep`;
+    }
+    case 'takeOff':
+      return `${layerName(entry.layerId)}: ${percent(entry.shareTakenOff)} taken off`;
+    case 'feed':
+      return `Fed ${measures.nitrogen(entry.nitrogenG)} nitrogen`;
+  }
+}
+
+/** A record as the change that leaves it as it is. */
+function asChange(entry: EntryRecord): EntryChange {
+  if (entry.type === 'lay') {
+    const { id, bedId, createdAt, updatedAt, massFreshKg, ...change } = entry;
+    return change;
+  }
+  const { id, bedId, createdAt, updatedAt, ...change } = entry;
+  return change;
+}
+
+interface EntryLineProps extends Omit<PostingsProps, 'plantings'> {
+  readonly entry: EntryRecord;
+}
+
+function EntryLine({ entry, entries, books, measures, onChange, onTrouble }: EntryLineProps) {
+  const change = useChangeEntry();
+  const remove = useRemoveEntry();
+  const restore = useRestoreEntry();
+  const undo = useUndo();
+  const words = entryWords(entry, entries, books, measures);
+  const tickOff = () =>
+    change.mutate(
+      { entryId: entry.id, change: { ...asChange(entry), state: 'laid' } },
+      { onError: onTrouble },
+    );
+  return (
+    <li className={entry.state === 'planned' ? 'is-planned' : ''}>
+      <span className="posting-date figure">{shortDate(dayOf(entry.date))}</span>
+      <span className="posting-words">
+        {words}
+        {entry.note !== '' && <span className="soft"> {entry.note}</span>}
+      </span>
+      <span className="posting-actions">
+        {entry.state === 'planned' && (
+          <Button size="small" type="primary" onClick={tickOff} loading={change.isPending}>
+            Tick off as done
+          </Button>
+        )}
+        <Button size="small" type="link" onClick={() => onChange(entry)}>
+          Change
+        </Button>
+        <Button
+          size="small"
+          type="link"
+          onClick={() =>
+            remove.mutate(entry, {
+              onSuccess: () =>
+                undo(`Taken out of the book: ${words}`, () =>
+                  restore.mutate(entry.id, { onError: onTrouble }),
+                ),
+              onError: onTrouble,
+            })
+          }
+        >
+          Strike out
+        </Button>
+      </span>
+    </li>
+  );
+}
+
+function PlantingLine({
+  planting,
+  onTrouble,
+}: {
+  planting: PlantingRecord;
+  onTrouble: (failure: unknown) => void;
+}) {
+  const remove = useRemovePlanting();
+  const restore = useRestorePlanting();
+  const undo = useUndo();
+  const crop = findCrop(planting.cropId);
+  const until = planting.clearedOn === null ? 'stays' : `until ${fullDate(dayOf(planting.clearedOn))}`;
+  const words = `${crop?.name ?? planting.cropId}, ${until}`;
+  return (
+    <li className={planting.state === 'planned' ? 'is-planned' : ''}>
+      <span className="posting-date figure">{shortDate(dayOf(planting.plantedOn))}</span>
+      <span className="posting-words">
+        <span aria-hidden="true">❦ </span>
+        {words}
+      </span>
+      <span className="posting-actions">
+        <Button
+          size="small"
+          type="link"
+          onClick={() =>
+            remove.mutate(planting, {
+              onSuccess: () =>
+                undo(`Taken out of the book: ${words}`, () =>
+                  restore.mutate(planting.id, { onError: onTrouble }),
+                ),
+              onError: onTrouble,
+            })
+          }
+        >
+          Strike out
+        </Button>
+      </span>
+    </li>
+  );
+}

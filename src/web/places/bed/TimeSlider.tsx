@@ -1,0 +1,67 @@
+import { CaretRightOutlined, PauseOutlined } from '@ant-design/icons';
+import { Button, Slider } from 'antd';
+import { useEffect, useState } from 'react';
+import type { DayNumber } from '../../../core/climate/calendar.ts';
+import { fullDate, monthTick } from '../../format/dates.ts';
+
+interface TimeSliderProps {
+  readonly fromDay: DayNumber;
+  readonly untilDay: DayNumber;
+  readonly today: DayNumber;
+  readonly day: DayNumber;
+  readonly onDay: (day: DayNumber) => void;
+}
+
+const STEP_DAYS = 7;
+const TICK_MS = 90;
+
+/** Moves the drawing through time, by hand or by itself. */
+export function TimeSlider({ fromDay, untilDay, today, day, onDay }: TimeSliderProps) {
+  const [isPlaying, setIsPlaying] = useState(false);
+  const isRunning = isPlaying && day < untilDay;
+  useEffect(() => {
+    if (!isRunning) return undefined;
+    const timer = setTimeout(() => onDay(Math.min(untilDay, day + STEP_DAYS)), TICK_MS);
+    return () => clearTimeout(timer);
+  }, [isRunning, day, untilDay, onDay]);
+  return (
+    <div className="time-slider">
+      <Button
+        shape="circle"
+        aria-label={isRunning ? 'Stop' : 'Let time run'}
+        icon={isRunning ? <PauseOutlined /> : <CaretRightOutlined />}
+        onClick={() => {
+          if (!isRunning && day >= untilDay) onDay(today);
+          setIsPlaying(!isRunning);
+        }}
+      />
+      <Slider
+        min={fromDay}
+        max={untilDay}
+        step={1}
+        value={day}
+        onChange={(value) => {
+          setIsPlaying(false);
+          onDay(value);
+        }}
+        marks={{ [fromDay]: monthYear(fromDay), [today]: 'today', [untilDay]: monthYear(untilDay) }}
+        tooltip={{ open: false }}
+        ariaLabelForHandle="Day shown in the drawing"
+        ariaValueTextFormatterForHandle={(value) => fullDate(value)}
+      />
+      <div className="time-now">
+        <strong className="figure">{fullDate(day)}</strong>
+        {day !== today && (
+          <Button size="small" type="link" onClick={() => onDay(today)}>
+            back to today
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const monthYear = (day: DayNumber): string => {
+  const tick = monthTick(day);
+  return /\d/.test(tick) ? tick : `${tick} ${fullDate(day).slice(-2)}`;
+};

@@ -1,0 +1,55 @@
+import type { GardenBooks, MaterialDraft } from '../../../contract/records.ts';
+import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
+import { carbonToNitrogenRatio, type Material, type MaterialKind } from '../../../core/materials/material.ts';
+import { materialFinder } from '../../../core/records/garden-books.ts';
+import { plainFigure } from '../../format/figures.ts';
+import { SEEN_CHIPS } from './posting-form.ts';
+
+const GROUPS: readonly { label: string; kinds: readonly MaterialKind[] }[] = [
+  { label: 'Wood and bark', kinds: ['wood'] },
+  { label: 'Straw, leaves, paper', kinds: ['residue', 'leaf', 'paper'] },
+  { label: 'Compost and leaf mould', kinds: ['compost'] },
+  { label: 'Manure', kinds: ['manure'] },
+  { label: 'Greens', kinds: ['green'] },
+  { label: 'Char', kinds: ['char'] },
+  { label: 'Nitrogen carriers', kinds: ['fertiliser'] },
+];
+
+export function ratioWords(material: Material): string {
+  const ratio = carbonToNitrogenRatio(material);
+  return ratio === 0 ? 'no carbon' : `C:N ${plainFigure(ratio, ratio < 20 ? 2 : 3)}`;
+}
+
+/** Everything one can lay, in groups: one's own first. */
+export function materialOptions({ materials }: GardenBooks) {
+  const find = materialFinder(materials);
+  const option = (id: string, name: string) => {
+    const material = find(id);
+    return { value: id, label: material ? `${name} · ${ratioWords(material)}` : name };
+  };
+  const seen = { value: SEEN_CHIPS, label: 'Wood chips, by what you see of them …' };
+  return [
+    { label: 'Your own', options: [seen, ...materials.map(({ id, name }) => option(id, name))] },
+    ...GROUPS.map(({ label, kinds }) => ({
+      label,
+      options: MATERIAL_LIBRARY.filter(({ kind }) => kinds.includes(kind)).map(({ id, name }) =>
+        option(id, name),
+      ),
+    })),
+  ];
+}
+
+/** The material chosen in a form, which may be chips that are only being described. */
+export function resolveMaterial(
+  materialId: string,
+  { materials }: GardenBooks,
+  chips: MaterialDraft | null,
+): Material | undefined {
+  const described = chips ? [{ id: SEEN_CHIPS, basis: chips.basis }] : [];
+  try {
+    return materialFinder([...described, ...materials])(materialId);
+  } catch {
+    // Chips that cannot be: the form says so by its own fields.
+    return undefined;
+  }
+}

@@ -1,0 +1,158 @@
+import { problemsOf } from '../../../contract/problem-fields.ts';
+import {
+  entryDraft,
+  type EntryDraft,
+  type EntryRecord,
+  type MaterialDraft,
+} from '../../../contract/records.ts';
+import type { EntryType } from '../../../core/records/bed-records.ts';
+import type { AmountUnit } from '../../../core/units/amount.ts';
+import { numberFromText } from '../../forms/parse-number.ts';
+
+/** The choice of chips described by what can be seen of them, instead of a material of the list. */
+export const SEEN_CHIPS = 'seen-chips';
+
+/** What has been typed and chosen so far, as typed. */
+export interface PostingForm {
+  readonly id: string;
+  readonly type: EntryType;
+  readonly date: string;
+  readonly isPlanned: boolean;
+  readonly materialId: string;
+  readonly amount: string;
+  readonly unit: AmountUnit;
+  readonly isDugIn: boolean;
+  readonly dugDepth: string;
+  readonly seasonedMonths: string;
+  readonly layerId: string;
+  readonly shareTakenOff: string;
+  readonly nitrogen: string;
+  readonly chips: {
+    readonly id: string;
+    readonly branchCm: string;
+    readonly leafPct: string;
+    readonly coniferPct: string;
+  };
+  readonly note: string;
+}
+
+/** How a form's figures turn into those of the books: lengths and masses in the garden's units. */
+export interface FormUnits {
+  readonly centimetresPerUnit: number;
+  readonly gramsPerUnit: number;
+}
+
+export const emptyForm = (today: string, unit: AmountUnit, dugDepth: string): PostingForm => ({
+  id: crypto.randomUUID(),
+  type: 'lay',
+  date: today,
+  isPlanned: false,
+  materialId: 'chips_branch',
+  amount: '',
+  unit,
+  isDugIn: false,
+  dugDepth,
+  seasonedMonths: '0',
+  layerId: '',
+  shareTakenOff: '100',
+  nitrogen: '',
+  chips: { id: crypto.randomUUID(), branchCm: '6', leafPct: '0', coniferPct: '0' },
+  note: '',
+});
+
+/** A record back in the form, to be changed. */
+export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits): PostingForm {
+  const common = {
+    ...blank,
+    id: entry.id,
+    type: entry.type,
+    date: entry.date,
+    isPlanned: entry.state === 'planned',
+    note: entry.note,
+  };
+  const depth = (cm: number) => String(Number((cm / units.centimetresPerUnit).toFixed(2)));
+  switch (entry.type) {
+    case 'lay':
+      return {
+        ...common,
+        materialId: entry.materialId,
+        amount: String(entry.amount),
+        unit: entry.unit,
+        isDugIn: entry.dugDepthCm > 0,
+        dugDepth: entry.dugDepthCm > 0 ? depth(entry.dugDepthCm) : blank.dugDepth,
+        seasonedMonths: String(entry.seasonedMonths),
+      };
+    case 'dig':
+      return { ...common, layerId: entry.layerId ?? '', dugDepth: depth(entry.dugDepthCm) };
+    case 'takeOff':
+      return { ...common, layerId: entry.layerId, shareTakenOff: String(entry.shareTakenOff * 100) };
+    case 'feed':
+      return { ...common, nitrogen: String(Number((entry.nitrogenG / units.gramsPerUnit).toFixed(2))) };
+  }
+}
+
+const PERCENT = 100;
+
+function typed(form: PostingForm, units: FormUnits): unknown {
+  const common = {
+    id: form.id,
+    type: form.type,
+    state: form.isPlanned ? 'planned' : 'laid',
+    date: form.date,
+    note: form.note,
+  };
+  const depthCm = numberFromText(form.dugDepth) * units.centimetresPerUnit;
+  switch (form.type) {
+    case 'lay':
+      return {
+        ...common,
+        materialId: form.materialId === SEEN_CHIPS ? form.chips.id : form.materialId,
+        amount: numberFromText(form.amount),
+        unit: form.unit,
+        dugDepthCm: form.isDugIn ? depthCm : 0,
+        seasonedMonths: numberFromText(form.seasonedMonths),
+      };
+    case 'dig':
+      return { ...common, layerId: form.layerId === '' ? null : form.layerId, dugDepthCm: depthCm };
+    case 'takeOff':
+      return {
+        ...common,
+        layerId: form.layerId,
+        shareTakenOff: numberFromText(form.shareTakenOff) / PERCENT,
+      };
+    case 'feed':
+      return { ...common, nitrogenG: numberFromText(form.nitrogen) * units.gramsPerUnit };
+  }
+}
+
+export type ReadForm =
+  | { readonly ok: true; readonly draft: EntryDraft }
+  | { readonly ok: false; readonly troubles: Record<string, string> };
+
+/** The draft a form amounts to, or what is wrong with it by field. */
+export function readForm(form: PostingForm, units: FormUnits): ReadForm {
+  const parsed = entryDraft.safeParse(typed(form, units));
+  if (parsed.success) return { ok: true, draft: parsed.data };
+  const troubles = Object.fromEntries(
+    problemsOf(parsed.error).map(({ field, sentence }) => [field, sentence]),
+  );
+  return { ok: false, troubles };
+}
+
+/** Chips as the form describes them. */
+export function seenChips({ chips }: PostingForm): MaterialDraft {
+  const branchCm = numberFromText(chips.branchCm);
+  const leafPct = numberFromText(chips.leafPct);
+  const coniferPct = numberFromText(chips.coniferPct);
+  return {
+    id: chips.id,
+    name: `Chips of ${chips.branchCm} cm branches${leafPct > 0 ? `, ${chips.leafPct} % leaf` : ''}${coniferPct > 0 ? `, ${chips.coniferPct} % conifer` : ''}`,
+    basis: {
+      type: 'chips',
+      branchDiameterCm: branchCm,
+      leafShare: leafPct / PERCENT,
+      coniferShare: coniferPct / PERCENT,
+    },
+    note: '',
+  };
+}

@@ -1,0 +1,44 @@
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useMemo, useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { BedAdvice } from '../../../core/advice/bed-advice.ts';
+import type { BedProjection } from '../../../core/projection/bed-projection.ts';
+import type { OutlookYear } from '../../../core/projection/outlook.ts';
+import type { Worked } from '../../worker/core-worker.ts';
+import { adviceQuery, nearQuery, questionAbout, yearsQuery } from '../../worker/questions.ts';
+
+export interface BedAnswers {
+  readonly projection: BedProjection | undefined;
+  readonly advice: BedAdvice | undefined;
+  readonly years: readonly OutlookYear[] | undefined;
+  /** What the model says against the records. */
+  readonly refusal: { readonly field: string; readonly sentence: string } | null;
+  readonly isAdviceStale: boolean;
+}
+
+/** The last answer that was one: a refusal leaves what was on show where it is. */
+function useLastGood<Result>(answer: Worked<Result> | undefined): Result | undefined {
+  const [last, setLast] = useState<Result | undefined>(undefined);
+  if (answer?.ok && answer.result !== last) setLast(answer.result);
+  return answer?.ok ? answer.result : last;
+}
+
+/** Everything the bed page shows, worked out from records that may hold a draft. */
+export function useBedAnswers(records: GardenBooks, bedId: string): BedAnswers {
+  const question = useMemo(() => questionAbout(records, bedId, records.today), [records, bedId]);
+  const settled = useDeferredValue(question);
+  const near = useQuery(nearQuery(question));
+  const isNearReady = near.isSuccess && !near.isPlaceholderData;
+  const advice = useQuery({ ...adviceQuery(settled), enabled: isNearReady });
+  const years = useQuery({ ...yearsQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
+  const projection = useLastGood(near.data);
+  const lastAdvice = useLastGood(advice.data);
+  const lastYears = useLastGood(years.data);
+  return {
+    projection,
+    advice: lastAdvice,
+    years: lastYears,
+    refusal: near.data && !near.data.ok ? near.data : null,
+    isAdviceStale: advice.isFetching || advice.isPlaceholderData,
+  };
+}

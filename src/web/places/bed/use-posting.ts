@@ -1,0 +1,126 @@
+import { useEffect, useMemo, useState } from 'react';
+import type {
+  BedRecord,
+  EntryDraft,
+  EntryRecord,
+  GardenBooks,
+  MaterialDraft,
+} from '../../../contract/records.ts';
+import type { Material } from '../../../core/materials/material.ts';
+import { massFreshKgFromAmount } from '../../../core/units/amount.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
+import { GRAMS_PER_OUNCE } from '../../../core/units/mass.ts';
+import { sentencesOf } from '../../api/client.ts';
+import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
+import type { Measures } from '../../format/measures.ts';
+import { resolveMaterial } from './material-options.ts';
+import { DRAFT_ID } from './naming.ts';
+import {
+  emptyForm,
+  formOf,
+  readForm,
+  SEEN_CHIPS,
+  seenChips,
+  type FormUnits,
+  type PostingForm,
+} from './posting-form.ts';
+
+/** What the page should show as if it were already in the books. */
+export interface Preview {
+  readonly entry: EntryRecord;
+  readonly material: MaterialDraft | null;
+}
+
+export interface Refusal {
+  readonly field: string;
+  readonly sentence: string;
+}
+
+const METRIC: FormUnits = { centimetresPerUnit: 1, gramsPerUnit: 1 };
+const CUSTOMARY: FormUnits = { centimetresPerUnit: CENTIMETRES_PER_INCH, gramsPerUnit: GRAMS_PER_OUNCE };
+const UNSAVED = { version: 1, createdAt: '', updatedAt: '' };
+
+/** The draft as a record, weighed; null while its material is unknown. */
+function previewOf(draft: EntryDraft, bed: BedRecord, material: Material | undefined): EntryRecord | null {
+  const stamp = { ...UNSAVED, id: DRAFT_ID, bedId: bed.id };
+  if (draft.type !== 'lay') return { ...draft, ...stamp };
+  if (!material) return null;
+  const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
+  return { ...draft, ...stamp, massFreshKg: massFreshKgFromAmount(draft.amount, draft.unit, measured) };
+}
+
+interface Posting {
+  readonly books: GardenBooks;
+  readonly bed: BedRecord;
+  readonly measures: Measures;
+  readonly changing: EntryRecord | null;
+  readonly refusal: Refusal | null;
+  readonly onPreview: (preview: Preview | null) => void;
+  readonly onClose: () => void;
+}
+
+/** The life of an entry being written: typed, shown on the page, kept. */
+export function usePosting({ books, bed, measures, changing, refusal, onPreview, onClose }: Posting) {
+  const units = measures.depthUnit === 'cm' ? METRIC : CUSTOMARY;
+  const [form, setForm] = useState<PostingForm>(() => {
+    const blank = emptyForm(books.today, measures.units[0]!, measures.depthUnit === 'cm' ? '20' : '8');
+    return changing ? formOf(changing, blank, units) : blank;
+  });
+  const [wasTried, setWasTried] = useState(false);
+  const writeEntry = useWriteEntry(bed.id);
+  const changeEntry = useChangeEntry();
+  const makeMaterial = useMakeMaterial(books.garden.id);
+
+  const read = useMemo(() => readForm(form, units), [form, units]);
+  const chips = useMemo(() => (form.materialId === SEEN_CHIPS ? seenChips(form) : null), [form]);
+  const material = useMemo(
+    () => resolveMaterial(form.materialId, books, chips),
+    [form.materialId, books, chips],
+  );
+  const preview = useMemo<Preview | null>(() => {
+    const entry = read.ok ? previewOf(read.draft, bed, material) : null;
+    return entry && { entry, material: chips };
+  }, [read, bed, material, chips]);
+  useEffect(() => onPreview(preview), [preview, onPreview]);
+  useEffect(() => () => onPreview(null), [onPreview]);
+
+  const isUntouched = form.amount === '' && form.nitrogen === '' && !wasTried;
+  const failure = writeEntry.error ?? changeEntry.error ?? makeMaterial.error;
+  const troubles: Record<string, string> = isUntouched
+    ? {}
+    : {
+        ...(read.ok ? {} : read.troubles),
+        ...(refusal ? { [refusal.field]: refusal.sentence } : {}),
+        ...sentencesOf(failure),
+      };
+
+  const keep = async (draft: EntryDraft): Promise<void> => {
+    if (chips && draft.type === 'lay') await makeMaterial.mutateAsync(chips);
+    if (!changing) {
+      await writeEntry.mutateAsync(draft);
+      return;
+    }
+    const { id, ...values } = draft;
+    await changeEntry.mutateAsync({ entryId: changing.id, change: { ...values, version: changing.version } });
+  };
+  const save = async (): Promise<void> => {
+    setWasTried(true);
+    if (!read.ok || refusal) return;
+    try {
+      await keep(read.draft);
+      onClose();
+    } catch {
+      // The mutation holds the failure; the form shows it among its troubles.
+    }
+  };
+
+  return {
+    form,
+    set: (change: Partial<PostingForm>) => setForm((before) => ({ ...before, ...change })),
+    material,
+    preview,
+    troubles,
+    isSaving: writeEntry.isPending || changeEntry.isPending || makeMaterial.isPending,
+    save: () => void save(),
+  };
+}

@@ -1,0 +1,142 @@
+import { Link } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { BedStatus } from '../../../core/advice/bed-advice.ts';
+import { findCrop } from '../../../core/crops/crop-library.ts';
+import { lockUpAnswer } from '../../format/advice-words.ts';
+import { dateNear, dayOf } from '../../format/dates.ts';
+import { fixed } from '../../format/figures.ts';
+import type { Measures } from '../../format/measures.ts';
+import { STATUS_WORDS } from '../../format/words.ts';
+import { materialName } from '../bed/naming.ts';
+import type { BriefedBed } from './use-bed-briefs.ts';
+
+interface BedRowsProps {
+  readonly briefed: readonly BriefedBed[];
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly hrefOf: (bedId: string) => string;
+}
+
+const URGENCY: readonly BedStatus[] = ['pale', 'short', 'held', 'fed', 'resting', 'path'];
+
+const urgency = ({ brief }: BriefedBed): number =>
+  brief ? URGENCY.indexOf(brief.advice.status) : URGENCY.length;
+
+/** One line a bed, those that need attention first. */
+export function BedRows({ briefed, books, measures, hrefOf }: BedRowsProps) {
+  const ordered = [...briefed].sort((a, b) => urgency(a) - urgency(b));
+  return (
+    <table className="ledger bed-rows">
+      <thead>
+        <tr>
+          <th scope="col">bed</th>
+          <th scope="col">now</th>
+          <th scope="col">lock-up</th>
+          <th scope="col">next</th>
+          <th scope="col">
+            top {measures.thickness(5)}, {measures.rateUnit}
+          </th>
+          <th scope="col">root zone</th>
+          <th scope="col">organic matter</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ordered.map((one) => (
+          <BedRow
+            key={one.bed.id}
+            briefedBed={one}
+            books={books}
+            measures={measures}
+            href={hrefOf(one.bed.id)}
+          />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function BedRow({
+  briefedBed,
+  books,
+  measures,
+  href,
+}: {
+  briefedBed: BriefedBed;
+  books: GardenBooks;
+  measures: Measures;
+  href: string;
+}) {
+  const { bed, brief, refusal } = briefedBed;
+  if (!brief) {
+    return (
+      <tr>
+        <td>
+          <Link to={href}>{bed.name}</Link>
+        </td>
+        <td className="words" colSpan={6}>
+          {refusal ?? 'working it out …'}
+        </td>
+      </tr>
+    );
+  }
+  const { mark, word, isStop } = STATUS_WORDS[brief.advice.status];
+  const trend = brief.organicMatterNextYearPct - brief.now.organicMatterPct;
+  return (
+    <tr>
+      <td>
+        <Link to={href} className="bed-name">
+          {bed.name}
+        </Link>
+      </td>
+      <td className="words">
+        <span className={`status ${isStop ? 'status-stop' : 'status-good'}`}>
+          {mark} {word}
+        </span>
+      </td>
+      <td className="words">{lockUpAnswer(brief.advice, measures).headline}</td>
+      <td className="words">{nextStep(briefedBed, books, measures)}</td>
+      <td>{fixed(measures.rateFigure(brief.now.availableContactG), 1)}</td>
+      <td>{fixed(measures.rateFigure(brief.now.availableRootG), 1)}</td>
+      <td>
+        {fixed(brief.now.organicMatterPct, 1)} %{' '}
+        <span className="soft" title={`In a year: ${fixed(brief.organicMatterNextYearPct, 1)} %`}>
+          {trend > 0.05 ? '↗ rising' : trend < -0.05 ? '↘ falling' : '→ steady'}
+        </span>
+      </td>
+    </tr>
+  );
+}
+
+/** The first thing to do on a bed: a dose that is due, a planned entry, a planting. */
+function nextStep({ bed, brief }: BriefedBed, books: GardenBooks, measures: Measures): string {
+  const today = dayOf(books.today);
+  const steps: { day: number; words: string }[] = [];
+  const dose = brief?.advice.doses?.doses.find(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
+  if (dose) {
+    const amount = measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2);
+    steps.push({ day: dose.day, words: `feed ${amount} nitrogen` });
+  }
+  for (const entry of books.entries) {
+    if (entry.bedId !== bed.id || entry.state !== 'planned') continue;
+    const words =
+      entry.type === 'lay'
+        ? `lay ${materialName(entry.materialId, books.materials).toLowerCase()}`
+        : entry.type === 'dig'
+          ? 'dig in'
+          : entry.type === 'feed'
+            ? `feed ${measures.nitrogen(entry.nitrogenG)} nitrogen`
+            : 'take mulch off';
+    steps.push({ day: dayOf(entry.date), words });
+  }
+  for (const planting of books.plantings) {
+    if (planting.bedId !== bed.id || planting.state !== 'planned') continue;
+    steps.push({
+      day: dayOf(planting.plantedOn),
+      words: `plant ${findCrop(planting.cropId)?.name.toLowerCase() ?? 'a crop'}`,
+    });
+  }
+  const next = steps.sort((a, b) => a.day - b.day).at(0);
+  if (!next) return 'nothing planned';
+  if (next.day < today) return `${next.words}, planned for ${dateNear(next.day, today)}`;
+  return next.day === today ? `${next.words} today` : `${next.words}, ${dateNear(next.day, today)}`;
+}

@@ -1,0 +1,119 @@
+import { Button } from 'antd';
+import { lazy, Suspense, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { GardenStrip, type StripBed } from '../../drawing/garden-strip.tsx';
+import { dayOf, fullDate } from '../../format/dates.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
+import { growingWords, namedCrops, namedLayers } from '../bed/naming.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { BedRows } from './BedRows.tsx';
+import { useBedBriefs, type BriefedBed } from './use-bed-briefs.ts';
+import './garden.css';
+
+const NewBedForm = lazy(async () => ({ default: (await import('./NewBedForm.tsx')).NewBedForm }));
+
+/** Where each bed stands today, and what to do next. */
+export function GardenPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenGarden key={books.garden.id} books={books} />;
+}
+
+function OpenGarden({ books }: { books: GardenBooks }) {
+  const [isAdding, setIsAdding] = useState(false);
+  const navigate = useNavigate();
+  const briefed = useBedBriefs(books);
+  const measures = measuresOf(books.garden);
+  const today = dayOf(books.today);
+  const hrefOf = (bedId: string) => `/garden/${books.garden.id}/bed/${bedId}`;
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>
+            {fullDate(today)} at {books.garden.name}
+          </h1>
+          <p className="soft">{summary(briefed, measures)}</p>
+        </div>
+        <div className="actions">
+          <Button type={books.beds.length === 0 ? 'primary' : 'default'} onClick={() => setIsAdding(true)}>
+            Make a bed
+          </Button>
+        </div>
+      </header>
+      {isAdding && (
+        <Suspense fallback={<p className="soft">Opening the form …</p>}>
+          <NewBedForm
+            gardenId={books.garden.id}
+            measures={measures}
+            onClose={() => setIsAdding(false)}
+            onMade={(bedId) => void navigate(hrefOf(bedId))}
+          />
+        </Suspense>
+      )}
+      {books.beds.length === 0 ? (
+        !isAdding && (
+          <div className="empty">
+            <h2>No beds yet</h2>
+            <p>
+              A bed is a piece of ground whose carbon and nitrogen you want to follow: a row, a raised bed,
+              the ring under a tree, a path. Make the first one, then lay something on it and see what
+              happens.
+            </p>
+          </div>
+        )
+      ) : (
+        <>
+          <GardenStrip
+            beds={briefed.map((one) => stripBed(one, books, hrefOf))}
+            onOpen={(href) => void navigate(href)}
+            scaleLabel={measures.thickness(10)}
+          />
+          <BedRows briefed={briefed} books={books} measures={measures} hrefOf={hrefOf} />
+          <p className="soft estimate">
+            Worked out day by day from what you wrote down. An estimate, not a measurement: a soil test and
+            your local advisory service come first. <Link to={hrefOf(books.beds[0]!.id)}>Open a bed</Link> to
+            see its books.
+          </p>
+        </>
+      )}
+    </div>
+  );
+}
+
+function summary(briefed: readonly BriefedBed[], measures: Measures): string {
+  const area = measures.area(briefed.reduce((sum, { bed }) => sum + bed.areaM2, 0));
+  if (briefed.length === 0) return 'The book is empty.';
+  const waiting = briefed.filter(({ brief, refusal }) => !brief && !refusal).length;
+  const count = `${briefed.length} bed${briefed.length === 1 ? '' : 's'}, ${area}.`;
+  if (waiting > 0) return `${count} Working out ${waiting} of them …`;
+  const hungry = briefed.filter(({ brief }) => brief && ['short', 'pale'].includes(brief.advice.status));
+  if (hungry.length === 0) return `${count} None wants nitrogen.`;
+  const names = hungry.map(({ bed }) => bed.name);
+  const last = names.pop()!;
+  const listed = names.length > 0 ? `${names.join(', ')} and ${last}` : last;
+  return `${count} ${listed} want${hungry.length === 1 ? 's' : ''} nitrogen.`;
+}
+
+function stripBed(
+  { bed, brief }: BriefedBed,
+  books: GardenBooks,
+  hrefOf: (bedId: string) => string,
+): StripBed {
+  const entries = books.entries.filter(({ bedId }) => bedId === bed.id);
+  const plantings = books.plantings.filter(({ bedId }) => bedId === bed.id);
+  return {
+    id: bed.id,
+    name: bed.name,
+    subtitle: !brief
+      ? '…'
+      : bed.kind === 'path'
+        ? 'Path'
+        : growingWords(brief.now, plantings, dayOf(books.today)),
+    sample: brief?.now,
+    layers: brief ? namedLayers(brief.now, entries, plantings, books.materials) : [],
+    crops: brief ? namedCrops(brief.now, plantings) : [],
+    href: hrefOf(bed.id),
+  };
+}

@@ -1,0 +1,27 @@
+import { useQueries } from '@tanstack/react-query';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { BedBrief } from '../../worker/core-worker.ts';
+import { briefQuery, questionAbout } from '../../worker/questions.ts';
+
+export interface BriefedBed {
+  readonly bed: BedRecord;
+  /** Undefined while the model is at work on it. */
+  readonly brief: BedBrief | undefined;
+  /** Why the model cannot work it out. */
+  readonly refusal: string | undefined;
+}
+
+/** How every bed of a garden stands today; each arrives when it is ready. */
+export function useBedBriefs({ beds, today, ...records }: GardenBooks): BriefedBed[] {
+  const answers = useQueries({
+    queries: beds.map((bed, i) => briefQuery(questionAbout({ beds, ...records }, bed.id, today), i)),
+  });
+  return beds.map((bed, i) => {
+    const answer = answers[i]?.data;
+    return {
+      bed,
+      brief: answer?.ok ? answer.result : undefined,
+      refusal: answer && !answer.ok ? answer.sentence : undefined,
+    };
+  });
+}

@@ -1,0 +1,83 @@
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { wrap } from 'comlink';
+import type { GardenRecords } from '../../core/records/garden-books.ts';
+import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
+
+type Remote = ReturnType<typeof wrap<CoreWorker>>;
+
+const startWorker = (): Remote =>
+  wrap<CoreWorker>(new Worker(new URL('./core-worker.ts', import.meta.url), { type: 'module' }));
+
+/**
+ * One thread for what is being drawn, one for advice that may take longer, each answering in turn. A question
+ * nobody waits for any more is dropped before it is asked.
+ */
+function createLane() {
+  let remote: Remote | undefined;
+  let last: Promise<unknown> = Promise.resolve();
+  return <Result>(
+    signal: AbortSignal,
+    ask: (core: Remote) => Promise<Worked<Result>>,
+  ): Promise<Worked<Result>> => {
+    const turn = last.then(() => {
+      signal.throwIfAborted();
+      remote ??= startWorker();
+      return ask(remote);
+    });
+    last = turn.catch(() => undefined);
+    return turn;
+  };
+}
+
+const drawing = createLane();
+const advising = createLane();
+
+/** Only what decides how the bed fares is part of the question, so that renaming it asks nothing anew. */
+export function questionAbout(records: GardenRecords, bedId: string, today: string): BedQuestion {
+  return {
+    bedId,
+    today,
+    records: {
+      garden: records.garden,
+      materials: records.materials,
+      beds: records.beds.filter(({ id }) => id === bedId),
+      entries: records.entries.filter((entry) => entry.bedId === bedId),
+      plantings: records.plantings.filter((planting) => planting.bedId === bedId),
+    },
+  };
+}
+
+const FOREVER = {
+  staleTime: Infinity,
+  gcTime: 5 * 60_000,
+  retry: false,
+  placeholderData: keepPreviousData,
+} as const;
+
+export const nearQuery = (question: BedQuestion) =>
+  queryOptions({
+    queryKey: ['near', question],
+    queryFn: ({ signal }) => drawing(signal, (core) => core.near(question)),
+    ...FOREVER,
+  });
+
+export const adviceQuery = (question: BedQuestion) =>
+  queryOptions({
+    queryKey: ['advice', question],
+    queryFn: ({ signal }) => advising(signal, (core) => core.advice(question)),
+    ...FOREVER,
+  });
+
+export const yearsQuery = (question: BedQuestion) =>
+  queryOptions({
+    queryKey: ['years', question],
+    queryFn: ({ signal }) => advising(signal, (core) => core.years(question)),
+    ...FOREVER,
+  });
+
+export const briefQuery = (question: BedQuestion, lane: number) =>
+  queryOptions({
+    queryKey: ['brief', question],
+    queryFn: ({ signal }) => (lane % 2 === 0 ? drawing : advising)(signal, (core) => core.brief(question)),
+    ...FOREVER,
+  });
