@@ -3,7 +3,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['dist/', '.cache/', 'data/', 'test-results/', 'node_modules/'] },
+  { ignores: ['dist/', '.cache/', 'data/', 'test-results/', 'node_modules/', 'tests/architecture/planted/'] },
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],
@@ -24,7 +24,13 @@ export default tseslint.config(
   {
     files: ['**/*.{js,mjs,cjs}'],
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', module: 'writable' },
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        fetch: 'readonly',
+        module: 'writable',
+        __dirname: 'readonly',
+      },
     },
   },
 );

@@ -1,12 +1,9 @@
-/** The package ships its own TypeScript sources, which do not compile under strict settings. */
+/** The package's entry is compiled JavaScript of this shape; the TypeScript beside it is another, newer one. */
 export type Derivative = (x: number, y: number[]) => number[];
-export interface SolverOptions {
-  absoluteTolerance?: number;
-  relativeTolerance?: number;
-  maxSteps?: number;
-}
 export class Solver {
-  constructor(f: Derivative, n: number, options?: SolverOptions);
-  integrate(x0: number, y0: number[]): (x: number) => number[];
-  solve(x0: number, y0: number[], xEnd: number): { y: number[]; nEval: number; nStep: number };
+  constructor(n: number);
+  absoluteTolerance: number;
+  relativeTolerance: number;
+  maxSteps: number;
+  solve(f: Derivative, x0: number, y0: number[], xEnd: number): { y: number[]; nEval: number; nStep: number };
 }

@@ -28,7 +28,7 @@ function differences(actual: Json, expected: Json, path = ''): string[] {
   if (typeof expected === 'number') {
     return typeof actual === 'number' && isClose(actual, expected)
       ? []
-      : [`${path}: ${String(actual)} is not ${expected}`];
+      : [`${path}: ${JSON.stringify(actual)} is not ${expected}`];
   }
   if (expected === null || typeof expected !== 'object') {
     return actual === expected

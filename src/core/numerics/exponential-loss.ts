@@ -1,4 +1,4 @@
-const SERIES_UP_TO = 0.2;
+const SERIES_UP_TO = 0.15;
 
 /**
  * 1 - exp(-x): the share lost of something that decays at x per step, for x >= 0. Small x, which is nearly

@@ -2,6 +2,7 @@ import type { DayNumber } from '../climate/calendar.ts';
 import { InputError, requireNumber } from '../input-error.ts';
 import { smoothStep } from '../numerics/interpolation.ts';
 import { bookmark, returnTo, runTo, startRun, type BedRun } from '../simulation/run.ts';
+import { checkScenario } from '../simulation/check-scenario.ts';
 import { withoutMaterials, type BedScenario } from '../simulation/scenario.ts';
 
 export interface SupplementPlan {
@@ -51,6 +52,7 @@ const MET_SHARE_OF_DEMAND = 0.01;
  * plus `dosePrice` per gram, up to the next allowed day. Cheapest for each interval in turn, not over all.
  */
 export function leastDoses(scenario: BedScenario, plan: SupplementPlan): Dose[] {
+  checkScenario(scenario);
   checkPlan(scenario, plan);
   const own = solve(scenario, plan);
   const twin = solve(withoutMaterials(scenario), plan);

@@ -95,7 +95,7 @@ export function NitrogenTide(props: NitrogenTideProps) {
     measures,
   );
   const span = untilDay - fromDay;
-  const inner = points.filter(({ day }) => day > fromDay + span * 0.2 && day < untilDay - span * 0.2);
+  const inner = points.filter(({ day }) => day > fromDay + span * 0.22 && day < fromDay + span * 0.72);
   const reachPeak = peakOf(inner, ({ root, contact }) => root + contact);
   const wantPeak = peakOf(inner, ({ want }) => want);
   const heldPeak = peakOf(inner, ({ heldContact, heldRoot }) => -heldContact - heldRoot);

@@ -71,7 +71,7 @@ const projectNear = (scenario: BedScenario, today: DayNumber): BedProjection =>
   projectBed(scenario, SAMPLE_EVERY_DAYS, telltaleDays(scenario, today));
 
 const near = (question: BedQuestion): Worked<BedProjection> =>
-  worked(question, (today) => projectBed(scenarioOf(question, today, NEAR_DAYS), SAMPLE_EVERY_DAYS, [today]));
+  worked(question, (today) => projectNear(scenarioOf(question, today, NEAR_DAYS), today));
 
 const advice = (question: BedQuestion): Worked<BedAdvice> =>
   worked(question, (today) => {

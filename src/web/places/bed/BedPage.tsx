@@ -144,10 +144,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
           <p className="soft">Working out the bed, day by day …</p>
         )
       ) : (
-        <BedBody
-          {...{ books: records, bed, projection, answers, measures, today, day, onDay: setDay }}
-          isPreview={preview !== null}
-        />
+        <BedBody {...{ books: records, bed, projection, answers, measures, today, day, onDay: setDay }} />
       )}
       <div className="two-books bed-foot">
         <Postings
@@ -186,13 +183,12 @@ interface BedBodyProps {
   readonly today: DayNumber;
   readonly day: DayNumber;
   readonly onDay: (day: DayNumber) => void;
-  readonly isPreview: boolean;
 }
 
 const BEFORE_TODAY_DAYS = 92;
 const AFTER_TODAY_DAYS = 365;
 
-function BedBody({ books, bed, projection, answers, measures, today, day, onDay, isPreview }: BedBodyProps) {
+function BedBody({ books, bed, projection, answers, measures, today, day, onDay }: BedBodyProps) {
   const sample = atEndOf(projection, day);
   const layers = namedLayers(sample, books.entries, books.plantings, books.materials);
   const crops = namedCrops(sample, books.plantings);
@@ -212,11 +208,6 @@ function BedBody({ books, bed, projection, answers, measures, today, day, onDay,
     .map((dose) => ({ day: dose.day, label: measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2) }));
   return (
     <>
-      {isPreview && (
-        <p className="preview-note" role="status">
-          What you see holds your draft, not written into the book yet.
-        </p>
-      )}
       <div className="bed-top">
         <div>
           <BedSection

@@ -74,48 +74,60 @@ export function PlantingBand({ books, bedId, onClose }: PlantingBandProps) {
           trouble={trouble('cropId')}
           hint={`${STARTS[crop.startsAs]}; roots to ${crop.rootDepthCm} cm`}
         >
-          <Select
-            value={cropId}
-            onChange={choose}
-            showSearch={{ optionFilterProp: 'label' }}
-            style={{ width: 210 }}
-            options={CROP_LIBRARY.map(({ id: value, name }) => ({ value, label: name }))}
-          />
+          {(control) => (
+            <Select
+              {...control}
+              value={cropId}
+              onChange={choose}
+              showSearch={{ optionFilterProp: 'label' }}
+              style={{ width: 210 }}
+              options={CROP_LIBRARY.map(({ id: value, name }) => ({ value, label: name }))}
+            />
+          )}
         </Field>
         <Field name={`In the ground from`} trouble={trouble('plantedOn')}>
-          <Input
-            type="date"
-            value={plantedOn}
-            onChange={(event) => {
-              setPlantedOn(event.target.value);
-              setClearedOn(clearingDate(cropId, event.target.value));
-            }}
-            style={{ width: 150 }}
-          />
+          {(control) => (
+            <Input
+              {...control}
+              type="date"
+              value={plantedOn}
+              onChange={(event) => {
+                setPlantedOn(event.target.value);
+                setClearedOn(clearingDate(cropId, event.target.value));
+              }}
+              style={{ width: 150 }}
+            />
+          )}
         </Field>
         <Field
           name="Cleared on"
           trouble={trouble('clearedOn')}
           hint={crop.isPerennial ? 'leave empty while it stays' : undefined}
         >
-          <Input
-            type="date"
-            value={clearedOn}
-            onChange={(event) => setClearedOn(event.target.value)}
-            style={{ width: 150 }}
-          />
+          {(control) => (
+            <Input
+              {...control}
+              type="date"
+              value={clearedOn}
+              onChange={(event) => setClearedOn(event.target.value)}
+              style={{ width: 150 }}
+            />
+          )}
         </Field>
         <Field
           name="Nitrogen it takes up, g/m²"
           trouble={trouble('nitrogenDemandGPerM2')}
           hint="from handbooks, from memory"
         >
-          <Input
-            value={demand}
-            onChange={(event) => setDemand(event.target.value)}
-            inputMode="decimal"
-            style={{ width: 120 }}
-          />
+          {(control) => (
+            <Input
+              {...control}
+              value={demand}
+              onChange={(event) => setDemand(event.target.value)}
+              inputMode="decimal"
+              style={{ width: 120 }}
+            />
+          )}
         </Field>
       </div>
       <div className="band-foot">

@@ -3,7 +3,7 @@ import type { BedRecord, EntryRecord, GardenBooks } from '../../../contract/reco
 import { Field } from '../../forms/Field.tsx';
 import type { Measures } from '../../format/measures.ts';
 import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
-import { PostingNotes } from './PostingNotes.tsx';
+import { Cautions, Carried } from './PostingNotes.tsx';
 import { usePosting, type Preview, type Refusal } from './use-posting.ts';
 
 interface PostingBandProps {
@@ -55,12 +55,15 @@ export function PostingBand(props: PostingBandProps) {
       <div className="band-fields">
         <PostingFields {...{ form, set, books, measures, material, layers, troubles }} />
         <Field name="When" trouble={troubles['date']}>
-          <Input
-            type="date"
-            value={form.date}
-            onChange={({ target: { value: date } }) => set({ date, isPlanned: date > books.today })}
-            style={{ width: 140 }}
-          />
+          {(control) => (
+            <Input
+              {...control}
+              type="date"
+              value={form.date}
+              onChange={({ target: { value: date } }) => set({ date, isPlanned: date > books.today })}
+              style={{ width: 140 }}
+            />
+          )}
         </Field>
         <div className="field">
           <span className="field-name">In the book as</span>
@@ -74,12 +77,20 @@ export function PostingBand(props: PostingBandProps) {
           />
         </div>
       </div>
-      {preview && <PostingNotes entry={preview.entry} bed={bed} material={material} measures={measures} />}
+      {preview && <Cautions entry={preview.entry} bed={bed} material={material} />}
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={isSaving}>
           {changing ? 'Save the change' : form.isPlanned ? 'Write into the plan' : 'Write into the book'}
         </Button>
         <Button onClick={onClose}>Cancel</Button>
+        {preview && (
+          <>
+            <Carried entry={preview.entry} bed={bed} material={material} measures={measures} />
+            <span className="preview-note" role="status">
+              Shown below as if it were in the book.
+            </span>
+          </>
+        )}
         {troubles[''] !== undefined && (
           <span className="field-trouble" role="alert">
             {troubles['']}

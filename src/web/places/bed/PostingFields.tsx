@@ -78,13 +78,16 @@ function TextField({
 }: TextFieldProps) {
   return (
     <Field name={name} trouble={troubles[trouble]} hint={hint}>
-      <Input
-        value={form[field]}
-        onChange={(event) => set({ [field]: event.target.value })}
-        inputMode="decimal"
-        style={{ width }}
-        autoFocus={autoFocus}
-      />
+      {(control) => (
+        <Input
+          {...control}
+          value={form[field]}
+          onChange={(event) => set({ [field]: event.target.value })}
+          inputMode="decimal"
+          style={{ width }}
+          autoFocus={autoFocus}
+        />
+      )}
     </Field>
   );
 }
@@ -105,13 +108,16 @@ function LayerField({ form, set, layers, troubles, all }: PostingFieldsProps & {
   const everything = all === undefined ? [] : [{ value: '', label: all }];
   return (
     <Field name="Which layer" trouble={troubles['layerId']}>
-      <Select<string | null>
-        value={all === undefined && form.layerId === '' ? null : form.layerId}
-        onChange={(layerId) => set({ layerId: layerId ?? '' })}
-        style={{ width: 260 }}
-        placeholder="choose a layer"
-        options={[...everything, ...layers.map(({ id, name }) => ({ value: id, label: name }))]}
-      />
+      {(control) => (
+        <Select<string | null>
+          {...control}
+          value={all === undefined && form.layerId === '' ? null : form.layerId}
+          onChange={(layerId) => set({ layerId: layerId ?? '' })}
+          style={{ width: 260 }}
+          placeholder="choose a layer"
+          options={[...everything, ...layers.map(({ id, name }) => ({ value: id, label: name }))]}
+        />
+      )}
     </Field>
   );
 }
@@ -124,25 +130,31 @@ function LayFields(props: PostingFieldsProps) {
   return (
     <>
       <Field name="What" trouble={troubles['materialId']} hint={material && ratioWords(material)}>
-        <Select
-          value={form.materialId}
-          onChange={(materialId) => set({ materialId })}
-          showSearch={{ optionFilterProp: 'label' }}
-          style={{ width: 290 }}
-          popupMatchSelectWidth={380}
-          listHeight={380}
-          options={options}
-        />
+        {(control) => (
+          <Select
+            {...control}
+            value={form.materialId}
+            onChange={(materialId) => set({ materialId })}
+            showSearch={{ optionFilterProp: 'label' }}
+            style={{ width: 290 }}
+            popupMatchSelectWidth={380}
+            listHeight={380}
+            options={options}
+          />
+        )}
       </Field>
       {form.materialId === SEEN_CHIPS && <ChipsFields form={form} set={set} troubles={troubles} />}
       <TextField {...props} name="How much" field="amount" trouble="amount" width={80} autoFocus />
       <Field name="of">
-        <Select
-          value={form.unit}
-          onChange={(unit: AmountUnit) => set({ unit })}
-          style={{ width: 140 }}
-          options={unitsFor(measures).map((value) => ({ value, label: UNIT_WORDS[value] }))}
-        />
+        {(control) => (
+          <Select
+            {...control}
+            value={form.unit}
+            onChange={(unit: AmountUnit) => set({ unit })}
+            style={{ width: 140 }}
+            options={unitsFor(measures).map((value) => ({ value, label: UNIT_WORDS[value] }))}
+          />
+        )}
       </Field>
       <div className="field">
         <span className="field-name">Where</span>
@@ -175,12 +187,15 @@ type Chips = PostingForm['chips'];
 function ChipsFields({ form, set, troubles }: Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'>) {
   const field = (name: string, key: keyof Omit<Chips, 'id'>, trouble: string) => (
     <Field name={name} trouble={troubles[trouble]}>
-      <Input
-        value={form.chips[key]}
-        onChange={(event) => set({ chips: { ...form.chips, [key]: event.target.value } })}
-        inputMode="decimal"
-        style={{ width: 110 }}
-      />
+      {(control) => (
+        <Input
+          {...control}
+          value={form.chips[key]}
+          onChange={(event) => set({ chips: { ...form.chips, [key]: event.target.value } })}
+          inputMode="decimal"
+          style={{ width: 110 }}
+        />
+      )}
     </Field>
   );
   return (

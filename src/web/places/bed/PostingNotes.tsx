@@ -13,27 +13,23 @@ interface PostingNotesProps {
   readonly measures: Measures;
 }
 
-/** What an entry means to carry, and what to mind, while it is being written. */
-export function PostingNotes(props: PostingNotesProps) {
+/** What to mind about an entry, while it is being written. */
+export function Cautions(props: Omit<PostingNotesProps, 'measures'>) {
   const cautions = cautionsFor(props);
+  if (cautions.length === 0) return null;
   return (
-    <>
-      <Carried {...props} />
-      {cautions.length > 0 && (
-        <ul className="cautions" aria-label="Mind">
-          {cautions.map((caution) => (
-            <li key={caution.code}>
-              <span aria-hidden="true">⚠ </span>
-              {cautionInWords(caution)}
-            </li>
-          ))}
-        </ul>
-      )}
-    </>
+    <ul className="cautions" aria-label="Mind">
+      {cautions.map((caution) => (
+        <li key={caution.code}>
+          <span aria-hidden="true">⚠ </span>
+          {cautionInWords(caution)}
+        </li>
+      ))}
+    </ul>
   );
 }
 
-function cautionsFor({ entry, bed, material }: PostingNotesProps): Caution[] {
+function cautionsFor({ entry, bed, material }: Omit<PostingNotesProps, 'measures'>): Caution[] {
   if (entry.type === 'feed') return feedingCautions(entry.nitrogenG / bed.areaM2);
   if (entry.type !== 'lay' || !material) return [];
   const { date, materialId, dugDepthCm, massFreshKg } = entry;
@@ -42,17 +38,17 @@ function cautionsFor({ entry, bed, material }: PostingNotesProps): Caution[] {
   return layingCautions({ date, materialId, material, dugDepthCm, thicknessCm }, bed);
 }
 
-/** The same amount in the other ways of saying it. */
-function Carried({ entry, bed, material, measures }: PostingNotesProps) {
+/** The same amount in the other ways of saying it: what there is to carry. */
+export function Carried({ entry, bed, material, measures }: PostingNotesProps) {
   if (entry.type !== 'lay' || !material) return null;
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
   const inUnit = (unit: AmountUnit) =>
     `${plainFigure(amountFromMassFreshKg(entry.massFreshKg, unit, measured), 2)} ${UNIT_WORDS[unit]}`;
   const [depth, bucket, barrow] = measures.units;
   return (
-    <p className="soft carried figure">
+    <span className="soft carried figure">
       {inUnit(depth!)} over the bed = {inUnit(barrow!)} = {inUnit(bucket!)} ={' '}
       {measures.mass(entry.massFreshKg)}
-    </p>
+    </span>
   );
 }

@@ -36,7 +36,7 @@ export function namedLayers(
   return sample.layers.map((layer) => {
     const entry = entries.find(({ id }) => id === layer.id);
     if (entry?.type === 'lay') {
-      const age = ageInWords(Math.max(0, sample.day - dayOf(entry.date)));
+      const age = ageInWords(Math.max(0, sample.day - 1 - dayOf(entry.date)));
       return {
         ...layer,
         name: materialName(entry.materialId, materials),

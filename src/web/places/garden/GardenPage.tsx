@@ -65,11 +65,13 @@ function OpenGarden({ books }: { books: GardenBooks }) {
         )
       ) : (
         <>
-          <GardenStrip
-            beds={briefed.map((one) => stripBed(one, books, hrefOf))}
-            onOpen={(href) => void navigate(href)}
-            scaleLabel={measures.thickness(10)}
-          />
+          <div className="strip-scroll">
+            <GardenStrip
+              beds={briefed.map((one) => stripBed(one, books, hrefOf))}
+              onOpen={(href) => void navigate(href)}
+              scaleLabel={measures.thickness(10)}
+            />
+          </div>
           <BedRows briefed={briefed} books={books} measures={measures} hrefOf={hrefOf} />
           <p className="soft estimate">
             Worked out day by day from what you wrote down. An estimate, not a measurement: a soil test and

@@ -83,51 +83,74 @@ export function NewBedForm({ gardenId, measures, onClose, onMade }: NewBedFormPr
     >
       <div className="band-fields">
         <Field name="Name" trouble={trouble('name')}>
-          <Input
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            style={{ width: 180 }}
-            autoFocus
-          />
+          {(control) => (
+            <Input
+              {...control}
+              value={name}
+              onChange={(event) => setName(event.target.value)}
+              style={{ width: 180 }}
+              autoFocus
+            />
+          )}
         </Field>
         <Field name="Kind">
-          <Select
-            value={kind}
-            onChange={setKind}
-            style={{ width: 150 }}
-            options={BED_KINDS.map((value) => ({ value, label: BED_KIND_WORDS[value] }))}
-          />
+          {(control) => (
+            <Select
+              {...control}
+              value={kind}
+              onChange={setKind}
+              style={{ width: 150 }}
+              options={BED_KINDS.map((value) => ({ value, label: BED_KIND_WORDS[value] }))}
+            />
+          )}
         </Field>
         <Field name={isMetric ? 'Area, m²' : 'Area, sq ft'} trouble={trouble('areaM2')}>
-          <Input
-            value={area}
-            onChange={(event) => setArea(event.target.value)}
-            inputMode="decimal"
-            style={{ width: 90 }}
-          />
+          {(control) => (
+            <Input
+              {...control}
+              value={area}
+              onChange={(event) => setArea(event.target.value)}
+              inputMode="decimal"
+              style={{ width: 90 }}
+            />
+          )}
         </Field>
         <Field name="Soil, by feel">
-          <Select value={clayPct} onChange={setClayPct} style={{ width: 230 }} options={TEXTURES} />
+          {(control) => (
+            <Select
+              {...control}
+              value={clayPct}
+              onChange={setClayPct}
+              style={{ width: 230 }}
+              options={TEXTURES}
+            />
+          )}
         </Field>
         <Field
           name="Organic matter, %"
           trouble={trouble('organicMatterPct')}
           hint="from a lab; 3 to 5 is usual"
         >
-          <Input
-            value={organicMatter}
-            onChange={(event) => setOrganicMatter(event.target.value)}
-            inputMode="decimal"
-            style={{ width: 120 }}
-          />
+          {(control) => (
+            <Input
+              {...control}
+              value={organicMatter}
+              onChange={(event) => setOrganicMatter(event.target.value)}
+              inputMode="decimal"
+              style={{ width: 120 }}
+            />
+          )}
         </Field>
         <Field name="How it lies">
-          <Select
-            value={exposure}
-            onChange={setExposure}
-            style={{ width: 150 }}
-            options={EXPOSURES.map((value) => ({ value, label: EXPOSURE_WORDS[value] }))}
-          />
+          {(control) => (
+            <Select
+              {...control}
+              value={exposure}
+              onChange={setExposure}
+              style={{ width: 150 }}
+              options={EXPOSURES.map((value) => ({ value, label: EXPOSURE_WORDS[value] }))}
+            />
+          )}
         </Field>
         <div className="field">
           <span className="field-name">Water</span>

@@ -56,23 +56,29 @@ export function Welcome() {
           }}
         >
           <Field name="What is your garden called?" trouble={wasTried ? troubles['name'] : undefined}>
-            <Input
-              value={name}
-              onChange={(event) => setName(event.target.value)}
-              style={{ width: 300 }}
-              autoFocus
-            />
+            {(control) => (
+              <Input
+                {...control}
+                value={name}
+                onChange={(event) => setName(event.target.value)}
+                style={{ width: 300 }}
+                autoFocus
+              />
+            )}
           </Field>
           <Field
             name="Which weather is most like yours?"
             hint="A typical year; it can be replaced by your own figures."
           >
-            <Select
-              value={patternId}
-              onChange={setPatternId}
-              style={{ width: 340 }}
-              options={CLIMATE_PATTERNS.map((one) => ({ value: one.id, label: one.name }))}
-            />
+            {(control) => (
+              <Select
+                {...control}
+                value={patternId}
+                onChange={setPatternId}
+                style={{ width: 340 }}
+                options={CLIMATE_PATTERNS.map((one) => ({ value: one.id, label: one.name }))}
+              />
+            )}
           </Field>
           <div className="field">
             <span className="field-name">How do you measure?</span>

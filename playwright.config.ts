@@ -1,0 +1,44 @@
+import { defineConfig } from '@playwright/test';
+
+/** Two servers of their own: the demo garden, and books in which nothing is written yet. Both stand in May. */
+const TODAY = '2026-05-14';
+const server = (port: number, extra: string) =>
+  `node --import tsx src/server/main.ts --port ${port} --today ${TODAY} ${extra}`;
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  outputDir: 'test-results/e2e',
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: process.env['VINE_CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: [
+    {
+      command: server(4191, '--demo --db test-results/e2e-demo.sqlite'),
+      url: 'http://127.0.0.1:4191/api/health',
+      reuseExistingServer: false,
+    },
+    {
+      command: `node -e "for (const s of ['','-wal','-shm']) require('fs').rmSync('test-results/e2e-own.sqlite'+s,{force:true})" && ${server(4192, '--db test-results/e2e-own.sqlite')}`,
+      url: 'http://127.0.0.1:4192/api/health',
+      reuseExistingServer: false,
+    },
+  ],
+});

@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest';
+import { checkMaterial } from './check-material.ts';
+import { MATERIAL_LIBRARY } from './library.ts';
+import { carbonToNitrogenRatio } from './material.ts';
+import { ownMaterial } from './own-material.ts';
+
+describe('the seed library', () => {
+  it('holds at least twenty materials, each one once', () => {
+    expect(MATERIAL_LIBRARY.length).toBeGreaterThanOrEqual(20);
+    expect(new Set(MATERIAL_LIBRARY.map(({ id }) => id)).size).toBe(MATERIAL_LIBRARY.length);
+  });
+  it.each(MATERIAL_LIBRARY.map((material) => [material.id, material] as const))(
+    '%s can exist, lies in its own ranges and has a source',
+    (_, material) => {
+      checkMaterial(material, []);
+      expect(material.source.length).toBeGreaterThan(5);
+      const [dry, wet] = material.moistureRange;
+      expect(material.moistureFractionWetBasis).toBeGreaterThanOrEqual(dry);
+      expect(material.moistureFractionWetBasis).toBeLessThanOrEqual(wet);
+      if (material.carbonToNitrogenRange) {
+        const [low, high] = material.carbonToNitrogenRange;
+        expect(carbonToNitrogenRatio(material)).toBeGreaterThanOrEqual(low);
+        expect(carbonToNitrogenRatio(material)).toBeLessThanOrEqual(high);
+      }
+    },
+  );
+});
+
+describe('own materials', () => {
+  const figures = {
+    type: 'figures' as const,
+    likeMaterialId: 'cattle_fym',
+    moistureFractionWetBasis: 0.6,
+    carbonFractionDryBasis: 0.4,
+    nitrogenFractionDryBasis: 0.02,
+    bulkDensityKgPerM3: 500,
+  };
+  it('take what is stated and borrow the rest', () => {
+    expect(ownMaterial(figures)).toMatchObject({
+      kind: 'manure',
+      bulkDensityKgPerM3: 500,
+      nitrogenFractionDryBasis: 0.02,
+    });
+    expect(ownMaterial({ type: 'chips', branchDiameterCm: 5, leafShare: 0, coniferShare: 0 })).toMatchObject({
+      kind: 'wood',
+    });
+  });
+  it('are refused by the field that cannot be', () => {
+    expect(() => ownMaterial({ ...figures, likeMaterialId: 'moon dust' })).toThrow(/^basis\.likeMaterialId /);
+    expect(() => ownMaterial({ ...figures, moistureFractionWetBasis: 65 })).toThrow(
+      /^basis\.moistureFractionWetBasis /,
+    );
+    expect(() => ownMaterial({ type: 'chips', branchDiameterCm: 0, leafShare: 0, coniferShare: 0 })).toThrow(
+      /^basis\.branchDiameterCm /,
+    );
+  });
+});

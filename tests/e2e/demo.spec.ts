@@ -1,0 +1,83 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+test.use({ baseURL: 'http://127.0.0.1:4191' });
+
+const isReady = async (page: Page) => expect(page.getByText('working it out')).toHaveCount(0);
+
+async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+test('the garden shows every bed with its state, and opens one', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+  await isReady(page);
+  await expect(page.getByRole('row')).toHaveCount(9);
+  await expectAccessible(page);
+  await page.getByRole('table').getByRole('link', { name: 'Sawpit Corner' }).click();
+  await expect(page.getByRole('heading', { name: 'Sawpit Corner' })).toBeVisible();
+});
+
+test('the bed page is accessible, with the form open too', async ({ page }) => {
+  await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
+  await expect(page.getByRole('region', { name: 'Ten years' })).toContainText('organic matter in 10 years');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Lay something' }).click();
+  await page.getByLabel('How much').fill('5');
+  await expectAccessible(page);
+});
+
+test('time moves by the keyboard, and the books close on the day shown', async ({ page }) => {
+  await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
+  const slider = page.getByRole('slider', { name: 'Day shown in the drawing' });
+  await slider.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(slider).toHaveAttribute('aria-valuetext', '15 May 2026');
+  await page.keyboard.press('End');
+  await expect(page.getByRole('region', { name: 'Ledger' })).toContainText(/2028, whole bed/);
+  await page.getByRole('button', { name: 'back to today' }).click();
+  await expect(slider).toHaveAttribute('aria-valuetext', '14 May 2026');
+});
+
+test('a plan is ticked off as done', async ({ page }) => {
+  await page.goto('/garden/ternhollow/bed/demo-boathouse-path');
+  const line = page.getByRole('listitem').filter({ hasText: '2 Mar 2027' });
+  await line.getByRole('button', { name: 'Tick off as done' }).click();
+  await expect(line.getByRole('button', { name: 'Tick off as done' })).toHaveCount(0);
+  await expect(line).toContainText('Shelterbelt chips');
+});
+
+test('raw manure shows its waits where it is chosen', async ({ page }) => {
+  await page.goto('/garden/ternhollow/bed/demo-char-bed');
+  await page.getByRole('button', { name: 'Lay something' }).click();
+  await page.getByLabel('What', { exact: true }).fill('Farmyard');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('How much').fill('3');
+  await expect(page.getByRole('list', { name: 'Mind' })).toContainText('11 September 2026');
+});
+
+test('everything comes from this server', async ({ page }) => {
+  const foreign: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith('http://127.0.0.1:4191') && !request.url().startsWith('data:'))
+      foreign.push(request.url());
+  });
+  await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
+  await expect(page.getByRole('region', { name: 'Ten years' })).toContainText('organic matter in 10 years');
+  expect(foreign).toEqual([]);
+});
+
+test('the garden fits a phone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/garden/ternhollow');
+  await isReady(page);
+  await expect(page.getByRole('table').getByRole('link', { name: 'Nursery Frame' })).toBeVisible();
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(overflow).toBeLessThanOrEqual(0);
+});

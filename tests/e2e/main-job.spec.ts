@@ -1,0 +1,161 @@
+import { expect, test, type Page } from '@playwright/test';
+
+test.use({ baseURL: 'http://127.0.0.1:4192' });
+
+const answer = (page: Page, title: string) => page.getByRole('region', { name: title });
+
+/** Chooses from one of the component library's lists. */
+async function choose(page: Page, field: string, option: string): Promise<void> {
+  await page.getByLabel(field, { exact: true }).click();
+  await page.getByLabel(field, { exact: true }).fill(option);
+  await page.keyboard.press('Enter');
+}
+
+/** From an empty book to an answered bed: the job the app is for. */
+test('a new bed is planted, chips are tried on top and dug in, kept, and still there after a reload', async ({
+  page,
+}) => {
+  await test.step('an empty book asks for a garden, and says what is missing', async () => {
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'Vine Ledger' })).toBeVisible();
+    await page.getByRole('button', { name: 'Open the book' }).click();
+    await expect(page.getByRole('alert')).toContainText('name');
+    await page.getByLabel('What is your garden called?').fill('Driftwood Corner');
+    await choose(page, 'Which weather is most like yours?', 'Mild and maritime');
+    await page.getByRole('button', { name: 'Open the book' }).click();
+    await expect(page.getByRole('heading', { name: '14 May 2026 at Driftwood Corner' })).toBeVisible();
+    await expect(page.getByText('No beds yet')).toBeVisible();
+  });
+
+  await test.step('a bed is made', async () => {
+    await page.getByRole('button', { name: 'Make a bed' }).click();
+    await page.getByLabel('Name').fill('Lower bed');
+    await page.getByLabel('Area, m²').fill('six');
+    await page.getByRole('button', { name: 'Make the bed' }).click();
+    await expect(page.getByRole('alert')).toContainText('areaM2 must be a finite number');
+    await page.getByLabel('Area, m²').fill('6');
+    await page.getByRole('button', { name: 'Make the bed' }).click();
+    await expect(page.getByRole('heading', { name: 'Lower bed' })).toBeVisible();
+    await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
+  });
+
+  await test.step('a crop is planted', async () => {
+    await page.getByRole('button', { name: 'Plant something' }).click();
+    await choose(page, 'Crop', 'Tomato');
+    await page.getByLabel('In the ground from').fill('2026-05-28');
+    await page.getByRole('button', { name: 'Plant it' }).click();
+    await expect(page.getByText('Tomato, until 5 October 2026')).toBeVisible();
+  });
+
+  await test.step('an absurd amount is refused before it is kept', async () => {
+    await page.getByRole('button', { name: 'Lay something' }).click();
+    await page.getByLabel('How much').fill('900');
+    await expect(page.getByText('at most 100 cm can be laid at once')).toBeVisible();
+    await page.getByLabel('How much').fill('seven');
+    await expect(page.getByText('amount must be a finite number')).toBeVisible();
+  });
+
+  await test.step('7 cm of fresh chips on top lock the contact zone and hardly touch the root zone', async () => {
+    await page.getByLabel('How much').fill('7');
+    await expect(answer(page, 'Lock-up')).toContainText('Top 5 cm only');
+    await expect(answer(page, 'Lock-up')).toContainText('The root zone is hardly touched');
+    await expect(page.getByRole('img', { name: /Section of the bed/ })).toHaveAccessibleName(
+      /7 cm Wood chips/,
+    );
+  });
+
+  await test.step('dug in, the same chips lock the root zone and ask for a dose on a date', async () => {
+    await page.getByText('dug in', { exact: true }).click();
+    await expect(answer(page, 'Lock-up')).toContainText('Root zone, until');
+    await expect(answer(page, 'Feed')).toContainText(/\d+ g nitrogen/);
+    await expect(answer(page, 'Feed')).toContainText(/\d+ g on \d+ (May|June|July|August|September)/);
+    await expect(answer(page, 'Feed')).toContainText('is the price of what was laid');
+  });
+
+  await test.step('it is kept, and all there after a reload', async () => {
+    await page.getByRole('button', { name: 'Write into the book' }).click();
+    const posting = page.getByText(/Wood chips, leafless branches up to 5 cm: 7 cm thick/);
+    await expect(posting).toBeVisible();
+    const before = await answer(page, 'Feed').textContent();
+    await page.reload();
+    await expect(posting).toBeVisible();
+    await expect(answer(page, 'Lock-up')).toContainText('Root zone, until');
+    await expect(answer(page, 'Feed')).toHaveText(before!);
+    await expect(page.getByRole('region', { name: 'Ten years' })).toContainText(/organic matter in 10 years/);
+    await expect(page.getByRole('region', { name: 'Ledger' })).toContainText('Trial balance');
+  });
+
+  await test.step('striking it out can be undone', async () => {
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'Wood chips' })
+      .getByRole('button', { name: 'Strike out' })
+      .click();
+    await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(answer(page, 'Lock-up')).toContainText('Root zone, until');
+  });
+
+  await test.step('the garden lists the bed with what to do next', async () => {
+    await page.getByRole('navigation').getByRole('link', { name: 'Garden', exact: true }).click();
+    const row = page.getByRole('row').filter({ hasText: 'Lower bed' });
+    await expect(row).toContainText('short');
+    await expect(row).toContainText(/plant tomato, 28 May|feed \d+ g nitrogen/);
+  });
+});
+
+test('a change that came from elsewhere meanwhile is not overwritten', async ({ page, request }) => {
+  const garden = {
+    id: 'stale-garden',
+    name: 'Two windows',
+    place: '',
+    depositionGPerM2Year: 1,
+    measures: 'metric',
+    climate: {
+      temperatureC: Array(12).fill(12),
+      rainMm: Array(12).fill(60),
+      evapotranspirationMm: Array(12).fill(40),
+    },
+  };
+  const bed = {
+    id: 'stale-bed',
+    name: 'Shared bed',
+    kind: 'annual',
+    areaM2: 4,
+    organicMatterPct: 4,
+    bulkDensityGPerCm3: 1.2,
+    clayPct: 20,
+    rootZoneCm: 30,
+    exposure: 'normal',
+    isWatered: true,
+    note: '',
+  };
+  const layer = {
+    type: 'lay',
+    state: 'laid',
+    date: '2026-05-01',
+    note: '',
+    materialId: 'compost_yard',
+    amount: 3,
+    unit: 'cm',
+    dugDepthCm: 0,
+    seasonedMonths: 0,
+  };
+  await request.post('/api/gardens', { data: garden });
+  await request.post('/api/gardens/stale-garden/beds', { data: bed });
+  await request.post('/api/beds/stale-bed/entries', { data: { ...layer, id: 'stale-layer' } });
+  await page.goto('/garden/stale-garden/bed/stale-bed');
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'compost' })
+    .getByRole('button', { name: 'Change' })
+    .click();
+  await page.getByLabel('How much').fill('4');
+  await request.put('/api/entries/stale-layer', { data: { ...layer, amount: 5, version: 1 } });
+  await page.getByRole('button', { name: 'Save the change' }).click();
+  await expect(page.getByText('Nothing was overwritten')).toBeVisible();
+  const books = (await (await request.get('/api/gardens/stale-garden/books')).json()) as {
+    entries: { amount: number }[];
+  };
+  expect(books.entries[0].amount).toBe(5);
+});

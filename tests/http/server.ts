@@ -1,0 +1,60 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const PROJECT = join(import.meta.dirname, '..', '..');
+const PATIENCE_MS = 30_000;
+
+/** A server of its own: real process, real port, real file. */
+export interface RunningServer {
+  readonly address: string;
+  readonly file: string;
+  /** Ends it as a power cut would. */
+  kill(): Promise<void>;
+  stop(): Promise<void>;
+}
+
+export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'vine-ledger-test-'));
+
+export async function startServer(file: string, extra: readonly string[] = []): Promise<RunningServer> {
+  const child = spawn(
+    process.execPath,
+    ['--import', 'tsx', 'src/server/main.ts', '--port', '0', '--db', file, '--today', '2026-05-14', ...extra],
+    { cwd: PROJECT, stdio: ['ignore', 'pipe', 'pipe'] },
+  );
+  const address = await addressOf(child);
+  const end = async (signal: NodeJS.Signals) => {
+    if (child.exitCode !== null || child.signalCode !== null) return;
+    const gone = once(child, 'exit');
+    child.kill(signal);
+    await gone;
+  };
+  return { address, file, kill: () => end('SIGKILL'), stop: () => end('SIGTERM') };
+}
+
+function addressOf(child: ChildProcess): Promise<string> {
+  return new Promise((resolve, reject) => {
+    let output = '';
+    const timer = setTimeout(
+      () => reject(new Error(`no address within ${PATIENCE_MS} ms:\n${output}`)),
+      PATIENCE_MS,
+    );
+    const listen = (chunk: Buffer) => {
+      output += chunk.toString();
+      const found = /listening on (http:\S+)/.exec(output);
+      if (!found) return;
+      clearTimeout(timer);
+      resolve(found[1]);
+    };
+    child.stdout?.on('data', listen);
+    child.stderr?.on('data', listen);
+    child.on('exit', (code) => {
+      clearTimeout(timer);
+      reject(new Error(`the server ended with ${code}:\n${output}`));
+    });
+  });
+}
+
+export const removeFolder = (folder: string): void => rmSync(folder, { recursive: true, force: true });

@@ -1,0 +1,74 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, describe, expect, it } from 'vitest';
+import { readScenarioFile } from '../src/contract/scenario-file.ts';
+import { reportScenario } from '../src/contract/scenario-report.ts';
+
+const PROJECT = join(import.meta.dirname, '..');
+const SCENARIO = join(PROJECT, 'tests', 'reference', 'scenarios', '01_sawdust_dug.json');
+const folder = mkdtempSync(join(tmpdir(), 'vine-ledger-cli-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const vine = (...args: string[]) =>
+  spawnSync('npm', ['run', '-s', 'vine', '--', ...args], { cwd: PROJECT, encoding: 'utf8' });
+
+interface ScenarioJson {
+  soil: Record<string, unknown>;
+  events: Record<string, unknown>[];
+  [field: string]: unknown;
+}
+
+/** The first reference scenario with something wrong in it, as a file. */
+function spoilt(spoil: (scenario: ScenarioJson) => void): string {
+  const scenario = JSON.parse(readFileSync(SCENARIO, 'utf8')) as ScenarioJson;
+  spoil(scenario);
+  const file = join(folder, 'spoilt.json');
+  writeFileSync(file, JSON.stringify(scenario));
+  return file;
+}
+
+describe('npm run -s vine -- simulate', () => {
+  it('prints the report of a scenario as JSON, unrounded', () => {
+    const { status, stdout } = vine('simulate', SCENARIO);
+    expect(status).toBe(0);
+    const report = JSON.parse(stdout) as Record<string, unknown>;
+    expect(Object.keys(report)).toEqual(
+      ['name', 'piles', 'supplement', 'ledger', 'final', 'weekly'].filter((key) => key in report),
+    );
+    expect(stdout).toMatch(/\d\.\d{12,}/);
+  });
+
+  it('says in one sentence what cannot be, and exits with 2', () => {
+    const { status, stdout, stderr } = vine(
+      'simulate',
+      spoilt(({ events }) => (events[0]['kg'] = -1)),
+    );
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toMatch(/^events\.0\.kg must be greater than 0; got -1\.\n$/);
+    expect(vine('simulate', 'no-such-file.json').status).toBe(2);
+  });
+});
+
+describe('a scenario file with something wrong in it', () => {
+  it.each<[string, (scenario: ScenarioJson) => void]>([
+    ['events.0.kg', ({ events }) => (events[0]['kg'] = null)],
+    ['events.0.kg', ({ events }) => (events[0]['kg'] = 1e9)],
+    ['events.0.material', ({ events }) => (events[0]['material'] = 'moon_dust')],
+    ['events.0.date', ({ events }) => (events[0]['date'] = '0001-01-01')],
+    ['soil.som_pct', ({ soil }) => (soil['som_pct'] = 'four')],
+    ['soil.clay', ({ soil }) => (soil['clay'] = 101)],
+    ['params.k_moon', (scenario) => (scenario['params'] = { k_moon: 1 })],
+    ['params.e', (scenario) => (scenario['params'] = { e: 2 })],
+    ['end', (scenario) => (scenario['end'] = scenario['start'])],
+    ['start', (scenario) => delete scenario['start']],
+    ['report_every', (scenario) => (scenario['report_every'] = 0)],
+  ])('names %s', (field, spoil) => {
+    const scenario = JSON.parse(readFileSync(SCENARIO, 'utf8')) as ScenarioJson;
+    spoil(scenario);
+    const read = () => reportScenario(readScenarioFile(scenario));
+    expect(read).toThrow(new RegExp(`^${field.replaceAll('.', '\\.')} `));
+  });
+});
