@@ -6,9 +6,10 @@ const answer = (page: Page, title: string) => page.getByRole('region', { name: t
 
 /** Chooses from one of the component library's lists. */
 async function choose(page: Page, field: string, option: string): Promise<void> {
-  await page.getByLabel(field, { exact: true }).click();
-  await page.getByLabel(field, { exact: true }).fill(option);
-  await page.keyboard.press('Enter');
+  const box = page.getByLabel(field, { exact: true });
+  await box.click();
+  if (await box.isEditable()) await box.fill(option);
+  await page.locator('.ant-select-item-option').filter({ hasText: option }).click();
 }
 
 /** From an empty book to an answered bed: the job the app is for. */

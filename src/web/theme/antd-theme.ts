@@ -25,6 +25,9 @@ export const antdTheme: ThemeConfig = {
     boxShadow: '0 2px 8px rgba(43, 38, 32, 0.12)',
     boxShadowSecondary: '0 2px 10px rgba(43, 38, 32, 0.16)',
     motionDurationMid: '0.12s',
+    controlItemBgActive: COLORS.tab,
+    controlItemBgActiveHover: COLORS.tab,
+    controlItemBgHover: COLORS.edge,
   },
   components: {
     Button: { fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none' },
