@@ -7,7 +7,8 @@ import { copyCohorts, createCohortTable, type CohortTable } from './cohort-table
 import { copyCrops, createCropTable, type CropTable } from './crop-table.ts';
 import { createDecayClasses, type DecayClasses } from './decay-classes.ts';
 import type { ModelParameters } from './parameters.ts';
-import { createParts, type Parts } from './parts.ts';
+import type { DecayTask } from './nitrogen-limited-decay.ts';
+import { createParts } from './parts.ts';
 import { CONTACT_ZONE_CM, type SoilStart } from './scenario.ts';
 
 /** Where the mineral nitrogen of the two soil zones and of the surface layers is kept. */
@@ -71,7 +72,8 @@ export interface Bed {
   readonly constants: BedConstants;
   readonly state: BedState;
   readonly classes: DecayClasses;
-  readonly parts: Parts;
+  /** What decomposition works on; its parts carry nothing over. */
+  readonly decay: DecayTask;
 }
 
 /** One sub-step: the weather it has, and what earlier processes of the same sub-step found. */
@@ -89,6 +91,9 @@ export interface SubStep {
   mulchCm: number;
   /** Share of rain that passes all sheets lying on the soil. */
   soilShield: number;
+  /** Share of humus lost in the contact zone and in the root zone. */
+  contactHumusLoss: number;
+  rootHumusLoss: number;
 }
 
 /** All processes have this shape. They mutate bed.state and may add to step. */
@@ -106,6 +111,8 @@ export const createSubStep = (): SubStep => ({
   rootDrainMm: 0,
   mulchCm: 0,
   soilShield: 1,
+  contactHumusLoss: 0,
+  rootHumusLoss: 0,
 });
 
 /** Inert carbon, g/m2, from all organic carbon in g/m2 (Falloon et al. 1998 form in t/ha, from memory). */
@@ -176,10 +183,23 @@ export function createBed(
   const mineralN = new Float64Array(FIRST_LAYER + cohortCapacity);
   mineralN[CONTACT_ZONE] = soil.mineralNGPerM2[0];
   mineralN[ROOT_ZONE] = soil.mineralNGPerM2[1];
+  const classes = createDecayClasses();
+  const cohorts = createCohortTable(cohortCapacity);
+  const flows = new Float64Array(FLOW_COUNT);
   return {
     constants,
-    classes: createDecayClasses(),
-    parts: createParts(cohortCapacity * 2, mineralN.length),
+    classes,
+    decay: {
+      parts: createParts(cohortCapacity * 2, mineralN.length),
+      cohorts,
+      classes,
+      mineralN,
+      flows,
+      parameters: constants.parameters,
+      microbialDraw: constants.microbialDraw,
+      biomassHumified: constants.biomassHumified,
+      woodyHumified: constants.woodyHumified,
+    },
     state: {
       nativeHumusC,
       nativeHumusN: nativeHumusC / soil.carbonToNitrogen,
@@ -187,9 +207,9 @@ export function createBed(
       rootDeficitMm: soil.deficitMm[1],
       drainedMm: 0,
       mineralN,
-      cohorts: createCohortTable(cohortCapacity),
+      cohorts,
       crops: createCropTable(cropCapacity),
-      flows: new Float64Array(FLOW_COUNT),
+      flows,
     },
   };
 }

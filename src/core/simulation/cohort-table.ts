@@ -11,7 +11,7 @@ export const POOL_NAMES = [
   'stableChar',
 ] as const;
 
-const COLUMN_COUNT = 46;
+const COLUMN_COUNT = 48;
 
 /**
  * The columns, written out as one literal: engines keep such an object's fields in fixed places, and the
@@ -65,6 +65,10 @@ function createColumns(column: () => Float64Array) {
     thicknessCmPerG: column(),
     ammoniaExposure: column(),
     vapourBarrier: column(),
+    // 1 for finished compost: roots live in it, and it draws on nothing
+    countsAsSoil: column(),
+    // 1 where fungal threads lift no more than a capped flux out of the soil
+    isLiftCapped: column(),
     stableCharResidenceDays: column(),
     // place: 0 on the surface, else the depth it was dug to
     dugDepthCm: column(),

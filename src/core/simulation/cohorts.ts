@@ -47,6 +47,9 @@ export function postOpening(flows: Float64Array, opening: CohortOpening, origin:
 const effectiveExposure = (kind: MaterialKind, exposure: Exposure): Exposure =>
   exposure === 'normal' && (kind === 'compost' || kind === 'manure') ? 'damp' : exposure;
 
+/** Kinds that touch the soil with pieces and threads, not by lying in it. */
+const LIFT_CAPPED: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf', 'paper']);
+
 /** Opens a cohort on the surface and returns its index. Mutates bed.state. */
 export function openCohort(
   bed: Bed,
@@ -72,6 +75,8 @@ export function openCohort(
   cohorts.thicknessCmPerG[i] = thicknessCmPerGramCarbon(opening);
   cohorts.ammoniaExposure[i] = opening.ammoniaExposure;
   cohorts.vapourBarrier[i] = opening.vapourBarrier;
+  cohorts.countsAsSoil[i] = opening.kind === 'compost' ? 1 : 0;
+  cohorts.isLiftCapped[i] = LIFT_CAPPED.has(opening.kind) ? 1 : 0;
   cohorts.stableCharResidenceDays[i] = stableCharResidenceDays(opening.charTemperature, p);
 
   const exposure = effectiveExposure(opening.kind, placing.exposure);
@@ -169,7 +174,7 @@ export function soakIn(bed: Bed, i: number): void {
   const { cohorts, mineralN, flows } = bed.state;
   let beneath = i - 1;
   while (beneath >= 0 && cohorts.dugDepthCm[beneath] !== 0) beneath -= 1;
-  const intoSoil = beneath < 0 || cohorts.kinds[beneath] === 'compost';
+  const intoSoil = beneath < 0 || cohorts.countsAsSoil[beneath] === 1;
   const soaked = cohorts.ammoniumN[i] * bed.constants.parameters.liquidSoakShare;
   cohorts.ammoniumN[i] -= soaked;
   mineralN[intoSoil ? CONTACT_ZONE : layerAccount(beneath)] += soaked;

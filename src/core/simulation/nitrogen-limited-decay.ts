@@ -145,6 +145,13 @@ function pay(task: DecayTask, account: number, scale: number): void {
 /** Moves carbon and nitrogen of every part as far as its nitrogen allows. */
 export function applyDecay(task: DecayTask): void {
   const { parts, cohorts, flows, parameters: p } = task;
+  let allGrownC = 0;
+  let allWoodyHumusC = 0;
+  let allFreshRespiredC = 0;
+  let allBiomassHumusC = 0;
+  let allBiomassRespiredC = 0;
+  let allTakenN = 0;
+  let allHumusN = 0;
   for (let k = 0; k < parts.count; k++) {
     const i = parts.cohort[k];
     const turnedN = parts.turnedN[k];
@@ -186,12 +193,19 @@ export function applyDecay(task: DecayTask): void {
     cohorts.respiredC[i] += freshRespiredC + (microbialC - biomassHumusC);
     cohorts.decayLimit[i] += parts.share[k] * pace;
 
-    flows[FLOW.freshCarbonGrown] += grownC;
-    flows[FLOW.freshCarbonHumified] += woodyHumusC;
-    flows[FLOW.freshCarbonRespired] += freshRespiredC;
-    flows[FLOW.microbialCarbonHumified] += biomassHumusC;
-    flows[FLOW.microbialCarbonRespired] += microbialC - biomassHumusC;
-    flows[FLOW.freshNitrogenTaken] += takenN;
-    flows[FLOW.microbialNitrogenHumified] += woodyHumusN + parts.humifiedN[k];
+    allGrownC += grownC;
+    allWoodyHumusC += woodyHumusC;
+    allFreshRespiredC += freshRespiredC;
+    allBiomassHumusC += biomassHumusC;
+    allBiomassRespiredC += microbialC - biomassHumusC;
+    allTakenN += takenN;
+    allHumusN += woodyHumusN + parts.humifiedN[k];
   }
+  flows[FLOW.freshCarbonGrown] += allGrownC;
+  flows[FLOW.freshCarbonHumified] += allWoodyHumusC;
+  flows[FLOW.freshCarbonRespired] += allFreshRespiredC;
+  flows[FLOW.microbialCarbonHumified] += allBiomassHumusC;
+  flows[FLOW.microbialCarbonRespired] += allBiomassRespiredC;
+  flows[FLOW.freshNitrogenTaken] += allTakenN;
+  flows[FLOW.microbialNitrogenHumified] += allHumusN;
 }

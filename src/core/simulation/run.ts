@@ -38,6 +38,8 @@ export interface BedRun {
 }
 
 interface Schedule {
+  /** 1 on days, counted from the first, on which something is done. */
+  readonly isBusy: Uint8Array;
   readonly events: ReadonlyMap<DayNumber, readonly BedEvent[]>;
   readonly crops: ReadonlyMap<DayNumber, readonly CropPlan[]>;
 }
@@ -52,6 +54,14 @@ function groupByDay<T>(items: readonly T[], daysOf: (item: T) => readonly DayNum
     }
   }
   return byDay;
+}
+
+function scheduleOf(scenario: BedScenario): Schedule {
+  const events = groupByDay(scenario.events, (event) => [event.day]);
+  const crops = groupByDay(scenario.crops, (crop) => [crop.plantDay, crop.harvestDay]);
+  const isBusy = new Uint8Array(scenario.endDay - scenario.startDay);
+  for (const day of [...events.keys(), ...crops.keys()]) isBusy[day - scenario.startDay] = 1;
+  return { isBusy, events, crops };
 }
 
 const cohortCapacity = ({ events, crops }: BedScenario): number =>
@@ -84,10 +94,7 @@ export function startRun(scenario: BedScenario): BedRun {
     ),
     piles: new Map(scenario.piles.map((plan) => [plan.id, runPile(plan, scenario.climate, parameters)])),
     opening,
-    schedule: {
-      events: groupByDay(scenario.events, (event) => [event.day]),
-      crops: groupByDay(scenario.crops, (crop) => [crop.plantDay, crop.harvestDay]),
-    },
+    schedule: scheduleOf(scenario),
     doses: new Map(),
     day: scenario.startDay,
     largestRelativeError: 0,
@@ -107,14 +114,18 @@ export function runTo(run: BedRun, untilDay: DayNumber, onMorning?: (run: BedRun
 function runDay(run: BedRun): void {
   const { bed, scenario, schedule, weather, day } = run;
   let wateringMm = 0;
-  for (const event of schedule.events.get(day) ?? []) wateringMm += carryOut(bed, event, run.piles);
-  const dose = run.doses.get(day);
-  if (dose) giveDose(bed, dose);
-  for (const crop of schedule.crops.get(day) ?? []) {
-    if (crop.plantDay === day) plantCrop(bed, crop);
-    else harvestCrop(bed, crop);
-  }
   const index = day - scenario.startDay;
+  if (schedule.isBusy[index] === 1) {
+    for (const event of schedule.events.get(day) ?? []) wateringMm += carryOut(bed, event, run.piles);
+  }
+  const dose = run.doses.size > 0 ? run.doses.get(day) : undefined;
+  if (dose) giveDose(bed, dose);
+  if (schedule.isBusy[index] === 1) {
+    for (const crop of schedule.crops.get(day) ?? []) {
+      if (crop.plantDay === day) plantCrop(bed, crop);
+      else harvestCrop(bed, crop);
+    }
+  }
   if (scenario.irrigation) wateringMm += automaticWaterMm(bed, scenario.irrigation, weather.month[index]);
   stepDay(bed, run.step, weather, index, wateringMm);
   run.day = day + 1;

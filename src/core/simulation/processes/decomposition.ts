@@ -1,7 +1,7 @@
 import { CONTACT_ZONE, layerAccount, ROOT_ZONE, type Bed, type SubStep } from '../bed.ts';
 import { isOnSurface, livingCarbon, type CohortTable } from '../cohort-table.ts';
 import { updateDecayClasses } from '../decay-classes.ts';
-import { applyDecay, settleRequests, workOutPotentials, type DecayTask } from '../nitrogen-limited-decay.ts';
+import { applyDecay, settleRequests, workOutPotentials } from '../nitrogen-limited-decay.ts';
 import { addPart, allowDraw, clearParts, type Parts } from '../parts.ts';
 import { accountOfLayer } from './wash-in.ts';
 
@@ -11,32 +11,22 @@ const NO_LAYER = -1;
 
 /** Decomposes all cohorts together: they share the nitrogen of the zones they touch. */
 export function decompose(bed: Bed, step: SubStep): void {
-  const { state, constants, classes, parts } = bed;
+  const { state, constants, classes, decay } = bed;
   const { parameters: p, dtDays } = constants;
   const contactModifier = step.temperatureModifier * step.contactMoisture;
   updateDecayClasses(classes, p, contactModifier, step.temperatureModifier * step.rootMoisture, dtDays);
   collectParts(bed, p.fungalLiftGPerM2Day * contactModifier * dtDays);
+  if (decay.parts.count === 0) return;
 
-  const task: DecayTask = {
-    parts,
-    cohorts: state.cohorts,
-    classes,
-    mineralN: state.mineralN,
-    flows: state.flows,
-    parameters: p,
-    microbialDraw: constants.microbialDraw,
-    biomassHumified: constants.biomassHumified,
-    woodyHumified: constants.woodyHumified,
-  };
-  workOutPotentials(task);
-  for (let i = state.cohorts.count - 1; i >= 0; i--) settleRequests(task, layerAccount(i));
-  settleRequests(task, CONTACT_ZONE);
-  settleRequests(task, ROOT_ZONE);
-  applyDecay(task);
+  workOutPotentials(decay);
+  for (let i = state.cohorts.count - 1; i >= 0; i--) settleRequests(decay, layerAccount(i));
+  settleRequests(decay, CONTACT_ZONE);
+  settleRequests(decay, ROOT_ZONE);
+  applyDecay(decay);
 }
 
 /** `liftG`: most nitrogen that fungal threads lift into a layer in this sub-step, g/m2. */
-function collectParts({ state, constants, parts }: Bed, liftG: number): void {
+function collectParts({ state, constants, decay: { parts } }: Bed, liftG: number): void {
   const { cohorts } = state;
   clearParts(parts);
   let beneath = NO_LAYER;
@@ -45,7 +35,7 @@ function collectParts({ state, constants, parts }: Bed, liftG: number): void {
     if (livingCarbon(cohorts, i) > 0) {
       cohorts.decayLimit[i] = 0;
       if (!onSurface) addDugParts(parts, cohorts, i);
-      else if (cohorts.kinds[i] === 'compost') addCompostParts(parts, cohorts, i);
+      else if (cohorts.countsAsSoil[i] === 1) addCompostParts(parts, cohorts, i);
       else {
         const source = beneath === NO_LAYER ? NO_LAYER : accountOfLayer(cohorts, beneath);
         addLayerParts(parts, cohorts, i, source, liftG, constants.parameters);
@@ -71,8 +61,6 @@ function addCompostParts(parts: Parts, cohorts: CohortTable, i: number): void {
   if (touching < 1) addPart(parts, i, 1 - touching, cohorts.upperClass[i], CONTACT_ZONE);
 }
 
-const LIFTED_INTO = new Set(['wood', 'residue', 'leaf', 'paper']);
-
 function addLayerParts(
   parts: Parts,
   cohorts: CohortTable,
@@ -86,9 +74,10 @@ function addLayerParts(
   const own = layerAccount(i);
   if (touching > 0) {
     const contact = addPart(parts, i, touching, cohorts.contactClass[i], CONTACT_ZONE);
-    const cap = LIFTED_INTO.has(cohorts.kinds[i])
-      ? liftG * Math.min(1, (touching * thicknessCm) / contactDepthCm)
-      : Infinity;
+    const cap =
+      cohorts.isLiftCapped[i] === 1
+        ? liftG * Math.min(1, (touching * thicknessCm) / contactDepthCm)
+        : Infinity;
     allowDraw(parts, contact, 0, own, 1, 1, Infinity);
     allowDraw(parts, contact, 1, CONTACT_ZONE, 1, contactDraw, cap);
   }

@@ -3,18 +3,15 @@ import { FLOW } from '../../ledger/flows.ts';
 import { CONTACT_ZONE, ROOT_ZONE, type Bed, type SubStep } from '../bed.ts';
 import { isOnSurface } from '../cohort-table.ts';
 
-/** Humus lost in a sub-step when all of it lies in the contact zone, and when all lies below. */
-function humusLosses({ constants }: Bed, step: SubStep): [contact: number, root: number] {
-  const years = (constants.parameters.humusDecayPerYear * step.temperatureModifier * constants.dtDays) / 365;
-  return [lostShare(years * step.contactMoisture), lostShare(years * step.rootMoisture)];
-}
-
 /** Native humus decays in both zones, the contact zone first, and gives its nitrogen there. */
 export function decayNativeHumus(bed: Bed, step: SubStep): void {
-  const [contactLoss, rootLoss] = humusLosses(bed, step);
-  const share = bed.constants.contactHumusShare;
-  loseNativeHumus(bed, share * contactLoss, CONTACT_ZONE, FLOW.nativeHumusToContactZone);
-  loseNativeHumus(bed, (1 - share) * rootLoss, ROOT_ZONE, FLOW.nativeHumusToRootZone);
+  const { constants } = bed;
+  const years = (constants.parameters.humusDecayPerYear * step.temperatureModifier * constants.dtDays) / 365;
+  step.contactHumusLoss = lostShare(years * step.contactMoisture);
+  step.rootHumusLoss = lostShare(years * step.rootMoisture);
+  const share = constants.contactHumusShare;
+  loseNativeHumus(bed, share * step.contactHumusLoss, CONTACT_ZONE, FLOW.nativeHumusToContactZone);
+  loseNativeHumus(bed, (1 - share) * step.rootHumusLoss, ROOT_ZONE, FLOW.nativeHumusToRootZone);
 }
 
 function loseNativeHumus({ state }: Bed, loss: number, zone: number, flow: number): void {
@@ -27,10 +24,10 @@ function loseNativeHumus({ state }: Bed, loss: number, zone: number, flow: numbe
   state.flows[flow] += nitrogenG;
 }
 
-/** Humus brought or made by a cohort decays where the cohort lies. */
+/** Humus brought or made by a cohort decays where the cohort lies, at the pace of the native humus. */
 export function decayLaidHumus(bed: Bed, step: SubStep): void {
   const { cohorts, mineralN, flows } = bed.state;
-  const [contactLoss, rootLoss] = humusLosses(bed, step);
+  const { contactHumusLoss: contactLoss, rootHumusLoss: rootLoss } = step;
   for (let i = 0; i < cohorts.count; i++) {
     const carbonG = cohorts.humusC[i];
     if (carbonG === 0) continue;

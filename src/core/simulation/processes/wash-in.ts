@@ -6,7 +6,7 @@ import { isOnSurface, type CohortTable } from '../cohort-table.ts';
 
 /** Mineral account of a surface cohort: finished compost counts as soil, any other layer keeps its own. */
 export const accountOfLayer = (cohorts: CohortTable, i: number): number =>
-  cohorts.kinds[i] === 'compost' ? CONTACT_ZONE : layerAccount(i);
+  cohorts.countsAsSoil[i] === 1 ? CONTACT_ZONE : layerAccount(i);
 
 /** The next lower surface cohort, however thin; -1 when only soil lies beneath. */
 function layerBeneath(cohorts: CohortTable, i: number): number {

@@ -1,0 +1,169 @@
+import { createRequire } from 'node:module';
+import { dayNumberFromIso } from '../../src/core/climate/calendar.ts';
+import { temperatureModifier } from '../../src/core/climate/modifiers.ts';
+import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
+import { airTemperatureC } from '../../src/core/climate/weather.ts';
+import { findLibraryMaterial } from '../../src/core/materials/library.ts';
+import { defaultParameters as p } from '../../src/core/simulation/parameters.ts';
+import { runTo, startRun } from '../../src/core/simulation/run.ts';
+import {
+  DEFAULT_STEPS_PER_DAY,
+  SOIL_DEFAULTS,
+  type BedScenario,
+} from '../../src/core/simulation/scenario.ts';
+
+/** Measured times beside the bars they are held to. A bar missed is said, not hidden; nothing here fails a build. */
+interface OdexSolver {
+  absoluteTolerance: number;
+  relativeTolerance: number;
+  solve(
+    f: (x: number, y: number[]) => number[],
+    x0: number,
+    y0: number[],
+    xEnd: number,
+  ): { y: number[]; nEval: number };
+}
+const { Solver } = createRequire(import.meta.url)('odex') as { Solver: new (n: number) => OdexSolver };
+
+const START = dayNumberFromIso('2021-01-01', []);
+const YEARS = 10;
+const MATERIALS = [
+  'chips_mixed',
+  'compost_yard',
+  'cattle_fym',
+  'straw_cereal',
+  'leaves_mixed',
+  'grass_clippings',
+];
+
+/** Ten years of a bed with a batch laid every ten months, dug in every third time, and a crop every summer. */
+function tenYears(batches: number, seed = 0): BedScenario {
+  return {
+    startDay: START,
+    endDay: START + Math.round(YEARS * 365.25),
+    climate: CLIMATE_PATTERNS[(seed % 2) as 0 | 1],
+    soil: { ...SOIL_DEFAULTS, organicMatterPct: 4, bulkDensityGPerCm3: 1.2 },
+    events: Array.from({ length: batches }, (_, i) => ({
+      type: 'apply' as const,
+      day: START + 60 + Math.round((i * YEARS * 365) / batches),
+      material: findLibraryMaterial(MATERIALS[(i + seed) % MATERIALS.length])!,
+      massFreshKgPerM2: 5 + (i % 4),
+      dugDepthCm: i % 3 === 2 ? 15 : 0,
+      exposure: 'normal' as const,
+      isOnPath: false,
+    })),
+    crops: Array.from({ length: YEARS }, (_, i) => ({
+      id: `crop ${i}`,
+      plantDay: START + 120 + Math.round(i * 365.25),
+      harvestDay: START + 255 + Math.round(i * 365.25),
+      nitrogenDemandGPerM2: 12,
+      rootDepthCm: 40,
+      isLegume: false,
+      isPerennial: false,
+      deepShare: 0,
+      residueShare: 0,
+      residueDugDepthCm: 0,
+    })),
+    piles: [],
+    depositionGPerM2Year: 1,
+    stepsPerDay: DEFAULT_STEPS_PER_DAY,
+  };
+}
+
+function simulate(scenario: BedScenario): void {
+  const run = startRun(scenario);
+  runTo(run, scenario.endDay);
+}
+
+interface Times {
+  readonly least: number;
+  readonly median: number;
+  readonly most: number;
+}
+
+function timed(work: () => void, rounds: number, warmUps = 3): Times {
+  for (let i = 0; i < warmUps; i++) work();
+  const times = Array.from({ length: rounds }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  }).sort((a, b) => a - b);
+  return { least: times[0], median: times[Math.floor(rounds / 2)], most: times[rounds - 1] };
+}
+
+const ms = (value: number): string => `${value.toFixed(value < 10 ? 2 : 1)} ms`;
+
+function report(what: string, { least, median, most }: Times, barMs: number | null): void {
+  const verdict = barMs === null ? '' : median <= barMs ? `bar ${barMs} ms: met` : `bar ${barMs} ms: MISSED`;
+  console.log(`${what.padEnd(58)} least ${ms(least)}, median ${ms(median)}, most ${ms(most)}  ${verdict}`);
+}
+
+/**
+ * The carbon and nitrogen of one batch dug in, as ten rate equations, by a general solver. The weather changes
+ * from day to day, so it starts anew every morning: across such a kink no step size holds.
+ */
+function integrate(tolerance: number): void {
+  const [climate] = CLIMATE_PATTERNS;
+  const solver = new Solver(10);
+  solver.absoluteTolerance = tolerance;
+  solver.relativeTolerance = tolerance;
+  let y = [50, 400, 180, 1, 1, 0.3, 0.9, 0.4, 0.1, 0.1];
+  for (let day = START; day < START + Math.round(YEARS * 365.25); day++) {
+    const warmth = temperatureModifier(airTemperatureC(climate, day), p.frozenC, p.temperatureModifierCap);
+    y = solver.solve(batchRates(warmth / 365), 0, y, 1).y;
+  }
+}
+
+function batchRates(pace: number) {
+  return (_: number, [q, s, w, b, h, nq, ns, nw, nb, nh]: number[]): number[] => {
+    const woodyLoss = pace * p.woodyDecayPerYear * w;
+    const grown =
+      p.growthEfficiency * pace * (p.quickDecayPerYear * q + p.structuralDecayPerYear * s) +
+      p.woodyGrowthEfficiency * woodyLoss;
+    const dying = pace * p.microbialTurnoverPerYear * b;
+    const humus = p.biomassHumifiedShare * dying;
+    return [
+      -pace * p.quickDecayPerYear * q,
+      -pace * p.structuralDecayPerYear * s,
+      -woodyLoss,
+      grown - dying,
+      humus + p.woodyHumifiedShare * woodyLoss - pace * p.humusDecayPerYear * h,
+      -pace * p.quickDecayPerYear * nq,
+      -pace * p.structuralDecayPerYear * ns,
+      -pace * p.woodyDecayPerYear * nw,
+      grown / 10 - pace * p.microbialTurnoverPerYear * nb,
+      humus / p.humusCarbonToNitrogen - pace * p.humusDecayPerYear * nh,
+    ];
+  };
+}
+
+const one = timed(() => simulate(tenYears(12)), 40, 10);
+report('one bed, 10 years daily, 12 batches over the years', one, 20);
+report(
+  'one bed, 10 years daily, 1 batch',
+  timed(() => simulate(tenYears(1)), 20),
+  null,
+);
+const bare = { ...tenYears(1), crops: [], events: [] };
+const batch = { ...tenYears(1), crops: [] };
+const whole = timed(() => simulate(batch), 20);
+const without = timed(() => simulate(bare), 20);
+report('one batch on a bed without crops', whole, null);
+// The model's own error at two sub-steps a day is about 1e-3 (tests/anchors), so the solver is asked for no more.
+const solver = timed(() => integrate(1e-3), 3, 1);
+report('the same batch alone by a general ODE solver', solver, null);
+const ratio = solver.median / Math.max(0.1, whole.median - without.median);
+console.log(
+  `${'solver against what the batch adds to the bed'.padEnd(58)} ${ratio.toFixed(1)} times slower  bar 30 times: ${ratio >= 30 ? 'met' : 'MISSED'}`,
+);
+report(
+  '60 beds, 10 years daily, 12 batches each',
+  timed(
+    () => {
+      for (let bed = 0; bed < 60; bed++) simulate(tenYears(12, bed));
+    },
+    3,
+    1,
+  ),
+  1200,
+);
