@@ -101,10 +101,10 @@ export const DEMO_BEDS: readonly DemoBed[] = [
       isWatered: true,
     },
     laid: [
-      { on: [-2, '11-02'], material: 'demo-goat-litter', amount: 4, unit: 'barrow85L' },
+      { on: [-2, '11-02'], material: 'demo-goat-litter', amount: 1.5, unit: 'barrow85L' },
       { on: [-2, '11-02'], material: 'cardboard', amount: 4, unit: 'kg' },
       { on: [-2, '11-03'], material: 'straw_cereal', amount: 8, unit: 'cm' },
-      { on: [-1, '11-06'], material: 'demo-goat-litter', amount: 4, unit: 'barrow85L' },
+      { on: [-1, '11-06'], material: 'demo-goat-litter', amount: 1.5, unit: 'barrow85L' },
       {
         on: [-1, '11-06'],
         material: 'cardboard',
@@ -113,7 +113,7 @@ export const DEMO_BEDS: readonly DemoBed[] = [
         note: 'Overlapped by a hand and a half.',
       },
       { on: [-1, '11-07'], material: 'demo-hazel-chips', amount: 5, unit: 'cm', seasonedMonths: 8 },
-      { on: [0, '11-08'], material: 'demo-goat-litter', amount: 3, unit: 'barrow85L' },
+      { on: [0, '11-08'], material: 'demo-goat-litter', amount: 1.5, unit: 'barrow85L' },
       { on: [0, '11-08'], material: 'cardboard', amount: 4, unit: 'kg' },
       { on: [0, '11-09'], material: 'straw_cereal', amount: 8, unit: 'cm' },
     ],

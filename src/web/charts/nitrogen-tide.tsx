@@ -83,8 +83,8 @@ const labelStyle = {
   fontWeight: 650,
   className: 'on-drawing',
 } as const;
-/** Less than this has no room for a name beside it, in units of the axis. */
-const NAMED_FROM = 0.3;
+/** What takes up less of the height than this has no room for a name beside it. */
+const NAMED_FROM_SHARE = 0.08;
 
 /** Nitrogen within reach against what the crop will want, and below the line what decomposers hold. */
 export function NitrogenTide(props: NitrogenTideProps) {
@@ -99,6 +99,9 @@ export function NitrogenTide(props: NitrogenTideProps) {
   const reachPeak = peakOf(inner, ({ root, contact }) => root + contact);
   const wantPeak = peakOf(inner, ({ want }) => want);
   const heldPeak = peakOf(inner, ({ heldContact, heldRoot }) => -heldContact - heldRoot);
+  const highest = Math.max(0, ...points.map(({ root, contact, want }) => Math.max(root + contact, want)));
+  const deepest = Math.max(0, ...points.map(({ heldContact, heldRoot }) => -heldContact - heldRoot));
+  const namedFrom = NAMED_FROM_SHARE * (highest + deepest);
   return (
     <figure className="tide" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={258}>
@@ -190,7 +193,7 @@ export function NitrogenTide(props: NitrogenTideProps) {
               label={{ value: label, position: 'top', fill: COLORS.nitrogen, ...labelStyle }}
             />
           ))}
-          {reachPeak && reachPeak.root + reachPeak.contact > NAMED_FROM && (
+          {reachPeak && reachPeak.root + reachPeak.contact > namedFrom && (
             <ReferenceDot
               x={reachPeak.day}
               y={reachPeak.root + reachPeak.contact}
@@ -203,7 +206,7 @@ export function NitrogenTide(props: NitrogenTideProps) {
               }}
             />
           )}
-          {wantedBy !== null && wantPeak && wantPeak.want > NAMED_FROM && (
+          {wantedBy !== null && wantPeak && wantPeak.want > namedFrom && (
             <ReferenceDot
               x={wantPeak.day}
               y={wantPeak.want}
@@ -217,7 +220,7 @@ export function NitrogenTide(props: NitrogenTideProps) {
               }}
             />
           )}
-          {heldPeak && -heldPeak.heldContact - heldPeak.heldRoot > NAMED_FROM && (
+          {heldPeak && -heldPeak.heldContact - heldPeak.heldRoot > namedFrom && (
             <ReferenceDot
               x={heldPeak.day}
               y={(heldPeak.heldContact + heldPeak.heldRoot) / 2}

@@ -1,10 +1,12 @@
 import type { BedAdvice, CropProspect } from '../../core/advice/bed-advice.ts';
+import { feedingCautions } from '../../core/advice/cautions.ts';
 import type { LockUpWindow } from '../../core/advice/lock-up.ts';
 import type { PlantingDate } from '../../core/advice/planting-dates.ts';
 import type { DayNumber } from '../../core/climate/calendar.ts';
 import { aboutWhen, dateNear } from './dates.ts';
 import { percent } from './figures.ts';
 import type { Measures } from './measures.ts';
+import { cautionInWords } from './words.ts';
 
 /** An answer as it stands on the page: a headline, and the sentences beneath it. */
 export interface Answer {
@@ -106,6 +108,7 @@ export function doseAnswer(
       : priceG < -0.5
         ? [`Bare soil would want ${measures.nitrogen(-priceG)} more.`]
         : [];
+  const largestG = Math.max(...given.map(({ nitrogenGPerM2 }) => nitrogenGPerM2));
   const unmet = doses.doses.some(({ isMet }) => !isMet) ? ['Not all of the need can be met.'] : [];
   return {
     headline: `${measures.nitrogen(totalG)} nitrogen${given.length > 1 ? ` in ${given.length} doses` : ''}`,
@@ -114,6 +117,7 @@ export function doseAnswer(
       ...price,
       ...unmet,
       ...missedWords(concerned),
+      ...feedingCautions(largestG).map(cautionInWords),
     ],
     isStop: true,
   };
