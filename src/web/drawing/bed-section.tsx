@@ -198,7 +198,7 @@ function layerLabels(placed: readonly PlacedLayer[], measures: Measures): Label[
     key: layer.id,
     targetY: (top + bottom) / 2,
     title: shortened(layer.name),
-    detail: `${measures.thickness(layer.thicknessCm)}, ${layer.age}${layer.isDraft ? ', not saved' : ''}`,
+    detail: `${measures.thickness(layer.thicknessCm)}, ${layer.age}${layer.isDraft ? ', draft' : ''}`,
     color: COLORS.ink,
   }));
   const rest = placed.filter((one) => !kept.includes(one));
@@ -377,7 +377,7 @@ function dugLabel(dug: readonly NamedLayer[], surface: number, scale: number, me
       key: 'dug',
       targetY: surface + deepest.dugDepthCm * scale - 6,
       title: shortened(`${deepest.name}${dug.length > 1 ? ` +${dug.length - 1}` : ''}`),
-      detail: `dug in ${measures.thickness(deepest.dugDepthCm)}, ${deepest.age}${deepest.isDraft ? ', not saved' : ''}`,
+      detail: `dug in ${measures.thickness(deepest.dugDepthCm)}, ${deepest.age}${deepest.isDraft ? ', draft' : ''}`,
       color: COLORS.ink,
     },
   ];

@@ -6,7 +6,6 @@ import type { DayNumber } from '../../core/climate/calendar.ts';
 import { aboutWhen, dateNear } from './dates.ts';
 import { percent } from './figures.ts';
 import type { Measures } from './measures.ts';
-import { cautionInWords } from './words.ts';
 
 /** An answer as it stands on the page: a headline, and the sentences beneath it. */
 export interface Answer {
@@ -66,7 +65,7 @@ function missedWords(prospects: readonly CropProspect[]): string[] {
     const share = shortG / demandG;
     const bare = shortWithoutMaterialsG / demandG;
     const pale = paleDays > 0 ? `, pale for ${paleDays} days` : '';
-    return `Unfed it misses ${percent(share)} of its need${pale}; on bare soil it would miss ${percent(bare)}.`;
+    return `Unfed it misses ${percent(share)} of its need (${percent(bare)} on bare soil)${pale}.`;
   });
 }
 
@@ -104,7 +103,7 @@ export function doseAnswer(
     .join(', ');
   const price =
     priceG > 0.5
-      ? [`${measures.nitrogen(priceG)} of it is the price of what was laid.`]
+      ? [`${measures.nitrogen(priceG)} is the price of what was laid.`]
       : priceG < -0.5
         ? [`Bare soil would want ${measures.nitrogen(-priceG)} more.`]
         : [];
@@ -113,11 +112,13 @@ export function doseAnswer(
   return {
     headline: `${measures.nitrogen(totalG)} nitrogen${given.length > 1 ? ` in ${given.length} doses` : ''}`,
     details: [
-      `${dates}, for ${crop.toLowerCase()}. In all about ${measures.mass(doses.featherMealKgPerM2 * areaM2)} of feather meal.`,
+      `${dates}, for ${crop.toLowerCase()}; ${measures.mass(doses.featherMealKgPerM2 * areaM2)} of feather meal in all.`,
       ...price,
       ...unmet,
       ...missedWords(concerned),
-      ...feedingCautions(largestG).map(cautionInWords),
+      ...feedingCautions(largestG).map(
+        () => 'Split the larger doses: much at once burns, and leaches to groundwater.',
+      ),
     ],
     isStop: true,
   };

@@ -61,7 +61,7 @@ export function PostingBand(props: PostingBandProps) {
               type="date"
               value={form.date}
               onChange={({ target: { value: date } }) => set({ date, isPlanned: date > books.today })}
-              style={{ width: 140 }}
+              style={{ width: 132 }}
             />
           )}
         </Field>

@@ -136,7 +136,7 @@ function LayFields(props: PostingFieldsProps) {
             value={form.materialId}
             onChange={(materialId) => set({ materialId })}
             showSearch={{ optionFilterProp: 'label' }}
-            style={{ width: 290 }}
+            style={{ width: 250 }}
             popupMatchSelectWidth={380}
             listHeight={380}
             options={options}
@@ -151,7 +151,7 @@ function LayFields(props: PostingFieldsProps) {
             {...control}
             value={form.unit}
             onChange={(unit: AmountUnit) => set({ unit })}
-            style={{ width: 140 }}
+            style={{ width: 130 }}
             options={unitsFor(measures).map((value) => ({ value, label: UNIT_WORDS[value] }))}
           />
         )}
@@ -174,7 +174,7 @@ function LayFields(props: PostingFieldsProps) {
           name="Months in a heap"
           field="seasonedMonths"
           trouble="seasonedMonths"
-          width={110}
+          width={108}
           hint="0 = fresh"
         />
       )}
