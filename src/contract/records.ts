@@ -48,6 +48,7 @@ const gardenFields = {
 export const gardenDraft = z.strictObject({ ...creation, ...gardenFields });
 export const gardenChange = z.strictObject({ version, ...gardenFields });
 export const gardenRecord = z.object({ ...stamp, ...gardenFields });
+export type GardenChange = z.infer<typeof gardenChange>;
 export type GardenDraft = z.infer<typeof gardenDraft>;
 export type GardenRecord = z.infer<typeof gardenRecord>;
 
@@ -66,6 +67,7 @@ const bedFields = {
 export const bedDraft = z.strictObject({ ...creation, ...bedFields });
 export const bedChange = z.strictObject({ version, ...bedFields });
 export const bedRecord = z.object({ ...stamp, gardenId: id, ...bedFields });
+export type BedChange = z.infer<typeof bedChange>;
 export type BedDraft = z.infer<typeof bedDraft>;
 export type BedRecord = z.infer<typeof bedRecord>;
 
@@ -121,6 +123,7 @@ const plantingFields = {
 export const plantingDraft = z.strictObject({ ...creation, ...plantingFields });
 export const plantingChange = z.strictObject({ version, ...plantingFields });
 export const plantingRecord = z.object({ ...stamp, bedId: id, ...plantingFields });
+export type PlantingChange = z.infer<typeof plantingChange>;
 export type PlantingDraft = z.infer<typeof plantingDraft>;
 export type PlantingRecord = z.infer<typeof plantingRecord>;
 

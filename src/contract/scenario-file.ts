@@ -1,14 +1,9 @@
-import { z } from 'zod';
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
 import { InputError, type FieldPath } from '../core/input-error.ts';
 import { findLibraryMaterial } from '../core/materials/library.ts';
 import { MATERIAL_DEFAULTS, type CarbonPools, type Material } from '../core/materials/material.ts';
 import { woodChipMaterial } from '../core/materials/wood-chips.ts';
-import {
-  PARAMETER_CLASSES,
-  PARAMETER_TABLE,
-  type ParameterOverrides,
-} from '../core/simulation/parameters.ts';
+import type { ParameterOverrides } from '../core/simulation/parameters.ts';
 import {
   DEFAULT_STEPS_PER_DAY,
   SOIL_DEFAULTS,
@@ -20,234 +15,25 @@ import {
 } from '../core/simulation/scenario.ts';
 import type { SupplementPlan } from '../core/supplement/least-doses.ts';
 import { problemsOf } from './problem-fields.ts';
+import { NAME_BY_SYMBOL } from './scenario-file-names.ts';
+import {
+  scenarioFile,
+  type EventFile,
+  type MaterialFields,
+  type MaterialFile,
+  type ScenarioFile,
+} from './scenario-file-schema.ts';
 
 /**
  * The scenario file: one bed, one square metre, as JSON. Version 1 carries no version field. Short names are
  * those of docs/scenario-file.md; this module turns them into the core's own, and turns the core's field
  * names back when something is refused, so that an error names what stands in the file.
  */
-const text = z.string();
-const number = z.number();
-const pair = z.tuple([number, number]);
-const twelve = z.array(number);
-
-/** Zod copies every key it is not told about; remarks are welcome, misspelt fields are not. */
-const fields = <T extends z.ZodRawShape>(shape: T) =>
-  z.strictObject({
-    ...shape,
-    name: text.optional(),
-    describe: text.optional(),
-    note: text.optional(),
-  });
-
-const materialFields = {
-  id: text.optional(),
-  kind: text.optional(),
-  moisture: number.optional(),
-  c: number.optional(),
-  n: number.optional(),
-  cn: number.optional(),
-  amm: number.optional(),
-  density: number.optional(),
-  q: number.optional(),
-  s: number.optional(),
-  w: number.optional(),
-  h: number.optional(),
-  char: number.optional(),
-  b: number.optional(),
-  size: text.optional(),
-  rate: number.optional(),
-  vol: number.optional(),
-  barrier: number.optional(),
-  char_temp: text.optional(),
-  char_cap: number.optional(),
-  charged: z.boolean().optional(),
-  moisture_range: z.array(number).nullable().optional(),
-  cn_range: z.array(number).nullable().optional(),
-  source: text.optional(),
-};
-
-const materialFile = z.union([
-  text,
-  fields({ chips: fields({ diam_cm: number, leaf: number.optional(), conifer: number.optional() }) }),
-  fields({ ...materialFields, base: text.optional() }),
-]);
-const materialOverride = fields(materialFields);
-type MaterialFile = z.infer<typeof materialFile>;
-type MaterialFields = z.infer<typeof materialOverride>;
-
-const eventFile = z.discriminatedUnion('type', [
-  fields({
-    type: z.literal('apply'),
-    date: text,
-    material: materialFile.optional(),
-    pile: text.optional(),
-    kg: number,
-    dug_cm: number.optional(),
-    exposure: text.optional(),
-    path: z.boolean().optional(),
-    id: text.optional(),
-    override: materialOverride.optional(),
-  }),
-  fields({
-    type: z.literal('dig'),
-    date: text,
-    depth_cm: number,
-    cohorts: z.union([z.literal('all'), z.array(text)]).optional(),
-  }),
-  fields({ type: z.literal('fert'), date: text, n: number, depth_cm: number.optional() }),
-  fields({ type: z.literal('remove'), date: text, cohort: text, share: number }),
-  fields({ type: z.literal('test'), date: text, mineral_n: pair }),
-  fields({ type: z.literal('irrigate'), date: text, mm: number }),
-]);
-
-const scenarioFile = fields({
-  start: text,
-  end: text,
-  climate: fields({ t: twelve, rain: twelve, pet: twelve }),
-  soil: fields({
-    som_pct: number,
-    bulk_density: number,
-    sample_cm: number.optional(),
-    clay: number.optional(),
-    root_cm: number.optional(),
-    cn: number.optional(),
-    mineral_n: pair.optional(),
-    deficit0: pair.optional(),
-  }),
-  events: z.array(eventFile).optional(),
-  crops: z
-    .array(
-      fields({
-        id: text,
-        plant: text,
-        harvest: text,
-        n_demand: number,
-        root_cm: number,
-        legume: z.boolean().optional(),
-        fix_share: number.optional(),
-        perennial: z.boolean().optional(),
-        deep_share: number.optional(),
-        residue_share: number.optional(),
-        residue_material: materialFile.optional(),
-        dug_cm: number.optional(),
-      }),
-    )
-    .optional(),
-  piles: z
-    .array(
-      fields({
-        id: text,
-        start: text,
-        end: text,
-        mix: z.array(fields({ material: materialFile, kg: number })),
-        turned: z.boolean().optional(),
-        hot: z.boolean().optional(),
-        moisture: number.optional(),
-        kind: text.optional(),
-        steps_per_day: number.optional(),
-      }),
-    )
-    .optional(),
-  irrigation: fields({ months: z.array(number), trigger: number, refill: number }).optional(),
-  deposition: number.optional(),
-  params: z.record(text, z.unknown()).optional(),
-  steps_per_day: number.optional(),
-  report_every: number.optional(),
-  supplement: fields({
-    dates: z.array(text),
-    crops: z.union([z.literal('all'), z.array(text)]).optional(),
-    availability: number.optional(),
-    max_dose: number.optional(),
-  }).optional(),
-});
-type ScenarioFile = z.infer<typeof scenarioFile>;
-type EventFile = z.infer<typeof eventFile>;
-
 export interface ScenarioRequest {
   readonly name: string;
   readonly scenario: BedScenario;
   readonly reportEveryDays: number;
   readonly supplement?: SupplementPlan;
-}
-
-/** Core field names that the file spells otherwise; within a material first, then anywhere. */
-const FILE_NAMES: Record<string, string> = {
-  startDay: 'start',
-  endDay: 'end',
-  temperatureC: 't',
-  rainMm: 'rain',
-  evapotranspirationMm: 'pet',
-  organicMatterPct: 'som_pct',
-  bulkDensityGPerCm3: 'bulk_density',
-  samplingDepthCm: 'sample_cm',
-  clayPct: 'clay',
-  rootZoneCm: 'root_cm',
-  carbonToNitrogen: 'cn',
-  mineralNGPerM2: 'mineral_n',
-  deficitMm: 'deficit0',
-  depositionGPerM2Year: 'deposition',
-  parameters: 'params',
-  stepsPerDay: 'steps_per_day',
-  day: 'date',
-  days: 'dates',
-  massFreshKgPerM2: 'kg',
-  massFreshKg: 'kg',
-  dugDepthCm: 'dug_cm',
-  pileId: 'pile',
-  cohortIds: 'cohorts',
-  cohortId: 'cohort',
-  cropIds: 'crops',
-  depthCm: 'depth_cm',
-  nitrogenGPerM2: 'n',
-  waterMm: 'mm',
-  plantDay: 'plant',
-  harvestDay: 'harvest',
-  nitrogenDemandGPerM2: 'n_demand',
-  rootDepthCm: 'root_cm',
-  fixedShare: 'fix_share',
-  deepShare: 'deep_share',
-  residueShare: 'residue_share',
-  residueMaterial: 'residue_material',
-  residueDugDepthCm: 'dug_cm',
-  moistureFactor: 'moisture',
-  moistureFractionWetBasis: 'moisture',
-  carbonFractionDryBasis: 'c',
-  nitrogenFractionDryBasis: 'n',
-  ammoniumShareOfNitrogen: 'amm',
-  bulkDensityKgPerM3: 'density',
-  particleSize: 'size',
-  decayFactor: 'rate',
-  ammoniaExposure: 'vol',
-  vapourBarrier: 'barrier',
-  charTemperature: 'char_temp',
-  charCapacityGPerKg: 'char_cap',
-  maximumDoseGPerM2: 'max_dose',
-  branchDiameterCm: 'diam_cm',
-  leafShare: 'leaf',
-  coniferShare: 'conifer',
-  quick: 'q',
-  structural: 's',
-  woody: 'w',
-  humus: 'h',
-  microbial: 'b',
-};
-
-const scalarSymbols = Object.fromEntries(
-  Object.entries(PARAMETER_TABLE).map(([name, { symbol }]) => [symbol, name]),
-);
-const classSymbols = Object.fromEntries(
-  Object.entries(PARAMETER_CLASSES).map(([name, { symbol }]) => [symbol, name]),
-);
-const NAME_BY_SYMBOL: Record<string, string> = { ...scalarSymbols, ...classSymbols };
-const SYMBOL_BY_NAME = Object.fromEntries(Object.entries(NAME_BY_SYMBOL).map(([s, n]) => [n, s]));
-
-/** An error of the core with its field spelt as in the file. */
-export function inFileWords(error: InputError): InputError {
-  const path = error.path.map((key) =>
-    typeof key === 'string' ? (SYMBOL_BY_NAME[key] ?? FILE_NAMES[key] ?? key) : key,
-  );
-  return new InputError(path, error.code, error.requirement);
 }
 
 const PERCENT = 100;
@@ -264,7 +50,7 @@ function statedFigures(file: MaterialFields): Partial<Record<keyof Material, unk
     particleSize: file.size,
     decayFactor: file.rate,
     ammoniaExposure: file.vol,
-    vapourBarrier: file.barrier,
+    vaporBarrier: file.barrier,
     charTemperature: file.char_temp,
     charCapacityGPerKg: file.char_cap,
     isCharged: file.charged,

@@ -15,7 +15,8 @@ import {
   type PoolAmounts,
 } from '../core/simulation/report.ts';
 import { leastDoses, type Dose } from '../core/supplement/least-doses.ts';
-import { inFileWords, type ScenarioRequest } from './scenario-file.ts';
+import { inFileWords } from './scenario-file-names.ts';
+import type { ScenarioRequest } from './scenario-file.ts';
 
 /** The report of a scenario, in the short names of docs/scenario-file.md. Figures are not rounded. */
 export function reportScenario(request: ScenarioRequest) {
@@ -95,7 +96,7 @@ function flowsReport({ state }: Bed) {
     N_adj: sum(FLOW.testedContactZone, FLOW.testedRootZone),
     leach: flows[FLOW.leached]!,
     den: sum(FLOW.contactZoneDenitrified, FLOW.rootZoneDenitrified),
-    vol: sum(FLOW.ammoniumVolatilised, FLOW.layersVolatilised),
+    vol: sum(FLOW.ammoniumVolatilized, FLOW.layersVolatilized),
     harvest: flows[FLOW.harvested]!,
     N_removed: sum(
       FLOW.freshNitrogenTakenOff,
@@ -137,7 +138,7 @@ function cohortReport(bed: Bed, i: number) {
     immob_by_zone: cohort.drawnByZoneG,
     released: cohort.releasedG,
     locked_now: cohort.lockedG,
-    nh3: cohort.volatilisedG,
+    nh3: cohort.volatilizedG,
     n_limit: cohort.decayLimit,
   };
 }

@@ -18,10 +18,14 @@ export interface AppContext {
   readonly servePages?: (app: Hono) => void;
 }
 
+const nothingAt = (path: string): ProblemError =>
+  new ProblemError(404, 'Not found', `There is nothing at ${path}.`);
+
 /** The HTTP interface, and the pages behind it. */
 export function createApp(context: AppContext) {
   const app = new Hono();
   app.onError(answerProblem);
+  app.notFound((c) => answerProblem(nothingAt(c.req.path), c));
   app.use(headers);
   app.use(sameHostOnly);
   app.use('/api/*', limitedBody);
@@ -33,7 +37,7 @@ export function createApp(context: AppContext) {
     .route('/api', plantingRoutes(context))
     .route('/api', materialRoutes(context));
   app.all('/api/*', (c) => {
-    throw new ProblemError(404, 'Not found', `There is nothing at ${c.req.path}.`);
+    throw nothingAt(c.req.path);
   });
   context.servePages?.(app);
   return api;

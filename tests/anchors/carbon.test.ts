@@ -39,7 +39,7 @@ const shareLeft = (id: string, days: number): number =>
     ),
   ) / 300;
 
-describe('labelled ryegrass at Rothamsted (Jenkinson 1965 and later, from memory; bands ours)', () => {
+describe('labeled ryegrass at Rothamsted (Jenkinson 1965 and later, from memory; bands ours)', () => {
   it('about a third is left after one year', () => {
     expect(shareLeft('ryegrass_jenkinson', 365)).toBeGreaterThan(0.28);
     expect(shareLeft('ryegrass_jenkinson', 365)).toBeLessThan(0.4);
@@ -91,7 +91,7 @@ describe('life of 8 cm of chips (common practice, no source)', () => {
   it('more than five years on a dry trodden path', () => {
     expect(chipsLast(0.2, { climate: MILD }, { exposure: 'dry', isOnPath: true })).toBeGreaterThan(5);
   });
-  it('four parts chips to one of grass, composted 16 months, turned and hot: little recognisable', () => {
+  it('four parts chips to one of grass, composted 16 months, turned and hot: little recognizable', () => {
     const pile = runPile(
       {
         id: 'heap',

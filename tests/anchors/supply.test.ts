@@ -46,12 +46,12 @@ describe('native humus (textbooks: 1 to 3 % of its nitrogen a year; 2 to 3 g/m2 
   ])('%s', (_, place) => {
     const run = finished(garden(365, place));
     const { flows } = run.bed.state;
-    const mineralisedG = flows[FLOW.nativeHumusToContactZone] + flows[FLOW.nativeHumusToRootZone];
+    const mineralizedG = flows[FLOW.nativeHumusToContactZone] + flows[FLOW.nativeHumusToRootZone];
     const humusN = run.opening[6];
-    expect(mineralisedG / humusN).toBeGreaterThan(0.01);
-    expect(mineralisedG / humusN).toBeLessThan(0.03);
-    expect(mineralisedG / 4).toBeGreaterThan(2);
-    expect(mineralisedG / 4).toBeLessThanOrEqual(3);
+    expect(mineralizedG / humusN).toBeGreaterThan(0.01);
+    expect(mineralizedG / humusN).toBeLessThan(0.03);
+    expect(mineralizedG / 4).toBeGreaterThan(2);
+    expect(mineralizedG / 4).toBeLessThanOrEqual(3);
   });
 });
 
@@ -131,8 +131,8 @@ function lostG(days: number, events: BedScenario['events']): number {
     FLOW.leached,
     FLOW.contactZoneDenitrified,
     FLOW.rootZoneDenitrified,
-    FLOW.ammoniumVolatilised,
-    FLOW.layersVolatilised,
+    FLOW.ammoniumVolatilized,
+    FLOW.layersVolatilized,
   ].reduce((sum, flow) => sum + flows[flow], 0);
 }
 

@@ -181,7 +181,7 @@ describe('bad input', () => {
     ['materialId', { materialId: 'moon-dust' }],
     ['unit', { unit: 'handfuls' }],
     ['dugDepthCm', { dugDepthCm: -1 }],
-    ['input', { colour: 'brown' }],
+    ['input', { color: 'brown' }],
     [
       'layerId',
       {

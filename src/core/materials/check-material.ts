@@ -23,7 +23,7 @@ export function checkMaterial(material: Material, path: FieldPath): void {
   requireOneOf(material.particleSize, at('particleSize'), PARTICLE_SIZES);
   requireNumber(material.decayFactor, at('decayFactor'), { min: 0 });
   requireNumber(material.ammoniaExposure, at('ammoniaExposure'), SHARE);
-  requireNumber(material.vapourBarrier, at('vapourBarrier'), SHARE);
+  requireNumber(material.vaporBarrier, at('vaporBarrier'), SHARE);
   requireOneOf(material.charTemperature, at('charTemperature'), CHAR_TEMPERATURES);
   if (material.charCapacityGPerKg !== undefined) {
     requireNumber(material.charCapacityGPerKg, at('charCapacityGPerKg'), { min: 0 });

@@ -49,8 +49,8 @@ export interface Material {
   readonly decayFactor: number;
   /** How freely its ammonium escapes as ammonia, 0 to 1. */
   readonly ammoniaExposure: number;
-  /** Share of vapour and wash-through stopped by an intact sheet, 0 to 1. */
-  readonly vapourBarrier: number;
+  /** Share of vapor and wash-through stopped by an intact sheet, 0 to 1. */
+  readonly vaporBarrier: number;
   readonly charTemperature: CharTemperature;
   /** Mineral nitrogen a char can hold, g per kg dry mass; the model default when absent. */
   readonly charCapacityGPerKg?: number;
@@ -74,7 +74,7 @@ export const MATERIAL_DEFAULTS = {
   particleSize: 'fine',
   decayFactor: 1,
   ammoniaExposure: 0,
-  vapourBarrier: 0,
+  vaporBarrier: 0,
   charTemperature: 'medium',
   isCharged: false,
 } as const satisfies Partial<Material>;

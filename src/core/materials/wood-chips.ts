@@ -49,7 +49,7 @@ export function woodChipMaterial(traits: WoodChipTraits, path: FieldPath = ['chi
     particleSize: 'chip',
     decayFactor: 1 - 0.4 * conifer,
     ammoniaExposure: 0,
-    vapourBarrier: 0,
+    vaporBarrier: 0,
     charTemperature: 'medium',
     isCharged: false,
   };

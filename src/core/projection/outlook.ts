@@ -11,7 +11,7 @@ export interface OutlookYear {
   readonly organicMatterPct: number;
   readonly humusCarbonG: number;
   readonly charCarbonG: number;
-  /** Fresh matter still recognisable, g C/m2. */
+  /** Fresh matter still recognizable, g C/m2. */
   readonly freshCarbonG: number;
   /** The same bed had nothing ever been laid on it. */
   readonly bareOrganicMatterPct: number;

@@ -13,7 +13,7 @@ export interface CohortOpening {
   readonly microbialCn: number;
   readonly decayRateFactor: number;
   readonly ammoniaExposure: number;
-  readonly vapourBarrier: number;
+  readonly vaporBarrier: number;
   readonly charTemperature: CharTemperature;
   readonly dryMassG: number;
   readonly carbonPerDryMass: number;
@@ -95,7 +95,7 @@ export function openingFromDryMass(material: Material, dryG: number, p: ModelPar
     microbialCn: microbialCnForFeed(pools[0] + pools[1] + pools[2], poolsN[0] + poolsN[1] + poolsN[2], p),
     decayRateFactor: p.particleFactor[material.particleSize] * material.decayFactor,
     ammoniaExposure: material.ammoniaExposure,
-    vapourBarrier: material.vapourBarrier,
+    vaporBarrier: material.vaporBarrier,
     charTemperature: material.charTemperature,
     dryMassG: dryG,
     carbonPerDryMass: material.carbonFractionDryBasis,

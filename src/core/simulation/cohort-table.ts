@@ -52,7 +52,7 @@ function createColumns(column: () => Float64Array) {
     releasedToLayersN: column(),
     releasedToContactZoneN: column(),
     releasedToRootZoneN: column(),
-    volatilisedN: column(),
+    volatilizedN: column(),
     peakLockedN: column(),
     decayLimit: column(),
     // the layer as it lies in the current sub-step
@@ -64,7 +64,7 @@ function createColumns(column: () => Float64Array) {
     microbialCn: column(),
     thicknessCmPerG: column(),
     ammoniaExposure: column(),
-    vapourBarrier: column(),
+    vaporBarrier: column(),
     // 1 for finished compost: roots live in it, and it draws on nothing
     countsAsSoil: column(),
     // 1 where fungal threads lift no more than a capped flux out of the soil

@@ -74,7 +74,7 @@ export function openCohort(
   cohorts.microbialCn[i] = opening.microbialCn;
   cohorts.thicknessCmPerG[i] = thicknessCmPerGramCarbon(opening);
   cohorts.ammoniaExposure[i] = opening.ammoniaExposure;
-  cohorts.vapourBarrier[i] = opening.vapourBarrier;
+  cohorts.vaporBarrier[i] = opening.vaporBarrier;
   cohorts.countsAsSoil[i] = opening.kind === 'compost' ? 1 : 0;
   cohorts.isLiftCapped[i] = LIFT_CAPPED.has(opening.kind) ? 1 : 0;
   cohorts.stableCharResidenceDays[i] = stableCharResidenceDays(opening.charTemperature, p);

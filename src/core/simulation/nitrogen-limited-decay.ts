@@ -80,13 +80,13 @@ function release({ parts, cohorts, mineralN, flows }: DecayTask, part: number, n
   mineralN[account] += nitrogenG;
   if (account === 0) {
     cohorts.releasedToContactZoneN[i] += nitrogenG;
-    flows[FLOW.mineralisedToContactZone] += nitrogenG;
+    flows[FLOW.mineralizedToContactZone] += nitrogenG;
   } else if (account === 1) {
     cohorts.releasedToRootZoneN[i] += nitrogenG;
-    flows[FLOW.mineralisedToRootZone] += nitrogenG;
+    flows[FLOW.mineralizedToRootZone] += nitrogenG;
   } else {
     cohorts.releasedToLayersN[i] += nitrogenG;
-    flows[FLOW.mineralisedToLayers] += nitrogenG;
+    flows[FLOW.mineralizedToLayers] += nitrogenG;
   }
 }
 
@@ -135,10 +135,10 @@ function pay(task: DecayTask, account: number, scale: number): void {
   mineralN[account] = Math.max(0, mineralN[account] - paid);
   const flow =
     account === 0
-      ? FLOW.immobilisedFromContactZone
+      ? FLOW.immobilizedFromContactZone
       : account === 1
-        ? FLOW.immobilisedFromRootZone
-        : FLOW.immobilisedFromLayers;
+        ? FLOW.immobilizedFromRootZone
+        : FLOW.immobilizedFromLayers;
   flows[flow] += paid;
 }
 

@@ -60,7 +60,7 @@ export const PARAMETER_TABLE = {
   rainGapDays: { symbol: 'rain_gap', value: 4, low: 1, high: 7, unit: 'd', meaning: 'rain falls every so many days', source: SET_HERE },
   washingMm: { symbol: 'wash_mm', value: 10, low: 5, high: 20, unit: 'mm', meaning: 'e-folding rain for washing nitrogen down out of a layer', source: SET_HERE },
   ammoniaLossPerDay: { symbol: 'k_vol', value: 0.2, low: 0.08, high: 0.35, unit: '/d', meaning: 'ammonia loss at 15 C, fully exposed', source: 'about half in 3 days, extension manure tables (from memory)' },
-  layerAmmoniaLossPerDay: { symbol: 'k_vol_layer', value: 0.03, low: 0.02, high: 0.04, unit: '/d', meaning: 'ammonia loss from nitrogen mineralised in a layer, 15 C', source: SET_HERE },
+  layerAmmoniaLossPerDay: { symbol: 'k_vol_layer', value: 0.03, low: 0.02, high: 0.04, unit: '/d', meaning: 'ammonia loss from nitrogen mineralized in a layer, 15 C', source: SET_HERE },
   pileAmmoniaLossPerDay: { symbol: 'k_vol_pile', value: 0.008, low: 0.003, high: 0.02, unit: '/d', meaning: 'ammonia loss from a pile at modifier 1', source: '20-50 % loss of a hot heap, range of NRAES-54 (from memory)' },
   ammoniaCoverCm: { symbol: 'vol_cover_cm', value: 2, low: 1, high: 4, unit: 'cm', meaning: 'e-folding cover that stops ammonia', source: SET_HERE },
   labileCharShare: { symbol: 'char_lab', value: 0.03, low: 0.01, high: 0.06, unit: '-', meaning: 'labile share of char carbon', source: 'Wang et al. 2016 (from memory)' },

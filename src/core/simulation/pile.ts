@@ -107,7 +107,7 @@ function ageSubStep({ task }: RunningPile, warmth: number, modifier: number, dt:
   const { cohorts, mineralN, flows, parameters: p, parts, classes } = task;
   const ammonia = mineralN[PILE_ACCOUNT] * lostShare(p.pileAmmoniaLossPerDay * warmth * dt);
   mineralN[PILE_ACCOUNT] -= ammonia;
-  flows[FLOW.layersVolatilised] += ammonia;
+  flows[FLOW.layersVolatilized] += ammonia;
 
   const humusLoss = lostShare((p.humusDecayPerYear * modifier * dt) / 365);
   for (let i = 0; i < cohorts.count; i++) {
@@ -162,7 +162,7 @@ function closePile(plan: PilePlan, { task, openings }: RunningPile): PileResult 
     massInKg: sum(plan.mix.map((input) => input.massFreshKg)),
     carbonInG,
     nitrogenInG: sum(openings.flatMap((o) => [...o.nitrogenG, o.ammoniumG, o.charHeldG])),
-    ammoniaG: flows[FLOW.layersVolatilised],
+    ammoniaG: flows[FLOW.layersVolatilized],
     respiredCarbonG:
       flows[FLOW.freshCarbonRespired] +
       flows[FLOW.microbialCarbonRespired] +
@@ -202,7 +202,7 @@ export function openingFromPile(pile: PileResult, massInKg: number, p: ModelPara
     microbialCn: microbialCnForFeed(quick + structural + woody, quickN + structuralN + woodyN, p),
     decayRateFactor: pile.decayRateFactor,
     ammoniaExposure: SPREAD_AMMONIA_EXPOSURE,
-    vapourBarrier: 0,
+    vaporBarrier: 0,
     charTemperature: 'medium',
     dryMassG: pile.dryMassG * share,
     carbonPerDryMass: pile.carbonLeftG / pile.dryMassG,

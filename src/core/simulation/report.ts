@@ -28,7 +28,7 @@ export interface CohortReport {
   readonly drawnByZoneG: readonly [layers: number, contactZone: number, rootZone: number];
   readonly releasedG: number;
   readonly lockedG: number;
-  readonly volatilisedG: number;
+  readonly volatilizedG: number;
   readonly decayLimit: number;
   readonly thicknessCm: number;
   readonly peakLockedG: number;
@@ -100,7 +100,7 @@ export function reportCohort({ state, constants }: Bed, i: number): CohortReport
     drawnByZoneG: [t.drawnFromLayersN[i], t.drawnFromContactZoneN[i], t.drawnFromRootZoneN[i]],
     releasedG,
     lockedG: Math.max(0, drawnG - releasedG),
-    volatilisedG: t.volatilisedN[i],
+    volatilizedG: t.volatilizedN[i],
     decayLimit: t.decayLimit[i],
     thicknessCm: onSurface ? layerThicknessCm(t, i, constants.parameters.settlingShare) : 0,
     peakLockedG: t.peakLockedN[i],

@@ -9,7 +9,7 @@ import { receiveDeposition } from './processes/deposition.ts';
 import { decayLaidHumus, decayNativeHumus } from './processes/humus-decay.ts';
 import { leachAndDenitrify } from './processes/leaching.ts';
 import { stackMulch } from './processes/mulch-stack.ts';
-import { washAndVolatilise } from './processes/wash-in.ts';
+import { washAndVolatilize } from './processes/wash-in.ts';
 import { balanceWater } from './processes/water-balance.ts';
 import type { AutomaticIrrigation } from './scenario.ts';
 
@@ -22,7 +22,7 @@ const PROCESSES: readonly Process[] = [
   receiveDeposition,
   stackMulch,
   balanceWater,
-  washAndVolatilise,
+  washAndVolatilize,
   decayNativeHumus,
   decayLaidHumus,
   decayChar,

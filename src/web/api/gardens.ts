@@ -1,12 +1,15 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type {
+  BedChange,
   BedDraft,
   EntryChange,
   EntryDraft,
   EntryRecord,
   GardenBooks,
+  GardenChange,
   GardenDraft,
   MaterialDraft,
+  PlantingChange,
   PlantingDraft,
   PlantingRecord,
 } from '../../contract/records.ts';
@@ -34,9 +37,19 @@ function useWrite<Input, Output>(write: (input: Input) => Promise<Output>) {
 
 export const useMakeGarden = () => useWrite((draft: GardenDraft) => bodyOf(gardens.$post({ json: draft })));
 
+export const useChangeGarden = () =>
+  useWrite(({ gardenId, change }: { gardenId: string; change: GardenChange }) =>
+    bodyOf(gardens[':gardenId'].$put({ param: { gardenId }, json: change })),
+  );
+
 export const useMakeBed = (gardenId: string) =>
   useWrite((draft: BedDraft) =>
     bodyOf(gardens[':gardenId'].beds.$post({ param: { gardenId }, json: draft })),
+  );
+
+export const useChangeBed = () =>
+  useWrite(({ bedId, change }: { bedId: string; change: BedChange }) =>
+    bodyOf(beds[':bedId'].$put({ param: { bedId }, json: change })),
   );
 
 export const useMakeMaterial = (gardenId: string) =>
@@ -63,6 +76,11 @@ export const useRestoreEntry = () =>
 export const usePlant = (bedId: string) =>
   useWrite((draft: PlantingDraft) =>
     bodyOf(beds[':bedId'].plantings.$post({ param: { bedId }, json: draft })),
+  );
+
+export const useChangePlanting = () =>
+  useWrite(({ plantingId, change }: { plantingId: string; change: PlantingChange }) =>
+    bodyOf(plantings[':plantingId'].$put({ param: { plantingId }, json: change })),
   );
 
 export const useRemovePlanting = () =>

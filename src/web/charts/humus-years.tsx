@@ -21,8 +21,8 @@ const labelStyle = { fontFamily: FONTS.text, fontSize: 12, fontWeight: 650 } as 
 export function HumusYears({ years, description }: HumusYearsProps) {
   const last = years.at(-1);
   if (!last) return null;
-  const labelled = years[Math.floor(years.length * 0.6)]!;
-  const isAbove = labelled.organicMatterPct >= labelled.bareOrganicMatterPct;
+  const labeled = years[Math.floor(years.length * 0.6)]!;
+  const isAbove = labeled.organicMatterPct >= labeled.bareOrganicMatterPct;
   return (
     <figure className="tide" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={190}>
@@ -67,8 +67,8 @@ export function HumusYears({ years, description }: HumusYearsProps) {
             isAnimationActive={false}
           />
           <ReferenceDot
-            x={labelled.yearsAhead}
-            y={labelled.organicMatterPct}
+            x={labeled.yearsAhead}
+            y={labeled.organicMatterPct}
             r={0}
             label={{
               value: 'as the books stand',
@@ -78,8 +78,8 @@ export function HumusYears({ years, description }: HumusYearsProps) {
             }}
           />
           <ReferenceDot
-            x={labelled.yearsAhead}
-            y={labelled.bareOrganicMatterPct}
+            x={labeled.yearsAhead}
+            y={labeled.bareOrganicMatterPct}
             r={0}
             label={{
               value: 'had nothing been laid',

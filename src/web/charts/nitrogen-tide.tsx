@@ -11,6 +11,7 @@ import {
 } from 'recharts';
 import { calendarDateOf, dayNumberOf, type DayNumber } from '../../core/climate/calendar.ts';
 import type { BedSample } from '../../core/projection/bed-projection.ts';
+import { CONTACT_ZONE_CM } from '../../core/simulation/scenario.ts';
 import { HATCH_ID } from '../drawing/grains.tsx';
 import { monthTick } from '../format/dates.ts';
 import type { Measures } from '../format/measures.ts';
@@ -226,7 +227,7 @@ export function NitrogenTide(props: NitrogenTideProps) {
               y={(heldPeak.heldContact + heldPeak.heldRoot) / 2}
               r={0}
               label={{
-                value: heldLabel(heldPeak),
+                value: heldLabel(heldPeak, `top ${measures.thickness(CONTACT_ZONE_CM)}`),
                 position: 'center',
                 fill: COLORS.stop,
                 ...labelStyle,
@@ -240,9 +241,9 @@ export function NitrogenTide(props: NitrogenTideProps) {
   );
 }
 
-function heldLabel({ heldContact, heldRoot }: Point): string {
+function heldLabel({ heldContact, heldRoot }: Point, top: string): string {
   const total = heldContact + heldRoot;
-  if (heldRoot / total < 0.1) return 'held by microbes, top 5 cm';
+  if (heldRoot / total < 0.1) return `held by microbes, ${top}`;
   if (heldContact / total < 0.1) return 'held by microbes, root zone';
-  return 'held by microbes, top 5 cm and root zone';
+  return `held by microbes, ${top} and root zone`;
 }

@@ -218,7 +218,7 @@ function layerLabels(placed: readonly PlacedLayer[], measures: Measures): Label[
 function zoneDetail(availableG: number, heldG: number, measures: Measures): string {
   const available = `${measures.rate(availableG)} free`;
   return heldG >= HELD_SHOWN_FROM_G
-    ? `${available}, ${measures.rateFigure(heldG).toFixed(1)} held`
+    ? `${available}, ${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} held`
     : available;
 }
 

@@ -18,7 +18,8 @@ export interface StripBed {
 interface GardenStripProps {
   readonly beds: readonly StripBed[];
   readonly onOpen: (href: string) => void;
-  /** Scale of depth in the garden's own unit: "10 cm". */
+  /** A length to draw the scale by, and what it is called in the garden's own unit. */
+  readonly scaleCm: number;
   readonly scaleLabel: string;
 }
 
@@ -32,7 +33,6 @@ const SURFACE = PLANT_ROOM + HIGHEST_CM * CM;
 const BASE = SURFACE + SOIL_CM * CM;
 const HEIGHT = BASE + 42;
 const PER_ROW = 8;
-const SCALE_CM = 10;
 const FELT_G = 0.25;
 
 function Hatch({ x, top, bottom, heldG }: { x: number; top: number; bottom: number; heldG: number }) {
@@ -122,7 +122,7 @@ function StripBedDrawing({ bed, x }: { bed: StripBed; x: number }) {
 }
 
 /** All beds on one soil surface and to one scale, a row of eight at a time; each opens its page. */
-export function GardenStrip({ beds, onOpen, scaleLabel }: GardenStripProps) {
+export function GardenStrip({ beds, onOpen, scaleCm, scaleLabel }: GardenStripProps) {
   const rows = Array.from({ length: Math.ceil(beds.length / PER_ROW) }, (_, row) =>
     beds.slice(row * PER_ROW, (row + 1) * PER_ROW),
   );
@@ -147,10 +147,10 @@ export function GardenStrip({ beds, onOpen, scaleLabel }: GardenStripProps) {
         />
         <g stroke={COLORS.softInk} fill={COLORS.softInk}>
           <path
-            d={`M16 ${SURFACE}V${SURFACE - SCALE_CM * CM}M12 ${SURFACE}h8M12 ${SURFACE - SCALE_CM * CM}h8`}
+            d={`M16 ${SURFACE}V${SURFACE - scaleCm * CM}M12 ${SURFACE}h8M12 ${SURFACE - scaleCm * CM}h8`}
             fill="none"
           />
-          <text x={10} y={SURFACE - SCALE_CM * CM - 7} fontSize={11} stroke="none" className="figure">
+          <text x={10} y={SURFACE - scaleCm * CM - 7} fontSize={11} stroke="none" className="figure">
             {scaleLabel}
           </text>
         </g>

@@ -1,7 +1,8 @@
 import type { BedAdvice, CropProspect } from '../../core/advice/bed-advice.ts';
 import { feedingCautions } from '../../core/advice/cautions.ts';
-import type { LockUpWindow } from '../../core/advice/lock-up.ts';
+import type { LockUpWindow, Zone } from '../../core/advice/lock-up.ts';
 import type { PlantingDate } from '../../core/advice/planting-dates.ts';
+import { CONTACT_ZONE_CM } from '../../core/simulation/scenario.ts';
 import type { DayNumber } from '../../core/climate/calendar.ts';
 import { aboutWhen, dateNear } from './dates.ts';
 import { percent } from './figures.ts';
@@ -14,7 +15,10 @@ export interface Answer {
   readonly isStop: boolean;
 }
 
-const ZONE_WORDS = { contact: 'Top 5 cm', root: 'Root zone' } as const;
+const topWords = (measures: Measures): string => `Top ${measures.thickness(CONTACT_ZONE_CM)}`;
+
+const zoneWords = (zone: Zone, measures: Measures): string =>
+  zone === 'contact' ? topWords(measures) : 'Root zone';
 
 function untilWords({ halfBackDay }: LockUpWindow, today: DayNumber): string {
   return halfBackDay === null ? 'for more than two years' : `until ${aboutWhen(halfBackDay, today)}`;
@@ -28,7 +32,7 @@ function windowSentence(window: LockUpWindow, today: DayNumber, measures: Measur
     peakDay > today || fromDay > today
       ? `, at most ${measures.rate(peakG)} in ${aboutWhen(peakDay, today)}`
       : `, past its peak of ${measures.rate(peakG)}`;
-  return `${ZONE_WORDS[zone]}: held ${since}${now}${most}.`;
+  return `${zoneWords(zone, measures)}: held ${since}${now}${most}.`;
 }
 
 /** Where nitrogen is locked up, and until when half of it is back. */
@@ -43,7 +47,7 @@ export function lockUpAnswer({ contact, root, today }: BedAdvice, measures: Meas
   }
   if (contact) {
     return {
-      headline: `Top 5 cm only, ${untilWords(contact, today)}`,
+      headline: `${topWords(measures)} only, ${untilWords(contact, today)}`,
       details: [windowSentence(contact, today, measures), 'The root zone is hardly touched.'],
       isStop: false,
     };

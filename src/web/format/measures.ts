@@ -1,7 +1,7 @@
 import type { GardenRecord } from '../../contract/records.ts';
 import type { AmountUnit } from '../../core/units/amount.ts';
 import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../../core/units/area.ts';
-import { inchesFromCentimetres } from '../../core/units/length.ts';
+import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../../core/units/length.ts';
 import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../../core/units/mass.ts';
 import { fixed, plainFigure, roundFigure } from './figures.ts';
 
@@ -14,8 +14,12 @@ export interface Measures {
   /** A rate of nitrogen as a plain number in the unit below. */
   readonly rateFigure: (gPerM2: number) => number;
   readonly rateUnit: string;
+  /** Decimals that a rate is worth in that unit. */
+  readonly rateDecimals: number;
   readonly rate: (gPerM2: number) => string;
   readonly mass: (kg: number) => string;
+  /** A round length to draw a scale by. */
+  readonly scaleCm: number;
   /** Depth as a plain number in the unit below, for scales. */
   readonly depthFigure: (cm: number) => number;
   readonly depthUnit: string;
@@ -32,8 +36,10 @@ const metric: Measures = {
   nitrogen: (g) => `${roundFigure(g)} g`,
   rateFigure: (gPerM2) => gPerM2,
   rateUnit: 'g/m²',
+  rateDecimals: 1,
   rate: (gPerM2) => `${fixed(gPerM2, 1)} g/m²`,
   mass: (kg) => (kg < 1 ? `${roundFigure(kg * 1000)} g` : `${plainFigure(kg)} kg`),
+  scaleCm: 10,
   depthFigure: (cm) => cm,
   depthUnit: 'cm',
   units: ['cm', 'bucket10L', 'barrow85L', 'litre', 'cubicMetre', 'kg', 'gram'],
@@ -45,11 +51,13 @@ const customary: Measures = {
   nitrogen: (g) => `${roundFigure(ouncesFromGrams(g))} oz`,
   rateFigure: (gPerM2) => gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2,
   rateUnit: 'oz/100 sq ft',
-  rate: (gPerM2) => `${fixed(gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2, 1)} oz/100 sq ft`,
+  rateDecimals: 2,
+  rate: (gPerM2) => `${fixed(gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2, 2)} oz/100 sq ft`,
   mass: (kg) => {
     const pounds = poundsFromKilograms(kg);
     return pounds < 1 ? `${roundFigure(pounds * 16)} oz` : `${plainFigure(pounds)} lb`;
   },
+  scaleCm: 4 * CENTIMETRES_PER_INCH,
   depthFigure: inchesFromCentimetres,
   depthUnit: 'in',
   units: ['inch', 'bucket5Gal', 'barrow3CuFt', 'cubicFoot', 'cubicYard', 'gallon', 'quart', 'cup', 'pound'],

@@ -3,6 +3,7 @@ import type { Caution } from '../../core/advice/cautions.ts';
 import type { CarbonParty, NitrogenParty } from '../../core/ledger/accounts.ts';
 import type { Exposure } from '../../core/materials/material.ts';
 import type { BedKind } from '../../core/records/bed-records.ts';
+import type { SoilTexture } from '../../core/records/soil-textures.ts';
 import { fullDate } from './dates.ts';
 import { fixed } from './figures.ts';
 
@@ -16,6 +17,15 @@ export const BED_KIND_WORDS: Record<BedKind, string> = {
   container: 'container',
   path: 'path',
   resting: 'resting bed',
+};
+
+/** What soil of each texture does between the fingers. */
+export const TEXTURE_WORDS: Record<SoilTexture, string> = {
+  sand: 'sand: gritty, falls apart',
+  sandyLoam: 'sandy loam: gritty, holds a ball',
+  loam: 'loam: soft, rolls badly',
+  clayLoam: 'clay loam: rolls into a sausage',
+  clay: 'clay: shiny, bends into a ring',
 };
 
 export const EXPOSURE_WORDS: Record<Exposure, string> = {
@@ -51,7 +61,7 @@ export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
   char: 'On char',
   ammonium: 'Ammonium just brought',
   layers: 'Free in the layers',
-  contactZone: 'Available, top 5 cm',
+  contactZone: 'Available, contact zone',
   rootZone: 'Available, root zone',
   crops: 'Standing crops',
   materials: 'Laid on',

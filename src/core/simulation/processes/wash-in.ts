@@ -22,7 +22,7 @@ const AMMONIA_REFERENCE_C = 15;
  * Rain washes ammonium and mineral nitrogen of the layers down, from the top layer on, while ammonia
  * escapes; the two compete. A sheet shields what lies beneath it from both.
  */
-export function washAndVolatilise({ state, constants }: Bed, step: SubStep): void {
+export function washAndVolatilize({ state, constants }: Bed, step: SubStep): void {
   const { cohorts } = state;
   const p = constants.parameters;
   const warmth = 2 ** ((step.airC - AMMONIA_REFERENCE_C) / 10) * constants.dtDays;
@@ -41,8 +41,8 @@ export function washAndVolatilise({ state, constants }: Bed, step: SubStep): voi
       washLayer(state, i, target, wash / thickness, p.layerAmmoniaLossPerDay * escape);
     }
     const laidStructural = cohorts.openingStructuralC[i];
-    if (cohorts.vapourBarrier[i] > 0 && laidStructural > 0) {
-      shield *= 1 - cohorts.vapourBarrier[i] * smoothStep(cohorts.structuralC[i] / laidStructural);
+    if (cohorts.vaporBarrier[i] > 0 && laidStructural > 0) {
+      shield *= 1 - cohorts.vaporBarrier[i] * smoothStep(cohorts.structuralC[i] / laidStructural);
     }
   }
   step.soilShield = shield;
@@ -57,8 +57,8 @@ function washAmmonium(state: BedState, i: number, target: number, wash: number, 
   const ammonia = (gone * escape) / rate;
   const washed = gone - ammonia;
   cohorts.ammoniumN[i] = content - gone;
-  cohorts.volatilisedN[i] += ammonia;
-  flows[FLOW.ammoniumVolatilised] += ammonia;
+  cohorts.volatilizedN[i] += ammonia;
+  flows[FLOW.ammoniumVolatilized] += ammonia;
   mineralN[target] += washed;
   if (target === CONTACT_ZONE) {
     cohorts.releasedToContactZoneN[i] += washed;
@@ -79,8 +79,8 @@ function washLayer(state: BedState, i: number, target: number, wash: number, esc
   const ammonia = (gone * escape) / rate;
   const washed = gone - ammonia;
   mineralN[account] = content - gone;
-  cohorts.volatilisedN[i] += ammonia;
-  flows[FLOW.layersVolatilised] += ammonia;
+  cohorts.volatilizedN[i] += ammonia;
+  flows[FLOW.layersVolatilized] += ammonia;
   mineralN[target] += washed;
   if (target === CONTACT_ZONE) flows[FLOW.layersToContactZone] += washed;
 }

@@ -3,26 +3,21 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { BedRecord, EntryRecord, GardenBooks } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { atEndOf, type BedProjection } from '../../../core/projection/bed-projection.ts';
+import { atEndOf } from '../../../core/projection/bed-projection.ts';
 import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
-import { HumusYears } from '../../charts/humus-years.tsx';
-import { NitrogenTide } from '../../charts/nitrogen-tide.tsx';
-import { BedSection } from '../../drawing/bed-section.tsx';
-import { dateNear, dayOf, fullDate } from '../../format/dates.ts';
+import { dayOf } from '../../format/dates.ts';
 import { fixed } from '../../format/figures.ts';
-import { measuresOf, type Measures } from '../../format/measures.ts';
+import { measuresOf } from '../../format/measures.ts';
 import { BED_KIND_WORDS, ESTIMATE } from '../../format/words.ts';
 import '../garden/garden.css';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { useUndo } from '../shell/use-undo.tsx';
-import { Answers } from './Answers.tsx';
 import './bed.css';
-import { Ledger } from './Ledger.tsx';
-import { cropNames, growingWords, namedCrops, namedLayers } from './naming.ts';
-import { PlantingBand } from './PlantingBand.tsx';
-import { PostingBand } from './PostingBand.tsx';
+import { BedBands, type OpenBand } from './BedBands.tsx';
+import { BedBody } from './BedBody.tsx';
+import { Outlook } from './Outlook.tsx';
+import { growingWords, namedLayers } from './naming.ts';
 import { Postings } from './Postings.tsx';
-import { TimeSlider } from './TimeSlider.tsx';
 import { useBedAnswers } from './use-bed-answers.ts';
 import type { Preview } from './use-posting.ts';
 
@@ -43,9 +38,6 @@ export function BedPage() {
   }
   return <OpenBed key={bed.id} books={books} bed={bed} />;
 }
-
-type OpenBand =
-  { readonly band: 'posting'; readonly changing: EntryRecord | null } | { readonly band: 'planting' };
 
 /** The records as they would be with the draft in them; a changed entry keeps its place. */
 function withPreview(books: GardenBooks, preview: Preview | null, changing: EntryRecord | null): GardenBooks {
@@ -76,6 +68,10 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
     },
     [setPreview, setDay],
   );
+  const openAtTop = (band: OpenBand) => {
+    setOpen(band);
+    window.scrollTo({ top: 0 });
+  };
   const showTrouble = (failure: unknown) =>
     setTrouble(failure instanceof Error ? failure.message : 'That did not work.');
 
@@ -109,7 +105,10 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
         </div>
         <div className="actions">
           <RemoveBed bed={bed} gardenId={books.garden.id} onTrouble={showTrouble} />
-          <Button onClick={() => setOpen({ band: 'planting' })}>Plant something</Button>
+          <Button type="text" onClick={() => setOpen({ band: 'bed' })}>
+            Change the bed
+          </Button>
+          <Button onClick={() => setOpen({ band: 'planting', changing: null })}>Plant something</Button>
           <Button type="primary" onClick={() => setOpen({ band: 'posting', changing: null })}>
             Lay something
           </Button>
@@ -123,20 +122,14 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
           </Button>
         </p>
       )}
-      {open?.band === 'posting' && (
-        <PostingBand
-          key={open.changing?.id ?? 'new'}
-          books={books}
-          bed={bed}
-          measures={measures}
-          layers={takeable}
-          changing={open.changing}
-          refusal={preview ? answers.refusal : null}
-          onPreview={showPreview}
-          onClose={close}
-        />
-      )}
-      {open?.band === 'planting' && <PlantingBand books={books} bedId={bed.id} onClose={close} />}
+      <BedBands
+        open={open}
+        layers={takeable}
+        refusal={preview ? answers.refusal : null}
+        onPreview={showPreview}
+        onClose={close}
+        {...{ books, bed, measures }}
+      />
       {!projection ? (
         answers.refusal ? (
           <p className="trouble">{answers.refusal.sentence}</p>
@@ -152,10 +145,8 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
           entries={entries}
           plantings={plantings}
           measures={measures}
-          onChange={(entry) => {
-            setOpen({ band: 'posting', changing: entry });
-            window.scrollTo({ top: 0 });
-          }}
+          onChange={(entry) => openAtTop({ band: 'posting', changing: entry })}
+          onChangePlanting={(planting) => openAtTop({ band: 'planting', changing: planting })}
           onTrouble={showTrouble}
         />
         <section aria-label="Ten years">
@@ -171,169 +162,6 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
       </div>
       <p className="soft estimate">{ESTIMATE}</p>
     </div>
-  );
-}
-
-interface BedBodyProps {
-  readonly books: GardenBooks;
-  readonly bed: BedRecord;
-  readonly projection: BedProjection;
-  readonly answers: ReturnType<typeof useBedAnswers>;
-  readonly measures: Measures;
-  readonly today: DayNumber;
-  readonly day: DayNumber;
-  readonly onDay: (day: DayNumber) => void;
-}
-
-const BEFORE_TODAY_DAYS = 92;
-const AFTER_TODAY_DAYS = 365;
-
-function BedBody({ books, bed, projection, answers, measures, today, day, onDay }: BedBodyProps) {
-  const sample = atEndOf(projection, day);
-  const layers = namedLayers(sample, books.entries, books.plantings, books.materials);
-  const crops = namedCrops(sample, books.plantings);
-  const highestMulchCm = useMemo(
-    () => Math.max(2, ...projection.samples.map(({ mulchCm }) => mulchCm)),
-    [projection],
-  );
-  const firstDate = books.entries
-    .filter(({ bedId }) => bedId === bed.id)
-    .reduce((first, { date }) => Math.min(first, dayOf(date)), today);
-  const names = (cropIds: readonly string[]) => cropNames(cropIds, books.plantings);
-  const { advice } = answers;
-  const fromDay = Math.max(projection.startDay, Math.min(day, today) - BEFORE_TODAY_DAYS);
-  const untilDay = Math.min(projection.endDay, Math.max(fromDay + BEFORE_TODAY_DAYS + AFTER_TODAY_DAYS, day));
-  const dosesShown = (advice?.doses?.doses ?? [])
-    .filter((dose) => dose.nitrogenGPerM2 > 0 && dose.day >= fromDay && dose.day <= untilDay)
-    .map((dose) => ({ day: dose.day, label: measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2) }));
-  return (
-    <>
-      <div className="bed-top">
-        <div>
-          <BedSection
-            sample={sample}
-            layers={layers}
-            crops={crops}
-            rootZoneCm={bed.rootZoneCm}
-            highestMulchCm={highestMulchCm}
-            measures={measures}
-            description={sectionInWords(sample, layers, crops, day, measures)}
-          />
-          <TimeSlider
-            fromDay={Math.max(projection.startDay, firstDate - 14)}
-            untilDay={projection.endDay}
-            today={today}
-            day={day}
-            onDay={onDay}
-          />
-        </div>
-        <div>
-          <Answers
-            advice={advice}
-            areaM2={bed.areaM2}
-            names={names}
-            measures={measures}
-            isStale={answers.isAdviceStale}
-          />
-          <NitrogenTide
-            samples={projection.samples}
-            fromDay={fromDay}
-            untilDay={untilDay}
-            today={today}
-            selectedDay={day}
-            doses={dosesShown}
-            wantedBy={wantedBy(projection, fromDay, untilDay, names)}
-            measures={measures}
-            onSelect={onDay}
-            description={tideInWords(projection, today, measures)}
-          />
-        </div>
-      </div>
-      <Ledger projection={projection} closingDay={day} areaM2={bed.areaM2} />
-    </>
-  );
-}
-
-/** The crop that wants most in the window, as the subject of "what … will want". */
-function wantedBy(
-  { samples, crops }: BedProjection,
-  fromDay: DayNumber,
-  untilDay: DayNumber,
-  names: (cropIds: readonly string[]) => string,
-): string | null {
-  const peak = samples
-    .filter(({ day }) => day >= fromDay && day <= untilDay)
-    .reduce<(typeof samples)[number] | undefined>(
-      (best, one) => (!best || one.cropWantG > best.cropWantG ? one : best),
-      undefined,
-    );
-  if (!peak || peak.cropWantG <= 0) return null;
-  const standing = crops.filter(
-    ({ plantDay, harvestDay }) => plantDay <= peak.day + 28 && harvestDay > peak.day,
-  );
-  return standing.length === 0 ? null : names(standing.slice(0, 1).map(({ id }) => id)).toLowerCase();
-}
-
-function sectionInWords(
-  sample: ReturnType<typeof atEndOf>,
-  layers: ReturnType<typeof namedLayers>,
-  crops: ReturnType<typeof namedCrops>,
-  day: DayNumber,
-  measures: Measures,
-): string {
-  const onTop = layers.filter(({ isOnTop }) => isOnTop);
-  const stack =
-    onTop.length === 0
-      ? 'Nothing lies on the soil.'
-      : `From the soil upwards: ${onTop.map(({ name, thicknessCm }) => `${measures.thickness(thicknessCm)} ${name}`).join(', ')}.`;
-  const dug = layers.filter(({ isOnTop, dugDepthCm }) => !isOnTop && dugDepthCm > 0);
-  const dugWords = dug.length > 0 ? ` Dug in: ${dug.map(({ name }) => name).join(', ')}.` : '';
-  const growing =
-    crops.length > 0
-      ? ` Growing: ${crops.map(({ name, rootDepthCm }) => `${name}, roots to ${measures.thickness(rootDepthCm)}`).join('; ')}.`
-      : '';
-  return `Section of the bed on ${fullDate(day)}. ${stack}${dugWords}${growing} Contact zone: ${measures.rate(sample.availableContactG)} nitrogen available, ${measures.rate(sample.heldContactG)} held. Root zone: ${measures.rate(sample.availableRootG)} available, ${measures.rate(sample.heldRootG)} held.`;
-}
-
-function tideInWords({ samples }: BedProjection, today: DayNumber, measures: Measures): string {
-  const ahead = samples.filter(({ day }) => day >= today && day <= today + AFTER_TODAY_DAYS);
-  const held = ahead.reduce(
-    (best, one) => (one.heldContactG + one.heldRootG > best.heldContactG + best.heldRootG ? one : best),
-    ahead[0]!,
-  );
-  return `Nitrogen over the coming year. Most is held on ${dateNear(held.day, today)}: ${measures.rate(held.heldContactG)} in the contact zone, ${measures.rate(held.heldRootG)} in the root zone.`;
-}
-
-function Outlook({
-  years,
-  areaM2,
-}: {
-  years: NonNullable<ReturnType<typeof useBedAnswers>['years']>;
-  areaM2: number;
-}) {
-  const first = years[0]!;
-  const last = years.at(-1)!;
-  const humusKg = (carbonG: number) => fixed((carbonG * areaM2) / 1000, 0);
-  const charKg = (last.charCarbonG * areaM2) / 1000;
-  return (
-    <>
-      <p>
-        <strong>
-          From {fixed(first.organicMatterPct, 1)} % to {fixed(last.organicMatterPct, 1)} % organic matter in{' '}
-          {last.yearsAhead} years
-        </strong>
-        {', '}
-        <span className="soft">
-          {fixed(last.bareOrganicMatterPct, 1)} % had nothing been laid. Humus then:{' '}
-          {humusKg(last.humusCarbonG)} kg of carbon in the bed
-          {charKg >= 0.1 ? `, and ${fixed(charKg, 1)} kg in char that stays` : ''}.
-        </span>
-      </p>
-      <HumusYears
-        years={years}
-        description={`Organic matter in the soil: ${fixed(first.organicMatterPct, 1)} % now, ${fixed(last.organicMatterPct, 1)} % in ten years, ${fixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
-      />
-    </>
   );
 }
 

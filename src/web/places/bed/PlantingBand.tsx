@@ -1,11 +1,11 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { problemsOf } from '../../../contract/problem-fields.ts';
-import { plantingDraft, type GardenBooks } from '../../../contract/records.ts';
+import { plantingDraft, type GardenBooks, type PlantingRecord } from '../../../contract/records.ts';
 import { isoDateOf } from '../../../core/climate/calendar.ts';
 import { CROP_LIBRARY, findCrop } from '../../../core/crops/crop-library.ts';
 import { sentencesOf } from '../../api/client.ts';
-import { usePlant } from '../../api/gardens.ts';
+import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { dayOf } from '../../format/dates.ts';
@@ -13,6 +13,8 @@ import { dayOf } from '../../format/dates.ts';
 interface PlantingBandProps {
   readonly books: GardenBooks;
   readonly bedId: string;
+  /** The planting to change; null for a new one. */
+  readonly changing: PlantingRecord | null;
   readonly onClose: () => void;
 }
 
@@ -25,14 +27,19 @@ function clearingDate(cropId: string, plantedOn: string): string {
 }
 
 /** Writing a crop into the books of a bed. */
-export function PlantingBand({ books, bedId, onClose }: PlantingBandProps) {
-  const [id] = useState(() => crypto.randomUUID());
-  const [cropId, setCropId] = useState('leek');
-  const [plantedOn, setPlantedOn] = useState(books.today);
-  const [clearedOn, setClearedOn] = useState(() => clearingDate('leek', books.today));
-  const [demand, setDemand] = useState(() => String(findCrop('leek')!.nitrogenDemandGPerM2));
+export function PlantingBand({ books, bedId, changing, onClose }: PlantingBandProps) {
+  const [id] = useState(() => changing?.id ?? crypto.randomUUID());
+  const [cropId, setCropId] = useState(changing?.cropId ?? 'leek');
+  const [plantedOn, setPlantedOn] = useState(changing?.plantedOn ?? books.today);
+  const [clearedOn, setClearedOn] = useState(() =>
+    changing ? (changing.clearedOn ?? '') : clearingDate('leek', books.today),
+  );
+  const [demand, setDemand] = useState(() =>
+    String(changing?.nitrogenDemandGPerM2 ?? findCrop('leek')!.nitrogenDemandGPerM2),
+  );
   const [wasTried, setWasTried] = useState(false);
   const plant = usePlant(bedId);
+  const change = useChangePlanting();
   const crop = findCrop(cropId)!;
 
   const choose = (chosen: string) => {
@@ -48,24 +55,33 @@ export function PlantingBand({ books, bedId, onClose }: PlantingBandProps) {
     clearedOn: clearedOn === '' ? null : clearedOn,
     nitrogenDemandGPerM2: numberFromText(demand),
     rootDepthCm: crop.rootDepthCm,
-    note: '',
+    note: changing?.note ?? '',
   });
   const troubles: Record<string, string> = {
     ...(parsed.success
       ? {}
       : Object.fromEntries(problemsOf(parsed.error).map(({ field, sentence }) => [field, sentence]))),
-    ...sentencesOf(plant.error),
+    ...sentencesOf(plant.error ?? change.error),
+  };
+  const save = () => {
+    setWasTried(true);
+    if (!parsed.success) return;
+    const { id: draftId, ...values } = parsed.data;
+    if (!changing) plant.mutate({ ...values, id: draftId }, { onSuccess: onClose });
+    else {
+      const kept = { ...values, version: changing.version };
+      change.mutate({ plantingId: id, change: kept }, { onSuccess: onClose });
+    }
   };
   const trouble = (field: string) => (wasTried ? troubles[field] : undefined);
 
   return (
     <form
       className="band"
-      aria-label="Plant a crop"
+      aria-label={changing ? 'Change a planting' : 'Plant a crop'}
       onSubmit={(event) => {
         event.preventDefault();
-        setWasTried(true);
-        if (parsed.success) plant.mutate(parsed.data, { onSuccess: onClose });
+        save();
       }}
     >
       <div className="band-fields">
@@ -131,8 +147,8 @@ export function PlantingBand({ books, bedId, onClose }: PlantingBandProps) {
         </Field>
       </div>
       <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={plant.isPending}>
-          Plant it
+        <Button type="primary" htmlType="submit" loading={plant.isPending || change.isPending}>
+          {changing ? 'Save the change' : 'Plant it'}
         </Button>
         <Button onClick={onClose}>Cancel</Button>
         {wasTried && troubles[''] !== undefined && <span className="field-trouble">{troubles['']}</span>}

@@ -20,6 +20,7 @@ interface PostingsProps {
   readonly plantings: readonly PlantingRecord[];
   readonly measures: Measures;
   readonly onChange: (entry: EntryRecord) => void;
+  readonly onChangePlanting: (planting: PlantingRecord) => void;
   readonly onTrouble: (failure: unknown) => void;
 }
 
@@ -28,7 +29,8 @@ type Line =
   | { readonly date: string; readonly planting: PlantingRecord };
 
 /** Everything written down about a bed, newest first; plans on top, to be ticked off. */
-export function Postings({ books, entries, plantings, measures, onChange, onTrouble }: PostingsProps) {
+export function Postings(props: PostingsProps) {
+  const { books, entries, plantings, measures, onChange, onChangePlanting, onTrouble } = props;
   const lines: Line[] = [
     ...entries.map((entry) => ({ date: entry.date, entry })),
     ...plantings.map((planting) => ({ date: planting.plantedOn, planting })),
@@ -51,7 +53,10 @@ export function Postings({ books, entries, plantings, measures, onChange, onTrou
                 {...{ entry: line.entry, entries, books, measures, onChange, onTrouble }}
               />
             ) : (
-              <PlantingLine key={line.planting.id} {...{ planting: line.planting, onTrouble }} />
+              <PlantingLine
+                key={line.planting.id}
+                {...{ planting: line.planting, onChange: onChangePlanting, onTrouble }}
+              />
             ),
           )}
         </ul>
@@ -98,7 +103,7 @@ function asChange(entry: EntryRecord): EntryChange {
   return change;
 }
 
-interface EntryLineProps extends Omit<PostingsProps, 'plantings'> {
+interface EntryLineProps extends Omit<PostingsProps, 'plantings' | 'onChangePlanting'> {
   readonly entry: EntryRecord;
 }
 
@@ -149,13 +154,13 @@ function EntryLine({ entry, entries, books, measures, onChange, onTrouble }: Ent
   );
 }
 
-function PlantingLine({
-  planting,
-  onTrouble,
-}: {
-  planting: PlantingRecord;
-  onTrouble: (failure: unknown) => void;
-}) {
+interface PlantingLineProps {
+  readonly planting: PlantingRecord;
+  readonly onChange: (planting: PlantingRecord) => void;
+  readonly onTrouble: (failure: unknown) => void;
+}
+
+function PlantingLine({ planting, onChange, onTrouble }: PlantingLineProps) {
   const remove = useRemovePlanting();
   const restore = useRestorePlanting();
   const undo = useUndo();
@@ -170,6 +175,9 @@ function PlantingLine({
         {words}
       </span>
       <span className="posting-actions">
+        <Button size="small" type="link" onClick={() => onChange(planting)}>
+          Change
+        </Button>
         <Button
           size="small"
           type="link"

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { BedStatus } from '../../../core/advice/bed-advice.ts';
 import { findCrop } from '../../../core/crops/crop-library.ts';
+import { CONTACT_ZONE_CM } from '../../../core/simulation/scenario.ts';
 import { lockUpAnswer } from '../../format/advice-words.ts';
 import { dateNear, dayOf } from '../../format/dates.ts';
 import { fixed } from '../../format/figures.ts';
@@ -34,7 +35,7 @@ export function BedRows({ briefed, books, measures, hrefOf }: BedRowsProps) {
           <th scope="col">lock-up</th>
           <th scope="col">next</th>
           <th scope="col">
-            top {measures.thickness(5)}, {measures.rateUnit}
+            top {measures.thickness(CONTACT_ZONE_CM)}, {measures.rateUnit}
           </th>
           <th scope="col">root zone</th>
           <th scope="col">organic matter</th>
@@ -95,8 +96,8 @@ function BedRow({
       </td>
       <td className="words">{lockUpAnswer(brief.advice, measures).headline}</td>
       <td className="words">{nextStep(briefedBed, books, measures)}</td>
-      <td>{fixed(measures.rateFigure(brief.now.availableContactG), 1)}</td>
-      <td>{fixed(measures.rateFigure(brief.now.availableRootG), 1)}</td>
+      <td>{fixed(measures.rateFigure(brief.now.availableContactG), measures.rateDecimals)}</td>
+      <td>{fixed(measures.rateFigure(brief.now.availableRootG), measures.rateDecimals)}</td>
       <td>
         {fixed(brief.now.organicMatterPct, 1)} %{' '}
         <span className="soft" title={`In a year: ${fixed(brief.organicMatterNextYearPct, 1)} %`}>

@@ -11,7 +11,8 @@ import { BedRows } from './BedRows.tsx';
 import { useBedBriefs, type BriefedBed } from './use-bed-briefs.ts';
 import './garden.css';
 
-const NewBedForm = lazy(async () => ({ default: (await import('./NewBedForm.tsx')).NewBedForm }));
+const BedForm = lazy(async () => ({ default: (await import('./BedForm.tsx')).BedForm }));
+const GardenForm = lazy(async () => ({ default: (await import('./GardenForm.tsx')).GardenForm }));
 
 /** Where each bed stands today, and what to do next. */
 export function GardenPage() {
@@ -21,7 +22,8 @@ export function GardenPage() {
 }
 
 function OpenGarden({ books }: { books: GardenBooks }) {
-  const [isAdding, setIsAdding] = useState(false);
+  const [open, setOpen] = useState<'bed' | 'garden' | null>(null);
+  const close = () => setOpen(null);
   const navigate = useNavigate();
   const briefed = useBedBriefs(books);
   const measures = measuresOf(books.garden);
@@ -37,23 +39,33 @@ function OpenGarden({ books }: { books: GardenBooks }) {
           <p className="soft">{summary(briefed, measures)}</p>
         </div>
         <div className="actions">
-          <Button type={books.beds.length === 0 ? 'primary' : 'default'} onClick={() => setIsAdding(true)}>
+          <Button type="text" onClick={() => setOpen('garden')}>
+            Change the garden
+          </Button>
+          <Button type={books.beds.length === 0 ? 'primary' : 'default'} onClick={() => setOpen('bed')}>
             Make a bed
           </Button>
         </div>
       </header>
-      {isAdding && (
+      {open !== null && (
         <Suspense fallback={<p className="soft">Opening the form …</p>}>
-          <NewBedForm
-            gardenId={books.garden.id}
-            measures={measures}
-            onClose={() => setIsAdding(false)}
-            onMade={(bedId) => void navigate(hrefOf(bedId))}
-          />
+          {open === 'bed' ? (
+            <BedForm
+              gardenId={books.garden.id}
+              measures={measures}
+              changing={null}
+              onClose={close}
+              onKept={(bedId) => void navigate(hrefOf(bedId))}
+            />
+          ) : (
+            <div className="band">
+              <GardenForm changing={books.garden} onClose={close} onKept={close} />
+            </div>
+          )}
         </Suspense>
       )}
       {books.beds.length === 0 ? (
-        !isAdding && (
+        open === null && (
           <div className="empty">
             <h2>No beds yet</h2>
             <p>
@@ -69,7 +81,8 @@ function OpenGarden({ books }: { books: GardenBooks }) {
             <GardenStrip
               beds={briefed.map((one) => stripBed(one, books, hrefOf))}
               onOpen={(href) => void navigate(href)}
-              scaleLabel={measures.thickness(10)}
+              scaleCm={measures.scaleCm}
+              scaleLabel={measures.thickness(measures.scaleCm)}
             />
           </div>
           <BedRows briefed={briefed} books={books} measures={measures} hrefOf={hrefOf} />

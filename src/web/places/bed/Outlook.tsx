@@ -1,0 +1,36 @@
+import type { OutlookYear } from '../../../core/projection/outlook.ts';
+import { HumusYears } from '../../charts/humus-years.tsx';
+import { fixed } from '../../format/figures.ts';
+
+interface OutlookProps {
+  readonly years: readonly OutlookYear[];
+  readonly areaM2: number;
+}
+
+/** Humus and char in ten years, in a sentence and a line. */
+export function Outlook({ years, areaM2 }: OutlookProps) {
+  const first = years[0]!;
+  const last = years.at(-1)!;
+  const humusKg = (carbonG: number) => fixed((carbonG * areaM2) / 1000, 0);
+  const charKg = (last.charCarbonG * areaM2) / 1000;
+  return (
+    <>
+      <p>
+        <strong>
+          From {fixed(first.organicMatterPct, 1)} % to {fixed(last.organicMatterPct, 1)} % organic matter in{' '}
+          {last.yearsAhead} years
+        </strong>
+        {', '}
+        <span className="soft">
+          {fixed(last.bareOrganicMatterPct, 1)} % had nothing been laid. Humus then:{' '}
+          {humusKg(last.humusCarbonG)} kg of carbon in the bed
+          {charKg >= 0.1 ? `, and ${fixed(charKg, 1)} kg in char that stays` : ''}.
+        </span>
+      </p>
+      <HumusYears
+        years={years}
+        description={`Organic matter in the soil: ${fixed(first.organicMatterPct, 1)} % now, ${fixed(last.organicMatterPct, 1)} % in ten years, ${fixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
+      />
+    </>
+  );
+}
