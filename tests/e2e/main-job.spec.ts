@@ -97,11 +97,26 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await expect(answer(page, 'Lock-up')).toContainText('Root zone, until');
   });
 
+  await test.step('the bed is changed where it stands', async () => {
+    await page.getByRole('button', { name: 'Change the bed' }).click();
+    await page.getByLabel('Area, m²').fill('12');
+    await page.getByRole('button', { name: 'Save the change' }).click();
+    await expect(page.getByText('vegetable bed · 12 m²')).toBeVisible();
+  });
+
   await test.step('the garden lists the bed with what to do next', async () => {
     await page.getByRole('navigation').getByRole('link', { name: 'Garden', exact: true }).click();
     const row = page.getByRole('row').filter({ hasText: 'Lower bed' });
     await expect(row).toContainText('short');
     await expect(row).toContainText(/plant tomato, 28 May|feed \d+ g nitrogen/);
+  });
+
+  await test.step('the garden turns to inches and ounces', async () => {
+    await page.getByRole('button', { name: 'Change the garden' }).click();
+    await page.getByText('inches, lb, barrows').click();
+    await page.getByRole('button', { name: 'Save the change' }).click();
+    await expect(page.getByText('130 sq ft')).toBeVisible();
+    await expect(page.getByRole('columnheader', { name: 'top 2 in, oz/100 sq ft' })).toBeVisible();
   });
 });
 

@@ -1,0 +1,118 @@
+import { describe, expect, it } from 'vitest';
+import { dayNumberFromIso } from '../climate/calendar.ts';
+import { CLIMATE_PATTERNS } from '../climate/patterns.ts';
+import { findLibraryMaterial } from '../materials/library.ts';
+import { runTo, startRun } from '../simulation/run.ts';
+import { SOIL_DEFAULTS, type BedScenario } from '../simulation/scenario.ts';
+import { leastDoses } from './least-doses.ts';
+import { firstSeasonAvailability, productMassFreshKg } from './product.ts';
+
+const day = (iso: string) => dayNumberFromIso(iso, []);
+const DAYS = [day('2021-05-01'), day('2021-06-01'), day('2021-07-01')];
+
+/** A hungry crop on a poor loam into which fresh sawdust was dug. */
+const scenario: BedScenario = {
+  startDay: day('2020-10-01'),
+  endDay: day('2021-08-20'),
+  climate: CLIMATE_PATTERNS[0],
+  soil: { ...SOIL_DEFAULTS, organicMatterPct: 3, bulkDensityGPerCm3: 1.3 },
+  events: [
+    {
+      type: 'apply',
+      day: day('2021-04-01'),
+      material: findLibraryMaterial('sawdust_softwood')!,
+      massFreshKgPerM2: 1,
+      dugDepthCm: 15,
+      exposure: 'normal',
+      isOnPath: false,
+    },
+  ],
+  crops: [
+    {
+      id: 'crop',
+      plantDay: DAYS[0],
+      harvestDay: day('2021-08-20'),
+      nitrogenDemandGPerM2: 10,
+      rootDepthCm: 40,
+      isLegume: false,
+      isPerennial: false,
+      deepShare: 0,
+      residueShare: 0,
+      residueDugDepthCm: 0,
+    },
+  ],
+  piles: [],
+  depositionGPerM2Year: 1,
+  stepsPerDay: 2,
+};
+const plan = { days: DAYS, cropIds: 'all' as const, availability: 1 };
+
+/** Crop nitrogen missed in the first interval with a dose on its first day, by a run of its own. */
+function missedInFirstInterval(doseG: number): number {
+  const run = startRun(scenario);
+  run.doses.set(DAYS[0], doseG);
+  runTo(run, DAYS[1]);
+  return run.bed.state.crops.shortN[0] + run.bed.state.crops.backlogN[0];
+}
+
+describe('least doses', () => {
+  it('take the cheapest of all doses, tried one by one', () => {
+    const costs = Array.from({ length: 21 }, (_, i) => missedInFirstInterval(i * 0.5) + 0.15 * i * 0.5);
+    const cheapest = costs.indexOf(Math.min(...costs)) * 0.5;
+    const [first] = leastDoses(scenario, plan);
+    expect(first.nitrogenGPerM2).toBe(cheapest);
+    expect(first.unmetWithoutG).toBeCloseTo(missedInFirstInterval(0), 12);
+    expect(first.unmetWithG).toBeCloseTo(missedInFirstInterval(cheapest), 12);
+  });
+
+  it('price the material against the same bed without it', () => {
+    for (const dose of leastDoses(scenario, plan)) {
+      expect(dose.priceGPerM2).toBe(dose.nitrogenGPerM2 - dose.twinNitrogenGPerM2);
+    }
+    const bare = leastDoses({ ...scenario, events: [] }, plan);
+    expect(bare.every(({ priceGPerM2 }) => priceGPerM2 === 0)).toBe(true);
+  });
+
+  it('give nothing where nothing is missed', () => {
+    const rich = { ...scenario, events: [], soil: { ...scenario.soil, organicMatterPct: 15 } };
+    expect(leastDoses(rich, plan).map(({ nitrogenGPerM2, isMet }) => [nitrogenGPerM2, isMet])).toEqual(
+      DAYS.map(() => [0, true]),
+    );
+  });
+
+  it('stay within the largest dose allowed, and say when that does not do', () => {
+    const doses = leastDoses(scenario, { ...plan, maximumDoseGPerM2: 1 });
+    expect(Math.max(...doses.map(({ nitrogenGPerM2 }) => nitrogenGPerM2))).toBeLessThanOrEqual(1);
+    expect(doses.some(({ isMet }) => !isMet)).toBe(true);
+  });
+
+  it('ask for more of a product that gives only part of its nitrogen', () => {
+    const [half] = leastDoses(scenario, { ...plan, availability: 0.5 });
+    expect(half.productNitrogenGPerM2).toBe(2 * half.nitrogenGPerM2);
+  });
+
+  it.each([
+    ['supplement.days.1', { ...plan, days: [DAYS[1], DAYS[0]] }],
+    ['supplement.days.0', { ...plan, days: [day('2030-01-01')] }],
+    ['supplement.cropIds.0', { ...plan, cropIds: ['nobody'] }],
+    ['supplement.availability', { ...plan, availability: 0 }],
+    ['supplement.maximumDoseGPerM2', { ...plan, maximumDoseGPerM2: NaN }],
+  ])('%s is refused by name', (path, wrong) => {
+    expect(() => leastDoses(scenario, wrong)).toThrow(new RegExp(`^${path} `));
+  });
+});
+
+describe('products', () => {
+  it('weigh what brings so much acting nitrogen', () => {
+    const feather = findLibraryMaterial('feather_meal')!;
+    const massKg = productMassFreshKg(30, feather, firstSeasonAvailability(feather));
+    const nitrogenG =
+      massKg * 1000 * (1 - feather.moistureFractionWetBasis) * feather.nitrogenFractionDryBasis;
+    expect(nitrogenG * firstSeasonAvailability(feather)).toBeCloseTo(30, 9);
+    expect(massKg).toBeGreaterThan(0.2);
+    expect(massKg).toBeLessThan(0.5);
+  });
+  it('of wood take more than they give', () => {
+    expect(firstSeasonAvailability(findLibraryMaterial('chips_branch')!)).toBeLessThan(0);
+  });
+});

@@ -1,0 +1,179 @@
+import { describe, expect, it } from 'vitest';
+import type { BedAdvice } from '../../core/advice/bed-advice.ts';
+import type { Caution } from '../../core/advice/cautions.ts';
+import { dayNumberFromIso } from '../../core/climate/calendar.ts';
+import type { Dose } from '../../core/supplement/least-doses.ts';
+import { doseAnswer, lockUpAnswer, plantingAnswer } from './advice-words.ts';
+import { measuresOf } from './measures.ts';
+import { cautionInWords } from './words.ts';
+
+const day = (iso: string) => dayNumberFromIso(iso, []);
+const today = day('2026-05-14');
+const metric = measuresOf({ measures: 'metric' });
+const customary = measuresOf({ measures: 'customary' });
+
+const quiet: BedAdvice = {
+  today,
+  status: 'resting',
+  contact: null,
+  root: null,
+  doses: null,
+  planting: [],
+  prospects: [],
+};
+const window = {
+  fromDay: day('2026-04-02'),
+  peakDay: day('2026-08-15'),
+  peakG: 3.2,
+  nowG: 0.6,
+  halfBackDay: day('2027-05-12'),
+};
+const contact = { zone: 'contact' as const, ...window };
+const root = { zone: 'root' as const, ...window, peakG: 9 };
+
+const dose = (iso: string, nitrogenGPerM2: number, change: Partial<Dose> = {}): Dose => ({
+  day: day(iso),
+  nitrogenGPerM2,
+  unmetWithoutG: 1,
+  unmetWithG: 0,
+  isMet: true,
+  twinNitrogenGPerM2: 0,
+  priceGPerM2: nitrogenGPerM2,
+  productNitrogenGPerM2: nitrogenGPerM2,
+  ...change,
+});
+const withDoses = (...doses: Dose[]): BedAdvice => ({
+  ...quiet,
+  doses: { cropIds: ['crop'], untilDay: day('2026-09-01'), doses, featherMealKgPerM2: 0.05 },
+  prospects: [
+    {
+      id: 'crop',
+      plantDay: today,
+      harvestDay: day('2026-09-01'),
+      demandG: 10,
+      shortG: 4,
+      paleDays: 30,
+      firstPaleDay: null,
+      shortWithoutMaterialsG: 1,
+    },
+  ],
+});
+const names = () => 'Sweetcorn';
+
+describe('lock-up in words', () => {
+  it('says that there is none', () => expect(lockUpAnswer(quiet, metric).headline).toBe('Nothing locked up'));
+  it('keeps the zones apart', () => {
+    expect(lockUpAnswer({ ...quiet, contact }, metric)).toMatchObject({
+      headline: 'Top 5 cm only, until mid May 2027',
+      isStop: false,
+      details: [
+        'Top 5 cm: held since early April, 0.6 g/m² now, at most 3.2 g/m² in mid August.',
+        'The root zone is hardly touched.',
+      ],
+    });
+    expect(lockUpAnswer({ ...quiet, contact, root }, metric)).toMatchObject({
+      headline: 'Root zone, until mid May 2027',
+      isStop: true,
+    });
+  });
+  it('speaks in the measures of the garden', () => {
+    expect(lockUpAnswer({ ...quiet, contact }, customary).headline).toBe('Top 2 in only, until mid May 2027');
+  });
+  it('says when it comes, and when no end is in sight', () => {
+    const later = { ...contact, fromDay: day('2026-07-01'), halfBackDay: null };
+    const answer = lockUpAnswer({ ...quiet, contact: later }, metric);
+    expect(answer.headline).toBe('Top 5 cm only, for more than two years');
+    expect(answer.details[0]).toContain('held from early July, at most');
+  });
+});
+
+describe('doses in words', () => {
+  it('says when there is nothing to feed, or no need', () => {
+    expect(doseAnswer(quiet, 5, names, metric).headline).toBe('Nothing to feed');
+    const fed = withDoses(dose('2026-05-20', 0));
+    const content = { ...fed, prospects: fed.prospects.map((one) => ({ ...one, shortG: 0 })) };
+    expect(doseAnswer(content, 5, names, metric)).toMatchObject({
+      headline: 'No feed needed',
+      details: ['Sweetcorn finds enough.'],
+    });
+    expect(doseAnswer(fed, 5, names, metric).headline).toBe('No dose is worth its cost');
+  });
+  it('adds the doses up for the whole bed, dates them, prices them and names a product', () => {
+    const { headline, details } = doseAnswer(
+      withDoses(dose('2026-05-20', 6), dose('2026-06-17', 4)),
+      5,
+      names,
+      metric,
+    );
+    expect(headline).toBe('50 g nitrogen in 2 doses');
+    expect(details[0]).toBe('30 g on 20 May, 20 g on 17 June, for sweetcorn; 250 g of feather meal in all.');
+    expect(details).toContain('50 g is the price of what was laid.');
+    expect(details).toContain('Unfed it misses 40 % of its need (10 % on bare soil), pale for 30 days.');
+  });
+  it('says when not all can be met, what bare soil would want, and when to split', () => {
+    const hard = doseAnswer(
+      withDoses(dose('2026-05-20', 8, { isMet: false, priceGPerM2: -2 })),
+      5,
+      names,
+      metric,
+    ).details;
+    expect(hard).toContain('Not all of the need can be met.');
+    expect(hard).toContain('Bare soil would want 10 g more.');
+    expect(hard.at(-1)).toContain('Split the larger doses');
+  });
+});
+
+describe('planting in words', () => {
+  const dates = (seedlings: number | null, waitFor: 'cold' | 'lockedUp' | null, missed = 0) => ({
+    ...quiet,
+    planting: (['seedlings', 'transplants'] as const).map((start) => ({
+      start,
+      day: start === 'seedlings' ? seedlings : today,
+      waitFor,
+      missedShare: missed,
+      missedShareBare: missed,
+    })),
+  });
+  it('says now, when, why, or never', () => {
+    expect(plantingAnswer(dates(today, null))).toMatchObject({
+      headline: 'Sow now',
+      details: ['Transplants now.'],
+      isStop: false,
+    });
+    expect(plantingAnswer(dates(day('2026-06-20'), 'lockedUp'))).toMatchObject({
+      headline: 'Sow from 20 June',
+      isStop: true,
+    });
+    expect(plantingAnswer(dates(day('2027-03-01'), 'cold')).details).toContain(
+      'Seeds: it is too cold before.',
+    );
+    expect(plantingAnswer(dates(null, 'lockedUp')).headline).toBe('Sow not within a year, unless fed');
+    expect(plantingAnswer({ ...quiet, status: 'path' }).headline).toBe('Not for planting');
+  });
+  it('tells a hungry soil from a locked one', () => {
+    expect(plantingAnswer(dates(today, null, 0.3)).details.at(-1)).toContain('hungry by itself');
+  });
+});
+
+describe('cautions in words', () => {
+  const all: Caution[] = [
+    { code: 'rawManure', touchingSoilDay: day('2026-09-11'), otherwiseDay: day('2026-08-12') },
+    { code: 'urine', harvestDay: day('2026-06-13') },
+    { code: 'persistentWeedkiller' },
+    { code: 'compostDust' },
+    { code: 'charDust' },
+    { code: 'unchargedChar' },
+    { code: 'keepOffTrunk' },
+    { code: 'deepLayer' },
+    { code: 'wetClay' },
+    { code: 'muchNitrogen', gPerM2: 8 },
+  ];
+  it.each(all.map((caution) => [caution.code, caution] as const))('%s is a whole sentence', (_, caution) => {
+    expect(cautionInWords(caution)).toMatch(/^[A-Z0-9].*\.$/);
+    expect(cautionInWords(caution)).not.toMatch(/undefined|NaN|!/);
+  });
+  it('name the dates and put local rules first', () => {
+    expect(cautionInWords(all[0])).toContain('11 September 2026');
+    expect(cautionInWords(all[0])).toContain('local food-safety rules come first');
+  });
+});

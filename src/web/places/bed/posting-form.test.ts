@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest';
+import type { EntryRecord } from '../../../contract/records.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
+import { GRAMS_PER_OUNCE } from '../../../core/units/mass.ts';
+import { emptyForm, formOf, readForm, SEEN_CHIPS, seenChips, type PostingForm } from './posting-form.ts';
+
+const METRIC = { centimetresPerUnit: 1, gramsPerUnit: 1 };
+const CUSTOMARY = { centimetresPerUnit: CENTIMETRES_PER_INCH, gramsPerUnit: GRAMS_PER_OUNCE };
+const blank = emptyForm('2026-05-14', 'cm', '20');
+const stamp = {
+  id: 'entry',
+  bedId: 'bed',
+  version: 3,
+  createdAt: '',
+  updatedAt: '',
+  note: 'By hand.',
+  date: '2026-04-01',
+};
+
+const RECORDS: EntryRecord[] = [
+  {
+    ...stamp,
+    type: 'lay',
+    state: 'laid',
+    materialId: 'chips_mixed',
+    amount: 7,
+    unit: 'cm',
+    massFreshKg: 100,
+    dugDepthCm: 0,
+    seasonedMonths: 6,
+  },
+  {
+    ...stamp,
+    type: 'lay',
+    state: 'planned',
+    materialId: 'chips_mixed',
+    amount: 2.5,
+    unit: 'barrow85L',
+    massFreshKg: 100,
+    dugDepthCm: 15.24,
+    seasonedMonths: 0,
+  },
+  { ...stamp, type: 'dig', state: 'laid', layerId: null, dugDepthCm: 25.4 },
+  { ...stamp, type: 'dig', state: 'laid', layerId: 'layer', dugDepthCm: 12.7 },
+  { ...stamp, type: 'takeOff', state: 'laid', layerId: 'layer', shareTakenOff: 0.5 },
+  { ...stamp, type: 'feed', state: 'planned', nitrogenG: GRAMS_PER_OUNCE * 2 },
+];
+
+const read = (change: Partial<PostingForm>, units = METRIC) => readForm({ ...blank, ...change }, units);
+
+describe('a posting form', () => {
+  it.each(
+    RECORDS.flatMap((record) => [
+      [record.type, record, METRIC] as const,
+      [record.type, record, CUSTOMARY] as const,
+    ]),
+  )('holds a %s entry and gives it back unchanged', (_, record, units) => {
+    const again = readForm(formOf(record, blank, units), units);
+    const { bedId, version, createdAt, updatedAt, ...kept } = record;
+    expect(again.ok).toBe(true);
+    const { massFreshKg, ...expected } = kept as typeof kept & { massFreshKg?: number };
+    if (!again.ok) return;
+    for (const [field, value] of Object.entries(expected)) {
+      const actual = (again.draft as unknown as Record<string, unknown>)[field];
+      if (typeof value === 'number') expect(actual).toBeCloseTo(value, 1);
+      else expect(actual).toEqual(value);
+    }
+  });
+
+  it('takes lengths and masses in the units of the garden', () => {
+    expect(read({ amount: '3', isDugIn: true, dugDepth: '8' }, CUSTOMARY)).toMatchObject({
+      ok: true,
+      draft: { dugDepthCm: 20.32 },
+    });
+    expect(read({ type: 'feed', nitrogen: '1' }, CUSTOMARY)).toMatchObject({
+      ok: true,
+      draft: { nitrogenG: GRAMS_PER_OUNCE },
+    });
+  });
+
+  it('leaves the depth out of what lies on top', () => {
+    expect(read({ amount: '3', isDugIn: false, dugDepth: 'nonsense' })).toMatchObject({
+      ok: true,
+      draft: { dugDepthCm: 0 },
+    });
+  });
+
+  it.each<[Partial<PostingForm>, string]>([
+    [{ amount: '' }, 'amount'],
+    [{ amount: 'seven' }, 'amount'],
+    [{ amount: '0' }, 'amount'],
+    [{ amount: '1e999' }, 'amount'],
+    [{ amount: '3', date: '' }, 'date'],
+    [{ amount: '3', seasonedMonths: '-1' }, 'seasonedMonths'],
+    [{ amount: '3', isDugIn: true, dugDepth: 'deep' }, 'dugDepthCm'],
+    [{ type: 'takeOff', layerId: '' }, 'layerId'],
+    [{ type: 'takeOff', layerId: 'layer', shareTakenOff: '150' }, 'shareTakenOff'],
+    [{ type: 'feed', nitrogen: '0' }, 'nitrogenG'],
+    [{ type: 'dig', dugDepth: '0' }, 'dugDepthCm'],
+  ])('%j is refused at %s', (change, field) => {
+    const result = read(change);
+    expect(result.ok).toBe(false);
+    if (!result.ok) expect(Object.keys(result.troubles)).toContain(field);
+  });
+
+  it('describes chips by what one sees of them', () => {
+    const form = {
+      ...blank,
+      materialId: SEEN_CHIPS,
+      chips: { ...blank.chips, branchCm: '8', leafPct: '10', coniferPct: '0' },
+    };
+    expect(seenChips(form)).toMatchObject({
+      name: 'Chips of 8 cm branches, 10 % leaf',
+      basis: { type: 'chips', branchDiameterCm: 8, leafShare: 0.1, coniferShare: 0 },
+    });
+    expect(readForm({ ...form, amount: '5' }, METRIC)).toMatchObject({
+      ok: true,
+      draft: { materialId: form.chips.id },
+    });
+  });
+});
