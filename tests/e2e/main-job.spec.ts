@@ -115,7 +115,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await page.getByRole('button', { name: 'Change the garden' }).click();
     await page.getByText('inches, lb, barrows').click();
     await page.getByRole('button', { name: 'Save the change' }).click();
-    await expect(page.getByText('130 sq ft')).toBeVisible();
+    await expect(page.getByText('129 sq ft')).toBeVisible();
     await expect(page.getByRole('columnheader', { name: 'top 2 in, oz/100 sq ft' })).toBeVisible();
   });
 });
