@@ -13,20 +13,19 @@ export interface CropProspect extends CropOutcome {
 /** How a bed stands, the gravest word that is true of it. */
 export type BedStatus = 'short' | 'pale' | 'held' | 'fed' | 'resting' | 'path';
 
-export interface BedAdvice {
+/** How a bed stands: what is locked up, what its crops miss, and what to feed. */
+export interface BedStanding {
   readonly today: DayNumber;
   readonly status: BedStatus;
   readonly contact: LockUpWindow | null;
   readonly root: LockUpWindow | null;
   readonly doses: DosePlan | null;
-  readonly planting: readonly PlantingDate[];
   readonly prospects: readonly CropProspect[];
 }
 
-/** A projection with the advice that rests on it. */
-export interface AdvisedBed {
-  readonly projection: BedProjection;
-  readonly advice: BedAdvice;
+/** All that can be said of a bed on a day. */
+export interface BedAdvice extends BedStanding {
+  readonly planting: readonly PlantingDate[];
 }
 
 const PALENESS_SHOWN = 0.25;
@@ -42,29 +41,33 @@ function prospectsOf(scenario: BedScenario, projection: BedProjection): CropPros
 }
 
 /**
- * Advice for a bed as seen on `today` from its projection, which must reach beyond today. `isPath` beds grow
- * nothing, so they get neither doses nor dates.
+ * How a bed stands on `today` by its projection, which must reach beyond today. `isPath` beds grow nothing, so
+ * they get no doses.
  */
-export function adviseBed(
+export function bedStanding(
   scenario: BedScenario,
   projection: BedProjection,
   today: DayNumber,
   isPath: boolean,
-): BedAdvice {
+): BedStanding {
   const contact = lockUpWindow(projection.samples, 'contact', today);
   const root = lockUpWindow(projection.samples, 'root', today);
   const doses = isPath ? null : dosePlan(scenario, today);
   const prospects = prospectsOf(scenario, projection);
-  return {
-    today,
-    status: isPath ? 'path' : statusOf(projection, prospects, doses, { contact, root }, today),
-    contact,
-    root,
-    doses,
-    planting: isPath ? [] : plantingDates(scenario, today),
-    prospects,
-  };
+  const status = isPath ? 'path' : statusOf(projection, prospects, doses, { contact, root }, today);
+  return { today, status, contact, root, doses, prospects };
 }
+
+/** The standing of a bed, and when young plants may go in. */
+export const adviseBed = (
+  scenario: BedScenario,
+  projection: BedProjection,
+  today: DayNumber,
+  isPath: boolean,
+): BedAdvice => ({
+  ...bedStanding(scenario, projection, today, isPath),
+  planting: isPath ? [] : plantingDates(scenario, today),
+});
 
 const isGoingOn = (window: LockUpWindow | null, today: DayNumber): boolean =>
   window !== null && window.fromDay <= today;

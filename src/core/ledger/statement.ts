@@ -1,3 +1,4 @@
+import { total } from '../numerics/total.ts';
 import {
   CARBON_ACCOUNTS,
   CARBON_SINKS,
@@ -52,8 +53,6 @@ function passed(opening: BalanceSample, closing: BalanceSample, isMeant: (index:
   return INDICES.filter(isMeant).reduce((sum, index) => sum + closing.flows[index] - opening.flows[index], 0);
 }
 
-const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
-
 function statement<Account extends string>(
   element: Element,
   accounts: readonly Account[],
@@ -83,13 +82,13 @@ function statement<Account extends string>(
     })),
   ];
   const through = (side: 'source' | 'sink') =>
-    sum(outside.filter((line) => line.side === side).map(({ amountG }) => amountG));
+    total(outside.filter((line) => line.side === side).map(({ amountG }) => amountG));
   return {
     element,
     assets,
     outside,
-    debitG: sum(assets.map(({ openingG }) => openingG)) + through('source'),
-    creditG: sum(assets.map(({ closingG }) => closingG)) + through('sink'),
+    debitG: total(assets.map(({ openingG }) => openingG)) + through('source'),
+    creditG: total(assets.map(({ closingG }) => closingG)) + through('sink'),
   };
 }
 

@@ -1,4 +1,5 @@
 import { clamp } from '../numerics/interpolation.ts';
+import { total } from '../numerics/total.ts';
 import { FLOW } from '../ledger/flows.ts';
 import type { Exposure, MaterialKind } from '../materials/material.ts';
 import { CONTACT_ZONE, layerAccount, ROOT_ZONE, type Bed } from './bed.ts';
@@ -26,20 +27,18 @@ const RESIDUE: typeof LAID = {
   ammonium: FLOW.residueNitrogenToAmmonium,
 };
 
-const sum = (values: readonly number[]): number => values.reduce((total, v) => total + v, 0);
-
 /** Posts the opening balances of a cohort. Mutates flows. */
 export function postOpening(flows: Float64Array, opening: CohortOpening, origin: CohortOrigin): void {
   const { carbonG: c, nitrogenG: n } = opening;
   const nitrogenFlow = origin === 'materials' ? LAID : RESIDUE;
-  flows[FLOW.carbonLaidAsFresh] += sum(c.slice(0, 3));
+  flows[FLOW.carbonLaidAsFresh] += total(c.slice(0, 3));
   flows[FLOW.carbonLaidAsMicrobes] += c[3];
   flows[FLOW.carbonLaidAsHumus] += c[4];
-  flows[FLOW.carbonLaidAsChar] += sum(c.slice(5));
-  flows[nitrogenFlow.fresh] += sum(n.slice(0, 3));
+  flows[FLOW.carbonLaidAsChar] += total(c.slice(5));
+  flows[nitrogenFlow.fresh] += total(n.slice(0, 3));
   flows[nitrogenFlow.microbes] += n[3];
   flows[nitrogenFlow.humus] += n[4];
-  flows[nitrogenFlow.char] += sum(n.slice(5)) + opening.charHeldG;
+  flows[nitrogenFlow.char] += total(n.slice(5)) + opening.charHeldG;
   flows[nitrogenFlow.ammonium] += opening.ammoniumG;
 }
 

@@ -1,3 +1,4 @@
+import { total } from '../numerics/total.ts';
 import { lostShare } from '../numerics/exponential-loss.ts';
 import { airTemperatureC } from '../climate/weather.ts';
 import { temperatureModifier } from '../climate/modifiers.ts';
@@ -132,17 +133,11 @@ function ageSubStep({ task }: RunningPile, warmth: number, modifier: number, dt:
   applyDecay(task);
 }
 
-const sum = (values: Iterable<number>): number => {
-  let total = 0;
-  for (const value of values) total += value;
-  return total;
-};
-
-const poolTotals = (pools: Float64Array[]): number[] => pools.map((pool) => sum(pool));
+const poolTotals = (pools: Float64Array[]): number[] => pools.map((pool) => total(pool));
 
 /** Organic matter at 50 % carbon plus the ash that came in (floored at 0), g. */
 function dryMassLeft(openings: readonly CohortOpening[], carbonInG: number, carbonLeftG: number): number {
-  const dryInG = sum(openings.map((o) => o.dryMassG));
+  const dryInG = total(openings.map((o) => o.dryMassG));
   return Math.max(2 * carbonLeftG, 2 * carbonLeftG + (dryInG - 2 * carbonInG));
 }
 
@@ -150,18 +145,18 @@ function closePile(plan: PilePlan, { task, openings }: RunningPile): PileResult 
   const { cohorts, mineralN, flows } = task;
   const carbonPoolsG = poolTotals(carbonPools(cohorts));
   const nitrogenPoolsG = poolTotals(nitrogenPools(cohorts));
-  const carbonInG = sum(openings.flatMap((o) => o.carbonG));
-  const carbonLeftG = sum(carbonPoolsG);
+  const carbonInG = total(openings.flatMap((o) => o.carbonG));
+  const carbonLeftG = total(carbonPoolsG);
   const mineralNitrogenG = mineralN[PILE_ACCOUNT];
-  const nitrogenLeftG = sum(nitrogenPoolsG) + mineralNitrogenG;
+  const nitrogenLeftG = total(nitrogenPoolsG) + mineralNitrogenG;
   const carbonToNitrogen = carbonLeftG / nitrogenLeftG;
   const byCarbon = (value: (o: CohortOpening) => number): number =>
-    sum(openings.map((o) => value(o) * sum(o.carbonG))) / carbonInG;
+    total(openings.map((o) => value(o) * total(o.carbonG))) / carbonInG;
   return {
     id: plan.id,
-    massInKg: sum(plan.mix.map((input) => input.massFreshKg)),
+    massInKg: total(plan.mix.map((input) => input.massFreshKg)),
     carbonInG,
-    nitrogenInG: sum(openings.flatMap((o) => [...o.nitrogenG, o.ammoniumG, o.charHeldG])),
+    nitrogenInG: total(openings.flatMap((o) => [...o.nitrogenG, o.ammoniumG, o.charHeldG])),
     ammoniaG: flows[FLOW.layersVolatilized],
     respiredCarbonG:
       flows[FLOW.freshCarbonRespired] +
@@ -182,9 +177,9 @@ function closePile(plan: PilePlan, { task, openings }: RunningPile): PileResult 
 }
 
 function sumFresh(cohorts: CohortTable): number {
-  let total = 0;
-  for (let i = 0; i < cohorts.count; i++) total += freshCarbon(cohorts, i);
-  return total;
+  let freshC = 0;
+  for (let i = 0; i < cohorts.count; i++) freshC += freshCarbon(cohorts, i);
+  return freshC;
 }
 
 /** Opening balances of `massInKg` of a pile's original input, taken at its end and spread on a bed. */

@@ -1,4 +1,5 @@
-import type { BedAdvice, CropProspect } from '../../core/advice/bed-advice.ts';
+import { total } from '../../core/numerics/total.ts';
+import type { BedAdvice, BedStanding, CropProspect } from '../../core/advice/bed-advice.ts';
 import { feedingCautions } from '../../core/advice/cautions.ts';
 import type { LockUpWindow, Zone } from '../../core/advice/lock-up.ts';
 import type { PlantingDate } from '../../core/advice/planting-dates.ts';
@@ -36,7 +37,7 @@ function windowSentence(window: LockUpWindow, today: DayNumber, measures: Measur
 }
 
 /** Where nitrogen is locked up, and until when half of it is back. */
-export function lockUpAnswer({ contact, root, today }: BedAdvice, measures: Measures): Answer {
+export function lockUpAnswer({ contact, root, today }: BedStanding, measures: Measures): Answer {
   if (root) {
     const also = contact ? [windowSentence(contact, today, measures)] : [];
     return {
@@ -62,8 +63,6 @@ export function lockUpAnswer({ contact, root, today }: BedAdvice, measures: Meas
 /** What grows, as a sentence can name it. */
 export type CropNames = (cropIds: readonly string[]) => string;
 
-const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
-
 function missedWords(prospects: readonly CropProspect[]): string[] {
   return prospects.map(({ shortG, demandG, shortWithoutMaterialsG, paleDays }) => {
     const share = shortG / demandG;
@@ -75,7 +74,7 @@ function missedWords(prospects: readonly CropProspect[]): string[] {
 
 /** How much nitrogen to add, and when. */
 export function doseAnswer(
-  { doses, prospects, today }: BedAdvice,
+  { doses, prospects, today }: BedStanding,
   areaM2: number,
   names: CropNames,
   measures: Measures,
@@ -98,8 +97,8 @@ export function doseAnswer(
       isStop: false,
     };
   }
-  const totalG = sum(given.map(({ nitrogenGPerM2 }) => nitrogenGPerM2)) * areaM2;
-  const priceG = sum(doses.doses.map(({ priceGPerM2 }) => priceGPerM2)) * areaM2;
+  const totalG = total(given.map(({ nitrogenGPerM2 }) => nitrogenGPerM2)) * areaM2;
+  const priceG = total(doses.doses.map(({ priceGPerM2 }) => priceGPerM2)) * areaM2;
   const dates = given
     .map(
       ({ day, nitrogenGPerM2 }) => `${measures.nitrogen(nitrogenGPerM2 * areaM2)} on ${dateNear(day, today)}`,

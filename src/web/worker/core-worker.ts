@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { fieldAsEntered, sentenceAsEntered } from '../../contract/as-entered.ts';
-import { adviseBed, type BedAdvice } from '../../core/advice/bed-advice.ts';
+import { adviseBed, bedStanding, type BedAdvice, type BedStanding } from '../../core/advice/bed-advice.ts';
 import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
 import { InputError } from '../../core/input-error.ts';
 import {
@@ -30,7 +30,7 @@ export type Worked<Result> =
 
 /** A bed in one line of the garden. */
 export interface BedBrief {
-  readonly advice: BedAdvice;
+  readonly standing: BedStanding;
   readonly now: BedSample;
   /** Organic matter in a year, %, as the books stand. */
   readonly organicMatterNextYearPct: number;
@@ -89,7 +89,7 @@ const brief = (question: BedQuestion): Worked<BedBrief> =>
     const scenario = scenarioOf(question, today, NEAR_DAYS);
     const projection = projectNear(scenario, today);
     return {
-      advice: adviseBed(scenario, projection, today, isPath(question)),
+      standing: bedStanding(scenario, projection, today, isPath(question)),
       now: atEndOf(projection, today),
       organicMatterNextYearPct: atEndOf(projection, today + YEAR_DAYS).organicMatterPct,
     };

@@ -1,13 +1,12 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import { problemsOf } from '../../../contract/problem-fields.ts';
 import { plantingDraft, type GardenBooks, type PlantingRecord } from '../../../contract/records.ts';
 import { isoDateOf } from '../../../core/climate/calendar.ts';
 import { CROP_LIBRARY, findCrop } from '../../../core/crops/crop-library.ts';
-import { sentencesOf } from '../../api/client.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
+import { troublesOf } from '../../forms/troubles.ts';
 import { dayOf } from '../../format/dates.ts';
 
 interface PlantingBandProps {
@@ -57,12 +56,7 @@ export function PlantingBand({ books, bedId, changing, onClose }: PlantingBandPr
     rootDepthCm: crop.rootDepthCm,
     note: changing?.note ?? '',
   });
-  const troubles: Record<string, string> = {
-    ...(parsed.success
-      ? {}
-      : Object.fromEntries(problemsOf(parsed.error).map(({ field, sentence }) => [field, sentence]))),
-    ...sentencesOf(plant.error ?? change.error),
-  };
+  const troubles = troublesOf(parsed, plant.error ?? change.error);
   const save = () => {
     setWasTried(true);
     if (!parsed.success) return;

@@ -3,6 +3,7 @@ import type { EntryChange, EntryRecord, GardenBooks, PlantingRecord } from '../.
 import { findCrop } from '../../../core/crops/crop-library.ts';
 import {
   useChangeEntry,
+  useChangePlanting,
   useRemoveEntry,
   useRemovePlanting,
   useRestoreEntry,
@@ -111,46 +112,20 @@ function EntryLine({ entry, entries, books, measures, onChange, onTrouble }: Ent
   const change = useChangeEntry();
   const remove = useRemoveEntry();
   const restore = useRestoreEntry();
-  const undo = useUndo();
-  const words = entryWords(entry, entries, books, measures);
-  const tickOff = () =>
-    change.mutate(
-      { entryId: entry.id, change: { ...asChange(entry), state: 'laid' } },
-      { onError: onTrouble },
-    );
   return (
-    <li className={entry.state === 'planned' ? 'is-planned' : ''}>
-      <span className="posting-date figure">{shortDate(dayOf(entry.date))}</span>
-      <span className="posting-words">
-        {words}
-        {entry.note !== '' && <span className="soft"> {entry.note}</span>}
-      </span>
-      <span className="posting-actions">
-        {entry.state === 'planned' && (
-          <Button size="small" type="primary" onClick={tickOff} loading={change.isPending}>
-            Tick off as done
-          </Button>
-        )}
-        <Button size="small" type="link" onClick={() => onChange(entry)}>
-          Change
-        </Button>
-        <Button
-          size="small"
-          type="link"
-          onClick={() =>
-            remove.mutate(entry, {
-              onSuccess: () =>
-                undo(`Taken out of the book: ${words}`, () =>
-                  restore.mutate(entry.id, { onError: onTrouble }),
-                ),
-              onError: onTrouble,
-            })
-          }
-        >
-          Strike out
-        </Button>
-      </span>
-    </li>
+    <PostingLine
+      date={entry.date}
+      words={entryWords(entry, entries, books, measures)}
+      note={entry.note}
+      isPlanned={entry.state === 'planned'}
+      onTickOff={() =>
+        change.mutateAsync({ entryId: entry.id, change: { ...asChange(entry), state: 'laid' } })
+      }
+      onChange={() => onChange(entry)}
+      onStrikeOut={() => remove.mutateAsync(entry)}
+      onRestore={() => restore.mutateAsync(entry.id)}
+      onTrouble={onTrouble}
+    />
   );
 }
 
@@ -161,36 +136,64 @@ interface PlantingLineProps {
 }
 
 function PlantingLine({ planting, onChange, onTrouble }: PlantingLineProps) {
+  const change = useChangePlanting();
   const remove = useRemovePlanting();
   const restore = useRestorePlanting();
-  const undo = useUndo();
   const crop = findCrop(planting.cropId);
   const until = planting.clearedOn === null ? 'stays' : `until ${fullDate(dayOf(planting.clearedOn))}`;
-  const words = `${crop?.name ?? planting.cropId}, ${until}`;
+  const { id, bedId, createdAt, updatedAt, ...kept } = planting;
   return (
-    <li className={planting.state === 'planned' ? 'is-planned' : ''}>
-      <span className="posting-date figure">{shortDate(dayOf(planting.plantedOn))}</span>
+    <PostingLine
+      date={planting.plantedOn}
+      words={`❦ ${crop?.name ?? planting.cropId}, ${until}`}
+      note={planting.note}
+      isPlanned={planting.state === 'planned'}
+      onTickOff={() => change.mutateAsync({ plantingId: id, change: { ...kept, state: 'laid' } })}
+      onChange={() => onChange(planting)}
+      onStrikeOut={() => remove.mutateAsync(planting)}
+      onRestore={() => restore.mutateAsync(id)}
+      onTrouble={onTrouble}
+    />
+  );
+}
+
+interface PostingLineProps {
+  readonly date: string;
+  readonly words: string;
+  readonly note: string;
+  readonly isPlanned: boolean;
+  readonly onTickOff: () => Promise<unknown>;
+  readonly onChange: () => void;
+  readonly onStrikeOut: () => Promise<unknown>;
+  readonly onRestore: () => Promise<unknown>;
+  readonly onTrouble: (failure: unknown) => void;
+}
+
+/** One line of the list: what it says, and what can be done with it. */
+function PostingLine(props: PostingLineProps) {
+  const { date, words, note, isPlanned, onTickOff, onChange, onStrikeOut, onRestore, onTrouble } = props;
+  const undo = useUndo();
+  const strikeOut = async () => {
+    await onStrikeOut();
+    undo(`Taken out of the book: ${words}`, () => void onRestore().catch(onTrouble));
+  };
+  return (
+    <li className={isPlanned ? 'is-planned' : ''}>
+      <span className="posting-date figure">{shortDate(dayOf(date))}</span>
       <span className="posting-words">
-        <span aria-hidden="true">❦ </span>
         {words}
+        {note !== '' && <span className="soft"> {note}</span>}
       </span>
       <span className="posting-actions">
-        <Button size="small" type="link" onClick={() => onChange(planting)}>
+        {isPlanned && (
+          <Button size="small" type="primary" onClick={() => void onTickOff().catch(onTrouble)}>
+            Tick off as done
+          </Button>
+        )}
+        <Button size="small" type="link" onClick={onChange}>
           Change
         </Button>
-        <Button
-          size="small"
-          type="link"
-          onClick={() =>
-            remove.mutate(planting, {
-              onSuccess: () =>
-                undo(`Taken out of the book: ${words}`, () =>
-                  restore.mutate(planting.id, { onError: onTrouble }),
-                ),
-              onError: onTrouble,
-            })
-          }
-        >
+        <Button size="small" type="link" onClick={() => void strikeOut().catch(onTrouble)}>
           Strike out
         </Button>
       </span>

@@ -1,5 +1,9 @@
 import type { DayNumber } from '../../../core/climate/calendar.ts';
-import type { BedProjection, BedSample } from '../../../core/projection/bed-projection.ts';
+import {
+  WANT_AHEAD_DAYS,
+  type BedProjection,
+  type BedSample,
+} from '../../../core/projection/bed-projection.ts';
 import type { NamedCrop, NamedLayer } from '../../drawing/bed-section.tsx';
 import { dateNear, fullDate } from '../../format/dates.ts';
 import type { Measures } from '../../format/measures.ts';
@@ -21,7 +25,7 @@ export function wantedBy(
     );
   if (!peak || peak.cropWantG <= 0) return null;
   const standing = crops.filter(
-    ({ plantDay, harvestDay }) => plantDay <= peak.day + 28 && harvestDay > peak.day,
+    ({ plantDay, harvestDay }) => plantDay <= peak.day + WANT_AHEAD_DAYS && harvestDay > peak.day,
   );
   return standing.length === 0 ? null : names(standing.slice(0, 1).map(({ id }) => id)).toLowerCase();
 }

@@ -1,4 +1,3 @@
-import { problemsOf } from '../../../contract/problem-fields.ts';
 import {
   entryDraft,
   type EntryDraft,
@@ -8,6 +7,7 @@ import {
 import type { EntryType } from '../../../core/records/bed-records.ts';
 import type { AmountUnit } from '../../../core/units/amount.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
+import { troublesOf } from '../../forms/troubles.ts';
 
 /** The choice of chips described by what can be seen of them, instead of a material of the list. */
 export const SEEN_CHIPS = 'seen-chips';
@@ -133,10 +133,7 @@ export type ReadForm =
 export function readForm(form: PostingForm, units: FormUnits): ReadForm {
   const parsed = entryDraft.safeParse(typed(form, units));
   if (parsed.success) return { ok: true, draft: parsed.data };
-  const troubles = Object.fromEntries(
-    problemsOf(parsed.error).map(({ field, sentence }) => [field, sentence]),
-  );
-  return { ok: false, troubles };
+  return { ok: false, troubles: troublesOf(parsed, null) };
 }
 
 /** Chips as the form describes them. */

@@ -10,7 +10,7 @@ import type { Material } from '../../../core/materials/material.ts';
 import { massFreshKgFromAmount } from '../../../core/units/amount.ts';
 import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import { GRAMS_PER_OUNCE } from '../../../core/units/mass.ts';
-import { sentencesOf } from '../../api/client.ts';
+import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
 import type { Measures } from '../../format/measures.ts';
 import { resolveMaterial } from './material-options.ts';

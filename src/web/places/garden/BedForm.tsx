@@ -1,16 +1,15 @@
 import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
-import { problemsOf } from '../../../contract/problem-fields.ts';
 import { bedDraft, type BedRecord } from '../../../contract/records.ts';
 import { EXPOSURES, type Exposure } from '../../../core/materials/material.ts';
 import { BED_KINDS, type BedKind } from '../../../core/records/bed-records.ts';
 import { bulkDensityOfClay, SOIL_TEXTURES } from '../../../core/records/soil-textures.ts';
 import { squareFeetFromSquareMetres, squareMetresFromSquareFeet } from '../../../core/units/area.ts';
 import { centimetresFromInches, inchesFromCentimetres } from '../../../core/units/length.ts';
-import { sentencesOf } from '../../api/client.ts';
 import { useChangeBed, useMakeBed } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
+import { troublesOf } from '../../forms/troubles.ts';
 import { plainFigure } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
 import { BED_KIND_WORDS, EXPOSURE_WORDS, TEXTURE_WORDS } from '../../format/words.ts';
@@ -92,12 +91,7 @@ export function BedForm({ gardenId, measures, changing, onClose, onKept }: BedFo
   const set = (change: Partial<BedFields>) => setFields((before) => ({ ...before, ...change }));
 
   const parsed = read(fields, id, isMetric, changing);
-  const troubles: Record<string, string> = {
-    ...(parsed.success
-      ? {}
-      : Object.fromEntries(problemsOf(parsed.error).map(({ field, sentence }) => [field, sentence]))),
-    ...sentencesOf(makeBed.error ?? changeBed.error),
-  };
+  const troubles = troublesOf(parsed, makeBed.error ?? changeBed.error);
   const trouble = (field: string) => (wasTried ? troubles[field] : undefined);
 
   const save = () => {

@@ -21,7 +21,7 @@ interface BedRowsProps {
 const URGENCY: readonly BedStatus[] = ['pale', 'short', 'held', 'fed', 'resting', 'path'];
 
 const urgency = ({ brief }: BriefedBed): number =>
-  brief ? URGENCY.indexOf(brief.advice.status) : URGENCY.length;
+  brief ? URGENCY.indexOf(brief.standing.status) : URGENCY.length;
 
 /** One line a bed, those that need attention first. */
 export function BedRows({ briefed, books, measures, hrefOf }: BedRowsProps) {
@@ -80,7 +80,7 @@ function BedRow({
       </tr>
     );
   }
-  const { mark, word, isStop } = STATUS_WORDS[brief.advice.status];
+  const { mark, word, isStop } = STATUS_WORDS[brief.standing.status];
   const trend = brief.organicMatterNextYearPct - brief.now.organicMatterPct;
   return (
     <tr>
@@ -94,7 +94,7 @@ function BedRow({
           {mark} {word}
         </span>
       </td>
-      <td className="words">{lockUpAnswer(brief.advice, measures).headline}</td>
+      <td className="words">{lockUpAnswer(brief.standing, measures).headline}</td>
       <td className="words">{nextStep(briefedBed, books, measures)}</td>
       <td>{fixed(measures.rateFigure(brief.now.availableContactG), measures.rateDecimals)}</td>
       <td>{fixed(measures.rateFigure(brief.now.availableRootG), measures.rateDecimals)}</td>
@@ -112,7 +112,7 @@ function BedRow({
 function nextStep({ bed, brief }: BriefedBed, books: GardenBooks, measures: Measures): string {
   const today = dayOf(books.today);
   const steps: { day: number; words: string }[] = [];
-  const dose = brief?.advice.doses?.doses.find(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
+  const dose = brief?.standing.doses?.doses.find(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
   if (dose) {
     const amount = measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2);
     steps.push({ day: dose.day, words: `feed ${amount} nitrogen` });

@@ -1,11 +1,10 @@
 import { Button, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { problemsOf } from '../../../contract/problem-fields.ts';
 import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../contract/records.ts';
 import { CLIMATE_PATTERNS } from '../../../core/climate/patterns.ts';
-import { sentencesOf } from '../../api/client.ts';
 import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
+import { troublesOf } from '../../forms/troubles.ts';
 
 interface GardenFormProps {
   /** The garden to change; null for a new one. */
@@ -50,9 +49,7 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
     depositionGPerM2Year: changing?.depositionGPerM2Year ?? 1,
     measures,
   });
-  const troubles: Record<string, string> = parsed.success
-    ? sentencesOf(makeGarden.error ?? changeGarden.error)
-    : Object.fromEntries(problemsOf(parsed.error).map(({ field, sentence }) => [field, sentence]));
+  const troubles = troublesOf(parsed, makeGarden.error ?? changeGarden.error);
 
   const save = () => {
     setWasTried(true);

@@ -103,7 +103,7 @@ function summary(briefed: readonly BriefedBed[], measures: Measures): string {
   const waiting = briefed.filter(({ brief, refusal }) => !brief && !refusal).length;
   const count = `${briefed.length} bed${briefed.length === 1 ? '' : 's'}, ${area}.`;
   if (waiting > 0) return `${count} Working out ${waiting} of them …`;
-  const hungry = briefed.filter(({ brief }) => brief && ['short', 'pale'].includes(brief.advice.status));
+  const hungry = briefed.filter(({ brief }) => brief && ['short', 'pale'].includes(brief.standing.status));
   if (hungry.length === 0) return `${count} None wants nitrogen.`;
   const names = hungry.map(({ bed }) => bed.name);
   const last = names.pop()!;
