@@ -75,7 +75,6 @@ export interface FeedEntry extends Entry {
 
 export type EntryRecord = LayEntry | DigEntry | TakeOffEntry | FeedEntry;
 export type EntryType = EntryRecord['type'];
-export const ENTRY_TYPES = ['lay', 'dig', 'takeOff', 'feed'] as const satisfies readonly EntryType[];
 
 export interface PlantingRecord {
   readonly id: string;

@@ -3,6 +3,5 @@ export const KILOGRAMS_PER_POUND = 0.45359237;
 export const GRAMS_PER_KILOGRAM = 1000;
 export const GRAMS_PER_OUNCE = (KILOGRAMS_PER_POUND * GRAMS_PER_KILOGRAM) / 16;
 
-export const kilogramsFromPounds = (pounds: number): number => pounds * KILOGRAMS_PER_POUND;
 export const poundsFromKilograms = (kilograms: number): number => kilograms / KILOGRAMS_PER_POUND;
 export const ouncesFromGrams = (grams: number): number => grams / GRAMS_PER_OUNCE;
