@@ -82,7 +82,9 @@ describe('lock-up in words', () => {
   it('says when it comes, and when no end is in sight', () => {
     const later = { ...contact, fromDay: day('2026-07-01'), halfBackDay: null };
     const answer = lockUpAnswer({ ...quiet, contact: later }, metric);
-    expect(answer.headline).toBe('Top 5 cm only, for more than two years');
+    expect(answer.headline).toBe('Top 5 cm only, from early July');
+    const endless = lockUpAnswer({ ...quiet, contact: { ...contact, halfBackDay: null } }, metric);
+    expect(endless.headline).toBe('Top 5 cm only, for more than two years');
     expect(answer.details[0]).toContain('held from early July, at most');
   });
 });

@@ -21,7 +21,9 @@ const topWords = (measures: Measures): string => `Top ${measures.thickness(CONTA
 const zoneWords = (zone: Zone, measures: Measures): string =>
   zone === 'contact' ? topWords(measures) : 'Root zone';
 
-function untilWords({ halfBackDay }: LockUpWindow, today: DayNumber): string {
+/** Until when a lock-up lasts that is going on, or from when one that is still to come. */
+function untilWords({ fromDay, halfBackDay }: LockUpWindow, today: DayNumber): string {
+  if (fromDay > today) return `from ${aboutWhen(fromDay, today)}`;
   return halfBackDay === null ? 'for more than two years' : `until ${aboutWhen(halfBackDay, today)}`;
 }
 

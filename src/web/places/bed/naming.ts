@@ -78,6 +78,11 @@ export function growingWords(
 ): string {
   const names = [...new Set(namedCrops(sample, plantings).map(({ name }) => name))];
   if (names.length > 0) return names.join(', ');
+  const dormant = plantings.find(({ cropId, plantedOn, clearedOn }) => {
+    const stands = dayOf(plantedOn) <= day && (clearedOn === null || dayOf(clearedOn) > day);
+    return stands && findCrop(cropId)?.isPerennial;
+  });
+  if (dormant) return `${findCrop(dormant.cropId)?.name ?? 'Perennial'}, dormant`;
   const next = plantings
     .filter(({ plantedOn }) => dayOf(plantedOn) > day)
     .sort((a, b) => a.plantedOn.localeCompare(b.plantedOn))

@@ -1,0 +1,103 @@
+import { describe, expect, it } from 'vitest';
+import type { EntryRecord, PlantingRecord } from '../../../contract/records.ts';
+import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
+import type { BedSample, LayerState } from '../../../core/projection/bed-projection.ts';
+import { cropNames, DRAFT_ID, growingWords, namedCrops, namedLayers } from './naming.ts';
+
+const day = (iso: string) => dayNumberFromIso(iso, []);
+const stamp = { version: 1, createdAt: '', updatedAt: '', bedId: 'bed', note: '' };
+const planting = (
+  id: string,
+  cropId: string,
+  plantedOn: string,
+  clearedOn: string | null,
+): PlantingRecord => ({
+  ...stamp,
+  id,
+  state: 'laid',
+  cropId,
+  plantedOn,
+  clearedOn,
+  nitrogenDemandGPerM2: 10,
+  rootDepthCm: 40,
+});
+const PLANTINGS = [
+  planting('p1', 'currant', '2024-03-01', null),
+  planting('p2', 'leek', '2026-04-20', '2026-10-01'),
+  planting('p3', 'garlic', '2026-10-20', '2027-07-01'),
+];
+const layer = (id: string): LayerState => ({
+  id,
+  kind: 'wood',
+  isOnTop: true,
+  dugDepthCm: 0,
+  thicknessCm: 3,
+  freshCarbonG: 1,
+  microbialCarbonG: 0,
+  humusCarbonG: 0,
+  charCarbonG: 0,
+  respiredCarbonG: 0,
+  lockedNitrogenG: 0,
+});
+const lay = (id: string, materialId: string): EntryRecord => ({
+  ...stamp,
+  id,
+  type: 'lay',
+  state: 'laid',
+  date: '2026-05-01',
+  materialId,
+  amount: 3,
+  unit: 'cm',
+  massFreshKg: 50,
+  dugDepthCm: 0,
+  seasonedMonths: 0,
+});
+/** A look at the bed on the morning after `iso`. */
+const sample = (iso: string, layers: string[] = [], crops: string[] = []): BedSample =>
+  ({
+    day: day(iso) + 1,
+    layers: layers.map(layer),
+    crops: crops.map((id) => ({ id, progress: 0.2, rootDepthCm: 20, paleness: 0.3 })),
+  }) as unknown as BedSample;
+
+describe('names in a drawing', () => {
+  it('layers are called by their material and age, remains by their crop, a draft is known', () => {
+    const entries = [lay('a', 'compost_yard'), lay(DRAFT_ID, 'own')];
+    const own = [
+      {
+        ...stamp,
+        gardenId: 'g',
+        id: 'own',
+        name: 'Own chips',
+        basis: { type: 'chips' as const, branchDiameterCm: 5, leafShare: 0, coniferShare: 0 },
+      },
+    ];
+    const named = namedLayers(
+      sample('2026-05-01', ['a', DRAFT_ID, 'p2_residue', 'p1:3_residue']),
+      entries,
+      PLANTINGS,
+      own,
+    );
+    expect(named.map(({ name, age, isDraft }) => [name, age, isDraft])).toEqual([
+      ['Finished yard-debris compost', 'today', false],
+      ['Own chips', 'today', true],
+      ['Leek remains', 'grown here', false],
+      ['Currant remains', 'grown here', false],
+    ]);
+  });
+
+  it('crops are called once, a perennial by its planting, and stands grown up', () => {
+    expect(cropNames(['p1:1', 'p1:2', 'p2'], PLANTINGS)).toBe('Currant and Leek');
+    const [currant, leek] = namedCrops(sample('2026-05-01', [], ['p1:3', 'p2']), PLANTINGS);
+    expect(currant).toMatchObject({ name: 'Currant', form: 'shrub', progress: 1, isPale: true });
+    expect(leek).toMatchObject({ name: 'Leek', progress: 0.2 });
+  });
+
+  it('what grows, what rests and what is next', () => {
+    const annuals = PLANTINGS.slice(1);
+    expect(growingWords(sample('2026-05-01', [], ['p2']), annuals, day('2026-05-01'))).toBe('Leek');
+    expect(growingWords(sample('2026-12-01'), PLANTINGS, day('2026-12-01'))).toBe('Currant, dormant');
+    expect(growingWords(sample('2026-10-10'), annuals, day('2026-10-10'))).toBe('Garlic next');
+    expect(growingWords(sample('2028-01-01'), annuals, day('2028-01-01'))).toBe('Nothing grows here');
+  });
+});
