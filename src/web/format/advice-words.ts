@@ -21,9 +21,12 @@ const topWords = (measures: Measures): string => `Top ${measures.thickness(CONTA
 const zoneWords = (zone: Zone, measures: Measures): string =>
   zone === 'contact' ? topWords(measures) : 'Root zone';
 
-/** Until when a lock-up lasts that is going on, or from when one that is still to come. */
+/** A lock-up that begins within this is as good as going on. */
+const AT_HAND_DAYS = 21;
+
+/** Until when a lock-up lasts that is going on or at hand, or from when one that is still to come. */
 function untilWords({ fromDay, halfBackDay }: LockUpWindow, today: DayNumber): string {
-  if (fromDay > today) return `from ${aboutWhen(fromDay, today)}`;
+  if (fromDay > today + AT_HAND_DAYS) return `from ${aboutWhen(fromDay, today)}`;
   return halfBackDay === null ? 'for more than two years' : `until ${aboutWhen(halfBackDay, today)}`;
 }
 
