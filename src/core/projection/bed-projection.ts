@@ -1,4 +1,5 @@
 import type { DayNumber } from '../climate/calendar.ts';
+import { FLOW_COUNT } from '../ledger/flows.ts';
 import type { BalanceSample } from '../ledger/statement.ts';
 import { smoothStep } from '../numerics/interpolation.ts';
 import type { MaterialKind } from '../materials/material.ts';
@@ -92,11 +93,17 @@ export function projectBed(
   const run = startRun(scenario);
   const wanted = new Set(alsoOn);
   const samples: BedSample[] = [];
+  // One buffer for the books of all samples: it crosses to another thread as one block.
+  const days = scenario.endDay - scenario.startDay;
+  const buffer = new Float64Array((Math.ceil(days / everyDays) + wanted.size + 1) * BOOKS_WIDTH);
+  const look = (bed: Bed, day: DayNumber) => {
+    const from = samples.length * BOOKS_WIDTH;
+    samples.push(sample(bed, day, scenario, buffer.subarray(from, from + BOOKS_WIDTH)));
+  };
   runTo(run, scenario.endDay, ({ bed, day }) => {
-    const isDue = (day - scenario.startDay) % everyDays === 0 || wanted.has(day);
-    if (isDue) samples.push(sample(bed, day, scenario));
+    if ((day - scenario.startDay) % everyDays === 0 || wanted.has(day)) look(bed, day);
   });
-  samples.push(sample(run.bed, scenario.endDay, scenario));
+  look(run.bed, scenario.endDay);
   return {
     startDay: scenario.startDay,
     endDay: scenario.endDay,
@@ -106,15 +113,21 @@ export function projectBed(
   };
 }
 
-function sample(bed: Bed, day: DayNumber, scenario: BedScenario): BedSample {
-  const balances = new Float64Array(BALANCE_COUNT);
+/** Balances and running totals of one sample, one after the other. */
+const BOOKS_WIDTH = BALANCE_COUNT + FLOW_COUNT;
+
+/** A look at the bed; its books are written into `books`. */
+function sample(bed: Bed, day: DayNumber, scenario: BedScenario, books: Float64Array): BedSample {
+  const balances = books.subarray(0, BALANCE_COUNT);
+  const flows = books.subarray(BALANCE_COUNT);
   readBalances(bed, balances);
+  flows.set(bed.state.flows);
   const [, availableContactG, availableRootG] = mineralNitrogen(bed);
   const [, heldContactG, heldRootG] = heldNitrogen(bed);
   return {
     day,
     balances,
-    flows: bed.state.flows.slice(),
+    flows,
     availableContactG,
     availableRootG,
     heldContactG,

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   CartesianGrid,
   ComposedChart,
@@ -18,7 +19,7 @@ interface HumusYearsProps {
 const labelStyle = { fontFamily: FONTS.text, fontSize: 12, fontWeight: 650 } as const;
 
 /** Soil organic matter over the coming years, beside the same bed without what was laid on it. */
-export function HumusYears({ years, description }: HumusYearsProps) {
+export const HumusYears = memo(function HumusYears({ years, description }: HumusYearsProps) {
   const last = years.at(-1);
   if (!last) return null;
   const labeled = years[Math.floor(years.length * 0.6)]!;
@@ -96,4 +97,4 @@ export function HumusYears({ years, description }: HumusYearsProps) {
       </figcaption>
     </figure>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   Area,
   CartesianGrid,
@@ -87,8 +88,8 @@ const labelStyle = {
 /** What takes up less of the height than this has no room for a name beside it. */
 const NAMED_FROM_SHARE = 0.08;
 
-/** Nitrogen within reach against what the crop will want, and below the line what decomposers hold. */
-export function NitrogenTide(props: NitrogenTideProps) {
+/** Drawn anew only when what it shows changes. Nitrogen within reach against what the crop will want, and below the line what decomposers hold. */
+export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps) {
   const { samples, fromDay, untilDay, today, selectedDay, doses, wantedBy, measures, onSelect, description } =
     props;
   const points = pointsOf(
@@ -239,7 +240,7 @@ export function NitrogenTide(props: NitrogenTideProps) {
       <figcaption className="soft">Nitrogen in {measures.rateUnit}, month by month</figcaption>
     </figure>
   );
-}
+});
 
 function heldLabel({ heldContact, heldRoot }: Point, top: string): string {
   const total = heldContact + heldRoot;

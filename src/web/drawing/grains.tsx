@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import type { MaterialKind } from '../../core/materials/material.ts';
 import { scatter } from './scatter.ts';
 
@@ -117,7 +117,7 @@ function GrainPattern({ kind }: { kind: MaterialKind | 'soil' }) {
 export const HATCH_ID = 'held-hatch';
 
 /** All grains, and the hatch of what is held back; once per drawing surface. */
-export function GrainDefinitions() {
+export const GrainDefinitions = memo(function GrainDefinitions() {
   return (
     <defs>
       {(Object.keys(GRAINS) as (keyof typeof GRAINS)[]).map((kind) => (
@@ -128,4 +128,4 @@ export function GrainDefinitions() {
       </pattern>
     </defs>
   );
-}
+});

@@ -43,9 +43,13 @@ export function BedBody({ books, bed, projection, answers, measures, today, day,
   const { advice } = answers;
   const fromDay = Math.max(projection.startDay, Math.min(day, today) - BEFORE_TODAY_DAYS);
   const untilDay = Math.min(projection.endDay, Math.max(fromDay + BEFORE_TODAY_DAYS + AFTER_TODAY_DAYS, day));
-  const dosesShown = (advice?.doses?.doses ?? [])
-    .filter((dose) => dose.nitrogenGPerM2 > 0 && dose.day >= fromDay && dose.day <= untilDay)
-    .map((dose) => ({ day: dose.day, label: measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2) }));
+  const dosesShown = useMemo(
+    () =>
+      (advice?.doses?.doses ?? [])
+        .filter((dose) => dose.nitrogenGPerM2 > 0 && dose.day >= fromDay && dose.day <= untilDay)
+        .map((dose) => ({ day: dose.day, label: measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2) })),
+    [advice, fromDay, untilDay, measures, bed.areaM2],
+  );
   return (
     <>
       <div className="bed-top">
