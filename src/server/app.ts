@@ -1,4 +1,5 @@
 import { Hono } from 'hono';
+import type { AppContext } from './app-context.ts';
 import { headers, limitedBody, sameHostOnly } from './guards.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { bedRoutes } from './routes/beds.ts';
@@ -6,17 +7,6 @@ import { entryRoutes } from './routes/entries.ts';
 import { gardenRoutes } from './routes/gardens.ts';
 import { materialRoutes } from './routes/materials.ts';
 import { plantingRoutes } from './routes/plantings.ts';
-import type { Stores } from './stores.ts';
-
-/** What the routes work with; everything that differs between a test and a real evening is in here. */
-export interface AppContext {
-  readonly stores: Stores;
-  /** Today in the garden, ISO date. */
-  readonly today: () => string;
-  readonly newId: () => string;
-  /** Adds the built pages after the interface; absent when there are none. */
-  readonly servePages?: (app: Hono) => void;
-}
 
 const nothingAt = (path: string): ProblemError =>
   new ProblemError(404, 'Not found', `There is nothing at ${path}.`);

@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import { bedChange, bedDraft } from '../../contract/records.ts';
-import type { AppContext } from '../app.ts';
+import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { found, requireRemoved, requireSeen, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';

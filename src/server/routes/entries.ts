@@ -10,7 +10,7 @@ import {
 import { InputError } from '../../core/input-error.ts';
 import { materialFinder } from '../../core/records/garden-books.ts';
 import { massFreshKgFromAmount } from '../../core/units/amount.ts';
-import type { AppContext } from '../app.ts';
+import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import { found, requireRemoved, requireSeen, written } from './answers.ts';

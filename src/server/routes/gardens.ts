@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import { gardenChange, gardenDraft, type GardenBooks } from '../../contract/records.ts';
-import type { AppContext } from '../app.ts';
+import type { AppContext } from '../app-context.ts';
 import { found, requireRemoved, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
 

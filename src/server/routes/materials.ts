@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { materialChange, materialDraft } from '../../contract/records.ts';
 import { findLibraryMaterial } from '../../core/materials/library.ts';
 import { ownMaterial } from '../../core/materials/own-material.ts';
-import type { AppContext } from '../app.ts';
+import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';

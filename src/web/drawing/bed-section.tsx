@@ -1,27 +1,25 @@
-import type { PlantForm } from '../../core/crops/crop-library.ts';
 import type { BedSample, LayerState } from '../../core/projection/bed-projection.ts';
 import { CONTACT_ZONE_CM } from '../../core/simulation/scenario.ts';
 import type { Measures } from '../format/measures.ts';
 import { COLORS } from '../theme/tokens.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';
-import { stackLabels } from './label-stack.ts';
 import { Plant, Roots } from './plants.tsx';
-
-export interface NamedLayer extends LayerState {
-  readonly name: string;
-  readonly age: string;
-  /** Not saved yet. */
-  readonly isDraft: boolean;
-}
-
-export interface NamedCrop {
-  readonly id: string;
-  readonly name: string;
-  readonly form: PlantForm;
-  readonly progress: number;
-  readonly rootDepthCm: number;
-  readonly isPale: boolean;
-}
+import {
+  BODY,
+  HEIGHT,
+  HELD_SHOWN_FROM_G,
+  LEFT,
+  placeLayers,
+  PLANT_ROOM,
+  RIGHT,
+  SUBSOIL_CM,
+  TOP,
+  WIDTH,
+  type NamedCrop,
+  type NamedLayer,
+  type PlacedLayer,
+} from './section-frame.ts';
+import { dugLabel, layerLabels, Labels, zoneColor, zoneDetail, type Label } from './section-labels.tsx';
 
 interface BedSectionProps {
   readonly sample: BedSample;
@@ -35,39 +33,8 @@ interface BedSectionProps {
   readonly description: string;
 }
 
-const WIDTH = 500;
-const HEIGHT = 452;
-const LEFT = 46;
-const BODY = 270;
-const RIGHT = LEFT + BODY;
-const LABEL_X = RIGHT + 22;
-const TOP = 8;
-const PLANT_ROOM = 78;
-const SUBSOIL_CM = 8;
-const LEAST_LAYER_PX = 2;
-const LABEL_HEIGHT = 33;
-const HELD_SHOWN_FROM_G = 0.05;
 /** This much held back is drawn with the densest hatch, g/m2. */
 const HATCH_FULL_G = 5;
-
-interface PlacedLayer {
-  readonly layer: NamedLayer;
-  readonly top: number;
-  readonly bottom: number;
-}
-
-/** Layers from the soil upwards, in pixels. */
-function placeLayers(layers: readonly NamedLayer[], surface: number, scale: number): PlacedLayer[] {
-  let bottom = surface;
-  return layers
-    .filter(({ isOnTop }) => isOnTop)
-    .map((layer) => {
-      const top = bottom - Math.max(LEAST_LAYER_PX, layer.thicknessCm * scale);
-      const placed = { layer, top, bottom };
-      bottom = top;
-      return placed;
-    });
-}
 
 /** Share of a layer that has rotted: it darkens as it goes. */
 const rottedShare = ({
@@ -143,87 +110,6 @@ function HeldHatch({ top, bottom, heldG }: ZoneProps) {
     />
   );
 }
-
-interface Label {
-  readonly key: string;
-  readonly targetY: number;
-  readonly title: string;
-  readonly detail: string;
-  readonly color: string;
-}
-
-function Labels({ labels }: { labels: readonly Label[] }) {
-  const tops = stackLabels(
-    labels.map(({ targetY }) => ({ targetY, height: LABEL_HEIGHT })),
-    TOP,
-    HEIGHT - 2,
-  );
-  return (
-    <g>
-      {labels.map(({ key, targetY, title, detail, color }, i) => (
-        <g key={key}>
-          <path
-            d={`M${RIGHT + 2} ${targetY}L${LABEL_X - 5} ${tops[i]! + 12}`}
-            stroke={COLORS.softInk}
-            strokeWidth={0.8}
-          />
-          <text x={LABEL_X} y={tops[i]! + 13} fontSize={12.5} fontWeight={650} fill={color}>
-            {title}
-          </text>
-          <text x={LABEL_X} y={tops[i]! + 27} fontSize={12} fill={COLORS.softInk} className="figure">
-            {detail}
-          </text>
-        </g>
-      ))}
-    </g>
-  );
-}
-
-const MOST_TITLE_LETTERS = 23;
-/** The name up to its first comma, if that is what makes it fit. */
-function shortened(name: string): string {
-  if (name.length <= MOST_TITLE_LETTERS) return name;
-  const [first = name] = name.split(',');
-  return first.length <= MOST_TITLE_LETTERS ? first : `${first.slice(0, MOST_TITLE_LETTERS - 1).trimEnd()}…`;
-}
-
-/** Names of the layers; when there are many, those that are nearly gone share one. */
-function layerLabels(placed: readonly PlacedLayer[], measures: Measures): Label[] {
-  const NEARLY_GONE_CM = 0.6;
-  const MOST = 5;
-  const shown =
-    placed.length <= MOST ? placed : placed.filter(({ layer }) => layer.thicknessCm >= NEARLY_GONE_CM);
-  const kept = shown.slice(-MOST);
-  const labels = [...kept].reverse().map(({ layer, top, bottom }) => ({
-    key: layer.id,
-    targetY: (top + bottom) / 2,
-    title: shortened(layer.name),
-    detail: `${measures.thickness(layer.thicknessCm)}, ${layer.age}${layer.isDraft ? ', draft' : ''}`,
-    color: COLORS.ink,
-  }));
-  const rest = placed.filter((one) => !kept.includes(one));
-  if (rest.length > 0) {
-    const height = rest.reduce((sum, { layer }) => sum + layer.thicknessCm, 0);
-    labels.push({
-      key: 'remains',
-      targetY: rest[0]!.bottom - 2,
-      title: `Remains of ${rest.length} layer${rest.length === 1 ? '' : 's'}`,
-      detail: measures.thickness(height),
-      color: COLORS.ink,
-    });
-  }
-  return labels;
-}
-
-function zoneDetail(availableG: number, heldG: number, measures: Measures): string {
-  const available = `${measures.rate(availableG)} free`;
-  return heldG >= HELD_SHOWN_FROM_G
-    ? `${available}, ${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} held`
-    : available;
-}
-
-const HELD_NAMED_FROM_G = 0.25;
-const zoneColor = (heldG: number): string => (heldG >= HELD_NAMED_FROM_G ? COLORS.stop : COLORS.nitrogen);
 
 function DepthScale({
   surface,
@@ -361,24 +247,4 @@ export function BedSection(props: BedSectionProps) {
 function plantPositions(cropCount: number, k: number): number[] {
   const places = cropCount === 1 ? [0.2, 0.5, 0.8] : [(k + 0.3) / cropCount, (k + 0.75) / cropCount];
   return places.map((share) => LEFT + share * BODY);
-}
-
-function dugLabel(dug: readonly NamedLayer[], surface: number, scale: number, measures: Measures): Label[] {
-  const deepest = dug.reduce<NamedLayer | undefined>(
-    (best, layer) =>
-      best === undefined || layer.freshCarbonG + layer.charCarbonG > best.freshCarbonG + best.charCarbonG
-        ? layer
-        : best,
-    undefined,
-  );
-  if (!deepest) return [];
-  return [
-    {
-      key: 'dug',
-      targetY: surface + deepest.dugDepthCm * scale - 6,
-      title: shortened(`${deepest.name}${dug.length > 1 ? ` +${dug.length - 1}` : ''}`),
-      detail: `dug in ${measures.thickness(deepest.dugDepthCm)}, ${deepest.age}${deepest.isDraft ? ', draft' : ''}`,
-      color: COLORS.ink,
-    },
-  ];
 }

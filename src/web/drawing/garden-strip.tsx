@@ -1,7 +1,7 @@
 import type { BedSample } from '../../core/projection/bed-projection.ts';
 import { CONTACT_ZONE_CM } from '../../core/simulation/scenario.ts';
 import { COLORS } from '../theme/tokens.ts';
-import type { NamedCrop, NamedLayer } from './bed-section.tsx';
+import type { NamedCrop, NamedLayer } from './section-frame.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';
 import { Plant } from './plants.tsx';
 

@@ -4,7 +4,7 @@ import {
   type BedProjection,
   type BedSample,
 } from '../../../core/projection/bed-projection.ts';
-import type { NamedCrop, NamedLayer } from '../../drawing/bed-section.tsx';
+import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
 import { dateNear, fullDate } from '../../format/dates.ts';
 import type { Measures } from '../../format/measures.ts';
 

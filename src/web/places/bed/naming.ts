@@ -4,7 +4,7 @@ import { findCrop } from '../../../core/crops/crop-library.ts';
 import { findLibraryMaterial } from '../../../core/materials/library.ts';
 import type { BedSample } from '../../../core/projection/bed-projection.ts';
 import { residueId } from '../../../core/simulation/events.ts';
-import type { NamedCrop, NamedLayer } from '../../drawing/bed-section.tsx';
+import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
 import { ageInWords, dayOf } from '../../format/dates.ts';
 
 const PALE_FROM = 0.25;

@@ -1,0 +1,12 @@
+import type { Hono } from 'hono';
+import type { Stores } from './stores.ts';
+
+/** What the routes work with; everything that differs between a test and a real evening is in here. */
+export interface AppContext {
+  readonly stores: Stores;
+  /** Today in the garden, ISO date. */
+  readonly today: () => string;
+  readonly newId: () => string;
+  /** Adds the built pages after the interface; absent when there are none. */
+  readonly servePages?: (app: Hono) => void;
+}

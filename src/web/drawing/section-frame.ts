@@ -1,0 +1,53 @@
+import type { PlantForm } from '../../core/crops/crop-library.ts';
+import type { LayerState } from '../../core/projection/bed-projection.ts';
+
+export interface NamedLayer extends LayerState {
+  readonly name: string;
+  readonly age: string;
+  /** Not saved yet. */
+  readonly isDraft: boolean;
+}
+
+export interface NamedCrop {
+  readonly id: string;
+  readonly name: string;
+  readonly form: PlantForm;
+  readonly progress: number;
+  readonly rootDepthCm: number;
+  readonly isPale: boolean;
+}
+
+/** The frame of the section, in its own units. */
+export const WIDTH = 500;
+export const HEIGHT = 452;
+export const LEFT = 46;
+export const BODY = 270;
+export const RIGHT = LEFT + BODY;
+export const LABEL_X = RIGHT + 22;
+export const TOP = 8;
+export const PLANT_ROOM = 78;
+export const SUBSOIL_CM = 8;
+
+/** Less than this held back is neither drawn nor named, g/m2. */
+export const HELD_SHOWN_FROM_G = 0.05;
+
+const LEAST_LAYER_PX = 2;
+
+export interface PlacedLayer {
+  readonly layer: NamedLayer;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** Layers from the soil upwards, in pixels. */
+export function placeLayers(layers: readonly NamedLayer[], surface: number, scale: number): PlacedLayer[] {
+  let bottom = surface;
+  return layers
+    .filter(({ isOnTop }) => isOnTop)
+    .map((layer) => {
+      const top = bottom - Math.max(LEAST_LAYER_PX, layer.thicknessCm * scale);
+      const placed = { layer, top, bottom };
+      bottom = top;
+      return placed;
+    });
+}

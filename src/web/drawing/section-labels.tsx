@@ -1,0 +1,124 @@
+import type { Measures } from '../format/measures.ts';
+import { COLORS } from '../theme/tokens.ts';
+import { stackLabels } from './label-stack.ts';
+import {
+  HEIGHT,
+  HELD_SHOWN_FROM_G,
+  LABEL_X,
+  RIGHT,
+  TOP,
+  type NamedLayer,
+  type PlacedLayer,
+} from './section-frame.ts';
+
+const LABEL_HEIGHT = 33;
+
+/** A name beside the drawing, and the height of what it names. */
+export interface Label {
+  readonly key: string;
+  readonly targetY: number;
+  readonly title: string;
+  readonly detail: string;
+  readonly color: string;
+}
+
+export function Labels({ labels }: { labels: readonly Label[] }) {
+  const tops = stackLabels(
+    labels.map(({ targetY }) => ({ targetY, height: LABEL_HEIGHT })),
+    TOP,
+    HEIGHT - 2,
+  );
+  return (
+    <g>
+      {labels.map(({ key, targetY, title, detail, color }, i) => (
+        <g key={key}>
+          <path
+            d={`M${RIGHT + 2} ${targetY}L${LABEL_X - 5} ${tops[i]! + 12}`}
+            stroke={COLORS.softInk}
+            strokeWidth={0.8}
+          />
+          <text x={LABEL_X} y={tops[i]! + 13} fontSize={12.5} fontWeight={650} fill={color}>
+            {title}
+          </text>
+          <text x={LABEL_X} y={tops[i]! + 27} fontSize={12} fill={COLORS.softInk} className="figure">
+            {detail}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+const MOST_TITLE_LETTERS = 23;
+/** The name up to its first comma, if that is what makes it fit. */
+function shortened(name: string): string {
+  if (name.length <= MOST_TITLE_LETTERS) return name;
+  const [first = name] = name.split(',');
+  return first.length <= MOST_TITLE_LETTERS ? first : `${first.slice(0, MOST_TITLE_LETTERS - 1).trimEnd()}…`;
+}
+
+/** Names of the layers; when there are many, those that are nearly gone share one. */
+export function layerLabels(placed: readonly PlacedLayer[], measures: Measures): Label[] {
+  const NEARLY_GONE_CM = 0.6;
+  const MOST = 5;
+  const shown =
+    placed.length <= MOST ? placed : placed.filter(({ layer }) => layer.thicknessCm >= NEARLY_GONE_CM);
+  const kept = shown.slice(-MOST);
+  const labels = [...kept].reverse().map(({ layer, top, bottom }) => ({
+    key: layer.id,
+    targetY: (top + bottom) / 2,
+    title: shortened(layer.name),
+    detail: `${measures.thickness(layer.thicknessCm)}, ${layer.age}${layer.isDraft ? ', draft' : ''}`,
+    color: COLORS.ink,
+  }));
+  const rest = placed.filter((one) => !kept.includes(one));
+  if (rest.length > 0) {
+    const height = rest.reduce((sum, { layer }) => sum + layer.thicknessCm, 0);
+    labels.push({
+      key: 'remains',
+      targetY: rest[0]!.bottom - 2,
+      title: `Remains of ${rest.length} layer${rest.length === 1 ? '' : 's'}`,
+      detail: measures.thickness(height),
+      color: COLORS.ink,
+    });
+  }
+  return labels;
+}
+
+/** What is free in a zone, and what is held there. */
+export function zoneDetail(availableG: number, heldG: number, measures: Measures): string {
+  const available = `${measures.rate(availableG)} free`;
+  return heldG >= HELD_SHOWN_FROM_G
+    ? `${available}, ${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} held`
+    : available;
+}
+
+const HELD_NAMED_FROM_G = 0.25;
+export const zoneColor = (heldG: number): string =>
+  heldG >= HELD_NAMED_FROM_G ? COLORS.stop : COLORS.nitrogen;
+
+/** What was dug in, called by what is left of most. */
+export function dugLabel(
+  dug: readonly NamedLayer[],
+  surface: number,
+  scale: number,
+  measures: Measures,
+): Label[] {
+  const deepest = dug.reduce<NamedLayer | undefined>(
+    (best, layer) =>
+      best === undefined || layer.freshCarbonG + layer.charCarbonG > best.freshCarbonG + best.charCarbonG
+        ? layer
+        : best,
+    undefined,
+  );
+  if (!deepest) return [];
+  return [
+    {
+      key: 'dug',
+      targetY: surface + deepest.dugDepthCm * scale - 6,
+      title: shortened(`${deepest.name}${dug.length > 1 ? ` +${dug.length - 1}` : ''}`),
+      detail: `dug in ${measures.thickness(deepest.dugDepthCm)}, ${deepest.age}${deepest.isDraft ? ', draft' : ''}`,
+      color: COLORS.ink,
+    },
+  ];
+}
