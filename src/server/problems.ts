@@ -4,6 +4,7 @@ import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import type { Problem } from '../contract/records.ts';
 import { fieldName } from '../contract/problem-fields.ts';
 import { InputError } from '../core/input-error.ts';
+import { IdTaken } from './stores.ts';
 
 /** Something the caller should hear about, as problem details (RFC 9457). */
 export class ProblemError extends Error {
@@ -41,6 +42,10 @@ export const fromInputError = (error: InputError): ProblemError => {
 function asProblemError(error: Error): ProblemError {
   if (error instanceof ProblemError) return error;
   if (error instanceof InputError) return fromInputError(error);
+  if (error instanceof IdTaken) {
+    const detail = 'This id belongs to something that was removed; bring that back, or send a new id.';
+    return new ProblemError(409, 'Removed meanwhile', detail);
+  }
   if (error instanceof HTTPException) {
     return new ProblemError(error.status, 'Not accepted', error.message);
   }

@@ -6,6 +6,9 @@ import type {
   PlantingRecord,
 } from '../contract/records.ts';
 
+/** An id that a removed record still holds, so that removing it can be undone. */
+export class IdTaken extends Error {}
+
 export interface Versioned {
   readonly id: string;
   readonly version: number;

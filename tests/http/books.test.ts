@@ -125,6 +125,16 @@ describe('keeping books', () => {
     expect((await entriesNow()).filter(({ id }) => id === 'twice')).toHaveLength(1);
   });
 
+  it('does not take another record for the same one, nor the id of one that was removed', async () => {
+    const other = await ask('POST', '/api/beds/bed/entries', { ...layer, id: 'twice', amount: 9 });
+    expect(other.status).toBe(409);
+    expect(other.body.current).toMatchObject({ id: 'twice', amount: 7 });
+    await ask('POST', '/api/beds/bed/entries', { ...layer, id: 'gone' });
+    await ask('DELETE', '/api/entries/gone?version=1');
+    const again = await ask('POST', '/api/beds/bed/entries', { ...layer, id: 'gone' });
+    expect([again.status, again.body.title]).toEqual([409, 'Removed meanwhile']);
+  });
+
   it.each([
     ['PUT', '/api/entries/twice', { ...layer, amount: 3 }],
     ['PUT', '/api/beds/bed', { ...bed, id: undefined, name: 'Other' }],

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { RemovalOutcome, Versioned, WriteOutcome } from '../stores.ts';
+import { IdTaken, type RemovalOutcome, type Versioned, type WriteOutcome } from '../stores.ts';
 
 type Kind = 'plain' | 'boolean' | 'json';
 type Row = Record<string, unknown>;
@@ -93,15 +93,20 @@ export class VersionedTable<Record extends Versioned> {
       .map((row) => this.#fromRow(row as Row));
   }
 
-  /** Keeps a new record; a second one of the same id is the first one sent again, and changes nothing. */
+  /** Keeps a new record. Throws IdTaken when a removed one still holds its id. */
   insert(record: Omit<Record, 'version' | 'createdAt' | 'updatedAt'>, now: string): Record {
     const values = { ...record, version: 1, createdAt: now, updatedAt: now };
     const columns = Object.values(this.#columns).map(([column]) => column);
     const parameters = Object.keys(this.#columns).map((field) => `@${field}`);
+    if (this.#isKnown(record.id)) throw new IdTaken();
     this.db
       .prepare(`INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})`)
       .run(this.#bound(values));
     return this.find(record.id)!;
+  }
+
+  #isKnown(id: string): boolean {
+    return this.db.prepare(`SELECT 1 FROM ${this.table} WHERE id = @id`).get({ id }) !== undefined;
   }
 
   update(id: string, version: number, values: object, now: string): WriteOutcome<Record> {

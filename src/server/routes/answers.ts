@@ -23,3 +23,20 @@ export function found<Record>(record: Record | undefined, what: string): Record 
 export function requireSeen(current: { readonly version: number }, seenVersion: number): void {
   if (current.version !== seenVersion) throw stale(current);
 }
+
+/**
+ * The record an earlier request of the same id has made, for a request that was merely sent again. Throws a
+ * problem carrying that record when the two say different things: answering as if it were kept would lose one.
+ */
+export function sentAgain<Record extends object>(
+  known: Record | undefined,
+  draft: object,
+): Record | undefined {
+  if (!known) return undefined;
+  const kept = new Map(Object.entries(known));
+  const isSame = Object.entries(draft).every(
+    ([field, value]) => JSON.stringify(kept.get(field)) === JSON.stringify(value),
+  );
+  if (!isSame) throw stale(known);
+  return known;
+}

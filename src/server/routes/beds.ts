@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { bedChange, bedDraft } from '../../contract/records.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { found, requireRemoved, requireSeen, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 export const bedRoutes = ({ stores, today, newId }: AppContext) =>
@@ -11,7 +11,7 @@ export const bedRoutes = ({ stores, today, newId }: AppContext) =>
       const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
-      const known = stores.beds.find(id);
+      const known = sentAgain(stores.beds.find(id), { ...draft, gardenId: garden.id });
       if (known) return c.json(known, 200);
       return c.json(stores.beds.insert({ ...draft, id, gardenId: garden.id }), 201);
     })

@@ -13,7 +13,7 @@ import { massFreshKgFromAmount } from '../../core/units/amount.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
-import { found, requireRemoved, requireSeen, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };
@@ -42,9 +42,9 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       return stores.atomically(() => {
-        const known = stores.entries.find(id);
-        if (known) return c.json(known, 200);
         const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+        const known = sentAgain(stores.entries.find(id), { ...draft, bedId: bed.id });
+        if (known) return c.json(known, 200);
         const entry = weighed(stores, bed, id, draft);
         requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: id });
         return c.json(stores.entries.insert(entry), 201);

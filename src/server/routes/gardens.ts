@@ -1,7 +1,7 @@
 import { Hono } from 'hono';
 import { gardenChange, gardenDraft, type GardenBooks } from '../../contract/records.ts';
 import type { AppContext } from '../app-context.ts';
-import { found, requireRemoved, written } from './answers.ts';
+import { found, requireRemoved, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
@@ -10,7 +10,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
     .post('/', body(gardenDraft), (c) => {
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
-      const known = stores.gardens.find(id);
+      const known = sentAgain(stores.gardens.find(id), draft);
       return known ? c.json(known, 200) : c.json(stores.gardens.insert({ ...draft, id }), 201);
     })
     .get('/:gardenId/books', (c) => {

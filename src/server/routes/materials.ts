@@ -6,7 +6,7 @@ import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
-import { found, requireRemoved, requireSeen, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Beds on which a material lies, by what the books say. */
@@ -22,7 +22,7 @@ export const materialRoutes = ({ stores, today, newId }: AppContext) =>
       const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
-      const known = stores.materials.find(id);
+      const known = sentAgain(stores.materials.find(id), { ...draft, gardenId: garden.id });
       if (known) return c.json(known, 200);
       if (findLibraryMaterial(id)) {
         throw new ProblemError(422, 'Not accepted', `id "${id}" belongs to a material of the library.`);

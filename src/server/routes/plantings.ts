@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { plantingChange, plantingDraft, type PlantingRecord } from '../../contract/records.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { found, requireRemoved, requireSeen, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };
@@ -18,9 +18,9 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       return stores.atomically(() => {
-        const known = stores.plantings.find(id);
-        if (known) return c.json(known, 200);
         const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+        const known = sentAgain(stores.plantings.find(id), { ...draft, bedId: bed.id });
+        if (known) return c.json(known, 200);
         const planting = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
         requireSoundBooks(stores, bed.id, today(), {
           plantings: (all) => withPlanting(all, planting),

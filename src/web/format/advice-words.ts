@@ -2,7 +2,7 @@ import { total } from '../../core/numerics/total.ts';
 import type { BedAdvice, BedStanding, CropProspect } from '../../core/advice/bed-advice.ts';
 import { feedingCautions } from '../../core/advice/cautions.ts';
 import type { LockUpWindow, Zone } from '../../core/advice/lock-up.ts';
-import type { PlantingDate } from '../../core/advice/planting-dates.ts';
+import { HARMLESS_SHARE, type PlantingDate } from '../../core/advice/planting-dates.ts';
 import { CONTACT_ZONE_CM } from '../../core/simulation/scenario.ts';
 import type { DayNumber } from '../../core/climate/calendar.ts';
 import { aboutWhen, dateNear } from './dates.ts';
@@ -68,6 +68,9 @@ export function lockUpAnswer({ contact, root, today }: BedStanding, measures: Me
 /** What grows, as a sentence can name it. */
 export type CropNames = (cropIds: readonly string[]) => string;
 
+/** A price smaller than this, for a whole bed, is rounding. */
+const WORTH_SAYING_G = 0.5;
+
 function missedWords(prospects: readonly CropProspect[]): string[] {
   return prospects.map(({ shortG, demandG, shortWithoutMaterialsG, paleDays }) => {
     const share = shortG / demandG;
@@ -95,7 +98,7 @@ export function doseAnswer(
   const concerned = prospects.filter(({ id, demandG }) => doses.cropIds.includes(id) && demandG > 0);
   const crop = names(doses.cropIds);
   if (given.length === 0) {
-    const isShort = concerned.some(({ shortG, demandG }) => shortG > 0.1 * demandG);
+    const isShort = concerned.some(({ shortG, demandG }) => shortG > HARMLESS_SHARE * demandG);
     return {
       headline: isShort ? 'No dose is worth its cost' : 'No feed needed',
       details: [isShort ? 'What is missing cannot be made good by feeding now.' : `${crop} finds enough.`],
@@ -110,9 +113,9 @@ export function doseAnswer(
     )
     .join(', ');
   const price =
-    priceG > 0.5
+    priceG > WORTH_SAYING_G
       ? [`${measures.nitrogen(priceG)} is the price of what was laid.`]
-      : priceG < -0.5
+      : priceG < -WORTH_SAYING_G
         ? [`Bare soil would want ${measures.nitrogen(-priceG)} more.`]
         : [];
   const largestG = Math.max(...given.map(({ nitrogenGPerM2 }) => nitrogenGPerM2));
@@ -152,7 +155,8 @@ export function plantingAnswer({ planting, today, status }: BedAdvice): Answer {
   }
   const reason =
     seedlings.waitFor && seedlings.day !== today ? [`Seeds: ${REASONS[seedlings.waitFor]}.`] : [];
-  const isHungry = seedlings.day !== null && seedlings.missedShareBare > 0.1 && seedlings.missedShare > 0.1;
+  const isHungry =
+    seedlings.day !== null && Math.min(seedlings.missedShareBare, seedlings.missedShare) > HARMLESS_SHARE;
   return {
     headline: `Sow ${startWords(seedlings, today)}`,
     details: [

@@ -191,7 +191,10 @@ function ChipsFields({ form, set, troubles }: Pick<PostingFieldsProps, 'form' | 
         <Input
           {...control}
           value={form.chips[key]}
-          onChange={(event) => set({ chips: { ...form.chips, [key]: event.target.value } })}
+          onChange={(event) =>
+            // Another description is another material, also when the first was kept and the answer got lost.
+            set({ chips: { ...form.chips, id: crypto.randomUUID(), [key]: event.target.value } })
+          }
           inputMode="decimal"
           style={{ width: 110 }}
         />

@@ -1,5 +1,7 @@
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
+import { nextStep, type NextStep } from '../../../core/advice/next-step.ts';
+import type { EntryRecord } from '../../../core/records/bed-records.ts';
 import type { BedStatus } from '../../../core/advice/bed-advice.ts';
 import { findCrop } from '../../../core/crops/crop-library.ts';
 import { CONTACT_ZONE_CM } from '../../../core/simulation/scenario.ts';
@@ -95,7 +97,7 @@ function BedRow({
         </span>
       </td>
       <td className="words">{lockUpAnswer(brief.standing, measures).headline}</td>
-      <td className="words">{nextStep(briefedBed, books, measures)}</td>
+      <td className="words">{nextWords(briefedBed, books, measures)}</td>
       <td>{fixed(measures.rateFigure(brief.now.availableContactG), measures.rateDecimals)}</td>
       <td>{fixed(measures.rateFigure(brief.now.availableRootG), measures.rateDecimals)}</td>
       <td>
@@ -108,36 +110,37 @@ function BedRow({
   );
 }
 
-/** The first thing to do on a bed: a dose that is due, a planned entry, a planting. */
-function nextStep({ bed, brief }: BriefedBed, books: GardenBooks, measures: Measures): string {
+/** The first thing to do on a bed, and when. */
+function nextWords({ bed, brief }: BriefedBed, books: GardenBooks, measures: Measures): string {
+  const ofBed = ({ bedId }: { bedId: string }) => bedId === bed.id;
+  const step = brief && nextStep(brief.standing, books.entries.filter(ofBed), books.plantings.filter(ofBed));
+  if (!step) return 'nothing planned';
   const today = dayOf(books.today);
-  const steps: { day: number; words: string }[] = [];
-  const dose = brief?.standing.doses?.doses.find(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
-  if (dose) {
-    const amount = measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2);
-    steps.push({ day: dose.day, words: `feed ${amount} nitrogen` });
+  const words = stepWords(step, bed.areaM2, books, measures);
+  if (step.day < today) return `${words}, planned for ${dateNear(step.day, today)}`;
+  return step.day === today ? `${words} today` : `${words}, ${dateNear(step.day, today)}`;
+}
+
+function stepWords(step: NextStep, areaM2: number, books: GardenBooks, measures: Measures): string {
+  switch (step.code) {
+    case 'dose':
+      return `feed ${measures.nitrogen(step.nitrogenGPerM2 * areaM2)} nitrogen`;
+    case 'planting':
+      return `plant ${findCrop(step.planting.cropId)?.name.toLowerCase() ?? 'a crop'}`;
+    case 'entry':
+      return entryStepWords(step.entry, books, measures);
   }
-  for (const entry of books.entries) {
-    if (entry.bedId !== bed.id || entry.state !== 'planned') continue;
-    const words =
-      entry.type === 'lay'
-        ? `lay ${materialName(entry.materialId, books.materials).toLowerCase()}`
-        : entry.type === 'dig'
-          ? 'dig in'
-          : entry.type === 'feed'
-            ? `feed ${measures.nitrogen(entry.nitrogenG)} nitrogen`
-            : 'take mulch off';
-    steps.push({ day: dayOf(entry.date), words });
+}
+
+function entryStepWords(entry: EntryRecord, books: GardenBooks, measures: Measures): string {
+  switch (entry.type) {
+    case 'lay':
+      return `lay ${materialName(entry.materialId, books.materials).toLowerCase()}`;
+    case 'dig':
+      return 'dig in';
+    case 'takeOff':
+      return 'take mulch off';
+    case 'feed':
+      return `feed ${measures.nitrogen(entry.nitrogenG)} nitrogen`;
   }
-  for (const planting of books.plantings) {
-    if (planting.bedId !== bed.id || planting.state !== 'planned') continue;
-    steps.push({
-      day: dayOf(planting.plantedOn),
-      words: `plant ${findCrop(planting.cropId)?.name.toLowerCase() ?? 'a crop'}`,
-    });
-  }
-  const next = steps.sort((a, b) => a.day - b.day).at(0);
-  if (!next) return 'nothing planned';
-  if (next.day < today) return `${next.words}, planned for ${dateNear(next.day, today)}`;
-  return next.day === today ? `${next.words} today` : `${next.words}, ${dateNear(next.day, today)}`;
 }

@@ -1,0 +1,36 @@
+import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
+import type { EntryRecord, PlantingRecord } from '../records/bed-records.ts';
+import type { BedStanding } from './bed-advice.ts';
+
+/** The first thing to do on a bed: what the model advises, or what stands in the plan. */
+export type NextStep = { readonly day: DayNumber } & (
+  | { readonly code: 'dose'; readonly nitrogenGPerM2: number }
+  | { readonly code: 'entry'; readonly entry: EntryRecord }
+  | { readonly code: 'planting'; readonly planting: PlantingRecord }
+);
+
+/**
+ * The earliest of the next advised dose, the planned entries and the planned plantings of one bed; null when
+ * there is none. What was planned for a day gone by and not ticked off comes first.
+ */
+export function nextStep(
+  { doses }: Pick<BedStanding, 'doses'>,
+  entries: readonly EntryRecord[],
+  plantings: readonly PlantingRecord[],
+): NextStep | null {
+  const dose = doses?.doses.find(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
+  const steps: NextStep[] = [
+    ...(dose ? [{ code: 'dose' as const, day: dose.day, nitrogenGPerM2: dose.nitrogenGPerM2 }] : []),
+    ...entries
+      .filter(({ state }) => state === 'planned')
+      .map((entry) => ({ code: 'entry' as const, day: dayNumberFromIso(entry.date, ['date']), entry })),
+    ...plantings
+      .filter(({ state }) => state === 'planned')
+      .map((planting) => ({
+        code: 'planting' as const,
+        day: dayNumberFromIso(planting.plantedOn, ['plantedOn']),
+        planting,
+      })),
+  ];
+  return steps.sort((a, b) => a.day - b.day).at(0) ?? null;
+}
