@@ -5,5 +5,7 @@ export default defineConfig({
     include: ['src/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
     exclude: ['node_modules/**', 'tests/e2e/**'],
     testTimeout: 60_000,
+    // A server of its own may take its time to start on a busy machine; its helper gives up after half a minute.
+    hookTimeout: 60_000,
   },
 });
