@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
 import { InputError } from '../core/input-error.ts';
+import { STARTS_AS } from '../core/crops/crop-library.ts';
 import { EXPOSURES } from '../core/materials/material.ts';
-import { BED_KINDS, RECORD_STATES } from '../core/records/bed-records.ts';
+import { BED_KINDS, CROPPING_BEFORE, RECORD_STATES, SCHOOLS } from '../core/records/bed-records.ts';
 import { AMOUNT_UNITS } from '../core/units/amount.ts';
+import { SOIL_NITROGEN_UNITS } from '../core/units/soil-nitrogen.ts';
 
 /** What the API takes (drafts) and gives (records). Bounds are those of a garden, not of a number. */
 const FIRST_DATE = '1960-01-01';
@@ -44,6 +46,9 @@ const gardenFields = {
   climate: climateNormals,
   depositionGPerM2Year: finite.min(0).max(20),
   measures: z.enum(['metric', 'customary']),
+  school: z.enum(SCHOOLS).default('byDepth'),
+  /** The carrier in which doses are worked out. */
+  feedMaterialId: id.default('feather_meal'),
 };
 export const gardenDraft = z.strictObject({ ...creation, ...gardenFields });
 export const gardenChange = z.strictObject({ version, ...gardenFields });
@@ -62,6 +67,9 @@ const bedFields = {
   rootZoneCm: finite.min(10).max(200),
   exposure: z.enum(EXPOSURES),
   isWatered: z.boolean(),
+  startedOn: date.nullable().default(null),
+  ph: finite.min(2).max(11).nullable().default(null),
+  croppingBefore: z.enum(CROPPING_BEFORE).default('unknown'),
   note,
 };
 export const bedDraft = z.strictObject({ ...creation, ...bedFields });
@@ -89,6 +97,16 @@ const digFields = {
 };
 const takeOffFields = { ...entryCommon, type: z.literal('takeOff'), layerId: id, shareTakenOff: share };
 const feedFields = { ...entryCommon, type: z.literal('feed'), nitrogenG: finite.gt(0).max(1e6) };
+const soilTestFields = {
+  ...entryCommon,
+  type: z.literal('soilTest'),
+  amount: finite.min(0).max(1000),
+  unit: z.enum(SOIL_NITROGEN_UNITS),
+  sampledDepthCm: finite.min(5).max(200),
+  ph: finite.min(2).max(11).nullable().default(null),
+  organicMatterPct: finite.min(0).max(100).nullable().default(null),
+};
+const waterFields = { ...entryCommon, type: z.literal('water'), waterMm: finite.gt(0).max(500) };
 
 const anyEntry = <Extra extends z.ZodRawShape>(extra: Extra) =>
   z.discriminatedUnion('type', [
@@ -96,6 +114,8 @@ const anyEntry = <Extra extends z.ZodRawShape>(extra: Extra) =>
     z.strictObject({ ...extra, ...digFields }),
     z.strictObject({ ...extra, ...takeOffFields }),
     z.strictObject({ ...extra, ...feedFields }),
+    z.strictObject({ ...extra, ...soilTestFields }),
+    z.strictObject({ ...extra, ...waterFields }),
   ]);
 
 export const entryDraft = anyEntry(creation);
@@ -106,10 +126,25 @@ export const entryRecord = z.discriminatedUnion('type', [
   z.object({ ...entryStamp, ...digFields }),
   z.object({ ...entryStamp, ...takeOffFields }),
   z.object({ ...entryStamp, ...feedFields }),
+  z.object({ ...entryStamp, ...soilTestFields }),
+  z.object({ ...entryStamp, ...waterFields }),
 ]);
 export type EntryDraft = z.infer<typeof entryDraft>;
 export type EntryChange = z.infer<typeof entryChange>;
 export type EntryRecord = z.infer<typeof entryRecord>;
+
+const MOST_AT_ONCE = 100;
+const seen = z.strictObject({ id, version });
+/** Several entries of one bed written, changed, removed, brought back and put in order: all of it or nothing. */
+export const bedRevision = z.strictObject({
+  creates: z.array(anyEntry({ id })).max(MOST_AT_ONCE),
+  changes: z.array(anyEntry({ id, version })).max(MOST_AT_ONCE),
+  removals: z.array(seen).max(MOST_AT_ONCE),
+  restores: z.array(id).max(MOST_AT_ONCE),
+  /** Entries of one day from the soil upwards; empty leaves the order as it is. */
+  order: z.array(id).max(MOST_AT_ONCE),
+});
+export type BedRevision = z.infer<typeof bedRevision>;
 
 const plantingFields = {
   state: z.enum(RECORD_STATES),
@@ -118,6 +153,9 @@ const plantingFields = {
   clearedOn: date.nullable(),
   nitrogenDemandGPerM2: finite.min(0).max(100),
   rootDepthCm: finite.min(5).max(500),
+  startsAs: z.enum(STARTS_AS).default('seed'),
+  areaShare: share.gt(0).default(1),
+  isUndersown: z.boolean().default(false),
   note,
 };
 export const plantingDraft = z.strictObject({ ...creation, ...plantingFields });
@@ -150,6 +188,24 @@ export const materialRecord = z.object({ ...stamp, gardenId: id, ...materialFiel
 export type MaterialDraft = z.infer<typeof materialDraft>;
 export type MaterialRecord = z.infer<typeof materialRecord>;
 
+/** A build-up of one's own: what lies on what, from the soil upwards, for one square metre. */
+const buildUpLayer = z.strictObject({
+  materialId: id,
+  thicknessCm: finite.gt(0).max(100),
+  dugDepthCm: finite.min(0).max(200),
+  seasonedMonths: finite.min(0).max(120),
+});
+const buildUpFields = {
+  name,
+  layers: z.array(buildUpLayer).min(1).max(20),
+  waitDays: z.int().min(0).max(1000),
+  note,
+};
+export const buildUpDraft = z.strictObject({ ...creation, ...buildUpFields });
+export const buildUpRecord = z.object({ ...stamp, gardenId: id, ...buildUpFields });
+export type BuildUpDraft = z.infer<typeof buildUpDraft>;
+export type BuildUpRecord = z.infer<typeof buildUpRecord>;
+
 /** Everything about one garden in one answer: what the Garden and Bed views compute from. */
 export interface GardenBooks {
   readonly today: string;
@@ -158,6 +214,7 @@ export interface GardenBooks {
   readonly entries: readonly EntryRecord[];
   readonly plantings: readonly PlantingRecord[];
   readonly materials: readonly MaterialRecord[];
+  readonly buildUps: readonly BuildUpRecord[];
 }
 
 /** RFC 9457 problem details, with what is wrong field by field. */

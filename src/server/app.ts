@@ -3,6 +3,7 @@ import type { AppContext } from './app-context.ts';
 import { headers, limitedBody, sameHostOnly } from './guards.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { bedRoutes } from './routes/beds.ts';
+import { buildUpRoutes } from './routes/build-ups.ts';
 import { entryRoutes } from './routes/entries.ts';
 import { gardenRoutes } from './routes/gardens.ts';
 import { materialRoutes } from './routes/materials.ts';
@@ -25,7 +26,8 @@ export function createApp(context: AppContext) {
     .route('/api', bedRoutes(context))
     .route('/api', entryRoutes(context))
     .route('/api', plantingRoutes(context))
-    .route('/api', materialRoutes(context));
+    .route('/api', materialRoutes(context))
+    .route('/api', buildUpRoutes(context));
   app.all('/api/*', (c) => {
     throw nothingAt(c.req.path);
   });

@@ -1,5 +1,6 @@
 import type {
   BedRecord,
+  BuildUpRecord,
   EntryRecord,
   GardenRecord,
   MaterialRecord,
@@ -43,7 +44,12 @@ export interface Stores {
   readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
   readonly beds: OwnedStore<BedRecord>;
   readonly materials: OwnedStore<MaterialRecord>;
-  readonly entries: OwnedStore<EntryRecord> & { listOfGarden(gardenId: string): EntryRecord[] };
+  readonly buildUps: OwnedStore<BuildUpRecord>;
+  readonly entries: OwnedStore<EntryRecord> & {
+    listOfGarden(gardenId: string): EntryRecord[];
+    /** Puts these entries into this order among themselves; entries of one day lie in it from the soil upwards. */
+    reorder(ids: readonly string[]): void;
+  };
   readonly plantings: OwnedStore<PlantingRecord> & { listOfGarden(gardenId: string): PlantingRecord[] };
   /** Runs `act` so that all its writes are kept, or none when it throws. */
   atomically<Result>(act: () => Result): Result;

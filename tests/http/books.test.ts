@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
 /** Every field that some answer has and some test looks at. */
 interface Body {
@@ -17,33 +17,10 @@ interface Body {
   readonly entries: readonly { readonly id: string }[];
 }
 
-interface Answer {
-  readonly status: number;
-  readonly type: string | null;
-  readonly body: Body;
-}
-
 const folder = newFolder();
 let server: RunningServer;
-
-async function ask(
-  method: string,
-  path: string,
-  json?: unknown,
-  headers: Record<string, string> = {},
-): Promise<Answer> {
-  const response = await fetch(server.address + path, {
-    method,
-    headers: { ...(json === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
-    ...(json === undefined ? {} : { body: typeof json === 'string' ? json : JSON.stringify(json) }),
-  });
-  const text = await response.text();
-  return {
-    status: response.status,
-    type: response.headers.get('content-type'),
-    body: JSON.parse(text === '' ? '{}' : text) as Body,
-  };
-}
+const ask = (method: string, path: string, json?: unknown, headers?: Record<string, string>) =>
+  askAt<Body>(server.address, method, path, json, headers);
 
 const twelve = (value: number) => Array<number>(12).fill(value);
 const garden = {

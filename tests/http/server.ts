@@ -58,3 +58,30 @@ function addressOf(child: ChildProcess): Promise<string> {
 }
 
 export const removeFolder = (folder: string): void => rmSync(folder, { recursive: true, force: true });
+
+export interface Answer<Body> {
+  readonly status: number;
+  readonly type: string | null;
+  readonly body: Body;
+}
+
+/** One request, with a JSON body or a text that is sent as if it were one. */
+export async function askAt<Body>(
+  address: string,
+  method: string,
+  path: string,
+  json?: unknown,
+  headers: Record<string, string> = {},
+): Promise<Answer<Body>> {
+  const response = await fetch(address + path, {
+    method,
+    headers: { ...(json === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+    ...(json === undefined ? {} : { body: typeof json === 'string' ? json : JSON.stringify(json) }),
+  });
+  const text = await response.text();
+  return {
+    status: response.status,
+    type: response.headers.get('content-type'),
+    body: JSON.parse(text === '' ? '{}' : text) as Body,
+  };
+}

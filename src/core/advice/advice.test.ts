@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { bedOf, MILD, plantingOf } from '../../../tests/fixtures/books.ts';
 import { dayNumberFromIso } from '../climate/calendar.ts';
 import { CLIMATE_PATTERNS } from '../climate/patterns.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
@@ -11,17 +12,7 @@ import { adviseBed, type BedAdvice } from './bed-advice.ts';
 import { layingCautions } from './cautions.ts';
 
 const TODAY = dayNumberFromIso('2026-05-14', []);
-const bed: BedBooks['bed'] = {
-  id: 'bed',
-  kind: 'annual',
-  areaM2: 6,
-  organicMatterPct: 5,
-  bulkDensityGPerCm3: 1.2,
-  clayPct: 20,
-  rootZoneCm: 30,
-  exposure: 'normal',
-  isWatered: true,
-};
+const bed: BedBooks['bed'] = bedOf({ areaM2: 6, organicMatterPct: 5 });
 
 const chips = (dugDepthCm: number, materialId = 'chips_branch'): EntryRecord => ({
   id: 'chips',
@@ -34,19 +25,19 @@ const chips = (dugDepthCm: number, materialId = 'chips_branch'): EntryRecord => 
   seasonedMonths: 0,
 });
 
-const tomato = {
+const tomato = plantingOf({
   id: 'tomato',
-  state: 'planned' as const,
+  state: 'planned',
   cropId: 'tomato',
   plantedOn: '2026-05-28',
   clearedOn: '2026-10-08',
   nitrogenDemandGPerM2: 14,
   rootDepthCm: 80,
-};
+});
 
 function advised(entries: EntryRecord[], plantings = [tomato]): BedAdvice {
   const site = {
-    climate: CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!,
+    climate: MILD,
     depositionGPerM2Year: 1,
   };
   const scenario = bedScenario({ site, bed, entries, plantings }, findLibraryMaterial, TODAY, TODAY + 900);

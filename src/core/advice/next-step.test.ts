@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { plantingOf } from '../../../tests/fixtures/books.ts';
 import { dayNumberFromIso } from '../climate/calendar.ts';
 import type { EntryRecord, PlantingRecord } from '../records/bed-records.ts';
 import type { DosePlan } from './dose-plan.ts';
@@ -12,15 +13,8 @@ const feed = (date: string, state: EntryRecord['state']): EntryRecord => ({
   date,
   nitrogenG: 5,
 });
-const plant = (plantedOn: string): PlantingRecord => ({
-  id: plantedOn,
-  state: 'planned',
-  cropId: 'leek',
-  plantedOn,
-  clearedOn: '2027-01-01',
-  nitrogenDemandGPerM2: 10,
-  rootDepthCm: 40,
-});
+const plant = (plantedOn: string): PlantingRecord =>
+  plantingOf({ id: plantedOn, state: 'planned', plantedOn, clearedOn: '2027-01-01' });
 const dosed = (...doses: [string, number][]) => ({
   doses: {
     doses: doses.map(([iso, nitrogenGPerM2]) => ({ day: day(iso), nitrogenGPerM2 })),

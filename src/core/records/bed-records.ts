@@ -1,5 +1,7 @@
+import type { StartsAs } from '../crops/crop-library.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
 import type { Exposure } from '../materials/material.ts';
+import type { SoilNitrogenUnit } from '../units/soil-nitrogen.ts';
 
 /** What stands in the books of a garden, as its owner wrote it down. Dates are ISO dates (YYYY-MM-DD). */
 export const BED_KINDS = [
@@ -19,6 +21,14 @@ export type BedKind = (typeof BED_KINDS)[number];
 export const RECORD_STATES = ['laid', 'planned'] as const;
 export type RecordState = (typeof RECORD_STATES)[number];
 
+/** What the bed bore in the two years before its book begins: hard-cropped ground has less to give. */
+export const CROPPING_BEFORE = ['unknown', 'hard', 'ordinary', 'rested'] as const;
+export type CroppingBefore = (typeof CROPPING_BEFORE)[number];
+
+/** How seriously a garden takes lock-up: changes thresholds and wording, never the physics. */
+export const SCHOOLS = ['cautious', 'byDepth', 'relaxed'] as const;
+export type School = (typeof SCHOOLS)[number];
+
 export interface SiteRecord {
   readonly climate: ClimateNormals;
   readonly depositionGPerM2Year: number;
@@ -34,6 +44,10 @@ export interface BedRecord {
   readonly rootZoneCm: number;
   readonly exposure: Exposure;
   readonly isWatered: boolean;
+  /** Nothing was laid on it before this day; null when nobody remembers. */
+  readonly startedOn: string | null;
+  readonly ph: number | null;
+  readonly croppingBefore: CroppingBefore;
 }
 
 interface Entry {
@@ -73,7 +87,23 @@ export interface FeedEntry extends Entry {
   readonly nitrogenG: number;
 }
 
-export type EntryRecord = LayEntry | DigEntry | TakeOffEntry | FeedEntry;
+/** Mineral nitrogen as a laboratory reports it, over the depth that was sampled. */
+export interface SoilTestEntry extends Entry {
+  readonly type: 'soilTest';
+  readonly amount: number;
+  readonly unit: SoilNitrogenUnit;
+  readonly sampledDepthCm: number;
+  readonly ph: number | null;
+  readonly organicMatterPct: number | null;
+}
+
+/** Water given by hand, over the whole bed. */
+export interface WaterEntry extends Entry {
+  readonly type: 'water';
+  readonly waterMm: number;
+}
+
+export type EntryRecord = LayEntry | DigEntry | TakeOffEntry | FeedEntry | SoilTestEntry | WaterEntry;
 export type EntryType = EntryRecord['type'];
 
 export interface PlantingRecord {
@@ -83,6 +113,11 @@ export interface PlantingRecord {
   readonly plantedOn: string;
   /** First day it no longer stands; null for a perennial that stays. */
   readonly clearedOn: string | null;
+  readonly startsAs: StartsAs;
+  /** Share of the bed it stands on, above 0 to 1. */
+  readonly areaShare: number;
+  /** Sown beneath another crop, or a living mulch: it takes no room of its own. */
+  readonly isUndersown: boolean;
   readonly nitrogenDemandGPerM2: number;
   readonly rootDepthCm: number;
 }

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
+import { bedOf, plantingOf } from '../../../tests/fixtures/books.ts';
 import { dayNumberFromIso, isoDateOf } from '../climate/calendar.ts';
 import { CLIMATE_PATTERNS } from '../climate/patterns.ts';
 import { InputError } from '../input-error.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
 import { reportCohort } from '../simulation/report.ts';
 import { runTo, startRun } from '../simulation/run.ts';
-import type { BedBooks, LayEntry, PlantingRecord } from './bed-records.ts';
+import type { SoilNitrogenUnit } from '../units/soil-nitrogen.ts';
+import type { BedBooks, EntryRecord, LayEntry, PlantingRecord } from './bed-records.ts';
 import { bedScenario, openingDay } from './bed-scenario.ts';
 import { checkBooks } from './check-books.ts';
 
@@ -23,29 +25,18 @@ const chips: LayEntry = {
   seasonedMonths: 0,
 };
 
-const currant: PlantingRecord = {
+const currant: PlantingRecord = plantingOf({
   id: 'currant',
-  state: 'laid',
   cropId: 'currant',
   plantedOn: '2024-06-01',
   clearedOn: null,
   nitrogenDemandGPerM2: 8,
   rootDepthCm: 80,
-};
+});
 
 const books = (change: Partial<BedBooks> = {}): BedBooks => ({
   site: { climate: climate('mild_maritime'), depositionGPerM2Year: 1 },
-  bed: {
-    id: 'bed',
-    kind: 'annual',
-    areaM2: 5,
-    organicMatterPct: 4,
-    bulkDensityGPerCm3: 1.2,
-    clayPct: 20,
-    rootZoneCm: 30,
-    exposure: 'normal',
-    isWatered: true,
-  },
+  bed: bedOf(),
   entries: [chips],
   plantings: [],
   ...change,
@@ -124,5 +115,40 @@ describe('the scenario of a bed', () => {
     expect(refusal({ entries: [chips, early] })).toBe('entries.1.layerId');
     expect(refusal({ plantings: [{ ...currant, cropId: 'leek' }] })).toBe('plantings.0.clearedOn');
     expect(refusal({ plantings: [{ ...currant, cropId: 'moon weed' }] })).toBe('plantings.0.cropId');
+  });
+
+  it('takes a soil test into both zones, whatever unit it was reported in', () => {
+    const test = (amount: number, unit: SoilNitrogenUnit): EntryRecord => ({
+      id: 'test',
+      type: 'soilTest',
+      state: 'laid',
+      date: '2026-04-01',
+      amount,
+      unit,
+      sampledDepthCm: 30,
+      ph: null,
+      organicMatterPct: null,
+    });
+    const zones = (entry: EntryRecord) => {
+      const scenario = bedScenario(books({ entries: [entry] }), findLibraryMaterial, TODAY, TODAY + 1);
+      const [event] = scenario.events;
+      return event.type === 'soilTest' ? event.mineralNGPerM2 : undefined;
+    };
+    expect(zones(test(60, 'kgPerHa'))).toEqual([1, 5]);
+    expect(zones(test(6, 'gPerM2'))).toEqual([1, 5]);
+    // 1.2 g/cm3 over 30 cm is 360 kg of soil on a square metre: 10 mg/kg is 3.6 g.
+    expect(zones(test(10, 'mgPerKg'))![0]).toBeCloseTo(0.6, 12);
+    expect(zones(test(10, 'lbPerAcre'))![1]).toBeCloseTo((10 * 453.59237 * 25) / 4046.8564224 / 30, 12);
+  });
+  it('refuses what lies before the bed was made, by its field', () => {
+    const made = bedOf({ startedOn: '2026-06-01' });
+    expect(() => checkBooks(books({ bed: made }), findLibraryMaterial, TODAY)).toThrow(
+      /entries.0.date lies before the bed was made on 2026-06-01/,
+    );
+  });
+  it('lets a crop want only for the part of the bed it stands on', () => {
+    const half = plantingOf({ nitrogenDemandGPerM2: 12, areaShare: 0.5 });
+    const { crops } = bedScenario(books({ plantings: [half] }), findLibraryMaterial, TODAY, TODAY + 1);
+    expect(crops[0]?.nitrogenDemandGPerM2).toBe(6);
   });
 });

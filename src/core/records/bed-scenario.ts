@@ -15,7 +15,15 @@ import {
   type CropPlan,
   type PilePlan,
 } from '../simulation/scenario.ts';
-import type { BedBooks, EntryRecord, LayEntry, PlantingRecord } from './bed-records.ts';
+import { mineralNitrogenGPerM2 } from '../units/soil-nitrogen.ts';
+import type {
+  BedBooks,
+  BedRecord,
+  EntryRecord,
+  LayEntry,
+  PlantingRecord,
+  SoilTestEntry,
+} from './bed-records.ts';
 
 export type FindMaterial = (materialId: string) => Material | undefined;
 
@@ -130,7 +138,22 @@ function laying(
           depthCm: CONTACT_ZONE_CM,
         },
       };
+    case 'soilTest':
+      return { event: { type: 'soilTest', day, mineralNGPerM2: testedZones(entry, bed) } };
+    case 'water':
+      return { event: { type: 'irrigate', day, waterMm: entry.waterMm } };
   }
+}
+
+/**
+ * What a test says of the two zones, g/m2: its nitrogen taken as even over the sampled depth, and the same
+ * below it down to the end of the root zone (set here; laboratories give one figure).
+ */
+function testedZones(entry: SoilTestEntry, bed: BedRecord): [contactZone: number, rootZone: number] {
+  const { amount, unit, sampledDepthCm } = entry;
+  const { bulkDensityGPerCm3, rootZoneCm } = bed;
+  const perCm = mineralNitrogenGPerM2(amount, unit, { sampledDepthCm, bulkDensityGPerCm3 }) / sampledDepthCm;
+  return [perCm * CONTACT_ZONE_CM, perCm * (rootZoneCm - CONTACT_ZONE_CM)];
 }
 
 function layingOf(
@@ -196,7 +219,7 @@ function cropPlans(
     id: crop.isPerennial ? `${planting.id}:${season + 1}` : planting.id,
     plantDay,
     harvestDay,
-    nitrogenDemandGPerM2: planting.nitrogenDemandGPerM2,
+    nitrogenDemandGPerM2: planting.nitrogenDemandGPerM2 * planting.areaShare,
     rootDepthCm: planting.rootDepthCm,
     isLegume: crop.isLegume,
     isPerennial: crop.isPerennial,
@@ -224,7 +247,7 @@ function growingTimes(
   const clearedDay =
     planting.clearedOn === null ? null : dayNumberFromIso(planting.clearedOn, [...path, 'clearedOn']);
   if (clearedDay !== null && clearedDay <= plantDay) {
-    throw new InputError([...path, 'clearedOn'], 'bad_order', 'must be after planting');
+    throw new InputError([...path, 'clearedOn'], 'bad_order', 'must be after planting; is the year right?');
   }
   if (plantDay >= endDay) return [];
   if (!crop.isPerennial) {
@@ -261,6 +284,7 @@ const RECORD_FIELDS: Record<string, string> = {
   cohortId: 'layerId',
   share: 'shareTakenOff',
   nitrogenGPerM2: 'nitrogenG',
+  mineralNGPerM2: 'amount',
   plantDay: 'plantedOn',
   harvestDay: 'clearedOn',
 };

@@ -15,9 +15,25 @@ export function checkBooks(books: BedBooks, findMaterial: FindMaterial, today: D
     ...books.entries.map(({ date }, i) => dayNumberFromIso(date, ['entries', i, 'date'])),
     ...books.plantings.map(({ plantedOn }, i) => dayNumberFromIso(plantedOn, ['plantings', i, 'plantedOn'])),
   );
+  refuseBeforeTheBed(books);
   try {
     checkScenario(bedScenario(books, findMaterial, today, lastDay + 1));
   } catch (error) {
     throw error instanceof InputError ? inRecordWords(error, books) : error;
   }
+}
+
+/** Nothing can have been laid on a bed that was not there yet. */
+function refuseBeforeTheBed({ bed: { startedOn }, entries, plantings }: BedBooks): void {
+  if (startedOn === null) return;
+  const requirement = (date: string) =>
+    `lies before the bed was made on ${startedOn}; got ${date}. Is the year right? If the bed is older, change the day it was made`;
+  entries.forEach(({ date }, i) => {
+    if (date < startedOn) throw new InputError(['entries', i, 'date'], 'bad_order', requirement(date));
+  });
+  plantings.forEach(({ plantedOn }, i) => {
+    if (plantedOn < startedOn) {
+      throw new InputError(['plantings', i, 'plantedOn'], 'bad_order', requirement(plantedOn));
+    }
+  });
 }

@@ -1,11 +1,11 @@
 import { findLibraryMaterial } from '../materials/library.ts';
 import { ownMaterial, type OwnMaterialBasis } from '../materials/own-material.ts';
-import type { BedBooks, BedRecord, EntryRecord, PlantingRecord, SiteRecord } from './bed-records.ts';
+import type { BedBooks, BedRecord, EntryRecord, PlantingRecord, School, SiteRecord } from './bed-records.ts';
 import type { FindMaterial } from './bed-scenario.ts';
 
 /** The records of a whole garden, as far as the model reads them. */
 export interface GardenRecords {
-  readonly garden: SiteRecord;
+  readonly garden: SiteRecord & { readonly school: School };
   readonly beds: readonly BedRecord[];
   readonly entries: readonly (EntryRecord & { readonly bedId: string })[];
   readonly plantings: readonly (PlantingRecord & { readonly bedId: string })[];

@@ -193,7 +193,7 @@ export function checkLayerSize(material: Material, massFreshKgPerM2: number, pat
     throw new InputError(
       path,
       'out_of_range',
-      `makes a layer ${Math.round(thicknessCm).toLocaleString('en')} cm thick; at most ${THICKEST_LAYER_CM} cm can be laid at once`,
+      `makes a layer ${Math.round(thicknessCm).toLocaleString('en')} cm thick; at most ${THICKEST_LAYER_CM} cm can be laid at once. Were feet meant, not metres, or inches, not cm?`,
     );
   }
   const dryKg = massFreshKgPerM2 * (1 - material.moistureFractionWetBasis);

@@ -1,5 +1,5 @@
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../input-error.ts';
-import { CENTIMETRES_PER_INCH } from './length.ts';
+import { CENTIMETRES_PER_FOOT, CENTIMETRES_PER_INCH, CENTIMETRES_PER_METRE } from './length.ts';
 import { KILOGRAMS_PER_POUND } from './mass.ts';
 import {
   LITRES_PER_CUBIC_FOOT,
@@ -15,7 +15,12 @@ import {
 } from './volume.ts';
 
 /** How people say how much of something there is: by depth over the bed, by volume, by weight. */
-const BY_DEPTH_CM = { cm: 1, inch: CENTIMETRES_PER_INCH } as const;
+const BY_DEPTH_CM = {
+  cm: 1,
+  inch: CENTIMETRES_PER_INCH,
+  metre: CENTIMETRES_PER_METRE,
+  foot: CENTIMETRES_PER_FOOT,
+} as const;
 const BY_VOLUME_L = {
   litre: 1,
   cubicMetre: LITRES_PER_CUBIC_METRE,

@@ -1,5 +1,7 @@
 /** International inch, exact (1959). */
 export const CENTIMETRES_PER_INCH = 2.54;
+export const CENTIMETRES_PER_FOOT = 12 * CENTIMETRES_PER_INCH;
+export const CENTIMETRES_PER_METRE = 100;
 
 export const centimetresFromInches = (inches: number): number => inches * CENTIMETRES_PER_INCH;
 export const inchesFromCentimetres = (centimetres: number): number => centimetres / CENTIMETRES_PER_INCH;

@@ -1,10 +1,11 @@
 import Database from 'better-sqlite3';
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { migrate, pendingMigrations } from './migrate.ts';
 import { openDatabase } from './open.ts';
+import { createStores } from './stores.ts';
 
 let folder: string;
 beforeEach(() => {
@@ -24,7 +25,7 @@ describe('migrations', () => {
       )
       .pluck()
       .all();
-    expect(tables).toEqual(['bed', 'entry', 'garden', 'material', 'planting']);
+    expect(tables).toEqual(['bed', 'build_up', 'entry', 'garden', 'material', 'planting']);
     expect(db.pragma('foreign_keys', { simple: true })).toBe(1);
     migrate(db);
   });
@@ -33,6 +34,55 @@ describe('migrations', () => {
     const db = new Database(':memory:');
     db.pragma('user_version = 999');
     expect(() => pendingMigrations(db)).toThrow(/newer Vine Ledger/);
+  });
+});
+
+/** A database as the first version left it, with a bed on which a layer was laid, dug in, and one struck out. */
+function firstVersion(file: string): void {
+  const old = new Database(file);
+  old.exec(readFileSync(join(import.meta.dirname, 'migrations', '0001_create_books.sql'), 'utf8'));
+  old.pragma('user_version = 1');
+  old.exec(`
+    INSERT INTO garden VALUES ('g', 1, 'a', 'a', NULL, 'Plot', '', '{}', 1, 'metric');
+    INSERT INTO bed VALUES ('b', 1, 'a', 'a', NULL, 'g', 'Bed', 'annual', 5, 4, 1.2, 20, 30, 'normal', 1, '');
+    INSERT INTO entry (id, version, created_at, updated_at, bed_id, type, state, date, note, material_id, amount, unit,
+      mass_fresh_kg, seasoned_months, dug_depth_cm)
+    VALUES ('low', 3, 'a', 'a', 'b', 'lay', 'laid', '2026-05-01', 'kept', 'compost_yard', 3, 'cm', 60, 0, 0),
+           ('high', 1, 'a', 'a', 'b', 'lay', 'laid', '2026-05-01', '', 'chips_mixed', 7, 'cm', 98, 0, 0);
+    INSERT INTO entry (id, version, created_at, updated_at, removed_at, bed_id, type, state, date, note, dug_depth_cm, layer_id)
+    VALUES ('dig', 2, 'a', 'a', 'b', 'b', 'dig', 'laid', '2026-05-03', '', 15, 'high');
+    INSERT INTO planting VALUES ('p', 1, 'a', 'a', NULL, 'b', 'laid', 'onion', '2026-04-01', '2026-08-01', 11, 35, '');
+  `);
+  old.close();
+}
+
+describe('books of the first version', () => {
+  it('keep every record, their order and what was removed, and learn the new fields', () => {
+    const file = join(folder, 'first.sqlite');
+    firstVersion(file);
+    const db = openDatabase(file);
+    const stores = createStores(db, () => 'now');
+    expect(stores.entries.listOf('b').map(({ id, version, note }) => [id, version, note])).toEqual([
+      ['low', 3, 'kept'],
+      ['high', 1, ''],
+    ]);
+    expect(stores.entries.restore('dig')).toMatchObject({ outcome: 'written', current: { layerId: 'high' } });
+    expect(stores.beds.find('b')).toMatchObject({ startedOn: null, ph: null, croppingBefore: 'unknown' });
+    expect(stores.gardens.find('g')).toMatchObject({ school: 'byDepth', feedMaterialId: 'feather_meal' });
+    expect(stores.plantings.find('p')).toMatchObject({ startsAs: 'set', areaShare: 1, isUndersown: false });
+    stores.entries.insert({
+      id: 'wet',
+      bedId: 'b',
+      type: 'water',
+      state: 'laid',
+      date: '2026-05-04',
+      note: '',
+      waterMm: 20,
+    });
+    stores.entries.reorder(['high', 'low']);
+    expect(stores.entries.listOf('b').map(({ id }) => id)).toEqual(['high', 'low', 'dig', 'wet']);
+    expect(existsSync(`${file}.before-migration-from-1`)).toBe(true);
+    db.close();
   });
 });
 

@@ -1,32 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { bedOf, GARDEN } from '../../../tests/fixtures/books.ts';
 import type { EntryRecord } from '../../contract/records.ts';
 import type { Stores, Unstamped } from '../stores.ts';
 import { openDatabase } from './open.ts';
 import { createStores } from './stores.ts';
 
-const twelve = Array<number>(12).fill(10);
-const garden = {
-  id: 'garden',
-  name: 'Plot',
-  place: 'Somewhere',
-  climate: { temperatureC: twelve, rainMm: twelve, evapotranspirationMm: twelve },
-  depositionGPerM2Year: 1,
-  measures: 'metric' as const,
-};
-const bed = {
-  id: 'bed',
-  gardenId: 'garden',
-  name: 'Bed',
-  kind: 'annual' as const,
-  areaM2: 5,
-  organicMatterPct: 4,
-  bulkDensityGPerCm3: 1.2,
-  clayPct: 20,
-  rootZoneCm: 30,
-  exposure: 'normal' as const,
-  isWatered: true,
-  note: '',
-};
+const garden = GARDEN;
+const { createdAt, updatedAt, version, ...bed } = bedOf();
 const common = { bedId: 'bed', state: 'laid' as const, date: '2026-05-01', note: '' };
 const layer: Unstamped<EntryRecord> = {
   ...common,

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type {
   BedRecord,
+  BuildUpRecord,
   EntryRecord,
   GardenRecord,
   MaterialRecord,
@@ -15,6 +16,8 @@ const GARDEN: Columns = {
   climate: ['climate_json', 'json'],
   depositionGPerM2Year: ['deposition_g_per_m2_year'],
   measures: ['measures'],
+  school: ['school'],
+  feedMaterialId: ['feed_material_id'],
 };
 
 const BED: Columns = {
@@ -28,6 +31,9 @@ const BED: Columns = {
   rootZoneCm: ['root_zone_cm'],
   exposure: ['exposure'],
   isWatered: ['is_watered', 'boolean'],
+  startedOn: ['started_on'],
+  ph: ['ph'],
+  croppingBefore: ['cropping_before'],
   note: ['note'],
 };
 
@@ -53,6 +59,18 @@ const ENTRY: Columns = {
   layerId: ['layer_id'],
   shareTakenOff: ['share_taken_off'],
   nitrogenG: ['nitrogen_g'],
+  sampledDepthCm: ['sampled_depth_cm'],
+  ph: ['ph'],
+  organicMatterPct: ['organic_matter_pct'],
+  waterMm: ['water_mm'],
+};
+
+const BUILD_UP: Columns = {
+  gardenId: ['garden_id'],
+  name: ['name'],
+  layers: ['layers_json', 'json'],
+  waitDays: ['wait_days'],
+  note: ['note'],
 };
 
 const ENTRY_FIELDS: Record<EntryRecord['type'], readonly string[]> = {
@@ -60,6 +78,8 @@ const ENTRY_FIELDS: Record<EntryRecord['type'], readonly string[]> = {
   dig: ['dugDepthCm', 'layerId'],
   takeOff: ['layerId', 'shareTakenOff'],
   feed: ['nitrogenG'],
+  soilTest: ['amount', 'unit', 'sampledDepthCm', 'ph', 'organicMatterPct'],
+  water: ['waterMm'],
 };
 const COMMON_ENTRY_FIELDS = [
   'id',
@@ -81,6 +101,9 @@ const PLANTING: Columns = {
   clearedOn: ['cleared_on'],
   nitrogenDemandGPerM2: ['nitrogen_demand_g_per_m2'],
   rootDepthCm: ['root_depth_cm'],
+  startsAs: ['starts_as'],
+  areaShare: ['area_share'],
+  isUndersown: ['is_undersown', 'boolean'],
   note: ['note'],
 };
 
@@ -118,6 +141,7 @@ export function createStores(db: Database, now: () => string): Stores {
   const gardens = new VersionedTable<GardenRecord>(db, 'garden', GARDEN);
   const beds = new VersionedTable<BedRecord>(db, 'bed', BED, 'created_at, rowid');
   const materials = new VersionedTable<MaterialRecord>(db, 'material', MATERIAL, 'name, id');
+  const buildUps = new VersionedTable<BuildUpRecord>(db, 'build_up', BUILD_UP, 'name, id');
   const entries = new VersionedTable<EntryRecord>(db, 'entry', ENTRY, 'date, sequence');
   const plantings = new VersionedTable<PlantingRecord>(db, 'planting', PLANTING, 'planted_on, id');
   const ofGarden = `bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL AND garden_id = @value)`;
@@ -130,7 +154,12 @@ export function createStores(db: Database, now: () => string): Stores {
       ...storeOver(materials, now),
       listOf: (gardenId) => materials.listWhere('garden_id = @value', gardenId),
     },
+    buildUps: {
+      ...storeOver(buildUps, now),
+      listOf: (gardenId) => buildUps.listWhere('garden_id = @value', gardenId),
+    },
     entries: {
+      reorder: (ids) => reorderEntries(db, ids),
       find: (id) => trimmed(entryStore.find(id)),
       insert: (record) => trimEntry(entryStore.insert(record)),
       update: (id, version, values) => trimmedOutcome(entryStore.update(id, version, spreadEntry(values))),
@@ -146,6 +175,16 @@ export function createStores(db: Database, now: () => string): Stores {
     },
     atomically: (act) => db.transaction(act).immediate(),
   };
+}
+
+/** Deals out the places these entries have among themselves anew. */
+function reorderEntries(db: Database, ids: readonly string[]): void {
+  const places = db
+    .prepare(`SELECT sequence FROM entry WHERE id IN (SELECT value FROM json_each(@ids)) ORDER BY sequence`)
+    .pluck()
+    .all({ ids: JSON.stringify(ids) }) as number[];
+  const put = db.prepare('UPDATE entry SET sequence = @place WHERE id = @id');
+  ids.forEach((id, i) => put.run({ id, place: places[i] }));
 }
 
 const trimmed = (entry: EntryRecord | undefined): EntryRecord | undefined => entry && trimEntry(entry);

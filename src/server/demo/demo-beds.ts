@@ -27,7 +27,11 @@ export interface DemoPlanting {
 }
 
 export interface DemoBed {
-  readonly bed: Omit<BedDraft, 'id' | 'exposure' | 'bulkDensityGPerCm3' | 'note'> & Partial<BedDraft>;
+  readonly bed: Omit<
+    BedDraft,
+    'id' | 'exposure' | 'bulkDensityGPerCm3' | 'startedOn' | 'ph' | 'croppingBefore' | 'note'
+  > &
+    Partial<BedDraft>;
   readonly laid: readonly DemoLaying[];
   readonly fed?: readonly DemoFeeding[];
   readonly grown: readonly DemoPlanting[];

@@ -33,6 +33,8 @@ export function plantDemoGarden(stores: Stores, today: string): void {
       },
       depositionGPerM2Year: 1,
       measures: 'metric',
+      school: 'byDepth',
+      feedMaterialId: 'feather_meal',
     });
     for (const material of DEMO_MATERIALS) stores.materials.insert({ ...material, gardenId: DEMO_GARDEN_ID });
     for (const demoBed of DEMO_BEDS) plantBed({ stores, today }, demoBed);
@@ -45,6 +47,9 @@ function plantBed({ stores, today }: Setting, { bed, laid, fed = [], grown }: De
   stores.beds.insert({
     bulkDensityGPerCm3: 1.2,
     exposure: 'normal',
+    startedOn: null,
+    ph: 6.5,
+    croppingBefore: 'ordinary',
     note: '',
     ...bed,
     id: bedId,
@@ -95,6 +100,9 @@ function plantBed({ stores, today }: Setting, { bed, laid, fed = [], grown }: De
       clearedOn: until === null ? null : dateOf(until, today),
       nitrogenDemandGPerM2: crop.nitrogenDemandGPerM2,
       rootDepthCm: crop.rootDepthCm,
+      startsAs: crop.startsAs,
+      areaShare: 1,
+      isUndersown: crop.isLivingMulch,
       note: '',
     });
   });

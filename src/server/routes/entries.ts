@@ -1,8 +1,10 @@
 import { Hono } from 'hono';
 import {
+  bedRevision,
   entryChange,
   entryDraft,
   type BedRecord,
+  type BedRevision,
   type EntryChange,
   type EntryDraft,
   type EntryRecord,
@@ -12,6 +14,7 @@ import { materialFinder } from '../../core/records/garden-books.ts';
 import { massFreshKgFromAmount } from '../../core/units/amount.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
+import { notFound } from '../problems.ts';
 import type { Stores } from '../stores.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
@@ -36,6 +39,34 @@ const withEntry = (entries: readonly EntryRecord[], entry: EntryRecord): EntryRe
     ? entries.map((other) => (other.id === entry.id ? entry : other))
     : [...entries, entry];
 
+/** Writes every part of a revision; the books are weighed by the caller, who takes all of it back if they fail. */
+function carryOut(stores: Stores, bed: BedRecord, revision: BedRevision): void {
+  for (const { id, version } of revision.removals)
+    requireRemoved(stores.entries.remove(id, version), 'entry');
+  for (const id of revision.restores) written(stores.entries.restore(id), 'entry');
+  for (const draft of revision.creates) {
+    const known = sentAgain(stores.entries.find(draft.id), { ...draft, bedId: bed.id });
+    if (!known) stores.entries.insert(weighed(stores, bed, draft.id, draft));
+  }
+  for (const { id, ...change } of revision.changes) {
+    const before = found(stores.entries.find(id), 'entry');
+    requireSeen(before, change.version);
+    written(stores.entries.update(id, change.version, weighed(stores, bed, id, change)), 'entry');
+  }
+  requireOwn(
+    stores,
+    bed.id,
+    revision.order.map((id) => ({ id })),
+  );
+  stores.entries.reorder(revision.order);
+}
+
+/** Every entry a revision names must be one of the bed's own. */
+function requireOwn(stores: Stores, bedId: string, named: readonly { readonly id: string }[]): void {
+  const own = new Set(stores.entries.listOf(bedId).map(({ id }) => id));
+  for (const { id } of named) if (!own.has(id)) throw notFound('entry');
+}
+
 export const entryRoutes = ({ stores, today, newId }: AppContext) =>
   new Hono()
     .post('/beds/:bedId/entries', body(entryDraft), (c) => {
@@ -50,6 +81,16 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         return c.json(stores.entries.insert(entry), 201);
       });
     })
+    .post('/beds/:bedId/revisions', body(bedRevision), (c) =>
+      stores.atomically(() => {
+        const revision = c.req.valid('json');
+        const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+        requireOwn(stores, bed.id, [...revision.changes, ...revision.removals]);
+        carryOut(stores, bed, revision);
+        requireSoundBooks(stores, bed.id, today(), {});
+        return c.json({ entries: stores.entries.listOf(bed.id) }, 200);
+      }),
+    )
     .put('/entries/:entryId', body(entryChange), (c) => {
       const id = c.req.param('entryId');
       const change = c.req.valid('json');

@@ -22,6 +22,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
         entries: stores.entries.listOfGarden(garden.id),
         plantings: stores.plantings.listOfGarden(garden.id),
         materials: stores.materials.listOf(garden.id),
+        buildUps: stores.buildUps.listOf(garden.id),
       };
       return c.json(books, 200);
     })

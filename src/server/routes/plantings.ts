@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import { plantingChange, plantingDraft, type PlantingRecord } from '../../contract/records.ts';
+import { checkRoom } from '../../core/records/planting-clash.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
@@ -22,6 +23,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
         const known = sentAgain(stores.plantings.find(id), { ...draft, bedId: bed.id });
         if (known) return c.json(known, 200);
         const planting = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
+        checkRoom(planting, stores.plantings.listOf(bed.id));
         requireSoundBooks(stores, bed.id, today(), {
           plantings: (all) => withPlanting(all, planting),
           about: id,
@@ -35,6 +37,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
       return stores.atomically(() => {
         const before = found(stores.plantings.find(id), 'planting');
         requireSeen(before, version);
+        checkRoom({ ...before, ...values }, stores.plantings.listOf(before.bedId));
         requireSoundBooks(stores, before.bedId, today(), {
           plantings: (all) => withPlanting(all, { ...before, ...values }),
           about: id,
@@ -50,6 +53,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
     .post('/plantings/:plantingId/restore', (c) =>
       stores.atomically(() => {
         const planting = written(stores.plantings.restore(c.req.param('plantingId')), 'planting');
+        checkRoom(planting, stores.plantings.listOf(planting.bedId));
         requireSoundBooks(stores, planting.bedId, today(), { about: planting.id });
         return c.json(planting, 200);
       }),

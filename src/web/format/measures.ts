@@ -3,6 +3,7 @@ import type { AmountUnit } from '../../core/units/amount.ts';
 import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../../core/units/area.ts';
 import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../../core/units/length.ts';
 import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../../core/units/mass.ts';
+import type { SoilNitrogenUnit } from '../../core/units/soil-nitrogen.ts';
 import { fixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */
@@ -23,6 +24,8 @@ export interface Measures {
   /** Depth as a plain number in the unit below, for scales. */
   readonly depthFigure: (cm: number) => number;
   readonly depthUnit: string;
+  /** Water over a bed. */
+  readonly water: (mm: number) => string;
   readonly units: readonly AmountUnit[];
 }
 
@@ -42,7 +45,8 @@ const metric: Measures = {
   scaleCm: 10,
   depthFigure: (cm) => cm,
   depthUnit: 'cm',
-  units: ['cm', 'bucket10L', 'barrow85L', 'litre', 'cubicMetre', 'kg', 'gram'],
+  water: (mm) => `${plainFigure(mm, 2)} mm`,
+  units: ['cm', 'bucket10L', 'barrow85L', 'litre', 'cubicMetre', 'kg', 'gram', 'metre'],
 };
 
 const customary: Measures = {
@@ -60,7 +64,19 @@ const customary: Measures = {
   scaleCm: 4 * CENTIMETRES_PER_INCH,
   depthFigure: inchesFromCentimetres,
   depthUnit: 'in',
-  units: ['inch', 'bucket5Gal', 'barrow3CuFt', 'cubicFoot', 'cubicYard', 'gallon', 'quart', 'cup', 'pound'],
+  water: (mm) => `${plainFigure(inchesFromCentimetres(mm / 10), 2)} in of water`,
+  units: [
+    'inch',
+    'bucket5Gal',
+    'barrow3CuFt',
+    'cubicFoot',
+    'cubicYard',
+    'gallon',
+    'quart',
+    'cup',
+    'pound',
+    'foot',
+  ],
 };
 
 const BY_NAME: Record<GardenRecord['measures'], Measures> = { metric, customary };
@@ -73,9 +89,18 @@ export const unitsFor = (measures: Measures): AmountUnit[] => [
   ...(measures === metric ? customary : metric).units,
 ];
 
+export const SOIL_NITROGEN_WORDS: Record<SoilNitrogenUnit, string> = {
+  gPerM2: 'g/m²',
+  kgPerHa: 'kg/ha',
+  lbPerAcre: 'lb/acre',
+  mgPerKg: 'mg/kg (ppm)',
+};
+
 export const UNIT_WORDS: Record<AmountUnit, string> = {
   cm: 'cm thick',
   inch: 'inches thick',
+  metre: 'metres thick',
+  foot: 'feet thick',
   litre: 'litres',
   cubicMetre: 'cubic metres',
   bucket10L: 'buckets (10 L)',

@@ -25,6 +25,8 @@ const TYPES = [
   { value: 'dig', label: 'Dig in what lies there' },
   { value: 'takeOff', label: 'Take off' },
   { value: 'feed', label: 'Feed' },
+  { value: 'water', label: 'Water' },
+  { value: 'soilTest', label: 'Soil test' },
 ] as const;
 
 /** Writing something into the books of a bed; the page answers while it is being written. */

@@ -3,8 +3,9 @@ import { useMemo } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { Material, MaterialKind } from '../../../core/materials/material.ts';
 import type { AmountUnit } from '../../../core/units/amount.ts';
+import { SOIL_NITROGEN_UNITS } from '../../../core/units/soil-nitrogen.ts';
 import { Field } from '../../forms/Field.tsx';
-import { UNIT_WORDS, unitsFor, type Measures } from '../../format/measures.ts';
+import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor, type Measures } from '../../format/measures.ts';
 import { materialOptions, ratioWords } from './material-options.ts';
 import { SEEN_CHIPS, type PostingForm } from './posting-form.ts';
 
@@ -53,12 +54,65 @@ export function PostingFields(props: PostingFieldsProps) {
           width={150}
         />
       );
+    case 'soilTest':
+      return <SoilTestFields {...props} />;
+    case 'water':
+      return (
+        <TextField
+          {...props}
+          name="Water, mm"
+          field="waterMm"
+          trouble="waterMm"
+          hint="1 mm = 1 L/m²"
+          width={90}
+        />
+      );
   }
+}
+
+function SoilTestFields({ form: { test }, set, measures, troubles }: PostingFieldsProps) {
+  const text = (
+    name: string,
+    key: Exclude<keyof PostingForm['test'], 'unit'>,
+    trouble: string,
+    hint?: string,
+  ) => (
+    <Field name={name} trouble={troubles[trouble]} hint={hint}>
+      {(control) => (
+        <Input
+          {...control}
+          value={test[key]}
+          onChange={(event) => set({ test: { ...test, [key]: event.target.value } })}
+          inputMode="decimal"
+          style={{ width: 128 }}
+        />
+      )}
+    </Field>
+  );
+  return (
+    <>
+      {text('Mineral nitrogen', 'amount', 'amount', 'nitrate and ammonium N')}
+      <Field name="in">
+        {(control) => (
+          <Select
+            {...control}
+            value={test.unit}
+            onChange={(unit) => set({ test: { ...test, unit } })}
+            style={{ width: 130 }}
+            options={SOIL_NITROGEN_UNITS.map((value) => ({ value, label: SOIL_NITROGEN_WORDS[value] }))}
+          />
+        )}
+      </Field>
+      {text(`Sampled to, ${measures.depthUnit}`, 'sampledDepth', 'sampledDepthCm')}
+      {text('pH', 'ph', 'ph', 'if measured')}
+      {text('Organic matter, %', 'organicMatterPct', 'organicMatterPct', 'if measured')}
+    </>
+  );
 }
 
 interface TextFieldProps extends Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'> {
   readonly name: string;
-  readonly field: 'amount' | 'dugDepth' | 'seasonedMonths' | 'shareTakenOff' | 'nitrogen';
+  readonly field: 'amount' | 'dugDepth' | 'seasonedMonths' | 'shareTakenOff' | 'nitrogen' | 'waterMm';
   readonly trouble: string;
   readonly width: number;
   readonly hint?: string;

@@ -11,7 +11,7 @@ import {
 } from '../../api/gardens.ts';
 import { dayOf, fullDate, shortDate } from '../../format/dates.ts';
 import { percent, plainFigure } from '../../format/figures.ts';
-import { UNIT_WORDS, type Measures } from '../../format/measures.ts';
+import { SOIL_NITROGEN_WORDS, UNIT_WORDS, type Measures } from '../../format/measures.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import { materialName } from './naming.ts';
 
@@ -91,7 +91,20 @@ function entryWords(
       return `${layerName(entry.layerId)}: ${percent(entry.shareTakenOff)} taken off`;
     case 'feed':
       return `Fed ${measures.nitrogen(entry.nitrogenG)} nitrogen`;
+    case 'soilTest':
+      return soilTestWords(entry, measures);
+    case 'water':
+      return `Watered, ${measures.water(entry.waterMm)}`;
   }
+}
+
+function soilTestWords(entry: Extract<EntryRecord, { type: 'soilTest' }>, measures: Measures): string {
+  const { amount, unit, sampledDepthCm, ph, organicMatterPct } = entry;
+  return [
+    `Soil test: ${plainFigure(amount)} ${SOIL_NITROGEN_WORDS[unit]} mineral nitrogen, 0 to ${measures.thickness(sampledDepthCm)}`,
+    ...(ph === null ? [] : [`pH ${plainFigure(ph)}`]),
+    ...(organicMatterPct === null ? [] : [`${plainFigure(organicMatterPct)} % organic matter`]),
+  ].join(', ');
 }
 
 /** A record as the change that leaves it as it is. */

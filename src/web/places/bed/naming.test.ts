@@ -1,26 +1,14 @@
 import { describe, expect, it } from 'vitest';
+import { plantingOf } from '../../../../tests/fixtures/books.ts';
 import type { EntryRecord, PlantingRecord } from '../../../contract/records.ts';
 import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
 import type { BedSample, LayerState } from '../../../core/projection/bed-projection.ts';
 import { cropNames, DRAFT_ID, growingWords, namedCrops, namedLayers } from './naming.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
+const planting = (id: string, cropId: string, plantedOn: string, clearedOn: string | null): PlantingRecord =>
+  plantingOf({ id, cropId, plantedOn, clearedOn });
 const stamp = { version: 1, createdAt: '', updatedAt: '', bedId: 'bed', note: '' };
-const planting = (
-  id: string,
-  cropId: string,
-  plantedOn: string,
-  clearedOn: string | null,
-): PlantingRecord => ({
-  ...stamp,
-  id,
-  state: 'laid',
-  cropId,
-  plantedOn,
-  clearedOn,
-  nitrogenDemandGPerM2: 10,
-  rootDepthCm: 40,
-});
 const PLANTINGS = [
   planting('p1', 'currant', '2024-03-01', null),
   planting('p2', 'leek', '2026-04-20', '2026-10-01'),

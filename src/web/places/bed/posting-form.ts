@@ -5,6 +5,7 @@ import {
   type MaterialDraft,
 } from '../../../contract/records.ts';
 import type { EntryType } from '../../../core/records/bed-records.ts';
+import type { SoilNitrogenUnit } from '../../../core/units/soil-nitrogen.ts';
 import type { AmountUnit } from '../../../core/units/amount.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { troublesOf } from '../../forms/troubles.ts';
@@ -27,6 +28,14 @@ export interface PostingForm {
   readonly layerId: string;
   readonly shareTakenOff: string;
   readonly nitrogen: string;
+  readonly test: {
+    readonly amount: string;
+    readonly unit: SoilNitrogenUnit;
+    readonly sampledDepth: string;
+    readonly ph: string;
+    readonly organicMatterPct: string;
+  };
+  readonly waterMm: string;
   readonly chips: {
     readonly id: string;
     readonly branchCm: string;
@@ -56,6 +65,14 @@ export const emptyForm = (today: string, unit: AmountUnit, dugDepth: string): Po
   layerId: '',
   shareTakenOff: '100',
   nitrogen: '',
+  test: {
+    amount: '',
+    unit: 'kgPerHa',
+    sampledDepth: dugDepth === '8' ? '12' : '30',
+    ph: '',
+    organicMatterPct: '',
+  },
+  waterMm: '',
   chips: { id: crypto.randomUUID(), branchCm: '6', leafPct: '0', coniferPct: '0' },
   note: '',
 });
@@ -88,6 +105,19 @@ export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits)
       return { ...common, layerId: entry.layerId, shareTakenOff: String(entry.shareTakenOff * 100) };
     case 'feed':
       return { ...common, nitrogen: String(Number((entry.nitrogenG / units.gramsPerUnit).toFixed(2))) };
+    case 'soilTest':
+      return {
+        ...common,
+        test: {
+          amount: String(entry.amount),
+          unit: entry.unit,
+          sampledDepth: depth(entry.sampledDepthCm),
+          ph: entry.ph === null ? '' : String(entry.ph),
+          organicMatterPct: entry.organicMatterPct === null ? '' : String(entry.organicMatterPct),
+        },
+      };
+    case 'water':
+      return { ...common, waterMm: String(entry.waterMm) };
   }
 }
 
@@ -122,8 +152,23 @@ function typed(form: PostingForm, units: FormUnits): unknown {
       };
     case 'feed':
       return { ...common, nitrogenG: numberFromText(form.nitrogen) * units.gramsPerUnit };
+    case 'soilTest':
+      return { ...common, ...typedTest(form.test, units) };
+    case 'water':
+      return { ...common, waterMm: numberFromText(form.waterMm) };
   }
 }
+
+/** A figure that may be left out. */
+const optional = (text: string): number | null => (text.trim() === '' ? null : numberFromText(text));
+
+const typedTest = (test: PostingForm['test'], units: FormUnits) => ({
+  amount: numberFromText(test.amount),
+  unit: test.unit,
+  sampledDepthCm: numberFromText(test.sampledDepth) * units.centimetresPerUnit,
+  ph: optional(test.ph),
+  organicMatterPct: optional(test.organicMatterPct),
+});
 
 export type ReadForm =
   | { readonly ok: true; readonly draft: EntryDraft }

@@ -84,7 +84,8 @@ export function usePosting({ books, bed, measures, changing, refusal, onPreview,
   useEffect(() => onPreview(preview), [preview, onPreview]);
   useEffect(() => () => onPreview(null), [onPreview]);
 
-  const isUntouched = form.amount === '' && form.nitrogen === '' && !wasTried;
+  const isUntouched =
+    form.amount === '' && form.nitrogen === '' && form.waterMm === '' && form.test.amount === '' && !wasTried;
   const failure = writeEntry.error ?? changeEntry.error ?? makeMaterial.error;
   const troubles: Record<string, string> = isUntouched
     ? {}

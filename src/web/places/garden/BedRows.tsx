@@ -142,5 +142,9 @@ function entryStepWords(entry: EntryRecord, books: GardenBooks, measures: Measur
       return 'take mulch off';
     case 'feed':
       return `feed ${measures.nitrogen(entry.nitrogenG)} nitrogen`;
+    case 'soilTest':
+      return 'take a soil sample';
+    case 'water':
+      return 'water';
   }
 }
