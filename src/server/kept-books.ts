@@ -13,8 +13,8 @@ interface Change {
   readonly entries?: (entries: readonly EntryRecord[]) => EntryRecord[];
   readonly plantings?: (plantings: readonly PlantingRecord[]) => PlantingRecord[];
   readonly materials?: (materials: readonly MaterialRecord[]) => MaterialRecord[];
-  /** Id of the entry or planting the change is about: a fault of it is named by its bare field. */
-  readonly about?: string;
+  /** Ids of the entries or plantings the change is about: a fault of them is named by its bare field. */
+  readonly about?: readonly string[];
 }
 
 /** Throws a problem naming the field unless the model can run the bed's books as they would be. */
@@ -46,12 +46,12 @@ export function requireSoundBooks(stores: Stores, bedId: string, today: string, 
 /** A fault of the record itself by its field; a fault it causes elsewhere by a sentence about that record. */
 function problemAbout(
   error: InputError,
-  books: { entries: EntryRecord[]; plantings: PlantingRecord[]; about?: string | undefined },
+  books: { entries: EntryRecord[]; plantings: PlantingRecord[]; about?: readonly string[] | undefined },
 ): ProblemError {
   const [list, index, ...rest] = error.path;
   if ((list !== 'entries' && list !== 'plantings') || typeof index !== 'number') return fromInputError(error);
   const culprit = books[list].at(index);
-  if (!culprit || culprit.id === books.about)
+  if (!culprit || books.about?.includes(culprit.id))
     return fromInputError(
       new InputError(
         rest.map((key) => (typeof key === 'string' ? fieldAsEntered(key) : key)),

@@ -10,6 +10,7 @@ import { bedScenario } from '../records/bed-scenario.ts';
 import { endingOn } from '../simulation/scenario.ts';
 import { adviseBed, type BedAdvice } from './bed-advice.ts';
 import { layingCautions } from './cautions.ts';
+import { SCHOOL_RULES, type SchoolRules } from './schools.ts';
 
 const TODAY = dayNumberFromIso('2026-05-14', []);
 const bed: BedBooks['bed'] = bedOf({ areaM2: 6, organicMatterPct: 5 });
@@ -35,13 +36,20 @@ const tomato = plantingOf({
   rootDepthCm: 80,
 });
 
-function advised(entries: EntryRecord[], plantings = [tomato]): BedAdvice {
+function advised(
+  entries: EntryRecord[],
+  plantings = [tomato],
+  rules: SchoolRules = SCHOOL_RULES.byDepth,
+): BedAdvice {
   const site = {
     climate: MILD,
     depositionGPerM2Year: 1,
   };
   const scenario = bedScenario({ site, bed, entries, plantings }, findLibraryMaterial, TODAY, TODAY + 900);
-  return adviseBed(scenario, projectBed(scenario, 7, telltaleDays(scenario, TODAY)), TODAY, false);
+  return adviseBed(scenario, projectBed(scenario, 7, telltaleDays(scenario, TODAY)), TODAY, {
+    isPath: false,
+    rules,
+  });
 }
 
 describe('advice', () => {
@@ -70,8 +78,32 @@ describe('advice', () => {
     const dug = advised([chips(20)]);
     expect(total(dug)).toBeGreaterThan(total(advised([chips(0)])) + 5);
     expect(dug.doses!.doses.reduce((sum, { priceGPerM2 }) => sum + priceGPerM2, 0)).toBeGreaterThan(5);
-    expect(dug.doses!.featherMealKgPerM2).toBeGreaterThan(0);
+    const [cause] = dug.root!.causes;
+    expect(cause).toMatchObject({ layerId: 'chips' });
+    expect(cause.share).toBeGreaterThan(0.9);
+    expect(dug.prospects[0].verdict).toBe('losesGrowth');
     expect(dug.status).toBe('short');
+  });
+
+  it('shows how the layer comes to lack nitrogen, in figures that add up', () => {
+    const [working] = advised([chips(20)]).workings;
+    expect(working.layerId).toBe('chips');
+    expect(working.carbonToNitrogen).toBeCloseTo(50, 6);
+    expect(working.lackingG).toBeCloseTo(working.wantedG - working.broughtG, 12);
+    expect(working.carbonG).toBeCloseTo((118 / 6) * 1000 * 0.55 * 0.49, 6);
+  });
+
+  it('changes with the school in what it minds and asks for, never in what it finds', () => {
+    const of = (school: keyof typeof SCHOOL_RULES) => advised([chips(0)], [tomato], SCHOOL_RULES[school]);
+    const [cautious, byDepth, relaxed] = [of('cautious'), of('byDepth'), of('relaxed')];
+    expect(cautious.contact!.peakG).toBe(relaxed.contact!.peakG);
+    expect(cautious.contact!.fromDay).toBeLessThanOrEqual(byDepth.contact!.fromDay);
+    expect(byDepth.contact!.fromDay).toBeLessThanOrEqual(relaxed.contact!.fromDay);
+    const asked = ({ doses }: BedAdvice) =>
+      doses!.doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
+    const dug = (school: keyof typeof SCHOOL_RULES) => advised([chips(20)], [tomato], SCHOOL_RULES[school]);
+    expect(asked(dug('cautious'))).toBeGreaterThan(asked(dug('byDepth')));
+    expect(cautious.prospects[0].shortG).toBe(relaxed.prospects[0].shortG);
   });
 
   it('lets young plants wait where their nitrogen is locked up', () => {

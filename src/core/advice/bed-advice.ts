@@ -1,14 +1,12 @@
 import type { DayNumber } from '../climate/calendar.ts';
-import { atEndOf, projectBed, type BedProjection, type CropOutcome } from '../projection/bed-projection.ts';
-import { withoutMaterials, type BedScenario } from '../simulation/scenario.ts';
+import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
+import type { BedScenario } from '../simulation/scenario.ts';
+import { cropProspects, type CropProspect } from './crop-prospects.ts';
 import { dosePlan, type DosePlan } from './dose-plan.ts';
 import { lockUpWindow, type LockUpWindow } from './lock-up.ts';
-import { HARMLESS_SHARE, plantingDates, type PlantingDate } from './planting-dates.ts';
-
-/** What a crop misses as the books stand, and what it would miss had nothing been laid. */
-export interface CropProspect extends CropOutcome {
-  readonly shortWithoutMaterialsG: number;
-}
+import { plantingDates, type PlantingDate } from './planting-dates.ts';
+import type { SchoolRules } from './schools.ts';
+import { layerWorking, type LayerWorking } from './workings.ts';
 
 /** How a bed stands, the gravest word that is true of it. */
 export type BedStatus = 'short' | 'pale' | 'held' | 'fed' | 'resting' | 'path';
@@ -21,67 +19,67 @@ export interface BedStanding {
   readonly root: LockUpWindow | null;
   readonly doses: DosePlan | null;
   readonly prospects: readonly CropProspect[];
+  readonly rules: SchoolRules;
 }
 
 /** All that can be said of a bed on a day. */
 export interface BedAdvice extends BedStanding {
   readonly planting: readonly PlantingDate[];
+  /** How the layers named as causes come to draw nitrogen. */
+  readonly workings: readonly LayerWorking[];
+}
+
+/** What is asked of the advice besides the bed itself. */
+export interface AdviceSetting {
+  /** Paths grow nothing, so they get no doses and no planting dates. */
+  readonly isPath: boolean;
+  readonly rules: SchoolRules;
 }
 
 const PALENESS_SHOWN = 0.25;
 
-/** How crops fare as the books stand, beside the same bed with nothing laid. */
-function prospectsOf(scenario: BedScenario, projection: BedProjection): CropProspect[] {
-  const bare = projectBed(withoutMaterials(scenario), scenario.endDay - scenario.startDay);
-  const shortOnBare = new Map(bare.crops.map(({ id, shortG }) => [id, shortG]));
-  return projection.crops.map((crop) => ({
-    ...crop,
-    shortWithoutMaterialsG: shortOnBare.get(crop.id) ?? 0,
-  }));
-}
-
-/**
- * How a bed stands on `today` by its projection, which must reach beyond today. `isPath` beds grow nothing, so
- * they get no doses.
- */
+/** How a bed stands on `today` by its projection, which must reach beyond today. */
 export function bedStanding(
   scenario: BedScenario,
   projection: BedProjection,
   today: DayNumber,
-  isPath: boolean,
+  { isPath, rules }: AdviceSetting,
 ): BedStanding {
-  const contact = lockUpWindow(projection.samples, 'contact', today);
-  const root = lockUpWindow(projection.samples, 'root', today);
-  const doses = isPath ? null : dosePlan(scenario, today);
-  const prospects = prospectsOf(scenario, projection);
-  const status = isPath ? 'path' : statusOf(projection, prospects, doses, { contact, root }, today);
-  return { today, status, contact, root, doses, prospects };
+  const contact = lockUpWindow(projection.samples, 'contact', today, rules.feltFromG);
+  const root = lockUpWindow(projection.samples, 'root', today, rules.feltFromG);
+  const doses = isPath ? null : dosePlan(scenario, today, rules.reserveShare);
+  const prospects = cropProspects(scenario, projection, rules);
+  const standing = { today, contact, root, doses, prospects, rules };
+  return { ...standing, status: isPath ? 'path' : statusOf(projection, standing) };
 }
 
-/** The standing of a bed, and when young plants may go in. */
-export const adviseBed = (
+/** The standing of a bed, when young plants may go in, and the workings behind it. */
+export function adviseBed(
   scenario: BedScenario,
   projection: BedProjection,
   today: DayNumber,
-  isPath: boolean,
-): BedAdvice => ({
-  ...bedStanding(scenario, projection, today, isPath),
-  planting: isPath ? [] : plantingDates(scenario, today),
-});
+  setting: AdviceSetting,
+): BedAdvice {
+  const standing = bedStanding(scenario, projection, today, setting);
+  const causes = [standing.contact, standing.root].flatMap((window) => window?.causes ?? []);
+  const causeIds = [...new Set(causes.map(({ layerId }) => layerId))];
+  return {
+    ...standing,
+    planting: setting.isPath ? [] : plantingDates(scenario, today, setting.rules),
+    workings: causeIds.flatMap((id) => layerWorking(scenario, id) ?? []),
+  };
+}
 
 const isGoingOn = (window: LockUpWindow | null, today: DayNumber): boolean =>
   window !== null && window.fromDay <= today;
 
 function statusOf(
   projection: BedProjection,
-  prospects: readonly CropProspect[],
-  doses: DosePlan | null,
-  { contact, root }: Pick<BedAdvice, 'contact' | 'root'>,
-  today: DayNumber,
+  { contact, root, doses, prospects, rules, today }: Omit<BedStanding, 'status'>,
 ): BedStatus {
   const concerned = prospects.filter(({ id }) => doses?.cropIds.includes(id));
   const isStanding = concerned.some(({ plantDay }) => plantDay <= today);
-  const missesMuch = concerned.some(({ shortG, demandG }) => shortG > HARMLESS_SHARE * demandG);
+  const missesMuch = concerned.some(({ shortG, demandG }) => shortG > rules.harmlessShare * demandG);
   const isPale = atEndOf(projection, today).crops.some(({ paleness }) => paleness > PALENESS_SHOWN);
   if (isPale) return 'pale';
   if (missesMuch && (doses?.doses.some(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0) ?? false)) return 'short';

@@ -1,8 +1,6 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { endingOn, type BedScenario, type CropPlan } from '../simulation/scenario.ts';
 import { leastDoses, type Dose } from '../supplement/least-doses.ts';
-import { firstSeasonAvailability, PRODUCT_SHOWN, productMassFreshKg } from '../supplement/product.ts';
-import { findLibraryMaterial } from '../materials/library.ts';
 
 const LOOK_AHEAD_DAYS = 365;
 const DOSE_EVERY_DAYS = 28;
@@ -14,9 +12,12 @@ export interface DosePlan {
   readonly cropIds: readonly string[];
   readonly untilDay: DayNumber;
   /** Allowed dates with the least dose for each; a dose may be 0. */
-  readonly doses: readonly Dose[];
-  /** All doses together as feather meal, by what it gives in its first season, kg fresh per m2. */
-  readonly featherMealKgPerM2: number;
+  readonly doses: readonly PlannedDose[];
+}
+
+export interface PlannedDose extends Dose {
+  /** What a cautious garden adds for what the book may underrate; part of the dose. */
+  readonly reserveGPerM2: number;
 }
 
 /** The crop in the ground today, or the next to come within a year, and all that stand beside it. */
@@ -30,7 +31,7 @@ export function cropsConcerned(crops: readonly CropPlan[], today: DayNumber): Cr
 }
 
 /** Least dated doses for the crops concerned; null when nothing grows or is planned. */
-export function dosePlan(scenario: BedScenario, today: DayNumber): DosePlan | null {
+export function dosePlan(scenario: BedScenario, today: DayNumber, reserveShare: number): DosePlan | null {
   const crops = cropsConcerned(scenario.crops, today);
   if (crops.length === 0) return null;
   const untilDay = Math.max(...crops.map(({ harvestDay }) => harvestDay));
@@ -40,12 +41,10 @@ export function dosePlan(scenario: BedScenario, today: DayNumber): DosePlan | nu
   for (let day = firstDay; day <= lastDay && days.length < MOST_DOSES; day += DOSE_EVERY_DAYS) days.push(day);
   const cropIds = crops.map(({ id }) => id);
   const doses = leastDoses(endingOn(scenario, untilDay), { days, cropIds, availability: 1 });
-  return { cropIds, untilDay, doses, featherMealKgPerM2: asFeatherMealKgPerM2(doses) };
+  return { cropIds, untilDay, doses: doses.map((dose) => withReserve(dose, reserveShare)) };
 }
 
-function asFeatherMealKgPerM2(doses: readonly Dose[]): number {
-  const totalG = doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
-  const product = findLibraryMaterial(PRODUCT_SHOWN);
-  if (totalG === 0 || !product) return 0;
-  return productMassFreshKg(totalG, product, firstSeasonAvailability(product));
+function withReserve(dose: Dose, reserveShare: number): PlannedDose {
+  const reserveGPerM2 = reserveShare * Math.max(0, dose.priceGPerM2);
+  return { ...dose, nitrogenGPerM2: dose.nitrogenGPerM2 + reserveGPerM2, reserveGPerM2 };
 }

@@ -1,11 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import type { BedSample } from '../projection/bed-projection.ts';
 import { atEndOf, sampleOn } from '../projection/bed-projection.ts';
-import { FELT_FROM_G, lockUpWindow } from './lock-up.ts';
+import { lockUpWindow as windowOf } from './lock-up.ts';
+
+const FELT_FROM_G = 0.25;
+const lockUpWindow = (samples: readonly BedSample[], zone: 'contact' | 'root', today: number) =>
+  windowOf(samples, zone, today, FELT_FROM_G);
 
 /** Samples a week apart from day 0 that hold so much in the contact zone. */
 const held = (...grams: number[]): BedSample[] =>
-  grams.map((heldContactG, i) => ({ day: i * 7, heldContactG, heldRootG: 0 }) as BedSample);
+  grams.map(
+    (heldContactG, i) => ({ day: i * 7, heldContactG, heldRootG: 0, layers: [] }) as unknown as BedSample,
+  );
 
 describe('a lock-up window', () => {
   const rise = held(0, 0.1, 0.5, 2, 4, 3, 2, 1, 0.1, 0);
@@ -18,6 +24,7 @@ describe('a lock-up window', () => {
       peakG: 4,
       nowG: 2,
       halfBackDay: 42,
+      causes: [],
     });
   });
   it('is foreseen before it begins, with nothing held yet', () => {

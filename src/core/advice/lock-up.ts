@@ -4,9 +4,6 @@ import type { BedSample } from '../projection/bed-projection.ts';
 export const ZONES = ['contact', 'root'] as const;
 export type Zone = (typeof ZONES)[number];
 
-/** Less than this held back is not felt by anything that grows, g/m2 (set here: 2.5 kg per hectare). */
-export const FELT_FROM_G = 0.25;
-
 /** A time in which decomposers hold nitrogen drawn out of a zone. */
 export interface LockUpWindow {
   readonly zone: Zone;
@@ -16,6 +13,27 @@ export interface LockUpWindow {
   readonly nowG: number;
   /** First day after the peak on which half of it has been given back; null when the run ends before. */
   readonly halfBackDay: DayNumber | null;
+  /** What holds it at the peak, the largest share first. */
+  readonly causes: readonly LockUpCause[];
+}
+
+export interface LockUpCause {
+  readonly layerId: string;
+  /** Of all that is held in the zone, 0 to 1. */
+  readonly share: number;
+}
+
+/** What holds less than this of a lock-up is not named. */
+const NAMED_FROM_SHARE = 0.15;
+
+function causesOf({ layers }: BedSample, zone: Zone, peakG: number): LockUpCause[] {
+  return layers
+    .map(({ id, heldContactG, heldRootG }) => ({
+      layerId: id,
+      share: (zone === 'contact' ? heldContactG : heldRootG) / peakG,
+    }))
+    .filter(({ share }) => share >= NAMED_FROM_SHARE)
+    .sort((a, b) => b.share - a.share);
 }
 
 const heldIn = (sample: BedSample, zone: Zone): number =>
@@ -23,15 +41,16 @@ const heldIn = (sample: BedSample, zone: Zone): number =>
 
 /**
  * The lock-up of a zone that is going on at `today`, or the next one to come; null when there is none. It
- * starts when `FELT_FROM_G` is exceeded and counts as over when half its peak has been given back.
+ * starts when `feltFromG`, g/m2, is exceeded and counts as over when half its peak has been given back.
  */
 export function lockUpWindow(
   samples: readonly BedSample[],
   zone: Zone,
   today: DayNumber,
+  feltFromG: number,
 ): LockUpWindow | null {
   const held = samples.map((sample) => heldIn(sample, zone));
-  const isFelt = (i: number): boolean => held[i] >= FELT_FROM_G;
+  const isFelt = (i: number): boolean => held[i] >= feltFromG;
   const now = Math.max(
     0,
     samples.findLastIndex(({ day }) => day <= today),
@@ -57,5 +76,6 @@ export function lockUpWindow(
     peakG: held[peak],
     nowG: held[now],
     halfBackDay: halfBack < 0 ? null : samples[halfBack].day,
+    causes: causesOf(samples[peak], zone, held[peak]),
   };
 }

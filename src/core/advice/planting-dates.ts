@@ -1,4 +1,5 @@
 import type { DayNumber } from '../climate/calendar.ts';
+import type { SchoolRules } from './schools.ts';
 import { airTemperatureC } from '../climate/weather.ts';
 import { missedByTrialCrop, runTo, startRun, type BedRun } from '../simulation/run.ts';
 import { endingOn, withoutMaterials, type BedScenario, type CropPlan } from '../simulation/scenario.ts';
@@ -20,11 +21,6 @@ const TRIALS: Record<
 export const TRIAL_DAYS = 42;
 const STEP_DAYS = 7;
 const LOOK_AHEAD_DAYS = 364;
-/** Missing less than this share of the demand does not show (set here). */
-export const HARMLESS_SHARE = 0.1;
-/** Missing so much more than without the materials is blamed on them (set here). */
-const BLAMED_SHARE = 0.05;
-
 export type PlantingObstacle = 'cold' | 'lockedUp';
 
 /** When young plants are first safe. */
@@ -48,14 +44,21 @@ const clearedToday = (scenario: BedScenario, today: DayNumber): BedScenario => (
 });
 
 /** The earliest week in which seedlings, and transplants, are neither starved by what was laid nor cold. */
-export function plantingDates(scenario: BedScenario, today: DayNumber): PlantingDate[] {
+export function plantingDates(
+  scenario: BedScenario,
+  today: DayNumber,
+  rules: Pick<SchoolRules, 'harmlessShare' | 'blamedShare' | 'heedsContactForAll'>,
+): PlantingDate[] {
   const endDay = today + LOOK_AHEAD_DAYS + TRIAL_DAYS + 1;
   const ground = { ...clearedToday(endingOn(scenario, endDay), today), endDay };
-  return STARTS.map((start) => earliest(start, startRun(ground), startRun(withoutMaterials(ground)), today));
+  return STARTS.map((start) =>
+    earliest(start, startRun(ground), startRun(withoutMaterials(ground)), today, rules),
+  );
 }
 
-function trialCrop(start: Start, plantDay: DayNumber): CropPlan {
-  const { demandG, rootDepthCm, rootsAtOnce } = TRIALS[start];
+function trialCrop(start: Start, plantDay: DayNumber, heedsContact: boolean): CropPlan {
+  const { demandG } = TRIALS[start];
+  const { rootDepthCm, rootsAtOnce } = TRIALS[heedsContact ? 'seedlings' : start];
   return {
     id: 'trial',
     plantDay,
@@ -70,7 +73,13 @@ function trialCrop(start: Start, plantDay: DayNumber): CropPlan {
   };
 }
 
-function earliest(start: Start, run: BedRun, bareRun: BedRun, today: DayNumber): PlantingDate {
+function earliest(
+  start: Start,
+  run: BedRun,
+  bareRun: BedRun,
+  today: DayNumber,
+  rules: Parameters<typeof plantingDates>[2],
+): PlantingDate {
   const { demandG, coldestC } = TRIALS[start];
   let waitFor: PlantingObstacle | null = null;
   let missedShare = 0;
@@ -82,10 +91,10 @@ function earliest(start: Start, run: BedRun, bareRun: BedRun, today: DayNumber):
       waitFor ??= 'cold';
       continue;
     }
-    const crop = trialCrop(start, day);
+    const crop = trialCrop(start, day, rules.heedsContactForAll);
     missedShare = missedByTrialCrop(run, crop) / demandG;
     missedShareBare = missedByTrialCrop(bareRun, crop) / demandG;
-    if (missedShare <= Math.max(HARMLESS_SHARE, missedShareBare + BLAMED_SHARE)) {
+    if (missedShare <= Math.max(rules.harmlessShare, missedShareBare + rules.blamedShare)) {
       return { start, day, waitFor, missedShare, missedShareBare };
     }
     waitFor ??= 'lockedUp';

@@ -10,7 +10,7 @@ import {
   type Element,
   type NitrogenParty,
 } from './accounts.ts';
-import { FLOW_NAMES, ROUTES } from './flows.ts';
+import { FLOW_NAMES, ROUTES, type FlowName } from './flows.ts';
 
 /** The books on one morning: what lies in the asset accounts, and all postings so far, g/m2. */
 export interface BalanceSample {
@@ -26,6 +26,15 @@ export interface AssetLine<Account extends string> {
   readonly inG: number;
   readonly outG: number;
   readonly closingG: number;
+  /** What passed through it in the period, each posting that did. */
+  readonly postings: readonly PostingLine<Account>[];
+}
+
+/** One kind of posting of an account: what came in is positive. */
+export interface PostingLine<Account extends string> {
+  readonly name: FlowName;
+  readonly counterparty: Account;
+  readonly amountG: number;
 }
 
 /** A source or sink: what passed in the period. A source that took something back is negative. */
@@ -53,6 +62,23 @@ function passed(opening: BalanceSample, closing: BalanceSample, isMeant: (index:
   return INDICES.filter(isMeant).reduce((sum, index) => sum + closing.flows[index] - opening.flows[index], 0);
 }
 
+function postingsOf<Account extends string>(
+  element: Element,
+  account: string,
+  opening: BalanceSample,
+  closing: BalanceSample,
+): PostingLine<Account>[] {
+  return INDICES.flatMap((index) => {
+    const name = FLOW_NAMES[index];
+    const route = ROUTES[name];
+    const amountG = closing.flows[index] - opening.flows[index];
+    if (route.element !== element || amountG === 0) return [];
+    if (route.to === account) return [{ name, counterparty: route.from as Account, amountG }];
+    if (route.from === account) return [{ name, counterparty: route.to as Account, amountG: -amountG }];
+    return [];
+  });
+}
+
 function statement<Account extends string>(
   element: Element,
   accounts: readonly Account[],
@@ -68,6 +94,7 @@ function statement<Account extends string>(
     inG: passed(opening, closing, isPosting(element, 'to', account)),
     outG: passed(opening, closing, isPosting(element, 'from', account)),
     closingG: closing.balances[firstBalance + i],
+    postings: postingsOf<Account>(element, account, opening, closing),
   }));
   const outside = [
     ...sources.map((account) => ({

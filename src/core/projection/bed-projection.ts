@@ -1,12 +1,14 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { FLOW_COUNT } from '../ledger/flows.ts';
 import type { BalanceSample } from '../ledger/statement.ts';
+import { total } from '../numerics/total.ts';
 import { smoothStep } from '../numerics/interpolation.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Bed } from '../simulation/bed.ts';
 import { BALANCE_COUNT, readBalances } from '../simulation/books.ts';
 import { rootDepthCm } from '../simulation/processes/crop-uptake.ts';
 import {
+  heldByCohort,
   heldNitrogen,
   mineralNitrogen,
   mulchHeightCm,
@@ -28,7 +30,20 @@ export interface LayerState {
   readonly humusCarbonG: number;
   readonly charCarbonG: number;
   readonly respiredCarbonG: number;
+  /** All that came with it, on the day it was laid. */
+  readonly laidCarbonG: number;
+  readonly laidNitrogenG: number;
+  /** Still bound in what is left of it, its ammonium and what its char holds included. */
+  readonly boundNitrogenG: number;
+  /** Of its nitrogen and what it drew: turned into humus. */
+  readonly humusNitrogenG: number;
+  readonly drawnNitrogenG: number;
+  readonly releasedNitrogenG: number;
+  readonly ammoniaNitrogenG: number;
   readonly lockedNitrogenG: number;
+  /** Drawn out of each zone and still held by its microbes. */
+  readonly heldContactG: number;
+  readonly heldRootG: number;
 }
 
 /** One crop on one day. */
@@ -159,9 +174,10 @@ function layerStates(bed: Bed): LayerState[] {
   const { cohorts } = bed.state;
   const states: LayerState[] = [];
   for (let i = 0; i < cohorts.count; i++) {
-    const { carbonG, ...report } = reportCohort(bed, i);
+    const { carbonG, nitrogenG, ...report } = reportCohort(bed, i);
     const freshCarbonG = carbonG.quick + carbonG.structural + carbonG.woody;
     const charCarbonG = carbonG.labileChar + carbonG.stableChar;
+    const held = heldByCohort(cohorts, i);
     const isOnTop = report.place === 'surface';
     const isSpent = freshCarbonG + carbonG.microbial + carbonG.humus + charCarbonG < LEAST_SHOWN_CARBON_G;
     if (isSpent || (isOnTop && report.thicknessCm < THINNEST_SHOWN_CM)) continue;
@@ -176,7 +192,16 @@ function layerStates(bed: Bed): LayerState[] {
       humusCarbonG: carbonG.humus,
       charCarbonG,
       respiredCarbonG: report.respiredCarbonG,
+      laidCarbonG: report.openingCarbonG,
+      laidNitrogenG: report.openingNitrogenG,
+      boundNitrogenG: total(Object.values(nitrogenG)) - nitrogenG.humus + report.ammoniumG + report.charHeldG,
+      humusNitrogenG: nitrogenG.humus,
+      drawnNitrogenG: report.drawnG,
+      releasedNitrogenG: report.releasedG,
+      ammoniaNitrogenG: report.volatilizedG,
       lockedNitrogenG: report.lockedG,
+      heldContactG: held[1],
+      heldRootG: held[2],
     });
   }
   return states;

@@ -18,9 +18,13 @@ export interface OutlookYear {
   readonly bareHumusCarbonG: number;
 }
 
+/** Today and the same day of the coming years. */
+export const outlookDays = (today: DayNumber, years: number): DayNumber[] =>
+  Array.from({ length: years + 1 }, (_, i) => today + Math.round(i * DAYS_PER_YEAR));
+
 /** Humus and char year by year from `today`, were nothing added beyond what the books hold. */
 export function outlook(scenario: BedScenario, today: DayNumber, years: number): OutlookYear[] {
-  const days = Array.from({ length: years + 1 }, (_, i) => today + Math.round(i * DAYS_PER_YEAR));
+  const days = outlookDays(today, years);
   const everyDays = scenario.endDay - scenario.startDay;
   const own = projectBed(scenario, everyDays, days);
   const bare = projectBed(withoutMaterials(scenario), everyDays, days);

@@ -11,7 +11,7 @@ export const POOL_NAMES = [
   'stableChar',
 ] as const;
 
-const COLUMN_COUNT = 48;
+const COLUMN_COUNT = 50;
 
 /**
  * The columns, written out as one literal: engines keep such an object's fields in fixed places, and the
@@ -41,6 +41,9 @@ function createColumns(column: () => Float64Array) {
     // what is left of the humus that arrived, were it only sinking into the soil; 0 once dug
     unmixedHumusC: column(),
     openingStructuralC: column(),
+    // all that came with it, g/m2
+    openingC: column(),
+    openingN: column(),
     // 1 on the day it is laid, falling to 0 as the layer settles
     unsettledShare: column(),
     // memo counters, g/m2

@@ -67,6 +67,8 @@ export function openCohort(
   cohorts.charCapacityN[i] = opening.charCapacityG;
   cohorts.unmixedHumusC[i] = opening.carbonG[4]!;
   cohorts.openingStructuralC[i] = opening.carbonG[1]!;
+  cohorts.openingC[i] = total(opening.carbonG);
+  cohorts.openingN[i] = total(opening.nitrogenG) + opening.ammoniumG + opening.charHeldG;
   cohorts.unsettledShare[i] = 1;
   cohorts.decayLimit[i] = 1;
   cohorts.decayRateFactor[i] = opening.decayRateFactor;

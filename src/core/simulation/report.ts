@@ -8,6 +8,7 @@ import {
   nitrogenPools,
   POOL_NAMES,
   releasedNitrogen,
+  type CohortTable,
 } from './cohort-table.ts';
 import { layerThicknessCm } from './processes/mulch-stack.ts';
 
@@ -17,6 +18,9 @@ export type PoolAmounts = Readonly<Record<(typeof POOL_NAMES)[number], number>>;
 export interface CohortReport {
   readonly id: string;
   readonly place: 'surface' | 'dug';
+  /** All that came with it. */
+  readonly openingCarbonG: number;
+  readonly openingNitrogenG: number;
   readonly carbonG: PoolAmounts;
   readonly nitrogenG: PoolAmounts;
   readonly ammoniumG: number;
@@ -89,6 +93,8 @@ export function reportCohort({ state, constants }: Bed, i: number): CohortReport
   return {
     id: t.ids[i],
     place: onSurface ? 'surface' : 'dug',
+    openingCarbonG: t.openingC[i],
+    openingNitrogenG: t.openingN[i],
     carbonG: poolAmounts(carbonPools(t), i),
     nitrogenG: poolAmounts(nitrogenPools(t), i),
     ammoniumG: t.ammoniumN[i],
@@ -130,18 +136,26 @@ export function reportCrop({ state: { crops } }: Bed, k: number): CropReport {
  * nitrogen that has become humus is kept, but no longer held back from plants.
  */
 export function heldNitrogen({ state }: Bed): [layers: number, contactZone: number, rootZone: number] {
-  const t = state.cohorts;
   const held: [number, number, number] = [0, 0, 0];
-  for (let i = 0; i < t.count; i++) {
-    const layers = Math.max(0, t.drawnFromLayersN[i] - t.releasedToLayersN[i]);
-    const contact = Math.max(0, t.drawnFromContactZoneN[i] - t.releasedToContactZoneN[i]);
-    const root = Math.max(0, t.drawnFromRootZoneN[i] - t.releasedToRootZoneN[i]);
-    const total = layers + contact + root;
-    if (total === 0) continue;
-    const share = Math.min(1, t.microbialN[i] / total);
-    held[0] += layers * share;
-    held[1] += contact * share;
-    held[2] += root * share;
+  for (let i = 0; i < state.cohorts.count; i++) {
+    const [layers, contact, root] = heldByCohort(state.cohorts, i);
+    held[0] += layers;
+    held[1] += contact;
+    held[2] += root;
   }
   return held;
+}
+
+/** The same of one cohort. */
+export function heldByCohort(
+  t: CohortTable,
+  i: number,
+): [layers: number, contactZone: number, rootZone: number] {
+  const layers = Math.max(0, t.drawnFromLayersN[i] - t.releasedToLayersN[i]);
+  const contact = Math.max(0, t.drawnFromContactZoneN[i] - t.releasedToContactZoneN[i]);
+  const root = Math.max(0, t.drawnFromRootZoneN[i] - t.releasedToRootZoneN[i]);
+  const total = layers + contact + root;
+  if (total === 0) return [0, 0, 0];
+  const share = Math.min(1, t.microbialN[i] / total);
+  return [layers * share, contact * share, root * share];
 }

@@ -4,9 +4,6 @@ import { runTo, startRun } from '../simulation/run.ts';
 import { DEFAULT_STEPS_PER_DAY, SOIL_DEFAULTS, type BedScenario } from '../simulation/scenario.ts';
 import { reportCohort } from '../simulation/report.ts';
 
-/** The carrier in which doses are shown beside the nitrogen itself. */
-export const PRODUCT_SHOWN = 'feather_meal';
-
 const TRIAL_DRY_KG_PER_M2 = 0.5;
 const SEASON_DAYS = 150;
 

@@ -77,7 +77,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const known = sentAgain(stores.entries.find(id), { ...draft, bedId: bed.id });
         if (known) return c.json(known, 200);
         const entry = weighed(stores, bed, id, draft);
-        requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: id });
+        requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: [id] });
         return c.json(stores.entries.insert(entry), 201);
       });
     })
@@ -87,7 +87,9 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
         requireOwn(stores, bed.id, [...revision.changes, ...revision.removals]);
         carryOut(stores, bed, revision);
-        requireSoundBooks(stores, bed.id, today(), {});
+        requireSoundBooks(stores, bed.id, today(), {
+          about: [...revision.creates, ...revision.changes].map(({ id }) => id),
+        });
         return c.json({ entries: stores.entries.listOf(bed.id) }, 200);
       }),
     )
@@ -99,7 +101,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         requireSeen(before, change.version);
         const bed = found(stores.beds.find(before.bedId), 'bed');
         const entry = weighed(stores, bed, id, change);
-        requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: id });
+        requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: [id] });
         return c.json(written(stores.entries.update(id, change.version, entry), 'entry'), 200);
       });
     })
@@ -117,7 +119,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
     .post('/entries/:entryId/restore', (c) =>
       stores.atomically(() => {
         const entry = written(stores.entries.restore(c.req.param('entryId')), 'entry');
-        requireSoundBooks(stores, entry.bedId, today(), { about: entry.id });
+        requireSoundBooks(stores, entry.bedId, today(), { about: [entry.id] });
         return c.json(entry, 200);
       }),
     );

@@ -26,7 +26,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
         checkRoom(planting, stores.plantings.listOf(bed.id));
         requireSoundBooks(stores, bed.id, today(), {
           plantings: (all) => withPlanting(all, planting),
-          about: id,
+          about: [id],
         });
         return c.json(stores.plantings.insert(planting), 201);
       });
@@ -40,7 +40,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
         checkRoom({ ...before, ...values }, stores.plantings.listOf(before.bedId));
         requireSoundBooks(stores, before.bedId, today(), {
           plantings: (all) => withPlanting(all, { ...before, ...values }),
-          about: id,
+          about: [id],
         });
         return c.json(written(stores.plantings.update(id, version, values), 'planting'), 200);
       });
@@ -54,7 +54,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
       stores.atomically(() => {
         const planting = written(stores.plantings.restore(c.req.param('plantingId')), 'planting');
         checkRoom(planting, stores.plantings.listOf(planting.bedId));
-        requireSoundBooks(stores, planting.bedId, today(), { about: planting.id });
+        requireSoundBooks(stores, planting.bedId, today(), { about: [planting.id] });
         return c.json(planting, 200);
       }),
     );

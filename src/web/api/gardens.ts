@@ -2,6 +2,9 @@ import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query
 import type {
   BedChange,
   BedDraft,
+  BedRevision,
+  BuildUpDraft,
+  BuildUpRecord,
   EntryChange,
   EntryDraft,
   EntryRecord,
@@ -15,7 +18,7 @@ import type {
 } from '../../contract/records.ts';
 import { answered, bodyOf, client } from './client.ts';
 
-const { gardens, beds, entries, plantings } = client.api;
+const { gardens, beds, entries, plantings, 'build-ups': buildUps } = client.api;
 
 export const gardensQuery = () =>
   queryOptions({ queryKey: ['gardens'], queryFn: () => bodyOf(gardens.$get()) });
@@ -72,6 +75,26 @@ export const useRemoveEntry = () =>
 
 export const useRestoreEntry = () =>
   useWrite((entryId: string) => bodyOf(entries[':entryId'].restore.$post({ param: { entryId } })));
+
+export const useReviseBed = (bedId: string) =>
+  useWrite((revision: BedRevision) =>
+    bodyOf(beds[':bedId'].revisions.$post({ param: { bedId }, json: revision })),
+  );
+
+export const useSaveBuildUp = (gardenId: string) =>
+  useWrite((draft: BuildUpDraft) =>
+    bodyOf(gardens[':gardenId']['build-ups'].$post({ param: { gardenId }, json: draft })),
+  );
+
+export const useRemoveBuildUp = () =>
+  useWrite(({ id, version }: Pick<BuildUpRecord, 'id' | 'version'>) =>
+    answered(
+      buildUps[':buildUpId'].$delete({ param: { buildUpId: id }, query: { version: String(version) } }),
+    ),
+  );
+
+export const useRestoreBuildUp = () =>
+  useWrite((buildUpId: string) => bodyOf(buildUps[':buildUpId'].restore.$post({ param: { buildUpId } })));
 
 export const usePlant = (bedId: string) =>
   useWrite((draft: PlantingDraft) =>

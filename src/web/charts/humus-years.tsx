@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import {
+  Area,
   CartesianGrid,
   ComposedChart,
   Line,
@@ -13,13 +14,15 @@ import { COLORS, FONTS } from '../theme/tokens.ts';
 
 interface HumusYearsProps {
   readonly years: readonly OutlookYear[];
+  /** Organic matter in 8 of 10 draws, % by year; null while nothing is drawn. */
+  readonly band: { readonly low: readonly number[]; readonly high: readonly number[] } | null;
   readonly description: string;
 }
 
 const labelStyle = { fontFamily: FONTS.text, fontSize: 12, fontWeight: 650 } as const;
 
 /** Soil organic matter over the coming years, beside the same bed without what was laid on it. */
-export const HumusYears = memo(function HumusYears({ years, description }: HumusYearsProps) {
+export const HumusYears = memo(function HumusYears({ years, band, description }: HumusYearsProps) {
   const last = years.at(-1);
   if (!last) return null;
   const labeled = years[Math.floor(years.length * 0.6)]!;
@@ -28,7 +31,10 @@ export const HumusYears = memo(function HumusYears({ years, description }: Humus
     <figure className="tide" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={190}>
         <ComposedChart
-          data={[...years]}
+          data={years.map((year, i) => ({
+            ...year,
+            likely: band ? [band.low[i] ?? null, band.high[i] ?? null] : null,
+          }))}
           margin={{ top: 20, right: 14, bottom: 0, left: -14 }}
           accessibilityLayer={false}
         >
@@ -52,6 +58,17 @@ export const HumusYears = memo(function HumusYears({ years, description }: Humus
             tickLine={false}
             axisLine={false}
           />
+          {band !== null && (
+            <Area
+              dataKey="likely"
+              stroke={COLORS.carbon}
+              strokeWidth={0.8}
+              strokeDasharray="2 3"
+              fill={COLORS.carbon}
+              fillOpacity={0.12}
+              isAnimationActive={false}
+            />
+          )}
           <Line
             dataKey="bareOrganicMatterPct"
             stroke={COLORS.softInk}
@@ -94,6 +111,7 @@ export const HumusYears = memo(function HumusYears({ years, description }: Humus
       </ResponsiveContainer>
       <figcaption className="soft">
         Organic matter in the soil, % of its weight, were nothing added beyond the plan
+        {band !== null && '; dotted: 8 in 10 likely'}
       </figcaption>
     </figure>
   );

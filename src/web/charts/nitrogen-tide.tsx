@@ -24,6 +24,12 @@ export interface TideDose {
   readonly label: string;
 }
 
+export interface TideBand {
+  readonly days: readonly DayNumber[];
+  readonly low: readonly number[];
+  readonly high: readonly number[];
+}
+
 interface NitrogenTideProps {
   readonly samples: readonly BedSample[];
   readonly fromDay: DayNumber;
@@ -31,6 +37,8 @@ interface NitrogenTideProps {
   readonly today: DayNumber;
   readonly selectedDay: DayNumber;
   readonly doses: readonly TideDose[];
+  /** Between these lies what is within reach in 8 of 10 draws, g/m2; null while nothing is drawn. */
+  readonly band: TideBand | null;
   /** Who wants the nitrogen; null when nothing grows in the window. */
   readonly wantedBy: string | null;
   readonly measures: Measures;
@@ -45,9 +53,21 @@ interface Point {
   readonly heldContact: number;
   readonly heldRoot: number;
   readonly want: number;
+  readonly likely: readonly [low: number, high: number] | null;
 }
 
-function pointsOf(samples: readonly BedSample[], { rateFigure }: Measures): Point[] {
+/** A band read off at a day between its own; null outside them. */
+function bandAt({ days, low, high }: TideBand, day: DayNumber): readonly [number, number] | null {
+  const after = days.findIndex((one) => one >= day);
+  if (after < 0 || day < days[0]!) return null;
+  if (after === 0) return [low[0]!, high[0]!];
+  const share = (day - days[after - 1]!) / (days[after]! - days[after - 1]!);
+  const between = (values: readonly number[]) =>
+    values[after - 1]! + (values[after]! - values[after - 1]!) * share;
+  return [between(low), between(high)];
+}
+
+function pointsOf(samples: readonly BedSample[], band: TideBand | null, { rateFigure }: Measures): Point[] {
   return samples.map((sample) => ({
     day: sample.day,
     root: rateFigure(sample.availableRootG),
@@ -55,7 +75,17 @@ function pointsOf(samples: readonly BedSample[], { rateFigure }: Measures): Poin
     heldContact: -rateFigure(sample.heldContactG),
     heldRoot: -rateFigure(sample.heldRootG),
     want: rateFigure(sample.cropWantG),
+    likely: likelyAt(band, sample.day, rateFigure),
   }));
+}
+
+function likelyAt(
+  band: TideBand | null,
+  day: DayNumber,
+  rateFigure: Measures['rateFigure'],
+): Point['likely'] {
+  const at = band && bandAt(band, day);
+  return at && [rateFigure(at[0]), rateFigure(at[1])];
 }
 
 function monthStarts(fromDay: DayNumber, untilDay: DayNumber): DayNumber[] {
@@ -90,10 +120,22 @@ const NAMED_FROM_SHARE = 0.08;
 
 /** Drawn anew only when what it shows changes. Nitrogen within reach against what the crop will want, and below the line what decomposers hold. */
 export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps) {
-  const { samples, fromDay, untilDay, today, selectedDay, doses, wantedBy, measures, onSelect, description } =
-    props;
+  const {
+    samples,
+    fromDay,
+    untilDay,
+    today,
+    selectedDay,
+    doses,
+    band,
+    wantedBy,
+    measures,
+    onSelect,
+    description,
+  } = props;
   const points = pointsOf(
     samples.filter(({ day }) => day >= fromDay && day <= untilDay),
+    band,
     measures,
   );
   const span = untilDay - fromDay;
@@ -101,7 +143,10 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
   const reachPeak = peakOf(inner, ({ root, contact }) => root + contact);
   const wantPeak = peakOf(inner, ({ want }) => want);
   const heldPeak = peakOf(inner, ({ heldContact, heldRoot }) => -heldContact - heldRoot);
-  const highest = Math.max(0, ...points.map(({ root, contact, want }) => Math.max(root + contact, want)));
+  const highest = Math.max(
+    0,
+    ...points.map(({ root, contact, want, likely }) => Math.max(root + contact, want, likely?.[1] ?? 0)),
+  );
   const deepest = Math.max(0, ...points.map(({ heldContact, heldRoot }) => -heldContact - heldRoot));
   const namedFrom = NAMED_FROM_SHARE * (highest + deepest);
   return (
@@ -150,6 +195,18 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
             fillOpacity={1}
             isAnimationActive={false}
           />
+          {band !== null && (
+            <Area
+              dataKey="likely"
+              stroke={COLORS.nitrogen}
+              strokeWidth={0.8}
+              strokeDasharray="2 3"
+              fill={COLORS.nitrogen}
+              fillOpacity={0.12}
+              connectNulls={false}
+              isAnimationActive={false}
+            />
+          )}
           <Area
             dataKey="heldContact"
             stackId="held"
@@ -237,7 +294,9 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
           )}
         </ComposedChart>
       </ResponsiveContainer>
-      <figcaption className="soft">Nitrogen in {measures.rateUnit}, month by month</figcaption>
+      <figcaption className="soft">
+        Nitrogen in {measures.rateUnit}, month by month{band !== null && '; dotted: 8 in 10 likely'}
+      </figcaption>
     </figure>
   );
 });

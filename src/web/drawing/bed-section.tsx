@@ -10,9 +10,8 @@ import {
   HELD_SHOWN_FROM_G,
   LEFT,
   placeLayers,
-  PLANT_ROOM,
   RIGHT,
-  SUBSOIL_CM,
+  sectionScale,
   TOP,
   WIDTH,
   type NamedCrop,
@@ -28,6 +27,8 @@ interface BedSectionProps {
   readonly rootZoneCm: number;
   /** Highest the layers ever stand, cm, so that the scale holds still while time moves. */
   readonly highestMulchCm: number;
+  /** The layer whose story is open. */
+  readonly selectedId?: string | null;
   readonly measures: Measures;
   /** Everything the drawing shows, in words. */
   readonly description: string;
@@ -59,7 +60,7 @@ function uneven(y: number, from: number, to: number, swell: number): string {
   return path;
 }
 
-function Layer({ placed: { layer, top, bottom } }: { placed: PlacedLayer }) {
+function Layer({ placed: { layer, top, bottom }, isSelected }: { placed: PlacedLayer; isSelected: boolean }) {
   const swell = Math.min(3, (bottom - top) / 5);
   // It reaches a little under the layer below, whose uneven top would else leave a gap.
   const sunk = bottom + Math.min(3, swell + 1);
@@ -68,8 +69,14 @@ function Layer({ placed: { layer, top, bottom } }: { placed: PlacedLayer }) {
     <g>
       <path d={outline} fill={`url(#${grainId(layer.kind)})`} />
       <path d={outline} fill="#241A10" opacity={0.62 * rottedShare(layer)} />
-      {layer.isDraft && (
-        <path d={outline} fill="none" stroke={COLORS.ink} strokeWidth={1.5} strokeDasharray="5 3" />
+      {(layer.isDraft || isSelected) && (
+        <path
+          d={outline}
+          fill="none"
+          stroke={COLORS.ink}
+          strokeWidth={isSelected ? 2.2 : 1.5}
+          strokeDasharray={layer.isDraft ? '5 3' : undefined}
+        />
       )}
     </g>
   );
@@ -94,20 +101,38 @@ interface ZoneProps {
   readonly top: number;
   readonly bottom: number;
   readonly heldG: number;
+  readonly measures: Measures;
 }
 
-function HeldHatch({ top, bottom, heldG }: ZoneProps) {
+/** From here on the hatch carries its figure, g/m2. */
+const FIGURE_FROM_G = 0.25;
+
+function HeldHatch({ top, bottom, heldG, measures }: ZoneProps) {
   if (heldG < HELD_SHOWN_FROM_G) return null;
   const strength = Math.min(1, heldG / HATCH_FULL_G);
   return (
-    <rect
-      x={LEFT}
-      y={top}
-      width={BODY}
-      height={bottom - top}
-      fill={`url(#${HATCH_ID})`}
-      opacity={0.3 + 0.6 * strength}
-    />
+    <g>
+      <rect
+        x={LEFT}
+        y={top}
+        width={BODY}
+        height={bottom - top}
+        fill={`url(#${HATCH_ID})`}
+        opacity={0.3 + 0.6 * strength}
+      />
+      {heldG >= FIGURE_FROM_G && (
+        <text
+          x={LEFT + 6}
+          y={Math.min((top + bottom) / 2, top + 40) + 4}
+          fontSize={11.5}
+          fontWeight={650}
+          fill={COLORS.stop}
+          className="figure on-drawing"
+        >
+          −{measures.rateFigure(heldG).toFixed(measures.rateDecimals)}
+        </text>
+      )}
+    </g>
   );
 }
 
@@ -150,9 +175,17 @@ function DepthScale({
 
 /** The bed cut open: what lies on what, to scale, what is held where, and how deep the roots are. */
 export function BedSection(props: BedSectionProps) {
-  const { sample, layers, crops, rootZoneCm, highestMulchCm, measures, description } = props;
-  const scale = (HEIGHT - TOP - PLANT_ROOM) / (highestMulchCm + rootZoneCm + SUBSOIL_CM);
-  const surface = TOP + PLANT_ROOM + highestMulchCm * scale;
+  const {
+    sample,
+    layers,
+    crops,
+    rootZoneCm,
+    highestMulchCm,
+    measures,
+    description,
+    selectedId = null,
+  } = props;
+  const { pxPerCm: scale, surface } = sectionScale(highestMulchCm, rootZoneCm);
   const contactEnd = surface + CONTACT_ZONE_CM * scale;
   const rootEnd = surface + rootZoneCm * scale;
   const placed = placeLayers(layers, surface, scale);
@@ -201,8 +234,8 @@ export function BedSection(props: BedSectionProps) {
       {dug.map((layer) => (
         <DugIn key={layer.id} layer={layer} surface={surface} scale={scale} />
       ))}
-      <HeldHatch top={surface} bottom={contactEnd} heldG={sample.heldContactG} />
-      <HeldHatch top={contactEnd} bottom={rootEnd} heldG={sample.heldRootG} />
+      <HeldHatch top={surface} bottom={contactEnd} heldG={sample.heldContactG} measures={measures} />
+      <HeldHatch top={contactEnd} bottom={rootEnd} heldG={sample.heldRootG} measures={measures} />
       {crops.flatMap((crop, k) =>
         plantPositions(crops.length, k).map((x) => (
           <Roots
@@ -215,7 +248,7 @@ export function BedSection(props: BedSectionProps) {
         )),
       )}
       {[...placed].reverse().map((one) => (
-        <Layer key={one.layer.id} placed={one} />
+        <Layer key={one.layer.id} placed={one} isSelected={one.layer.id === selectedId} />
       ))}
       {crops.flatMap((crop, k) =>
         plantPositions(crops.length, k).map((x) => (

@@ -1,6 +1,6 @@
 import { memo, type ReactElement } from 'react';
 import type { MaterialKind } from '../../core/materials/material.ts';
-import { scatter } from './scatter.ts';
+import { seededStream } from '../../core/numerics/seeded-stream.ts';
 
 /** How a material looks in section: a ground color and its grain. Told apart by texture, not hue alone. */
 interface Grain {
@@ -103,7 +103,7 @@ function mark(
 
 function GrainPattern({ kind }: { kind: MaterialKind | 'soil' }) {
   const { ground, marks, shape, count } = GRAINS[kind];
-  const r = scatter(kind.length * 7919 + count);
+  const r = seededStream(kind.length * 7919 + count);
   return (
     <pattern id={grainId(kind)} width={TILE} height={TILE} patternUnits="userSpaceOnUse">
       <rect width={TILE} height={TILE} fill={ground} />

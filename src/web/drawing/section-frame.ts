@@ -31,6 +31,17 @@ export const SUBSOIL_CM = 8;
 /** Less than this held back is neither drawn nor named, g/m2. */
 export const HELD_SHOWN_FROM_G = 0.05;
 
+/** Where the soil begins, and how many pixels a centimetre takes, so that the highest stack and the roots fit. */
+export interface SectionScale {
+  readonly pxPerCm: number;
+  readonly surface: number;
+}
+
+export function sectionScale(highestMulchCm: number, rootZoneCm: number): SectionScale {
+  const pxPerCm = (HEIGHT - TOP - PLANT_ROOM) / (highestMulchCm + rootZoneCm + SUBSOIL_CM);
+  return { pxPerCm, surface: TOP + PLANT_ROOM + highestMulchCm * pxPerCm };
+}
+
 const LEAST_LAYER_PX = 2;
 
 export interface PlacedLayer {

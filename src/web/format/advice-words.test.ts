@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import type { BedAdvice } from '../../core/advice/bed-advice.ts';
 import type { Caution } from '../../core/advice/cautions.ts';
 import { dayNumberFromIso } from '../../core/climate/calendar.ts';
-import type { Dose } from '../../core/supplement/least-doses.ts';
-import { doseAnswer, lockUpAnswer, plantingAnswer } from './advice-words.ts';
+import type { PlannedDose } from '../../core/advice/dose-plan.ts';
+import { SCHOOL_RULES } from '../../core/advice/schools.ts';
+import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from './advice-words.ts';
 import { measuresOf } from './measures.ts';
 import { cautionInWords } from './words.ts';
 
@@ -20,6 +21,8 @@ const quiet: BedAdvice = {
   doses: null,
   planting: [],
   prospects: [],
+  workings: [],
+  rules: SCHOOL_RULES.byDepth,
 };
 const window = {
   fromDay: day('2026-04-02'),
@@ -27,11 +30,15 @@ const window = {
   peakG: 3.2,
   nowG: 0.6,
   halfBackDay: day('2027-05-12'),
+  causes: [
+    { layerId: 'Chips', share: 0.7 },
+    { layerId: 'Straw', share: 0.2 },
+  ],
 };
 const contact = { zone: 'contact' as const, ...window };
 const root = { zone: 'root' as const, ...window, peakG: 9 };
 
-const dose = (iso: string, nitrogenGPerM2: number, change: Partial<Dose> = {}): Dose => ({
+const dose = (iso: string, nitrogenGPerM2: number, change: Partial<PlannedDose> = {}): PlannedDose => ({
   day: day(iso),
   nitrogenGPerM2,
   unmetWithoutG: 1,
@@ -40,11 +47,12 @@ const dose = (iso: string, nitrogenGPerM2: number, change: Partial<Dose> = {}): 
   twinNitrogenGPerM2: 0,
   priceGPerM2: nitrogenGPerM2,
   productNitrogenGPerM2: nitrogenGPerM2,
+  reserveGPerM2: 0,
   ...change,
 });
-const withDoses = (...doses: Dose[]): BedAdvice => ({
+const withDoses = (...doses: PlannedDose[]): BedAdvice => ({
   ...quiet,
-  doses: { cropIds: ['crop'], untilDay: day('2026-09-01'), doses, featherMealKgPerM2: 0.05 },
+  doses: { cropIds: ['crop'], untilDay: day('2026-09-01'), doses },
   prospects: [
     {
       id: 'crop',
@@ -55,35 +63,52 @@ const withDoses = (...doses: Dose[]): BedAdvice => ({
       paleDays: 30,
       firstPaleDay: null,
       shortWithoutMaterialsG: 1,
+      paleDaysWithoutMaterials: 0,
+      verdict: 'losesGrowth',
     },
   ],
 });
-const names = () => 'Sweetcorn';
+const names: BedNames = { crops: () => 'Sweetcorn', layer: (id) => id };
+const product = {
+  name: 'feather meal',
+  dose: (g: number) => ({
+    materialId: 'feather_meal',
+    availability: 0.75,
+    massFreshKg: g / 100,
+    volumeL: g / 50,
+    waterL: 0,
+    parts: g > 7 ? 2 : 1,
+  }),
+};
 
 describe('lock-up in words', () => {
-  it('says that there is none', () => expect(lockUpAnswer(quiet, metric).headline).toBe('Nothing locked up'));
+  it('says that there is none', () =>
+    expect(lockUpAnswer(quiet, names, metric).headline).toBe('Nothing locked up'));
   it('keeps the zones apart', () => {
-    expect(lockUpAnswer({ ...quiet, contact }, metric)).toMatchObject({
+    expect(lockUpAnswer({ ...quiet, contact }, names, metric)).toMatchObject({
       headline: 'Top 5 cm only, until mid May 2027',
       isStop: false,
       details: [
         'Top 5 cm: held since early April, 0.6 g/m² now, at most 3.2 g/m² in mid August.',
+        'Held by chips (70 %), besides straw.',
         'The root zone is hardly touched.',
       ],
     });
-    expect(lockUpAnswer({ ...quiet, contact, root }, metric)).toMatchObject({
+    expect(lockUpAnswer({ ...quiet, contact, root }, names, metric)).toMatchObject({
       headline: 'Root zone, until mid May 2027',
       isStop: true,
     });
   });
   it('speaks in the measures of the garden', () => {
-    expect(lockUpAnswer({ ...quiet, contact }, customary).headline).toBe('Top 2 in only, until mid May 2027');
+    expect(lockUpAnswer({ ...quiet, contact }, names, customary).headline).toBe(
+      'Top 2 in only, until mid May 2027',
+    );
   });
   it('says when it comes, and when no end is in sight', () => {
     const later = { ...contact, fromDay: day('2026-07-01'), halfBackDay: null };
-    const answer = lockUpAnswer({ ...quiet, contact: later }, metric);
+    const answer = lockUpAnswer({ ...quiet, contact: later }, names, metric);
     expect(answer.headline).toBe('Top 5 cm only, from early July');
-    const endless = lockUpAnswer({ ...quiet, contact: { ...contact, halfBackDay: null } }, metric);
+    const endless = lockUpAnswer({ ...quiet, contact: { ...contact, halfBackDay: null } }, names, metric);
     expect(endless.headline).toBe('Top 5 cm only, for more than two years');
     expect(answer.details[0]).toContain('held from early July, at most');
   });
@@ -91,14 +116,14 @@ describe('lock-up in words', () => {
 
 describe('doses in words', () => {
   it('says when there is nothing to feed, or no need', () => {
-    expect(doseAnswer(quiet, 5, names, metric).headline).toBe('Nothing to feed');
+    expect(doseAnswer(quiet, 5, names, metric, product).headline).toBe('Nothing to feed');
     const fed = withDoses(dose('2026-05-20', 0));
     const content = { ...fed, prospects: fed.prospects.map((one) => ({ ...one, shortG: 0 })) };
-    expect(doseAnswer(content, 5, names, metric)).toMatchObject({
+    expect(doseAnswer(content, 5, names, metric, product)).toMatchObject({
       headline: 'No feed needed',
       details: ['Sweetcorn finds enough.'],
     });
-    expect(doseAnswer(fed, 5, names, metric).headline).toBe('No dose is worth its cost');
+    expect(doseAnswer(fed, 5, names, metric, product).headline).toBe('No dose is worth its cost');
   });
   it('adds the doses up for the whole bed, dates them, prices them and names a product', () => {
     const { headline, details } = doseAnswer(
@@ -106,9 +131,13 @@ describe('doses in words', () => {
       5,
       names,
       metric,
+      product,
     );
     expect(headline).toBe('50 g nitrogen in 2 doses');
-    expect(details[0]).toBe('30 g on 20 May, 20 g on 17 June, for sweetcorn; 250 g of feather meal in all.');
+    expect(details.slice(0, 2)).toEqual([
+      '30 g on 20 May: 60 g or 0.51 cups of feather meal.',
+      '20 g on 17 June: 40 g or 0.34 cups of feather meal.',
+    ]);
     expect(details).toContain('50 g is the price of what was laid.');
     expect(details).toContain('Unfed it misses 40 % of its need (10 % on bare soil), pale for 30 days.');
   });
@@ -118,10 +147,11 @@ describe('doses in words', () => {
       5,
       names,
       metric,
+      product,
     ).details;
     expect(hard).toContain('Not all of the need can be met.');
     expect(hard).toContain('Bare soil would want 10 g more.');
-    expect(hard.at(-1)).toContain('Split the larger doses');
+    expect(hard[0]).toContain('in 2 parts two weeks apart');
   });
 });
 

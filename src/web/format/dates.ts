@@ -15,6 +15,9 @@ const MONTHS = [
   'December',
 ];
 
+/** Months cut to three letters, January first. */
+export const MONTH_LETTERS: readonly string[] = MONTHS.map((month) => month.slice(0, 3));
+
 export const dayOf = (iso: string): DayNumber => dayNumberFromIso(iso, ['date']);
 
 /** "14 May 2026". */

@@ -4,6 +4,7 @@ import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../..
 import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../../core/units/length.ts';
 import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../../core/units/mass.ts';
 import type { SoilNitrogenUnit } from '../../core/units/soil-nitrogen.ts';
+import { LITRES_PER_CUP, LITRES_PER_GALLON } from '../../core/units/volume.ts';
 import { fixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */
@@ -24,6 +25,9 @@ export interface Measures {
   /** Depth as a plain number in the unit below, for scales. */
   readonly depthFigure: (cm: number) => number;
   readonly depthUnit: string;
+  /** A scoop of something dry: cups and litres as people measure them. */
+  readonly smallVolume: (litres: number) => string;
+  readonly liquid: (litres: number) => string;
   /** Water over a bed. */
   readonly water: (mm: number) => string;
   readonly units: readonly AmountUnit[];
@@ -45,6 +49,9 @@ const metric: Measures = {
   scaleCm: 10,
   depthFigure: (cm) => cm,
   depthUnit: 'cm',
+  smallVolume: (litres) =>
+    litres < 2 ? `${plainFigure(litres / LITRES_PER_CUP, 2)} cups` : `${plainFigure(litres, 2)} L`,
+  liquid: (litres) => `${plainFigure(litres, 2)} L`,
   water: (mm) => `${plainFigure(mm, 2)} mm`,
   units: ['cm', 'bucket10L', 'barrow85L', 'litre', 'cubicMetre', 'kg', 'gram', 'metre'],
 };
@@ -64,6 +71,11 @@ const customary: Measures = {
   scaleCm: 4 * CENTIMETRES_PER_INCH,
   depthFigure: inchesFromCentimetres,
   depthUnit: 'in',
+  smallVolume: (litres) => {
+    const cups = litres / LITRES_PER_CUP;
+    return cups < 16 ? `${plainFigure(cups, 2)} cups` : `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`;
+  },
+  liquid: (litres) => `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`,
   water: (mm) => `${plainFigure(inchesFromCentimetres(mm / 10), 2)} in of water`,
   units: [
     'inch',

@@ -1,8 +1,9 @@
 import type { BedStatus } from '../../core/advice/bed-advice.ts';
 import type { Caution } from '../../core/advice/cautions.ts';
 import type { CarbonParty, NitrogenParty } from '../../core/ledger/accounts.ts';
+import type { PeriodKind } from '../../core/ledger/periods.ts';
 import type { Exposure } from '../../core/materials/material.ts';
-import type { BedKind } from '../../core/records/bed-records.ts';
+import type { BedKind, CroppingBefore } from '../../core/records/bed-records.ts';
 import type { SoilTexture } from '../../core/records/soil-textures.ts';
 import { fullDate } from './dates.ts';
 import { fixed } from './figures.ts';
@@ -28,6 +29,13 @@ export const TEXTURE_WORDS: Record<SoilTexture, string> = {
   clay: 'clay: shiny, bends into a ring',
 };
 
+export const CROPPING_WORDS: Record<CroppingBefore, string> = {
+  unknown: 'not known',
+  hard: 'hungry crops, two a year',
+  ordinary: 'a crop or two a year',
+  rested: 'rested, or legumes',
+};
+
 export const EXPOSURE_WORDS: Record<Exposure, string> = {
   damp: 'damp, shaded',
   normal: 'in between',
@@ -42,6 +50,13 @@ export const STATUS_WORDS: Record<BedStatus, { mark: string; word: string; isSto
   fed: { mark: '●', word: 'fed', isStop: false },
   resting: { mark: '○', word: 'at rest', isStop: false },
   path: { mark: '–', word: 'path', isStop: false },
+};
+
+export const PERIOD_WORDS: Record<PeriodKind, string> = {
+  month: 'month',
+  season: 'season',
+  year: 'year',
+  all: 'from the start',
 };
 
 export const CARBON_WORDS: Record<CarbonParty, string> = {

@@ -1,6 +1,16 @@
 import { expose } from 'comlink';
 import { fieldAsEntered, sentenceAsEntered } from '../../contract/as-entered.ts';
-import { adviseBed, bedStanding, type BedAdvice, type BedStanding } from '../../core/advice/bed-advice.ts';
+import {
+  adviseBed,
+  bedStanding,
+  type AdviceSetting,
+  type BedAdvice,
+  type BedStanding,
+} from '../../core/advice/bed-advice.ts';
+import { conflictsIn, type Conflict } from '../../core/advice/conflicts.ts';
+import { cropsConcerned } from '../../core/advice/dose-plan.ts';
+import { rulesFor } from '../../core/advice/schools.ts';
+import { harvestWaits, type HarvestWait } from '../../core/advice/waits.ts';
 import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
 import { InputError } from '../../core/input-error.ts';
 import {
@@ -10,7 +20,15 @@ import {
   type BedProjection,
   type BedSample,
 } from '../../core/projection/bed-projection.ts';
-import { outlook, type OutlookYear } from '../../core/projection/outlook.ts';
+import {
+  drawnInputs,
+  drawOutcome,
+  type DrawnOutcome,
+  type RangePlan,
+} from '../../core/projection/likely-range.ts';
+import { monthBooks, type MonthBooks } from '../../core/projection/month-books.ts';
+import { outlook, outlookDays, type OutlookYear } from '../../core/projection/outlook.ts';
+import { SCHOOLS, type BedBooks, type School } from '../../core/records/bed-records.ts';
 import { bedScenario, inRecordWords } from '../../core/records/bed-scenario.ts';
 import { booksOfBed, materialFinder, type GardenRecords } from '../../core/records/garden-books.ts';
 import type { BedScenario } from '../../core/simulation/scenario.ts';
@@ -32,6 +50,8 @@ export type Worked<Result> =
 export interface BedBrief {
   readonly standing: BedStanding;
   readonly now: BedSample;
+  /** The next eight weeks: what is within reach, and what the crops will want in the four weeks after, g/m2. */
+  readonly ahead: readonly { readonly day: DayNumber; readonly availableG: number; readonly wantG: number }[];
   /** Organic matter in a year, %, as the books stand. */
   readonly organicMatterNextYearPct: number;
 }
@@ -40,10 +60,16 @@ const NEAR_DAYS = 900;
 const YEAR_DAYS = 365;
 const SAMPLE_EVERY_DAYS = 7;
 const OUTLOOK_YEARS = 10;
+const AHEAD_DAYS = 56;
+/** Clashes older than this are past mending. */
+const CONFLICTS_SINCE_DAYS = 60;
+const RANGE_SEED = 1;
+const RANGE_TIDE_DAYS = 14;
+const RANGE_TIDE_LOOKS = 27;
 
-function scenarioOf({ records, bedId }: BedQuestion, today: DayNumber, daysAhead: number): BedScenario {
-  const books = booksOfBed(records, bedId);
-  if (!books) throw new InputError(['bedId'], 'unknown', 'names no bed of this garden');
+function scenarioOf(question: BedQuestion, today: DayNumber, daysAhead: number): BedScenario {
+  const { records } = question;
+  const books = requireBooks(question);
   try {
     return bedScenario(books, materialFinder(records.materials), today, today + daysAhead);
   } catch (error) {
@@ -64,8 +90,16 @@ function worked<Result>(question: BedQuestion, work: (today: DayNumber) => Resul
   }
 }
 
-const isPath = ({ records, bedId }: BedQuestion): boolean =>
-  records.beds.find(({ id }) => id === bedId)?.kind === 'path';
+function requireBooks({ records, bedId }: BedQuestion): BedBooks {
+  const books = booksOfBed(records, bedId);
+  if (!books) throw new InputError(['bedId'], 'unknown', 'names no bed of this garden');
+  return books;
+}
+
+function settingOf(question: BedQuestion, school: School): AdviceSetting {
+  const { bed } = requireBooks(question);
+  return { isPath: bed.kind === 'path', rules: rulesFor(school, bed) };
+}
 
 const projectNear = (scenario: BedScenario, today: DayNumber): BedProjection =>
   projectBed(scenario, SAMPLE_EVERY_DAYS, telltaleDays(scenario, today));
@@ -73,10 +107,33 @@ const projectNear = (scenario: BedScenario, today: DayNumber): BedProjection =>
 const near = (question: BedQuestion): Worked<BedProjection> =>
   worked(question, (today) => projectNear(scenarioOf(question, today, NEAR_DAYS), today));
 
-const advice = (question: BedQuestion): Worked<BedAdvice> =>
+/** Advice with what clashes in the books and what must wait for harvest. */
+export interface FullAdvice extends BedAdvice {
+  readonly waits: readonly HarvestWait[];
+  readonly conflicts: readonly Conflict[];
+}
+
+const advice = (question: BedQuestion): Worked<FullAdvice> =>
   worked(question, (today) => {
     const scenario = scenarioOf(question, today, NEAR_DAYS);
-    return adviseBed(scenario, projectNear(scenario, today), today, isPath(question));
+    const projection = projectNear(scenario, today);
+    const books = requireBooks(question);
+    const findMaterial = materialFinder(question.records.materials);
+    return {
+      ...adviseBed(scenario, projection, today, settingOf(question, question.records.garden.school)),
+      waits: harvestWaits(books.entries, books.plantings, findMaterial, today),
+      conflicts: conflictsIn(books, findMaterial, projection, today - CONFLICTS_SINCE_DAYS),
+    };
+  });
+
+/** What each of the schools would say of the same bed. */
+const schools = (question: BedQuestion): Worked<Record<School, BedAdvice>> =>
+  worked(question, (today) => {
+    const scenario = scenarioOf(question, today, NEAR_DAYS);
+    const projection = projectNear(scenario, today);
+    return Object.fromEntries(
+      SCHOOLS.map((school) => [school, adviseBed(scenario, projection, today, settingOf(question, school))]),
+    ) as Record<School, BedAdvice>;
   });
 
 const years = (question: BedQuestion): Worked<OutlookYear[]> =>
@@ -84,18 +141,59 @@ const years = (question: BedQuestion): Worked<OutlookYear[]> =>
     outlook(scenarioOf(question, today, OUTLOOK_YEARS * 366 + 1), today, OUTLOOK_YEARS),
   );
 
+const books = (question: BedQuestion): Worked<MonthBooks> =>
+  worked(question, (today) => monthBooks(scenarioOf(question, today, NEAR_DAYS)));
+
 const brief = (question: BedQuestion): Worked<BedBrief> =>
   worked(question, (today) => {
     const scenario = scenarioOf(question, today, NEAR_DAYS);
     const projection = projectNear(scenario, today);
     return {
-      standing: bedStanding(scenario, projection, today, isPath(question)),
+      standing: bedStanding(scenario, projection, today, settingOf(question, question.records.garden.school)),
       now: atEndOf(projection, today),
+      ahead: projection.samples
+        .filter(({ day }) => day >= today && day <= today + AHEAD_DAYS)
+        .map(({ day, availableContactG, availableRootG, cropWantG }) => ({
+          day,
+          availableG: availableContactG + availableRootG,
+          wantG: cropWantG,
+        })),
       organicMatterNextYearPct: atEndOf(projection, today + YEAR_DAYS).organicMatterPct,
     };
   });
 
-const core = { near, advice, years, brief };
+/** What is looked at in every draw, and what is drawn. */
+export interface RangeSetUp {
+  readonly plan: RangePlan;
+  readonly inputs: readonly string[];
+  readonly harmlessShare: number;
+}
+
+const tenYears = (question: BedQuestion, today: DayNumber): BedScenario =>
+  scenarioOf(question, today, OUTLOOK_YEARS * 366 + 1);
+
+const rangeSetUp = (question: BedQuestion): Worked<RangeSetUp> =>
+  worked(question, (today) => {
+    const scenario = tenYears(question, today);
+    const plan: RangePlan = {
+      seed: RANGE_SEED,
+      today,
+      tideDays: Array.from({ length: RANGE_TIDE_LOOKS }, (_, i) => today + i * RANGE_TIDE_DAYS),
+      yearDays: outlookDays(today, OUTLOOK_YEARS),
+      cropIds: cropsConcerned(scenario.crops, today).map(({ id }) => id),
+    };
+    const { harmlessShare } = settingOf(question, question.records.garden.school).rules;
+    return { plan, inputs: drawnInputs(scenario, plan), harmlessShare };
+  });
+
+/** Draws `from` to `from + count`. */
+const draws = (question: BedQuestion, plan: RangePlan, from: number, count: number): Worked<DrawnOutcome[]> =>
+  worked(question, (today) => {
+    const scenario = tenYears(question, today);
+    return Array.from({ length: count }, (_, i) => drawOutcome(scenario, plan, from + i));
+  });
+
+const core = { near, advice, schools, years, books, brief, rangeSetUp, draws };
 export type CoreWorker = typeof core;
 
 expose(core);

@@ -68,6 +68,20 @@ export const adviceQuery = (question: BedQuestion) =>
     ...FOREVER,
   });
 
+export const schoolsQuery = (question: BedQuestion) =>
+  queryOptions({
+    queryKey: ['schools', question],
+    queryFn: ({ signal }) => advising(signal, (core) => core.schools(question)),
+    ...FOREVER,
+  });
+
+export const booksQuery = (question: BedQuestion) =>
+  queryOptions({
+    queryKey: ['books', question],
+    queryFn: ({ signal }) => advising(signal, (core) => core.books(question)),
+    ...FOREVER,
+  });
+
 export const yearsQuery = (question: BedQuestion) =>
   queryOptions({
     queryKey: ['years', question],

@@ -1,44 +1,131 @@
-import type { BedAdvice } from '../../../core/advice/bed-advice.ts';
+import { Button, Select } from 'antd';
+import { useMemo, useState } from 'react';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import { asProduct, FEED_PRODUCTS, findFeedProduct } from '../../../core/supplement/feed-products.ts';
+import { useChangeGarden } from '../../api/gardens.ts';
 import {
   doseAnswer,
   lockUpAnswer,
   plantingAnswer,
   type Answer,
-  type CropNames,
+  type BedNames,
 } from '../../format/advice-words.ts';
 import type { Measures } from '../../format/measures.ts';
+import { SCHOOL_WORDS } from '../../format/school-words.ts';
+import { doseWorking, lockUpWorking, plantingWorking } from '../../format/workings-words.ts';
+import type { FullAdvice } from '../../worker/core-worker.ts';
+import { HowWorkedOut } from './HowWorkedOut.tsx';
+import { materialName } from './naming.ts';
 
 interface AnswersProps {
-  readonly advice: BedAdvice | undefined;
-  readonly areaM2: number;
-  readonly names: CropNames;
+  readonly advice: FullAdvice | undefined;
+  readonly books: GardenBooks;
+  readonly bed: BedRecord;
+  readonly names: BedNames;
   readonly measures: Measures;
   /** A newer answer is being worked out. */
   readonly isStale: boolean;
+  readonly onCompareSchools: () => void;
 }
 
-/** The three questions of a bed, answered in sentences. */
-export function Answers({ advice, areaM2, names, measures, isStale }: AnswersProps) {
+type Question = 'lockUp' | 'feed' | 'planting';
+
+/** The three questions of a bed, answered in sentences, each with the way it was worked out. */
+export function Answers(props: AnswersProps) {
+  const { advice, books, bed, names, measures, isStale, onCompareSchools } = props;
+  const [asked, setAsked] = useState<Question | null>(null);
+  const product = useMemo(() => {
+    const { feedMaterialId } = books.garden;
+    return {
+      name: materialName(feedMaterialId, []).toLowerCase(),
+      dose: (gPerM2: number) => asProduct(gPerM2, findFeedProduct(feedMaterialId), bed),
+    };
+  }, [books.garden, bed]);
   if (!advice) return <p className="soft answers-waiting">Working out the answers …</p>;
+  const how = (question: Question) => () => setAsked(question);
+  const workings = {
+    lockUp: () => lockUpWorking(advice, names),
+    feed: () => doseWorking(advice),
+    planting: () => plantingWorking(advice),
+  };
   return (
-    <div className={isStale ? 'answers is-stale' : 'answers'} aria-live="polite" aria-busy={isStale}>
-      <AnswerBox title="Lock-up" answer={lockUpAnswer(advice, measures)} />
-      <AnswerBox title="Feed" answer={doseAnswer(advice, areaM2, names, measures)} />
-      <AnswerBox title="Planting" answer={plantingAnswer(advice)} />
-    </div>
+    <>
+      <div className={isStale ? 'answers is-stale' : 'answers'} aria-live="polite" aria-busy={isStale}>
+        <AnswerBox
+          title="Lock-up"
+          answer={lockUpAnswer(advice, names, measures)}
+          onHow={advice.contact || advice.root ? how('lockUp') : undefined}
+        />
+        <AnswerBox
+          title="Feed"
+          answer={doseAnswer(advice, bed.areaM2, names, measures, product)}
+          onHow={advice.doses ? how('feed') : undefined}
+        >
+          {advice.doses && <ProductChoice books={books} />}
+        </AnswerBox>
+        <AnswerBox
+          title="Planting"
+          answer={plantingAnswer(advice)}
+          onHow={advice.planting.length > 0 ? how('planting') : undefined}
+        >
+          <Button size="small" type="link" className="school-link" onClick={onCompareSchools}>
+            {SCHOOL_WORDS[books.garden.school].name}: compare schools
+          </Button>
+        </AnswerBox>
+      </div>
+      {asked !== null && <HowWorkedOut lines={workings[asked]()} onClose={() => setAsked(null)} />}
+    </>
   );
 }
 
-function AnswerBox({ title, answer: { headline, details, isStop } }: { title: string; answer: Answer }) {
+interface AnswerBoxProps {
+  readonly title: string;
+  readonly answer: Answer;
+  readonly onHow: (() => void) | undefined;
+  readonly children?: React.ReactNode;
+}
+
+function AnswerBox({ title, answer: { headline, details, isStop }, onHow, children }: AnswerBoxProps) {
   return (
     <section className="answer" aria-label={title}>
-      <h2 className="answer-title">{title}</h2>
+      <div className="answer-head">
+        <h2 className="answer-title">{title}</h2>
+        {onHow && (
+          <Button size="small" type="link" onClick={onHow} aria-label={`${title}: how is that worked out?`}>
+            how?
+          </Button>
+        )}
+      </div>
       <p className={isStop ? 'answer-headline status-stop' : 'answer-headline'}>{headline}</p>
       {details.map((sentence) => (
         <p key={sentence} className="soft answer-detail">
           {sentence}
         </p>
       ))}
+      {children}
     </section>
+  );
+}
+
+/** As what the nitrogen is given; kept for the whole garden. */
+function ProductChoice({ books: { garden } }: { books: GardenBooks }) {
+  const change = useChangeGarden();
+  const { id, version, createdAt, updatedAt, ...kept } = garden;
+  return (
+    <Select
+      size="small"
+      aria-label="Feed with"
+      value={garden.feedMaterialId}
+      loading={change.isPending}
+      onChange={(feedMaterialId) =>
+        change.mutate({ gardenId: id, change: { ...kept, version, feedMaterialId } })
+      }
+      options={FEED_PRODUCTS.map(({ materialId }) => ({
+        value: materialId,
+        label: materialName(materialId, []),
+      }))}
+      popupMatchSelectWidth={300}
+      className="product-choice"
+    />
   );
 }

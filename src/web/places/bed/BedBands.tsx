@@ -1,6 +1,8 @@
 import type { BedRecord, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
 import type { Measures } from '../../format/measures.ts';
 import { BedForm } from '../garden/BedForm.tsx';
+import { BuildUpBand } from './BuildUpBand.tsx';
+import type { PostingForm } from './posting-form.ts';
 import { PlantingBand } from './PlantingBand.tsx';
 import { PostingBand } from './PostingBand.tsx';
 import type { NamedLayerChoice } from './PostingFields.tsx';
@@ -8,7 +10,8 @@ import type { Preview, Refusal } from './use-posting.ts';
 
 /** The form that is open above the bed, if one is. */
 export type OpenBand =
-  | { readonly band: 'posting'; readonly changing: EntryRecord | null }
+  | { readonly band: 'posting'; readonly changing: EntryRecord | null; readonly start?: Partial<PostingForm> }
+  | { readonly band: 'buildUp' }
   | { readonly band: 'planting'; readonly changing: PlantingRecord | null }
   | { readonly band: 'bed' };
 
@@ -20,16 +23,20 @@ interface BedBandsProps {
   readonly layers: readonly NamedLayerChoice[];
   readonly refusal: Refusal | null;
   readonly onPreview: (preview: Preview | null) => void;
+  /** Lays a build-up on the drawing. */
+  readonly onTry: (entries: readonly EntryRecord[]) => void;
   readonly onClose: () => void;
 }
 
-export function BedBands({ open, books, bed, measures, layers, refusal, onPreview, onClose }: BedBandsProps) {
+export function BedBands(props: BedBandsProps) {
+  const { open, books, bed, measures, layers, refusal, onPreview, onTry, onClose } = props;
   switch (open?.band) {
     case 'posting':
       return (
         <PostingBand
           key={open.changing?.id ?? 'new'}
           changing={open.changing}
+          start={open.start}
           {...{ books, bed, measures, layers, refusal, onPreview, onClose }}
         />
       );
@@ -39,9 +46,11 @@ export function BedBands({ open, books, bed, measures, layers, refusal, onPrevie
           key={open.changing?.id ?? 'new'}
           changing={open.changing}
           bedId={bed.id}
-          {...{ books, onClose }}
+          {...{ books, measures, onClose }}
         />
       );
+    case 'buildUp':
+      return <BuildUpBand {...{ books, bed, measures, onTry, onClose }} />;
     case 'bed':
       return (
         <BedForm gardenId={books.garden.id} changing={bed} onKept={onClose} {...{ measures, onClose }} />

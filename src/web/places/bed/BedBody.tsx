@@ -1,23 +1,38 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { atEndOf, type BedProjection } from '../../../core/projection/bed-projection.ts';
 import { NitrogenTide } from '../../charts/nitrogen-tide.tsx';
 import { BedSection } from '../../drawing/bed-section.tsx';
+import { SectionHandles } from '../../drawing/section-handles.tsx';
 import { dayOf } from '../../format/dates.ts';
 import type { Measures } from '../../format/measures.ts';
 import { Answers } from './Answers.tsx';
 import { sectionInWords, tideInWords, wantedBy } from './bed-words.ts';
+import { LayerList } from './LayerList.tsx';
 import { Ledger } from './Ledger.tsx';
-import { cropNames, namedCrops, namedLayers } from './naming.ts';
+import { LikelyRangeNote } from './LikelyRangeNote.tsx';
+import { MindList } from './MindList.tsx';
+import { bedNames, namedCrops, namedLayers, recordNames } from './naming.ts';
 import { TimeSlider } from './TimeSlider.tsx';
 import type { BedAnswers } from './use-bed-answers.ts';
+import type { LayerActions } from './use-layer-actions.ts';
+import type { useLikelyRange } from './use-likely-range.ts';
+import type { LayerSheet } from './use-sheet.ts';
 
 interface BedBodyProps {
+  /** The records as they would be, with everything that is being tried. */
   readonly books: GardenBooks;
   readonly bed: BedRecord;
   readonly projection: BedProjection;
   readonly answers: BedAnswers;
+  readonly likely: ReturnType<typeof useLikelyRange>;
+  readonly sheet: LayerSheet;
+  readonly actions: LayerActions;
+  readonly selectedId: string | null;
+  readonly onSelect: (layerId: string | null) => void;
+  readonly onSaveAsBuildUp: () => void;
+  readonly onCompareSchools: () => void;
   readonly measures: Measures;
   readonly today: DayNumber;
   readonly day: DayNumber;
@@ -27,19 +42,25 @@ interface BedBodyProps {
 const BEFORE_TODAY_DAYS = 92;
 const AFTER_TODAY_DAYS = 365;
 
-/** The bed on one day: its section, its answers, its tide, its books. */
-export function BedBody({ books, bed, projection, answers, measures, today, day, onDay }: BedBodyProps) {
+/** The height the drawing makes room for; it holds still while an edge is under the hand. */
+function useHighestMulch({ samples }: BedProjection, isHovering: boolean): number {
+  const highest = useMemo(() => Math.max(2, ...samples.map(({ mulchCm }) => mulchCm)), [samples]);
+  const [steady, setSteady] = useState(highest);
+  if (!isHovering && steady !== highest) setSteady(highest);
+  return isHovering ? steady : highest;
+}
+
+/** The bed on one day: its section to take hold of, its answers, its tide, its books. */
+export function BedBody(props: BedBodyProps) {
+  const { books, bed, projection, answers, likely, sheet, actions, measures, today, day, onDay } = props;
+  const { selectedId, onSelect } = props;
   const sample = atEndOf(projection, day);
   const layers = namedLayers(sample, books.entries, books.plantings, books.materials);
   const crops = namedCrops(sample, books.plantings);
-  const highestMulchCm = useMemo(
-    () => Math.max(2, ...projection.samples.map(({ mulchCm }) => mulchCm)),
-    [projection],
-  );
-  const firstDate = books.entries
-    .filter(({ bedId }) => bedId === bed.id)
-    .reduce((first, { date }) => Math.min(first, dayOf(date)), today);
-  const names = (cropIds: readonly string[]) => cropNames(cropIds, books.plantings);
+  const highestMulchCm = useHighestMulch(projection, sheet.isHovering);
+  const entries = books.entries.filter(({ bedId }) => bedId === bed.id);
+  const firstDate = entries.reduce((first, { date }) => Math.min(first, dayOf(date)), today);
+  const names = bedNames(books);
   const { advice } = answers;
   const fromDay = Math.max(projection.startDay, Math.min(day, today) - BEFORE_TODAY_DAYS);
   const untilDay = Math.min(projection.endDay, Math.max(fromDay + BEFORE_TODAY_DAYS + AFTER_TODAY_DAYS, day));
@@ -50,19 +71,41 @@ export function BedBody({ books, bed, projection, answers, measures, today, day,
         .map((dose) => ({ day: dose.day, label: measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2) })),
     [advice, fromDay, untilDay, measures, bed.areaM2],
   );
+  const band = useMemo(() => {
+    if (!likely.shown) return null;
+    const { range, plan } = likely.shown;
+    return { days: plan.tideDays, low: range.availableG.low, high: range.availableG.high };
+  }, [likely.shown]);
+  const isHeld = (id: string) => entries.some((entry) => entry.id === id && entry.type === 'lay');
+  const concerned = advice?.doses?.cropIds ?? [];
   return (
     <>
       <div className="bed-top">
         <div>
-          <BedSection
-            sample={sample}
-            layers={layers}
-            crops={crops}
-            rootZoneCm={bed.rootZoneCm}
-            highestMulchCm={highestMulchCm}
-            measures={measures}
-            description={sectionInWords(sample, layers, crops, day, measures)}
-          />
+          <div className="section-instrument">
+            <BedSection
+              sample={sample}
+              layers={layers}
+              crops={crops}
+              rootZoneCm={bed.rootZoneCm}
+              highestMulchCm={highestMulchCm}
+              selectedId={selectedId}
+              measures={measures}
+              description={sectionInWords(sample, layers, crops, day, measures)}
+            />
+            <SectionHandles
+              layers={layers}
+              rootZoneCm={bed.rootZoneCm}
+              highestMulchCm={highestMulchCm}
+              measures={measures}
+              isHeld={isHeld}
+              onSelect={(id) => onSelect(id === selectedId ? null : id)}
+              onHover={actions.hover}
+              onDrop={actions.thicken}
+              onMove={actions.move}
+              onRemove={actions.remove}
+            />
+          </div>
           <TimeSlider
             fromDay={Math.max(projection.startDay, firstDate - 14)}
             untilDay={projection.endDay}
@@ -70,14 +113,17 @@ export function BedBody({ books, bed, projection, answers, measures, today, day,
             day={day}
             onDay={onDay}
           />
+          <LayerList
+            {...{ layers, entries, measures, selectedId, onSelect, actions }}
+            areaM2={bed.areaM2}
+            onSaveAsBuildUp={props.onSaveAsBuildUp}
+          />
         </div>
         <div>
           <Answers
-            advice={advice}
-            areaM2={bed.areaM2}
-            names={names}
-            measures={measures}
+            {...{ advice, books, bed, names, measures }}
             isStale={answers.isAdviceStale}
+            onCompareSchools={props.onCompareSchools}
           />
           <NitrogenTide
             samples={projection.samples}
@@ -86,14 +132,28 @@ export function BedBody({ books, bed, projection, answers, measures, today, day,
             today={today}
             selectedDay={day}
             doses={dosesShown}
-            wantedBy={wantedBy(projection, fromDay, untilDay, names)}
+            band={band}
+            wantedBy={wantedBy(projection, fromDay, untilDay, names.crops)}
             measures={measures}
             onSelect={onDay}
             description={tideInWords(projection, today, measures)}
           />
+          {advice && <MindList {...{ advice, measures, today }} names={recordNames(books)} />}
+          <LikelyRangeNote
+            state={likely}
+            crop={concerned.length > 0 ? names.crops(concerned).toLowerCase() : 'what grows here'}
+            {...{ names, measures }}
+          />
         </div>
       </div>
-      <Ledger projection={projection} closingDay={day} areaM2={bed.areaM2} />
+      {answers.books && (
+        <Ledger
+          books={answers.books}
+          {...{ day, sample, layers, onDay }}
+          bedName={bed.name}
+          areaM2={bed.areaM2}
+        />
+      )}
     </>
   );
 }

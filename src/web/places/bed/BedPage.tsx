@@ -1,25 +1,33 @@
-import { Button } from 'antd';
+import { Button, Dropdown } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { BedRecord, EntryRecord, GardenBooks } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { atEndOf } from '../../../core/projection/bed-projection.ts';
+import { atEndOf, type BedSample } from '../../../core/projection/bed-projection.ts';
 import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
+import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { dayOf } from '../../format/dates.ts';
 import { fixed } from '../../format/figures.ts';
-import { measuresOf } from '../../format/measures.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
 import { BED_KIND_WORDS, ESTIMATE } from '../../format/words.ts';
 import '../garden/garden.css';
+import { LeaveGuard } from '../shell/LeaveGuard.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import './bed.css';
 import { BedBands, type OpenBand } from './BedBands.tsx';
 import { BedBody } from './BedBody.tsx';
+import { bedNames, growingWords, namedLayers } from './naming.ts';
 import { Outlook } from './Outlook.tsx';
-import { growingWords, namedLayers } from './naming.ts';
 import { Postings } from './Postings.tsx';
+import { SaveBuildUp } from './SaveBuildUp.tsx';
+import { SchoolsDrawer } from './SchoolsDrawer.tsx';
+import { SheetBar } from './SheetBar.tsx';
 import { useBedAnswers } from './use-bed-answers.ts';
+import { useLayerActions } from './use-layer-actions.ts';
+import { useLikelyRange } from './use-likely-range.ts';
 import type { Preview } from './use-posting.ts';
+import { useSheet } from './use-sheet.ts';
 
 /** The heart: the bed cut open, its nitrogen through the year, its answers and its books. */
 export function BedPage() {
@@ -27,16 +35,18 @@ export function BedPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
   const bed = books.beds.find(({ id }) => id === bedId);
-  if (!bed) {
-    return (
-      <div className="page empty">
-        <h1>There is no such bed</h1>
-        <p>It may have been removed.</p>
-        <Link to={`/garden/${books.garden.id}`}>Back to the garden</Link>
-      </div>
-    );
-  }
+  if (!bed) return <NoSuchBed gardenId={books.garden.id} />;
   return <OpenBed key={bed.id} books={books} bed={bed} />;
+}
+
+function NoSuchBed({ gardenId }: { gardenId: string }) {
+  return (
+    <div className="page empty">
+      <h1>There is no such bed</h1>
+      <p>It may have been removed.</p>
+      <Link to={`/garden/${gardenId}`}>Back to the garden</Link>
+    </div>
+  );
 }
 
 /** The records as they would be with the draft in them; a changed entry keeps its place. */
@@ -53,14 +63,27 @@ function withPreview(books: GardenBooks, preview: Preview | null, changing: Entr
   return { ...books, entries, materials: [...books.materials, ...own] };
 }
 
+/** Layers that stand in the book and lie on top: what one can dig in or take off. */
+const ownLayersOnTop = (
+  now: BedSample,
+  entries: readonly EntryRecord[],
+  { plantings, materials }: GardenBooks,
+): NamedLayer[] =>
+  namedLayers(now, entries, plantings, materials).filter(
+    ({ id, isOnTop }) => isOnTop && entries.some((entry) => entry.id === id),
+  );
+
+type Opened = 'schools' | 'saveBuildUp' | null;
+
 function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
   const today = dayOf(books.today);
   const measures = measuresOf(books.garden);
   const [open, setOpen] = useState<OpenBand | null>(null);
+  const [opened, setOpened] = useState<Opened>(null);
   const [preview, setPreview] = useState<Preview | null>(null);
   const [day, setDay] = useState<DayNumber>(today);
+  const [selectedId, setSelectedId] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const close = () => setOpen(null);
   const showPreview = useCallback(
     (next: Preview | null) => {
       setPreview(next);
@@ -68,76 +91,75 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
     },
     [setPreview, setDay],
   );
-  const openAtTop = (band: OpenBand) => {
+  const openAtTop = useCallback((band: OpenBand) => {
     setOpen(band);
     window.scrollTo({ top: 0 });
-  };
+  }, []);
   const showTrouble = (failure: unknown) =>
     setTrouble(failure instanceof Error ? failure.message : 'That did not work.');
 
-  const changing = open?.band === 'posting' ? open.changing : null;
-  const records = useMemo(() => withPreview(books, preview, changing), [books, preview, changing]);
-  const answers = useBedAnswers(records, bed.id);
-  const entries = books.entries.filter(({ bedId }) => bedId === bed.id);
+  const entries = useMemo(() => books.entries.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
   const plantings = books.plantings.filter(({ bedId }) => bedId === bed.id);
+  const sheet = useSheet(bed.id, entries);
+  const changing = open?.band === 'posting' ? open.changing : null;
+  const records = useMemo(() => {
+    const others = books.entries.filter(({ bedId }) => bedId !== bed.id);
+    return withPreview({ ...books, entries: [...others, ...sheet.entries] }, preview, changing);
+  }, [books, bed.id, sheet.entries, preview, changing]);
+  const answers = useBedAnswers(records, bed.id);
+  const likely = useLikelyRange(answers.question, answers.isAnswered && !sheet.isHovering);
   const { projection } = answers;
   const now = projection && atEndOf(projection, today);
-  const takeable = now
-    ? namedLayers(now, entries, plantings, books.materials).filter(
-        ({ id, isOnTop }) => isOnTop && entries.some((entry) => entry.id === id),
-      )
-    : [];
+  const takeable = now ? ownLayersOnTop(now, entries, books) : [];
+  const startPosting = useCallback(
+    (type: 'dig' | 'takeOff') => (layerId: string) =>
+      openAtTop({ band: 'posting', changing: null, start: { type, layerId } }),
+    [openAtTop],
+  );
+  const actions = useLayerActions({
+    sheet,
+    onChange: useCallback((entry) => openAtTop({ band: 'posting', changing: entry }), [openAtTop]),
+    onDig: useMemo(() => startPosting('dig'), [startPosting]),
+    onTakeOff: useMemo(() => startPosting('takeOff'), [startPosting]),
+  });
+  const tryOnBed = (tried: readonly EntryRecord[]) => {
+    sheet.edit({ type: 'add', entries: tried });
+    setOpen(null);
+    const dates = tried.map(({ date }) => dayOf(date)).filter((date) => date <= dayOf(tried[0]!.date));
+    setDay(Math.max(today, ...dates));
+  };
+  const refusal = answers.refusal?.sentence ?? null;
 
   return (
     <div className="page bed-page">
-      <header className="page-head">
-        <div>
-          <h1>{bed.name}</h1>
-          <p className="soft">
-            {[
-              now ? growingWords(now, plantings, today) : BED_KIND_WORDS[bed.kind],
-              BED_KIND_WORDS[bed.kind],
-              measures.area(bed.areaM2),
-              `${fixed(bed.clayPct, 0)} % clay`,
-              `${fixed(bed.organicMatterPct, 1)} % organic matter at the start`,
-            ].join(' · ')}
-          </p>
-        </div>
-        <div className="actions">
-          <RemoveBed bed={bed} gardenId={books.garden.id} onTrouble={showTrouble} />
-          <Button type="text" onClick={() => setOpen({ band: 'bed' })}>
-            Change the bed
-          </Button>
-          <Button onClick={() => setOpen({ band: 'planting', changing: null })}>Plant something</Button>
-          <Button type="primary" onClick={() => setOpen({ band: 'posting', changing: null })}>
-            Lay something
-          </Button>
-        </div>
-      </header>
-      {trouble !== null && (
-        <p className="trouble" role="alert">
-          {trouble}{' '}
-          <Button size="small" onClick={() => setTrouble(null)}>
-            Understood
-          </Button>
-        </p>
-      )}
+      <BedHead
+        {...{ books, bed, measures, showTrouble }}
+        growing={now ? growingWords(now, plantings, today) : BED_KIND_WORDS[bed.kind]}
+        onOpen={setOpen}
+      />
+      <LeaveGuard isUnsaved={sheet.isChanged || preview !== null} />
+      <TroubleNote trouble={trouble} onUnderstood={() => setTrouble(null)} />
       <BedBands
         open={open}
         layers={takeable}
         refusal={preview ? answers.refusal : null}
         onPreview={showPreview}
-        onClose={close}
+        onTry={tryOnBed}
+        onClose={() => setOpen(null)}
         {...{ books, bed, measures }}
       />
+      <SheetBar sheet={sheet} refusal={sheet.isChanged && !preview ? refusal : null} />
       {!projection ? (
-        answers.refusal ? (
-          <p className="trouble">{answers.refusal.sentence}</p>
-        ) : (
-          <p className="soft">Working out the bed, day by day …</p>
-        )
+        <Waiting refusal={refusal} />
       ) : (
-        <BedBody {...{ books: records, bed, projection, answers, measures, today, day, onDay: setDay }} />
+        <BedBody
+          books={records}
+          {...{ bed, projection, answers, likely, sheet, actions, selectedId, measures, today, day }}
+          onSelect={setSelectedId}
+          onDay={setDay}
+          onSaveAsBuildUp={() => setOpened('saveBuildUp')}
+          onCompareSchools={() => setOpened('schools')}
+        />
       )}
       <div className="two-books bed-foot">
         <Postings
@@ -149,51 +171,111 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
           onChangePlanting={(planting) => openAtTop({ band: 'planting', changing: planting })}
           onTrouble={showTrouble}
         />
-        <section aria-label="Ten years">
-          <div className="section-head">
-            <h2>Ten years</h2>
-          </div>
-          {answers.years ? (
-            <Outlook years={answers.years} areaM2={bed.areaM2} />
-          ) : (
-            <p className="soft">Looking ahead …</p>
-          )}
-        </section>
+        <Outlook
+          years={answers.years}
+          areaM2={bed.areaM2}
+          band={likely.shown?.range.organicMatterPct ?? null}
+        />
       </div>
       <p className="soft estimate">{ESTIMATE}</p>
+      {opened === 'schools' && (
+        <SchoolsDrawer
+          {...{ records, bed, measures }}
+          names={bedNames(records)}
+          onClose={() => setOpened(null)}
+        />
+      )}
+      {opened === 'saveBuildUp' && projection && (
+        <SaveBuildUp
+          gardenId={books.garden.id}
+          layers={namedLayers(atEndOf(projection, day), records.entries, plantings, records.materials)}
+          entries={sheet.entries}
+          onClose={() => setOpened(null)}
+        />
+      )}
     </div>
   );
 }
 
-function RemoveBed({
-  bed,
-  gardenId,
-  onTrouble,
-}: {
-  bed: BedRecord;
-  gardenId: string;
-  onTrouble: (failure: unknown) => void;
-}) {
+function Waiting({ refusal }: { refusal: string | null }) {
+  if (refusal !== null) return <p className="trouble">{refusal}</p>;
+  return <p className="soft">Working out the bed, day by day …</p>;
+}
+
+function TroubleNote({ trouble, onUnderstood }: { trouble: string | null; onUnderstood: () => void }) {
+  if (trouble === null) return null;
+  return (
+    <p className="trouble" role="alert">
+      {trouble}{' '}
+      <Button size="small" onClick={onUnderstood}>
+        Understood
+      </Button>
+    </p>
+  );
+}
+
+interface BedHeadProps {
+  readonly books: GardenBooks;
+  readonly bed: BedRecord;
+  readonly measures: Measures;
+  readonly growing: string;
+  readonly onOpen: (band: OpenBand) => void;
+  readonly showTrouble: (failure: unknown) => void;
+}
+
+/** What bed it is, and what can be done on it. */
+function BedHead({ books, bed, measures, growing, onOpen, showTrouble }: BedHeadProps) {
   const remove = useRemoveBed();
   const restore = useRestoreBed();
   const undo = useUndo();
   const navigate = useNavigate();
+  const removeBed = () =>
+    remove.mutate(bed, {
+      onSuccess: () => {
+        void navigate(`/garden/${books.garden.id}`);
+        undo(`${bed.name} was taken out of the book.`, () =>
+          restore.mutate(bed.id, { onError: showTrouble }),
+        );
+      },
+      onError: showTrouble,
+    });
   return (
-    <Button
-      type="text"
-      onClick={() =>
-        remove.mutate(bed, {
-          onSuccess: () => {
-            void navigate(`/garden/${gardenId}`);
-            undo(`${bed.name} was taken out of the book.`, () =>
-              restore.mutate(bed.id, { onError: onTrouble }),
-            );
-          },
-          onError: onTrouble,
-        })
-      }
-    >
-      Remove the bed
-    </Button>
+    <header className="page-head">
+      <div>
+        <h1>{bed.name}</h1>
+        <p className="soft">
+          {[
+            growing,
+            BED_KIND_WORDS[bed.kind],
+            measures.area(bed.areaM2),
+            `${fixed(bed.clayPct, 0)} % clay`,
+            ...(bed.ph === null ? [] : [`pH ${fixed(bed.ph, 1)}`]),
+            `${fixed(bed.organicMatterPct, 1)} % organic matter at the start`,
+          ].join(' · ')}
+        </p>
+      </div>
+      <div className="actions">
+        <Dropdown
+          trigger={['click']}
+          menu={{
+            items: [
+              { key: 'sheet', label: 'Sheet to print' },
+              { key: 'remove', label: 'Remove the bed', danger: true },
+            ],
+            onClick: ({ key }) => (key === 'sheet' ? void navigate('sheet') : removeBed()),
+          }}
+        >
+          <Button type="text">More</Button>
+        </Dropdown>
+        <Button type="text" onClick={() => onOpen({ band: 'bed' })}>
+          Change the bed
+        </Button>
+        <Button onClick={() => onOpen({ band: 'planting', changing: null })}>Plant something</Button>
+        <Button onClick={() => onOpen({ band: 'buildUp' })}>Build up</Button>
+        <Button type="primary" onClick={() => onOpen({ band: 'posting', changing: null })}>
+          Lay something
+        </Button>
+      </div>
+    </header>
   );
 }

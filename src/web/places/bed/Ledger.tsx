@@ -1,70 +1,126 @@
-import { Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
+import { PERIOD_KINDS, periodAround, type PeriodKind } from '../../../core/ledger/periods.ts';
 import { carbonStatement, nitrogenStatement, type Statement } from '../../../core/ledger/statement.ts';
-import { atEndOf, sampleOn, type BedProjection } from '../../../core/projection/bed-projection.ts';
+import type { BedSample } from '../../../core/projection/bed-projection.ts';
+import type { MonthBooks } from '../../../core/projection/month-books.ts';
+import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../format/dates.ts';
 import { cell } from '../../format/figures.ts';
-import { CARBON_WORDS, NITROGEN_WORDS } from '../../format/words.ts';
+import { CARBON_WORDS, NITROGEN_WORDS, PERIOD_WORDS } from '../../format/words.ts';
+import { BatchBook } from './BatchBook.tsx';
+import { ledgerCsv, saveFile } from './ledger-csv.ts';
 
 interface LedgerProps {
-  readonly projection: BedProjection;
-  readonly closingDay: DayNumber;
+  readonly books: MonthBooks;
+  /** The day on show: the period is the one that holds it. */
+  readonly day: DayNumber;
+  readonly sample: BedSample;
+  readonly layers: readonly NamedLayer[];
+  readonly bedName: string;
   readonly areaM2: number;
+  readonly onDay: (day: DayNumber) => void;
 }
 
-type Period = 'quarter' | 'year' | 'all';
-const PERIODS: { value: Period; label: string }[] = [
-  { value: 'quarter', label: '3 months' },
-  { value: 'year', label: 'a year' },
-  { value: 'all', label: 'from the start' },
-];
-const DAYS: Record<Exclude<Period, 'all'>, number> = { quarter: 91, year: 365 };
 const GRAMS_PER_KILOGRAM = 1000;
+type View = 'accounts' | 'batches';
 
-/** The two books of the bed over a period up to the day on show, and the proof that they balance. */
-export function Ledger({ projection, closingDay, areaM2 }: LedgerProps) {
-  const [period, setPeriod] = useState<Period>('year');
-  const openingDay =
-    period === 'all' ? projection.startDay : Math.max(projection.startDay, closingDay - DAYS[period]);
-  const opening = sampleOn(projection, openingDay);
-  const closing = atEndOf(projection, closingDay);
-  const carbon = carbonStatement(opening, closing);
-  const nitrogen = nitrogenStatement(opening, closing);
+/** Opening and closing books of a period of these books. */
+export function statementsOf(books: MonthBooks, day: DayNumber, kind: PeriodKind) {
+  const period = periodAround(day, kind, { fromDay: books.startDay, untilDay: books.endDay });
+  const at = (morning: DayNumber) =>
+    books.samples.findLast((sample) => sample.day <= morning) ?? books.samples[0]!;
+  const [opening, closing] = [at(period.fromDay), at(period.untilDay)];
+  return {
+    period,
+    carbon: carbonStatement(opening, closing),
+    nitrogen: nitrogenStatement(opening, closing),
+  };
+}
+
+/** The two books of the bed over a month, a season, a year or all of it, and the proof that they balance. */
+export function Ledger({ books, day, sample, layers, bedName, areaM2, onDay }: LedgerProps) {
+  const [kind, setKind] = useState<PeriodKind>('year');
+  const [view, setView] = useState<View>('accounts');
+  const { period, carbon, nitrogen } = statementsOf(books, day, kind);
+  const title = `${fullDate(period.fromDay)} to ${fullDate(period.untilDay - 1)}`;
+  const step = (to: DayNumber) => () => onDay(Math.min(books.endDay - 1, Math.max(books.startDay, to)));
   return (
     <section aria-label="Ledger">
       <div className="section-head">
         <h2>The books</h2>
-        <span className="soft">
-          {fullDate(opening.day)} to {fullDate(closing.day - 1)}, whole bed
+        <Segmented
+          size="small"
+          value={kind}
+          onChange={setKind}
+          options={PERIOD_KINDS.map((value) => ({ value, label: PERIOD_WORDS[value] }))}
+        />
+        <span className="period">
+          <Button
+            size="small"
+            type="text"
+            aria-label="The period before"
+            disabled={period.fromDay <= books.startDay}
+            onClick={step(period.fromDay - 1)}
+          >
+            ‹
+          </Button>
+          <span className="soft">{title}, whole bed</span>
+          <Button
+            size="small"
+            type="text"
+            aria-label="The period after"
+            disabled={period.untilDay >= books.endDay}
+            onClick={step(period.untilDay)}
+          >
+            ›
+          </Button>
         </span>
-        <Segmented size="small" value={period} onChange={setPeriod} options={PERIODS} />
-      </div>
-      <div className="two-books">
-        <StatementTable
-          title="Carbon"
-          mark="■"
-          unit="kg C"
-          statement={carbon}
-          words={CARBON_WORDS}
-          scale={areaM2 / GRAMS_PER_KILOGRAM}
-          decimals={2}
+        <Segmented
+          size="small"
+          value={view}
+          onChange={setView}
+          options={[
+            { value: 'accounts', label: 'by account' },
+            { value: 'batches', label: 'by batch' },
+          ]}
         />
-        <StatementTable
-          title="Nitrogen"
-          mark="●"
-          unit="g N"
-          statement={nitrogen}
-          words={NITROGEN_WORDS}
-          scale={areaM2}
-          decimals={1}
-        />
+        <Button
+          size="small"
+          onClick={() => saveFile(`${bedName} ledger.csv`, ledgerCsv(books, day, kind, areaM2))}
+        >
+          CSV
+        </Button>
       </div>
+      {view === 'batches' ? (
+        <BatchBook layers={layers} sample={sample} day={day} areaM2={areaM2} />
+      ) : (
+        <div className="two-books">
+          <StatementTable
+            title="Carbon"
+            mark="■"
+            unit="kg C"
+            statement={carbon}
+            words={CARBON_WORDS}
+            scale={areaM2 / GRAMS_PER_KILOGRAM}
+            decimals={2}
+          />
+          <StatementTable
+            title="Nitrogen"
+            mark="●"
+            unit="g N"
+            statement={nitrogen}
+            words={NITROGEN_WORDS}
+            scale={areaM2}
+            decimals={1}
+          />
+        </div>
+      )}
       <p className="soft">
-        Every gram is in one account. Since {fullDate(projection.startDay)} the two sides of the books have
-        never differed by more than{' '}
-        <span className="figure">{projection.largestRelativeError.toExponential(0)}</span> of their sum on any
-        day; the limit is 1e-9.
+        Every gram is in one account. Since {fullDate(books.startDay)} the two sides of the books have never
+        differed by more than <span className="figure">{books.largestRelativeError.toExponential(0)}</span> of
+        their sum on any day; the limit is 1e-9.
       </p>
     </section>
   );
@@ -80,14 +136,17 @@ interface StatementTableProps<Account extends string> {
   readonly decimals: number;
 }
 
-function StatementTable<Account extends string>(props: StatementTableProps<Account>) {
+/** One book: what each account opened with, what was posted, what it closed with. */
+export function StatementTable<Account extends string>(props: StatementTableProps<Account>) {
   const { title, mark, unit, statement, words, scale, decimals } = props;
+  const [openAccount, setOpenAccount] = useState<Account | null>(null);
   const shown = (grams: number) => cell(grams * scale, decimals);
   const isEmpty = (...grams: number[]) => grams.every((g) => shown(g) === '—');
   const assets = statement.assets.filter(
     (line) => !isEmpty(line.openingG, line.inG, line.outG, line.closingG),
   );
   const outside = statement.outside.filter(({ amountG }) => !isEmpty(amountG));
+  const residual = (statement.debitG - statement.creditG) * scale;
   return (
     <table className={`ledger book-${statement.element}`}>
       <caption>
@@ -106,16 +165,41 @@ function StatementTable<Account extends string>(props: StatementTableProps<Accou
           </th>
         </tr>
       </thead>
-      <tbody>
-        {assets.map(({ account, openingG, inG, outG, closingG }) => (
-          <tr key={account}>
-            <td>{words[account]}</td>
+      {assets.map(({ account, openingG, inG, outG, closingG, postings }) => (
+        <tbody key={account}>
+          <tr>
+            <td>
+              <button
+                type="button"
+                className="account"
+                aria-expanded={account === openAccount}
+                onClick={() => setOpenAccount(account === openAccount ? null : account)}
+              >
+                {words[account]}
+              </button>
+            </td>
             <td className="red-rule">{shown(openingG)}</td>
             <td>{shown(inG)}</td>
             <td>{shown(outG)}</td>
             <td className="red-rule closing">{shown(closingG)}</td>
           </tr>
-        ))}
+          {account === openAccount &&
+            postings
+              .filter(({ amountG }) => !isEmpty(amountG))
+              .map(({ name, counterparty, amountG }) => (
+                <tr key={name} className="posting-row">
+                  <td>
+                    {amountG > 0 ? 'from' : 'to'} {words[counterparty].toLowerCase()}
+                  </td>
+                  <td className="red-rule" />
+                  <td>{amountG > 0 ? shown(amountG) : ''}</td>
+                  <td>{amountG < 0 ? shown(-amountG) : ''}</td>
+                  <td className="red-rule" />
+                </tr>
+              ))}
+        </tbody>
+      ))}
+      <tbody>
         {outside.map(({ account, side, amountG }) => (
           <tr key={`${side} ${account}`} className="outside">
             <td>{words[account]}</td>
@@ -134,6 +218,12 @@ function StatementTable<Account extends string>(props: StatementTableProps<Accou
           </td>
           <td className="red-rule" colSpan={2}>
             {shown(statement.creditG)} is and went
+          </td>
+        </tr>
+        <tr>
+          <td colSpan={3}>They differ by</td>
+          <td className="red-rule" colSpan={2}>
+            {residual === 0 ? '0' : residual.toExponential(0)} {unit}
           </td>
         </tr>
       </tfoot>

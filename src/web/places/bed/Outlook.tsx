@@ -3,12 +3,25 @@ import { HumusYears } from '../../charts/humus-years.tsx';
 import { fixed } from '../../format/figures.ts';
 
 interface OutlookProps {
-  readonly years: readonly OutlookYear[];
+  /** Undefined while they are being worked out. */
+  readonly years: readonly OutlookYear[] | undefined;
   readonly areaM2: number;
+  readonly band: { readonly low: readonly number[]; readonly high: readonly number[] } | null;
 }
 
 /** Humus and char in ten years, in a sentence and a line. */
-export function Outlook({ years, areaM2 }: OutlookProps) {
+export function Outlook({ years, ...rest }: OutlookProps) {
+  return (
+    <section aria-label="Ten years">
+      <div className="section-head">
+        <h2>Ten years</h2>
+      </div>
+      {years ? <Years years={years} {...rest} /> : <p className="soft">Looking ahead …</p>}
+    </section>
+  );
+}
+
+function Years({ years, areaM2, band }: OutlookProps & { years: readonly OutlookYear[] }) {
   const first = years[0]!;
   const last = years.at(-1)!;
   const humusKg = (carbonG: number) => fixed((carbonG * areaM2) / 1000, 0);
@@ -29,6 +42,7 @@ export function Outlook({ years, areaM2 }: OutlookProps) {
       </p>
       <HumusYears
         years={years}
+        band={band}
         description={`Organic matter in the soil: ${fixed(first.organicMatterPct, 1)} % now, ${fixed(last.organicMatterPct, 1)} % in ten years, ${fixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
       />
     </>

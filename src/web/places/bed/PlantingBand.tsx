@@ -1,65 +1,50 @@
-import { Button, Input, Select } from 'antd';
+import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { plantingDraft, type GardenBooks, type PlantingRecord } from '../../../contract/records.ts';
-import { isoDateOf } from '../../../core/climate/calendar.ts';
-import { CROP_LIBRARY, findCrop } from '../../../core/crops/crop-library.ts';
+import type { GardenBooks, PlantingRecord } from '../../../contract/records.ts';
+import {
+  CROP_LIBRARY,
+  DEEPEST_COVER_CM,
+  findCrop,
+  STARTS_AS,
+  type Crop,
+  type StartsAs,
+} from '../../../core/crops/crop-library.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
 import { troublesOf } from '../../forms/troubles.ts';
-import { dayOf } from '../../format/dates.ts';
+import type { Measures } from '../../format/measures.ts';
+import { clashOf, plantingFormOf, readPlanting, withChange, type PlantingForm } from './planting-form.ts';
 
 interface PlantingBandProps {
   readonly books: GardenBooks;
   readonly bedId: string;
+  readonly measures: Measures;
   /** The planting to change; null for a new one. */
   readonly changing: PlantingRecord | null;
   readonly onClose: () => void;
 }
 
-const STARTS = { seed: 'sown', transplant: 'planted out', set: 'set' } as const;
+const STARTS: Record<StartsAs, string> = { seed: 'sown', transplant: 'planted out', set: 'set' };
 
-function clearingDate(cropId: string, plantedOn: string): string {
-  const crop = findCrop(cropId);
-  if (!crop || crop.isPerennial || plantedOn === '') return '';
-  return isoDateOf(dayOf(plantedOn) + crop.daysInGround);
-}
-
-/** Writing a crop into the books of a bed. */
-export function PlantingBand({ books, bedId, changing, onClose }: PlantingBandProps) {
+/** The life of a planting being written: typed, checked for room, kept. */
+function usePlanting({ books, bedId, measures, changing, onClose }: PlantingBandProps) {
+  const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
-  const [cropId, setCropId] = useState(changing?.cropId ?? 'leek');
-  const [plantedOn, setPlantedOn] = useState(changing?.plantedOn ?? books.today);
-  const [clearedOn, setClearedOn] = useState(() =>
-    changing ? (changing.clearedOn ?? '') : clearingDate('leek', books.today),
-  );
-  const [demand, setDemand] = useState(() =>
-    String(changing?.nitrogenDemandGPerM2 ?? findCrop('leek')!.nitrogenDemandGPerM2),
-  );
+  const [form, setForm] = useState(() => plantingFormOf(changing, books.today, cmPerUnit));
   const [wasTried, setWasTried] = useState(false);
   const plant = usePlant(bedId);
   const change = useChangePlanting();
-  const crop = findCrop(cropId)!;
-
-  const choose = (chosen: string) => {
-    setCropId(chosen);
-    setDemand(String(findCrop(chosen)!.nitrogenDemandGPerM2));
-    setClearedOn(clearingDate(chosen, plantedOn));
+  const parsed = readPlanting(form, id, books.today, cmPerUnit, changing?.note ?? '');
+  const others = books.plantings.filter((one) => one.bedId === bedId);
+  const clash = parsed.success ? clashOf({ ...parsed.data, id }, others) : null;
+  const troubles: Record<string, string> = {
+    ...troublesOf(parsed, plant.error ?? change.error),
+    ...(clash === null ? {} : { plantedOn: clash }),
   };
-  const parsed = plantingDraft.safeParse({
-    id,
-    state: plantedOn > books.today ? 'planned' : 'laid',
-    cropId,
-    plantedOn,
-    clearedOn: clearedOn === '' ? null : clearedOn,
-    nitrogenDemandGPerM2: numberFromText(demand),
-    rootDepthCm: crop.rootDepthCm,
-    note: changing?.note ?? '',
-  });
-  const troubles = troublesOf(parsed, plant.error ?? change.error);
   const save = () => {
     setWasTried(true);
-    if (!parsed.success) return;
+    if (!parsed.success || clash !== null) return;
     const { id: draftId, ...values } = parsed.data;
     if (!changing) plant.mutate({ ...values, id: draftId }, { onSuccess: onClose });
     else {
@@ -67,8 +52,20 @@ export function PlantingBand({ books, bedId, changing, onClose }: PlantingBandPr
       change.mutate({ plantingId: id, change: kept }, { onSuccess: onClose });
     }
   };
-  const trouble = (field: string) => (wasTried ? troubles[field] : undefined);
+  return {
+    form,
+    set: (next: Partial<PlantingForm>) => setForm((before) => withChange(before, next, cmPerUnit)),
+    trouble: (field: string) => (wasTried || clash !== null ? troubles[field] : undefined),
+    isSaving: plant.isPending || change.isPending,
+    save,
+  };
+}
 
+/** Writing a crop into the books of a bed. */
+export function PlantingBand(props: PlantingBandProps) {
+  const { measures, changing, onClose } = props;
+  const planting = usePlanting(props);
+  const { trouble, isSaving, save } = planting;
   return (
     <form
       className="band"
@@ -79,74 +76,146 @@ export function PlantingBand({ books, bedId, changing, onClose }: PlantingBandPr
       }}
     >
       <div className="band-fields">
-        <Field
-          name="Crop"
-          trouble={trouble('cropId')}
-          hint={`${STARTS[crop.startsAs]}; roots to ${crop.rootDepthCm} cm`}
-        >
-          {(control) => (
-            <Select
-              {...control}
-              value={cropId}
-              onChange={choose}
-              showSearch={{ optionFilterProp: 'label' }}
-              style={{ width: 210 }}
-              options={CROP_LIBRARY.map(({ id: value, name }) => ({ value, label: name }))}
-            />
-          )}
-        </Field>
-        <Field name={`In the ground from`} trouble={trouble('plantedOn')}>
-          {(control) => (
-            <Input
-              {...control}
-              type="date"
-              value={plantedOn}
-              onChange={(event) => {
-                setPlantedOn(event.target.value);
-                setClearedOn(clearingDate(cropId, event.target.value));
-              }}
-              style={{ width: 150 }}
-            />
-          )}
-        </Field>
-        <Field
-          name="Cleared on"
-          trouble={trouble('clearedOn')}
-          hint={crop.isPerennial ? 'leave empty while it stays' : undefined}
-        >
-          {(control) => (
-            <Input
-              {...control}
-              type="date"
-              value={clearedOn}
-              onChange={(event) => setClearedOn(event.target.value)}
-              style={{ width: 150 }}
-            />
-          )}
-        </Field>
-        <Field
-          name="Nitrogen it takes up, g/m²"
-          trouble={trouble('nitrogenDemandGPerM2')}
-          hint="from handbooks, from memory"
-        >
-          {(control) => (
-            <Input
-              {...control}
-              value={demand}
-              onChange={(event) => setDemand(event.target.value)}
-              inputMode="decimal"
-              style={{ width: 120 }}
-            />
-          )}
-        </Field>
+        <WhatAndWhen {...planting} />
+        <HowItGrows {...planting} measures={measures} />
       </div>
       <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={plant.isPending || change.isPending}>
+        <Button type="primary" htmlType="submit" loading={isSaving}>
           {changing ? 'Save the change' : 'Plant it'}
         </Button>
         <Button onClick={onClose}>Cancel</Button>
-        {wasTried && troubles[''] !== undefined && <span className="field-trouble">{troubles['']}</span>}
+        {trouble('') !== undefined && <span className="field-trouble">{trouble('')}</span>}
       </div>
     </form>
   );
+}
+
+type FieldsProps = Pick<ReturnType<typeof usePlanting>, 'form' | 'set' | 'trouble'>;
+
+interface TextProps extends FieldsProps {
+  readonly name: string;
+  readonly field: 'plantedOn' | 'clearedOn' | 'demand' | 'rootDepth' | 'areaPct';
+  readonly about: string;
+  readonly hint?: string | undefined;
+  readonly width: number;
+  readonly type?: 'date';
+}
+
+function Text({ form, set, trouble, name, field, about, hint, width, type }: TextProps) {
+  return (
+    <Field name={name} trouble={trouble(about)} hint={hint}>
+      {(control) => (
+        <Input
+          {...control}
+          {...(type ? { type } : { inputMode: 'decimal' as const })}
+          value={form[field]}
+          onChange={(event) => set({ [field]: event.target.value })}
+          style={{ width }}
+        />
+      )}
+    </Field>
+  );
+}
+
+function WhatAndWhen(props: FieldsProps) {
+  const { form, set, trouble } = props;
+  const crop = findCrop(form.cropId)!;
+  return (
+    <>
+      <Field name="Crop" trouble={trouble('cropId')} hint={cropHint(crop)}>
+        {(control) => (
+          <Select
+            {...control}
+            value={form.cropId}
+            onChange={(cropId) => set({ cropId })}
+            showSearch={{ optionFilterProp: 'label' }}
+            style={{ width: 210 }}
+            options={CROP_LIBRARY.map(({ id: value, name }) => ({ value, label: name }))}
+          />
+        )}
+      </Field>
+      <Text
+        {...props}
+        name="In the ground from"
+        field="plantedOn"
+        about="plantedOn"
+        type="date"
+        width={150}
+      />
+      <Text
+        {...props}
+        name="Cleared on"
+        field="clearedOn"
+        about="clearedOn"
+        type="date"
+        width={150}
+        hint={crop.isPerennial ? 'leave empty while it stays' : undefined}
+      />
+    </>
+  );
+}
+
+function HowItGrows({ measures, ...props }: FieldsProps & { measures: Measures }) {
+  const { form, set } = props;
+  const crop = findCrop(form.cropId)!;
+  return (
+    <>
+      <Text
+        {...props}
+        name="Nitrogen it takes up, g/m²"
+        field="demand"
+        about="nitrogenDemandGPerM2"
+        width={120}
+        hint={crop.isLegume ? 'a legume: fixes what it lacks' : 'from handbooks, from memory'}
+      />
+      <Text
+        {...props}
+        name={`Roots to, ${measures.depthUnit}`}
+        field="rootDepth"
+        about="rootDepthCm"
+        width={90}
+        hint="when grown"
+      />
+      <div className="field">
+        <span className="field-name">Starts as</span>
+        <Segmented
+          value={form.startsAs}
+          onChange={(startsAs) => set({ startsAs })}
+          options={STARTS_AS.map((value) => ({ value, label: STARTS[value] }))}
+        />
+        {form.startsAs === 'seed' && (
+          <span className="soft hint">
+            {crop.seedSize} seed: comes through {measures.thickness(DEEPEST_COVER_CM[crop.seedSize])} of cover
+          </span>
+        )}
+      </div>
+      <Text
+        {...props}
+        name="Of the bed, %"
+        field="areaPct"
+        about="areaShare"
+        width={90}
+        hint="with others beside it"
+      />
+      <div className="field">
+        <span className="field-name">Room</span>
+        <Checkbox
+          checked={form.isUndersown}
+          onChange={(event) => set({ isUndersown: event.target.checked })}
+          style={{ paddingTop: 5 }}
+        >
+          undersown, or a living mulch
+        </Checkbox>
+      </div>
+    </>
+  );
+}
+
+function cropHint(crop: Crop): string {
+  const traits = [
+    STARTS[crop.startsAs],
+    ...(crop.isLegume ? ['legume'] : []),
+    ...(crop.isPerennial ? ['perennial'] : [`${crop.daysInGround} days`]),
+  ];
+  return traits.join(', ');
 }

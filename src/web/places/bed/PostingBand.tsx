@@ -4,6 +4,7 @@ import { Field } from '../../forms/Field.tsx';
 import type { Measures } from '../../format/measures.ts';
 import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
 import { Cautions, Carried } from './PostingNotes.tsx';
+import type { PostingForm } from './posting-form.ts';
 import { usePosting, type Preview, type Refusal } from './use-posting.ts';
 
 interface PostingBandProps {
@@ -14,6 +15,8 @@ interface PostingBandProps {
   readonly layers: readonly NamedLayerChoice[];
   /** The entry to change; null for a new one. */
   readonly changing: EntryRecord | null;
+  /** What a new entry starts with. */
+  readonly start?: Partial<PostingForm> | undefined;
   /** What the model says against the draft on show. */
   readonly refusal: Refusal | null;
   readonly onPreview: (preview: Preview | null) => void;

@@ -25,6 +25,15 @@ const layer = (id: string): LayerState => ({
   humusCarbonG: 0,
   charCarbonG: 0,
   respiredCarbonG: 0,
+  laidCarbonG: 1,
+  laidNitrogenG: 0,
+  boundNitrogenG: 0,
+  humusNitrogenG: 0,
+  drawnNitrogenG: 0,
+  releasedNitrogenG: 0,
+  ammoniaNitrogenG: 0,
+  heldContactG: 0,
+  heldRootG: 0,
   lockedNitrogenG: 0,
 });
 const lay = (id: string, materialId: string): EntryRecord => ({

@@ -5,6 +5,8 @@ import { findLibraryMaterial } from '../../../core/materials/library.ts';
 import type { BedSample } from '../../../core/projection/bed-projection.ts';
 import { residueId } from '../../../core/simulation/events.ts';
 import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
+import type { BedNames } from '../../format/advice-words.ts';
+import type { RecordNames } from '../../format/conflict-words.ts';
 import { ageInWords, dayOf } from '../../format/dates.ts';
 
 const PALE_FROM = 0.25;
@@ -26,6 +28,33 @@ export function cropName(cropId: string, plantings: readonly PlantingRecord[]): 
 export const cropNames = (cropIds: readonly string[], plantings: readonly PlantingRecord[]): string =>
   [...new Set(cropIds.map((id) => cropName(id, plantings)))].join(' and ');
 
+/** What a layer of the model is called: by its material, or by the crop it is left of. */
+export function layerName(
+  layerId: string,
+  entries: readonly EntryRecord[],
+  plantings: readonly PlantingRecord[],
+  materials: GardenBooks['materials'],
+): string {
+  const entry = entries.find(({ id }) => id === layerId);
+  return entry?.type === 'lay' ? materialName(entry.materialId, materials) : residueName(layerId, plantings);
+}
+
+/** How the crops and layers of these records are called in an answer. */
+export const bedNames = ({ entries, plantings, materials }: GardenBooks): BedNames => ({
+  crops: (cropIds) => cropNames(cropIds, plantings),
+  layer: (layerId) => layerName(layerId, entries, plantings, materials),
+});
+
+/** How entries and plantings are called where they clash. */
+export const recordNames = ({ entries, plantings, materials }: GardenBooks): RecordNames => ({
+  entry: (entryId) => {
+    const entry = entries.find(({ id }) => id === entryId);
+    if (entry?.type === 'lay') return materialName(entry.materialId, materials);
+    return entry?.type === 'feed' ? 'Feed' : 'Digging';
+  },
+  planting: (plantingId) => cropName(plantingId, plantings),
+});
+
 /** Layers of a sample with the names and ages a gardener knows them by. */
 export function namedLayers(
   sample: BedSample,
@@ -41,7 +70,7 @@ export function namedLayers(
         ...layer,
         name: materialName(entry.materialId, materials),
         age,
-        isDraft: entry.id === DRAFT_ID,
+        isDraft: entry.id === DRAFT_ID || entry.version === 0,
       };
     }
     return { ...layer, name: residueName(layer.id, plantings), age: 'grown here', isDraft: false };

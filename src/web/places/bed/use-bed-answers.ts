@@ -1,19 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
-import type { BedAdvice } from '../../../core/advice/bed-advice.ts';
 import type { BedProjection } from '../../../core/projection/bed-projection.ts';
 import type { OutlookYear } from '../../../core/projection/outlook.ts';
-import type { Worked } from '../../worker/core-worker.ts';
-import { adviceQuery, nearQuery, questionAbout, yearsQuery } from '../../worker/questions.ts';
+import type { MonthBooks } from '../../../core/projection/month-books.ts';
+import type { BedQuestion, FullAdvice, Worked } from '../../worker/core-worker.ts';
+import { adviceQuery, booksQuery, nearQuery, questionAbout, yearsQuery } from '../../worker/questions.ts';
 
 export interface BedAnswers {
   readonly projection: BedProjection | undefined;
-  readonly advice: BedAdvice | undefined;
+  readonly advice: FullAdvice | undefined;
+  readonly books: MonthBooks | undefined;
   readonly years: readonly OutlookYear[] | undefined;
   /** What the model says against the records. */
   readonly refusal: { readonly field: string; readonly sentence: string } | null;
   readonly isAdviceStale: boolean;
+  /** What was asked last, and whether all of it has been answered. */
+  readonly question: BedQuestion;
+  readonly isAnswered: boolean;
 }
 
 /** The last answer that was one: a refusal leaves what was on show where it is. */
@@ -30,15 +34,20 @@ export function useBedAnswers(records: GardenBooks, bedId: string): BedAnswers {
   const near = useQuery(nearQuery(question));
   const isNearReady = near.isSuccess && !near.isPlaceholderData;
   const advice = useQuery({ ...adviceQuery(settled), enabled: isNearReady });
+  const books = useQuery({ ...booksQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
   const years = useQuery({ ...yearsQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
   const projection = useLastGood(near.data);
   const lastAdvice = useLastGood(advice.data);
+  const lastBooks = useLastGood(books.data);
   const lastYears = useLastGood(years.data);
   return {
     projection,
     advice: lastAdvice,
     years: lastYears,
+    books: lastBooks,
     refusal: near.data && !near.data.ok ? near.data : null,
     isAdviceStale: advice.isFetching || advice.isPlaceholderData,
+    question: settled,
+    isAnswered: years.isSuccess && !years.isPlaceholderData && settled === question,
   };
 }

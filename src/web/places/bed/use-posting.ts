@@ -54,17 +54,19 @@ interface Posting {
   readonly bed: BedRecord;
   readonly measures: Measures;
   readonly changing: EntryRecord | null;
+  readonly start?: Partial<PostingForm> | undefined;
   readonly refusal: Refusal | null;
   readonly onPreview: (preview: Preview | null) => void;
   readonly onClose: () => void;
 }
 
 /** The life of an entry being written: typed, shown on the page, kept. */
-export function usePosting({ books, bed, measures, changing, refusal, onPreview, onClose }: Posting) {
+export function usePosting(posting: Posting) {
+  const { books, bed, measures, changing, start, refusal, onPreview, onClose } = posting;
   const units = measures.depthUnit === 'cm' ? METRIC : CUSTOMARY;
   const [form, setForm] = useState<PostingForm>(() => {
     const blank = emptyForm(books.today, measures.units[0]!, measures.depthUnit === 'cm' ? '20' : '8');
-    return changing ? formOf(changing, blank, units) : blank;
+    return changing ? formOf(changing, blank, units) : { ...blank, ...start };
   });
   const [wasTried, setWasTried] = useState(false);
   const writeEntry = useWriteEntry(bed.id);

@@ -2,7 +2,12 @@ import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { bedDraft, type BedRecord } from '../../../contract/records.ts';
 import { EXPOSURES, type Exposure } from '../../../core/materials/material.ts';
-import { BED_KINDS, type BedKind } from '../../../core/records/bed-records.ts';
+import {
+  BED_KINDS,
+  CROPPING_BEFORE,
+  type BedKind,
+  type CroppingBefore,
+} from '../../../core/records/bed-records.ts';
 import { bulkDensityOfClay, SOIL_TEXTURES } from '../../../core/records/soil-textures.ts';
 import { squareFeetFromSquareMetres, squareMetresFromSquareFeet } from '../../../core/units/area.ts';
 import { centimetresFromInches, inchesFromCentimetres } from '../../../core/units/length.ts';
@@ -12,7 +17,8 @@ import { numberFromText } from '../../forms/parse-number.ts';
 import { troublesOf } from '../../forms/troubles.ts';
 import { plainFigure } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
-import { BED_KIND_WORDS, EXPOSURE_WORDS, TEXTURE_WORDS } from '../../format/words.ts';
+import { BED_KIND_WORDS, CROPPING_WORDS, EXPOSURE_WORDS, TEXTURE_WORDS } from '../../format/words.ts';
+import { FingerTest } from './FingerTest.tsx';
 
 interface BedFormProps {
   readonly gardenId: string;
@@ -33,6 +39,9 @@ interface BedFields {
   readonly rootZone: string;
   readonly exposure: Exposure;
   readonly isWatered: boolean;
+  readonly ph: string;
+  readonly startedOn: string;
+  readonly croppingBefore: CroppingBefore;
 }
 
 const NEW_BED: BedFields = {
@@ -44,6 +53,9 @@ const NEW_BED: BedFields = {
   rootZone: '',
   exposure: 'normal',
   isWatered: true,
+  ph: '',
+  startedOn: '',
+  croppingBefore: 'unknown',
 };
 
 const fieldsOf = (bed: BedRecord, isMetric: boolean): BedFields => ({
@@ -55,6 +67,9 @@ const fieldsOf = (bed: BedRecord, isMetric: boolean): BedFields => ({
   rootZone: plainFigure(isMetric ? bed.rootZoneCm : inchesFromCentimetres(bed.rootZoneCm), 3),
   exposure: bed.exposure,
   isWatered: bed.isWatered,
+  ph: bed.ph === null ? '' : String(bed.ph),
+  startedOn: bed.startedOn ?? '',
+  croppingBefore: bed.croppingBefore,
 });
 
 /** The draft the fields amount to. A bed being changed keeps its soil's density unless its clay changes. */
@@ -74,6 +89,9 @@ function read(fields: BedFields, id: string, isMetric: boolean, changing: BedRec
     rootZoneCm: isMetric ? rootZone : centimetresFromInches(rootZone),
     exposure: fields.exposure,
     isWatered: fields.isWatered,
+    ph: fields.ph.trim() === '' ? null : numberFromText(fields.ph),
+    startedOn: fields.startedOn === '' ? null : fields.startedOn,
+    croppingBefore: fields.croppingBefore,
     note: changing?.note ?? '',
   });
 }
@@ -86,6 +104,7 @@ export function BedForm({ gardenId, measures, changing, onClose, onKept }: BedFo
     changing ? fieldsOf(changing, isMetric) : { ...NEW_BED, rootZone: isMetric ? '30' : '12' },
   );
   const [wasTried, setWasTried] = useState(false);
+  const [isTesting, setIsTesting] = useState(false);
   const makeBed = useMakeBed(gardenId);
   const changeBed = useChangeBed();
   const set = (change: Partial<BedFields>) => setFields((before) => ({ ...before, ...change }));
@@ -103,7 +122,10 @@ export function BedForm({ gardenId, measures, changing, onClose, onKept }: BedFo
       changeBed.mutate({ bedId: id, change: { ...values, version: changing.version } }, { onSuccess });
     else makeBed.mutate({ ...values, id: draftId }, { onSuccess });
   };
-  const text = (field: 'name' | 'area' | 'organicMatter' | 'clay' | 'rootZone', width: number) => ({
+  const text = (
+    field: 'name' | 'area' | 'organicMatter' | 'clay' | 'rootZone' | 'ph' | 'startedOn',
+    width: number,
+  ) => ({
     value: fields[field],
     onChange: (event: { target: { value: string } }) => set({ [field]: event.target.value }),
     style: { width },
@@ -148,6 +170,10 @@ export function BedForm({ gardenId, measures, changing, onClose, onKept }: BedFo
             />
           )}
         </Field>
+        <div className="field">
+          <span className="field-name">Not sure?</span>
+          <Button onClick={() => setIsTesting(true)}>Finger test</Button>
+        </div>
         <Field name="or clay, %" trouble={trouble('clayPct')} hint="from a lab">
           {(control) => <Input {...control} {...text('clay', 75)} inputMode="decimal" />}
         </Field>
@@ -178,7 +204,33 @@ export function BedForm({ gardenId, measures, changing, onClose, onKept }: BedFo
             watered in dry weather
           </Checkbox>
         </div>
+        <Field name="pH" trouble={trouble('ph')} hint="if measured">
+          {(control) => <Input {...control} {...text('ph', 75)} inputMode="decimal" />}
+        </Field>
+        <Field name="In the last two years">
+          {(control) => (
+            <Select
+              {...control}
+              value={fields.croppingBefore}
+              onChange={(croppingBefore) => set({ croppingBefore })}
+              style={{ width: 230 }}
+              options={CROPPING_BEFORE.map((value) => ({ value, label: CROPPING_WORDS[value] }))}
+            />
+          )}
+        </Field>
+        <Field name="Bed made on" trouble={trouble('startedOn')} hint="if you know">
+          {(control) => <Input {...control} {...text('startedOn', 150)} type="date" />}
+        </Field>
       </div>
+      {isTesting && (
+        <FingerTest
+          onFound={(clayPct) => {
+            set({ clay: String(clayPct) });
+            setIsTesting(false);
+          }}
+          onClose={() => setIsTesting(false)}
+        />
+      )}
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={makeBed.isPending || changeBed.isPending}>
           {changing ? 'Save the change' : 'Make the bed'}

@@ -10,7 +10,7 @@ import { dateNear, dayOf } from '../../format/dates.ts';
 import { fixed } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
 import { STATUS_WORDS } from '../../format/words.ts';
-import { materialName } from '../bed/naming.ts';
+import { bedNames, materialName } from '../bed/naming.ts';
 import type { BriefedBed } from './use-bed-briefs.ts';
 
 interface BedRowsProps {
@@ -96,7 +96,7 @@ function BedRow({
           {mark} {word}
         </span>
       </td>
-      <td className="words">{lockUpAnswer(brief.standing, measures).headline}</td>
+      <td className="words">{lockUpAnswer(brief.standing, bedNames(books), measures).headline}</td>
       <td className="words">{nextWords(briefedBed, books, measures)}</td>
       <td>{fixed(measures.rateFigure(brief.now.availableContactG), measures.rateDecimals)}</td>
       <td>{fixed(measures.rateFigure(brief.now.availableRootG), measures.rateDecimals)}</td>

@@ -2,8 +2,12 @@ import { Button, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../contract/records.ts';
 import { CLIMATE_PATTERNS } from '../../../core/climate/patterns.ts';
+import { SCHOOLS, type School } from '../../../core/records/bed-records.ts';
 import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
+import { SCHOOL_WORDS } from '../../format/school-words.ts';
+import { ClimateMonths, type TypedClimate } from './ClimateMonths.tsx';
 import { Field } from '../../forms/Field.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
 import { troublesOf } from '../../forms/troubles.ts';
 
 interface GardenFormProps {
@@ -21,36 +25,68 @@ const patternOf = ({ climate }: GardenRecord): string =>
   CLIMATE_PATTERNS.find(({ temperatureC }) => temperatureC.every((t, i) => t === climate.temperatureC[i]))
     ?.id ?? OWN_CLIMATE;
 
-function climateOf(patternId: string, changing: GardenRecord | null): GardenDraft['climate'] | undefined {
-  const pattern = CLIMATE_PATTERNS.find(({ id }) => id === patternId);
-  if (!pattern) return changing?.climate;
-  const { temperatureC, rainMm, evapotranspirationMm } = pattern;
+type Climate = Pick<GardenDraft['climate'], 'temperatureC' | 'rainMm' | 'evapotranspirationMm'>;
+
+const typedOf = (climate: { readonly [Field in keyof Climate]: readonly number[] }): TypedClimate => ({
+  temperatureC: climate.temperatureC.map(String),
+  rainMm: climate.rainMm.map(String),
+  evapotranspirationMm: climate.evapotranspirationMm.map(String),
+});
+
+const climateFrom = ({ temperatureC, rainMm, evapotranspirationMm }: TypedClimate): Climate => ({
+  temperatureC: temperatureC.map(numberFromText),
+  rainMm: rainMm.map(numberFromText),
+  evapotranspirationMm: evapotranspirationMm.map(numberFromText),
+});
+
+/** A garden as the form opens: as it stands, or a new one. */
+function firstFields(changing: GardenRecord | null) {
+  if (changing) {
+    return { ...changing, patternId: patternOf(changing), months: typedOf(changing.climate) };
+  }
+  const pattern = CLIMATE_PATTERNS[0]!;
   return {
-    temperatureC: [...temperatureC],
-    rainMm: [...rainMm],
-    evapotranspirationMm: [...evapotranspirationMm],
+    id: crypto.randomUUID(),
+    name: '',
+    place: '',
+    patternId: pattern.id,
+    months: typedOf(pattern),
+    school: 'byDepth' as School,
+    measures: 'metric' as GardenDraft['measures'],
+    depositionGPerM2Year: 1,
+    feedMaterialId: 'feather_meal',
   };
 }
 
 /** Opening a book for a garden, or changing what it says on its cover. */
 export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
-  const [id] = useState(() => changing?.id ?? crypto.randomUUID());
-  const [name, setName] = useState(changing?.name ?? '');
-  const [patternId, setPatternId] = useState(changing ? patternOf(changing) : CLIMATE_PATTERNS[0]!.id);
-  const [measures, setMeasures] = useState<GardenDraft['measures']>(changing?.measures ?? 'metric');
+  const [first] = useState(() => firstFields(changing));
+  const { id } = first;
+  const [name, setName] = useState(first.name);
+  const [patternId, setPatternId] = useState(first.patternId);
+  const [months, setMonths] = useState(first.months);
+  const [school, setSchool] = useState(first.school);
+  const [measures, setMeasures] = useState(first.measures);
   const [wasTried, setWasTried] = useState(false);
   const makeGarden = useMakeGarden();
   const changeGarden = useChangeGarden();
   const parsed = gardenDraft.safeParse({
     id,
     name,
-    place: changing?.place ?? '',
-    climate: climateOf(patternId, changing),
-    depositionGPerM2Year: changing?.depositionGPerM2Year ?? 1,
+    place: first.place,
+    climate: climateFrom(months),
+    depositionGPerM2Year: first.depositionGPerM2Year,
     measures,
+    school,
+    feedMaterialId: first.feedMaterialId,
   });
   const troubles = troublesOf(parsed, makeGarden.error ?? changeGarden.error);
 
+  const choosePattern = (id: string) => {
+    setPatternId(id);
+    const pattern = CLIMATE_PATTERNS.find((one) => one.id === id);
+    if (pattern) setMonths(typedOf(pattern));
+  };
   const save = () => {
     setWasTried(true);
     if (!parsed.success) return;
@@ -81,23 +117,22 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
           />
         )}
       </Field>
-      <Field
-        name="Which weather is most like yours?"
-        hint="A typical year of temperature, rain and evaporation."
-      >
-        {(control) => (
-          <Select
-            {...control}
-            value={patternId}
-            onChange={setPatternId}
-            style={{ width: 340 }}
-            options={[
-              ...(patternId === OWN_CLIMATE ? [{ value: OWN_CLIMATE, label: 'your own twelve months' }] : []),
-              ...CLIMATE_PATTERNS.map((one) => ({ value: one.id, label: one.name })),
-            ]}
-          />
-        )}
-      </Field>
+      <ClimateChoice
+        patternId={patternId}
+        months={months}
+        troubles={wasTried ? troubles : {}}
+        onPattern={choosePattern}
+        onMonths={setMonths}
+      />
+      <div className="field">
+        <span className="field-name">How seriously do you take nitrogen lock-up?</span>
+        <Segmented
+          value={school}
+          onChange={setSchool}
+          options={SCHOOLS.map((value) => ({ value, label: SCHOOL_WORDS[value].name }))}
+        />
+        <span className="soft hint">{SCHOOL_WORDS[school].belief}</span>
+      </div>
       <div className="field">
         <span className="field-name">How do you measure?</span>
         <Segmented
@@ -121,5 +156,39 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
         )}
       </div>
     </form>
+  );
+}
+
+interface ClimateChoiceProps {
+  readonly patternId: string;
+  readonly months: TypedClimate;
+  readonly troubles: Record<string, string>;
+  readonly onPattern: (patternId: string) => void;
+  readonly onMonths: (months: TypedClimate) => void;
+}
+
+/** A typical year to start from, or twelve months of one's own. */
+function ClimateChoice({ patternId, months, troubles, onPattern, onMonths }: ClimateChoiceProps) {
+  return (
+    <>
+      <Field
+        name="Which weather is most like yours?"
+        hint="A typical year of temperature, rain and evaporation."
+      >
+        {(control) => (
+          <Select
+            {...control}
+            value={patternId}
+            onChange={onPattern}
+            style={{ width: 340 }}
+            options={[
+              ...CLIMATE_PATTERNS.map((one) => ({ value: one.id, label: one.name })),
+              { value: OWN_CLIMATE, label: 'your own twelve months …' },
+            ]}
+          />
+        )}
+      </Field>
+      {patternId === OWN_CLIMATE && <ClimateMonths typed={months} onChange={onMonths} troubles={troubles} />}
+    </>
   );
 }

@@ -1,0 +1,72 @@
+import type { DayNumber } from '../climate/calendar.ts';
+import { total } from '../numerics/total.ts';
+import { openingFromFreshMass, type CohortOpening } from '../simulation/cohort-opening.ts';
+import { withOverrides, type ModelParameters } from '../simulation/parameters.ts';
+import { openingFromPile, runPile } from '../simulation/pile.ts';
+import {
+  isFromPile,
+  type ApplyFromPile,
+  type ApplyMaterial,
+  type BedScenario,
+} from '../simulation/scenario.ts';
+
+/** Why a layer draws nitrogen, in this bed's own figures, per m2. */
+export interface LayerWorking {
+  readonly layerId: string;
+  readonly day: DayNumber;
+  readonly massFreshKg: number;
+  readonly carbonG: number;
+  readonly nitrogenG: number;
+  readonly carbonToNitrogen: number;
+  readonly quickAndStructuralC: number;
+  readonly woodyC: number;
+  readonly growthEfficiency: number;
+  readonly woodyGrowthEfficiency: number;
+  readonly microbialCn: number;
+  /** Microbial and humus nitrogen wanted were all of it eaten at once, and what the material itself brings for it. */
+  readonly wantedG: number;
+  readonly broughtG: number;
+  readonly lackingG: number;
+}
+
+/** The nitrogen account of an application were all its carbon eaten: the model spreads it over years. */
+export function layerWorking(scenario: BedScenario, layerId: string): LayerWorking | null {
+  const event = scenario.events.find(
+    (one): one is ApplyMaterial | ApplyFromPile => one.type === 'apply' && one.id === layerId,
+  );
+  if (!event) return null;
+  const p = withOverrides(scenario.parameters);
+  const opening = openingOf(event, scenario, p);
+  const [quickC, structuralC, woodyC] = opening.carbonG as [number, number, number];
+  const grownC = p.growthEfficiency * (quickC + structuralC) + p.woodyGrowthEfficiency * woodyC;
+  const wantedG = grownC / opening.microbialCn + (p.woodyHumifiedShare * woodyC) / p.humusCarbonToNitrogen;
+  const broughtG = total(opening.nitrogenG.slice(0, 3));
+  const carbonG = total(opening.carbonG);
+  const nitrogenG = total(opening.nitrogenG) + opening.ammoniumG + opening.charHeldG;
+  return {
+    layerId,
+    day: event.day,
+    massFreshKg: event.massFreshKgPerM2,
+    carbonG,
+    nitrogenG,
+    carbonToNitrogen: nitrogenG > 0 ? carbonG / nitrogenG : 0,
+    quickAndStructuralC: quickC + structuralC,
+    woodyC,
+    growthEfficiency: p.growthEfficiency,
+    woodyGrowthEfficiency: p.woodyGrowthEfficiency,
+    microbialCn: opening.microbialCn,
+    wantedG,
+    broughtG,
+    lackingG: Math.max(0, wantedG - broughtG),
+  };
+}
+
+function openingOf(
+  event: ApplyMaterial | ApplyFromPile,
+  scenario: BedScenario,
+  p: ModelParameters,
+): CohortOpening {
+  if (!isFromPile(event)) return openingFromFreshMass(event.material, event.massFreshKgPerM2, p);
+  const plan = scenario.piles.find(({ id }) => id === event.pileId)!;
+  return openingFromPile(runPile(plan, scenario.climate, p), event.massFreshKgPerM2, p);
+}

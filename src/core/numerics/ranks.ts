@@ -1,0 +1,38 @@
+/** The value below which a share of `sorted` lies, by straight lines between neighbors; sorted ascending, not empty. */
+export function quantileSorted(sorted: ArrayLike<number>, share: number): number {
+  const at = share * (sorted.length - 1);
+  const low = Math.floor(at);
+  const high = Math.min(low + 1, sorted.length - 1);
+  return sorted[low] + (sorted[high] - sorted[low]) * (at - low);
+}
+
+/** Ranks from 0, equal values sharing the mean of theirs. */
+function ranksOf(values: readonly number[]): number[] {
+  const order = values.map((_, i) => i).sort((a, b) => values[a] - values[b]);
+  const ranks = new Array<number>(values.length).fill(0);
+  for (let i = 0; i < order.length;) {
+    let end = i;
+    while (end + 1 < order.length && values[order[end + 1]] === values[order[i]]) end += 1;
+    for (let k = i; k <= end; k++) ranks[order[k]] = (i + end) / 2;
+    i = end + 1;
+  }
+  return ranks;
+}
+
+/** Spearman's rank correlation, -1 to 1; 0 when either list does not vary. Both lists are equally long. */
+export function rankCorrelation(a: readonly number[], b: readonly number[]): number {
+  const ra = ranksOf(a);
+  const rb = ranksOf(b);
+  const mean = (a.length - 1) / 2;
+  let both = 0;
+  let aa = 0;
+  let bb = 0;
+  for (let i = 0; i < ra.length; i++) {
+    const da = ra[i] - mean;
+    const db = rb[i] - mean;
+    both += da * db;
+    aa += da * da;
+    bb += db * db;
+  }
+  return aa > 0 && bb > 0 ? both / Math.sqrt(aa * bb) : 0;
+}

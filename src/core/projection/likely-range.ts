@@ -1,0 +1,196 @@
+import type { DayNumber } from '../climate/calendar.ts';
+import { quantileSorted, rankCorrelation } from '../numerics/ranks.ts';
+import { heldNitrogen, mineralNitrogen, mulchHeightCm, organicMatterPct } from '../simulation/report.ts';
+import { runTo, startRun, type BedRun } from '../simulation/run.ts';
+import { endingOn, type BedScenario } from '../simulation/scenario.ts';
+import { drawScenario } from './draws.ts';
+import { waterSavedMm } from './water-saved.ts';
+
+/** What to look at in every draw. */
+export interface RangePlan {
+  readonly seed: number;
+  readonly today: DayNumber;
+  /** Mornings on which nitrogen is read; ascending, from today. */
+  readonly tideDays: readonly DayNumber[];
+  /** Mornings on which organic matter is read; ascending, from today. */
+  readonly yearDays: readonly DayNumber[];
+  /** Crops whose shortage counts. */
+  readonly cropIds: readonly string[];
+}
+
+/** One draw, looked at as the plan says. Amounts per m2. */
+export interface DrawnOutcome {
+  /** Where each input came to lie in its range, in the order of `drawnInputs`. */
+  readonly places: readonly number[];
+  readonly availableG: readonly number[];
+  readonly heldG: readonly number[];
+  readonly organicMatterPct: readonly number[];
+  /** Share of their need the crops concerned miss for good; 0 when none is concerned. */
+  readonly missedShare: number;
+  readonly peakHeldG: number;
+  readonly waterSavedMm: number;
+}
+
+/** Half the sub-steps of the book: within the width of a band the difference is lost (tests show it). */
+const STEPS_PER_DAY = 1;
+
+/** The morning after which nothing more is read. */
+const lastDayOf = ({ tideDays, yearDays }: RangePlan): DayNumber => Math.max(...tideDays, ...yearDays);
+
+/** Names of all that is drawn for a bed. */
+export const drawnInputs = (scenario: BedScenario, plan: RangePlan): string[] =>
+  drawScenario(endingOn(scenario, lastDayOf(plan) + 1), plan.seed, 0).inputs.map(({ input }) => input);
+
+/** Runs draw `number` of a bed. */
+export function drawOutcome(scenario: BedScenario, plan: RangePlan, number: number): DrawnOutcome {
+  const draw = drawScenario(endingOn(scenario, lastDayOf(plan) + 1), plan.seed, number);
+  const run = startRun({ ...draw.scenario, stepsPerDay: STEPS_PER_DAY });
+  const availableG: number[] = [];
+  const heldG: number[] = [];
+  const organicPct: number[] = [];
+  const looks = [...new Set([...plan.tideDays, ...plan.yearDays])].sort((a, b) => a - b);
+  const tide = new Set(plan.tideDays);
+  const years = new Set(plan.yearDays);
+  let savedMm = 0;
+  let before = plan.today;
+  for (const day of looks) {
+    if (before < day && tide.has(day)) {
+      savedMm += waterSavedMm(run.scenario.climate, run.bed.constants.parameters, {
+        fromDay: before,
+        untilDay: day,
+        mulchCm: mulchHeightCm(run.bed),
+      });
+      before = day;
+    }
+    runTo(run, day);
+    if (tide.has(day)) {
+      const [, contact, root] = mineralNitrogen(run.bed);
+      const [, heldContact, heldRoot] = heldNitrogen(run.bed);
+      availableG.push(contact + root);
+      heldG.push(heldContact + heldRoot);
+    }
+    if (years.has(day)) organicPct.push(organicMatterPct(run.bed));
+  }
+  return {
+    places: draw.inputs.map(({ place }) => place),
+    availableG,
+    heldG,
+    organicMatterPct: organicPct,
+    missedShare: missedShareOf(run, plan.cropIds),
+    peakHeldG: Math.max(0, ...heldG),
+    waterSavedMm: savedMm,
+  };
+}
+
+function missedShareOf({ bed }: BedRun, cropIds: readonly string[]): number {
+  const { crops } = bed.state;
+  let short = 0;
+  let demand = 0;
+  cropIds.forEach((id) => {
+    const k = crops.ids.indexOf(id);
+    if (k < 0) return;
+    short += crops.shortN[k];
+    demand += crops.demandedN[k];
+  });
+  return demand > 0 ? short / demand : 0;
+}
+
+/** Between these shares of the draws lies a band: one in ten below, one in ten above. */
+export const BAND = { low: 0.1, high: 0.9 } as const;
+
+export interface Band {
+  readonly low: readonly number[];
+  readonly middle: readonly number[];
+  readonly high: readonly number[];
+}
+
+export interface LikelyRange {
+  readonly draws: number;
+  readonly availableG: Band;
+  readonly heldG: Band;
+  readonly organicMatterPct: Band;
+  /** Share of draws in which the crops miss no more than is harmless; null when no crop is concerned. */
+  readonly enoughShare: number | null;
+  readonly missedShare: Spread;
+  readonly peakHeldG: Spread;
+  readonly waterSavedMm: Spread;
+  /** What decides most: rank correlation with the shortage, or with what is held where no crop is concerned. */
+  readonly influences: readonly Influence[];
+}
+
+export interface Spread {
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+}
+
+export interface Influence {
+  readonly input: string;
+  /** -1 to 1. */
+  readonly correlation: number;
+}
+
+const MOST_INFLUENCES = 5;
+const LEAST_CORRELATION = 0.12;
+
+const sorted = (values: readonly number[]): Float64Array => Float64Array.from(values).sort();
+
+function spreadOf(values: readonly number[]): Spread {
+  const inOrder = sorted(values);
+  return {
+    low: quantileSorted(inOrder, BAND.low),
+    middle: quantileSorted(inOrder, 0.5),
+    high: quantileSorted(inOrder, BAND.high),
+  };
+}
+
+function bandOf(outcomes: readonly DrawnOutcome[], read: (one: DrawnOutcome) => readonly number[]): Band {
+  const spreads = read(outcomes[0]).map((_, i) => spreadOf(outcomes.map((one) => read(one)[i])));
+  return {
+    low: spreads.map(({ low }) => low),
+    middle: spreads.map(({ middle }) => middle),
+    high: spreads.map(({ high }) => high),
+  };
+}
+
+/** All draws so far as bands and sentences can use them. At least one outcome. */
+export function likelyRange(
+  outcomes: readonly DrawnOutcome[],
+  inputs: readonly string[],
+  plan: Pick<RangePlan, 'cropIds'>,
+  harmlessShare: number,
+): LikelyRange {
+  const missed = outcomes.map(({ missedShare }) => missedShare);
+  const hasCrop = plan.cropIds.length > 0;
+  const target = hasCrop ? missed : outcomes.map(({ peakHeldG }) => peakHeldG);
+  return {
+    draws: outcomes.length,
+    availableG: bandOf(outcomes, (one) => one.availableG),
+    heldG: bandOf(outcomes, (one) => one.heldG),
+    organicMatterPct: bandOf(outcomes, (one) => one.organicMatterPct),
+    enoughShare: hasCrop ? missed.filter((share) => share <= harmlessShare).length / missed.length : null,
+    missedShare: spreadOf(missed),
+    peakHeldG: spreadOf(outcomes.map(({ peakHeldG }) => peakHeldG)),
+    waterSavedMm: spreadOf(outcomes.map((one) => one.waterSavedMm)),
+    influences: influencesOn(target, inputs, outcomes),
+  };
+}
+
+/** Inputs by how much the target follows them. */
+function influencesOn(
+  target: readonly number[],
+  inputs: readonly string[],
+  outcomes: readonly DrawnOutcome[],
+): Influence[] {
+  return inputs
+    .map((input, i) => ({
+      input,
+      correlation: rankCorrelation(
+        outcomes.map(({ places }) => places[i]),
+        target,
+      ),
+    }))
+    .filter(({ correlation }) => Math.abs(correlation) >= LEAST_CORRELATION)
+    .sort((a, b) => Math.abs(b.correlation) - Math.abs(a.correlation))
+    .slice(0, MOST_INFLUENCES);
+}

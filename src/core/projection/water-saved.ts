@@ -1,0 +1,30 @@
+import { calendarDateOf, daysInMonth, type DayNumber } from '../climate/calendar.ts';
+import type { ClimateNormals } from '../climate/climate.ts';
+import type { ModelParameters } from '../simulation/parameters.ts';
+
+/** A stretch of days under a layer that hardly changes. */
+export interface CoveredTime {
+  readonly fromDay: DayNumber;
+  readonly untilDay: DayNumber;
+  readonly mulchCm: number;
+}
+
+const FULL_COVER_MULCH_CM = 5;
+
+/**
+ * Water that does not evaporate thanks to the layers, mm: the cut the water balance makes in the evaporation of bare
+ * soil, at most `mulchEvaporationCut` under 5 cm. Upper limit where plants shade the ground or it is dry already.
+ */
+export function waterSavedMm(
+  climate: ClimateNormals,
+  p: Pick<ModelParameters, 'bareSoilEvaporation' | 'mulchEvaporationCut'>,
+  { fromDay, untilDay, mulchCm }: CoveredTime,
+): number {
+  const cut = p.mulchEvaporationCut * Math.min(1, mulchCm / FULL_COVER_MULCH_CM);
+  let potentialMm = 0;
+  for (let day = fromDay; day < untilDay; day++) {
+    const { year, month } = calendarDateOf(day);
+    potentialMm += climate.evapotranspirationMm[month - 1] / daysInMonth(year, month);
+  }
+  return potentialMm * p.bareSoilEvaporation * cut;
+}

@@ -1,0 +1,314 @@
+import { Button, Input, Select } from 'antd';
+import { useMemo, useState } from 'react';
+import type { BedRecord, BuildUpRecord, EntryRecord, GardenBooks } from '../../../contract/records.ts';
+import type { BuildUp, BuildUpLayer, Purpose } from '../../../core/build-ups/build-up.ts';
+import { plantableFrom } from '../../../core/build-ups/build-up.ts';
+import { BUILD_UPS } from '../../../core/build-ups/build-up-library.ts';
+import { effortOf, totalEffort } from '../../../core/build-ups/effort.ts';
+import { layBuildUp } from '../../../core/build-ups/lay-build-up.ts';
+import { isSouthern } from '../../../core/climate/climate.ts';
+import { layingCautions } from '../../../core/advice/cautions.ts';
+import { materialFinder } from '../../../core/records/garden-books.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
+import { useRemoveBuildUp, useRestoreBuildUp } from '../../api/gardens.ts';
+import { Field } from '../../forms/Field.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import {
+  BUILD_UP_NOTE_WORDS,
+  BUILD_UP_WORDS,
+  PURPOSE_WORDS,
+  waitWords,
+} from '../../format/build-up-words.ts';
+import { dayOf, fullDate } from '../../format/dates.ts';
+import { plainFigure } from '../../format/figures.ts';
+import type { Measures } from '../../format/measures.ts';
+import { cautionInWords } from '../../format/words.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { materialOptions } from './material-options.ts';
+import { materialName } from './naming.ts';
+
+interface BuildUpBandProps {
+  readonly books: GardenBooks;
+  readonly bed: BedRecord;
+  readonly measures: Measures;
+  /** Lays it on the drawing, to be changed there before it is written down. */
+  readonly onTry: (entries: readonly EntryRecord[]) => void;
+  readonly onClose: () => void;
+}
+
+/** A layer as it is being changed: its thickness as typed. */
+interface TypedLayer extends Omit<BuildUpLayer, 'thicknessCm'> {
+  readonly key: string;
+  readonly thickness: string;
+}
+
+type Choice = Omit<BuildUp, 'purpose' | 'suits'> & { readonly name: string; readonly aim: string };
+
+const ownAsChoice = ({ id, name, layers, waitDays, note }: BuildUpRecord): Choice => ({
+  id,
+  name,
+  aim: note,
+  notes: [],
+  wait: waitDays === 0 ? { until: 'none' } : { until: 'days', days: waitDays },
+  layers: layers.map((layer) => ({ ...layer, afterDays: 0 })),
+});
+
+const PURPOSES: readonly Purpose[] = ['coverNow', 'soilLater'];
+
+/** Choosing a way to build up the bed: what for, how thick, how many barrows, how long to wait. */
+export function BuildUpBand({ books, bed, measures, onTry, onClose }: BuildUpBandProps) {
+  const [choice, setChoice] = useState<Choice | null>(null);
+  return (
+    <section className="band" aria-label="Build-ups">
+      {choice === null ? (
+        <Choices {...{ books, bed, onClose }} onChoose={setChoice} />
+      ) : (
+        <ChosenBuildUp
+          key={choice.id}
+          {...{ choice, books, bed, measures, onTry, onClose }}
+          onBack={() => setChoice(null)}
+        />
+      )}
+    </section>
+  );
+}
+
+interface ChoicesProps extends Pick<BuildUpBandProps, 'books' | 'bed' | 'onClose'> {
+  readonly onChoose: (choice: Choice) => void;
+}
+
+function Choices({ books, bed, onChoose, onClose }: ChoicesProps) {
+  const choose = (one: BuildUp) => onChoose({ ...one, ...BUILD_UP_WORDS[one.id]! });
+  const suits = (one: BuildUp) => Number(one.suits.includes(bed.kind));
+  return (
+    <>
+      <p className="soft">What is the layer for? Everything can be changed afterwards.</p>
+      <div className="build-up-columns">
+        {PURPOSES.map((purpose) => (
+          <div key={purpose}>
+            <h3>{PURPOSE_WORDS[purpose]}</h3>
+            <ul className="build-ups">
+              {BUILD_UPS.filter((one) => one.purpose === purpose)
+                .sort((a, b) => suits(b) - suits(a))
+                .map((one) => (
+                  <li key={one.id}>
+                    <button type="button" className="build-up" onClick={() => choose(one)}>
+                      <strong>{BUILD_UP_WORDS[one.id]!.name}</strong>
+                      {one.suits.includes(bed.kind) && <span className="suits"> ● suits this bed</span>}
+                      <span className="soft"> {waitWords(one.wait)}</span>
+                      <span className="build-up-aim">{BUILD_UP_WORDS[one.id]!.aim}</span>
+                    </button>
+                  </li>
+                ))}
+            </ul>
+          </div>
+        ))}
+      </div>
+      {books.buildUps.length > 0 && (
+        <>
+          <h3>Your own</h3>
+          <ul className="build-ups">
+            {books.buildUps.map((one) => (
+              <OwnBuildUp key={one.id} buildUp={one} onChoose={() => onChoose(ownAsChoice(one))} />
+            ))}
+          </ul>
+        </>
+      )}
+      <div className="band-foot">
+        <Button onClick={onClose}>Cancel</Button>
+      </div>
+    </>
+  );
+}
+
+function OwnBuildUp({ buildUp, onChoose }: { buildUp: BuildUpRecord; onChoose: () => void }) {
+  const remove = useRemoveBuildUp();
+  const restore = useRestoreBuildUp();
+  const undo = useUndo();
+  return (
+    <li>
+      <button type="button" className="build-up" onClick={onChoose}>
+        <strong>{buildUp.name}</strong>
+        <span className="soft">
+          {' '}
+          {buildUp.layers.length} layer{buildUp.layers.length === 1 ? '' : 's'}
+        </span>
+      </button>
+      <Button
+        size="small"
+        type="link"
+        onClick={() =>
+          remove.mutate(buildUp, {
+            onSuccess: () => undo(`${buildUp.name} was struck out.`, () => restore.mutate(buildUp.id)),
+          })
+        }
+      >
+        Strike out
+      </Button>
+    </li>
+  );
+}
+
+interface ChosenProps extends BuildUpBandProps {
+  readonly choice: Choice;
+  readonly onBack: () => void;
+}
+
+function ChosenBuildUp({ choice, books, bed, measures, onTry, onClose, onBack }: ChosenProps) {
+  const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
+  const [date, setDate] = useState(books.today);
+  const [typed, setTyped] = useState<readonly TypedLayer[]>(() =>
+    choice.layers.map(({ thicknessCm, ...layer }, i) => ({
+      ...layer,
+      key: `${i}`,
+      thickness: plainFigure(thicknessCm / cmPerUnit, 2),
+    })),
+  );
+  const find = useMemo(() => materialFinder(books.materials), [books.materials]);
+  const options = useMemo(() => materialOptions(books).map((group) => ({ ...group })), [books]);
+  const set = (key: string, change: Partial<TypedLayer>) =>
+    setTyped((before) => before.map((one) => (one.key === key ? { ...one, ...change } : one)));
+  const layers = typed.map(({ key, thickness, ...layer }) => ({
+    ...layer,
+    thicknessCm: numberFromText(thickness) * cmPerUnit,
+  }));
+  const isReadable = layers.every(({ thicknessCm }) => thicknessCm > 0 && thicknessCm <= 100) && date !== '';
+  const planned = isReadable ? layBuildUp(layers, bed.areaM2, dayOf(date), find) : [];
+  const effort = totalEffort(planned.map((one) => effortOf(find(one.materialId)!, one, bed.areaM2)));
+  const ready =
+    date === '' ? null : plantableFrom(choice.wait, dayOf(date), isSouthern(books.garden.climate));
+  const cautions = [
+    ...new Map(
+      planned
+        .flatMap((one) => layingCautions({ ...one, material: find(one.materialId)! }, bed))
+        .map((caution) => [caution.code, cautionInWords(caution)]),
+    ).values(),
+  ];
+  const tryIt = () =>
+    onTry(
+      planned.map((one): EntryRecord => ({
+        id: crypto.randomUUID(),
+        version: 0,
+        createdAt: '',
+        updatedAt: '',
+        bedId: bed.id,
+        type: 'lay',
+        state: one.date > books.today ? 'planned' : 'laid',
+        date: one.date,
+        note: choice.name,
+        materialId: one.materialId,
+        amount: one.thicknessCm,
+        unit: 'cm',
+        massFreshKg: one.massFreshKg,
+        dugDepthCm: one.dugDepthCm,
+        seasonedMonths: one.seasonedMonths,
+      })),
+    );
+  return (
+    <>
+      <div className="section-head">
+        <h2>{choice.name}</h2>
+        <span className="soft">{choice.aim}</span>
+      </div>
+      <div className="band-fields">
+        <Field name="First laid on">
+          {(control) => (
+            <Input
+              {...control}
+              type="date"
+              value={date}
+              onChange={(event) => setDate(event.target.value)}
+              style={{ width: 150 }}
+            />
+          )}
+        </Field>
+        <div className="field">
+          <span className="field-name">From the soil upwards</span>
+          <ol className="build-up-layers">
+            {typed.map((layer, i) => (
+              <li key={layer.key}>
+                <Input
+                  aria-label={`Thickness of layer ${i + 1}, ${measures.depthUnit}`}
+                  value={layer.thickness}
+                  suffix={measures.depthUnit}
+                  inputMode="decimal"
+                  status={layers[i]!.thicknessCm > 0 ? '' : 'error'}
+                  onChange={(event) => set(layer.key, { thickness: event.target.value })}
+                  style={{ width: 84 }}
+                />
+                <Select
+                  aria-label={`Material of layer ${i + 1}`}
+                  value={layer.materialId}
+                  onChange={(materialId) => set(layer.key, { materialId })}
+                  showSearch={{ optionFilterProp: 'label' }}
+                  options={options}
+                  style={{ width: 300 }}
+                />
+                <span className="soft">{layerNote(layer, measures)}</span>
+                <Button
+                  size="small"
+                  type="text"
+                  aria-label={`Leave out ${materialName(layer.materialId, books.materials)}`}
+                  onClick={() => setTyped((before) => before.filter(({ key }) => key !== layer.key))}
+                >
+                  ✕
+                </Button>
+              </li>
+            ))}
+          </ol>
+        </div>
+        <div className="build-up-facts">
+          <p>
+            <strong className="figure">
+              {plainFigure(effort.barrows, 2)} barrows, {effort.trips} trips, {plainFigure(effort.hours, 2)} h
+            </strong>{' '}
+            <span className="soft">
+              for {measures.area(bed.areaM2)} ({measures.mass(effort.massFreshKg)})
+            </span>
+          </p>
+          <p>
+            {ready === null
+              ? `${waitWords(choice.wait)}; the answers say when.`
+              : `Plant from ${fullDate(ready)} (${waitWords(choice.wait)}).`}
+          </p>
+          {choice.notes.map((note) => (
+            <p key={note} className="soft">
+              {BUILD_UP_NOTE_WORDS[note]}
+            </p>
+          ))}
+        </div>
+      </div>
+      {cautions.length > 0 && (
+        <ul className="cautions" aria-label="Mind">
+          {cautions.map((words) => (
+            <li key={words}>
+              <span aria-hidden="true">⚠ </span>
+              {words}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="band-foot">
+        <Button type="primary" disabled={!isReadable || planned.length === 0} onClick={tryIt}>
+          Try it on the bed
+        </Button>
+        <Button onClick={onBack}>Another build-up</Button>
+        <Button onClick={onClose}>Cancel</Button>
+        {!isReadable && (
+          <span className="field-trouble" role="alert">
+            Each thickness must be a number above 0 and at most {measures.thickness(100)}; feet or inches are
+            not metres.
+          </span>
+        )}
+      </div>
+    </>
+  );
+}
+
+function layerNote({ dugDepthCm, seasonedMonths, afterDays }: TypedLayer, measures: Measures): string {
+  return [
+    ...(dugDepthCm > 0 ? [`dug in ${measures.thickness(dugDepthCm)}`] : []),
+    ...(seasonedMonths > 0 ? [`${seasonedMonths} months in a heap`] : []),
+    ...(afterDays > 0 ? [`${plainFigure(afterDays / 365, 2)} year${afterDays > 365 ? 's' : ''} later`] : []),
+  ].join(', ');
+}

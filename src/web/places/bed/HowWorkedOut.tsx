@@ -1,0 +1,21 @@
+import { Drawer } from 'antd';
+import { ESTIMATE } from '../../format/words.ts';
+import type { WorkingLine } from '../../format/workings-words.ts';
+
+/** How an answer was worked out, with this bed's figures in the formulas and where each comes from. */
+export function HowWorkedOut({ lines, onClose }: { lines: readonly WorkingLine[]; onClose: () => void }) {
+  return (
+    <Drawer open title="How that is worked out" size={520} onClose={onClose}>
+      <ol className="workings">
+        {lines.map(({ says, formula, source }) => (
+          <li key={says + formula}>
+            <strong>{says}</strong>
+            <p className="figure working-formula">{formula}</p>
+            <p className="soft">Source: {source}.</p>
+          </li>
+        ))}
+      </ol>
+      <p className="soft">{ESTIMATE}</p>
+    </Drawer>
+  );
+}

@@ -1,0 +1,225 @@
+import { Button, Dropdown, Input } from 'antd';
+import { useState } from 'react';
+import type { EntryRecord } from '../../../contract/records.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
+import type { NamedLayer } from '../../drawing/section-frame.ts';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { figure, fixed } from '../../format/figures.ts';
+import type { Measures } from '../../format/measures.ts';
+import { neighborOnTheDay } from './revision.ts';
+import type { LayerActions } from './use-layer-actions.ts';
+
+interface LayerListProps {
+  /** From the soil upwards. */
+  readonly layers: readonly NamedLayer[];
+  readonly entries: readonly EntryRecord[];
+  readonly measures: Measures;
+  readonly areaM2: number;
+  readonly selectedId: string | null;
+  readonly onSelect: (layerId: string | null) => void;
+  readonly actions: LayerActions;
+  readonly onSaveAsBuildUp: () => void;
+}
+
+/** The layers of the drawing as a plain list, top first, with everything that can be done to each. */
+export function LayerList(props: LayerListProps) {
+  const { layers, entries, selectedId, onSaveAsBuildUp } = props;
+  const onTop = layers.filter(({ isOnTop }) => isOnTop).reverse();
+  const dug = layers.filter(({ isOnTop }) => !isOnTop);
+  const own = onTop.filter(({ id }) => entries.some((entry) => entry.id === id));
+  if (layers.length === 0) {
+    return (
+      <section aria-label="Layers">
+        <h2 className="list-head">Layers</h2>
+        <p className="soft">
+          Nothing lies here yet. Choose a build-up, or lay a single material; then take hold of it in the
+          drawing.
+        </p>
+      </section>
+    );
+  }
+  return (
+    <section aria-label="Layers">
+      <div className="section-head">
+        <h2>Layers, top first</h2>
+        {own.length > 0 && (
+          <Button size="small" type="link" onClick={onSaveAsBuildUp}>
+            Save as a build-up
+          </Button>
+        )}
+      </div>
+      <ol className="layer-list">
+        {[...onTop, ...dug].map((layer) => (
+          <LayerLine key={layer.id} layer={layer} isOpen={layer.id === selectedId} {...props} />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+interface LayerLineProps extends LayerListProps {
+  readonly layer: NamedLayer;
+  readonly isOpen: boolean;
+}
+
+function LayerLine({ layer, isOpen, entries, measures, areaM2, onSelect, actions }: LayerLineProps) {
+  const isOwn = entries.some(({ id, type }) => id === layer.id && type === 'lay');
+  return (
+    <li className={layer.isDraft ? 'is-draft' : ''}>
+      <div className="layer-line">
+        <button
+          type="button"
+          className="layer-name"
+          aria-expanded={isOpen}
+          onClick={() => onSelect(isOpen ? null : layer.id)}
+        >
+          <span aria-hidden="true">{isOpen ? '▾' : '▸'}</span> {layer.name}{' '}
+          <span className="soft">
+            {layer.isOnTop ? layer.age : `dug in ${measures.thickness(layer.dugDepthCm)}, ${layer.age}`}
+          </span>
+        </button>
+        {layer.isOnTop && isOwn ? (
+          <Thickness key={layer.thicknessCm.toFixed(2)} layer={layer} measures={measures} actions={actions} />
+        ) : (
+          <span className="figure soft">{layer.isOnTop ? measures.thickness(layer.thicknessCm) : ''}</span>
+        )}
+        {isOwn ? <LayerMenu {...{ layer, entries, actions }} /> : <span />}
+      </div>
+      {isOpen && <LayerStory layer={layer} areaM2={areaM2} />}
+    </li>
+  );
+}
+
+interface LayerPartProps {
+  readonly layer: NamedLayer;
+  readonly measures: Measures;
+  readonly actions: LayerActions;
+}
+
+/** How thick it lies on the day shown; another figure changes how much of it is laid. */
+function Thickness({ layer, measures, actions }: LayerPartProps) {
+  const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
+  const shown = (layer.thicknessCm / cmPerUnit).toFixed(1);
+  const [text, setText] = useState(shown);
+  const keep = () => {
+    const cm = numberFromText(text) * cmPerUnit;
+    if (text !== shown && cm > 0) actions.thicken(layer.id, cm / layer.thicknessCm);
+    else setText(shown);
+  };
+  return (
+    <Input
+      size="small"
+      className="layer-thickness"
+      value={text}
+      aria-label={`Thickness of ${layer.name}, ${measures.depthUnit}`}
+      suffix={measures.depthUnit}
+      inputMode="decimal"
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onPressEnter={keep}
+    />
+  );
+}
+
+function LayerMenu({
+  layer,
+  entries,
+  actions,
+}: Omit<LayerPartProps, 'measures'> & { entries: readonly EntryRecord[] }) {
+  const above = neighborOnTheDay(entries, layer.id, 1) >= 0;
+  const below = neighborOnTheDay(entries, layer.id, -1) >= 0;
+  const isInBook = entries.some(({ id, version }) => id === layer.id && version > 0);
+  const otherDay = 'Only layers of one day change places; the rest lie by date.';
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        items: [
+          ...(layer.isOnTop
+            ? [
+                { key: 'up', label: 'One up', disabled: !above, ...(above ? {} : { title: otherDay }) },
+                { key: 'down', label: 'One down', disabled: !below, ...(below ? {} : { title: otherDay }) },
+                { key: 'split', label: 'Split in two' },
+                { key: 'dig', label: 'Dig in …', disabled: !isInBook },
+                { key: 'takeOff', label: 'Take off …', disabled: !isInBook },
+                { type: 'divider' as const },
+              ]
+            : []),
+          { key: 'change', label: 'Change the entry', disabled: !isInBook },
+          { key: 'remove', label: 'Strike out', danger: true },
+        ],
+        onClick: ({ key }) => actions.byName(key, layer.id),
+      }}
+    >
+      <Button size="small" type="text" aria-label={`What to do with ${layer.name}`}>
+        ⋯
+      </Button>
+    </Dropdown>
+  );
+}
+
+/** The carbon and nitrogen of one layer from the day it was laid. */
+function LayerStory({ layer, areaM2 }: { layer: NamedLayer; areaM2: number }) {
+  const carbon = (g: number) => `${fixed((g * areaM2) / 1000, 2)} kg`;
+  const nitrogen = (g: number) => `${figure(g * areaM2, 2)} g`;
+  const inAir = layer.respiredCarbonG;
+  const left = layer.freshCarbonG + layer.microbialCarbonG;
+  return (
+    <div className="layer-story">
+      <dl className="story-carbon" aria-label="Its carbon">
+        <div>
+          <dt>■ carbon laid</dt>
+          <dd>{carbon(layer.laidCarbonG)}</dd>
+        </div>
+        <div>
+          <dt>left, and its microbes</dt>
+          <dd>{carbon(left)}</dd>
+        </div>
+        <div>
+          <dt>humus it brought or made</dt>
+          <dd>{carbon(layer.humusCarbonG)}</dd>
+        </div>
+        {layer.charCarbonG > 0 && (
+          <div>
+            <dt>char</dt>
+            <dd>{carbon(layer.charCarbonG)}</dd>
+          </div>
+        )}
+        <div>
+          <dt>gone to the air</dt>
+          <dd>{carbon(inAir)}</dd>
+        </div>
+      </dl>
+      <dl className="story-nitrogen" aria-label="Its nitrogen">
+        <div>
+          <dt>● nitrogen laid</dt>
+          <dd>{nitrogen(layer.laidNitrogenG)}</dd>
+        </div>
+        <div>
+          <dt>still bound in it</dt>
+          <dd>{nitrogen(layer.boundNitrogenG)}</dd>
+        </div>
+        <div>
+          <dt>in its humus</dt>
+          <dd>{nitrogen(layer.humusNitrogenG)}</dd>
+        </div>
+        <div>
+          <dt>drawn from around it</dt>
+          <dd>{nitrogen(layer.drawnNitrogenG)}</dd>
+        </div>
+        <div>
+          <dt>given back so far</dt>
+          <dd>{nitrogen(layer.releasedNitrogenG)}</dd>
+        </div>
+        <div>
+          <dt>locked (immobilised) now</dt>
+          <dd>{nitrogen(layer.lockedNitrogenG)}</dd>
+        </div>
+        <div>
+          <dt>lost as ammonia</dt>
+          <dd>{nitrogen(layer.ammoniaNitrogenG)}</dd>
+        </div>
+      </dl>
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+import { Button, Progress } from 'antd';
+import type { BedNames } from '../../format/advice-words.ts';
+import type { Measures } from '../../format/measures.ts';
+import { rangeSentences } from '../../format/range-words.ts';
+import { ALL_DRAWS } from '../../worker/range-workers.ts';
+import type { useLikelyRange } from './use-likely-range.ts';
+
+interface LikelyRangeNoteProps {
+  readonly state: ReturnType<typeof useLikelyRange>;
+  readonly crop: string;
+  readonly names: BedNames;
+  readonly measures: Measures;
+}
+
+/** How sure all that is: the draws in sentences, how far they are, and a way to stop them. */
+export function LikelyRangeNote({ state, crop, names, measures }: LikelyRangeNoteProps) {
+  const { shown, isStopped, stop, goOn } = state;
+  const draws = shown?.range.draws ?? 0;
+  return (
+    <section className="likely" aria-label="How sure is that?">
+      <div className="section-head">
+        <h2>How sure is that?</h2>
+        {!shown?.isDone && !isStopped && (
+          <>
+            <Progress
+              percent={Math.round((draws / ALL_DRAWS) * 100)}
+              size="small"
+              showInfo={false}
+              aria-label="Draws done"
+              style={{ width: 90 }}
+            />
+            <Button size="small" type="link" onClick={stop}>
+              Stop
+            </Button>
+          </>
+        )}
+        {isStopped && (
+          <Button size="small" type="link" onClick={goOn}>
+            Go on
+          </Button>
+        )}
+      </div>
+      {shown ? (
+        <>
+          <ul>
+            {rangeSentences(shown.range, crop, names, measures).map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+          <p className="soft hint">
+            {draws} times the same bed, materials and rates drawn from their likely ranges; the bands hold 8
+            in 10.
+          </p>
+        </>
+      ) : (
+        <p className="soft">{isStopped ? 'Not drawn.' : 'Drawing beds like this one …'}</p>
+      )}
+    </section>
+  );
+}

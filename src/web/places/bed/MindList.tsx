@@ -1,0 +1,31 @@
+import type { DayNumber } from '../../../core/climate/calendar.ts';
+import { conflictInWords, waitInWords, type RecordNames } from '../../format/conflict-words.ts';
+import type { Measures } from '../../format/measures.ts';
+import type { FullAdvice } from '../../worker/core-worker.ts';
+
+interface MindListProps {
+  readonly advice: FullAdvice;
+  readonly names: RecordNames;
+  readonly measures: Measures;
+  readonly today: DayNumber;
+}
+
+/** What clashes in the books of the bed, and which harvests must wait. */
+export function MindList({ advice: { conflicts, waits }, names, measures, today }: MindListProps) {
+  const sentences = [
+    ...waits.filter(({ isTooEarly }) => isTooEarly).map((wait) => waitInWords(wait, names, today)),
+    ...conflicts.map((conflict) => conflictInWords(conflict, names, measures, today)),
+    ...waits.filter(({ isTooEarly }) => !isTooEarly).map((wait) => waitInWords(wait, names, today)),
+  ];
+  if (sentences.length === 0) return null;
+  return (
+    <ul className="cautions mind-list" aria-label="Mind on this bed">
+      {[...new Set(sentences)].map((sentence) => (
+        <li key={sentence}>
+          <span aria-hidden="true">⚠ </span>
+          {sentence}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,68 @@
+import { Button, Input, Modal } from 'antd';
+import { useState } from 'react';
+import { buildUpDraft, type EntryRecord } from '../../../contract/records.ts';
+import { useSaveBuildUp } from '../../api/gardens.ts';
+import type { NamedLayer } from '../../drawing/section-frame.ts';
+import { Field } from '../../forms/Field.tsx';
+import { troublesOf } from '../../forms/troubles.ts';
+
+interface SaveBuildUpProps {
+  readonly gardenId: string;
+  /** What lies on the bed, from the soil upwards. */
+  readonly layers: readonly NamedLayer[];
+  readonly entries: readonly EntryRecord[];
+  readonly onClose: () => void;
+}
+
+/** Keeps the layers that lie on a bed as a build-up to start from elsewhere. */
+export function SaveBuildUp({ gardenId, layers, entries, onClose }: SaveBuildUpProps) {
+  const [id] = useState(() => crypto.randomUUID());
+  const [name, setName] = useState('');
+  const [wasTried, setWasTried] = useState(false);
+  const save = useSaveBuildUp(gardenId);
+  const parsed = buildUpDraft.safeParse({
+    id,
+    name,
+    waitDays: 0,
+    note: '',
+    layers: layers.flatMap((layer) => {
+      const entry = entries.find((one) => one.id === layer.id);
+      if (entry?.type !== 'lay' || !layer.isOnTop) return [];
+      const { materialId, dugDepthCm, seasonedMonths } = entry;
+      return { materialId, dugDepthCm, seasonedMonths, thicknessCm: Number(layer.thicknessCm.toFixed(1)) };
+    }),
+  });
+  const troubles = troublesOf(parsed, save.error);
+  const keep = () => {
+    setWasTried(true);
+    if (parsed.success) save.mutate(parsed.data, { onSuccess: onClose });
+  };
+  return (
+    <Modal
+      open
+      title="Save these layers as a build-up"
+      onCancel={onClose}
+      footer={[
+        <Button key="cancel" onClick={onClose}>
+          Cancel
+        </Button>,
+        <Button key="save" type="primary" loading={save.isPending} onClick={keep}>
+          Save the build-up
+        </Button>,
+      ]}
+    >
+      <Field name="What do you call it?" trouble={wasTried ? Object.values(troubles)[0] : undefined}>
+        {(control) => (
+          <Input
+            {...control}
+            value={name}
+            autoFocus
+            onChange={(event) => setName(event.target.value)}
+            onPressEnter={keep}
+          />
+        )}
+      </Field>
+      <p className="soft">As thick as they lie today, for any bed of this garden.</p>
+    </Modal>
+  );
+}

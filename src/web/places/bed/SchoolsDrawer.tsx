@@ -1,0 +1,65 @@
+import { useQuery } from '@tanstack/react-query';
+import { Drawer } from 'antd';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import { SCHOOLS } from '../../../core/records/bed-records.ts';
+import { asProduct, findFeedProduct } from '../../../core/supplement/feed-products.ts';
+import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../format/advice-words.ts';
+import type { Measures } from '../../format/measures.ts';
+import { SAME_PHYSICS, SCHOOL_WORDS } from '../../format/school-words.ts';
+import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
+import { materialName } from './naming.ts';
+
+interface SchoolsDrawerProps {
+  readonly records: GardenBooks;
+  readonly bed: BedRecord;
+  readonly names: BedNames;
+  readonly measures: Measures;
+  readonly onClose: () => void;
+}
+
+/** What each school would advise for this bed, and why they differ. */
+export function SchoolsDrawer({ records, bed, names, measures, onClose }: SchoolsDrawerProps) {
+  const { data } = useQuery(schoolsQuery(questionAbout(records, bed.id, records.today)));
+  const { feedMaterialId, school: own } = records.garden;
+  const product = {
+    name: materialName(feedMaterialId, []).toLowerCase(),
+    dose: (gPerM2: number) => asProduct(gPerM2, findFeedProduct(feedMaterialId), bed),
+  };
+  return (
+    <Drawer open title="Three schools on this bed" size={980} onClose={onClose}>
+      {!data ? (
+        <p className="soft">Asking all three …</p>
+      ) : !data.ok ? (
+        <p className="trouble">{data.sentence}</p>
+      ) : (
+        <div className="schools">
+          {SCHOOLS.map((school) => {
+            const advice = data.result[school];
+            const answers = [
+              lockUpAnswer(advice, names, measures),
+              doseAnswer(advice, bed.areaM2, names, measures, product),
+              plantingAnswer(advice),
+            ];
+            return (
+              <section key={school} aria-label={SCHOOL_WORDS[school].name}>
+                <h3>
+                  {SCHOOL_WORDS[school].name}
+                  {school === own && <span className="soft"> (your garden)</span>}
+                </h3>
+                <p className="soft">{SCHOOL_WORDS[school].belief}</p>
+                {answers.map(({ headline, details, isStop }, i) => (
+                  <div key={['Lock-up', 'Feed', 'Planting'][i]} className="school-answer">
+                    <p className={isStop ? 'answer-headline status-stop' : 'answer-headline'}>{headline}</p>
+                    <p className="soft">{details[0]}</p>
+                  </div>
+                ))}
+                <p className="school-changes">{SCHOOL_WORDS[school].changes}</p>
+              </section>
+            );
+          })}
+        </div>
+      )}
+      <p className="soft">{SAME_PHYSICS} The setting stands under “Change the garden”.</p>
+    </Drawer>
+  );
+}

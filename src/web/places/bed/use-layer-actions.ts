@@ -1,0 +1,49 @@
+import { useMemo } from 'react';
+import type { EntryRecord } from '../../../contract/records.ts';
+import type { LayerSheet } from './use-sheet.ts';
+
+/** Everything one can do to a layer, in the drawing and in the list alike. */
+export interface LayerActions {
+  /** Makes it so many times as thick. */
+  readonly thicken: (layerId: string, factor: number) => void;
+  /** Shows that while an edge is under the hand. */
+  readonly hover: (layerId: string, factor: number) => void;
+  readonly move: (layerId: string, step: 1 | -1) => void;
+  readonly remove: (layerId: string) => void;
+  readonly byName: (name: string, layerId: string) => void;
+}
+
+interface Around {
+  readonly sheet: LayerSheet;
+  readonly onChange: (entry: EntryRecord) => void;
+  readonly onDig: (layerId: string) => void;
+  readonly onTakeOff: (layerId: string) => void;
+}
+
+export function useLayerActions({ sheet, onChange, onDig, onTakeOff }: Around): LayerActions {
+  const { edit, hover, entries } = sheet;
+  return useMemo(() => {
+    const thicken = (entryId: string, factor: number) => ({ type: 'thicken', entryId, factor }) as const;
+    const move = (entryId: string, step: 1 | -1) => edit({ type: 'move', entryId, step });
+    const remove = (entryId: string) => edit({ type: 'remove', entryId });
+    const named: Record<string, (layerId: string) => void> = {
+      up: (id) => move(id, 1),
+      down: (id) => move(id, -1),
+      split: (id) => edit({ type: 'split', entryId: id, newId: crypto.randomUUID() }),
+      dig: onDig,
+      takeOff: onTakeOff,
+      remove,
+      change: (id) => {
+        const entry = entries.find((one) => one.id === id);
+        if (entry) onChange(entry);
+      },
+    };
+    return {
+      thicken: (id, factor) => edit(thicken(id, factor)),
+      hover: (id, factor) => hover(thicken(id, factor)),
+      move,
+      remove,
+      byName: (name, layerId) => named[name]?.(layerId),
+    };
+  }, [edit, hover, entries, onChange, onDig, onTakeOff]);
+}

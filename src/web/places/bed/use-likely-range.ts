@@ -1,0 +1,64 @@
+import { useEffect, useMemo, useState } from 'react';
+import {
+  likelyRange,
+  type DrawnOutcome,
+  type LikelyRange,
+  type RangePlan,
+} from '../../../core/projection/likely-range.ts';
+import type { BedQuestion, RangeSetUp } from '../../worker/core-worker.ts';
+import { ALL_DRAWS, drawAll } from '../../worker/range-workers.ts';
+
+/** When a new band is shown, in draws: soon at first, then as it settles. */
+const SHOWN_AT = [8, 24, 60, 120, 200, 300, ALL_DRAWS];
+/** A question that changes within this is not worth drawing for, ms. */
+const SETTLE_MS = 150;
+
+export interface ShownRange {
+  readonly range: LikelyRange;
+  readonly plan: RangePlan;
+  readonly isDone: boolean;
+}
+
+interface RangeState {
+  readonly shown: ShownRange | null;
+  readonly isStopped: boolean;
+  readonly stop: () => void;
+  readonly goOn: () => void;
+}
+
+/** The likely range of a bed, drawn in other threads while nothing else is asked; null until the first band. */
+export function useLikelyRange(question: BedQuestion, isWanted: boolean): RangeState {
+  const [shown, setShown] = useState<{ question: BedQuestion; range: ShownRange } | null>(null);
+  const [stoppedFor, setStoppedFor] = useState<BedQuestion | null>(null);
+  const isStopped = stoppedFor === question;
+  useEffect(() => {
+    if (!isWanted || isStopped) return undefined;
+    const ending = new AbortController();
+    const outcomes: DrawnOutcome[] = [];
+    let setUp: RangeSetUp | undefined;
+    const onDrawn = (drawn: readonly DrawnOutcome[]) => {
+      const before = outcomes.length;
+      outcomes.push(...drawn);
+      if (!setUp || !SHOWN_AT.some((count) => before < count && outcomes.length >= count)) return;
+      const { plan, inputs, harmlessShare } = setUp;
+      const range = likelyRange(outcomes, inputs, plan, harmlessShare);
+      setShown({ question, range: { range, plan, isDone: outcomes.length >= ALL_DRAWS } });
+    };
+    const timer = setTimeout(() => {
+      void drawAll(question, ending.signal, (made) => (setUp = made), onDrawn);
+    }, SETTLE_MS);
+    return () => {
+      clearTimeout(timer);
+      ending.abort();
+    };
+  }, [question, isWanted, isStopped]);
+  return useMemo(
+    () => ({
+      shown: shown?.question === question ? shown.range : null,
+      isStopped,
+      stop: () => setStoppedFor(question),
+      goOn: () => setStoppedFor(null),
+    }),
+    [shown, question, isStopped],
+  );
+}

@@ -1,0 +1,34 @@
+import { Button, Modal } from 'antd';
+import { useEffect } from 'react';
+import { useBlocker } from 'react-router';
+
+/** Asks before something that is not in the book yet is left behind. */
+export function LeaveGuard({ isUnsaved }: { isUnsaved: boolean }) {
+  const blocker = useBlocker(
+    ({ currentLocation, nextLocation }) => isUnsaved && currentLocation.pathname !== nextLocation.pathname,
+  );
+  useEffect(() => {
+    if (!isUnsaved) return undefined;
+    const hold = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', hold);
+    return () => window.removeEventListener('beforeunload', hold);
+  }, [isUnsaved]);
+  if (blocker.state !== 'blocked') return null;
+  return (
+    <Modal
+      open
+      title="Leave without writing it down?"
+      onCancel={() => blocker.reset()}
+      footer={[
+        <Button key="leave" onClick={() => blocker.proceed()}>
+          Leave it behind
+        </Button>,
+        <Button key="stay" type="primary" onClick={() => blocker.reset()}>
+          Stay here
+        </Button>,
+      ]}
+    >
+      <p>What you tried on this bed is not in the book yet.</p>
+    </Modal>
+  );
+}
