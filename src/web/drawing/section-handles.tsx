@@ -150,7 +150,6 @@ function Edge({ placed: { layer, top }, measures, onDrop, onMove, onRemove, onSe
       aria-valuetext={measures.thickness(layer.thicknessCm)}
       onKeyDown={onKeyDown}
     >
-      {children}
       <path d={`M${LEFT} ${top}H${RIGHT}`} className="edge-line" />
       <g className="edge-grip">
         <rect
@@ -164,6 +163,7 @@ function Edge({ placed: { layer, top }, measures, onDrop, onMove, onRemove, onSe
         />
         <path d={`M${RIGHT - 27} ${top - 1.6}h12M${RIGHT - 27} ${top + 1.6}h12`} stroke={COLORS.ink} />
       </g>
+      {children}
     </g>
   );
 }

@@ -24,6 +24,10 @@ export const routes: RouteObject[] = [
             path: 'bed/:bedId',
             lazy: async () => ({ Component: (await import('./bed/BedPage.tsx')).BedPage }),
           },
+          {
+            path: 'bed/:bedId/sheet',
+            lazy: async () => ({ Component: (await import('./bed/PrintSheet.tsx')).PrintSheet }),
+          },
         ],
       },
       { path: '*', element: <Broken /> },

@@ -1,16 +1,17 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
+import { EightWeeks } from '../../charts/eight-weeks.tsx';
 import type { GardenBooks } from '../../../contract/records.ts';
-import { nextStep, type NextStep } from '../../../core/advice/next-step.ts';
+import type { NextStep } from '../../../core/advice/next-step.ts';
 import type { EntryRecord } from '../../../core/records/bed-records.ts';
-import type { BedStatus } from '../../../core/advice/bed-advice.ts';
 import { findCrop } from '../../../core/crops/crop-library.ts';
-import { CONTACT_ZONE_CM } from '../../../core/simulation/scenario.ts';
 import { lockUpAnswer } from '../../format/advice-words.ts';
 import { dateNear, dayOf } from '../../format/dates.ts';
 import { fixed } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
 import { STATUS_WORDS } from '../../format/words.ts';
 import { bedNames, materialName } from '../bed/naming.ts';
+import { inBedOrder, nextStepOf, type BedOrder } from './bed-order.ts';
 import type { BriefedBed } from './use-bed-briefs.ts';
 
 interface BedRowsProps {
@@ -20,31 +21,36 @@ interface BedRowsProps {
   readonly hrefOf: (bedId: string) => string;
 }
 
-const URGENCY: readonly BedStatus[] = ['pale', 'short', 'held', 'fed', 'resting', 'path'];
-
-const urgency = ({ brief }: BriefedBed): number =>
-  brief ? URGENCY.indexOf(brief.standing.status) : URGENCY.length;
-
-/** One line a bed, those that need attention first. */
+/** One line a bed, those that need attention first, or in the order of the column chosen. */
 export function BedRows({ briefed, books, measures, hrefOf }: BedRowsProps) {
-  const ordered = [...briefed].sort((a, b) => urgency(a) - urgency(b));
+  const [order, setOrder] = useState<BedOrder>('attention');
+  const [isReversed, setIsReversed] = useState(false);
+  const choose = (chosen: BedOrder) => {
+    setIsReversed(chosen === order && !isReversed);
+    setOrder(chosen);
+  };
+  const head = (column: BedOrder, label: string) => (
+    <th scope="col" aria-sort={column !== order ? 'none' : isReversed ? 'descending' : 'ascending'}>
+      <button type="button" className="sort-head" onClick={() => choose(column)}>
+        {label}
+        <span aria-hidden="true">{column !== order ? '' : isReversed ? ' ▴' : ' ▾'}</span>
+      </button>
+    </th>
+  );
   return (
     <table className="ledger bed-rows">
       <thead>
         <tr>
-          <th scope="col">bed</th>
-          <th scope="col">now</th>
-          <th scope="col">lock-up</th>
-          <th scope="col">next</th>
-          <th scope="col">
-            top {measures.thickness(CONTACT_ZONE_CM)}, {measures.rateUnit}
-          </th>
-          <th scope="col">root zone</th>
-          <th scope="col">organic matter</th>
+          {head('name', 'bed')}
+          {head('attention', 'now')}
+          {head('lockUp', 'lock-up')}
+          {head('next', 'next')}
+          {head('nitrogen', `within reach, ${measures.rateUnit}, 8 weeks`)}
+          {head('organicMatter', 'organic matter')}
         </tr>
       </thead>
       <tbody>
-        {ordered.map((one) => (
+        {inBedOrder(briefed, order, isReversed, books).map((one) => (
           <BedRow
             key={one.bed.id}
             briefedBed={one}
@@ -76,7 +82,7 @@ function BedRow({
         <td>
           <Link to={href}>{bed.name}</Link>
         </td>
-        <td className="words" colSpan={6}>
+        <td className="words" colSpan={5}>
           {refusal ?? 'working it out …'}
         </td>
       </tr>
@@ -98,8 +104,13 @@ function BedRow({
       </td>
       <td className="words">{lockUpAnswer(brief.standing, bedNames(books), measures).headline}</td>
       <td className="words">{nextWords(briefedBed, books, measures)}</td>
-      <td>{fixed(measures.rateFigure(brief.now.availableContactG), measures.rateDecimals)}</td>
-      <td>{fixed(measures.rateFigure(brief.now.availableRootG), measures.rateDecimals)}</td>
+      <td className="reach">
+        <EightWeeks ahead={brief.ahead} description={aheadWords(brief, measures)} />
+        {fixed(
+          measures.rateFigure(brief.now.availableContactG + brief.now.availableRootG),
+          measures.rateDecimals,
+        )}
+      </td>
       <td>
         {fixed(brief.now.organicMatterPct, 1)} %{' '}
         <span className="soft" title={`In a year: ${fixed(brief.organicMatterNextYearPct, 1)} %`}>
@@ -110,13 +121,18 @@ function BedRow({
   );
 }
 
+/** Least within reach over the coming weeks, against what is wanted then. */
+function aheadWords({ ahead }: NonNullable<BriefedBed['brief']>, measures: Measures): string {
+  const least = ahead.reduce((low, one) => (one.availableG < low.availableG ? one : low), ahead[0]!);
+  return `Next eight weeks: at least ${measures.rate(least.availableG)} within reach, when ${measures.rate(least.wantG)} is wanted.`;
+}
+
 /** The first thing to do on a bed, and when. */
-function nextWords({ bed, brief }: BriefedBed, books: GardenBooks, measures: Measures): string {
-  const ofBed = ({ bedId }: { bedId: string }) => bedId === bed.id;
-  const step = brief && nextStep(brief.standing, books.entries.filter(ofBed), books.plantings.filter(ofBed));
+function nextWords(briefedBed: BriefedBed, books: GardenBooks, measures: Measures): string {
+  const step = nextStepOf(briefedBed, books);
   if (!step) return 'nothing planned';
   const today = dayOf(books.today);
-  const words = stepWords(step, bed.areaM2, books, measures);
+  const words = stepWords(step, briefedBed.bed.areaM2, books, measures);
   if (step.day < today) return `${words}, planned for ${dateNear(step.day, today)}`;
   return step.day === today ? `${words} today` : `${words}, ${dateNear(step.day, today)}`;
 }

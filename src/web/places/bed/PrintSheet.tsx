@@ -1,0 +1,169 @@
+import { Button } from 'antd';
+import { Link, useParams } from 'react-router';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import { materialFinder } from '../../../core/records/garden-books.ts';
+import { atEndOf } from '../../../core/projection/bed-projection.ts';
+import { asProduct, findFeedProduct } from '../../../core/supplement/feed-products.ts';
+import { amountFromMassFreshKg } from '../../../core/units/amount.ts';
+import { BedSection } from '../../drawing/bed-section.tsx';
+import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../format/advice-words.ts';
+import { dayOf, fullDate } from '../../format/dates.ts';
+import { plainFigure } from '../../format/figures.ts';
+import { measuresOf, UNIT_WORDS, type Measures } from '../../format/measures.ts';
+import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../format/words.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import './bed.css';
+import './print-sheet.css';
+import { sectionInWords } from './bed-words.ts';
+import { statementsOf, StatementTable } from './Ledger.tsx';
+import { MindList } from './MindList.tsx';
+import { bedNames, materialName, namedCrops, namedLayers, recordNames } from './naming.ts';
+import { useBedAnswers, type BedAnswers } from './use-bed-answers.ts';
+
+/** One bed on paper: how it lies, what to do, what to mind, and its books of the year. */
+export function PrintSheet() {
+  const { bedId = '' } = useParams();
+  const books = useGardenBooks();
+  const bed = books?.beds.find(({ id }) => id === bedId);
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  if (!bed) return <p className="page">There is no such bed; it may have been removed.</p>;
+  return <Sheet books={books} bed={bed} />;
+}
+
+interface SheetProps {
+  readonly books: GardenBooks;
+  readonly bed: BedRecord;
+}
+
+function Sheet({ books, bed }: SheetProps) {
+  const answers = useBedAnswers(books, bed.id);
+  const measures = measuresOf(books.garden);
+  const today = dayOf(books.today);
+  const isReady = answers.projection && answers.advice && answers.books;
+  return (
+    <div className="page print-sheet">
+      <div className="not-printed">
+        <Link to="..">Back to the bed</Link>{' '}
+        <Button type="primary" disabled={!isReady} onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+      <h1>{bed.name}</h1>
+      <p>
+        {books.garden.name}, {fullDate(today)} · {BED_KIND_WORDS[bed.kind]} · {measures.area(bed.areaM2)}
+      </p>
+      {!isReady ? (
+        <p className="soft">Working out the bed, day by day …</p>
+      ) : (
+        <WorkedSheet {...{ books, bed, answers, measures }} />
+      )}
+      <p className="soft">{ESTIMATE}</p>
+    </div>
+  );
+}
+
+function WorkedSheet({
+  books,
+  bed,
+  answers,
+  measures,
+}: SheetProps & { answers: BedAnswers; measures: Measures }) {
+  const today = dayOf(books.today);
+  const { projection, advice } = answers;
+  if (!projection || !advice || !answers.books) return null;
+  const sample = atEndOf(projection, today);
+  const layers = namedLayers(sample, books.entries, books.plantings, books.materials);
+  const crops = namedCrops(sample, books.plantings);
+  const names = bedNames(books);
+  const { feedMaterialId } = books.garden;
+  const product = {
+    name: materialName(feedMaterialId, []).toLowerCase(),
+    dose: (gPerM2: number) => asProduct(gPerM2, findFeedProduct(feedMaterialId), bed),
+  };
+  const { carbon, nitrogen } = statementsOf(answers.books, today, 'year');
+  const spoken = [
+    { title: 'Lock-up', answer: lockUpAnswer(advice, names, measures) },
+    { title: 'Feed', answer: doseAnswer(advice, bed.areaM2, names, measures, product) },
+    { title: 'Planting', answer: plantingAnswer(advice) },
+  ];
+  return (
+    <>
+      <div className="sheet-top">
+        <BedSection
+          sample={sample}
+          layers={layers}
+          crops={crops}
+          rootZoneCm={bed.rootZoneCm}
+          highestMulchCm={Math.max(2, sample.mulchCm)}
+          measures={measures}
+          description={sectionInWords(sample, layers, crops, today, measures)}
+        />
+        <div>
+          {spoken.map(({ title, answer: { headline, details } }) => (
+            <section key={title} aria-label={title}>
+              <h2>
+                {title}: {headline}
+              </h2>
+              {details.map((sentence) => (
+                <p key={sentence}>{sentence}</p>
+              ))}
+            </section>
+          ))}
+        </div>
+      </div>
+      <Plan {...{ books, bed, measures }} />
+      <MindList {...{ advice, measures, today }} names={recordNames(books)} />
+      <div className="two-books">
+        <StatementTable
+          title="Carbon this year"
+          mark="■"
+          unit="kg C"
+          statement={carbon}
+          words={CARBON_WORDS}
+          scale={bed.areaM2 / 1000}
+          decimals={2}
+        />
+        <StatementTable
+          title="Nitrogen this year"
+          mark="●"
+          unit="g N"
+          statement={nitrogen}
+          words={NITROGEN_WORDS}
+          scale={bed.areaM2}
+          decimals={1}
+        />
+      </div>
+    </>
+  );
+}
+
+/** What is planned, in barrows to carry, with room for a tick. */
+function Plan({ books, bed, measures }: SheetProps & { measures: Measures }) {
+  const find = materialFinder(books.materials);
+  const planned = books.entries.filter(({ bedId, state }) => bedId === bed.id && state === 'planned');
+  const barrow = measures.units[2]!;
+  return (
+    <section aria-label="To do">
+      <h2>To do</h2>
+      {planned.length === 0 && <p>Nothing is planned.</p>}
+      <ul className="to-do">
+        {planned.map((entry) => {
+          const material = entry.type === 'lay' ? find(entry.materialId) : undefined;
+          const carried =
+            entry.type === 'lay' && material
+              ? `${materialName(entry.materialId, books.materials)}: ${plainFigure(amountFromMassFreshKg(entry.massFreshKg, barrow, { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 }), 2)} ${UNIT_WORDS[barrow]}, ${measures.mass(entry.massFreshKg)}`
+              : entry.type === 'feed'
+                ? `Feed ${measures.nitrogen(entry.nitrogenG)} of nitrogen`
+                : entry.type === 'water'
+                  ? `Water, ${measures.water(entry.waterMm)}`
+                  : 'See the book';
+          return (
+            <li key={entry.id}>
+              ☐ {fullDate(dayOf(entry.date))}: {carried} {entry.note}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
