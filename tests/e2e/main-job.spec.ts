@@ -116,7 +116,9 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await page.getByText('inches, lb, barrows').click();
     await page.getByRole('button', { name: 'Save the change' }).click();
     await expect(page.getByText('129 sq ft')).toBeVisible();
-    await expect(page.getByRole('columnheader', { name: 'top 2 in, oz/100 sq ft' })).toBeVisible();
+    await expect(
+      page.getByRole('columnheader', { name: 'within reach, oz/100 sq ft, 8 weeks' }),
+    ).toBeVisible();
   });
 });
 

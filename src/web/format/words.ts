@@ -1,6 +1,7 @@
 import type { BedStatus } from '../../core/advice/bed-advice.ts';
 import type { Caution } from '../../core/advice/cautions.ts';
 import type { CarbonParty, NitrogenParty } from '../../core/ledger/accounts.ts';
+import type { FlowName } from '../../core/ledger/flows.ts';
 import type { PeriodKind } from '../../core/ledger/periods.ts';
 import type { Exposure } from '../../core/materials/material.ts';
 import type { BedKind, CroppingBefore } from '../../core/records/bed-records.ts';
@@ -90,6 +91,13 @@ export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
   ammonia: 'Lost as ammonia',
   harvested: 'Harvested',
   takenOff: 'Taken off',
+};
+
+/** The other side of a posting where its account alone does not tell which posting it is. */
+export const POSTING_WORDS: Partial<Record<FlowName, string>> = {
+  nativeHumusToContactZone: 'native humus',
+  nativeHumusToRootZone: 'native humus',
+  nativeHumusCarbonRespired: 'the air, from native humus',
 };
 
 /** What to mind, with the rule it comes from; local rules and advice always come first. */

@@ -6,7 +6,8 @@ import type { WorkingLine } from '../../format/workings-words.ts';
 export function HowWorkedOut({ lines, onClose }: { lines: readonly WorkingLine[]; onClose: () => void }) {
   return (
     <Drawer open title="How that is worked out" size={520} onClose={onClose}>
-      <ol className="workings">
+      {/* It scrolls: the keyboard must get hold of it. */}
+      <ol className="workings" tabIndex={0} aria-label="Steps">
         {lines.map(({ says, formula, source }) => (
           <li key={says + formula}>
             <strong>{says}</strong>

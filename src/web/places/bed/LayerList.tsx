@@ -133,6 +133,7 @@ function LayerMenu({
   return (
     <Dropdown
       trigger={['click']}
+      autoFocus
       menu={{
         items: [
           ...(layer.isOnTop

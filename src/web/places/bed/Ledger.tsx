@@ -8,7 +8,7 @@ import type { MonthBooks } from '../../../core/projection/month-books.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../format/dates.ts';
 import { cell } from '../../format/figures.ts';
-import { CARBON_WORDS, NITROGEN_WORDS, PERIOD_WORDS } from '../../format/words.ts';
+import { CARBON_WORDS, NITROGEN_WORDS, PERIOD_WORDS, POSTING_WORDS } from '../../format/words.ts';
 import { BatchBook } from './BatchBook.tsx';
 import { ledgerCsv, saveFile } from './ledger-csv.ts';
 
@@ -189,7 +189,7 @@ export function StatementTable<Account extends string>(props: StatementTableProp
               .map(({ name, counterparty, amountG }) => (
                 <tr key={name} className="posting-row">
                   <td>
-                    {amountG > 0 ? 'from' : 'to'} {words[counterparty].toLowerCase()}
+                    {amountG > 0 ? 'from' : 'to'} {POSTING_WORDS[name] ?? words[counterparty].toLowerCase()}
                   </td>
                   <td className="red-rule" />
                   <td>{amountG > 0 ? shown(amountG) : ''}</td>

@@ -32,7 +32,7 @@ export function SchoolsDrawer({ records, bed, names, measures, onClose }: School
       ) : !data.ok ? (
         <p className="trouble">{data.sentence}</p>
       ) : (
-        <div className="schools">
+        <div className="schools" tabIndex={0} role="group" aria-label="Side by side">
           {SCHOOLS.map((school) => {
             const advice = data.result[school];
             const answers = [
