@@ -4,7 +4,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-const PROJECT = join(import.meta.dirname, '..', '..');
+/** Tests and benchmarks run from the project's folder. */
+const PROJECT = process.cwd();
 const PATIENCE_MS = 30_000;
 
 /** A server of its own: real process, real port, real file. */

@@ -1,0 +1,113 @@
+import { chromium, type Page } from '@playwright/test';
+import { startServer, newFolder, removeFolder } from '../http/server.ts';
+import { join } from 'node:path';
+import { report, timesOf } from './report.ts';
+
+/** What a gardener waits for, measured in a real browser on the demo garden. */
+const CHROMIUM = {
+  executablePath: process.env['VINE_CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+const BED = '/garden/ternhollow/bed/demo-ferry-strip';
+const EDGE = /Thickness of Hazel/;
+const EDITS = 12;
+
+/** Long tasks of the page from now on, ms. */
+const watchLongTasks = (page: Page) =>
+  page.evaluate(() => {
+    const seen: number[] = [];
+    (window as unknown as { longTasks: number[] }).longTasks = seen;
+    new PerformanceObserver((list) =>
+      seen.push(...list.getEntries().map(({ duration }) => duration)),
+    ).observe({
+      type: 'longtask',
+    });
+  });
+const longTasks = (page: Page) =>
+  page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks.splice(0));
+
+/** From an arrow key on the edge of a layer to the tide drawn anew, ms. */
+async function editToTide(page: Page): Promise<number> {
+  await page.getByRole('slider', { name: EDGE }).focus();
+  return page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const tide = () =>
+          [...document.querySelectorAll('.tide .recharts-area-area')]
+            .map((path) => path.getAttribute('d'))
+            .join();
+        const before = tide();
+        const start = performance.now();
+        const look = () => {
+          if (tide() !== before) requestAnimationFrame(() => resolve(performance.now() - start));
+          else if (performance.now() - start > 5000) reject(new Error('the tide did not change'));
+          else setTimeout(look, 1);
+        };
+        document.activeElement!.dispatchEvent(
+          new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }),
+        );
+        look();
+      }),
+  );
+}
+
+/** From opening the bed to the first band and to the last draw, ms, counted from its first drawing. */
+async function bands(page: Page): Promise<{ first: number; all: number }> {
+  await page.getByRole('img', { name: /Section of the bed/ }).waitFor();
+  return page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const note = () => document.querySelector('.likely')?.textContent ?? '';
+        let asked = 0;
+        let first = 0;
+        const look = () => {
+          const now = performance.now();
+          if (asked === 0 && document.querySelector('.tide + *') && /Drawing beds/.test(note())) {
+            if (document.querySelector('[aria-label="Ten years"] .recharts-line')) asked = now;
+          }
+          if (first === 0 && /times the same bed/.test(note())) first = now;
+          if (/400 times/.test(note())) resolve({ first: first - asked, all: now - asked });
+          else setTimeout(look, 5);
+        };
+        look();
+      }),
+  );
+}
+
+const folder = newFolder();
+const server = await startServer(join(folder, 'bench.sqlite'), ['--demo']);
+const browser = await chromium.launch(CHROMIUM);
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(server.address + BED);
+  await watchLongTasks(page);
+  const { first, all } = await bands(page);
+  report('browser: the bed answered to the first band', timesOf([first]), 500);
+  report('browser: the bed answered to 400 draws of 10 years', timesOf([all]), 4000);
+  report(
+    'browser: longest task of the main thread meanwhile',
+    timesOf([0, ...(await longTasks(page))].slice(-1)),
+    50,
+  );
+  const edits: number[] = [];
+  for (let i = 0; i < EDITS; i++) {
+    edits.push(await editToTide(page));
+    await page.waitForTimeout(1500);
+  }
+  report('browser: a layer edited to the new tide', timesOf(edits.slice(2)), 100);
+  const tasks = await longTasks(page);
+  report('browser: tasks over 50 ms while editing', timesOf(tasks.length > 0 ? tasks : [0]), 50);
+} finally {
+  await browser.close();
+  await server.stop();
+  removeFolder(folder);
+}

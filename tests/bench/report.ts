@@ -1,0 +1,19 @@
+export interface Times {
+  readonly least: number;
+  readonly median: number;
+  readonly most: number;
+}
+
+/** Least, median and most of some measured times, ms; not empty. */
+export function timesOf(measured: readonly number[]): Times {
+  const times = [...measured].sort((a, b) => a - b);
+  return { least: times[0], median: times[Math.floor(times.length / 2)], most: times[times.length - 1] };
+}
+
+const ms = (value: number): string => `${value.toFixed(value < 10 ? 2 : 1)} ms`;
+
+/** Prints times beside the bar they are held to. A bar missed is said, not hidden. */
+export function report(what: string, { least, median, most }: Times, barMs: number | null): void {
+  const verdict = barMs === null ? '' : median <= barMs ? `bar ${barMs} ms: met` : `bar ${barMs} ms: MISSED`;
+  console.log(`${what.padEnd(58)} least ${ms(least)}, median ${ms(median)}, most ${ms(most)}  ${verdict}`);
+}
