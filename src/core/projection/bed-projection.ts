@@ -96,27 +96,46 @@ export interface CropOutcome {
   readonly firstPaleDay: DayNumber | null;
 }
 
+/** Whether a bed is looked at on the morning of a day. */
+export type LooksAt = (day: DayNumber) => boolean;
+
+const NEAR_STEP_DAYS = 7;
+const FAR_STEP_DAYS = 28;
+const NEAR_BEFORE_DAYS = 100;
+const NEAR_AFTER_DAYS = 400;
+
+/** Weekly around `today`, every fourth week further off: what a drawing that time runs through needs. */
+export const looksAround =
+  (today: DayNumber): LooksAt =>
+  (day) => {
+    const isNear = day >= today - NEAR_BEFORE_DAYS && day <= today + NEAR_AFTER_DAYS;
+    return (day - today) % (isNear ? NEAR_STEP_DAYS : FAR_STEP_DAYS) === 0;
+  };
+
 /** Days ahead over which what a crop wants is set beside what is available. */
 export const WANT_AHEAD_DAYS = 28;
 
-/** Runs a bed and looks at it every `everyDays` days, and on every day of `alsoOn`. */
+/** Runs a bed and looks at it every `everyDays` days, or where `looksAt` says so, and on every day of `alsoOn`. */
 export function projectBed(
   scenario: BedScenario,
-  everyDays: number,
+  looksAt: number | LooksAt,
   alsoOn: readonly DayNumber[] = [],
 ): BedProjection {
   const run = startRun(scenario);
+  const isLook: LooksAt =
+    typeof looksAt === 'number' ? (day) => (day - scenario.startDay) % looksAt === 0 : looksAt;
   const wanted = new Set(alsoOn);
   const samples: BedSample[] = [];
   // One buffer for the books of all samples: it crosses to another thread as one block.
-  const days = scenario.endDay - scenario.startDay;
-  const buffer = new Float64Array((Math.ceil(days / everyDays) + wanted.size + 1) * BOOKS_WIDTH);
+  let looks = wanted.size + 1;
+  for (let day = scenario.startDay; day < scenario.endDay; day++) if (isLook(day)) looks += 1;
+  const buffer = new Float64Array(looks * BOOKS_WIDTH);
   const look = (bed: Bed, day: DayNumber) => {
     const from = samples.length * BOOKS_WIDTH;
     samples.push(sample(bed, day, scenario, buffer.subarray(from, from + BOOKS_WIDTH)));
   };
   runTo(run, scenario.endDay, ({ bed, day }) => {
-    if ((day - scenario.startDay) % everyDays === 0 || wanted.has(day)) look(bed, day);
+    if (isLook(day) || wanted.has(day)) look(bed, day);
   });
   look(run.bed, scenario.endDay);
   return {

@@ -52,6 +52,13 @@ describe('a draw', () => {
     expect(drawOutcome(scenario, plan, 3)).not.toEqual(drawOutcome(scenario, plan, 4));
     expect(drawOutcome(scenario, { ...plan, seed: 2 }, 3)).not.toEqual(drawOutcome(scenario, plan, 3));
   });
+  it('is the same bed whether it is followed for a season or for years', () => {
+    const { organicMatterPct, ...years } = drawOutcome(scenario, plan, 5, 'years');
+    const { organicMatterPct: none, ...season } = drawOutcome(scenario, plan, 5, 'season');
+    expect(organicMatterPct).toHaveLength(3);
+    expect(none).toBeNull();
+    expect({ ...season, missedShare: 0 }).toEqual({ ...years, missedShare: 0 });
+  });
   it('keeps every input in its range and leaves the amounts alone', () => {
     for (let number = 0; number < 50; number++) {
       const draw = drawScenario(scenario, 1, number);
@@ -95,12 +102,13 @@ describe('the likely range', () => {
     expect(range.peakHeldG.low).toBeGreaterThan(1);
     expect(range.enoughShare).toBeGreaterThanOrEqual(0);
     expect(range.enoughShare).toBeLessThanOrEqual(1);
-    expect(range.organicMatterPct.low).toHaveLength(3);
+    expect(range.organicMatterPct!.low).toHaveLength(3);
   });
   it('settles: another forty draws tell nearly the same', () => {
     const other = likelyRange(drawn(40, 1000), inputs, plan, 0.1);
-    expect(other.organicMatterPct.middle[2] / range.organicMatterPct.middle[2]).toBeGreaterThan(0.93);
-    expect(other.organicMatterPct.middle[2] / range.organicMatterPct.middle[2]).toBeLessThan(1.07);
+    const ratio = other.organicMatterPct!.middle[2] / range.organicMatterPct!.middle[2];
+    expect(ratio).toBeGreaterThan(0.93);
+    expect(ratio).toBeLessThan(1.07);
   });
   it('names what decides most', () => {
     expect(range.influences.length).toBeGreaterThan(0);

@@ -24,7 +24,8 @@ export interface DrawnOutcome {
   readonly places: readonly number[];
   readonly availableG: readonly number[];
   readonly heldG: readonly number[];
-  readonly organicMatterPct: readonly number[];
+  /** Null for a draw that was followed through the season only. */
+  readonly organicMatterPct: readonly number[] | null;
   /** Share of their need the crops concerned miss for good; 0 when none is concerned. */
   readonly missedShare: number;
   readonly peakHeldG: number;
@@ -34,23 +35,40 @@ export interface DrawnOutcome {
 /** Half the sub-steps of the book: within the width of a band the difference is lost (tests show it). */
 const STEPS_PER_DAY = 1;
 
+/** How far a draw is followed: through the season, or to the last of the years. */
+export type Reach = 'season' | 'years';
+
 /** The morning after which nothing more is read. */
-const lastDayOf = ({ tideDays, yearDays }: RangePlan): DayNumber => Math.max(...tideDays, ...yearDays);
+const lastDayOf = ({ tideDays, yearDays }: RangePlan, reach: Reach): DayNumber =>
+  Math.max(...tideDays, ...(reach === 'years' ? yearDays : []));
 
 /** Names of all that is drawn for a bed. */
 export const drawnInputs = (scenario: BedScenario, plan: RangePlan): string[] =>
-  drawScenario(endingOn(scenario, lastDayOf(plan) + 1), plan.seed, 0).inputs.map(({ input }) => input);
+  drawScenario(endingOn(scenario, lastDayOf(plan, 'years') + 1), plan.seed, 0).inputs.map(
+    ({ input }) => input,
+  );
 
-/** Runs draw `number` of a bed. */
-export function drawOutcome(scenario: BedScenario, plan: RangePlan, number: number): DrawnOutcome {
-  const draw = drawScenario(endingOn(scenario, lastDayOf(plan) + 1), plan.seed, number);
-  const run = startRun({ ...draw.scenario, stepsPerDay: STEPS_PER_DAY });
+/**
+ * Runs draw `number` of a bed. All inputs of a bed are drawn whatever the reach, so that the same number is the same
+ * bed either way.
+ */
+export function drawOutcome(
+  scenario: BedScenario,
+  plan: RangePlan,
+  number: number,
+  reach: Reach = 'years',
+): DrawnOutcome {
+  const draw = drawScenario(endingOn(scenario, lastDayOf(plan, 'years') + 1), plan.seed, number);
+  const run = startRun({
+    ...endingOn(draw.scenario, lastDayOf(plan, reach) + 1),
+    stepsPerDay: STEPS_PER_DAY,
+  });
   const availableG: number[] = [];
   const heldG: number[] = [];
   const organicPct: number[] = [];
-  const looks = [...new Set([...plan.tideDays, ...plan.yearDays])].sort((a, b) => a - b);
   const tide = new Set(plan.tideDays);
-  const years = new Set(plan.yearDays);
+  const years = new Set(reach === 'years' ? plan.yearDays : []);
+  const looks = [...new Set([...tide, ...years])].sort((a, b) => a - b);
   let savedMm = 0;
   let before = plan.today;
   for (const day of looks) {
@@ -75,7 +93,7 @@ export function drawOutcome(scenario: BedScenario, plan: RangePlan, number: numb
     places: draw.inputs.map(({ place }) => place),
     availableG,
     heldG,
-    organicMatterPct: organicPct,
+    organicMatterPct: reach === 'years' ? organicPct : null,
     missedShare: missedShareOf(run, plan.cropIds),
     peakHeldG: Math.max(0, ...heldG),
     waterSavedMm: savedMm,
@@ -98,6 +116,9 @@ function missedShareOf({ bed }: BedRun, cropIds: readonly string[]): number {
 /** Between these shares of the draws lies a band: one in ten below, one in ten above. */
 export const BAND = { low: 0.1, high: 0.9 } as const;
 
+/** Fewer draws than this make no band. */
+export const FEWEST_DRAWS = 8;
+
 export interface Band {
   readonly low: readonly number[];
   readonly middle: readonly number[];
@@ -108,7 +129,9 @@ export interface LikelyRange {
   readonly draws: number;
   readonly availableG: Band;
   readonly heldG: Band;
-  readonly organicMatterPct: Band;
+  /** From the draws that were followed for years; null while there are too few. */
+  readonly organicMatterPct: Band | null;
+  readonly drawsOfYears: number;
   /** Share of draws in which the crops miss no more than is harmless; null when no crop is concerned. */
   readonly enoughShare: number | null;
   readonly missedShare: Spread;
@@ -162,12 +185,15 @@ export function likelyRange(
 ): LikelyRange {
   const missed = outcomes.map(({ missedShare }) => missedShare);
   const hasCrop = plan.cropIds.length > 0;
+  const followed = outcomes.filter((one) => one.organicMatterPct !== null);
   const target = hasCrop ? missed : outcomes.map(({ peakHeldG }) => peakHeldG);
   return {
     draws: outcomes.length,
     availableG: bandOf(outcomes, (one) => one.availableG),
     heldG: bandOf(outcomes, (one) => one.heldG),
-    organicMatterPct: bandOf(outcomes, (one) => one.organicMatterPct),
+    organicMatterPct:
+      followed.length < FEWEST_DRAWS ? null : bandOf(followed, (one) => one.organicMatterPct!),
+    drawsOfYears: followed.length,
     enoughShare: hasCrop ? missed.filter((share) => share <= harmlessShare).length / missed.length : null,
     missedShare: spreadOf(missed),
     peakHeldG: spreadOf(outcomes.map(({ peakHeldG }) => peakHeldG)),

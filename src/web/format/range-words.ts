@@ -19,7 +19,7 @@ export function rangeSentences(
 ): string[] {
   const rate = (value: number) => measures.rateFigure(value).toFixed(measures.rateDecimals);
   const { enoughShare, missedShare, peakHeldG, waterSavedMm, influences } = range;
-  const last = range.organicMatterPct.low.length - 1;
+  const years = range.organicMatterPct;
   return [
     ...(enoughShare === null
       ? []
@@ -31,7 +31,11 @@ export function rangeSentences(
           }`,
         ]),
     `Held at most: ${between(peakHeldG, rate, measures.rateUnit)}.`,
-    `Organic matter in ten years: ${range.organicMatterPct.low[last]!.toFixed(1)} to ${range.organicMatterPct.high[last]!.toFixed(1)} %.`,
+    ...(years
+      ? [
+          `Organic matter in ten years: ${years.low.at(-1)!.toFixed(1)} to ${years.high.at(-1)!.toFixed(1)} %.`,
+        ]
+      : []),
     ...(waterSavedMm.high >= 1
       ? [
           `Under the layers ${between(waterSavedMm, roundFigure, 'mm')} of water a year stay in the soil that would evaporate from bare ground.`,

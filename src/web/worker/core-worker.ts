@@ -15,6 +15,7 @@ import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts
 import { InputError } from '../../core/input-error.ts';
 import {
   atEndOf,
+  looksAround,
   projectBed,
   telltaleDays,
   type BedProjection,
@@ -25,6 +26,7 @@ import {
   drawOutcome,
   type DrawnOutcome,
   type RangePlan,
+  type Reach,
 } from '../../core/projection/likely-range.ts';
 import { monthBooks, type MonthBooks } from '../../core/projection/month-books.ts';
 import { outlook, outlookDays, type OutlookYear } from '../../core/projection/outlook.ts';
@@ -104,8 +106,12 @@ function settingOf(question: BedQuestion, school: School): AdviceSetting {
 const projectNear = (scenario: BedScenario, today: DayNumber): BedProjection =>
   projectBed(scenario, SAMPLE_EVERY_DAYS, telltaleDays(scenario, today));
 
+/** The bed through time, to draw. */
 const near = (question: BedQuestion): Worked<BedProjection> =>
-  worked(question, (today) => projectNear(scenarioOf(question, today, NEAR_DAYS), today));
+  worked(question, (today) => {
+    const scenario = scenarioOf(question, today, NEAR_DAYS);
+    return projectBed(scenario, looksAround(today), telltaleDays(scenario, today));
+  });
 
 /** Advice with what clashes in the books and what must wait for harvest. */
 export interface FullAdvice extends BedAdvice {
@@ -172,7 +178,11 @@ export interface RangeSetUp {
 const tenYears = (question: BedQuestion, today: DayNumber): BedScenario =>
   scenarioOf(question, today, OUTLOOK_YEARS * 366 + 1);
 
-const rangeSetUp = (question: BedQuestion): Worked<RangeSetUp> =>
+/** The bed that is being drawn from, kept here so that one draw is one small question. */
+let prepared: { readonly scenario: BedScenario; readonly plan: RangePlan } | null = null;
+
+/** Makes this thread ready to draw a bed, instead of any other. */
+const prepareDraws = (question: BedQuestion): Worked<RangeSetUp> =>
   worked(question, (today) => {
     const scenario = tenYears(question, today);
     const plan: RangePlan = {
@@ -182,18 +192,16 @@ const rangeSetUp = (question: BedQuestion): Worked<RangeSetUp> =>
       yearDays: outlookDays(today, OUTLOOK_YEARS),
       cropIds: cropsConcerned(scenario.crops, today).map(({ id }) => id),
     };
+    prepared = { scenario, plan };
     const { harmlessShare } = settingOf(question, question.records.garden.school).rules;
     return { plan, inputs: drawnInputs(scenario, plan), harmlessShare };
   });
 
-/** Draws `from` to `from + count`. */
-const draws = (question: BedQuestion, plan: RangePlan, from: number, count: number): Worked<DrawnOutcome[]> =>
-  worked(question, (today) => {
-    const scenario = tenYears(question, today);
-    return Array.from({ length: count }, (_, i) => drawOutcome(scenario, plan, from + i));
-  });
+/** One draw of the bed prepared last; null when none is. */
+const draw = (number: number, reach: Reach): DrawnOutcome | null =>
+  prepared && drawOutcome(prepared.scenario, prepared.plan, number, reach);
 
-const core = { near, advice, schools, years, books, brief, rangeSetUp, draws };
+const core = { near, advice, schools, years, books, brief, prepareDraws, draw };
 export type CoreWorker = typeof core;
 
 expose(core);

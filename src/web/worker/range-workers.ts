@@ -1,11 +1,15 @@
 import { wrap, type Remote } from 'comlink';
-import type { DrawnOutcome } from '../../core/projection/likely-range.ts';
+import type { DrawnOutcome, Reach } from '../../core/projection/likely-range.ts';
 import type { BedQuestion, CoreWorker, RangeSetUp } from './core-worker.ts';
 
-/** Draws are asked for in small lots, so that another question waits no longer than one of them takes. */
-const LOT = 4;
 const WORKERS = 2;
 export const ALL_DRAWS = 400;
+/** The season shows first; then as many draws as a ten-year band needs run on; the rest sharpen the season. */
+const FIRST_OF_YEARS = 24;
+const DRAWS_OF_YEARS = 100;
+
+const reachOf = (number: number): Reach =>
+  number >= FIRST_OF_YEARS && number < FIRST_OF_YEARS + DRAWS_OF_YEARS ? 'years' : 'season';
 
 interface Drawer {
   readonly worker: Worker;
@@ -23,29 +27,30 @@ const startDrawer = (): Drawer => {
 const startedDrawers = (): readonly Drawer[] =>
   (drawers ??= Array.from({ length: WORKERS }, () => startDrawer()));
 
+/** Starts the threads before they are needed. */
+export const warmUp = (): void => void startedDrawers();
+
 /**
- * Draws of a bed, told as they come; resolves when all are drawn or `signal` ends it. Each thread takes the next lot
- * when it has done one.
+ * Draws of a bed, told as they come; resolves when all are drawn or `signal` ends it. Each thread takes the next draw
+ * when it has done one, so that whatever is asked meanwhile waits for one draw at most.
  */
 export async function drawAll(
   question: BedQuestion,
   signal: AbortSignal,
   onSetUp: (setUp: RangeSetUp) => void,
-  onDrawn: (outcomes: readonly DrawnOutcome[]) => void,
+  onDrawn: (outcome: DrawnOutcome) => void,
 ): Promise<void> {
-  const [first] = startedDrawers();
-  const setUp = await first!.core.rangeSetUp(question);
-  if (signal.aborted || !setUp.ok) return;
-  onSetUp(setUp.result);
   const isOver = () => signal.aborted;
+  const [setUp] = await Promise.all(startedDrawers().map(({ core }) => core.prepareDraws(question)));
+  if (isOver() || !setUp!.ok) return;
+  onSetUp(setUp!.result);
   let next = 0;
   const drawOn = async ({ core }: Drawer): Promise<void> => {
     while (next < ALL_DRAWS && !isOver()) {
-      const from = next;
-      next += LOT;
-      const drawn = await core.draws(question, setUp.result.plan, from, LOT);
-      if (isOver() || !drawn.ok) return;
-      onDrawn(drawn.result);
+      const number = next++;
+      const outcome = await core.draw(number, reachOf(number));
+      if (isOver() || !outcome) return;
+      onDrawn(outcome);
     }
   };
   await Promise.all(startedDrawers().map(drawOn));

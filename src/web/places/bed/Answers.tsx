@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd';
-import { useMemo, useState } from 'react';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import { memo, useMemo, useState } from 'react';
+import type { BedRecord, GardenRecord } from '../../../contract/records.ts';
 import { asProduct, FEED_PRODUCTS, findFeedProduct } from '../../../core/supplement/feed-products.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import {
@@ -19,7 +19,7 @@ import { materialName } from './naming.ts';
 
 interface AnswersProps {
   readonly advice: FullAdvice | undefined;
-  readonly books: GardenBooks;
+  readonly garden: GardenRecord;
   readonly bed: BedRecord;
   readonly names: BedNames;
   readonly measures: Measures;
@@ -31,16 +31,16 @@ interface AnswersProps {
 type Question = 'lockUp' | 'feed' | 'planting';
 
 /** The three questions of a bed, answered in sentences, each with the way it was worked out. */
-export function Answers(props: AnswersProps) {
-  const { advice, books, bed, names, measures, isStale, onCompareSchools } = props;
+export const Answers = memo(function Answers(props: AnswersProps) {
+  const { advice, garden, bed, names, measures, isStale, onCompareSchools } = props;
   const [asked, setAsked] = useState<Question | null>(null);
   const product = useMemo(() => {
-    const { feedMaterialId } = books.garden;
+    const { feedMaterialId } = garden;
     return {
       name: materialName(feedMaterialId, []).toLowerCase(),
       dose: (gPerM2: number) => asProduct(gPerM2, findFeedProduct(feedMaterialId), bed),
     };
-  }, [books.garden, bed]);
+  }, [garden, bed]);
   if (!advice) return <p className="soft answers-waiting">Working out the answers …</p>;
   const how = (question: Question) => () => setAsked(question);
   const workings = {
@@ -61,7 +61,7 @@ export function Answers(props: AnswersProps) {
           answer={doseAnswer(advice, bed.areaM2, names, measures, product)}
           onHow={advice.doses ? how('feed') : undefined}
         >
-          {advice.doses && <ProductChoice books={books} />}
+          {advice.doses && <ProductChoice garden={garden} />}
         </AnswerBox>
         <AnswerBox
           title="Planting"
@@ -69,14 +69,14 @@ export function Answers(props: AnswersProps) {
           onHow={advice.planting.length > 0 ? how('planting') : undefined}
         >
           <Button size="small" type="link" className="school-link" onClick={onCompareSchools}>
-            {SCHOOL_WORDS[books.garden.school].name}: compare schools
+            {SCHOOL_WORDS[garden.school].name}: compare schools
           </Button>
         </AnswerBox>
       </div>
       {asked !== null && <HowWorkedOut lines={workings[asked]()} onClose={() => setAsked(null)} />}
     </>
   );
-}
+});
 
 interface AnswerBoxProps {
   readonly title: string;
@@ -108,7 +108,7 @@ function AnswerBox({ title, answer: { headline, details, isStop }, onHow, childr
 }
 
 /** As what the nitrogen is given; kept for the whole garden. */
-function ProductChoice({ books: { garden } }: { books: GardenBooks }) {
+function ProductChoice({ garden }: { garden: GardenRecord }) {
   const change = useChangeGarden();
   const { id, version, createdAt, updatedAt, ...kept } = garden;
   return (

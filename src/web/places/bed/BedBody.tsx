@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { atEndOf, type BedProjection } from '../../../core/projection/bed-projection.ts';
@@ -31,8 +31,7 @@ interface BedBodyProps {
   readonly actions: LayerActions;
   readonly selectedId: string | null;
   readonly onSelect: (layerId: string | null) => void;
-  readonly onSaveAsBuildUp: () => void;
-  readonly onCompareSchools: () => void;
+  readonly onOpen: (what: 'schools' | 'saveBuildUp') => void;
   readonly measures: Measures;
   readonly today: DayNumber;
   readonly day: DayNumber;
@@ -53,14 +52,19 @@ function useHighestMulch({ samples }: BedProjection, isHovering: boolean): numbe
 /** The bed on one day: its section to take hold of, its answers, its tide, its books. */
 export function BedBody(props: BedBodyProps) {
   const { books, bed, projection, answers, likely, sheet, actions, measures, today, day, onDay } = props;
-  const { selectedId, onSelect } = props;
+  const { selectedId, onSelect, onOpen } = props;
+  const saveAsBuildUp = useCallback(() => onOpen('saveBuildUp'), [onOpen]);
+  const compareSchools = useCallback(() => onOpen('schools'), [onOpen]);
   const sample = atEndOf(projection, day);
-  const layers = namedLayers(sample, books.entries, books.plantings, books.materials);
-  const crops = namedCrops(sample, books.plantings);
+  const layers = useMemo(
+    () => namedLayers(sample, books.entries, books.plantings, books.materials),
+    [sample, books],
+  );
+  const crops = useMemo(() => namedCrops(sample, books.plantings), [sample, books.plantings]);
   const highestMulchCm = useHighestMulch(projection, sheet.isHovering);
-  const entries = books.entries.filter(({ bedId }) => bedId === bed.id);
+  const entries = useMemo(() => books.entries.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
   const firstDate = entries.reduce((first, { date }) => Math.min(first, dayOf(date)), today);
-  const names = bedNames(books);
+  const [names, inRecords] = useMemo(() => [bedNames(books), recordNames(books)], [books]);
   const { advice } = answers;
   const fromDay = Math.max(projection.startDay, Math.min(day, today) - BEFORE_TODAY_DAYS);
   const untilDay = Math.min(projection.endDay, Math.max(fromDay + BEFORE_TODAY_DAYS + AFTER_TODAY_DAYS, day));
@@ -116,14 +120,15 @@ export function BedBody(props: BedBodyProps) {
           <LayerList
             {...{ layers, entries, measures, selectedId, onSelect, actions }}
             areaM2={bed.areaM2}
-            onSaveAsBuildUp={props.onSaveAsBuildUp}
+            onSaveAsBuildUp={saveAsBuildUp}
           />
         </div>
         <div>
           <Answers
-            {...{ advice, books, bed, names, measures }}
+            {...{ advice, bed, names, measures }}
+            garden={books.garden}
             isStale={answers.isAdviceStale}
-            onCompareSchools={props.onCompareSchools}
+            onCompareSchools={compareSchools}
           />
           <NitrogenTide
             samples={projection.samples}
@@ -138,7 +143,7 @@ export function BedBody(props: BedBodyProps) {
             onSelect={onDay}
             description={tideInWords(projection, today, measures)}
           />
-          {advice && <MindList {...{ advice, measures, today }} names={recordNames(books)} />}
+          {advice && <MindList {...{ advice, measures, today }} names={inRecords} />}
           <LikelyRangeNote
             state={likely}
             crop={concerned.length > 0 ? names.crops(concerned).toLowerCase() : 'what grows here'}

@@ -1,7 +1,7 @@
 import { Button, Dropdown } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { BedRecord, EntryRecord, GardenBooks } from '../../../contract/records.ts';
+import type { BedRecord, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { atEndOf, type BedSample } from '../../../core/projection/bed-projection.ts';
 import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
@@ -95,11 +95,13 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
     setOpen(band);
     window.scrollTo({ top: 0 });
   }, []);
-  const showTrouble = (failure: unknown) =>
-    setTrouble(failure instanceof Error ? failure.message : 'That did not work.');
+  const showTrouble = useCallback(
+    (failure: unknown) => setTrouble(failure instanceof Error ? failure.message : 'That did not work.'),
+    [],
+  );
 
   const entries = useMemo(() => books.entries.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
-  const plantings = books.plantings.filter(({ bedId }) => bedId === bed.id);
+  const plantings = useMemo(() => books.plantings.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
   const sheet = useSheet(bed.id, entries);
   const changing = open?.band === 'posting' ? open.changing : null;
   const records = useMemo(() => {
@@ -111,6 +113,14 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
   const { projection } = answers;
   const now = projection && atEndOf(projection, today);
   const takeable = now ? ownLayersOnTop(now, entries, books) : [];
+  const changeEntry = useCallback(
+    (entry: EntryRecord) => openAtTop({ band: 'posting', changing: entry }),
+    [openAtTop],
+  );
+  const changePlanting = useCallback(
+    (planting: PlantingRecord) => openAtTop({ band: 'planting', changing: planting }),
+    [openAtTop],
+  );
   const startPosting = useCallback(
     (type: 'dig' | 'takeOff') => (layerId: string) =>
       openAtTop({ band: 'posting', changing: null, start: { type, layerId } }),
@@ -118,7 +128,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
   );
   const actions = useLayerActions({
     sheet,
-    onChange: useCallback((entry) => openAtTop({ band: 'posting', changing: entry }), [openAtTop]),
+    onChange: changeEntry,
     onDig: useMemo(() => startPosting('dig'), [startPosting]),
     onTakeOff: useMemo(() => startPosting('takeOff'), [startPosting]),
   });
@@ -157,8 +167,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
           {...{ bed, projection, answers, likely, sheet, actions, selectedId, measures, today, day }}
           onSelect={setSelectedId}
           onDay={setDay}
-          onSaveAsBuildUp={() => setOpened('saveBuildUp')}
-          onCompareSchools={() => setOpened('schools')}
+          onOpen={setOpened}
         />
       )}
       <div className="two-books bed-foot">
@@ -167,8 +176,8 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
           entries={entries}
           plantings={plantings}
           measures={measures}
-          onChange={(entry) => openAtTop({ band: 'posting', changing: entry })}
-          onChangePlanting={(planting) => openAtTop({ band: 'planting', changing: planting })}
+          onChange={changeEntry}
+          onChangePlanting={changePlanting}
           onTrouble={showTrouble}
         />
         <Outlook

@@ -1,5 +1,5 @@
 import { Button, Dropdown, Input } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { EntryRecord } from '../../../contract/records.ts';
 import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
@@ -22,7 +22,7 @@ interface LayerListProps {
 }
 
 /** The layers of the drawing as a plain list, top first, with everything that can be done to each. */
-export function LayerList(props: LayerListProps) {
+export const LayerList = memo(function LayerList(props: LayerListProps) {
   const { layers, entries, selectedId, onSaveAsBuildUp } = props;
   const onTop = layers.filter(({ isOnTop }) => isOnTop).reverse();
   const dug = layers.filter(({ isOnTop }) => !isOnTop);
@@ -55,7 +55,7 @@ export function LayerList(props: LayerListProps) {
       </ol>
     </section>
   );
-}
+});
 
 interface LayerLineProps extends LayerListProps {
   readonly layer: NamedLayer;

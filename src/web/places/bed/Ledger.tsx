@@ -1,5 +1,5 @@
 import { Button, Segmented } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { PERIOD_KINDS, periodAround, type PeriodKind } from '../../../core/ledger/periods.ts';
 import { carbonStatement, nitrogenStatement, type Statement } from '../../../core/ledger/statement.ts';
@@ -40,7 +40,15 @@ export function statementsOf(books: MonthBooks, day: DayNumber, kind: PeriodKind
 }
 
 /** The two books of the bed over a month, a season, a year or all of it, and the proof that they balance. */
-export function Ledger({ books, day, sample, layers, bedName, areaM2, onDay }: LedgerProps) {
+export const Ledger = memo(function Ledger({
+  books,
+  day,
+  sample,
+  layers,
+  bedName,
+  areaM2,
+  onDay,
+}: LedgerProps) {
   const [kind, setKind] = useState<PeriodKind>('year');
   const [view, setView] = useState<View>('accounts');
   const { period, carbon, nitrogen } = statementsOf(books, day, kind);
@@ -124,7 +132,7 @@ export function Ledger({ books, day, sample, layers, bedName, areaM2, onDay }: L
       </p>
     </section>
   );
-}
+});
 
 interface StatementTableProps<Account extends string> {
   readonly title: string;

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Button, Progress } from 'antd';
 import type { BedNames } from '../../format/advice-words.ts';
 import type { Measures } from '../../format/measures.ts';
@@ -13,7 +14,12 @@ interface LikelyRangeNoteProps {
 }
 
 /** How sure all that is: the draws in sentences, how far they are, and a way to stop them. */
-export function LikelyRangeNote({ state, crop, names, measures }: LikelyRangeNoteProps) {
+export const LikelyRangeNote = memo(function LikelyRangeNote({
+  state,
+  crop,
+  names,
+  measures,
+}: LikelyRangeNoteProps) {
   const { shown, isStopped, stop, goOn } = state;
   const draws = shown?.range.draws ?? 0;
   return (
@@ -48,8 +54,9 @@ export function LikelyRangeNote({ state, crop, names, measures }: LikelyRangeNot
             ))}
           </ul>
           <p className="soft hint">
-            {draws} times the same bed, materials and rates drawn from their likely ranges; the bands hold 8
-            in 10.
+            {draws} times the same bed, materials and rates drawn from their likely ranges
+            {shown.range.drawsOfYears > 0 && `, ${shown.range.drawsOfYears} of them for ten years`}; the bands
+            hold 8 in 10.
           </p>
         </>
       ) : (
@@ -57,4 +64,4 @@ export function LikelyRangeNote({ state, crop, names, measures }: LikelyRangeNot
       )}
     </section>
   );
-}
+});

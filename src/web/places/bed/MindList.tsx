@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { conflictInWords, waitInWords, type RecordNames } from '../../format/conflict-words.ts';
 import type { Measures } from '../../format/measures.ts';
@@ -11,7 +12,12 @@ interface MindListProps {
 }
 
 /** What clashes in the books of the bed, and which harvests must wait. */
-export function MindList({ advice: { conflicts, waits }, names, measures, today }: MindListProps) {
+export const MindList = memo(function MindList({
+  advice: { conflicts, waits },
+  names,
+  measures,
+  today,
+}: MindListProps) {
   const sentences = [
     ...waits.filter(({ isTooEarly }) => isTooEarly).map((wait) => waitInWords(wait, names, today)),
     ...conflicts.map((conflict) => conflictInWords(conflict, names, measures, today)),
@@ -28,4 +34,4 @@ export function MindList({ advice: { conflicts, waits }, names, measures, today 
       ))}
     </ul>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { OutlookYear } from '../../../core/projection/outlook.ts';
 import { HumusYears } from '../../charts/humus-years.tsx';
 import { fixed } from '../../format/figures.ts';
@@ -10,7 +11,7 @@ interface OutlookProps {
 }
 
 /** Humus and char in ten years, in a sentence and a line. */
-export function Outlook({ years, ...rest }: OutlookProps) {
+export const Outlook = memo(function Outlook({ years, ...rest }: OutlookProps) {
   return (
     <section aria-label="Ten years">
       <div className="section-head">
@@ -19,7 +20,7 @@ export function Outlook({ years, ...rest }: OutlookProps) {
       {years ? <Years years={years} {...rest} /> : <p className="soft">Looking ahead …</p>}
     </section>
   );
-}
+});
 
 function Years({ years, areaM2, band }: OutlookProps & { years: readonly OutlookYear[] }) {
   const first = years[0]!;

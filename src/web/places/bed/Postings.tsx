@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Button } from 'antd';
 import type { EntryChange, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
 import { findCrop } from '../../../core/crops/crop-library.ts';
@@ -30,7 +31,7 @@ type Line =
   | { readonly date: string; readonly planting: PlantingRecord };
 
 /** Everything written down about a bed, newest first; plans on top, to be ticked off. */
-export function Postings(props: PostingsProps) {
+export const Postings = memo(function Postings(props: PostingsProps) {
   const { books, entries, plantings, measures, onChange, onChangePlanting, onTrouble } = props;
   const lines: Line[] = [
     ...entries.map((entry) => ({ date: entry.date, entry })),
@@ -64,7 +65,7 @@ export function Postings(props: PostingsProps) {
       )}
     </section>
   );
-}
+});
 
 function entryWords(
   entry: EntryRecord,

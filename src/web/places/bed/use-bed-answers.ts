@@ -36,10 +36,11 @@ export function useBedAnswers(records: GardenBooks, bedId: string): BedAnswers {
   const advice = useQuery({ ...adviceQuery(settled), enabled: isNearReady });
   const books = useQuery({ ...booksQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
   const years = useQuery({ ...yearsQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
-  const projection = useLastGood(near.data);
-  const lastAdvice = useLastGood(advice.data);
-  const lastBooks = useLastGood(books.data);
-  const lastYears = useLastGood(years.data);
+  // Deferred: what an answer changes is drawn in slices, so that the hand on an edge is never held up.
+  const projection = useDeferredValue(useLastGood(near.data));
+  const lastAdvice = useDeferredValue(useLastGood(advice.data));
+  const lastBooks = useDeferredValue(useLastGood(books.data));
+  const lastYears = useDeferredValue(useLastGood(years.data));
   return {
     projection,
     advice: lastAdvice,

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import {
   likelyRange,
   type DrawnOutcome,
@@ -6,12 +6,14 @@ import {
   type RangePlan,
 } from '../../../core/projection/likely-range.ts';
 import type { BedQuestion, RangeSetUp } from '../../worker/core-worker.ts';
-import { ALL_DRAWS, drawAll } from '../../worker/range-workers.ts';
+import { ALL_DRAWS, drawAll, warmUp } from '../../worker/range-workers.ts';
 
 /** When a new band is shown, in draws: soon at first, then as it settles. */
 const SHOWN_AT = [8, 24, 60, 120, 200, 300, ALL_DRAWS];
 /** A question that changes within this is not worth drawing for, ms. */
-const SETTLE_MS = 150;
+const SETTLE_MS = 100;
+/** The first drawing and its answers have the machine to themselves, ms. */
+const WARM_UP_MS = 600;
 
 export interface ShownRange {
   readonly range: LikelyRange;
@@ -32,17 +34,22 @@ export function useLikelyRange(question: BedQuestion, isWanted: boolean): RangeS
   const [stoppedFor, setStoppedFor] = useState<BedQuestion | null>(null);
   const isStopped = stoppedFor === question;
   useEffect(() => {
+    const timer = setTimeout(warmUp, WARM_UP_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  useEffect(() => {
     if (!isWanted || isStopped) return undefined;
     const ending = new AbortController();
     const outcomes: DrawnOutcome[] = [];
     let setUp: RangeSetUp | undefined;
-    const onDrawn = (drawn: readonly DrawnOutcome[]) => {
-      const before = outcomes.length;
-      outcomes.push(...drawn);
-      if (!setUp || !SHOWN_AT.some((count) => before < count && outcomes.length >= count)) return;
+    const onDrawn = (drawn: DrawnOutcome) => {
+      outcomes.push(drawn);
+      if (!setUp || !SHOWN_AT.includes(outcomes.length)) return;
       const { plan, inputs, harmlessShare } = setUp;
       const range = likelyRange(outcomes, inputs, plan, harmlessShare);
-      setShown({ question, range: { range, plan, isDone: outcomes.length >= ALL_DRAWS } });
+      startTransition(() =>
+        setShown({ question, range: { range, plan, isDone: outcomes.length >= ALL_DRAWS } }),
+      );
     };
     const timer = setTimeout(() => {
       void drawAll(question, ending.signal, (made) => (setUp = made), onDrawn);
