@@ -1,5 +1,6 @@
 import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
 import type { Material } from '../materials/material.ts';
+import { CENTIMETRES_PER_FOOT, CENTIMETRES_PER_METRE } from '../units/length.ts';
 import type { BedRecord } from '../records/bed-records.ts';
 
 /** Days from raw manure to harvest: US organic rule, 7 CFR 205.203 (from memory); local rules prevail. */
@@ -8,6 +9,8 @@ export const MANURE_TO_HARVEST_DAYS = { ediblePartTouchesSoil: 120, otherwise: 9
 export const URINE_TO_HARVEST_DAYS = 30;
 /** A layer this deep wants to be laid in parts, and kept dry ones away from buildings (set here). */
 const DEEP_LAYER_CM = 10;
+/** Nobody lays deeper at once, but for raised clay under chips (common practice, no source). */
+const DEEPEST_USUAL_CM = 60;
 const WET_CLAY_FROM_PCT = 35;
 const FEED_IN_ONE_GO_G_PER_M2 = 6;
 
@@ -20,6 +23,7 @@ export type Caution =
   | { readonly code: 'unchargedChar' }
   | { readonly code: 'keepOffTrunk' }
   | { readonly code: 'deepLayer' }
+  | { readonly code: 'veryDeep'; readonly thicknessCm: number; readonly ifFeetCm: number }
   | { readonly code: 'wetClay' }
   | { readonly code: 'muchNitrogen'; readonly gPerM2: number };
 
@@ -54,6 +58,12 @@ export function layingCautions(laying: Laying, bed: Pick<BedRecord, 'kind' | 'cl
     (bed.kind === 'treeRing' || bed.kind === 'shrubs') && dugDepthCm === 0 && { code: 'keepOffTrunk' },
     dugDepthCm > 0 && bed.clayPct >= WET_CLAY_FROM_PCT && { code: 'wetClay' },
     dugDepthCm === 0 && thicknessCm >= DEEP_LAYER_CM && { code: 'deepLayer' },
+    dugDepthCm === 0 &&
+      thicknessCm > DEEPEST_USUAL_CM && {
+        code: 'veryDeep',
+        thicknessCm,
+        ifFeetCm: (thicknessCm / CENTIMETRES_PER_METRE) * CENTIMETRES_PER_FOOT,
+      },
   ];
   return cautions.filter((caution) => caution !== false);
 }

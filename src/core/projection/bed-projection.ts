@@ -70,6 +70,8 @@ export interface BedSample extends BalanceSample {
   readonly organicMatterPct: number;
   readonly humusCarbonG: number;
   readonly charCarbonG: number;
+  /** What all layers have become in humus, as a band of its own, cm: for the eye. */
+  readonly humusBandCm: number;
   readonly mulchCm: number;
   readonly layers: readonly LayerState[];
   readonly crops: readonly CropState[];
@@ -171,10 +173,21 @@ function sample(bed: Bed, day: DayNumber, scenario: BedScenario, books: Float64A
     organicMatterPct: organicMatterPct(bed),
     humusCarbonG: balances[2],
     charCarbonG: balances[3],
+    humusBandCm: humusBandCm(bed),
     mulchCm: mulchHeightCm(bed),
     layers: layerStates(bed),
     crops: cropStates(bed),
   };
+}
+
+/** Dark crumb as it lies under old mulch, g/cm3 (set here), and carbon in organic matter (the usual 1.724). */
+const HUMUS_DENSITY_G_PER_CM3 = 0.5;
+const ORGANIC_MATTER_PER_CARBON = 1.724;
+const SQUARE_CM_PER_M2 = 10_000;
+
+function humusBandCm({ state: { cohorts } }: Bed): number {
+  const carbonG = total(cohorts.humusC.subarray(0, cohorts.count));
+  return (carbonG * ORGANIC_MATTER_PER_CARBON) / HUMUS_DENSITY_G_PER_CM3 / SQUARE_CM_PER_M2;
 }
 
 function wantAhead(crop: CropPlan, day: DayNumber): number {

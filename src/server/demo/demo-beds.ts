@@ -20,6 +20,14 @@ export interface DemoFeeding {
   readonly note?: string;
 }
 
+export interface DemoTest {
+  readonly on: DemoDay;
+  readonly kgPerHa: number;
+  readonly ph: number;
+  readonly organicMatterPct: number;
+  readonly note: string;
+}
+
 export interface DemoPlanting {
   readonly crop: string;
   readonly from: DemoDay;
@@ -34,6 +42,8 @@ export interface DemoBed {
     Partial<BedDraft>;
   readonly laid: readonly DemoLaying[];
   readonly fed?: readonly DemoFeeding[];
+  readonly tested?: readonly DemoTest[];
+  readonly watered?: readonly { readonly on: DemoDay; readonly waterMm: number }[];
   readonly grown: readonly DemoPlanting[];
 }
 
@@ -176,6 +186,16 @@ export const DEMO_BEDS: readonly DemoBed[] = [
       },
       { on: [1, '03-18'], material: 'compost_yard', amount: 4, unit: 'cm' },
     ],
+    tested: [
+      {
+        on: [0, '02-24'],
+        kgPerHa: 19,
+        ph: 6.1,
+        organicMatterPct: 3.3,
+        note: 'Sample of fifteen cores, sent to the laboratory at Quill Harbor.',
+      },
+    ],
+    watered: [{ on: [0, '05-02'], waterMm: 15 }],
     grown: [
       { crop: 'potato', from: [-2, '04-20'], until: [-2, '08-25'] },
       { crop: 'pea', from: [-1, '03-30'], until: [-1, '07-10'] },
@@ -200,7 +220,10 @@ export const DEMO_BEDS: readonly DemoBed[] = [
       { on: [0, '03-10'], material: 'demo-shelterbelt-chips', amount: 5, unit: 'cm' },
       { on: [1, '03-10'], material: 'demo-shelterbelt-chips', amount: 5, unit: 'cm' },
     ],
-    grown: [{ crop: 'currant', from: [-2, '03-01'], until: null }],
+    grown: [
+      { crop: 'currant', from: [-2, '03-01'], until: null },
+      { crop: 'white_clover', from: [-1, '04-10'], until: null },
+    ],
   },
   {
     bed: {

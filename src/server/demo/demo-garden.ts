@@ -41,7 +41,10 @@ export function plantDemoGarden(stores: Stores, today: string): void {
   });
 }
 
-function plantBed({ stores, today }: Setting, { bed, laid, fed = [], grown }: DemoBed): void {
+function plantBed(
+  { stores, today }: Setting,
+  { bed, laid, fed = [], tested = [], watered = [], grown }: DemoBed,
+): void {
   const bedId = `demo-${bed.name.toLowerCase().replaceAll(' ', '-')}`;
   const findMaterial = materialFinder(stores.materials.listOf(DEMO_GARDEN_ID));
   stores.beds.insert({
@@ -86,6 +89,34 @@ function plantBed({ stores, today }: Setting, { bed, laid, fed = [], grown }: De
       date,
       nitrogenG,
       note,
+    });
+  });
+  tested.forEach(({ on, kgPerHa, ph, organicMatterPct, note }, i) => {
+    const date = dateOf(on, today);
+    stores.entries.insert({
+      id: `${bedId}-test-${i + 1}`,
+      bedId,
+      type: 'soilTest',
+      state: stateOn(date),
+      date,
+      amount: kgPerHa,
+      unit: 'kgPerHa',
+      sampledDepthCm: 30,
+      ph,
+      organicMatterPct,
+      note,
+    });
+  });
+  watered.forEach(({ on, waterMm }, i) => {
+    const date = dateOf(on, today);
+    stores.entries.insert({
+      id: `${bedId}-water-${i + 1}`,
+      bedId,
+      type: 'water',
+      state: stateOn(date),
+      date,
+      waterMm,
+      note: '',
     });
   });
   grown.forEach(({ crop: cropId, from, until }, i) => {

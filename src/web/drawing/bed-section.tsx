@@ -104,6 +104,9 @@ interface ZoneProps {
   readonly measures: Measures;
 }
 
+/** A thinner band of humus is not spoken of, cm. */
+const HUMUS_NAMED_FROM_CM = 0.1;
+
 /** From here on the hatch carries its figure, g/m2. */
 const FIGURE_FROM_G = 0.25;
 
@@ -213,7 +216,10 @@ export function BedSection(props: BedSectionProps) {
       key: 'humus',
       targetY: rootEnd - 8,
       title: `${sample.organicMatterPct.toFixed(1)} % organic matter`,
-      detail: 'in the soil itself',
+      detail:
+        sample.humusBandCm >= HUMUS_NAMED_FROM_CM
+          ? `${measures.thickness(sample.humusBandCm)} of it from layers`
+          : 'in the soil itself',
       color: COLORS.carbon,
     },
   ];
@@ -230,6 +236,14 @@ export function BedSection(props: BedSectionProps) {
         height={rootEnd - surface}
         fill="#2A1B0E"
         opacity={Math.min(0.55, sample.organicMatterPct * 0.045)}
+      />
+      <rect
+        x={LEFT}
+        y={surface}
+        width={BODY}
+        height={sample.humusBandCm * scale}
+        fill="#2B1D12"
+        opacity={0.6}
       />
       {dug.map((layer) => (
         <DugIn key={layer.id} layer={layer} surface={surface} scale={scale} />

@@ -198,6 +198,7 @@ describe('cautions in words', () => {
     { code: 'keepOffTrunk' },
     { code: 'deepLayer' },
     { code: 'wetClay' },
+    { code: 'veryDeep', thicknessCm: 90, ifFeetCm: 27.4 },
     { code: 'muchNitrogen', gPerM2: 8 },
   ];
   it.each(all.map((caution) => [caution.code, caution] as const))('%s is a whole sentence', (_, caution) => {

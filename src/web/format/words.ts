@@ -119,6 +119,8 @@ export function cautionInWords(caution: Caution): string {
       return 'Leave 15 to 30 cm clear around the stem: mulch against bark rots it.';
     case 'deepLayer':
       return 'Carry it in parts, it is heavy. Deep dry mulch close to a building is a fire risk.';
+    case 'veryDeep':
+      return `That is ${fixed(caution.thicknessCm, 0)} cm, deeper than anyone lays at once. Were feet meant, not metres? Then it would be ${fixed(caution.ifFeetCm, 0)} cm.`;
     case 'wetClay':
       return 'Never work or tread clay while it is wet, and wood buried in airless clay stalls.';
     case 'muchNitrogen':
