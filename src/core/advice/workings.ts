@@ -23,6 +23,8 @@ export interface LayerWorking {
   readonly growthEfficiency: number;
   readonly woodyGrowthEfficiency: number;
   readonly microbialCn: number;
+  readonly woodyHumifiedShare: number;
+  readonly humusCn: number;
   /** Microbial and humus nitrogen wanted were all of it eaten at once, and what the material itself brings for it. */
   readonly wantedG: number;
   readonly broughtG: number;
@@ -55,6 +57,8 @@ export function layerWorking(scenario: BedScenario, layerId: string): LayerWorki
     growthEfficiency: p.growthEfficiency,
     woodyGrowthEfficiency: p.woodyGrowthEfficiency,
     microbialCn: opening.microbialCn,
+    woodyHumifiedShare: p.woodyHumifiedShare,
+    humusCn: p.humusCarbonToNitrogen,
     wantedG,
     broughtG,
     lackingG: Math.max(0, wantedG - broughtG),

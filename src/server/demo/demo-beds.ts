@@ -200,6 +200,7 @@ export const DEMO_BEDS: readonly DemoBed[] = [
       { crop: 'potato', from: [-2, '04-20'], until: [-2, '08-25'] },
       { crop: 'pea', from: [-1, '03-30'], until: [-1, '07-10'] },
       { crop: 'sweetcorn', from: [0, '05-16'], until: [0, '09-12'] },
+      { crop: 'trefoil', from: [0, '06-25'], until: [0, '09-12'] },
       { crop: 'clover', from: [0, '09-16'], until: [1, '04-20'] },
       { crop: 'potato', from: [1, '04-26'], until: [1, '08-28'] },
     ],
@@ -220,10 +221,7 @@ export const DEMO_BEDS: readonly DemoBed[] = [
       { on: [0, '03-10'], material: 'demo-shelterbelt-chips', amount: 5, unit: 'cm' },
       { on: [1, '03-10'], material: 'demo-shelterbelt-chips', amount: 5, unit: 'cm' },
     ],
-    grown: [
-      { crop: 'currant', from: [-2, '03-01'], until: null },
-      { crop: 'white_clover', from: [-1, '04-10'], until: null },
-    ],
+    grown: [{ crop: 'currant', from: [-2, '03-01'], until: null }],
   },
   {
     bed: {

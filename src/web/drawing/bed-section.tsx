@@ -130,7 +130,7 @@ function HeldHatch({ top, bottom, heldG, measures }: ZoneProps) {
           fontSize={11.5}
           fontWeight={650}
           fill={COLORS.stop}
-          className="figure on-drawing"
+          className="figure on-drawing held-figure"
         >
           −{measures.rateFigure(heldG).toFixed(measures.rateDecimals)}
         </text>

@@ -139,7 +139,9 @@ describe('doses in words', () => {
       '20 g on 17 June: 40 g or 0.34 cups of feather meal.',
     ]);
     expect(details).toContain('50 g is the price of what was laid.');
-    expect(details).toContain('Unfed it misses 40 % of its need (10 % on bare soil), pale for 30 days.');
+    expect(details).toContain(
+      'Unfed, sweetcorn misses 40 % of its need (10 % on bare soil), pale for 30 days.',
+    );
   });
   it('says when not all can be met, what bare soil would want, and when to split', () => {
     const hard = doseAnswer(

@@ -121,13 +121,16 @@ export function lockUpAnswer(standing: BedStanding, names: BedNames, measures: M
 const WORTH_SAYING_G = 0.5;
 
 /** What happens when nothing is done. */
-function otherwiseWords(prospects: readonly CropProspect[], today: DayNumber): string[] {
-  return prospects.map(({ shortG, demandG, shortWithoutMaterialsG, paleDays, firstPaleDay }) => {
+function otherwiseWords(prospects: readonly CropProspect[], today: DayNumber, names: BedNames): string[] {
+  const missing = prospects.filter(
+    ({ shortG, demandG, paleDays }) => shortG > 0.005 * demandG || paleDays > 0,
+  );
+  return missing.map(({ id, shortG, demandG, shortWithoutMaterialsG, paleDays, firstPaleDay }) => {
     const share = shortG / demandG;
     const bare = shortWithoutMaterialsG / demandG;
     const since = firstPaleDay === null ? '' : ` from ${aboutWhen(firstPaleDay, today)}`;
     const pale = paleDays > 0 ? `, pale for ${paleDays} days${since}` : '';
-    return `Unfed it misses ${percent(share)} of its need (${percent(bare)} on bare soil)${pale}.`;
+    return `Unfed, ${names.crops([id]).toLowerCase()} misses ${percent(share)} of its need (${percent(bare)} on bare soil)${pale}.`;
   });
 }
 
@@ -172,7 +175,7 @@ export function doseAnswer(
       headline: isShort ? 'No dose is worth its cost' : 'No feed needed',
       details: [
         isShort ? 'What is missing cannot be made good by feeding now.' : `${crop} finds enough.`,
-        ...(isShort ? otherwiseWords(concerned, today) : []),
+        ...(isShort ? otherwiseWords(concerned, today, names) : []),
       ],
       isStop: false,
     };
@@ -200,7 +203,7 @@ export function doseAnswer(
       ...price,
       ...(reserveG > WORTH_SAYING_G ? [`${measures.nitrogen(reserveG)} of it is a cautious reserve.`] : []),
       ...(doses.doses.some(({ isMet }) => !isMet) ? ['Not all of the need can be met.'] : []),
-      ...otherwiseWords(concerned, today),
+      ...otherwiseWords(concerned, today, names),
     ],
     isStop: isShort,
   };

@@ -46,7 +46,7 @@ export function waitWords(wait: PlantingWait): string {
     case 'days':
       return wait.days >= 360
         ? 'a year or more before planting'
-        : `about ${Math.round(wait.days / 30)} months before planting`;
+        : `about ${wait.days < 45 ? 'a month' : `${Math.round(wait.days / 30)} months`} before planting`;
     case 'spring':
       return 'plant in spring';
     case 'deficitCovered':

@@ -41,7 +41,7 @@ function layerLines(working: BedAdvice['workings'][number], names: BedNames): Wo
     },
     {
       says: 'Nitrogen its microbes want to eat all of it',
-      formula: `(${e} × ${g(quickAndStructuralC)} + ${ew} × ${g(woodyC)}) ÷ ${figure(microbialCn, 3)} + woody share to humus ÷ 11 = ${g(working.wantedG)}`,
+      formula: `(${e} × ${g(quickAndStructuralC)} + ${ew} × ${g(woodyC)}) ÷ ${figure(microbialCn, 3)} + ${working.woodyHumifiedShare} × ${g(woodyC)} ÷ ${working.humusCn} = ${g(working.wantedG)}`,
       source: `growth efficiency: ${PARAMETER_TABLE.growthEfficiency.source}; microbial C:N: ${PARAMETER_TABLE.biomassCnHigh.source}`,
     },
     {

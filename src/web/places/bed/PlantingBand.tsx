@@ -27,11 +27,20 @@ interface PlantingBandProps {
 
 const STARTS: Record<StartsAs, string> = { seed: 'sown', transplant: 'planted out', set: 'set' };
 
+/** Today, or the day on which what grows there now is cleared. */
+function firstFreeDay({ today, plantings }: GardenBooks, bedId: string): string {
+  const ends = plantings
+    .filter((one) => one.bedId === bedId && !one.isUndersown && one.plantedOn <= today)
+    .flatMap(({ clearedOn }) => (clearedOn !== null && clearedOn > today ? [clearedOn] : []));
+  return [today, ...ends].reduce((latest, one) => (one > latest ? one : latest));
+}
+
 /** The life of a planting being written: typed, checked for room, kept. */
 function usePlanting({ books, bedId, measures, changing, onClose }: PlantingBandProps) {
   const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
-  const [form, setForm] = useState(() => plantingFormOf(changing, books.today, cmPerUnit));
+  const [form, setForm] = useState(() => plantingFormOf(changing, firstFreeDay(books, bedId), cmPerUnit));
+  const [isTouched, setIsTouched] = useState(false);
   const [wasTried, setWasTried] = useState(false);
   const plant = usePlant(bedId);
   const change = useChangePlanting();
@@ -54,8 +63,11 @@ function usePlanting({ books, bedId, measures, changing, onClose }: PlantingBand
   };
   return {
     form,
-    set: (next: Partial<PlantingForm>) => setForm((before) => withChange(before, next, cmPerUnit)),
-    trouble: (field: string) => (wasTried || clash !== null ? troubles[field] : undefined),
+    set: (next: Partial<PlantingForm>) => {
+      setIsTouched(true);
+      setForm((before) => withChange(before, next, cmPerUnit));
+    },
+    trouble: (field: string) => (wasTried || (isTouched && clash !== null) ? troubles[field] : undefined),
     isSaving: plant.isPending || change.isPending,
     save,
   };
