@@ -1,9 +1,16 @@
 import { defineConfig } from '@playwright/test';
 
-/** Two servers of their own: the demo garden, and books in which nothing is written yet. Both stand in May. */
+/** Servers of their own: the demo garden, and books in which nothing is written yet, twice. All stand in May. */
 const TODAY = '2026-05-14';
 const server = (port: number, extra: string) =>
   `node --import tsx src/server/main.ts --port ${port} --today ${TODAY} ${extra}`;
+
+/** Books that begin empty on every run. */
+const ownBooks = (port: number, name: string) => ({
+  command: `node -e "for (const s of ['','-wal','-shm']) require('fs').rmSync('test-results/e2e-${name}.sqlite'+s,{force:true})" && ${server(port, `--db test-results/e2e-${name}.sqlite`)}`,
+  url: `http://127.0.0.1:${port}/api/health`,
+  reuseExistingServer: false,
+});
 
 export default defineConfig({
   testDir: 'tests/e2e',
@@ -35,10 +42,7 @@ export default defineConfig({
       url: 'http://127.0.0.1:4191/api/health',
       reuseExistingServer: false,
     },
-    {
-      command: `node -e "for (const s of ['','-wal','-shm']) require('fs').rmSync('test-results/e2e-own.sqlite'+s,{force:true})" && ${server(4192, '--db test-results/e2e-own.sqlite')}`,
-      url: 'http://127.0.0.1:4192/api/health',
-      reuseExistingServer: false,
-    },
+    ownBooks(4192, 'own'),
+    ownBooks(4193, 'beds'),
   ],
 });

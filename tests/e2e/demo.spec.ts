@@ -1,16 +1,9 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './bed-page.ts';
 
 test.use({ baseURL: 'http://127.0.0.1:4191' });
 
 const isReady = async (page: Page) => expect(page.getByText('working it out')).toHaveCount(0);
-
-async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
-  ).toEqual([]);
-}
 
 test('the garden shows every bed with its state, and opens one', async ({ page }) => {
   await page.goto('/');

@@ -1,8 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
+import { answer } from './bed-page.ts';
 
 test.use({ baseURL: 'http://127.0.0.1:4192' });
-
-const answer = (page: Page, title: string) => page.getByRole('region', { name: title });
 
 /** Chooses from one of the component library's lists. */
 async function choose(page: Page, field: string, option: string): Promise<void> {

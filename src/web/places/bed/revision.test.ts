@@ -3,12 +3,13 @@ import type { EntryRecord } from '../../../contract/records.ts';
 import {
   afterEdit,
   edited,
-  freshSheet,
+  EMPTY_SHEET,
   isEmptyRevision,
-  redone,
+  redo,
   reverseOf,
   revisionOf,
-  undone,
+  undo,
+  withSheet,
 } from './revision.ts';
 
 const lay = (id: string, date = '2026-05-01', amount = 6): EntryRecord => ({
@@ -57,21 +58,26 @@ describe('edits of the layers', () => {
 });
 
 describe('a sheet', () => {
+  const twice = afterEdit(afterEdit(EMPTY_SHEET, { type: 'remove', entryId: 'low' }), {
+    type: 'remove',
+    entryId: 'high',
+  });
   it('goes back and forth, and forgets the way forth after a new edit', () => {
-    const once = afterEdit(freshSheet(KEPT), { type: 'remove', entryId: 'low' });
-    const twice = afterEdit(once, { type: 'remove', entryId: 'high' });
-    expect(ids(twice.present)).toEqual(['compost']);
-    expect(ids(undone(twice).present)).toEqual(['compost', 'high']);
-    expect(redone(undone(twice)).present).toEqual(twice.present);
-    expect(undone(undone(twice)).present).toBe(KEPT);
-    const other = afterEdit(undone(twice), { type: 'thicken', entryId: 'high', factor: 2 });
-    expect(redone(other)).toBe(other);
+    expect(ids(withSheet(KEPT, twice))).toEqual(['compost']);
+    expect(ids(withSheet(KEPT, undo(twice)))).toEqual(['compost', 'high']);
+    expect(redo(undo(twice))).toEqual(twice);
+    expect(withSheet(KEPT, undo(undo(twice)))).toBe(KEPT);
+    const other = afterEdit(undo(twice), { type: 'thicken', entryId: 'high', factor: 2 });
+    expect(redo(other)).toBe(other);
   });
-  it('takes no step for an edit that changes nothing', () => {
-    const sheet = freshSheet(KEPT);
-    expect(afterEdit(sheet, { type: 'thicken', entryId: 'low', factor: 1 })).toBe(sheet);
-    expect(undone(sheet)).toBe(sheet);
+  it('holds what was kept meanwhile beside what is tried', () => {
+    const meanwhile = [...KEPT, lay('another window')];
+    expect(ids(withSheet(meanwhile, twice))).toEqual(['compost', 'another window']);
+    expect(
+      withSheet([lay('low')], afterEdit(EMPTY_SHEET, { type: 'split', entryId: 'gone', newId: 'x' })),
+    ).toHaveLength(1);
   });
+  it('has no way back from the beginning', () => expect(undo(EMPTY_SHEET)).toBe(EMPTY_SHEET));
 });
 
 describe('a revision', () => {

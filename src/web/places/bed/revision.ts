@@ -10,38 +10,28 @@ export type Edit =
   | { readonly type: 'split'; readonly entryId: string; readonly newId: string }
   | { readonly type: 'move'; readonly entryId: string; readonly step: 1 | -1 };
 
-/** The entries of a bed as they would be, with the way there and back. */
+/** Edits in the order they were made, and those taken back, the last one first. */
 export interface Sheet {
-  readonly past: readonly (readonly EntryRecord[])[];
-  readonly present: readonly EntryRecord[];
-  readonly future: readonly (readonly EntryRecord[])[];
+  readonly done: readonly Edit[];
+  readonly undone: readonly Edit[];
 }
 
-export const freshSheet = (entries: readonly EntryRecord[]): Sheet => ({
-  past: [],
-  present: entries,
-  future: [],
-});
+export const EMPTY_SHEET: Sheet = { done: [], undone: [] };
 
-/** More than a gardener wants to take back. */
-const STEPS_KEPT = 100;
+/** The entries of a bed with a sheet's edits carried out; whatever was kept meanwhile is among them. */
+export const withSheet = (kept: readonly EntryRecord[], { done }: Sheet): readonly EntryRecord[] =>
+  done.reduce(edited, kept);
 
-export function afterEdit(sheet: Sheet, edit: Edit): Sheet {
-  const present = edited(sheet.present, edit);
-  if (present === sheet.present) return sheet;
-  return { past: [...sheet.past, sheet.present].slice(-STEPS_KEPT), present, future: [] };
+export const afterEdit = ({ done }: Sheet, edit: Edit): Sheet => ({ done: [...done, edit], undone: [] });
+
+export function undo(sheet: Sheet): Sheet {
+  const last = sheet.done.at(-1);
+  return last ? { done: sheet.done.slice(0, -1), undone: [last, ...sheet.undone] } : sheet;
 }
 
-export function undone(sheet: Sheet): Sheet {
-  const present = sheet.past.at(-1);
-  if (!present) return sheet;
-  return { past: sheet.past.slice(0, -1), present, future: [sheet.present, ...sheet.future] };
-}
-
-export function redone(sheet: Sheet): Sheet {
-  const [present, ...future] = sheet.future;
-  if (!present) return sheet;
-  return { past: [...sheet.past, sheet.present], present, future };
+export function redo(sheet: Sheet): Sheet {
+  const [next, ...undone] = sheet.undone;
+  return next ? { done: [...sheet.done, next], undone } : sheet;
 }
 
 const scaled = (entry: LayRecord, factor: number): LayRecord => ({

@@ -1,16 +1,17 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { BedRevision, EntryRecord } from '../../../contract/records.ts';
+import type { EntryRecord } from '../../../contract/records.ts';
 import { useReviseBed } from '../../api/gardens.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import {
   afterEdit,
   edited,
-  freshSheet,
+  EMPTY_SHEET,
   isEmptyRevision,
-  redone,
+  redo,
   reverseOf,
   revisionOf,
-  undone,
+  undo,
+  withSheet,
   type Edit,
   type Sheet,
 } from './revision.ts';
@@ -35,44 +36,31 @@ export interface LayerSheet {
 
 /** Edits of a bed's layers: tried, taken back, and written into the book all at once. */
 export function useSheet(bedId: string, kept: readonly EntryRecord[]): LayerSheet {
-  const [sheet, setSheet] = useState<Sheet>(() => freshSheet(kept));
-  const [base, setBase] = useState(kept);
+  const [sheet, setSheet] = useState<Sheet>(EMPTY_SHEET);
   const [hovering, setHovering] = useState<Edit | null>(null);
   const revise = useReviseBed(bedId);
   const offerUndo = useUndo();
-  const revision = useMemo(() => revisionOf(base, sheet.present), [base, sheet.present]);
-  const isChanged = !isEmptyRevision(revision);
+  const tried = useMemo(() => withSheet(kept, sheet), [kept, sheet]);
+  const entries = useMemo(() => (hovering ? edited(tried, hovering) : tried), [tried, hovering]);
+  const revision = useMemo(() => revisionOf(kept, tried), [kept, tried]);
 
-  // What another window wrote is taken over as long as nothing is being tried here.
-  if (kept !== base && !isChanged) {
-    setBase(kept);
-    setSheet(freshSheet(kept));
-  }
-
-  const undo = useCallback(() => setSheet(undone), []);
-  const redo = useCallback(() => setSheet(redone), []);
-  useKeys(undo, redo);
-  const entries = useMemo(
-    () => (hovering ? edited(sheet.present, hovering) : sheet.present),
-    [sheet.present, hovering],
-  );
-  const takeBack = (done: BedRevision, now: readonly EntryRecord[]) =>
-    revise.mutate(reverseOf(done, base, now));
+  const stepBack = useCallback(() => setSheet(undo), []);
+  const stepForth = useCallback(() => setSheet(redo), []);
+  useKeys(stepBack, stepForth);
   const save = () =>
     revise.mutate(revision, {
       onSuccess: ({ entries: now }) => {
-        setBase(now);
-        setSheet(freshSheet(now));
-        offerUndo('The changes are in the book.', () => takeBack(revision, now));
+        setSheet(EMPTY_SHEET);
+        offerUndo('The changes are in the book.', () => revise.mutate(reverseOf(revision, kept, now)));
       },
     });
 
   return {
     entries,
-    isChanged,
+    isChanged: !isEmptyRevision(revision),
     isHovering: hovering !== null,
-    canUndo: sheet.past.length > 0,
-    canRedo: sheet.future.length > 0,
+    canUndo: sheet.done.length > 0,
+    canRedo: sheet.undone.length > 0,
     isSaving: revise.isPending,
     failure: revise.error,
     edit: useCallback((edit: Edit) => {
@@ -80,11 +68,11 @@ export function useSheet(bedId: string, kept: readonly EntryRecord[]): LayerShee
       setSheet((before) => afterEdit(before, edit));
     }, []),
     hover: setHovering,
-    undo,
-    redo,
+    undo: stepBack,
+    redo: stepForth,
     discard: () => {
       revise.reset();
-      setSheet(freshSheet(base));
+      setSheet(EMPTY_SHEET);
     },
     save,
   };
