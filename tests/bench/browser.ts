@@ -1,22 +1,11 @@
 import { chromium, type Page } from '@playwright/test';
 import { startServer, newFolder, removeFolder } from '../http/server.ts';
 import { join } from 'node:path';
+import { CHROMIUM } from '../chromium.ts';
 import { report, timesOf } from './report.ts';
 
 /** What a gardener waits for, measured in a real browser on the demo garden. */
-const CHROMIUM = {
-  executablePath: process.env['VINE_CHROMIUM'] ?? '/usr/bin/chromium',
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-};
+
 const BED = '/garden/ternhollow/bed/demo-ferry-strip';
 const EDGE = /Thickness of Hazel/;
 const EDITS = 12;

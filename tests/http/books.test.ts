@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { bedOf, GARDEN } from '../fixtures/books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
 /** Every field that some answer has and some test looks at. */
@@ -22,28 +23,8 @@ let server: RunningServer;
 const ask = (method: string, path: string, json?: unknown, headers?: Record<string, string>) =>
   askAt<Body>(server.address, method, path, json, headers);
 
-const twelve = (value: number) => Array<number>(12).fill(value);
-const garden = {
-  id: 'garden',
-  name: 'Trial plot',
-  place: '',
-  climate: { temperatureC: twelve(12), rainMm: twelve(60), evapotranspirationMm: twelve(40) },
-  depositionGPerM2Year: 1,
-  measures: 'metric',
-};
-const bed = {
-  id: 'bed',
-  name: 'First bed',
-  kind: 'annual',
-  areaM2: 5,
-  organicMatterPct: 4,
-  bulkDensityGPerCm3: 1.2,
-  clayPct: 20,
-  rootZoneCm: 30,
-  exposure: 'normal',
-  isWatered: false,
-  note: '',
-};
+const garden = GARDEN;
+const { version, createdAt, updatedAt, gardenId, ...bed } = bedOf({ isWatered: false });
 const layer = {
   type: 'lay',
   state: 'laid',

@@ -86,7 +86,8 @@ export const BUILD_UPS: readonly BuildUp[] = [
   {
     id: 'manureUnderCard',
     purpose: 'soilLater',
-    layers: [layer('cattle_fym', 6), CARD, layer('straw_cereal', 8)],
+    // 3 cm is some 20 kg/m2, what a crop of the next year can use (tests/anchors, manure under card).
+    layers: [layer('cattle_fym', 3), CARD, layer('straw_cereal', 8)],
     wait: days(90),
     suits: ['annual', 'resting'],
     notes: ['autumnWork', 'cardOverlap', 'holesOnClay'],

@@ -1,7 +1,7 @@
 import { Button, Select } from 'antd';
 import { memo, useMemo, useState } from 'react';
 import type { BedRecord, GardenRecord } from '../../../contract/records.ts';
-import { asProduct, FEED_PRODUCTS, findFeedProduct } from '../../../core/supplement/feed-products.ts';
+import { FEED_PRODUCTS } from '../../../core/supplement/feed-products.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import {
   doseAnswer,
@@ -14,6 +14,7 @@ import type { Measures } from '../../format/measures.ts';
 import { SCHOOL_WORDS } from '../../format/school-words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from '../../format/workings-words.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
+import { chosenProduct } from './chosen-product.ts';
 import { HowWorkedOut } from './HowWorkedOut.tsx';
 import { materialName } from './naming.ts';
 
@@ -34,13 +35,7 @@ type Question = 'lockUp' | 'feed' | 'planting';
 export const Answers = memo(function Answers(props: AnswersProps) {
   const { advice, garden, bed, names, measures, isStale, onCompareSchools } = props;
   const [asked, setAsked] = useState<Question | null>(null);
-  const product = useMemo(() => {
-    const { feedMaterialId } = garden;
-    return {
-      name: materialName(feedMaterialId, []).toLowerCase(),
-      dose: (gPerM2: number) => asProduct(gPerM2, findFeedProduct(feedMaterialId), bed),
-    };
-  }, [garden, bed]);
+  const product = useMemo(() => chosenProduct(garden, bed), [garden, bed]);
   if (!advice) return <p className="soft answers-waiting">Working out the answers …</p>;
   const how = (question: Question) => () => setAsked(question);
   const workings = {

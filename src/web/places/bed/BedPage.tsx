@@ -259,7 +259,7 @@ function BedHead({ books, bed, measures, growing, onOpen, showTrouble }: BedHead
             measures.area(bed.areaM2),
             `${fixed(bed.clayPct, 0)} % clay`,
             ...(bed.ph === null ? [] : [`pH ${fixed(bed.ph, 1)}`]),
-            `${fixed(bed.organicMatterPct, 1)} % organic matter at the start`,
+            `${fixed(bed.organicMatterPct, 1)} % organic matter at first`,
           ].join(' · ')}
         </p>
       </div>

@@ -3,7 +3,6 @@ import { Link, useParams } from 'react-router';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
 import { materialFinder } from '../../../core/records/garden-books.ts';
 import { atEndOf } from '../../../core/projection/bed-projection.ts';
-import { asProduct, findFeedProduct } from '../../../core/supplement/feed-products.ts';
 import { amountFromMassFreshKg } from '../../../core/units/amount.ts';
 import { BedSection } from '../../drawing/bed-section.tsx';
 import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../format/advice-words.ts';
@@ -14,6 +13,7 @@ import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../fo
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import './bed.css';
 import './print-sheet.css';
+import { chosenProduct } from './chosen-product.ts';
 import { sectionInWords } from './bed-words.ts';
 import { statementsOf, StatementTable } from './Ledger.tsx';
 import { MindList } from './MindList.tsx';
@@ -75,11 +75,7 @@ function WorkedSheet({
   const layers = namedLayers(sample, books.entries, books.plantings, books.materials);
   const crops = namedCrops(sample, books.plantings);
   const names = bedNames(books);
-  const { feedMaterialId } = books.garden;
-  const product = {
-    name: materialName(feedMaterialId, []).toLowerCase(),
-    dose: (gPerM2: number) => asProduct(gPerM2, findFeedProduct(feedMaterialId), bed),
-  };
+  const product = chosenProduct(books.garden, bed);
   const { carbon, nitrogen } = statementsOf(answers.books, today, 'year');
   const spoken = [
     { title: 'Lock-up', answer: lockUpAnswer(advice, names, measures) },

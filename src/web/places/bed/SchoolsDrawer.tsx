@@ -2,12 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { Drawer } from 'antd';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
 import { SCHOOLS } from '../../../core/records/bed-records.ts';
-import { asProduct, findFeedProduct } from '../../../core/supplement/feed-products.ts';
 import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../format/advice-words.ts';
 import type { Measures } from '../../format/measures.ts';
 import { SAME_PHYSICS, SCHOOL_WORDS } from '../../format/school-words.ts';
 import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
-import { materialName } from './naming.ts';
+import { chosenProduct } from './chosen-product.ts';
 
 interface SchoolsDrawerProps {
   readonly records: GardenBooks;
@@ -20,11 +19,8 @@ interface SchoolsDrawerProps {
 /** What each school would advise for this bed, and why they differ. */
 export function SchoolsDrawer({ records, bed, names, measures, onClose }: SchoolsDrawerProps) {
   const { data } = useQuery(schoolsQuery(questionAbout(records, bed.id, records.today)));
-  const { feedMaterialId, school: own } = records.garden;
-  const product = {
-    name: materialName(feedMaterialId, []).toLowerCase(),
-    dose: (gPerM2: number) => asProduct(gPerM2, findFeedProduct(feedMaterialId), bed),
-  };
+  const { school: own } = records.garden;
+  const product = chosenProduct(records.garden, bed);
   return (
     <Drawer open title="Three schools on this bed" size={980} onClose={onClose}>
       {!data ? (

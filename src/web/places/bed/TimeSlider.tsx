@@ -14,6 +14,8 @@ interface TimeSliderProps {
 
 const STEP_DAYS = 7;
 const TICK_MS = 90;
+/** Closer than this to the beginning, today has its place to itself. */
+const NARROW_SHARE = 0.18;
 
 /** Moves the drawing through time, by hand or by itself. */
 export function TimeSlider({ fromDay, untilDay, today, day, onDay }: TimeSliderProps) {
@@ -44,7 +46,11 @@ export function TimeSlider({ fromDay, untilDay, today, day, onDay }: TimeSliderP
           setIsPlaying(false);
           onDay(value);
         }}
-        marks={{ [fromDay]: monthYear(fromDay), [today]: 'today', [untilDay]: monthYear(untilDay) }}
+        marks={{
+          ...(today - fromDay > NARROW_SHARE * (untilDay - fromDay) ? { [fromDay]: monthYear(fromDay) } : {}),
+          [today]: 'today',
+          [untilDay]: monthYear(untilDay),
+        }}
         tooltip={{ open: false }}
         ariaLabelForHandle="Day shown in the drawing"
         ariaValueTextFormatterForHandle={(value) => fullDate(value)}

@@ -1,0 +1,13 @@
+import type { BedRecord, GardenRecord } from '../../../contract/records.ts';
+import { asProduct, findFeedProduct } from '../../../core/supplement/feed-products.ts';
+import type { ChosenProduct } from '../../format/advice-words.ts';
+import { materialName } from './naming.ts';
+
+/** The product a garden feeds with, for one of its beds. */
+export function chosenProduct({ feedMaterialId }: GardenRecord, bed: BedRecord): ChosenProduct {
+  const product = findFeedProduct(feedMaterialId);
+  return {
+    name: materialName(product.materialId, []).toLowerCase(),
+    dose: (nitrogenGPerM2) => asProduct(nitrogenGPerM2, product, bed),
+  };
+}

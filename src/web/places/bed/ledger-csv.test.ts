@@ -1,0 +1,61 @@
+import Papa from 'papaparse';
+import { describe, expect, it } from 'vitest';
+import { bedOf, MILD } from '../../../../tests/fixtures/books.ts';
+import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
+import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import { monthBooks } from '../../../core/projection/month-books.ts';
+import { bedScenario } from '../../../core/records/bed-scenario.ts';
+import { ledgerCsv } from './ledger-csv.ts';
+
+const today = dayNumberFromIso('2026-05-14', []);
+const books = monthBooks(
+  bedScenario(
+    {
+      site: { climate: MILD, depositionGPerM2Year: 1 },
+      bed: bedOf(),
+      plantings: [],
+      entries: [
+        {
+          id: 'compost',
+          type: 'lay',
+          state: 'laid',
+          date: '2026-03-02',
+          materialId: 'compost_yard',
+          massFreshKg: 60,
+          dugDepthCm: 0,
+          seasonedMonths: 0,
+        },
+      ],
+    },
+    findLibraryMaterial,
+    today,
+    today + 60,
+  ),
+);
+const rowsOf = (kind: 'month' | 'year', areaM2 = 5) =>
+  Papa.parse<Record<string, string>>(ledgerCsv(books, today, kind, areaM2), { header: true }).data;
+
+describe('the ledger as CSV', () => {
+  it('closes every period with what the next one opens with', () => {
+    const rows = rowsOf('month').filter(
+      ({ element, account }) => element === 'carbon' && account === 'humus',
+    );
+    const amounts = (line: string) =>
+      rows.filter((row) => row['line'] === line).map((row) => row['amount_g']);
+    expect(amounts('opening').slice(1)).toEqual(amounts('closing').slice(0, -1));
+    expect(amounts('opening')).toHaveLength(8);
+  });
+  it('ends with the period that holds the day on show', () => {
+    expect(rowsOf('month').at(-1)).toMatchObject({ from: '2026-05-01', until: '2026-05-31' });
+    expect(rowsOf('year').at(-1)).toMatchObject({ from: '2026-01-01', until: '2026-07-12' });
+  });
+  it('speaks for the whole bed', () => {
+    const laid = (areaM2: number) =>
+      Number(
+        rowsOf('year', areaM2).find(({ line, account }) => line === 'source' && account === 'materials')![
+          'amount_g'
+        ],
+      );
+    expect(laid(10)).toBeCloseTo(2 * laid(5), 6);
+  });
+});

@@ -1,0 +1,14 @@
+/** Debian's Chromium, or the one named by VINE_CHROMIUM, without anything that reaches out by itself. */
+export const CHROMIUM = {
+  executablePath: process.env['VINE_CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
