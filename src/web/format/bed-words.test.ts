@@ -12,6 +12,7 @@ import { BUILD_UP_NOTE_WORDS, BUILD_UP_WORDS, waitWords } from './build-up-words
 import { conflictInWords, waitInWords } from './conflict-words.ts';
 import { measuresOf } from './measures.ts';
 import { inputWords, rangeSentences } from './range-words.ts';
+import { counterpartyWords } from './words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from './workings-words.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
@@ -68,6 +69,15 @@ describe('conflicts in words', () => {
     expect(waitInWords({ ...wait, code: 'urine', isTooEarly: false }, records, today)).not.toContain(
       'too early',
     );
+  });
+});
+
+describe('the other side of a posting in words', () => {
+  it('reads on after from or to', () => {
+    expect(counterpartyWords('deposited', 'deposition', 'From rain and air')).toBe('rain and air');
+    expect(counterpartyWords('nativeHumusToRootZone', 'humus', 'Humus')).toBe('native humus');
+    expect(counterpartyWords('laidHumusToRootZone', 'humus', 'Humus')).toBe('humus');
+    expect(counterpartyWords('harvested', 'harvested', 'Harvested')).toBe('the harvest');
   });
 });
 

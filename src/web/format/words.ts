@@ -93,12 +93,33 @@ export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
   takenOff: 'Taken off',
 };
 
-/** The other side of a posting where its account alone does not tell which posting it is. */
-export const POSTING_WORDS: Partial<Record<FlowName, string>> = {
-  nativeHumusToContactZone: 'native humus',
-  nativeHumusToRootZone: 'native humus',
-  nativeHumusCarbonRespired: 'the air, from native humus',
+/** The world outside as the other side of a posting, after "from" or "to". */
+const OUTSIDE_WORDS: Partial<Record<CarbonParty | NitrogenParty, string>> = {
+  materials: 'what was laid',
+  fertiliser: 'feed',
+  deposition: 'rain and air',
+  fixation: 'the air, by legumes',
+  subsoil: 'the subsoil',
+  soilTest: 'a soil test (adjusted)',
+  air: 'the air',
+  leached: 'below the roots (leached)',
+  denitrified: 'the air (denitrified)',
+  ammonia: 'the air (ammonia)',
+  harvested: 'the harvest',
+  takenOff: 'what was taken off',
 };
+
+const NATIVE_HUMUS: readonly FlowName[] = ['nativeHumusToContactZone', 'nativeHumusToRootZone'];
+
+/** The other side of a posting in a sentence: "from native humus", "to the harvest". */
+export function counterpartyWords(
+  name: FlowName,
+  party: CarbonParty | NitrogenParty,
+  accountWords: string,
+): string {
+  if (NATIVE_HUMUS.includes(name)) return 'native humus';
+  return OUTSIDE_WORDS[party] ?? accountWords.toLowerCase();
+}
 
 /** What to mind, with the rule it comes from; local rules and advice always come first. */
 export function cautionInWords(caution: Caution): string {

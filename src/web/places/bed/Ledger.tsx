@@ -1,6 +1,7 @@
 import { Button, Segmented } from 'antd';
 import { memo, useState } from 'react';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
+import type { CarbonParty, NitrogenParty } from '../../../core/ledger/accounts.ts';
 import { PERIOD_KINDS, periodAround, type PeriodKind } from '../../../core/ledger/periods.ts';
 import { carbonStatement, nitrogenStatement, type Statement } from '../../../core/ledger/statement.ts';
 import type { BedSample } from '../../../core/projection/bed-projection.ts';
@@ -8,7 +9,7 @@ import type { MonthBooks } from '../../../core/projection/month-books.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../format/dates.ts';
 import { cell } from '../../format/figures.ts';
-import { CARBON_WORDS, NITROGEN_WORDS, PERIOD_WORDS, POSTING_WORDS } from '../../format/words.ts';
+import { CARBON_WORDS, NITROGEN_WORDS, counterpartyWords, PERIOD_WORDS } from '../../format/words.ts';
 import { BatchBook } from './BatchBook.tsx';
 import { ledgerCsv, saveFile } from './ledger-csv.ts';
 
@@ -134,7 +135,7 @@ export const Ledger = memo(function Ledger({
   );
 });
 
-interface StatementTableProps<Account extends string> {
+interface StatementTableProps<Account extends CarbonParty | NitrogenParty> {
   readonly title: string;
   readonly mark: string;
   readonly unit: string;
@@ -145,7 +146,9 @@ interface StatementTableProps<Account extends string> {
 }
 
 /** One book: what each account opened with, what was posted, what it closed with. */
-export function StatementTable<Account extends string>(props: StatementTableProps<Account>) {
+export function StatementTable<Account extends CarbonParty | NitrogenParty>(
+  props: StatementTableProps<Account>,
+) {
   const { title, mark, unit, statement, words, scale, decimals } = props;
   const [openAccount, setOpenAccount] = useState<Account | null>(null);
   const shown = (grams: number) => cell(grams * scale, decimals);
@@ -154,7 +157,7 @@ export function StatementTable<Account extends string>(props: StatementTableProp
     (line) => !isEmpty(line.openingG, line.inG, line.outG, line.closingG),
   );
   const outside = statement.outside.filter(({ amountG }) => !isEmpty(amountG));
-  const residual = (statement.debitG - statement.creditG) * scale;
+  const residual = Math.abs(statement.debitG - statement.creditG) * scale;
   return (
     <table className={`ledger book-${statement.element}`}>
       <caption>
@@ -197,7 +200,7 @@ export function StatementTable<Account extends string>(props: StatementTableProp
               .map(({ name, counterparty, amountG }) => (
                 <tr key={name} className="posting-row">
                   <td>
-                    {amountG > 0 ? 'from' : 'to'} {POSTING_WORDS[name] ?? words[counterparty].toLowerCase()}
+                    {amountG > 0 ? 'from' : 'to'} {counterpartyWords(name, counterparty, words[counterparty])}
                   </td>
                   <td className="red-rule" />
                   <td>{amountG > 0 ? shown(amountG) : ''}</td>
