@@ -158,6 +158,20 @@ describe('plantings', () => {
     expect(clash.body.errors[0].sentence).toContain('Leek (until 2026-10-01)');
     expect((await ask('POST', '/api/beds/bed/plantings', { ...kale, isUndersown: true })).status).toBe(201);
   });
+  it('that stand side by side already can be ticked off, but not spread further', async () => {
+    const kept = plantingDraft({
+      id: 'kale',
+      cropId: 'kale',
+      plantedOn: '2026-07-01',
+      clearedOn: '2026-12-01',
+    });
+    const { id, ...kale } = kept;
+    const change = (values: object) => ask('PUT', '/api/plantings/kale', { ...kale, ...values });
+    expect((await change({ version: 1, isUndersown: true, state: 'laid', note: 'ticked off' })).status).toBe(
+      200,
+    );
+    expect((await change({ version: 2, isUndersown: false })).status).toBe(422);
+  });
   it('cannot be cleared before they are sown', async () => {
     const { body } = await ask(
       'POST',

@@ -13,6 +13,11 @@ const withPlanting = (all: readonly PlantingRecord[], planting: PlantingRecord):
   planting,
 ];
 
+const takesOtherRoom = (before: PlantingRecord, after: PlantingRecord): boolean =>
+  (['plantedOn', 'clearedOn', 'areaShare', 'isUndersown'] as const).some(
+    (field) => before[field] !== after[field],
+  );
+
 export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
   new Hono()
     .post('/beds/:bedId/plantings', body(plantingDraft), (c) => {
@@ -37,9 +42,11 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
       return stores.atomically(() => {
         const before = found(stores.plantings.find(id), 'planting');
         requireSeen(before, version);
-        checkRoom({ ...before, ...values }, stores.plantings.listOf(before.bedId));
+        const changed = { ...before, ...values };
+        // What stood side by side before shares were known may stay, and be ticked off.
+        if (takesOtherRoom(before, changed)) checkRoom(changed, stores.plantings.listOf(before.bedId));
         requireSoundBooks(stores, before.bedId, today(), {
-          plantings: (all) => withPlanting(all, { ...before, ...values }),
+          plantings: (all) => withPlanting(all, changed),
           about: [id],
         });
         return c.json(written(stores.plantings.update(id, version, values), 'planting'), 200);

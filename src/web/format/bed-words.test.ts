@@ -120,7 +120,7 @@ describe('the likely range in words', () => {
     expect(sentences[0]).toBe('8 in 10: no shortage for kale. It misses 0 % to 16 % of its need, unfed.');
     expect(sentences).toContain('Held at most: 2.1 to 4.4 g/m².');
     expect(sentences).toContain('Organic matter in ten years: 3.4 to 4.2 %.');
-    expect(sentences.join(' ')).toContain('40 to 90 mm of water a year');
+    expect(sentences.join(' ')).toContain('40 mm to 90 mm of water a year');
   });
   it('says what to measure, apart from what nobody can', () => {
     const words = rangeSentences(range, 'kale', names, metric).join(' ');

@@ -76,7 +76,7 @@ const customary: Measures = {
     return cups < 16 ? `${plainFigure(cups, 2)} cups` : `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`;
   },
   liquid: (litres) => `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`,
-  water: (mm) => `${plainFigure(inchesFromCentimetres(mm / 10), 2)} in of water`,
+  water: (mm) => `${plainFigure(inchesFromCentimetres(mm / 10), 2)} in`,
   units: [
     'inch',
     'bucket5Gal',

@@ -1,7 +1,7 @@
 import type { Influence, LikelyRange, Spread } from '../../core/projection/likely-range.ts';
 import { PARAMETER_TABLE } from '../../core/simulation/parameters.ts';
 import type { BedNames } from './advice-words.ts';
-import { percent, roundFigure } from './figures.ts';
+import { percent } from './figures.ts';
 import type { Measures } from './measures.ts';
 
 const tenths = (share: number): string => `${Math.round(share * 10)} in 10`;
@@ -38,7 +38,7 @@ export function rangeSentences(
       : []),
     ...(waterSavedMm.high >= 1
       ? [
-          `Under the layers ${between(waterSavedMm, roundFigure, 'mm')} of water a year stay in the soil that would evaporate from bare ground.`,
+          `Under the layers ${measures.water(waterSavedMm.low)} to ${measures.water(waterSavedMm.high)} of water a year stay in the soil that would evaporate from bare ground.`,
         ]
       : []),
     ...measureFirst(influences, names),

@@ -6,7 +6,7 @@ import type { CropTable } from '../crop-table.ts';
 import { CONTACT_ZONE_CM } from '../scenario.ts';
 
 /** Share of the growing time after which roots are at full depth (set here). */
-const ROOTS_FULL_AT = 0.6;
+export const ROOTS_FULL_AT = 0.6;
 /** Less than this missing is rounding, g/m2. */
 const NEGLIGIBLE_G = 1e-12;
 

@@ -4,7 +4,6 @@ import type { EntryRecord } from '../../../contract/records.ts';
 import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { figure, fixed } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
 import { neighborOnTheDay } from './revision.ts';
 import type { LayerActions } from './use-layer-actions.ts';
@@ -85,7 +84,7 @@ function LayerLine({ layer, isOpen, entries, measures, areaM2, onSelect, actions
         )}
         {isOwn ? <LayerMenu {...{ layer, entries, actions }} /> : <span />}
       </div>
-      {isOpen && <LayerStory layer={layer} areaM2={areaM2} />}
+      {isOpen && <LayerStory {...{ layer, measures, areaM2 }} />}
     </li>
   );
 }
@@ -160,9 +159,13 @@ function LayerMenu({
 }
 
 /** The carbon and nitrogen of one layer from the day it was laid. */
-function LayerStory({ layer, areaM2 }: { layer: NamedLayer; areaM2: number }) {
-  const carbon = (g: number) => `${fixed((g * areaM2) / 1000, 2)} kg`;
-  const nitrogen = (g: number) => `${figure(g * areaM2, 2)} g`;
+function LayerStory({
+  layer,
+  measures,
+  areaM2,
+}: Pick<LayerListProps, 'measures' | 'areaM2'> & { layer: NamedLayer }) {
+  const carbon = (g: number) => measures.mass((g * areaM2) / 1000);
+  const nitrogen = (g: number) => measures.nitrogen(g * areaM2);
   const inAir = layer.respiredCarbonG;
   const left = layer.freshCarbonG + layer.microbialCarbonG;
   return (

@@ -13,8 +13,16 @@ import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
 import { troublesOf } from '../../forms/troubles.ts';
+import { shortDate } from '../../format/dates.ts';
 import type { Measures } from '../../format/measures.ts';
-import { clashOf, plantingFormOf, readPlanting, withChange, type PlantingForm } from './planting-form.ts';
+import {
+  clashOf,
+  plantingFormOf,
+  readPlanting,
+  rootsFullOn,
+  withChange,
+  type PlantingForm,
+} from './planting-form.ts';
 
 interface PlantingBandProps {
   readonly books: GardenBooks;
@@ -170,6 +178,7 @@ function WhatAndWhen(props: FieldsProps) {
 function HowItGrows({ measures, ...props }: FieldsProps & { measures: Measures }) {
   const { form, set } = props;
   const crop = findCrop(form.cropId)!;
+  const fullOn = rootsFullOn(form);
   return (
     <>
       <Text
@@ -186,7 +195,7 @@ function HowItGrows({ measures, ...props }: FieldsProps & { measures: Measures }
         field="rootDepth"
         about="rootDepthCm"
         width={90}
-        hint="when grown"
+        hint={fullOn === null ? 'when grown' : `from ${shortDate(fullOn)}`}
       />
       <div className="field">
         <span className="field-name">Starts as</span>

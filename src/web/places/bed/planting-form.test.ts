@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { plantingOf } from '../../../../tests/fixtures/books.ts';
-import { clashOf, plantingFormOf, readPlanting, withChange } from './planting-form.ts';
+import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
+import { clashOf, plantingFormOf, readPlanting, rootsFullOn, withChange } from './planting-form.ts';
 
 const fresh = plantingFormOf(null, '2026-05-14', 1);
 const read = (form: typeof fresh, cmPerUnit = 1) => readPlanting(form, 'id', '2026-05-14', cmPerUnit, '');
@@ -38,6 +39,11 @@ describe('a planting being written', () => {
     expect(read({ ...inches, rootDepth: '20', plantedOn: '2026-06-01' }, 2.54)).toMatchObject({
       data: { rootDepthCm: 50.8, state: 'planned' },
     });
+  });
+  it('tells when its roots are down, and not for a perennial', () => {
+    // Six tenths of the 190 days from 14 May.
+    expect(rootsFullOn(fresh)).toBe(dayNumberFromIso('2026-09-05', []));
+    expect(rootsFullOn(withChange(fresh, { cropId: 'quince' }, 1))).toBeNull();
   });
   it('names the field that cannot be', () => {
     const parsed = read({ ...fresh, demand: 'much', areaPct: '0' });

@@ -1,8 +1,9 @@
 import { plantingDraft, type PlantingRecord } from '../../../contract/records.ts';
-import { isoDateOf } from '../../../core/climate/calendar.ts';
+import { isoDateOf, type DayNumber } from '../../../core/climate/calendar.ts';
 import { findCrop, type StartsAs } from '../../../core/crops/crop-library.ts';
 import { InputError } from '../../../core/input-error.ts';
 import { checkRoom } from '../../../core/records/planting-clash.ts';
+import { ROOTS_FULL_AT } from '../../../core/simulation/processes/crop-uptake.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { dayOf } from '../../format/dates.ts';
 import { plainFigure } from '../../format/figures.ts';
@@ -94,6 +95,13 @@ export const readPlanting = (
     isUndersown: form.isUndersown,
     note,
   });
+
+/** The day on which the roots have reached their depth; null where that cannot be told yet. */
+export function rootsFullOn({ cropId, plantedOn, clearedOn }: PlantingForm): DayNumber | null {
+  if (findCrop(cropId)?.isPerennial || plantedOn === '' || clearedOn <= plantedOn) return null;
+  const from = dayOf(plantedOn);
+  return from + Math.round(ROOTS_FULL_AT * (dayOf(clearedOn) - from));
+}
 
 /** Why there is no room, in a sentence; null when there is. */
 export function clashOf(
