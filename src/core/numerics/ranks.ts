@@ -7,7 +7,7 @@ export function quantileSorted(sorted: ArrayLike<number>, share: number): number
 }
 
 /** Ranks from 0, equal values sharing the mean of theirs. */
-function ranksOf(values: readonly number[]): number[] {
+export function ranksOf(values: readonly number[]): number[] {
   const order = values.map((_, i) => i).sort((a, b) => values[a] - values[b]);
   const ranks = new Array<number>(values.length).fill(0);
   for (let i = 0; i < order.length;) {
@@ -19,11 +19,13 @@ function ranksOf(values: readonly number[]): number[] {
   return ranks;
 }
 
-/** Spearman's rank correlation, -1 to 1; 0 when either list does not vary. Both lists are equally long. */
-export function rankCorrelation(a: readonly number[], b: readonly number[]): number {
-  const ra = ranksOf(a);
-  const rb = ranksOf(b);
-  const mean = (a.length - 1) / 2;
+/** Spearman's rank correlation of two lists of equal length, -1 to 1; 0 when either does not vary. */
+export const rankCorrelation = (a: readonly number[], b: readonly number[]): number =>
+  correlationOfRanks(ranksOf(a), ranksOf(b));
+
+/** The same of ranks that are known already. */
+export function correlationOfRanks(ra: readonly number[], rb: readonly number[]): number {
+  const mean = (ra.length - 1) / 2;
   let both = 0;
   let aa = 0;
   let bb = 0;

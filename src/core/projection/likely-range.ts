@@ -1,5 +1,5 @@
 import type { DayNumber } from '../climate/calendar.ts';
-import { quantileSorted, rankCorrelation } from '../numerics/ranks.ts';
+import { correlationOfRanks, quantileSorted, ranksOf } from '../numerics/ranks.ts';
 import { heldNitrogen, mineralNitrogen, mulchHeightCm, organicMatterPct } from '../simulation/report.ts';
 import { runTo, startRun, type BedRun } from '../simulation/run.ts';
 import { endingOn, type BedScenario } from '../simulation/scenario.ts';
@@ -155,6 +155,8 @@ export interface Influence {
 
 const MOST_INFLUENCES = 5;
 const LEAST_CORRELATION = 0.12;
+/** Beyond this many draws no influence changes its place by much, and ranking them would hold up the page. */
+const DRAWS_FOR_INFLUENCE = 200;
 
 const sorted = (values: readonly number[]): Float64Array => Float64Array.from(values).sort();
 
@@ -202,19 +204,18 @@ export function likelyRange(
   };
 }
 
-/** Inputs by how much the target follows them. */
+/** Inputs by how much the target follows them, from as many draws as it takes to tell. */
 function influencesOn(
   target: readonly number[],
   inputs: readonly string[],
   outcomes: readonly DrawnOutcome[],
 ): Influence[] {
+  const used = outcomes.slice(0, DRAWS_FOR_INFLUENCE);
+  const targetRanks = ranksOf(target.slice(0, DRAWS_FOR_INFLUENCE));
   return inputs
     .map((input, i) => ({
       input,
-      correlation: rankCorrelation(
-        outcomes.map(({ places }) => places[i]),
-        target,
-      ),
+      correlation: correlationOfRanks(ranksOf(used.map(({ places }) => places[i])), targetRanks),
     }))
     .filter(({ correlation }) => Math.abs(correlation) >= LEAST_CORRELATION)
     .sort((a, b) => Math.abs(b.correlation) - Math.abs(a.correlation))
