@@ -6,14 +6,21 @@ import { smoothStep } from '../numerics/interpolation.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Bed } from '../simulation/bed.ts';
 import { BALANCE_COUNT, readBalances } from '../simulation/books.ts';
+import {
+  drawnNitrogen,
+  freshCarbon,
+  isOnSurface,
+  releasedNitrogen,
+  type CohortTable,
+} from '../simulation/cohort-table.ts';
 import { rootDepthCm } from '../simulation/processes/crop-uptake.ts';
+import { layerThicknessCm } from '../simulation/processes/mulch-stack.ts';
 import {
   heldByCohort,
   heldNitrogen,
   mineralNitrogen,
   mulchHeightCm,
   organicMatterPct,
-  reportCohort,
 } from '../simulation/report.ts';
 import { runTo, startRun } from '../simulation/run.ts';
 import type { BedScenario, CropPlan } from '../simulation/scenario.ts';
@@ -202,42 +209,56 @@ function wantAhead(crop: CropPlan, day: DayNumber): number {
 const THINNEST_SHOWN_CM = 0.05;
 const LEAST_SHOWN_CARBON_G = 1;
 
-function layerStates(bed: Bed): LayerState[] {
-  const { cohorts } = bed.state;
+/** Read straight from the columns: it is done for every layer at every look. */
+function layerStates({ state, constants }: Bed): LayerState[] {
+  const t = state.cohorts;
   const states: LayerState[] = [];
-  for (let i = 0; i < cohorts.count; i++) {
-    const { carbonG, nitrogenG, ...report } = reportCohort(bed, i);
-    const freshCarbonG = carbonG.quick + carbonG.structural + carbonG.woody;
-    const charCarbonG = carbonG.labileChar + carbonG.stableChar;
-    const held = heldByCohort(cohorts, i);
-    const isOnTop = report.place === 'surface';
-    const isSpent = freshCarbonG + carbonG.microbial + carbonG.humus + charCarbonG < LEAST_SHOWN_CARBON_G;
-    if (isSpent || (isOnTop && report.thicknessCm < THINNEST_SHOWN_CM)) continue;
+  for (let i = 0; i < t.count; i++) {
+    const isOnTop = isOnSurface(t, i);
+    const thicknessCm = isOnTop ? layerThicknessCm(t, i, constants.parameters.settlingShare) : 0;
+    const freshCarbonG = freshCarbon(t, i);
+    const charCarbonG = t.labileCharC[i] + t.stableCharC[i];
+    const isSpent = freshCarbonG + t.microbialC[i] + t.humusC[i] + charCarbonG < LEAST_SHOWN_CARBON_G;
+    if (isSpent || (isOnTop && thicknessCm < THINNEST_SHOWN_CM)) continue;
+    const drawnNitrogenG = drawnNitrogen(t, i);
+    const releasedNitrogenG = releasedNitrogen(t, i);
+    const [, heldContactG, heldRootG] = heldByCohort(t, i);
     states.push({
-      id: report.id,
-      kind: cohorts.kinds[i],
+      id: t.ids[i],
+      kind: t.kinds[i],
       isOnTop,
-      dugDepthCm: cohorts.dugDepthCm[i],
-      thicknessCm: report.thicknessCm,
+      dugDepthCm: t.dugDepthCm[i],
+      thicknessCm,
       freshCarbonG,
-      microbialCarbonG: carbonG.microbial,
-      humusCarbonG: carbonG.humus,
+      microbialCarbonG: t.microbialC[i],
+      humusCarbonG: t.humusC[i],
       charCarbonG,
-      respiredCarbonG: report.respiredCarbonG,
-      laidCarbonG: report.openingCarbonG,
-      laidNitrogenG: report.openingNitrogenG,
-      boundNitrogenG: total(Object.values(nitrogenG)) - nitrogenG.humus + report.ammoniumG + report.charHeldG,
-      humusNitrogenG: nitrogenG.humus,
-      drawnNitrogenG: report.drawnG,
-      releasedNitrogenG: report.releasedG,
-      ammoniaNitrogenG: report.volatilizedG,
-      lockedNitrogenG: report.lockedG,
-      heldContactG: held[1],
-      heldRootG: held[2],
+      respiredCarbonG: t.respiredC[i],
+      laidCarbonG: t.openingC[i],
+      laidNitrogenG: t.openingN[i],
+      boundNitrogenG: boundNitrogen(t, i),
+      humusNitrogenG: t.humusN[i],
+      drawnNitrogenG,
+      releasedNitrogenG,
+      ammoniaNitrogenG: t.volatilizedN[i],
+      lockedNitrogenG: Math.max(0, drawnNitrogenG - releasedNitrogenG),
+      heldContactG,
+      heldRootG,
     });
   }
   return states;
 }
+
+/** Nitrogen in all of a cohort but its humus, ammonium and what its char holds included, g/m2. */
+const boundNitrogen = (t: CohortTable, i: number): number =>
+  t.quickN[i] +
+  t.structuralN[i] +
+  t.woodyN[i] +
+  t.microbialN[i] +
+  t.labileCharN[i] +
+  t.stableCharN[i] +
+  t.ammoniumN[i] +
+  t.charHeldN[i];
 
 function cropStates({ state: { crops } }: Bed): CropState[] {
   const states: CropState[] = [];

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { BedSample, LayerState } from '../../core/projection/bed-projection.ts';
 import { CONTACT_ZONE_CM } from '../../core/simulation/scenario.ts';
 import type { Measures } from '../format/measures.ts';
@@ -177,7 +178,7 @@ function DepthScale({
 }
 
 /** The bed cut open: what lies on what, to scale, what is held where, and how deep the roots are. */
-export function BedSection(props: BedSectionProps) {
+export const BedSection = memo(function BedSection(props: BedSectionProps) {
   const {
     sample,
     layers,
@@ -288,7 +289,7 @@ export function BedSection(props: BedSectionProps) {
       <Labels labels={labels.sort((a, b) => a.targetY - b.targetY)} />
     </svg>
   );
-}
+});
 
 /** Three plants of one crop, or a pair each when several share the bed. */
 function plantPositions(cropCount: number, k: number): number[] {

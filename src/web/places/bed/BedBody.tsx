@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { atEndOf, type BedProjection } from '../../../core/projection/bed-projection.ts';
@@ -18,16 +18,18 @@ import { TimeSlider } from './TimeSlider.tsx';
 import type { BedAnswers } from './use-bed-answers.ts';
 import type { LayerActions } from './use-layer-actions.ts';
 import type { useLikelyRange } from './use-likely-range.ts';
-import type { LayerSheet } from './use-sheet.ts';
 
 interface BedBodyProps {
   /** The records as they would be, with everything that is being tried. */
   readonly books: GardenBooks;
   readonly bed: BedRecord;
   readonly projection: BedProjection;
-  readonly answers: BedAnswers;
+  readonly advice: BedAnswers['advice'];
+  readonly monthBooks: BedAnswers['books'];
+  readonly isAdviceStale: boolean;
   readonly likely: ReturnType<typeof useLikelyRange>;
-  readonly sheet: LayerSheet;
+  /** An edge is under the hand. */
+  readonly isHovering: boolean;
   readonly actions: LayerActions;
   readonly selectedId: string | null;
   readonly onSelect: (layerId: string | null) => void;
@@ -50,8 +52,8 @@ function useHighestMulch({ samples }: BedProjection, isHovering: boolean): numbe
 }
 
 /** The bed on one day: its section to take hold of, its answers, its tide, its books. */
-export function BedBody(props: BedBodyProps) {
-  const { books, bed, projection, answers, likely, sheet, actions, measures, today, day, onDay } = props;
+export const BedBody = memo(function BedBody(props: BedBodyProps) {
+  const { books, bed, projection, advice, monthBooks, likely, actions, measures, today, day, onDay } = props;
   const { selectedId, onSelect, onOpen } = props;
   const saveAsBuildUp = useCallback(() => onOpen('saveBuildUp'), [onOpen]);
   const compareSchools = useCallback(() => onOpen('schools'), [onOpen]);
@@ -61,11 +63,10 @@ export function BedBody(props: BedBodyProps) {
     [sample, books],
   );
   const crops = useMemo(() => namedCrops(sample, books.plantings), [sample, books.plantings]);
-  const highestMulchCm = useHighestMulch(projection, sheet.isHovering);
+  const highestMulchCm = useHighestMulch(projection, props.isHovering);
   const entries = useMemo(() => books.entries.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
   const firstDate = entries.reduce((first, { date }) => Math.min(first, dayOf(date)), today);
   const [names, inRecords] = useMemo(() => [bedNames(books), recordNames(books)], [books]);
-  const { advice } = answers;
   const fromDay = Math.max(projection.startDay, Math.min(day, today) - BEFORE_TODAY_DAYS);
   const untilDay = Math.min(projection.endDay, Math.max(fromDay + BEFORE_TODAY_DAYS + AFTER_TODAY_DAYS, day));
   const dosesShown = useMemo(
@@ -81,6 +82,9 @@ export function BedBody(props: BedBodyProps) {
     return { days: plan.tideDays, low: range.availableG.low, high: range.availableG.high };
   }, [likely.shown]);
   const isHeld = (id: string) => entries.some((entry) => entry.id === id && entry.type === 'lay');
+  const sectionWords = sectionInWords(sample, layers, crops, day, measures);
+  const tideWords = tideInWords(projection, today, measures);
+  const wanted = wantedBy(projection, fromDay, untilDay, names.crops);
   const concerned = advice?.doses?.cropIds ?? [];
   return (
     <>
@@ -95,7 +99,7 @@ export function BedBody(props: BedBodyProps) {
               highestMulchCm={highestMulchCm}
               selectedId={selectedId}
               measures={measures}
-              description={sectionInWords(sample, layers, crops, day, measures)}
+              description={sectionWords}
             />
             <SectionHandles
               layers={layers}
@@ -127,7 +131,7 @@ export function BedBody(props: BedBodyProps) {
           <Answers
             {...{ advice, bed, names, measures }}
             garden={books.garden}
-            isStale={answers.isAdviceStale}
+            isStale={props.isAdviceStale}
             onCompareSchools={compareSchools}
           />
           <NitrogenTide
@@ -138,10 +142,10 @@ export function BedBody(props: BedBodyProps) {
             selectedDay={day}
             doses={dosesShown}
             band={band}
-            wantedBy={wantedBy(projection, fromDay, untilDay, names.crops)}
+            wantedBy={wanted}
             measures={measures}
             onSelect={onDay}
-            description={tideInWords(projection, today, measures)}
+            description={tideWords}
           />
           {advice && <MindList {...{ advice, measures, today }} names={inRecords} />}
           <LikelyRangeNote
@@ -151,9 +155,9 @@ export function BedBody(props: BedBodyProps) {
           />
         </div>
       </div>
-      {answers.books && (
+      {monthBooks && (
         <Ledger
-          books={answers.books}
+          books={monthBooks}
           {...{ day, sample, layers, onDay }}
           bedName={bed.name}
           areaM2={bed.areaM2}
@@ -161,4 +165,4 @@ export function BedBody(props: BedBodyProps) {
       )}
     </>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { Button, Dropdown } from 'antd';
-import { useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { BedRecord, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
@@ -127,8 +127,15 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
     [openAtTop],
   );
   const actions = useLayerActions({
-    sheet,
-    onChange: changeEntry,
+    edit: sheet.edit,
+    hover: sheet.hover,
+    onChange: useCallback(
+      (id: string) => {
+        const entry = entries.find((one) => one.id === id);
+        if (entry) changeEntry(entry);
+      },
+      [entries, changeEntry],
+    ),
     onDig: useMemo(() => startPosting('dig'), [startPosting]),
     onTakeOff: useMemo(() => startPosting('takeOff'), [startPosting]),
   });
@@ -163,8 +170,12 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
         <Waiting refusal={refusal} />
       ) : (
         <BedBody
-          books={records}
-          {...{ bed, projection, answers, likely, sheet, actions, selectedId, measures, today, day }}
+          books={answers.drawnFrom}
+          advice={answers.advice}
+          monthBooks={answers.books}
+          isAdviceStale={answers.isAdviceStale}
+          isHovering={sheet.isHovering}
+          {...{ bed, projection, likely, actions, selectedId, measures, today, day }}
           onSelect={setSelectedId}
           onDay={setDay}
           onOpen={setOpened}
@@ -233,7 +244,7 @@ interface BedHeadProps {
 }
 
 /** What bed it is, and what can be done on it. */
-function BedHead({ books, bed, measures, growing, onOpen, showTrouble }: BedHeadProps) {
+const BedHead = memo(function BedHead({ books, bed, measures, growing, onOpen, showTrouble }: BedHeadProps) {
   const remove = useRemoveBed();
   const restore = useRestoreBed();
   const undo = useUndo();
@@ -287,4 +298,4 @@ function BedHead({ books, bed, measures, growing, onOpen, showTrouble }: BedHead
       </div>
     </header>
   );
-}
+});

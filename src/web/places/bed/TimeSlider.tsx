@@ -1,6 +1,6 @@
 import { CaretRightOutlined, PauseOutlined } from '@ant-design/icons';
 import { Button, Slider } from 'antd';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { fullDate, monthTick } from '../../format/dates.ts';
 
@@ -18,7 +18,13 @@ const TICK_MS = 90;
 const NARROW_SHARE = 0.18;
 
 /** Moves the drawing through time, by hand or by itself. */
-export function TimeSlider({ fromDay, untilDay, today, day, onDay }: TimeSliderProps) {
+export const TimeSlider = memo(function TimeSlider({
+  fromDay,
+  untilDay,
+  today,
+  day,
+  onDay,
+}: TimeSliderProps) {
   const [isPlaying, setIsPlaying] = useState(false);
   const isRunning = isPlaying && day < untilDay;
   useEffect(() => {
@@ -65,7 +71,7 @@ export function TimeSlider({ fromDay, untilDay, today, day, onDay }: TimeSliderP
       </div>
     </div>
   );
-}
+});
 
 const monthYear = (day: DayNumber): string => {
   const tick = monthTick(day);

@@ -9,6 +9,8 @@ import { adviceQuery, booksQuery, nearQuery, questionAbout, yearsQuery } from '.
 
 export interface BedAnswers {
   readonly projection: BedProjection | undefined;
+  /** The records that projection was worked out from: what it shows is called by them. */
+  readonly drawnFrom: GardenBooks;
   readonly advice: FullAdvice | undefined;
   readonly books: MonthBooks | undefined;
   readonly years: readonly OutlookYear[] | undefined;
@@ -27,6 +29,20 @@ function useLastGood<Result>(answer: Worked<Result> | undefined): Result | undef
   return answer?.ok ? answer.result : last;
 }
 
+interface Drawn {
+  readonly projection: BedProjection;
+  readonly records: GardenBooks;
+}
+
+/** The last projection with the records it belongs to, so that both change at once. */
+function useDrawn(answer: Worked<BedProjection> | undefined, records: GardenBooks): Drawn | undefined {
+  const [last, setLast] = useState<Drawn | undefined>(undefined);
+  if (!answer?.ok || answer.result === last?.projection) return last;
+  const drawn = { projection: answer.result, records };
+  setLast(drawn);
+  return drawn;
+}
+
 /** Everything the bed page shows, worked out from records that may hold a draft. */
 export function useBedAnswers(records: GardenBooks, bedId: string): BedAnswers {
   const question = useMemo(() => questionAbout(records, bedId, records.today), [records, bedId]);
@@ -37,12 +53,13 @@ export function useBedAnswers(records: GardenBooks, bedId: string): BedAnswers {
   const books = useQuery({ ...booksQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
   const years = useQuery({ ...yearsQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
   // Deferred: what an answer changes is drawn in slices, so that the hand on an edge is never held up.
-  const projection = useDeferredValue(useLastGood(near.data));
+  const drawn = useDeferredValue(useDrawn(near.isPlaceholderData ? undefined : near.data, records));
   const lastAdvice = useDeferredValue(useLastGood(advice.data));
   const lastBooks = useDeferredValue(useLastGood(books.data));
   const lastYears = useDeferredValue(useLastGood(years.data));
   return {
-    projection,
+    projection: drawn?.projection,
+    drawnFrom: drawn?.records ?? records,
     advice: lastAdvice,
     years: lastYears,
     books: lastBooks,

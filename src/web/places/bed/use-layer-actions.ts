@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import type { EntryRecord } from '../../../contract/records.ts';
 import type { LayerSheet } from './use-sheet.ts';
 
 /** Everything one can do to a layer, in the drawing and in the list alike. */
@@ -14,14 +13,15 @@ export interface LayerActions {
 }
 
 interface Around {
-  readonly sheet: LayerSheet;
-  readonly onChange: (entry: EntryRecord) => void;
+  readonly edit: LayerSheet['edit'];
+  readonly hover: LayerSheet['hover'];
+  readonly onChange: (layerId: string) => void;
   readonly onDig: (layerId: string) => void;
   readonly onTakeOff: (layerId: string) => void;
 }
 
-export function useLayerActions({ sheet, onChange, onDig, onTakeOff }: Around): LayerActions {
-  const { edit, hover, entries } = sheet;
+/** They stay the same while the layers change, so that nothing is drawn anew for them. */
+export function useLayerActions({ edit, hover, onChange, onDig, onTakeOff }: Around): LayerActions {
   return useMemo(() => {
     const thicken = (entryId: string, factor: number) => ({ type: 'thicken', entryId, factor }) as const;
     const move = (entryId: string, step: 1 | -1) => edit({ type: 'move', entryId, step });
@@ -33,10 +33,7 @@ export function useLayerActions({ sheet, onChange, onDig, onTakeOff }: Around): 
       dig: onDig,
       takeOff: onTakeOff,
       remove,
-      change: (id) => {
-        const entry = entries.find((one) => one.id === id);
-        if (entry) onChange(entry);
-      },
+      change: onChange,
     };
     return {
       thicken: (id, factor) => edit(thicken(id, factor)),
@@ -45,5 +42,5 @@ export function useLayerActions({ sheet, onChange, onDig, onTakeOff }: Around): 
       remove,
       byName: (name, layerId) => named[name]?.(layerId),
     };
-  }, [edit, hover, entries, onChange, onDig, onTakeOff]);
+  }, [edit, hover, onChange, onDig, onTakeOff]);
 }
