@@ -7,6 +7,11 @@ export function temperatureModifier(airC: number, frozenC: number, cap: number):
   return Math.min(cap, 47.91 / (1 + Math.exp(106.06 / (airC + 18.27))));
 }
 
+const Q10_REFERENCE_C = 15;
+
+/** Factor on what doubles with every 10 C (a Q10 of 2), 1 at 15 C. `airC` in degrees C. */
+export const q10Modifier = (airC: number): number => 2 ** ((airC - Q10_REFERENCE_C) / 10);
+
 /**
  * Moisture modifier of decay, 0.2 to 1, from the deficit of a zone and its largest deficit, both mm
  * (RothC-26.3, from memory).

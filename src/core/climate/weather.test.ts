@@ -47,7 +47,8 @@ describe('days from monthly normals', () => {
     const [climate] = CLIMATE_PATTERNS;
     const early = weatherSeries(climate, 738_000, 100, RULES);
     const late = weatherSeries(climate, 738_040, 60, RULES);
-    expect([...late.temperatureC]).toEqual([...early.temperatureC.slice(40)]);
+    expect([...late.temperatureModifier]).toEqual([...early.temperatureModifier.slice(40)]);
+    expect([...late.q10Modifier]).toEqual([...early.q10Modifier.slice(40)]);
     expect([...late.rainMm.slice(4)]).toEqual([...early.rainMm.slice(44)]);
   });
 

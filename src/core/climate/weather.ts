@@ -1,14 +1,14 @@
 import { calendarDateOf, daysInMonth, type DayNumber } from './calendar.ts';
 import type { ClimateNormals } from './climate.ts';
-import { temperatureModifier } from './modifiers.ts';
+import { q10Modifier, temperatureModifier } from './modifiers.ts';
 
 /** Weather of every day of a run, index 0 = first day. */
 export interface WeatherSeries {
   readonly firstDay: DayNumber;
-  /** Mean air temperature, degrees C. */
-  readonly temperatureC: Float64Array;
   /** Temperature modifier of decay. */
   readonly temperatureModifier: Float64Array;
+  /** Factor on what doubles with every 10 C, such as the loss of ammonia. */
+  readonly q10Modifier: Float64Array;
   /** Rain that falls that day (collected over the rain gap), mm. */
   readonly rainMm: Float64Array;
   /** Potential evapotranspiration, mm. */
@@ -51,8 +51,8 @@ export function weatherSeries(
 ): WeatherSeries {
   const series = {
     firstDay,
-    temperatureC: new Float64Array(dayCount),
     temperatureModifier: new Float64Array(dayCount),
+    q10Modifier: new Float64Array(dayCount),
     rainMm: new Float64Array(dayCount),
     evapotranspirationMm: new Float64Array(dayCount),
     month: new Uint8Array(dayCount),
@@ -62,8 +62,8 @@ export function weatherSeries(
   let gatheredRainMm = 0;
   for (let i = 0; i < dayCount; i++) {
     const airC = temperatureOnDate(normals.temperatureC, year, month, day);
-    series.temperatureC[i] = airC;
     series.temperatureModifier[i] = temperatureModifier(airC, rules.frozenC, rules.temperatureModifierCap);
+    series.q10Modifier[i] = q10Modifier(airC);
     series.evapotranspirationMm[i] = normals.evapotranspirationMm[month - 1] / monthLength;
     series.month[i] = month;
     gatheredRainMm += normals.rainMm[month - 1] / monthLength;

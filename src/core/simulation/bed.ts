@@ -81,8 +81,8 @@ export interface SubStep {
   day: DayNumber;
   waterMm: number;
   evapotranspirationMm: number;
-  airC: number;
   temperatureModifier: number;
+  q10Modifier: number;
   contactMoisture: number;
   rootMoisture: number;
   /** Water that left each zone downwards, mm. */
@@ -103,8 +103,8 @@ export const createSubStep = (): SubStep => ({
   day: 0,
   waterMm: 0,
   evapotranspirationMm: 0,
-  airC: 0,
   temperatureModifier: 0,
+  q10Modifier: 0,
   contactMoisture: 1,
   rootMoisture: 1,
   contactDrainMm: 0,

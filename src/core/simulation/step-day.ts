@@ -60,8 +60,8 @@ export function stepDay(
   step.day = weather.firstDay + index;
   step.waterMm = (weather.rainMm[index] + wateringMm) / steps;
   step.evapotranspirationMm = weather.evapotranspirationMm[index] / steps;
-  step.airC = weather.temperatureC[index]!;
   step.temperatureModifier = weather.temperatureModifier[index]!;
+  step.q10Modifier = weather.q10Modifier[index]!;
   for (let s = 0; s < steps; s++) {
     for (const process of PROCESSES) process(bed, step);
   }

@@ -1,16 +1,8 @@
-import { memo } from 'react';
-import {
-  Area,
-  CartesianGrid,
-  ComposedChart,
-  Line,
-  ReferenceDot,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { memo, useMemo } from 'react';
+import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { OutlookYear } from '../../core/projection/outlook.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
+import { Name } from './marks.tsx';
 
 interface HumusYearsProps {
   readonly years: readonly OutlookYear[];
@@ -19,10 +11,85 @@ interface HumusYearsProps {
   readonly description: string;
 }
 
-const labelStyle = { fontFamily: FONTS.text, fontSize: 12, fontWeight: 650 } as const;
+const MARGIN = { top: 20, right: 14, bottom: 0, left: -14 };
+const YEAR_TICK = { fill: COLORS.softInk, fontSize: 11.5 };
+const SHARE_TICK = { ...YEAR_TICK, fontFamily: FONTS.figures };
+const yearTick = (year: number) => (year === 0 ? 'now' : `${year} y`);
+const STEPS = 4;
+
+/** Whole percents around the shares, a whole number of even steps apart. */
+const shareDomain = ([lowest, highest]: readonly [number, number]): [number, number] => {
+  const low = Math.max(0, Math.floor(lowest - 0.5));
+  const span = Math.ceil(highest + 0.3) - low;
+  const step = Math.ceil(span / STEPS);
+  return [low, low + step * Math.ceil(span / step)];
+};
+
+const Scales = memo(function Scales({ years }: { years: number }) {
+  return (
+    <>
+      <CartesianGrid vertical={false} stroke={COLORS.rule} />
+      <XAxis
+        dataKey="yearsAhead"
+        type="number"
+        domain={[0, years]}
+        tickCount={years + 1}
+        tickFormatter={yearTick}
+        tick={YEAR_TICK}
+        stroke={COLORS.softInk}
+      />
+      <YAxis domain={shareDomain} allowDecimals={false} tick={SHARE_TICK} tickLine={false} axisLine={false} />
+    </>
+  );
+});
+
+const LikelyBand = memo(function LikelyBand() {
+  return (
+    <Area
+      dataKey="likely"
+      stroke={COLORS.carbon}
+      strokeWidth={0.8}
+      strokeDasharray="2 3"
+      fill={COLORS.carbon}
+      fillOpacity={0.12}
+      isAnimationActive={false}
+    />
+  );
+});
+
+/** Areas without a fill: see the tide. */
+const OrganicMatter = memo(function OrganicMatter() {
+  return (
+    <>
+      <Area
+        dataKey="bareOrganicMatterPct"
+        stroke={COLORS.softInk}
+        strokeDasharray="4 4"
+        strokeWidth={1.4}
+        fill="none"
+        isAnimationActive={false}
+      />
+      <Area
+        dataKey="organicMatterPct"
+        stroke={COLORS.carbon}
+        strokeWidth={2.4}
+        fill="none"
+        isAnimationActive={false}
+      />
+    </>
+  );
+});
 
 /** Soil organic matter over the coming years, beside the same bed without what was laid on it. */
 export const HumusYears = memo(function HumusYears({ years, band, description }: HumusYearsProps) {
+  const points = useMemo(
+    () =>
+      years.map((year, i) => ({
+        ...year,
+        likely: band ? [band.low[i] ?? null, band.high[i] ?? null] : null,
+      })),
+    [years, band],
+  );
   const last = years.at(-1);
   if (!last) return null;
   const labeled = years[Math.floor(years.length * 0.6)]!;
@@ -30,82 +97,24 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
   return (
     <figure className="tide" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={190}>
-        <ComposedChart
-          data={years.map((year, i) => ({
-            ...year,
-            likely: band ? [band.low[i] ?? null, band.high[i] ?? null] : null,
-          }))}
-          margin={{ top: 20, right: 14, bottom: 0, left: -14 }}
-          accessibilityLayer={false}
-        >
-          <CartesianGrid vertical={false} stroke={COLORS.rule} />
-          <XAxis
-            dataKey="yearsAhead"
-            type="number"
-            domain={[0, last.yearsAhead]}
-            tickCount={last.yearsAhead + 1}
-            tickFormatter={(year: number) => (year === 0 ? 'now' : `${year} y`)}
-            tick={{ fill: COLORS.softInk, fontSize: 11.5 }}
-            stroke={COLORS.softInk}
-          />
-          <YAxis
-            domain={[
-              (low: number) => Math.max(0, Math.floor(low - 0.5)),
-              (high: number) => Math.ceil(high + 0.3),
-            ]}
-            allowDecimals={false}
-            tick={{ fill: COLORS.softInk, fontSize: 11.5, fontFamily: FONTS.figures }}
-            tickLine={false}
-            axisLine={false}
-          />
-          {band !== null && (
-            <Area
-              dataKey="likely"
-              stroke={COLORS.carbon}
-              strokeWidth={0.8}
-              strokeDasharray="2 3"
-              fill={COLORS.carbon}
-              fillOpacity={0.12}
-              isAnimationActive={false}
-            />
-          )}
-          <Line
-            dataKey="bareOrganicMatterPct"
-            stroke={COLORS.softInk}
-            strokeDasharray="4 4"
-            strokeWidth={1.4}
-            dot={false}
-            isAnimationActive={false}
-          />
-          <Line
-            dataKey="organicMatterPct"
-            stroke={COLORS.carbon}
-            strokeWidth={2.4}
-            dot={false}
-            isAnimationActive={false}
-          />
-          <ReferenceDot
+        <ComposedChart data={points} margin={MARGIN} accessibilityLayer={false}>
+          <Scales years={last.yearsAhead} />
+          {band !== null && <LikelyBand />}
+          <OrganicMatter />
+          <Name
             x={labeled.yearsAhead}
             y={labeled.organicMatterPct}
-            r={0}
-            label={{
-              value: 'as the books stand',
-              position: isAbove ? 'top' : 'bottom',
-              fill: COLORS.carbon,
-              ...labelStyle,
-            }}
+            place={isAbove ? 'above' : 'below'}
+            name="as the books stand"
+            color={COLORS.carbon}
           />
-          <ReferenceDot
+          <Name
             x={labeled.yearsAhead}
             y={labeled.bareOrganicMatterPct}
-            r={0}
-            label={{
-              value: 'had nothing been laid',
-              position: isAbove ? 'bottom' : 'top',
-              fill: COLORS.softInk,
-              ...labelStyle,
-              fontWeight: 400,
-            }}
+            place={isAbove ? 'below' : 'above'}
+            name="had nothing been laid"
+            color={COLORS.softInk}
+            isLight
           />
         </ComposedChart>
       </ResponsiveContainer>

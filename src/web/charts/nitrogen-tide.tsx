@@ -1,14 +1,13 @@
-import { memo } from 'react';
+import { memo, useCallback, useMemo } from 'react';
 import {
   Area,
   CartesianGrid,
   ComposedChart,
-  Line,
-  ReferenceDot,
-  ReferenceLine,
+  DefaultZIndexes,
   ResponsiveContainer,
   XAxis,
   YAxis,
+  type MouseHandlerDataParam,
 } from 'recharts';
 import { calendarDateOf, dayNumberOf, type DayNumber } from '../../core/climate/calendar.ts';
 import type { BedSample } from '../../core/projection/bed-projection.ts';
@@ -17,6 +16,7 @@ import { HATCH_ID } from '../drawing/grains.tsx';
 import { monthTick } from '../format/dates.ts';
 import type { Measures } from '../format/measures.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
+import { Name, Rule, ZeroLine } from './marks.tsx';
 
 /** A dose as the chart names it, for the whole bed. */
 export interface TideDose {
@@ -109,14 +109,119 @@ const peakOf = (points: readonly Point[], height: (point: Point) => number): Poi
     undefined,
   );
 
-const labelStyle = {
-  fontFamily: FONTS.text,
-  fontSize: 12,
-  fontWeight: 650,
-  className: 'on-drawing',
-} as const;
 /** What takes up less of the height than this has no room for a name beside it. */
 const NAMED_FROM_SHARE = 0.08;
+
+const MARGIN = { top: 24, right: 12, bottom: 0, left: -14 };
+const DAY_TICK = { fill: COLORS.softInk, fontSize: 11.5 };
+const RATE_TICK = { ...DAY_TICK, fontFamily: FONTS.figures };
+const withoutSign = (value: number) => String(Math.abs(value));
+
+// What does not change with the samples is kept apart: the chart reckons anew for every part that is drawn anew.
+
+interface ScalesProps {
+  readonly fromDay: DayNumber;
+  readonly untilDay: DayNumber;
+}
+
+const Scales = memo(function Scales({ fromDay, untilDay }: ScalesProps) {
+  return (
+    <>
+      <CartesianGrid vertical={false} stroke={COLORS.rule} />
+      <XAxis
+        dataKey="day"
+        type="number"
+        domain={[fromDay, untilDay]}
+        ticks={monthStarts(fromDay, untilDay)}
+        tickFormatter={monthTick}
+        tick={DAY_TICK}
+        interval="preserveStartEnd"
+        stroke={COLORS.softInk}
+      />
+      <YAxis tick={RATE_TICK} tickFormatter={withoutSign} tickLine={false} axisLine={false} />
+    </>
+  );
+});
+
+const WithinReach = memo(function WithinReach() {
+  return (
+    <>
+      <Area
+        dataKey="root"
+        stackId="n"
+        stroke="none"
+        fill={COLORS.nitrogenWash}
+        fillOpacity={1}
+        isAnimationActive={false}
+      />
+      <Area
+        dataKey="contact"
+        stackId="n"
+        stroke={COLORS.nitrogen}
+        strokeWidth={2}
+        fill={COLORS.nitrogenDeepWash}
+        fillOpacity={1}
+        isAnimationActive={false}
+      />
+    </>
+  );
+});
+
+const LikelyBand = memo(function LikelyBand() {
+  return (
+    <Area
+      dataKey="likely"
+      stroke={COLORS.nitrogen}
+      strokeWidth={0.8}
+      strokeDasharray="2 3"
+      fill={COLORS.nitrogen}
+      fillOpacity={0.12}
+      connectNulls={false}
+      isAnimationActive={false}
+    />
+  );
+});
+
+const Held = memo(function Held() {
+  return (
+    <>
+      <Area
+        dataKey="heldContact"
+        stackId="held"
+        stroke={COLORS.stop}
+        strokeWidth={1}
+        fill={`url(#${HATCH_ID})`}
+        fillOpacity={0.85}
+        isAnimationActive={false}
+      />
+      <Area
+        dataKey="heldRoot"
+        stackId="held"
+        stroke={COLORS.stop}
+        strokeWidth={1}
+        strokeDasharray="2 2"
+        fill={`url(#${HATCH_ID})`}
+        fillOpacity={0.4}
+        isAnimationActive={false}
+      />
+    </>
+  );
+});
+
+/** An area without a fill: a line of the library measures its own length at every change, which holds up the page. */
+const Want = memo(function Want() {
+  return (
+    <Area
+      dataKey="want"
+      stroke={COLORS.ink}
+      strokeDasharray="5 4"
+      strokeWidth={1.6}
+      fill="none"
+      isAnimationActive={false}
+      zIndex={DefaultZIndexes.line}
+    />
+  );
+});
 
 /** Drawn anew only when what it shows changes. Nitrogen within reach against what the crop will want, and below the line what decomposers hold. */
 export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps) {
@@ -133,10 +238,20 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
     onSelect,
     description,
   } = props;
-  const points = pointsOf(
-    samples.filter(({ day }) => day >= fromDay && day <= untilDay),
-    band,
-    measures,
+  const points = useMemo(
+    () =>
+      pointsOf(
+        samples.filter(({ day }) => day >= fromDay && day <= untilDay),
+        band,
+        measures,
+      ),
+    [samples, fromDay, untilDay, band, measures],
+  );
+  const selectDay = useCallback(
+    ({ activeLabel }: MouseHandlerDataParam) => {
+      if (activeLabel !== undefined) onSelect(Number(activeLabel));
+    },
+    [onSelect],
   );
   const span = untilDay - fromDay;
   const inner = points.filter(({ day }) => day > fromDay + span * 0.22 && day < fromDay + span * 0.72);
@@ -155,141 +270,47 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
         <ComposedChart
           data={points}
           stackOffset="sign"
-          margin={{ top: 24, right: 12, bottom: 0, left: -14 }}
+          margin={MARGIN}
           accessibilityLayer={false}
-          onClick={({ activeLabel }) => {
-            if (activeLabel !== undefined) onSelect(Number(activeLabel));
-          }}
+          onClick={selectDay}
         >
-          <CartesianGrid vertical={false} stroke={COLORS.rule} />
-          <XAxis
-            dataKey="day"
-            type="number"
-            domain={[fromDay, untilDay]}
-            ticks={monthStarts(fromDay, untilDay)}
-            tickFormatter={monthTick}
-            tick={{ fill: COLORS.softInk, fontSize: 11.5 }}
-            interval="preserveStartEnd"
-            stroke={COLORS.softInk}
-          />
-          <YAxis
-            tick={{ fill: COLORS.softInk, fontSize: 11.5, fontFamily: FONTS.figures }}
-            tickFormatter={(value: number) => String(Math.abs(value))}
-            tickLine={false}
-            axisLine={false}
-          />
-          <Area
-            dataKey="root"
-            stackId="n"
-            stroke="none"
-            fill={COLORS.nitrogenWash}
-            fillOpacity={1}
-            isAnimationActive={false}
-          />
-          <Area
-            dataKey="contact"
-            stackId="n"
-            stroke={COLORS.nitrogen}
-            strokeWidth={2}
-            fill={COLORS.nitrogenDeepWash}
-            fillOpacity={1}
-            isAnimationActive={false}
-          />
-          {band !== null && (
-            <Area
-              dataKey="likely"
-              stroke={COLORS.nitrogen}
-              strokeWidth={0.8}
-              strokeDasharray="2 3"
-              fill={COLORS.nitrogen}
-              fillOpacity={0.12}
-              connectNulls={false}
-              isAnimationActive={false}
-            />
-          )}
-          <Area
-            dataKey="heldContact"
-            stackId="held"
-            stroke={COLORS.stop}
-            strokeWidth={1}
-            fill={`url(#${HATCH_ID})`}
-            fillOpacity={0.85}
-            isAnimationActive={false}
-          />
-          <Area
-            dataKey="heldRoot"
-            stackId="held"
-            stroke={COLORS.stop}
-            strokeWidth={1}
-            strokeDasharray="2 2"
-            fill={`url(#${HATCH_ID})`}
-            fillOpacity={0.4}
-            isAnimationActive={false}
-          />
-          {wantedBy !== null && (
-            <Line
-              dataKey="want"
-              stroke={COLORS.ink}
-              strokeDasharray="5 4"
-              strokeWidth={1.6}
-              dot={false}
-              isAnimationActive={false}
-            />
-          )}
-          <ReferenceLine y={0} stroke={COLORS.ink} />
-          <ReferenceLine
-            x={today}
-            stroke={COLORS.softInk}
-            strokeDasharray="1 3"
-            label={{ value: 'today', position: 'insideBottomLeft', fill: COLORS.softInk, fontSize: 11.5 }}
-          />
-          {selectedDay !== today && <ReferenceLine x={selectedDay} stroke={COLORS.ink} />}
+          <Scales fromDay={fromDay} untilDay={untilDay} />
+          <WithinReach />
+          {band !== null && <LikelyBand />}
+          <Held />
+          {wantedBy !== null && <Want />}
+          <ZeroLine />
+          <Rule x={today} stroke={COLORS.softInk} strokeDasharray="1 3" foot="today" />
+          {selectedDay !== today && <Rule x={selectedDay} stroke={COLORS.ink} />}
           {doses.map(({ day, label }) => (
-            <ReferenceLine
-              key={day}
-              x={day}
-              stroke={COLORS.nitrogen}
-              label={{ value: label, position: 'top', fill: COLORS.nitrogen, ...labelStyle }}
-            />
+            <Rule key={day} x={day} stroke={COLORS.nitrogen} head={label} />
           ))}
           {reachPeak && reachPeak.root + reachPeak.contact > namedFrom && (
-            <ReferenceDot
+            <Name
               x={reachPeak.day}
               y={reachPeak.root + reachPeak.contact}
-              r={0}
-              label={{
-                value: 'within reach of roots',
-                position: 'top',
-                fill: COLORS.nitrogen,
-                ...labelStyle,
-              }}
+              place="above"
+              name="within reach of roots"
+              color={COLORS.nitrogen}
             />
           )}
           {wantedBy !== null && wantPeak && wantPeak.want > namedFrom && (
-            <ReferenceDot
+            <Name
               x={wantPeak.day}
               y={wantPeak.want}
-              r={0}
-              label={{
-                value: `what ${wantedBy} will want in 4 weeks`,
-                position: 'bottom',
-                fill: COLORS.ink,
-                ...labelStyle,
-                fontWeight: 400,
-              }}
+              place="below"
+              name={`what ${wantedBy} will want in 4 weeks`}
+              color={COLORS.ink}
+              isLight
             />
           )}
           {heldPeak && -heldPeak.heldContact - heldPeak.heldRoot > namedFrom && (
-            <ReferenceDot
+            <Name
               x={heldPeak.day}
               y={(heldPeak.heldContact + heldPeak.heldRoot) / 2}
-              r={0}
-              label={{
-                value: heldLabel(heldPeak, `top ${measures.thickness(CONTACT_ZONE_CM)}`),
-                position: 'center',
-                fill: COLORS.stop,
-                ...labelStyle,
-              }}
+              place="at"
+              name={heldLabel(heldPeak, `top ${measures.thickness(CONTACT_ZONE_CM)}`)}
+              color={COLORS.stop}
             />
           )}
         </ComposedChart>

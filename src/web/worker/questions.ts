@@ -47,7 +47,21 @@ export function questionAbout(records: GardenRecords, bedId: string, today: stri
   };
 }
 
+const keys = new WeakMap<BedQuestion, string>();
+
+/** Questions of the same content share an answer. Each is written out once, for its key is asked for at every render. */
+function keyOf(question: BedQuestion): string {
+  const known = keys.get(question);
+  if (known !== undefined) return known;
+  const key = JSON.stringify(question);
+  keys.set(question, key);
+  return key;
+}
+
+type Asked = readonly [what: string, about: BedQuestion];
+
 const FOREVER = {
+  queryKeyHashFn: ([what, about]: Asked) => `${what} ${keyOf(about)}`,
   staleTime: Infinity,
   gcTime: 5 * 60_000,
   retry: false,
@@ -56,42 +70,42 @@ const FOREVER = {
 
 export const nearQuery = (question: BedQuestion) =>
   queryOptions({
-    queryKey: ['near', question],
+    queryKey: ['near', question] as Asked,
     queryFn: ({ signal }) => drawing(signal, (core) => core.near(question)),
     ...FOREVER,
   });
 
 export const adviceQuery = (question: BedQuestion) =>
   queryOptions({
-    queryKey: ['advice', question],
+    queryKey: ['advice', question] as Asked,
     queryFn: ({ signal }) => advising(signal, (core) => core.advice(question)),
     ...FOREVER,
   });
 
 export const schoolsQuery = (question: BedQuestion) =>
   queryOptions({
-    queryKey: ['schools', question],
+    queryKey: ['schools', question] as Asked,
     queryFn: ({ signal }) => advising(signal, (core) => core.schools(question)),
     ...FOREVER,
   });
 
 export const booksQuery = (question: BedQuestion) =>
   queryOptions({
-    queryKey: ['books', question],
+    queryKey: ['books', question] as Asked,
     queryFn: ({ signal }) => advising(signal, (core) => core.books(question)),
     ...FOREVER,
   });
 
 export const yearsQuery = (question: BedQuestion) =>
   queryOptions({
-    queryKey: ['years', question],
+    queryKey: ['years', question] as Asked,
     queryFn: ({ signal }) => advising(signal, (core) => core.years(question)),
     ...FOREVER,
   });
 
 export const briefQuery = (question: BedQuestion, lane: number) =>
   queryOptions({
-    queryKey: ['brief', question],
+    queryKey: ['brief', question] as Asked,
     queryFn: ({ signal }) => (lane % 2 === 0 ? drawing : advising)(signal, (core) => core.brief(question)),
     ...FOREVER,
   });

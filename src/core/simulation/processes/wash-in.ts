@@ -16,7 +16,6 @@ function layerBeneath(cohorts: CohortTable, i: number): number {
 }
 
 const LAYER_WASH_REFERENCE_CM = 5;
-const AMMONIA_REFERENCE_C = 15;
 
 /**
  * Rain washes ammonium and mineral nitrogen of the layers down, from the top layer on, while ammonia
@@ -25,7 +24,7 @@ const AMMONIA_REFERENCE_C = 15;
 export function washAndVolatilize({ state, constants }: Bed, step: SubStep): void {
   const { cohorts } = state;
   const p = constants.parameters;
-  const warmth = 2 ** ((step.airC - AMMONIA_REFERENCE_C) / 10) * constants.dtDays;
+  const warmth = step.q10Modifier * constants.dtDays;
   let shield = 1;
   for (let i = cohorts.count - 1; i >= 0; i--) {
     if (!isOnSurface(cohorts, i)) continue;

@@ -1,0 +1,98 @@
+import { DefaultZIndexes, usePlotArea, useXAxisScale, useYAxisScale, ZIndexLayer } from 'recharts';
+import { COLORS, FONTS } from '../theme/tokens.ts';
+
+/**
+ * Lines and names in a chart. They read its scales and report nothing back, unlike the library's own reference
+ * elements, each of which makes the whole chart reckon anew whenever it changes.
+ */
+
+const FONT_SIZE = 12;
+const GAP = 6;
+
+interface RuleProps {
+  /** Day or year the line stands at. */
+  readonly x: number;
+  readonly stroke: string;
+  readonly strokeDasharray?: string;
+  /** Words over the line, in its color. */
+  readonly head?: string;
+  /** Words beside its foot. */
+  readonly foot?: string;
+}
+
+/** A line across the whole height of the plot. */
+export function Rule({ x, stroke, strokeDasharray, head, foot }: RuleProps) {
+  const at = useXAxisScale()?.(x);
+  const plot = usePlotArea();
+  if (at === undefined || !plot) return null;
+  const bottom = plot.y + plot.height;
+  return (
+    <ZIndexLayer zIndex={DefaultZIndexes.line}>
+      <line x1={at} x2={at} y1={plot.y} y2={bottom} {...{ stroke, strokeDasharray }} />
+      {head !== undefined && <Words x={at} y={plot.y - GAP} words={head} color={stroke} />}
+      {foot !== undefined && (
+        <text x={at + GAP} y={bottom - GAP} fill={COLORS.softInk} fontSize={11.5}>
+          {foot}
+        </text>
+      )}
+    </ZIndexLayer>
+  );
+}
+
+/** The line at nothing, which parts what is there from what is held. */
+export function ZeroLine() {
+  const at = useYAxisScale()?.(0);
+  const plot = usePlotArea();
+  if (at === undefined || !plot) return null;
+  return (
+    <ZIndexLayer zIndex={DefaultZIndexes.line}>
+      <line x1={plot.x} x2={plot.x + plot.width} y1={at} y2={at} stroke={COLORS.ink} />
+    </ZIndexLayer>
+  );
+}
+
+const BASELINES = { above: -GAP, at: FONT_SIZE * 0.35, below: GAP + FONT_SIZE * 0.71 } as const;
+
+interface NameProps {
+  readonly x: number;
+  readonly y: number;
+  readonly place: keyof typeof BASELINES;
+  readonly name: string;
+  readonly color: string;
+  readonly isLight?: boolean;
+}
+
+/** The name of a series, beside one of its points. */
+export function Name({ x, y, place, name, color, isLight = false }: NameProps) {
+  const left = useXAxisScale()?.(x);
+  const top = useYAxisScale()?.(y);
+  if (left === undefined || top === undefined) return null;
+  return (
+    <ZIndexLayer zIndex={DefaultZIndexes.label}>
+      <Words x={left} y={top + BASELINES[place]} words={name} color={color} isLight={isLight} />
+    </ZIndexLayer>
+  );
+}
+
+interface WordsProps {
+  readonly x: number;
+  readonly y: number;
+  readonly words: string;
+  readonly color: string;
+  readonly isLight?: boolean;
+}
+
+const Words = ({ x, y, words, color, isLight = false }: WordsProps) => (
+  <text
+    className="on-drawing"
+    x={x}
+    y={y}
+    textAnchor="middle"
+    fill={color}
+    fontFamily={FONTS.text}
+    fontSize={FONT_SIZE}
+    fontWeight={isLight ? 400 : 650}
+  >
+    {words}
+  </text>
+);
