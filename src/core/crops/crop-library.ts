@@ -60,7 +60,8 @@ export interface Crop {
 const VEGETABLE_TABLES = 'order of magnitude of vegetable fertiliser tables (from memory)';
 const ROOT_TABLES = 'rooting depth of irrigation handbooks (from memory)';
 const COVER_TABLES = 'order of magnitude of cover-crop handbooks (from memory)';
-const ORCHARD_TABLES = 'order of magnitude of fruit advisory leaflets (from memory)';
+const PERENNIAL_TABLES =
+  'order of magnitude of advisory leaflets on fruit and perennial vegetables (from memory)';
 const SHARE_SET_HERE = 'share left on the bed set here';
 
 type Row = readonly [
@@ -116,9 +117,12 @@ const ROWS: readonly Row[] = [
   ['quince', 'Quince', 'tree', 7, 120, 365, 'transplant', 0.5, 'leaves_mixed', 'medium perennial woody'],
 ];
 
-function sourceOf(form: PlantForm, residueMaterialId: string | null, isPerennial: boolean): string {
-  const isCover = residueMaterialId !== null && form !== 'climbing' && /clover|rye/.test(residueMaterialId);
-  const demand = isPerennial ? ORCHARD_TABLES : isCover ? COVER_TABLES : VEGETABLE_TABLES;
+function sourceOf(traits: string): string {
+  const demand = traits.includes('cover')
+    ? COVER_TABLES
+    : traits.includes('perennial')
+      ? PERENNIAL_TABLES
+      : VEGETABLE_TABLES;
   return `demand: ${demand}; roots: ${ROOT_TABLES}; ${SHARE_SET_HERE}`;
 }
 
@@ -152,7 +156,7 @@ export const CROP_LIBRARY: readonly Crop[] = ROWS.map(
     isPerennial: traits.includes('perennial'),
     residueShare,
     residueMaterialId,
-    source: sourceOf(form, residueMaterialId, traits.includes('perennial')),
+    source: sourceOf(traits),
   }),
 );
 

@@ -1,0 +1,54 @@
+import { hashKey, type QueryKey } from '@tanstack/react-query';
+import { describe, expect, it } from 'vitest';
+import { bedOf, GARDEN, plantingOf } from '../../../tests/fixtures/books.ts';
+import type { GardenRecords } from '../../core/records/garden-books.ts';
+import { adviceQuery, nearQuery, questionAbout } from './questions.ts';
+
+const records = (): GardenRecords => ({
+  garden: { ...GARDEN },
+  beds: [bedOf({ id: 'north' }), bedOf({ id: 'south' })],
+  entries: [{ id: 'a', bedId: 'north', type: 'water', state: 'laid', date: '2026-05-01', waterMm: 10 }],
+  plantings: [plantingOf({ bedId: 'south' })],
+  materials: [],
+});
+
+const keyOf = (query: {
+  queryKey: QueryKey;
+  queryKeyHashFn?: ((key: never) => string) | undefined;
+}): string => (query.queryKeyHashFn as typeof hashKey)(query.queryKey);
+
+const asked = (change: (books: GardenRecords) => GardenRecords = (books) => books, bedId = 'north') =>
+  questionAbout(change(records()), bedId, '2026-05-14');
+
+describe('a question about a bed', () => {
+  it('holds what decides how that bed fares and nothing of the others', () => {
+    const { records: told } = asked();
+    expect(told.beds.map(({ id }) => id)).toEqual(['north']);
+    expect(told.entries.map(({ id }) => id)).toEqual(['a']);
+    expect(told.plantings).toEqual([]);
+  });
+
+  it('is the same question when it is asked again, so that its answer is found again', () => {
+    expect(keyOf(nearQuery(asked()))).toBe(keyOf(nearQuery(asked())));
+  });
+
+  it('stays the same when something changes on another bed', () => {
+    const busier = (books: GardenRecords) => ({ ...books, plantings: [] });
+    expect(keyOf(nearQuery(asked(busier)))).toBe(keyOf(nearQuery(asked())));
+  });
+
+  it('is another one when anything of its own changes, or another answer is wanted', () => {
+    const wetter = (books: GardenRecords) => ({
+      ...books,
+      entries: books.entries.map((entry) => ({ ...entry, waterMm: 11 })) as GardenRecords['entries'],
+    });
+    const keys = [
+      nearQuery(asked()),
+      nearQuery(asked(wetter)),
+      nearQuery(asked(undefined, 'south')),
+      nearQuery(questionAbout(records(), 'north', '2026-05-15')),
+      adviceQuery(asked()),
+    ].map((query) => keyOf(query));
+    expect(new Set(keys).size).toBe(keys.length);
+  });
+});
