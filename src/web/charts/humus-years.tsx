@@ -80,6 +80,13 @@ const OrganicMatter = memo(function OrganicMatter() {
   );
 });
 
+/** Smaller differences in organic matter cannot be told apart in the drawing, %. */
+const SEEN_PCT = 0.05;
+
+/** Whether what was laid ever makes a difference that can be seen. */
+export const changesSoil = (years: readonly OutlookYear[]): boolean =>
+  years.some((year) => Math.abs(year.organicMatterPct - year.bareOrganicMatterPct) >= SEEN_PCT);
+
 /** Soil organic matter over the coming years, beside the same bed without what was laid on it. */
 export const HumusYears = memo(function HumusYears({ years, band, description }: HumusYearsProps) {
   const points = useMemo(
@@ -108,14 +115,16 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
             name="as the books stand"
             color={COLORS.carbon}
           />
-          <Name
-            x={labeled.yearsAhead}
-            y={labeled.bareOrganicMatterPct}
-            place={isAbove ? 'below' : 'above'}
-            name="had nothing been laid"
-            color={COLORS.softInk}
-            isLight
-          />
+          {changesSoil(years) && (
+            <Name
+              x={labeled.yearsAhead}
+              y={labeled.bareOrganicMatterPct}
+              place={isAbove ? 'below' : 'above'}
+              name="had nothing been laid"
+              color={COLORS.softInk}
+              isLight
+            />
+          )}
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">

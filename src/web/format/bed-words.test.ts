@@ -138,6 +138,7 @@ describe('the likely range in words', () => {
       waterSavedMm: spread(0, 0),
     };
     expect(rangeSentences(bare, 'kale', names, metric)).toEqual(['Held at most: 2.1 to 4.4 g/m².']);
+    expect(rangeSentences({ ...bare, peakHeldG: spread(0, 0.04) }, 'kale', names, metric)).toEqual([]);
   });
 });
 

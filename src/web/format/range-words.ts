@@ -30,7 +30,9 @@ export function rangeSentences(
               : ''
           }`,
         ]),
-    `Held at most: ${between(peakHeldG, rate, measures.rateUnit)}.`,
+    ...(Number(rate(peakHeldG.high)) > 0
+      ? [`Held at most: ${between(peakHeldG, rate, measures.rateUnit)}.`]
+      : []),
     ...(years
       ? [
           `Organic matter in ten years: ${years.low.at(-1)!.toFixed(1)} to ${years.high.at(-1)!.toFixed(1)} %.`,

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { OutlookYear } from '../../../core/projection/outlook.ts';
-import { HumusYears } from '../../charts/humus-years.tsx';
+import { changesSoil, HumusYears } from '../../charts/humus-years.tsx';
 import { fixed } from '../../format/figures.ts';
 import { useLater } from './use-later.ts';
 
@@ -38,8 +38,10 @@ function Years({ years, areaM2, band }: OutlookProps & { years: readonly Outlook
         </strong>
         {', '}
         <span className="soft">
-          {fixed(last.bareOrganicMatterPct, 1)} % had nothing been laid. Humus then:{' '}
-          {humusKg(last.humusCarbonG)} kg of carbon in the bed
+          {changesSoil(years)
+            ? `${fixed(last.bareOrganicMatterPct, 1)} % had nothing been laid`
+            : 'the same with nothing laid'}
+          . Humus then: {humusKg(last.humusCarbonG)} kg of carbon in the bed
           {charKg >= 0.1 ? `, and ${fixed(charKg, 1)} kg in char that stays` : ''}.
         </span>
       </p>
