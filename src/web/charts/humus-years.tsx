@@ -2,7 +2,7 @@ import { memo, useMemo } from 'react';
 import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { OutlookYear } from '../../core/projection/outlook.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
-import { Name } from './marks.tsx';
+import { LikelyBand, Name } from './marks.tsx';
 
 interface HumusYearsProps {
   readonly years: readonly OutlookYear[];
@@ -40,20 +40,6 @@ const Scales = memo(function Scales({ years }: { years: number }) {
       />
       <YAxis domain={shareDomain} allowDecimals={false} tick={SHARE_TICK} tickLine={false} axisLine={false} />
     </>
-  );
-});
-
-const LikelyBand = memo(function LikelyBand() {
-  return (
-    <Area
-      dataKey="likely"
-      stroke={COLORS.carbon}
-      strokeWidth={0.8}
-      strokeDasharray="2 3"
-      fill={COLORS.carbon}
-      fillOpacity={0.12}
-      isAnimationActive={false}
-    />
   );
 });
 
@@ -106,7 +92,7 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
       <ResponsiveContainer width="100%" height={190}>
         <ComposedChart data={points} margin={MARGIN} accessibilityLayer={false}>
           <Scales years={last.yearsAhead} />
-          {band !== null && <LikelyBand />}
+          {band !== null && <LikelyBand color={COLORS.carbon} />}
           <OrganicMatter />
           <Name
             x={labeled.yearsAhead}

@@ -16,7 +16,7 @@ import { HATCH_ID } from '../drawing/grains.tsx';
 import { monthTick } from '../format/dates.ts';
 import type { Measures } from '../format/measures.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
-import { Name, Rule, ZeroLine } from './marks.tsx';
+import { LikelyBand, Name, Rule, ZeroLine } from './marks.tsx';
 
 /** A dose as the chart names it, for the whole bed. */
 export interface TideDose {
@@ -167,21 +167,6 @@ const WithinReach = memo(function WithinReach() {
   );
 });
 
-const LikelyBand = memo(function LikelyBand() {
-  return (
-    <Area
-      dataKey="likely"
-      stroke={COLORS.nitrogen}
-      strokeWidth={0.8}
-      strokeDasharray="2 3"
-      fill={COLORS.nitrogen}
-      fillOpacity={0.12}
-      connectNulls={false}
-      isAnimationActive={false}
-    />
-  );
-});
-
 const Held = memo(function Held() {
   return (
     <>
@@ -276,7 +261,7 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
         >
           <Scales fromDay={fromDay} untilDay={untilDay} />
           <WithinReach />
-          {band !== null && <LikelyBand />}
+          {band !== null && <LikelyBand color={COLORS.nitrogen} />}
           <Held />
           {wantedBy !== null && <Want />}
           <ZeroLine />
