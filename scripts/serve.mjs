@@ -12,20 +12,28 @@ export function buildWeb() {
 async function answers(address) {
   try {
     return (await fetch(`${address}/api/health`)).ok;
-  } catch {
+  } catch (error) {
+    if (error.cause?.message === 'bad port') {
+      fail(
+        `browsers refuse to open ${address}: that port is kept for something else. Choose another with --port.`,
+      );
+    }
     return false;
   }
 }
 
 /** Starts the server and says where it is once it truly answers; ends when the server ends. */
 export async function serve(args, port) {
+  const address = `http://127.0.0.1:${port}`;
+  if (await answers(address)) {
+    fail(`${address} is open already. Close it there, or choose another port with --port.`);
+  }
   const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--port', port, ...args], {
     cwd: ROOT,
     stdio: 'inherit',
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', (code) => process.exit(code ?? 0));
-  const address = `http://127.0.0.1:${port}`;
   for (const deadline = Date.now() + PATIENCE_MS; Date.now() < deadline; await pause(100)) {
     if (await answers(address)) {
       console.log(`\nVine Ledger is open at ${address}  (Ctrl+C closes it)`);
