@@ -109,7 +109,11 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
     return withPreview({ ...books, entries: [...others, ...sheet.entries] }, preview, changing);
   }, [books, bed.id, sheet.entries, preview, changing]);
   const answers = useBedAnswers(records, bed.id);
-  const likely = useLikelyRange(answers.question, answers.isAnswered && !sheet.isHovering);
+  const likely = useLikelyRange(
+    answers.question,
+    answers.isAnswered && !sheet.isHovering,
+    answers.drawnQuestion,
+  );
   const { projection } = answers;
   const now = projection && atEndOf(projection, today);
   const takeable = now ? ownLayersOnTop(now, entries, books) : [];

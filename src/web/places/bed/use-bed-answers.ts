@@ -11,6 +11,8 @@ export interface BedAnswers {
   readonly projection: BedProjection | undefined;
   /** The records that projection was worked out from: what it shows is called by them. */
   readonly drawnFrom: GardenBooks;
+  /** What was asked to get that projection. */
+  readonly drawnQuestion: BedQuestion;
   readonly advice: FullAdvice | undefined;
   readonly books: MonthBooks | undefined;
   readonly years: readonly OutlookYear[] | undefined;
@@ -32,13 +34,18 @@ function useLastGood<Result>(answer: Worked<Result> | undefined): Result | undef
 interface Drawn {
   readonly projection: BedProjection;
   readonly records: GardenBooks;
+  readonly question: BedQuestion;
 }
 
-/** The last projection with the records it belongs to, so that both change at once. */
-function useDrawn(answer: Worked<BedProjection> | undefined, records: GardenBooks): Drawn | undefined {
+/** The last projection with the records and the question it belongs to, so that all of it changes at once. */
+function useDrawn(
+  answer: Worked<BedProjection> | undefined,
+  records: GardenBooks,
+  question: BedQuestion,
+): Drawn | undefined {
   const [last, setLast] = useState<Drawn | undefined>(undefined);
-  if (!answer?.ok || answer.result === last?.projection) return last;
-  const drawn = { projection: answer.result, records };
+  if (!answer?.ok || question === last?.question) return last;
+  const drawn = { projection: answer.result, records, question };
   setLast(drawn);
   return drawn;
 }
@@ -48,18 +55,21 @@ export function useBedAnswers(records: GardenBooks, bedId: string): BedAnswers {
   const question = useMemo(() => questionAbout(records, bedId, records.today), [records, bedId]);
   const settled = useDeferredValue(question);
   const near = useQuery(nearQuery(question));
-  const isNearReady = near.isSuccess && !near.isPlaceholderData;
-  const advice = useQuery({ ...adviceQuery(settled), enabled: isNearReady });
-  const books = useQuery({ ...booksQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
-  const years = useQuery({ ...yearsQuery(settled), enabled: advice.isSuccess && !advice.isPlaceholderData });
   // Deferred: what an answer changes is drawn in slices, so that the hand on an edge is never held up.
-  const drawn = useDeferredValue(useDrawn(near.isPlaceholderData ? undefined : near.data, records));
+  const drawn = useDeferredValue(useDrawn(near.isPlaceholderData ? undefined : near.data, records, question));
+  // One thing after the other: the drawing has the machine to itself until it stands on the screen.
+  const isDrawn = drawn?.question === settled;
+  const advice = useQuery({ ...adviceQuery(settled), enabled: isDrawn });
+  const isAdvised = isDrawn && advice.isSuccess && !advice.isPlaceholderData;
+  const books = useQuery({ ...booksQuery(settled), enabled: isAdvised });
+  const years = useQuery({ ...yearsQuery(settled), enabled: isAdvised });
   const lastAdvice = useDeferredValue(useLastGood(advice.data));
   const lastBooks = useDeferredValue(useLastGood(books.data));
   const lastYears = useDeferredValue(useLastGood(years.data));
   return {
     projection: drawn?.projection,
     drawnFrom: drawn?.records ?? records,
+    drawnQuestion: drawn?.question ?? question,
     advice: lastAdvice,
     years: lastYears,
     books: lastBooks,

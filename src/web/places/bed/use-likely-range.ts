@@ -28,8 +28,15 @@ interface RangeState {
   readonly goOn: () => void;
 }
 
-/** The likely range of a bed, drawn in other threads while nothing else is asked; null until the first band. */
-export function useLikelyRange(question: BedQuestion, isWanted: boolean): RangeState {
+/**
+ * The likely range of a bed, drawn in other threads while nothing else is asked; null until the first band. What is
+ * shown is the range of the bed as it is drawn, so that a band goes with its tide and not before.
+ */
+export function useLikelyRange(
+  question: BedQuestion,
+  isWanted: boolean,
+  drawnQuestion: BedQuestion,
+): RangeState {
   const [shown, setShown] = useState<{ question: BedQuestion; range: ShownRange } | null>(null);
   const [stoppedFor, setStoppedFor] = useState<BedQuestion | null>(null);
   const isStopped = stoppedFor === question;
@@ -61,11 +68,11 @@ export function useLikelyRange(question: BedQuestion, isWanted: boolean): RangeS
   }, [question, isWanted, isStopped]);
   return useMemo(
     () => ({
-      shown: shown?.question === question ? shown.range : null,
+      shown: shown?.question === drawnQuestion ? shown.range : null,
       isStopped,
       stop: () => setStoppedFor(question),
       goOn: () => setStoppedFor(null),
     }),
-    [shown, question, isStopped],
+    [shown, question, drawnQuestion, isStopped],
   );
 }
