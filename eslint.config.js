@@ -28,6 +28,7 @@ export default tseslint.config(
         process: 'readonly',
         console: 'readonly',
         fetch: 'readonly',
+        AbortSignal: 'readonly',
         module: 'writable',
         __dirname: 'readonly',
       },

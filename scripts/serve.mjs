@@ -3,6 +3,8 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { bin, fail, ROOT, run } from './setup.mjs';
 
 const PATIENCE_MS = 20_000;
+/** What listens but does not answer in this time is left for the server to find, ms. */
+const HEARING_MS = 2000;
 
 export function buildWeb() {
   console.log('Vine Ledger: building the pages ...');
@@ -12,22 +14,28 @@ export function buildWeb() {
 async function answers(address) {
   try {
     return (await fetch(`${address}/api/health`)).ok;
-  } catch (error) {
-    if (error.cause?.message === 'bad port') {
-      fail(
-        `browsers refuse to open ${address}: that port is kept for something else. Choose another with --port.`,
-      );
-    }
+  } catch {
     return false;
   }
+}
+
+/** Ends with a sentence when nothing can be served at an address. */
+async function requireFree(address) {
+  try {
+    await fetch(address, { signal: AbortSignal.timeout(HEARING_MS) });
+  } catch (error) {
+    if (error.cause?.message !== 'bad port') return;
+    fail(
+      `browsers refuse to open ${address}: that port is kept for something else. Choose another with --port.`,
+    );
+  }
+  fail(`something is open at ${address} already. Close it there, or choose another port with --port.`);
 }
 
 /** Starts the server and says where it is once it truly answers; ends when the server ends. */
 export async function serve(args, port) {
   const address = `http://127.0.0.1:${port}`;
-  if (await answers(address)) {
-    fail(`${address} is open already. Close it there, or choose another port with --port.`);
-  }
+  await requireFree(address);
   const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--port', port, ...args], {
     cwd: ROOT,
     stdio: 'inherit',

@@ -4,7 +4,7 @@ import { dayNumberFromIso } from '../climate/calendar.ts';
 import { CLIMATE_PATTERNS } from '../climate/patterns.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
 import { projectBed, telltaleDays } from '../projection/bed-projection.ts';
-import { outlook } from '../projection/outlook.ts';
+import { changesSoil, outlook } from '../projection/outlook.ts';
 import type { BedBooks, EntryRecord } from '../records/bed-records.ts';
 import { bedScenario } from '../records/bed-scenario.ts';
 import { endingOn } from '../simulation/scenario.ts';
@@ -120,6 +120,9 @@ describe('advice', () => {
     const last = years.at(-1)!;
     expect(last.organicMatterPct).toBeGreaterThan(last.bareOrganicMatterPct);
     expect(last.bareOrganicMatterPct).toBeLessThan(years[0].bareOrganicMatterPct);
+    expect(changesSoil(years)).toBe(true);
+    const bare = bedScenario({ ...books, entries: [] }, findLibraryMaterial, TODAY, TODAY + 3700);
+    expect(changesSoil(outlook(bare, TODAY, 10))).toBe(false);
   });
 
   it('follows a scenario only as far as it is told', () => {

@@ -9,7 +9,7 @@ export function temperatureModifier(airC: number, frozenC: number, cap: number):
 
 const Q10_REFERENCE_C = 15;
 
-/** Factor on what doubles with every 10 C (a Q10 of 2), 1 at 15 C. `airC` in degrees C. */
+/** Factor on what doubles with every 10 C (a Q10 of 2), 1 at 15 C (set here). `airC` in degrees C. */
 export const q10Modifier = (airC: number): number => 2 ** ((airC - Q10_REFERENCE_C) / 10);
 
 /**

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { daysInMonth } from './calendar.ts';
 import { isSouthern } from './climate.ts';
 import { CLIMATE_PATTERNS } from './patterns.ts';
+import { q10Modifier } from './modifiers.ts';
 import { airTemperatureC, weatherSeries } from './weather.ts';
 
 const RULES = { rainGapDays: 4, frozenC: -5, temperatureModifierCap: 6 };
@@ -41,6 +42,10 @@ describe('days from monthly normals', () => {
       ),
       { numRuns: 30 },
     );
+  });
+
+  it('doubles with every ten degrees what a Q10 of 2 governs', () => {
+    expect([5, 15, 25].map(q10Modifier)).toEqual([0.5, 1, 2]);
   });
 
   it('rain on the same days whenever the run starts', () => {

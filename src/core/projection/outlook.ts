@@ -43,3 +43,10 @@ export function outlook(scenario: BedScenario, today: DayNumber, years: number):
     };
   });
 }
+
+/** Organic matter is told in tenths of a percent: less than half of one is no difference, %. */
+const TOLD_PCT = 0.05;
+
+/** Whether what was laid ever makes a difference to the organic matter that can be told. */
+export const changesSoil = (years: readonly OutlookYear[]): boolean =>
+  years.some((year) => Math.abs(year.organicMatterPct - year.bareOrganicMatterPct) >= TOLD_PCT);

@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react';
 import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { OutlookYear } from '../../core/projection/outlook.ts';
+import { changesSoil, type OutlookYear } from '../../core/projection/outlook.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { LikelyBand, Name } from './marks.tsx';
 
@@ -65,13 +65,6 @@ const OrganicMatter = memo(function OrganicMatter() {
     </>
   );
 });
-
-/** Smaller differences in organic matter cannot be told apart in the drawing, %. */
-const SEEN_PCT = 0.05;
-
-/** Whether what was laid ever makes a difference that can be seen. */
-export const changesSoil = (years: readonly OutlookYear[]): boolean =>
-  years.some((year) => Math.abs(year.organicMatterPct - year.bareOrganicMatterPct) >= SEEN_PCT);
 
 /** Soil organic matter over the coming years, beside the same bed without what was laid on it. */
 export const HumusYears = memo(function HumusYears({ years, band, description }: HumusYearsProps) {

@@ -1,8 +1,7 @@
 import { memo } from 'react';
-import type { OutlookYear } from '../../../core/projection/outlook.ts';
-import { changesSoil, HumusYears } from '../../charts/humus-years.tsx';
+import { changesSoil, type OutlookYear } from '../../../core/projection/outlook.ts';
+import { HumusYears } from '../../charts/humus-years.tsx';
 import { fixed } from '../../format/figures.ts';
-import { useLater } from './use-later.ts';
 
 interface OutlookProps {
   /** Undefined while they are being worked out. */
@@ -24,7 +23,6 @@ export const Outlook = memo(function Outlook({ years, ...rest }: OutlookProps) {
 });
 
 function Years({ years, areaM2, band }: OutlookProps & { years: readonly OutlookYear[] }) {
-  const bandAfterTide = useLater(band);
   const first = years[0]!;
   const last = years.at(-1)!;
   const humusKg = (carbonG: number) => fixed((carbonG * areaM2) / 1000, 0);
@@ -47,7 +45,7 @@ function Years({ years, areaM2, band }: OutlookProps & { years: readonly Outlook
       </p>
       <HumusYears
         years={years}
-        band={bandAfterTide}
+        band={band}
         description={`Organic matter in the soil: ${fixed(first.organicMatterPct, 1)} % now, ${fixed(last.organicMatterPct, 1)} % in ten years, ${fixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
       />
     </>
