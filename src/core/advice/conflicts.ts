@@ -1,6 +1,6 @@
 import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
 import { DEEPEST_COVER_CM, findCrop } from '../crops/crop-library.ts';
-import { phosphorusFractionDryBasis } from '../materials/phosphorus.ts';
+import { phosphorusFractionDryBasis } from '../materials/nutrients.ts';
 import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
 import type { BedBooks, EntryRecord, LayEntry, PlantingRecord } from '../records/bed-records.ts';
 import type { FindMaterial } from '../records/bed-scenario.ts';

@@ -1,14 +1,10 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { total } from '../numerics/total.ts';
-import { openingFromFreshMass, type CohortOpening } from '../simulation/cohort-opening.ts';
+import type { CohortOpening } from '../simulation/cohort-opening.ts';
+import { openingOf } from '../simulation/events.ts';
 import { withOverrides, type ModelParameters } from '../simulation/parameters.ts';
-import { openingFromPile, runPile } from '../simulation/pile.ts';
-import {
-  isFromPile,
-  type ApplyFromPile,
-  type ApplyMaterial,
-  type BedScenario,
-} from '../simulation/scenario.ts';
+import { runPile } from '../simulation/pile.ts';
+import { isFromPile, type Apply, type BedScenario } from '../simulation/scenario.ts';
 
 /** Why a layer draws nitrogen, in this bed's own figures, per m2. */
 export interface LayerWorking {
@@ -33,12 +29,10 @@ export interface LayerWorking {
 
 /** The nitrogen account of an application were all its carbon eaten: the model spreads it over years. */
 export function layerWorking(scenario: BedScenario, layerId: string): LayerWorking | null {
-  const event = scenario.events.find(
-    (one): one is ApplyMaterial | ApplyFromPile => one.type === 'apply' && one.id === layerId,
-  );
+  const event = scenario.events.find((one): one is Apply => one.type === 'apply' && one.id === layerId);
   if (!event) return null;
   const p = withOverrides(scenario.parameters);
-  const opening = openingOf(event, scenario, p);
+  const opening = openingIn(event, scenario, p);
   const [quickC, structuralC, woodyC] = opening.carbonG as [number, number, number];
   const grownC = p.growthEfficiency * (quickC + structuralC) + p.woodyGrowthEfficiency * woodyC;
   const wantedG = grownC / opening.microbialCn + (p.woodyHumifiedShare * woodyC) / p.humusCarbonToNitrogen;
@@ -65,12 +59,8 @@ export function layerWorking(scenario: BedScenario, layerId: string): LayerWorki
   };
 }
 
-function openingOf(
-  event: ApplyMaterial | ApplyFromPile,
-  scenario: BedScenario,
-  p: ModelParameters,
-): CohortOpening {
-  if (!isFromPile(event)) return openingFromFreshMass(event.material, event.massFreshKgPerM2, p);
-  const plan = scenario.piles.find(({ id }) => id === event.pileId)!;
-  return openingFromPile(runPile(plan, scenario.climate, p), event.massFreshKgPerM2, p);
+/** Runs only the pile that the application is taken from. */
+function openingIn(event: Apply, { piles, climate }: BedScenario, p: ModelParameters): CohortOpening {
+  const plan = isFromPile(event) ? piles.find(({ id }) => id === event.pileId) : undefined;
+  return openingOf(event, new Map(plan ? [[plan.id, runPile(plan, climate, p)]] : []), p);
 }

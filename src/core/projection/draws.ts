@@ -6,7 +6,7 @@ import {
   type ParameterOverrides,
   type ScalarParameterName,
 } from '../simulation/parameters.ts';
-import { isFromPile, type BedEvent, type BedScenario } from '../simulation/scenario.ts';
+import { isFromPile, isFromStock, type BedEvent, type BedScenario } from '../simulation/scenario.ts';
 
 /** What was drawn for one input, as a place in its range: 0 lowest, 1 highest. */
 export interface DrawnInput {
@@ -76,7 +76,7 @@ export function drawScenario(scenario: BedScenario, seed: number, number: number
       parameters,
       soil: { ...scenario.soil, organicMatterPct: soilPct },
       events: scenario.events.map((event): BedEvent => {
-        if (event.type !== 'apply' || isFromPile(event)) return event;
+        if (event.type !== 'apply' || isFromPile(event) || isFromStock(event)) return event;
         return { ...event, material: drawMaterial(event.material, event.id ?? '') };
       }),
       piles: scenario.piles.map((pile) => ({

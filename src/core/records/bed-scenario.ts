@@ -25,7 +25,7 @@ import type {
   SoilTestEntry,
 } from './bed-records.ts';
 
-export type FindMaterial = (materialId: string) => Material | undefined;
+export type FindMaterial = (materialId: string, on?: DayNumber) => Material | undefined;
 
 const DAYS_PER_MONTH = 365 / 12;
 /** Watering as a careful gardener does it: at a third of the storage gone, nearly full again (set here). */

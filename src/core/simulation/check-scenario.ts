@@ -5,8 +5,8 @@ import { residueId } from './events.ts';
 import {
   CONTACT_ZONE_CM,
   isFromPile,
-  type ApplyFromPile,
-  type ApplyMaterial,
+  isFromStock,
+  type Apply,
   type BedEvent,
   type BedScenario,
   type CropPlan,
@@ -165,11 +165,7 @@ function checkEvent(event: BedEvent, scenario: BedScenario, path: FieldPath): vo
   }
 }
 
-function checkApplication(
-  event: ApplyMaterial | ApplyFromPile,
-  scenario: BedScenario,
-  path: FieldPath,
-): void {
+function checkApplication(event: Apply, scenario: BedScenario, path: FieldPath): void {
   const at = (name: string) => [...path, name];
   requireNumber(event.massFreshKgPerM2, at('massFreshKgPerM2'), { above: 0 });
   requireNumber(event.dugDepthCm, at('dugDepthCm'), { min: 0 });
@@ -182,13 +178,23 @@ function checkApplication(
     }
     return;
   }
+  if (isFromStock(event)) {
+    const { dryMassG, dryDensityKgPerM3 } = event.opening;
+    checkLayer(dryMassG / 1000, dryDensityKgPerM3, at('massFreshKgPerM2'));
+    return;
+  }
   checkMaterial(event.material, at('material'));
   checkLayerSize(event.material, event.massFreshKgPerM2, at('massFreshKgPerM2'));
 }
 
 /** Refuses a layer thicker or heavier than anyone lays; `massFreshKgPerM2` is what `path` names. */
 export function checkLayerSize(material: Material, massFreshKgPerM2: number, path: FieldPath): void {
-  const thicknessCm = (massFreshKgPerM2 / material.bulkDensityKgPerM3) * 100;
+  const dryShare = 1 - material.moistureFractionWetBasis;
+  checkLayer(massFreshKgPerM2 * dryShare, material.bulkDensityKgPerM3 * dryShare, path);
+}
+
+function checkLayer(dryKg: number, dryDensityKgPerM3: number, path: FieldPath): void {
+  const thicknessCm = (dryKg / dryDensityKgPerM3) * 100;
   if (thicknessCm > THICKEST_LAYER_CM) {
     throw new InputError(
       path,
@@ -196,7 +202,6 @@ export function checkLayerSize(material: Material, massFreshKgPerM2: number, pat
       `makes a layer ${Math.round(thicknessCm).toLocaleString('en')} cm thick; at most ${THICKEST_LAYER_CM} cm can be laid at once. Were feet meant, not metres, or inches, not cm?`,
     );
   }
-  const dryKg = massFreshKgPerM2 * (1 - material.moistureFractionWetBasis);
   if (dryKg > HEAVIEST_LAYER_DRY_KG_PER_M2) {
     throw new InputError(
       path,

@@ -1,15 +1,16 @@
 import { FLOW } from '../ledger/flows.ts';
 import { clamp } from '../numerics/interpolation.ts';
 import { CONTACT_ZONE, ROOT_ZONE, type Bed } from './bed.ts';
-import { openingFromDryMass, openingFromFreshMass } from './cohort-opening.ts';
+import { openingFromDryMass, openingFromFreshMass, type CohortOpening } from './cohort-opening.ts';
 import { isOnSurface } from './cohort-table.ts';
 import { digCohort, openCohort, soakIn, takeOffCohort } from './cohorts.ts';
+import type { ModelParameters } from './parameters.ts';
 import { openingFromPile, type PileResult } from './pile.ts';
 import {
   CONTACT_ZONE_CM,
   isFromPile,
-  type ApplyFromPile,
-  type ApplyMaterial,
+  isFromStock,
+  type Apply,
   type BedEvent,
   type CropPlan,
   type Dig,
@@ -44,11 +45,16 @@ export function carryOut(bed: Bed, event: BedEvent, piles: Piles): number {
   }
 }
 
-function apply(bed: Bed, event: ApplyMaterial | ApplyFromPile, piles: Piles): void {
-  const p = bed.constants.parameters;
-  const opening = isFromPile(event)
+/** What an application opens its cohort with. */
+export function openingOf(event: Apply, piles: Piles, p: ModelParameters): CohortOpening {
+  if (isFromStock(event)) return event.opening;
+  return isFromPile(event)
     ? openingFromPile(piles.get(event.pileId)!, event.massFreshKgPerM2, p)
     : openingFromFreshMass(event.material, event.massFreshKgPerM2, p);
+}
+
+function apply(bed: Bed, event: Apply, piles: Piles): void {
+  const opening = openingOf(event, piles, bed.constants.parameters);
   const cohort = openCohort(bed, opening, { ...event, origin: 'materials' });
   if (event.dugDepthCm > 0) digCohort(bed, cohort, event.dugDepthCm);
   else if (opening.isLiquid) soakIn(bed, cohort);

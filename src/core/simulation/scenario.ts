@@ -1,6 +1,7 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
 import type { Exposure, Material } from '../materials/material.ts';
+import type { CohortOpening } from './cohort-opening.ts';
 import type { ParameterOverrides } from './parameters.ts';
 
 /** Depth of the contact zone, cm: the soil a surface layer can draw on (5 in every formula of the model). */
@@ -53,6 +54,14 @@ export interface ApplyFromPile extends Application {
   readonly pileId: string;
 }
 
+/** Something whose accounts are known: stock that has been followed since it arrived. */
+export interface ApplyOpening extends Application {
+  /** Per m2; `massFreshKgPerM2` is what that weighs with its water. */
+  readonly opening: CohortOpening;
+}
+
+export type Apply = ApplyMaterial | ApplyFromPile | ApplyOpening;
+
 export interface Dig extends Dated {
   readonly type: 'dig';
   readonly depthCm: number;
@@ -83,7 +92,7 @@ export interface Irrigate extends Dated {
   readonly waterMm: number;
 }
 
-export type BedEvent = ApplyMaterial | ApplyFromPile | Dig | Feed | Remove | SoilTest | Irrigate;
+export type BedEvent = Apply | Dig | Feed | Remove | SoilTest | Irrigate;
 
 export interface CropPlan {
   readonly id: string;
@@ -154,7 +163,9 @@ export interface BedScenario {
 
 export const DEFAULT_STEPS_PER_DAY = 2;
 
-export const isFromPile = (event: ApplyMaterial | ApplyFromPile): event is ApplyFromPile => 'pileId' in event;
+export const isFromPile = (event: Apply): event is ApplyFromPile => 'pileId' in event;
+
+export const isFromStock = (event: Apply): event is ApplyOpening => 'opening' in event;
 
 /** The same bed followed only to the morning of `endDay`. */
 export const endingOn = (scenario: BedScenario, endDay: DayNumber): BedScenario => ({

@@ -1,0 +1,160 @@
+import type { Material, MaterialKind } from '../materials/material.ts';
+import { total } from '../numerics/total.ts';
+import { microbialCnForFeed, type CohortOpening } from '../simulation/cohort-opening.ts';
+import type { ModelParameters } from '../simulation/parameters.ts';
+import { COMPOST_BELOW_CN, SPREAD_AMMONIA_EXPOSURE } from '../simulation/pile.ts';
+import {
+  carbonG,
+  charTemperatureOf,
+  cohortCarbonG,
+  dryG,
+  freshKg,
+  nitrogenG,
+  volumeL,
+  type LotContents,
+} from './lot-contents.ts';
+
+const POOL_COUNT = 7;
+const QUICK = 0;
+const LIVING_POOLS = 3;
+const FIRST_CHAR_POOL = 5;
+const GRAMS_PER_KILOGRAM = 1000;
+/** A mix counts as compost once so little quick carbon is left that it no longer heats (set here). */
+const FINISHED_QUICK_SHARE = 0.03;
+const CHAR_MAJORITY = 0.5;
+
+/** Figures of a lot at one moment, for the whole of it. */
+export interface LotFigures {
+  readonly freshKg: number;
+  readonly dryKg: number;
+  readonly volumeL: number;
+  readonly moistureFractionWetBasis: number;
+  readonly bulkDensityKgPerM3: number;
+  readonly carbonKg: number;
+  readonly nitrogenG: number;
+  readonly mineralNitrogenG: number;
+  readonly charHeldNitrogenG: number;
+  readonly charCarbonKg: number;
+  readonly phosphorusG: number;
+  readonly potassiumG: number;
+  /** 0 for nothing with carbon in it, Infinity never: a lot without nitrogen says null. */
+  readonly carbonToNitrogen: number | null;
+  readonly nitrogenFractionDryBasis: number;
+  /** Fresh carbon over all carbon: what still looks like what went in. */
+  readonly recognizableShare: number;
+}
+
+const sumPool = ({ cohorts }: LotContents, k: number): number =>
+  total(cohorts.map(({ carbonG: pools }) => pools[k]));
+
+const recognizableCarbonG = (contents: LotContents): number =>
+  total(Array.from({ length: LIVING_POOLS }, (_, k) => sumPool(contents, k)));
+
+const ratio = (top: number, bottom: number): number => (bottom > 0 ? top / bottom : 0);
+
+/** What a scale, a bucket and a laboratory would say of it. */
+export function figuresOf(contents: LotContents): LotFigures {
+  const dry = dryG(contents);
+  const fresh = freshKg(contents);
+  const volume = volumeL(contents);
+  const carbon = carbonG(contents);
+  const nitrogen = nitrogenG(contents);
+  return {
+    freshKg: fresh,
+    dryKg: dry / GRAMS_PER_KILOGRAM,
+    volumeL: volume,
+    moistureFractionWetBasis: ratio(contents.waterG, dry + contents.waterG),
+    bulkDensityKgPerM3: ratio(fresh * GRAMS_PER_KILOGRAM, volume),
+    carbonKg: carbon / GRAMS_PER_KILOGRAM,
+    nitrogenG: nitrogen,
+    mineralNitrogenG: contents.mineralNitrogenG,
+    charHeldNitrogenG: total(contents.cohorts.map(({ charHeldG }) => charHeldG)),
+    charCarbonKg:
+      (sumPool(contents, FIRST_CHAR_POOL) + sumPool(contents, FIRST_CHAR_POOL + 1)) / GRAMS_PER_KILOGRAM,
+    phosphorusG: total(contents.cohorts.map(({ phosphorusG }) => phosphorusG)),
+    potassiumG: total(contents.cohorts.map(({ potassiumG }) => potassiumG)),
+    carbonToNitrogen: nitrogen > 0 ? carbon / nitrogen : null,
+    nitrogenFractionDryBasis: ratio(nitrogen, dry),
+    recognizableShare: ratio(recognizableCarbonG(contents), carbon),
+  };
+}
+
+/** The kind most of its carbon is of; a mix that has gone quiet and narrow counts as compost (S10 of the model). */
+export function kindOf(contents: LotContents): MaterialKind {
+  const byKind = new Map<MaterialKind, number>();
+  for (const one of contents.cohorts) {
+    // Kinds without carbon still have a name of their own.
+    byKind.set(one.kind, (byKind.get(one.kind) ?? 0) + cohortCarbonG(one) + Number.MIN_VALUE);
+  }
+  const [main = 'none'] = [...byKind].sort((a, b) => b[1] - a[1]).map(([kind]) => kind);
+  const carbon = carbonG(contents);
+  if (carbon === 0 || main === 'char' || main === 'paper' || main === 'fertiliser') return main;
+  const isQuiet = sumPool(contents, QUICK) / carbon < FINISHED_QUICK_SHARE;
+  if (isQuiet && carbon / nitrogenG(contents) < COMPOST_BELOW_CN) return 'compost';
+  return byKind.size === 1 ? main : 'residue';
+}
+
+const byCarbon = (contents: LotContents, value: (one: LotContents['cohorts'][number]) => number): number => {
+  const carbon = carbonG(contents);
+  if (carbon === 0) return value(contents.cohorts[0]);
+  return total(contents.cohorts.map((one) => value(one) * cohortCarbonG(one))) / carbon;
+};
+
+/** What a lot brings when all of it is laid, g; its mineral nitrogen arrives as ammonium. Not for an empty lot. */
+export function openingOfContents(contents: LotContents, p: ModelParameters): CohortOpening {
+  const pools = (of: 'carbonG' | 'nitrogenG') =>
+    Array.from({ length: POOL_COUNT }, (_, k) => total(contents.cohorts.map((one) => one[of][k])));
+  const carbonPools = pools('carbonG');
+  const nitrogenPools = pools('nitrogenG');
+  const dry = dryG(contents);
+  const carbon = total(carbonPools);
+  const living = (values: readonly number[]) => total(values.slice(0, LIVING_POOLS));
+  const { moistureFractionWetBasis } = figuresOf(contents);
+  return {
+    kind: kindOf(contents),
+    carbonG: carbonPools,
+    nitrogenG: nitrogenPools,
+    ammoniumG: contents.mineralNitrogenG,
+    charHeldG: total(contents.cohorts.map(({ charHeldG }) => charHeldG)),
+    charCapacityG: total(contents.cohorts.map(({ charCapacityG }) => charCapacityG)),
+    microbialCn: microbialCnForFeed(living(carbonPools), living(nitrogenPools), p),
+    decayRateFactor: byCarbon(contents, ({ decayRateFactor }) => decayRateFactor),
+    ammoniaExposure:
+      contents.cohorts.length === 1 ? contents.cohorts[0].ammoniaExposure : SPREAD_AMMONIA_EXPOSURE,
+    vaporBarrier: contents.cohorts.length === 1 ? contents.cohorts[0].vaporBarrier : 0,
+    charTemperature: charTemperatureOf(contents),
+    dryMassG: dry,
+    carbonPerDryMass: carbon / dry,
+    dryDensityKgPerM3: dry / volumeL(contents),
+    isLiquid: moistureFractionWetBasis >= 0.9,
+  };
+}
+
+/** A lot as a material, for the mixing bench and for words: its figures as they are now. Not for an empty lot. */
+export function materialOfContents(contents: LotContents): Material {
+  const { carbonKg, dryKg, nitrogenG: nitrogen, ...figures } = figuresOf(contents);
+  const share = (k: number) => ratio(sumPool(contents, k), carbonKg * GRAMS_PER_KILOGRAM);
+  const char = share(FIRST_CHAR_POOL) + share(FIRST_CHAR_POOL + 1);
+  return {
+    kind: kindOf(contents),
+    moistureFractionWetBasis: figures.moistureFractionWetBasis,
+    carbonFractionDryBasis: carbonKg / dryKg,
+    nitrogenFractionDryBasis: figures.nitrogenFractionDryBasis,
+    ammoniumShareOfNitrogen: ratio(figures.mineralNitrogenG + figures.charHeldNitrogenG, nitrogen),
+    bulkDensityKgPerM3: figures.bulkDensityKgPerM3,
+    pools: {
+      quick: carbonKg > 0 ? share(0) : 1,
+      structural: share(1),
+      woody: share(2),
+      microbial: share(3),
+      humus: share(4),
+      char,
+    },
+    particleSize: 'fine',
+    decayFactor: byCarbon(contents, ({ decayRateFactor }) => decayRateFactor),
+    ammoniaExposure: contents.cohorts[0].ammoniaExposure,
+    vaporBarrier: 0,
+    charTemperature: charTemperatureOf(contents),
+    isCharged: char > CHAR_MAJORITY && figures.charHeldNitrogenG > 0,
+  };
+}
