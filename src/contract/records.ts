@@ -1,38 +1,14 @@
 import { z } from 'zod';
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
-import { InputError } from '../core/input-error.ts';
 import { STARTS_AS } from '../core/crops/crop-library.ts';
 import { EXPOSURES } from '../core/materials/material.ts';
 import { BED_KINDS, CROPPING_BEFORE, RECORD_STATES, SCHOOLS } from '../core/records/bed-records.ts';
 import { AMOUNT_UNITS } from '../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../core/units/soil-nitrogen.ts';
+import { creation, date, finite, id, MOST_AT_ONCE, name, note, share, stamp, version } from './fields.ts';
+import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from './stock-records.ts';
 
-/** What the API takes (drafts) and gives (records). Bounds are those of a garden, not of a number. */
-const FIRST_DATE = '1960-01-01';
-const LAST_DATE = '2100-12-31';
+/** What the API takes (drafts) and gives (records). */
 const MONTHS = 12;
-
-const finite = z.number();
-const share = finite.min(0).max(1);
-const name = z.string().trim().min(1).max(80);
-const note = z.string().trim().max(2000);
-const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'must be 1 to 64 letters, digits, - or _');
-const version = z.int().min(1);
-
-const date = z.string().superRefine((text, context) => {
-  try {
-    dayNumberFromIso(text, []);
-    if (text < FIRST_DATE || text > LAST_DATE) {
-      context.addIssue(`must lie between ${FIRST_DATE} and ${LAST_DATE}; got ${text}`);
-    }
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    context.addIssue(error.requirement);
-  }
-});
-
-const stamp = { id, version, createdAt: z.string(), updatedAt: z.string() };
-const creation = { id: id.optional() };
 
 export const climateNormals = z.strictObject({
   temperatureC: z.array(finite.min(-60).max(60)).length(MONTHS),
@@ -84,6 +60,8 @@ const layFields = {
   ...entryCommon,
   type: z.literal('lay'),
   materialId: id,
+  /** Taken from this lot of the stock. */
+  lotId: id.nullish(),
   amount: finite.gt(0).max(1e9),
   unit: z.enum(AMOUNT_UNITS),
   dugDepthCm: finite.min(0).max(200),
@@ -133,7 +111,6 @@ export type EntryDraft = z.infer<typeof entryDraft>;
 export type EntryChange = z.infer<typeof entryChange>;
 export type EntryRecord = z.infer<typeof entryRecord>;
 
-const MOST_AT_ONCE = 100;
 const seen = z.strictObject({ id, version });
 /** Several entries of one bed written, changed, removed, brought back and put in order: all of it or nothing. */
 export const bedRevision = z.strictObject({
@@ -215,6 +192,10 @@ export interface GardenBooks {
   readonly plantings: readonly PlantingRecord[];
   readonly materials: readonly MaterialRecord[];
   readonly buildUps: readonly BuildUpRecord[];
+  readonly lots: readonly LotRecord[];
+  readonly movements: readonly MovementRecord[];
+  readonly labResults: readonly LabResultRecord[];
+  readonly recipes: readonly RecipeRecord[];
 }
 
 /** RFC 9457 problem details, with what is wrong field by field. */

@@ -6,8 +6,11 @@ import { bedRoutes } from './routes/beds.ts';
 import { buildUpRoutes } from './routes/build-ups.ts';
 import { entryRoutes } from './routes/entries.ts';
 import { gardenRoutes } from './routes/gardens.ts';
+import { labResultRoutes } from './routes/lab-results.ts';
 import { materialRoutes } from './routes/materials.ts';
 import { plantingRoutes } from './routes/plantings.ts';
+import { recipeRoutes } from './routes/recipes.ts';
+import { stockRoutes } from './routes/stock.ts';
 
 const nothingAt = (path: string): ProblemError =>
   new ProblemError(404, 'Not found', `There is nothing at ${path}.`);
@@ -27,7 +30,10 @@ export function createApp(context: AppContext) {
     .route('/api', entryRoutes(context))
     .route('/api', plantingRoutes(context))
     .route('/api', materialRoutes(context))
-    .route('/api', buildUpRoutes(context));
+    .route('/api', buildUpRoutes(context))
+    .route('/api', stockRoutes(context))
+    .route('/api', labResultRoutes(context))
+    .route('/api', recipeRoutes(context));
   app.all('/api/*', (c) => {
     throw nothingAt(c.req.path);
   });

@@ -3,7 +3,8 @@ import type { BedRecord, EntryRecord, MaterialRecord, PlantingRecord } from '../
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
 import { InputError } from '../core/input-error.ts';
 import { checkBooks } from '../core/records/check-books.ts';
-import { materialFinder } from '../core/records/garden-books.ts';
+import { drawsOnStock, materialFinder, takenByBed } from '../core/records/garden-books.ts';
+import { keptRecords, requireSoundStock } from './kept-stock.ts';
 import { fromInputError, notFound, ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
 
@@ -31,10 +32,13 @@ export function requireSoundBooks(stores: Stores, bedId: string, today: string, 
   const entries = change.entries?.(kept.entries) ?? kept.entries;
   const plantings = change.plantings?.(kept.plantings) ?? kept.plantings;
   const materials = change.materials?.(kept.materials) ?? kept.materials;
+  const taken = [...kept.entries, ...entries].some(drawsOnStock)
+    ? takenFromSoundStock(stores, bed, { entries, materials }, today, change.about ?? [])
+    : undefined;
   try {
     checkBooks(
-      { site: garden, bed, entries, plantings },
-      materialFinder(materials),
+      { site: garden, bed, entries, plantings, ...(taken ? { taken } : {}) },
+      materialFinder({ materials, labResults: stores.labResults.listOf(garden.id) }),
       dayNumberFromIso(today, ['today']),
     );
   } catch (error) {
@@ -43,10 +47,36 @@ export function requireSoundBooks(stores: Stores, bedId: string, today: string, 
   }
 }
 
+/** Weighs the stock of the whole garden as it would be; what the bed gets out of it. */
+function takenFromSoundStock(
+  stores: Stores,
+  bed: BedRecord,
+  {
+    entries,
+    materials,
+  }: { readonly entries: readonly EntryRecord[]; readonly materials: readonly MaterialRecord[] },
+  today: string,
+  about: readonly string[],
+) {
+  const kept = keptRecords(stores, bed.gardenId);
+  const records = {
+    ...kept,
+    materials,
+    beds: kept.beds.map((one) => (one.id === bed.id ? bed : one)),
+    entries: [...kept.entries.filter(({ bedId }) => bedId !== bed.id), ...entries],
+  };
+  requireSoundStock(records, today, about);
+  return takenByBed(records, bed.id);
+}
+
 /** A fault of the record itself by its field; a fault it causes elsewhere by a sentence about that record. */
 function problemAbout(
   error: InputError,
-  books: { entries: EntryRecord[]; plantings: PlantingRecord[]; about?: readonly string[] | undefined },
+  books: {
+    entries: readonly EntryRecord[];
+    plantings: readonly PlantingRecord[];
+    about?: readonly string[] | undefined;
+  },
 ): ProblemError {
   const [list, index, ...rest] = error.path;
   if ((list !== 'entries' && list !== 'plantings') || typeof index !== 'number') return fromInputError(error);

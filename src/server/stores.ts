@@ -6,6 +6,7 @@ import type {
   MaterialRecord,
   PlantingRecord,
 } from '../contract/records.ts';
+import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from '../contract/stock-records.ts';
 
 /** An id that a removed record still holds, so that removing it can be undone. */
 export class IdTaken extends Error {}
@@ -45,6 +46,11 @@ export interface Stores {
   readonly beds: OwnedStore<BedRecord>;
   readonly materials: OwnedStore<MaterialRecord>;
   readonly buildUps: OwnedStore<BuildUpRecord>;
+  readonly lots: OwnedStore<LotRecord>;
+  /** Of lots that are not removed. */
+  readonly movements: OwnedStore<MovementRecord>;
+  readonly labResults: OwnedStore<LabResultRecord>;
+  readonly recipes: OwnedStore<RecipeRecord>;
   readonly entries: OwnedStore<EntryRecord> & {
     listOfGarden(gardenId: string): EntryRecord[];
     /** Puts these entries into this order among themselves; entries of one day lie in it from the soil upwards. */

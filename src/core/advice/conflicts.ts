@@ -3,7 +3,7 @@ import { DEEPEST_COVER_CM, findCrop } from '../crops/crop-library.ts';
 import { phosphorusFractionDryBasis } from '../materials/nutrients.ts';
 import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
 import type { BedBooks, EntryRecord, LayEntry, PlantingRecord } from '../records/bed-records.ts';
-import type { FindMaterial } from '../records/bed-scenario.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
 
 /** Two things in the books that do not go together, or one thing too much. */
 export type Conflict =

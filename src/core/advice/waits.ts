@@ -1,7 +1,7 @@
 import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
 import { findCrop } from '../crops/crop-library.ts';
 import type { EntryRecord, PlantingRecord } from '../records/bed-records.ts';
-import type { FindMaterial } from '../records/bed-scenario.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
 import { MANURE_TO_HARVEST_DAYS, URINE_TO_HARVEST_DAYS } from './cautions.ts';
 
 /** The first day on which a crop may be harvested after something raw was put on its bed. */

@@ -2,7 +2,9 @@
  * Phosphorus and potassium, share of dry mass, of what is spread by the barrow (order of magnitude of manure, compost,
  * plant and ash tables of extension services, from memory). What is not listed counts as bringing none worth a limit.
  */
-const MINERALS: Readonly<Record<string, { readonly phosphorus: number; readonly potassium: number }>> = {
+const MINERALS: Readonly<
+  Partial<Record<string, { readonly phosphorus: number; readonly potassium: number }>>
+> = {
   chips_branch: { phosphorus: 0.0007, potassium: 0.003 },
   chips_inleaf: { phosphorus: 0.0014, potassium: 0.006 },
   chips_mixed: { phosphorus: 0.0004, potassium: 0.002 },

@@ -1,6 +1,8 @@
 import type { StartsAs } from '../crops/crop-library.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
 import type { Exposure } from '../materials/material.ts';
+import type { TakenForBed } from '../stock/run-stock.ts';
+import type { AmountUnit } from '../units/amount.ts';
 import type { SoilNitrogenUnit } from '../units/soil-nitrogen.ts';
 
 /** What stands in the books of a garden, as its owner wrote it down. Dates are ISO dates (YYYY-MM-DD). */
@@ -59,7 +61,13 @@ interface Entry {
 /** A material laid on top (dugDepthCm 0) or dug in as it comes. */
 export interface LayEntry extends Entry {
   readonly type: 'lay';
+  /** What it is, or comes nearest to when it is taken from stock. */
   readonly materialId: string;
+  /** The lot it is taken from; absent or null for what comes straight from outside. */
+  readonly lotId?: string | null | undefined;
+  /** As it was measured; what is taken from stock is weighed by this. */
+  readonly amount?: number;
+  readonly unit?: AmountUnit;
   /** For the whole bed, as laid. */
   readonly massFreshKg: number;
   readonly dugDepthCm: number;
@@ -128,4 +136,6 @@ export interface BedBooks {
   readonly bed: BedRecord;
   readonly entries: readonly EntryRecord[];
   readonly plantings: readonly PlantingRecord[];
+  /** What the stock gives for entries that draw on it, by entry. */
+  readonly taken?: ReadonlyMap<string, TakenForBed>;
 }

@@ -2,13 +2,17 @@ import { calendarDateOf, dayNumberFromIso, dayNumberOf, type DayNumber } from '.
 import { isSouthern } from '../climate/climate.ts';
 import { findCrop, type Crop } from '../crops/crop-library.ts';
 import { InputError, type FieldPath } from '../input-error.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
 import type { Material } from '../materials/material.ts';
 import { withOverrides } from '../simulation/parameters.ts';
 import { runPile } from '../simulation/pile.ts';
+import { scaled } from '../stock/lot-contents.ts';
+import { openingOfContents } from '../stock/lot-figures.ts';
 import {
   CONTACT_ZONE_CM,
   DEFAULT_STEPS_PER_DAY,
   SOIL_DEFAULTS,
+  type ApplyOpening,
   type AutomaticIrrigation,
   type BedEvent,
   type BedScenario,
@@ -24,8 +28,6 @@ import type {
   PlantingRecord,
   SoilTestEntry,
 } from './bed-records.ts';
-
-export type FindMaterial = (materialId: string, on?: DayNumber) => Material | undefined;
 
 const DAYS_PER_MONTH = 365 / 12;
 /** Watering as a careful gardener does it: at a third of the storage gone, nearly full again (set here). */
@@ -160,13 +162,9 @@ function layingOf(
   entry: LayEntry,
   day: DayNumber,
   path: FieldPath,
-  { site, bed }: BedBooks,
+  { site, bed, taken }: BedBooks,
   findMaterial: FindMaterial,
 ): Laying {
-  const material = findMaterial(entry.materialId);
-  if (!material) {
-    throw new InputError([...path, 'materialId'], 'unknown', `names no material; got "${entry.materialId}"`);
-  }
   const placing = {
     type: 'apply' as const,
     day,
@@ -175,6 +173,11 @@ function layingOf(
     exposure: bed.exposure,
     isOnPath: bed.kind === 'path',
   };
+  if (entry.lotId) return { event: { ...placing, ...outOfStock(entry, entry.lotId, taken, bed, path) } };
+  const material = findMaterial(entry.materialId, day);
+  if (!material) {
+    throw new InputError([...path, 'materialId'], 'unknown', `names no material; got "${entry.materialId}"`);
+  }
   const massFreshKgPerM2 = entry.massFreshKg / bed.areaM2;
   if (entry.seasonedMonths === 0) return { event: { ...placing, material, massFreshKgPerM2 } };
 
@@ -185,6 +188,22 @@ function layingOf(
   return {
     event: { ...placing, pileId: heap.id, massFreshKgPerM2: massPutInKgPerM2 },
     pile: { ...heap, mix: [{ material, massFreshKg: massPutInKgPerM2 }] },
+  };
+}
+
+/** What the stock gave for this entry, on a square metre. */
+function outOfStock(
+  { id }: LayEntry,
+  lotId: string,
+  taken: BedBooks['taken'],
+  { areaM2 }: BedRecord,
+  path: FieldPath,
+): Pick<ApplyOpening, 'opening' | 'massFreshKgPerM2'> {
+  const given = taken?.get(id);
+  if (!given) throw new InputError([...path, 'lotId'], 'unknown', `names nothing in stock; got "${lotId}"`);
+  return {
+    opening: openingOfContents(scaled(given.contents, 1 / areaM2), withOverrides()),
+    massFreshKgPerM2: given.massFreshKg / areaM2,
   };
 }
 

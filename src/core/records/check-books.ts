@@ -3,7 +3,8 @@ import { dayNumberFromIso } from '../climate/calendar.ts';
 import { InputError } from '../input-error.ts';
 import { checkScenario } from '../simulation/check-scenario.ts';
 import type { BedBooks } from './bed-records.ts';
-import { bedScenario, inRecordWords, type FindMaterial } from './bed-scenario.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
+import { bedScenario, inRecordWords } from './bed-scenario.ts';
 
 /**
  * Throws InputError naming the record and its field unless the model can run these books from end to end.

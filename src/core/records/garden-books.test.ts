@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bedOf, GARDEN, plantingOf } from '../../../tests/fixtures/books.ts';
+import { bedOf, GARDEN, NO_STOCK, plantingOf } from '../../../tests/fixtures/books.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
 import { booksOfBed, materialFinder, type GardenRecords } from './garden-books.ts';
 
@@ -12,6 +12,7 @@ const RECORDS: GardenRecords = {
   ],
   plantings: [plantingOf({ id: 'p', bedId: 'south' })],
   materials: [{ id: 'own', basis: { type: 'chips', branchDiameterCm: 3, leafShare: 0.2, coniferShare: 0 } }],
+  ...NO_STOCK,
 };
 
 describe('the books of one bed', () => {
@@ -30,7 +31,7 @@ describe('the books of one bed', () => {
 
 describe('finding a material', () => {
   it('knows the garden’s own, then those of the library, and no others', () => {
-    const find = materialFinder(RECORDS.materials);
+    const find = materialFinder(RECORDS);
     expect(find('own')!.kind).toBe('wood');
     expect(find('straw_cereal')).toBe(findLibraryMaterial('straw_cereal'));
     expect(find('moon_dust')).toBeUndefined();

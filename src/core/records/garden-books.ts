@@ -1,7 +1,11 @@
+import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
+import { asMeasured, type LabResult } from '../materials/lab-result.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
 import { ownMaterial, type OwnMaterialBasis } from '../materials/own-material.ts';
+import { runStock, type StockBooks, type StockRun } from '../stock/run-stock.ts';
+import type { BedTake, LotRecord, StockMovement } from '../stock/stock-records.ts';
 import type { BedBooks, BedRecord, EntryRecord, PlantingRecord, School, SiteRecord } from './bed-records.ts';
-import type { FindMaterial } from './bed-scenario.ts';
 
 /** The records of a whole garden, as far as the model reads them. */
 export interface GardenRecords {
@@ -10,25 +14,103 @@ export interface GardenRecords {
   readonly entries: readonly (EntryRecord & { readonly bedId: string })[];
   readonly plantings: readonly (PlantingRecord & { readonly bedId: string })[];
   readonly materials: readonly { readonly id: string; readonly basis: OwnMaterialBasis }[];
+  readonly labResults: readonly LabResult[];
+  readonly lots: readonly LotRecord[];
+  readonly movements: readonly StockMovement[];
 }
 
-/** Materials of the garden's own first, then those of the library. */
-export function materialFinder(materials: GardenRecords['materials']): FindMaterial {
+/**
+ * Materials of the garden's own first, then those of the library; each with the figures of the last laboratory report
+ * on or before the day that is asked for, or of the last one at all.
+ */
+export function materialFinder({
+  materials,
+  labResults,
+}: Pick<GardenRecords, 'materials' | 'labResults'>): FindMaterial {
   const own = new Map(materials.map(({ id, basis }) => [id, basis]));
-  return (materialId) => {
+  const reports = labResults
+    .map((result) => ({ result, day: dayNumberFromIso(result.date, ['labResults', 'date']) }))
+    .sort((a, b) => a.day - b.day);
+  return (materialId, on) => {
     const basis = own.get(materialId);
-    return basis ? ownMaterial(basis) : findLibraryMaterial(materialId);
+    const material = basis ? ownMaterial(basis) : findLibraryMaterial(materialId);
+    const report = reports.findLast(
+      ({ result, day }) => result.materialId === materialId && (on === undefined || day <= on),
+    );
+    return material && report ? asMeasured(material, report.result) : material;
   };
 }
 
-/** The books of one bed; undefined when the garden has no such bed. */
-export function booksOfBed(records: GardenRecords, bedId: string): BedBooks | undefined {
+type StockRecords = Pick<GardenRecords, 'garden' | 'beds' | 'entries' | 'lots' | 'movements'>;
+
+/** What the beds of a garden draw, or mean to draw, from its stock. */
+export function takesOf({ beds, entries }: Pick<GardenRecords, 'beds' | 'entries'>): BedTake[] {
+  const areas = new Map(beds.map(({ id, areaM2 }) => [id, areaM2]));
+  return entries.flatMap((entry) => {
+    const areaM2 = areas.get(entry.bedId);
+    if (entry.type !== 'lay' || !entry.lotId || areaM2 === undefined) return [];
+    const { id: entryId, bedId, state, date, lotId, amount = entry.massFreshKg, unit = 'kg' } = entry;
+    return [{ entryId, bedId, areaM2, state, date, lotId, amount, unit }];
+  });
+}
+
+export const stockBooksOf = (records: StockRecords): StockBooks => ({
+  site: records.garden,
+  lots: records.lots,
+  movements: records.movements,
+  takes: takesOf(records),
+});
+
+export const drawsOnStock = (entry: EntryRecord): boolean => entry.type === 'lay' && Boolean(entry.lotId);
+
+/** The morning after the last day on which a bed draws on the stock; undefined when it never does. */
+function lastTake(entries: GardenRecords['entries'], bedId: string): DayNumber | undefined {
+  const days = entries
+    .filter((entry) => entry.bedId === bedId && drawsOnStock(entry))
+    .map(({ date }) => dayNumberFromIso(date, ['date']));
+  return days.length > 0 ? Math.max(...days) + 1 : undefined;
+}
+
+/** What the stock gives one bed, plans carried out; undefined when the bed draws on none. */
+export function takenByBed(
+  records: StockRecords & Pick<GardenRecords, 'materials' | 'labResults'>,
+  bedId: string,
+): StockRun['taken'] | undefined {
+  const until = lastTake(records.entries, bedId);
+  if (until === undefined) return undefined;
+  return runStock(stockBooksOf(records), materialFinder(records), { until, withPlans: true }).taken;
+}
+
+/** The books of one bed; undefined when the garden has no such bed. `takenFor` may remember what it worked out. */
+export function booksOfBed(
+  records: GardenRecords,
+  bedId: string,
+  takenFor: typeof takenByBed = takenByBed,
+): BedBooks | undefined {
   const bed = records.beds.find(({ id }) => id === bedId);
   if (!bed) return undefined;
+  const taken = takenFor(records, bedId);
   return {
     site: records.garden,
     bed,
     entries: records.entries.filter((entry) => entry.bedId === bedId),
     plantings: records.plantings.filter((planting) => planting.bedId === bedId),
+    ...(taken ? { taken } : {}),
+  };
+}
+
+/** Only what decides how one bed fares: its own records, and those of others that draw on the same stock. */
+export function recordsAbout(records: GardenRecords, bedId: string): GardenRecords {
+  const isOwn = (one: { readonly bedId: string }) => one.bedId === bedId;
+  const usesStock = records.entries.some((entry) => isOwn(entry) && drawsOnStock(entry));
+  return {
+    garden: records.garden,
+    materials: records.materials,
+    labResults: records.labResults,
+    beds: records.beds.filter(({ id }) => id === bedId || usesStock),
+    entries: records.entries.filter((entry) => isOwn(entry) || (usesStock && drawsOnStock(entry))),
+    plantings: records.plantings.filter(isOwn),
+    lots: usesStock ? records.lots : [],
+    movements: usesStock ? records.movements : [],
   };
 }

@@ -1,7 +1,7 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../input-error.ts';
 import type { Material } from '../materials/material.ts';
-import type { FindMaterial } from '../records/bed-scenario.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
 import { massFreshKgFromAmount, type AmountUnit } from '../units/amount.ts';
 import { ageLot } from './age-lot.ts';
 import { charOf } from './charring.ts';
@@ -83,7 +83,8 @@ export function carryOutMovement(movement: StockMovement, context: MovementConte
       return addWater(movement.lotId, movement.waterL, movement, context);
     case 'reading':
       return read(movement, context);
-    case 'sign': {
+    case 'sign':
+    case 'crush': {
       bringTo(filledLot(movement.lotId, context), context.day, context.setting);
       return;
     }

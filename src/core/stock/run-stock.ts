@@ -1,11 +1,10 @@
 import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
 import { InputError, requireNumber, type FieldPath } from '../input-error.ts';
 import type { SiteRecord } from '../records/bed-records.ts';
-import type { FindMaterial } from '../records/bed-scenario.ts';
-import type { CohortOpening } from '../simulation/cohort-opening.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
 import { withOverrides } from '../simulation/parameters.ts';
 import { freshKg, type LotContents } from './lot-contents.ts';
-import { figuresOf, openingOfContents } from './lot-figures.ts';
+import { figuresOf } from './lot-figures.ts';
 import { carryOutMovement } from './movements.ts';
 import {
   askedKg,
@@ -44,7 +43,6 @@ export interface LotHistory {
 
 /** What a bed got out of the stock. */
 export interface TakenForBed {
-  readonly opening: CohortOpening;
   readonly massFreshKg: number;
   readonly contents: LotContents;
 }
@@ -145,11 +143,7 @@ function takeForBed(
     setting,
     at,
   );
-  return {
-    contents,
-    massFreshKg: freshKg(contents),
-    opening: openingOfContents(contents, setting.parameters),
-  };
+  return { contents, massFreshKg: freshKg(contents) };
 }
 
 const emptyLot = ({ record: { name } }: RunningLot, path: FieldPath): InputError =>

@@ -1,4 +1,5 @@
 import type { CharTemperature } from '../materials/material.ts';
+import type { CharFineness, ChargeRecipeId } from '../char/char-codes.ts';
 import type { RecordState } from '../records/bed-records.ts';
 import type { AmountUnit } from '../units/amount.ts';
 import type { Keeping, Treatment } from './keeping.ts';
@@ -56,6 +57,8 @@ export interface MakeMovement extends Movement {
   readonly ingredients: readonly Ingredient[];
   readonly waterL: number;
   readonly isLayered: boolean;
+  /** What char is being charged by; absent for any other mix. */
+  readonly chargeRecipe?: ChargeRecipeId | null | undefined;
 }
 
 /** From one lot into another: merging, splitting, bagging. */
@@ -140,6 +143,13 @@ export interface BurnMovement extends Movement {
   readonly unburntShare: number;
 }
 
+/** Char broken up: finer is charged and colonized sooner. */
+export interface CrushMovement extends Movement {
+  readonly type: 'crush';
+  readonly lotId: string;
+  readonly fineness: CharFineness;
+}
+
 export type StockMovement =
   | ReceiveMovement
   | MakeMovement
@@ -151,7 +161,8 @@ export type StockMovement =
   | WaterMovement
   | ReadingMovement
   | SignMovement
-  | BurnMovement;
+  | BurnMovement
+  | CrushMovement;
 export type StockMovementType = StockMovement['type'];
 
 /** A bed that draws on the stock. */

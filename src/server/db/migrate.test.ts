@@ -25,7 +25,18 @@ describe('migrations', () => {
       )
       .pluck()
       .all();
-    expect(tables).toEqual(['bed', 'build_up', 'entry', 'garden', 'material', 'planting']);
+    expect(tables).toEqual([
+      'bed',
+      'build_up',
+      'entry',
+      'garden',
+      'lab_result',
+      'lot',
+      'material',
+      'planting',
+      'recipe',
+      'stock_movement',
+    ]);
     expect(db.pragma('foreign_keys', { simple: true })).toBe(1);
     migrate(db);
   });

@@ -7,7 +7,21 @@ import type {
   MaterialRecord,
   PlantingRecord,
 } from '../../contract/records.ts';
-import type { Store, Stores, Unstamped, Versioned } from '../stores.ts';
+import type {
+  LabResultRecord,
+  LotRecord,
+  MovementRecord,
+  RecipeRecord,
+} from '../../contract/stock-records.ts';
+import type {
+  OwnedStore,
+  RemovalOutcome,
+  Store,
+  Stores,
+  Unstamped,
+  Versioned,
+  WriteOutcome,
+} from '../stores.ts';
 import { VersionedTable, type Columns } from './versioned-table.ts';
 
 const GARDEN: Columns = {
@@ -51,6 +65,7 @@ const ENTRY: Columns = {
   date: ['date'],
   note: ['note'],
   materialId: ['material_id'],
+  lotId: ['lot_id'],
   amount: ['amount'],
   unit: ['unit'],
   massFreshKg: ['mass_fresh_kg'],
@@ -73,8 +88,52 @@ const BUILD_UP: Columns = {
   note: ['note'],
 };
 
+const LOT: Columns = {
+  gardenId: ['garden_id'],
+  name: ['name'],
+  form: ['form'],
+  keeping: ['keeping'],
+  isTurned: ['is_turned', 'boolean'],
+  isHot: ['is_hot', 'boolean'],
+  reserveL: ['reserve_l'],
+  note: ['note'],
+};
+
+const MOVEMENT: Columns = {
+  gardenId: ['garden_id'],
+  lotId: ['lot_id'],
+  type: ['type'],
+  state: ['state'],
+  date: ['date'],
+  note: ['note'],
+  details: ['details_json', 'json'],
+};
+
+const LAB_RESULT: Columns = {
+  gardenId: ['garden_id'],
+  materialId: ['material_id'],
+  date: ['date'],
+  laboratory: ['laboratory'],
+  moistureFractionWetBasis: ['moisture_fraction_wet_basis'],
+  carbonFractionDryBasis: ['carbon_fraction_dry_basis'],
+  nitrogenFractionDryBasis: ['nitrogen_fraction_dry_basis'],
+  ammoniumShareOfNitrogen: ['ammonium_share_of_nitrogen'],
+  bulkDensityKgPerM3: ['bulk_density_kg_per_m3'],
+  note: ['note'],
+};
+
+const RECIPE: Columns = {
+  gardenId: ['garden_id'],
+  name: ['name'],
+  purpose: ['purpose'],
+  ingredients: ['ingredients_json', 'json'],
+  waterL: ['water_l'],
+  isLayered: ['is_layered', 'boolean'],
+  note: ['note'],
+};
+
 const ENTRY_FIELDS: Record<EntryRecord['type'], readonly string[]> = {
-  lay: ['materialId', 'amount', 'unit', 'massFreshKg', 'seasonedMonths', 'dugDepthCm'],
+  lay: ['materialId', 'lotId', 'amount', 'unit', 'massFreshKg', 'seasonedMonths', 'dugDepthCm'],
   dig: ['dugDepthCm', 'layerId'],
   takeOff: ['layerId', 'shareTakenOff'],
   feed: ['nitrogenG'],
@@ -143,6 +202,9 @@ export function createStores(db: Database, now: () => string): Stores {
   const materials = new VersionedTable<MaterialRecord>(db, 'material', MATERIAL, 'name, id');
   const buildUps = new VersionedTable<BuildUpRecord>(db, 'build_up', BUILD_UP, 'name, id');
   const entries = new VersionedTable<EntryRecord>(db, 'entry', ENTRY, 'date, sequence');
+  const lots = new VersionedTable<LotRecord>(db, 'lot', LOT, 'created_at, rowid');
+  const labResults = new VersionedTable<LabResultRecord>(db, 'lab_result', LAB_RESULT, 'date, id');
+  const recipes = new VersionedTable<RecipeRecord>(db, 'recipe', RECIPE, 'name, id');
   const plantings = new VersionedTable<PlantingRecord>(db, 'planting', PLANTING, 'planted_on, id');
   const ofGarden = `bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL AND garden_id = @value)`;
 
@@ -157,6 +219,16 @@ export function createStores(db: Database, now: () => string): Stores {
     buildUps: {
       ...storeOver(buildUps, now),
       listOf: (gardenId) => buildUps.listWhere('garden_id = @value', gardenId),
+    },
+    lots: { ...storeOver(lots, now), listOf: (gardenId) => lots.listWhere('garden_id = @value', gardenId) },
+    movements: movementStore(db, now),
+    labResults: {
+      ...storeOver(labResults, now),
+      listOf: (gardenId) => labResults.listWhere('garden_id = @value', gardenId),
+    },
+    recipes: {
+      ...storeOver(recipes, now),
+      listOf: (gardenId) => recipes.listWhere('garden_id = @value', gardenId),
     },
     entries: {
       reorder: (ids) => reorderEntries(db, ids),
@@ -174,6 +246,40 @@ export function createStores(db: Database, now: () => string): Stores {
       listOfGarden: (gardenId) => plantings.listWhere(ofGarden, gardenId),
     },
     atomically: (act) => db.transaction(act).immediate(),
+  };
+}
+
+interface MovementRow extends Versioned {
+  readonly details: object;
+}
+
+const MOVEMENT_COMMON = new Set(['id', 'version', 'createdAt', 'updatedAt', ...Object.keys(MOVEMENT)]);
+
+/** Fields that only one type of movement has are kept together. */
+function movementStore(db: Database, now: () => string): OwnedStore<MovementRecord> {
+  const table = new VersionedTable<MovementRow>(db, 'stock_movement', MOVEMENT, 'date, sequence');
+  const store = storeOver(table, now);
+  const pack = <Values extends object>(values: Values) => {
+    const fields = Object.entries(values);
+    const isCommon = ([field]: [string, unknown]) => MOVEMENT_COMMON.has(field);
+    const details = Object.fromEntries(fields.filter((one) => !isCommon(one)));
+    return { ...(Object.fromEntries(fields.filter(isCommon)) as Values), details };
+  };
+  const unpack = ({ details, ...common }: MovementRow) => ({ ...common, ...details }) as MovementRecord;
+  const unpacked = <Outcome extends { readonly outcome: string }>(result: Outcome) =>
+    'current' in result ? { ...result, current: unpack(result.current as MovementRow) } : result;
+  const ofLotsKept = `lot_id IN (SELECT id FROM lot WHERE removed_at IS NULL AND garden_id = @value)`;
+  return {
+    find: (id) => {
+      const row = table.find(id);
+      return row && unpack(row);
+    },
+    insert: (record) => unpack(table.insert(pack(record), now())),
+    update: (id, version, values) =>
+      unpacked(store.update(id, version, pack(values))) as WriteOutcome<MovementRecord>,
+    remove: (id, version) => unpacked(store.remove(id, version)) as RemovalOutcome<MovementRecord>,
+    restore: (id) => unpacked(store.restore(id)) as WriteOutcome<MovementRecord>,
+    listOf: (gardenId) => table.listWhere(ofLotsKept, gardenId).map(unpack),
   };
 }
 

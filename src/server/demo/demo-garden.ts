@@ -46,7 +46,10 @@ function plantBed(
   { bed, laid, fed = [], tested = [], watered = [], grown }: DemoBed,
 ): void {
   const bedId = `demo-${bed.name.toLowerCase().replaceAll(' ', '-')}`;
-  const findMaterial = materialFinder(stores.materials.listOf(DEMO_GARDEN_ID));
+  const findMaterial = materialFinder({
+    materials: stores.materials.listOf(DEMO_GARDEN_ID),
+    labResults: [],
+  });
   stores.beds.insert({
     bulkDensityGPerCm3: 1.2,
     exposure: 'normal',

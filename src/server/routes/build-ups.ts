@@ -10,7 +10,7 @@ function requireKnownMaterials(
   layers: readonly { readonly materialId: string }[],
   own: readonly MaterialRecord[],
 ): void {
-  const find = materialFinder(own);
+  const find = materialFinder({ materials: own, labResults: [] });
   layers.forEach(({ materialId }, i) => {
     if (!find(materialId)) {
       throw new InputError(['layers', i, 'materialId'], 'unknown', `names no material; got "${materialId}"`);

@@ -32,7 +32,12 @@ import { monthBooks, type MonthBooks } from '../../core/projection/month-books.t
 import { outlook, outlookDays, type OutlookYear } from '../../core/projection/outlook.ts';
 import { SCHOOLS, type BedBooks, type School } from '../../core/records/bed-records.ts';
 import { bedScenario, inRecordWords } from '../../core/records/bed-scenario.ts';
-import { booksOfBed, materialFinder, type GardenRecords } from '../../core/records/garden-books.ts';
+import {
+  booksOfBed,
+  materialFinder,
+  takenByBed,
+  type GardenRecords,
+} from '../../core/records/garden-books.ts';
 import type { BedScenario } from '../../core/simulation/scenario.ts';
 
 /** Which bed, and the records it is worked out from. */
@@ -73,7 +78,7 @@ function scenarioOf(question: BedQuestion, today: DayNumber, daysAhead: number):
   const { records } = question;
   const books = requireBooks(question);
   try {
-    return bedScenario(books, materialFinder(records.materials), today, today + daysAhead);
+    return bedScenario(books, materialFinder(records), today, today + daysAhead);
   } catch (error) {
     throw error instanceof InputError ? inRecordWords(error, books) : error;
   }
@@ -85,15 +90,25 @@ function worked<Result>(question: BedQuestion, work: (today: DayNumber) => Resul
     return { ok: true, result: work(dayNumberFromIso(question.today, ['today'])) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const books = booksOfBed(question.records, question.bedId);
+    const books = booksOfBed(question.records, question.bedId, () => undefined);
     const { path, requirement } = books ? inRecordWords(error, books) : error;
     const field = String(path.at(-1) ?? '');
     return { ok: false, field: fieldAsEntered(field), sentence: sentenceAsEntered(field, requirement) };
   }
 }
 
+/** What the stock gave last, by what was asked: all questions about one bed share it. */
+let lastTaken: { readonly key: string; readonly taken: ReturnType<typeof takenByBed> } | undefined;
+
+const rememberedTakes: typeof takenByBed = (records, bedId) => {
+  if (records.lots.length === 0) return undefined;
+  const key = JSON.stringify([bedId, records]);
+  if (lastTaken?.key !== key) lastTaken = { key, taken: takenByBed(records, bedId) };
+  return lastTaken.taken;
+};
+
 function requireBooks({ records, bedId }: BedQuestion): BedBooks {
-  const books = booksOfBed(records, bedId);
+  const books = booksOfBed(records, bedId, rememberedTakes);
   if (!books) throw new InputError(['bedId'], 'unknown', 'names no bed of this garden');
   return books;
 }
@@ -124,7 +139,7 @@ const advice = (question: BedQuestion): Worked<FullAdvice> =>
     const scenario = scenarioOf(question, today, NEAR_DAYS);
     const projection = projectNear(scenario, today);
     const books = requireBooks(question);
-    const findMaterial = materialFinder(question.records.materials);
+    const findMaterial = materialFinder(question.records);
     return {
       ...adviseBed(scenario, projection, today, settingOf(question, question.records.garden.school)),
       waits: harvestWaits(books.entries, books.plantings, findMaterial, today),

@@ -1,6 +1,6 @@
 import { hashKey, type QueryKey } from '@tanstack/react-query';
 import { describe, expect, it } from 'vitest';
-import { bedOf, GARDEN, plantingOf } from '../../../tests/fixtures/books.ts';
+import { bedOf, GARDEN, NO_STOCK, plantingOf } from '../../../tests/fixtures/books.ts';
 import type { GardenRecords } from '../../core/records/garden-books.ts';
 import { adviceQuery, nearQuery, questionAbout } from './questions.ts';
 
@@ -10,6 +10,7 @@ const records = (): GardenRecords => ({
   entries: [{ id: 'a', bedId: 'north', type: 'water', state: 'laid', date: '2026-05-01', waterMm: 10 }],
   plantings: [plantingOf({ bedId: 'south' })],
   materials: [],
+  ...NO_STOCK,
 });
 
 const keyOf = (query: {

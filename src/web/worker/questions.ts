@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { wrap } from 'comlink';
-import type { GardenRecords } from '../../core/records/garden-books.ts';
+import { recordsAbout, type GardenRecords } from '../../core/records/garden-books.ts';
 import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
 
 type Remote = ReturnType<typeof wrap<CoreWorker>>;
@@ -37,13 +37,7 @@ export function questionAbout(records: GardenRecords, bedId: string, today: stri
   return {
     bedId,
     today,
-    records: {
-      garden: records.garden,
-      materials: records.materials,
-      beds: records.beds.filter(({ id }) => id === bedId),
-      entries: records.entries.filter((entry) => entry.bedId === bedId),
-      plantings: records.plantings.filter((planting) => planting.bedId === bedId),
-    },
+    records: recordsAbout(records, bedId),
   };
 }
 

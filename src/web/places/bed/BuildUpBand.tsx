@@ -164,7 +164,7 @@ function ChosenBuildUp({ choice, books, bed, measures, onTry, onClose, onBack }:
       thickness: plainFigure(thicknessCm / cmPerUnit, 2),
     })),
   );
-  const find = useMemo(() => materialFinder(books.materials), [books.materials]);
+  const find = useMemo(() => materialFinder(books), [books]);
   const options = useMemo(() => materialOptions(books).map((group) => ({ ...group })), [books]);
   const set = (key: string, change: Partial<TypedLayer>) =>
     setTyped((before) => before.map((one) => (one.key === key ? { ...one, ...change } : one)));

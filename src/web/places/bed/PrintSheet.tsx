@@ -135,7 +135,7 @@ function WorkedSheet({
 
 /** What is planned, in barrows to carry, with room for a tick. */
 function Plan({ books, bed, measures }: SheetProps & { measures: Measures }) {
-  const find = materialFinder(books.materials);
+  const find = materialFinder(books);
   const planned = books.entries.filter(({ bedId, state }) => bedId === bed.id && state === 'planned');
   const barrow = measures.units[2]!;
   return (

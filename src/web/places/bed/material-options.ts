@@ -21,8 +21,9 @@ export function ratioWords(material: Material): string {
 }
 
 /** Everything one can lay, in groups: one's own first. */
-export function materialOptions({ materials }: GardenBooks) {
-  const find = materialFinder(materials);
+export function materialOptions(books: GardenBooks) {
+  const { materials } = books;
+  const find = materialFinder(books);
   const option = (id: string, name: string) => {
     const material = find(id);
     return { value: id, label: material ? `${name} · ${ratioWords(material)}` : name };
@@ -42,12 +43,12 @@ export function materialOptions({ materials }: GardenBooks) {
 /** The material chosen in a form, which may be chips that are only being described. */
 export function resolveMaterial(
   materialId: string,
-  { materials }: GardenBooks,
+  { materials, labResults }: GardenBooks,
   chips: MaterialDraft | null,
 ): Material | undefined {
   const described = chips ? [{ id: SEEN_CHIPS, basis: chips.basis }] : [];
   try {
-    return materialFinder([...described, ...materials])(materialId);
+    return materialFinder({ materials: [...described, ...materials], labResults })(materialId);
   } catch {
     // Chips that cannot be: the form says so by its own fields.
     return undefined;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bedOf, GARDEN, plantingOf } from '../../../../tests/fixtures/books.ts';
+import { bedOf, GARDEN, NO_STOCK, plantingOf } from '../../../../tests/fixtures/books.ts';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { BedStatus } from '../../../core/advice/bed-advice.ts';
 import type { LockUpWindow } from '../../../core/advice/lock-up.ts';
@@ -48,6 +48,8 @@ const books: GardenBooks = {
   ],
   materials: [],
   buildUps: [],
+  recipes: [],
+  ...NO_STOCK,
 };
 const names = (order: BedOrder, isReversed = false) =>
   inBedOrder(BEDS, order, isReversed, books).map(({ bed }) => bed.name);

@@ -1,0 +1,61 @@
+import { fieldAsEntered } from '../contract/as-entered.ts';
+import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import { InputError } from '../core/input-error.ts';
+import { materialFinder, stockBooksOf, type GardenRecords } from '../core/records/garden-books.ts';
+import { runStock, type StockBooks, type StockRun } from '../core/stock/run-stock.ts';
+import { found } from './routes/answers.ts';
+import { fromInputError, ProblemError } from './problems.ts';
+import type { Stores } from './stores.ts';
+
+/** Everything the model reads of a garden, as it is kept. */
+export function keptRecords(stores: Stores, gardenId: string): GardenRecords {
+  return {
+    garden: found(stores.gardens.find(gardenId), 'garden'),
+    beds: stores.beds.listOf(gardenId),
+    entries: stores.entries.listOfGarden(gardenId),
+    plantings: stores.plantings.listOfGarden(gardenId),
+    materials: stores.materials.listOf(gardenId),
+    labResults: stores.labResults.listOf(gardenId),
+    lots: stores.lots.listOf(gardenId),
+    movements: stores.movements.listOf(gardenId),
+  };
+}
+
+function lastDay({ movements, takes }: StockBooks, today: string): number {
+  const dates = [today, ...movements.map(({ date }) => date), ...takes.map(({ date }) => date)];
+  return Math.max(...dates.map((date) => dayNumberFromIso(date, ['date'])));
+}
+
+/**
+ * Throws a problem naming the field unless the stock as kept can be: nothing taken that was not there, no pile used
+ * before it came. Returns the run with plans carried out. `about` are the ids a write is about.
+ */
+export function requireSoundStock(records: GardenRecords, today: string, about: readonly string[]): StockRun {
+  const books = stockBooksOf(records);
+  const findMaterial = materialFinder(records);
+  const until = lastDay(books, today) + 1;
+  try {
+    runStock(books, findMaterial, { until, withPlans: false });
+    return runStock(books, findMaterial, { until, withPlans: true });
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    throw problemAbout(error, books, about);
+  }
+}
+
+/** A fault of the record itself by its field; one it causes elsewhere by a sentence about that record. */
+function problemAbout(error: InputError, books: StockBooks, about: readonly string[]): ProblemError {
+  const [list, index, ...rest] = error.path;
+  const path = rest.map((key) => (typeof key === 'string' ? fieldAsEntered(key) : key));
+  if (typeof index !== 'number' || (list !== 'movements' && list !== 'takes')) return fromInputError(error);
+  const culprit = list === 'movements' ? books.movements[index] : books.takes[index];
+  if (!culprit) return fromInputError(error);
+  const id = 'entryId' in culprit ? culprit.entryId : culprit.id;
+  if (about.includes(id)) return fromInputError(new InputError(path, error.code, error.requirement));
+  const what = list === 'movements' ? 'stock posting' : 'entry on a bed';
+  return new ProblemError(
+    422,
+    'Not accepted',
+    `The ${what} of ${culprit.date} would no longer make sense: its ${path.join('.')} ${error.requirement}. Change that one first.`,
+  );
+}

@@ -1,0 +1,91 @@
+import { Hono } from 'hono';
+import {
+  lotChange,
+  movementChange,
+  stockPosting,
+  type LotRecord,
+  type MovementRecord,
+} from '../../contract/stock-records.ts';
+import type { AppContext } from '../app-context.ts';
+import { keptRecords, requireSoundStock } from '../kept-stock.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { body, seenVersion } from './validated.ts';
+
+/** Lots and what moves among them. Every write is weighed against the whole stock before it is kept. */
+export const stockRoutes = ({ stores, today }: AppContext) => {
+  const requireSound = (gardenId: string, about: readonly string[]) =>
+    requireSoundStock(keptRecords(stores, gardenId), today(), about);
+  return new Hono()
+    .post('/gardens/:gardenId/stock', body(stockPosting), (c) => {
+      const { lots, movements } = c.req.valid('json');
+      return stores.atomically(() => {
+        const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        const keptLots = lots.map((draft): LotRecord => {
+          const lot = { ...draft, gardenId };
+          return sentAgain(stores.lots.find(lot.id), lot) ?? stores.lots.insert(lot);
+        });
+        const keptMovements = movements.map((draft): MovementRecord => {
+          found(stores.lots.find(draft.lotId), 'pile');
+          const movement = { ...draft, gardenId };
+          return sentAgain(stores.movements.find(movement.id), movement) ?? stores.movements.insert(movement);
+        });
+        requireSound(
+          gardenId,
+          movements.map(({ id }) => id),
+        );
+        return c.json({ lots: keptLots, movements: keptMovements }, 201);
+      });
+    })
+    .put('/lots/:lotId', body(lotChange), (c) => {
+      const id = c.req.param('lotId');
+      const { version, ...values } = c.req.valid('json');
+      return stores.atomically(() => {
+        const lot = written(stores.lots.update(id, version, values), 'pile');
+        requireSound(lot.gardenId, []);
+        return c.json(lot, 200);
+      });
+    })
+    .delete('/lots/:lotId', seenVersion, (c) => {
+      const id = c.req.param('lotId');
+      stores.atomically(() => {
+        const { gardenId } = found(stores.lots.find(id), 'pile');
+        requireRemoved(stores.lots.remove(id, c.req.valid('query').version), 'pile');
+        requireSound(gardenId, []);
+      });
+      return c.body(null, 204);
+    })
+    .post('/lots/:lotId/restore', (c) =>
+      stores.atomically(() => {
+        const lot = written(stores.lots.restore(c.req.param('lotId')), 'pile');
+        requireSound(lot.gardenId, []);
+        return c.json(lot, 200);
+      }),
+    )
+    .put('/movements/:movementId', body(movementChange), (c) => {
+      const id = c.req.param('movementId');
+      const change = c.req.valid('json');
+      return stores.atomically(() => {
+        const before = found(stores.movements.find(id), 'stock posting');
+        requireSeen(before, change.version);
+        const after = written(stores.movements.update(id, change.version, change), 'stock posting');
+        requireSound(before.gardenId, [id]);
+        return c.json(after, 200);
+      });
+    })
+    .delete('/movements/:movementId', seenVersion, (c) => {
+      const id = c.req.param('movementId');
+      stores.atomically(() => {
+        const { gardenId } = found(stores.movements.find(id), 'stock posting');
+        requireRemoved(stores.movements.remove(id, c.req.valid('query').version), 'stock posting');
+        requireSound(gardenId, []);
+      });
+      return c.body(null, 204);
+    })
+    .post('/movements/:movementId/restore', (c) =>
+      stores.atomically(() => {
+        const movement = written(stores.movements.restore(c.req.param('movementId')), 'stock posting');
+        requireSound(movement.gardenId, [movement.id]);
+        return c.json(movement, 200);
+      }),
+    );
+};
