@@ -1,0 +1,77 @@
+import type { Blend, BlendPart } from './blend.ts';
+
+/** What to mind about a mix. */
+export type MixCaution =
+  | { readonly code: 'ammoniaLoss'; readonly ammoniumShare: number }
+  | { readonly code: 'richMix'; readonly carbonToNitrogen: number }
+  | { readonly code: 'tooWet'; readonly moisture: number }
+  | { readonly code: 'tooDry'; readonly moisture: number }
+  | { readonly code: 'littleAir'; readonly freeAirShare: number }
+  | { readonly code: 'salty'; readonly share: number }
+  | { readonly code: 'rawManure' }
+  | { readonly code: 'persistentWeedkiller' }
+  | { readonly code: 'ashWithAmmonium' };
+
+/** A mix narrower than this gives off ammonia (NRAES-54, from memory). */
+const RICH_BELOW = 20;
+const WETTEST = 0.65;
+const DRIEST = 0.4;
+/** Less air than this and a heap turns sour (general literature, from memory). */
+const LEAST_AIR = 0.3;
+/** Poultry manure and bought feeds above this share of the dry mass scorch seedlings by their salts (set here). */
+const MOST_SALTY = 0.25;
+const AMMONIUM_HEAVY = 0.15;
+const SALTY = new Set([
+  'layer_manure',
+  'broiler_litter',
+  'poultry_pellets',
+  'urine',
+  'urea',
+  'calcium_ammonium_nitrate',
+  'mushroom_compost',
+  'fish_emulsion',
+]);
+const SUSPECT = new Set([
+  'straw_cereal',
+  'hay_grass',
+  'grass_clippings',
+  'horse_bedding',
+  'cattle_fym',
+  'dairy_fresh',
+  'sheep_manure',
+]);
+const LIMING = new Set(['wood_ash', 'garden_lime']);
+
+/** A part of a mix with the id of its material. */
+export interface NamedPart extends BlendPart {
+  readonly materialId: string;
+}
+
+/** Cautions about a mix, the gravest first. */
+export function mixCautions(mix: Blend, parts: readonly NamedPart[]): MixCaution[] {
+  const dryOf = ({ material, massFreshKg }: BlendPart) =>
+    massFreshKg * (1 - material.moistureFractionWetBasis);
+  const present = parts.filter(({ massFreshKg }) => massFreshKg > 0);
+  const saltyKg = present
+    .filter(({ materialId }) => SALTY.has(materialId))
+    .reduce((sum, part) => sum + dryOf(part), 0);
+  const saltyShare = mix.dryKg > 0 ? saltyKg / mix.dryKg : 0;
+  const ammoniumShare = mix.nitrogenG > 0 ? mix.ammoniumNitrogenG / mix.nitrogenG : 0;
+  const ratio = mix.carbonToNitrogen;
+  const isHeap = mix.massFreshKg > 0;
+  const cautions: (MixCaution | false)[] = [
+    present.some(({ materialId }) => LIMING.has(materialId)) &&
+      ammoniumShare > 0.02 && { code: 'ashWithAmmonium' },
+    present.some(({ material }) => material.kind === 'manure') && { code: 'rawManure' },
+    present.some(({ materialId }) => SUSPECT.has(materialId)) && { code: 'persistentWeedkiller' },
+    ratio !== null && ratio > 0 && ratio < RICH_BELOW && { code: 'richMix', carbonToNitrogen: ratio },
+    ammoniumShare > AMMONIUM_HEAVY && { code: 'ammoniaLoss', ammoniumShare },
+    saltyShare > MOST_SALTY && { code: 'salty', share: saltyShare },
+    isHeap &&
+      mix.moistureFractionWetBasis > WETTEST && { code: 'tooWet', moisture: mix.moistureFractionWetBasis },
+    isHeap &&
+      mix.moistureFractionWetBasis < DRIEST && { code: 'tooDry', moisture: mix.moistureFractionWetBasis },
+    isHeap && mix.freeAirShare < LEAST_AIR && { code: 'littleAir', freeAirShare: mix.freeAirShare },
+  ];
+  return cautions.filter((caution) => caution !== false);
+}

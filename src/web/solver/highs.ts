@@ -1,0 +1,27 @@
+import type { Highs } from 'highs';
+import { linearProgramText, type SolveLinearProgram } from '../../core/numerics/linear-program.ts';
+
+/** The HiGHS solver behind the core's idea of one. */
+export const solverOver =
+  (highs: Pick<Highs, 'solve'>): SolveLinearProgram =>
+  (program) => {
+    const solution = highs.solve(linearProgramText(program), { presolve: 'on' });
+    switch (solution.Status) {
+      case 'Optimal':
+        return {
+          status: 'optimal',
+          cost: solution.ObjectiveValue,
+          values: Object.fromEntries(
+            Object.entries(solution.Columns).map(([name, column]) => [
+              name,
+              'Primal' in column ? column.Primal : 0,
+            ]),
+          ),
+        };
+      case 'Infeasible':
+      case 'Primal infeasible or unbounded':
+        return { status: 'infeasible' };
+      default:
+        return { status: 'failed', reason: solution.Status };
+    }
+  };
