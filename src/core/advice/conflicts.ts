@@ -1,3 +1,4 @@
+import { ASH_HIGHEST_PH, ASH_YEARLY_CAP_G_PER_M2 } from '../ash/ash-gate.ts';
 import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
 import { DEEPEST_COVER_CM, findCrop } from '../crops/crop-library.ts';
 import { phosphorusFractionDryBasis } from '../materials/nutrients.ts';
@@ -35,10 +36,6 @@ export type Conflict =
 
 const NEAR_DAYS = 14;
 const YEAR_DAYS = 365;
-/** Above this no ash on beds (common practice, no source). */
-const HIGH_PH = 7.5;
-/** Lowest of the trade's recipes, and the yearly cap of a bed (common practice, no source). */
-export const ASH_YEARLY_G_PER_M2 = 100;
 /** Nitrogen from manure and other carriers in a year; compost, which gives little of its own, is not counted: 170 kg/ha, EU Nitrates Directive 91/676/EEC (from memory). */
 export const ORGANIC_NITROGEN_YEARLY_G_PER_M2 = 17;
 /** What a productive bed takes off, g P/m2 a year; more builds up (order of magnitude, from memory). */
@@ -122,8 +119,10 @@ function ash(books: BedBooks, recent: readonly Dated<LayEntry>[]): Conflict[] {
     const gPerM2 =
       (withinYear.reduce((sum, other) => sum + other.entry.massFreshKg, 0) * 1000) / books.bed.areaM2;
     return [
-      ...(ph !== null && ph > HIGH_PH ? [{ code: 'ashOnHighPh' as const, entryId: entry.id, ph }] : []),
-      ...(gPerM2 > ASH_YEARLY_G_PER_M2 * 1.01 ? [{ code: 'muchAsh' as const, gPerM2, day }] : []),
+      ...(ph !== null && ph > ASH_HIGHEST_PH
+        ? [{ code: 'ashOnHighPh' as const, entryId: entry.id, ph }]
+        : []),
+      ...(gPerM2 > ASH_YEARLY_CAP_G_PER_M2 * 1.01 ? [{ code: 'muchAsh' as const, gPerM2, day }] : []),
     ];
   });
 }

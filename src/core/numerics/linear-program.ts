@@ -47,14 +47,13 @@ function rowLines({ name, coefficients, low, high }: LinearRow): string[] {
   ];
 }
 
-/** The programme in the CPLEX LP text format, which general solvers read. Names must be plain words. */
+/** The programme in the CPLEX LP text format, which general solvers read. Names must be plain words; one at least. */
 export function linearProgramText({ variables, rows }: LinearProgram): string {
   const costs = Object.fromEntries(variables.map(({ name, cost }) => [name, cost]));
-  const first = variables[0];
   const whole = variables.filter(({ isWhole }) => isWhole).map(({ name }) => name);
   return [
     'Minimize',
-    ` cost: ${sumOf(costs) || (first ? `0 ${first.name}` : '')}`,
+    ` cost: ${sumOf(costs) || `0 ${variables[0].name}`}`,
     'Subject To',
     ...rows.flatMap(rowLines),
     'Bounds',

@@ -1,5 +1,5 @@
-import type { Conflict } from '../../core/advice/conflicts.ts';
-import { ASH_YEARLY_G_PER_M2 } from '../../core/advice/conflicts.ts';
+import type { Conflict } from '../../core/ash/ash-gate.ts';
+import { ASH_YEARLY_CAP_G_PER_M2 } from '../../core/ash/ash-gate.ts';
 import type { HarvestWait } from '../../core/advice/waits.ts';
 import type { DayNumber } from '../../core/climate/calendar.ts';
 import { dateNear } from './dates.ts';
@@ -25,7 +25,7 @@ export function conflictInWords(
     case 'ashOnHighPh':
       return `${names.entry(conflict.entryId)} on pH ${plainFigure(conflict.ph)}: no ash on beds above 7.5, it locks up iron and phosphorus (common practice). Test again first.`;
     case 'muchAsh':
-      return `${fixed(conflict.gPerM2, 0)} g/m² of ash within a year: at most ${ASH_YEARLY_G_PER_M2}, and never caustic ash on leaves (common practice; the trade's recipes differ up to eight times).`;
+      return `${fixed(conflict.gPerM2, 0)} g/m² of ash within a year: at most ${ASH_YEARLY_CAP_G_PER_M2}, and never caustic ash on leaves (common practice; the trade's recipes differ up to eight times).`;
     case 'mulchOnTrunk':
       return `${names.entry(conflict.entryId)}: keep 15 to 30 cm clear of the stem, mulch against bark rots it.`;
     case 'rawCharBeforeCrop':
