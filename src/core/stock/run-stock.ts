@@ -37,6 +37,8 @@ export interface LotHistory {
   /** At the end of the run. */
   readonly contents: LotContents;
   readonly treatment: RunningLot['treatment'];
+  /** Day its self-heating counts from. */
+  readonly heatingFrom: DayNumber;
   /** Relative gap of its account; the books hold below 1e-9. */
   readonly balanceError: number;
 }
@@ -163,6 +165,7 @@ function historyOf(lot: RunningLot, until: DayNumber): LotHistory {
     lines: lot.lines,
     contents: lot.contents,
     treatment: lot.treatment,
+    heatingFrom: lot.heatingFrom,
     balanceError: balanceError(lot),
   };
 }

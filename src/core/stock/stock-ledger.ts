@@ -39,8 +39,8 @@ export interface LotLine {
   readonly carbonG: number;
   readonly nitrogenG: number;
   readonly balance: LotFigures;
-  /** Part of what was asked that was not there, as a share of the asking; 0 when all was. */
-  readonly shortShare: number;
+  /** What was asked for and was not there, L. */
+  readonly missingL: number;
 }
 
 export interface LotLook {
@@ -133,11 +133,11 @@ const lookAt = (contents: LotContents, day: DayNumber, openedOn: DayNumber): Lot
 export function postLine(
   lot: RunningLot,
   before: LotContents,
-  line: Pick<LotLine, 'day' | 'cause' | 'isPlanned'> & { readonly shortShare?: number },
+  line: Pick<LotLine, 'day' | 'cause' | 'isPlanned'> & { readonly missingL?: number },
 ): void {
   const after = lot.contents;
   lot.lines.push({
-    shortShare: 0,
+    missingL: 0,
     ...line,
     freshKg: freshKg(after) - freshKg(before),
     volumeL: volumeL(after) - volumeL(before),
@@ -199,8 +199,9 @@ export function takeOut(
   if (massFreshKg > thereKg * ALL_OF_IT) {
     if (setting.isStrict || isEmpty(lot.lastContents)) throw moreThanThere(lot, massFreshKg, path);
     lot.contents = NOTHING;
-    postLine(lot, before, { ...posting, shortShare: (massFreshKg - thereKg) / massFreshKg });
     const source = isEmpty(before) ? lot.lastContents : before;
+    const missingL = ((massFreshKg - thereKg) / freshKg(source)) * volumeL(source);
+    postLine(lot, before, { ...posting, missingL });
     return scaled(source, massFreshKg / freshKg(source));
   }
   const share = Math.min(1, massFreshKg / thereKg);

@@ -1,4 +1,4 @@
-import type { Conflict } from '../../core/ash/ash-gate.ts';
+import type { Conflict } from '../../core/advice/conflicts.ts';
 import { ASH_YEARLY_CAP_G_PER_M2 } from '../../core/ash/ash-gate.ts';
 import type { HarvestWait } from '../../core/advice/waits.ts';
 import type { DayNumber } from '../../core/climate/calendar.ts';
