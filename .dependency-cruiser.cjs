@@ -1,5 +1,5 @@
 // Who may import whom. Row may import column:
-//   core -> core; contract -> core; server -> core, contract; cli -> core, contract;
+//   core -> core; contract -> core; server -> core, contract; cli, standins -> core, contract;
 //   web -> core, contract, and the type of the server's API in web/api only.
 const may = (from, ...to) => ({
   name: `${from}-imports`,
@@ -27,6 +27,7 @@ module.exports = {
     may('contract', 'core'),
     may('server', 'core', 'contract'),
     may('cli', 'core', 'contract'),
+    may('standins', 'core', 'contract'),
     may('web', 'core', 'contract', 'server'),
     {
       name: 'web-knows-only-the-type-of-the-api',

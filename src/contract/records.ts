@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { STARTS_AS } from '../core/crops/crop-library.ts';
 import { EXPOSURES } from '../core/materials/material.ts';
+import { CUTTING_SEASONS } from '../core/materials/wood-chips.ts';
 import { BED_KINDS, CROPPING_BEFORE, RECORD_STATES, SCHOOLS } from '../core/records/bed-records.ts';
 import { AMOUNT_UNITS } from '../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../core/units/soil-nitrogen.ts';
@@ -148,6 +149,8 @@ const materialBasis = z.discriminatedUnion('type', [
     branchDiameterCm: finite.gt(0).max(300),
     leafShare: share,
     coniferShare: share,
+    barkShare: share.nullish(),
+    season: z.enum(CUTTING_SEASONS).nullish(),
   }),
   z.strictObject({
     type: z.literal('figures'),

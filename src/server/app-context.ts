@@ -1,4 +1,5 @@
 import type { Hono } from 'hono';
+import type { InstrumentAddresses } from './instruments.ts';
 import type { Stores } from './stores.ts';
 
 /** What the routes work with; everything that differs between a test and a real evening is in here. */
@@ -7,6 +8,8 @@ export interface AppContext {
   /** Today in the garden, ISO date. */
   readonly today: () => string;
   readonly newId: () => string;
+  /** A scale and a probe, where there are some. */
+  readonly instruments?: InstrumentAddresses;
   /** Adds the built pages after the interface; absent when there are none. */
   readonly servePages?: (app: Hono) => void;
 }

@@ -6,6 +6,7 @@ import { bedRoutes } from './routes/beds.ts';
 import { buildUpRoutes } from './routes/build-ups.ts';
 import { entryRoutes } from './routes/entries.ts';
 import { gardenRoutes } from './routes/gardens.ts';
+import { instrumentRoutes } from './routes/instruments.ts';
 import { labResultRoutes } from './routes/lab-results.ts';
 import { materialRoutes } from './routes/materials.ts';
 import { plantingRoutes } from './routes/plantings.ts';
@@ -31,6 +32,7 @@ export function createApp(context: AppContext) {
     .route('/api', plantingRoutes(context))
     .route('/api', materialRoutes(context))
     .route('/api', buildUpRoutes(context))
+    .route('/api/instruments', instrumentRoutes(context))
     .route('/api', stockRoutes(context))
     .route('/api', labResultRoutes(context))
     .route('/api', recipeRoutes(context));

@@ -24,6 +24,9 @@ const { values: options } = parseArgs({
     demo: { type: 'boolean', default: false },
     /** Pretend it is this day, YYYY-MM-DD. */
     today: { type: 'string' },
+    /** Where a kitchen scale and a probe answer, as http://host:port. */
+    scale: { type: 'string' },
+    probe: { type: 'string' },
   },
 });
 
@@ -53,6 +56,7 @@ function main(): void {
     stores,
     today,
     newId: randomUUID,
+    instruments: { scale: options.scale, probe: options.probe },
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
   });
 

@@ -2,6 +2,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/literata/wght.css';
 import 'antd/dist/reset.css';
 import './theme/global.css';
+import './theme/forms.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { App, ConfigProvider } from 'antd';
 import { StrictMode } from 'react';

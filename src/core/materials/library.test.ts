@@ -3,6 +3,7 @@ import { checkMaterial } from './check-material.ts';
 import { MATERIAL_LIBRARY } from './library.ts';
 import { carbonToNitrogenRatio } from './material.ts';
 import { ownMaterial } from './own-material.ts';
+import { woodChipMaterial, type WoodChipTraits } from './wood-chips.ts';
 
 describe('the seed library', () => {
   it('holds at least forty-five materials, each one once', () => {
@@ -53,5 +54,22 @@ describe('own materials', () => {
     expect(() => ownMaterial({ type: 'chips', branchDiameterCm: 0, leafShare: 0, coniferShare: 0 })).toThrow(
       /^basis\.branchDiameterCm /,
     );
+  });
+});
+
+describe('chips by what is seen of them', () => {
+  const ratioOf = (traits: Partial<WoodChipTraits>) =>
+    carbonToNitrogenRatio(
+      woodChipMaterial({ branchDiameterCm: 10, leafShare: 0, coniferShare: 0, ...traits }),
+    );
+  it('hold more nitrogen with more bark, and when they were cut leafless', () => {
+    expect(ratioOf({ barkShare: 0.4 })).toBeLessThan(ratioOf({}));
+    expect(ratioOf({ barkShare: 0 })).toBeGreaterThan(ratioOf({}));
+    expect(ratioOf({ season: 'leafless' })).toBeCloseTo(ratioOf({}) / 1.1, 9);
+    expect(ratioOf({ season: 'inLeaf' })).toBe(ratioOf({}));
+  });
+  it('never run out of nitrogen, and refuse more bark than chip', () => {
+    expect(ratioOf({ branchDiameterCm: 30, barkShare: 0 })).toBeLessThan(1000);
+    expect(() => ratioOf({ barkShare: 40 })).toThrow(/barkShare/);
   });
 });

@@ -21,6 +21,8 @@ const FIRST_CHAR_POOL = 5;
 const GRAMS_PER_KILOGRAM = 1000;
 /** A mix counts as compost once so little quick carbon is left that it no longer heats (set here). */
 const FINISHED_QUICK_SHARE = 0.03;
+/** And so little that is still recognizable: a third left of chips after 16 months is finished in S12 of the model. */
+const FINISHED_RECOGNIZABLE_SHARE = 0.4;
 const CHAR_MAJORITY = 0.5;
 
 /** Figures of a lot at one moment, for the whole of it. */
@@ -79,7 +81,10 @@ export function figuresOf(contents: LotContents): LotFigures {
   };
 }
 
-/** The kind most of its carbon is of; a mix that has gone quiet and narrow counts as compost (S10 of the model). */
+/**
+ * The kind most of its carbon is of; a mix that has gone quiet and narrow counts as compost (S10 of the model), and char
+ * in it changes nothing about that.
+ */
 export function kindOf(contents: LotContents): MaterialKind {
   const byKind = new Map<MaterialKind, number>();
   for (const one of contents.cohorts) {
@@ -87,12 +92,19 @@ export function kindOf(contents: LotContents): MaterialKind {
     byKind.set(one.kind, (byKind.get(one.kind) ?? 0) + cohortCarbonG(one) + Number.MIN_VALUE);
   }
   const [main = 'none'] = [...byKind].sort((a, b) => b[1] - a[1]).map(([kind]) => kind);
-  const carbon = carbonG(contents);
-  if (carbon === 0 || main === 'char' || main === 'paper' || main === 'fertiliser') return main;
-  const isQuiet = sumPool(contents, QUICK) / carbon < FINISHED_QUICK_SHARE;
-  if (isQuiet && carbon / nitrogenG(contents) < COMPOST_BELOW_CN) return 'compost';
-  return byKind.size === 1 ? main : 'residue';
+  if (carbonG(contents) === 0 || main === 'char' || main === 'paper' || main === 'fertiliser') return main;
+  const others = contents.cohorts.filter(({ kind }) => kind !== 'char');
+  return isFinished({ ...contents, cohorts: others })
+    ? 'compost'
+    : new Set(others.map(({ kind }) => kind)).size === 1
+      ? main
+      : 'residue';
 }
+
+const isFinished = (contents: LotContents): boolean =>
+  sumPool(contents, QUICK) / carbonG(contents) < FINISHED_QUICK_SHARE &&
+  recognizableCarbonG(contents) / carbonG(contents) < FINISHED_RECOGNIZABLE_SHARE &&
+  carbonG(contents) / nitrogenG(contents) < COMPOST_BELOW_CN;
 
 const byCarbon = (contents: LotContents, value: (one: LotContents['cohorts'][number]) => number): number => {
   const carbon = carbonG(contents);

@@ -9,7 +9,7 @@ import { figuresOf, kindOf, type LotFigures } from './lot-figures.ts';
 import { nearestMaterialId } from './nearest-material.ts';
 import { promisesOf, type Promises } from './promises.ts';
 import type { LotHistory, StockRun } from './run-stock.ts';
-import type { LotLine } from './stock-ledger.ts';
+import { foldTime, type LotLine } from './stock-ledger.ts';
 
 /** How far ahead a lot is followed. */
 export const LOT_HORIZON_DAYS = 730;
@@ -99,7 +99,7 @@ export function lotBrief(
   const now = today.lots.get(lotId)!;
   const future = ahead.lots.get(lotId)!;
   const isThere = now.openedOn !== null && !isEmpty(now.contents);
-  const promises = promisesOf(planned.lots.get(lotId)!, setting.today, setting.reserveL);
+  const promises = promisesOf(planned.lots.get(lotId)!, future, setting.today, setting.reserveL);
   if (!isThere) {
     return {
       lotId,
@@ -146,7 +146,7 @@ export function lotCourse(history: LotHistory): LotCourse {
     openedOn: history.openedOn,
     course: history.looks.map(({ day, figures }) => ({ day, figures })),
     power: kept(history).map(({ day, contents }) => ({ day, ...lockUpPower(contents) })),
-    lines: history.lines,
+    lines: foldTime(history.lines),
     balanceError: history.balanceError,
   };
 }

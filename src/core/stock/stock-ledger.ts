@@ -243,3 +243,24 @@ export function balanceError(lot: RunningLot): number {
 /** What the lines of passing time took away, g: must be what the model breathed out. */
 const airborne = (lot: RunningLot, of: 'carbonG' | 'nitrogenG'): number =>
   -total(lot.lines.filter(({ cause }) => cause.type === 'time').map((line) => line[of]));
+
+/** Postings with every stretch of mere passing time made into one line, dated at its end. */
+export function foldTime(lines: readonly LotLine[]): LotLine[] {
+  const folded: LotLine[] = [];
+  for (const line of lines) {
+    const before = folded.at(-1);
+    if (before?.cause.type !== 'time' || line.cause.type !== 'time') {
+      folded.push(line);
+      continue;
+    }
+    folded[folded.length - 1] = {
+      ...line,
+      freshKg: before.freshKg + line.freshKg,
+      volumeL: before.volumeL + line.volumeL,
+      dryKg: before.dryKg + line.dryKg,
+      carbonG: before.carbonG + line.carbonG,
+      nitrogenG: before.nitrogenG + line.nitrogenG,
+    };
+  }
+  return folded;
+}

@@ -44,6 +44,9 @@ export const AMOUNT_UNITS = [
   ...Object.keys(BY_MASS_KG),
 ] as readonly string[] as readonly AmountUnit[];
 
+/** Depths only make sense over a bed. */
+export const isDepthUnit = (unit: AmountUnit): boolean => unit in BY_DEPTH_CM;
+
 /** What an amount is measured against: how heavy the stuff lies, and how large the bed is. */
 export interface Measured {
   readonly bulkDensityKgPerM3: number;

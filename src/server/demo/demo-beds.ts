@@ -7,6 +7,8 @@ export type DemoDay = readonly [year: number, monthDay: string];
 export interface DemoLaying {
   readonly on: DemoDay;
   readonly material: string;
+  /** Out of the stock. */
+  readonly lot?: string;
   readonly amount: number;
   readonly unit: AmountUnit;
   readonly dugDepthCm?: number;
@@ -93,7 +95,7 @@ export const DEMO_BEDS: readonly DemoBed[] = [
       { on: [-1, '03-28'], material: 'compost_garden', amount: 2.5, unit: 'cm' },
       { on: [-1, '10-09'], material: 'demo-hazel-chips', amount: 6, unit: 'cm', seasonedMonths: 7 },
       { on: [0, '03-20'], material: 'compost_garden', amount: 2, unit: 'cm', note: 'Sieved over the chips.' },
-      { on: [0, '10-12'], material: 'demo-hazel-chips', amount: 4, unit: 'cm', seasonedMonths: 10 },
+      { on: [0, '10-12'], material: 'demo-hazel-chips', lot: 'demo-lot-hazel', amount: 4, unit: 'cm' },
       { on: [1, '03-22'], material: 'compost_garden', amount: 2.5, unit: 'cm' },
     ],
     fed: [{ on: [-1, '06-14'], nitrogenG: 22, note: 'Feather meal, watered in.' }],

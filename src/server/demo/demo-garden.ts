@@ -4,6 +4,7 @@ import { materialFinder } from '../../core/records/garden-books.ts';
 import { massFreshKgFromAmount } from '../../core/units/amount.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
+import { stockDemoGarden } from './demo-stock.ts';
 import { DEMO_BEDS, DEMO_MATERIALS, type DemoBed, type DemoDay } from './demo-beds.ts';
 
 export const DEMO_GARDEN_ID = 'ternhollow';
@@ -37,6 +38,7 @@ export function plantDemoGarden(stores: Stores, today: string): void {
       feedMaterialId: 'feather_meal',
     });
     for (const material of DEMO_MATERIALS) stores.materials.insert({ ...material, gardenId: DEMO_GARDEN_ID });
+    stockDemoGarden(stores, DEMO_GARDEN_ID, today);
     for (const demoBed of DEMO_BEDS) plantBed({ stores, today }, demoBed);
   });
 }
@@ -63,7 +65,10 @@ function plantBed(
   });
   const stateOn = (date: string) => (date <= today ? ('laid' as const) : ('planned' as const));
   laid.forEach(
-    ({ on, material: materialId, amount, unit, dugDepthCm = 0, seasonedMonths = 0, note = '' }, i) => {
+    (
+      { on, material: materialId, lot = null, amount, unit, dugDepthCm = 0, seasonedMonths = 0, note = '' },
+      i,
+    ) => {
       const date = dateOf(on, today);
       const { bulkDensityKgPerM3 } = findMaterial(materialId)!;
       stores.entries.insert({
@@ -73,6 +78,7 @@ function plantBed(
         state: stateOn(date),
         date,
         materialId,
+        lotId: lot,
         amount,
         unit,
         massFreshKg: massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: bed.areaM2 }),

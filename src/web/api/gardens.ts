@@ -1,4 +1,4 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { queryOptions } from '@tanstack/react-query';
 import type {
   BedChange,
   BedDraft,
@@ -17,6 +17,7 @@ import type {
   PlantingRecord,
 } from '../../contract/records.ts';
 import { answered, bodyOf, client } from './client.ts';
+import { useWrite } from './use-write.ts';
 
 const { gardens, beds, entries, plantings, 'build-ups': buildUps } = client.api;
 
@@ -28,15 +29,6 @@ export const gardenBooksQuery = (gardenId: string) =>
     queryKey: ['gardens', gardenId, 'books'],
     queryFn: (): Promise<GardenBooks> => bodyOf(gardens[':gardenId'].books.$get({ param: { gardenId } })),
   });
-
-/** After any write everything read before is asked for again. */
-function useWrite<Input, Output>(write: (input: Input) => Promise<Output>) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: write,
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['gardens'] }),
-  });
-}
 
 export const useMakeGarden = () => useWrite((draft: GardenDraft) => bodyOf(gardens.$post({ json: draft })));
 

@@ -1,10 +1,16 @@
 import type { GardenRecord } from '../../contract/records.ts';
-import type { AmountUnit } from '../../core/units/amount.ts';
+import { isDepthUnit, type AmountUnit } from '../../core/units/amount.ts';
 import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../../core/units/area.ts';
 import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../../core/units/length.ts';
 import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../../core/units/mass.ts';
 import type { SoilNitrogenUnit } from '../../core/units/soil-nitrogen.ts';
-import { LITRES_PER_CUP, LITRES_PER_GALLON } from '../../core/units/volume.ts';
+import {
+  LITRES_PER_CUBIC_FOOT,
+  LITRES_PER_CUP,
+  LITRES_PER_CUSTOMARY_BARROW,
+  LITRES_PER_GALLON,
+  LITRES_PER_METRIC_BARROW,
+} from '../../core/units/volume.ts';
 import { fixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */
@@ -28,6 +34,15 @@ export interface Measures {
   /** A scoop of something dry: cups and litres as people measure them. */
   readonly smallVolume: (litres: number) => string;
   readonly liquid: (litres: number) => string;
+  /** How much room a heap takes. */
+  readonly volume: (litres: number) => string;
+  /** The same as barrows to push. */
+  readonly barrows: (litres: number) => string;
+  readonly density: (kgPerM3: number) => string;
+  readonly warmth: (celsius: number) => string;
+  readonly barrowUnit: AmountUnit;
+  readonly bucketUnit: AmountUnit;
+  readonly massUnit: AmountUnit;
   /** Water over a bed. */
   readonly water: (mm: number) => string;
   readonly units: readonly AmountUnit[];
@@ -36,6 +51,11 @@ export interface Measures {
 const SQUARE_FEET_OF_A_RATE = 100;
 const OUNCES_PER_100_SQFT_PER_G_PER_M2 =
   (SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT) / GRAMS_PER_OUNCE;
+
+const barrowWords = (barrows: number): string => {
+  const words = barrows < 9.5 ? plainFigure(Math.round(barrows * 2) / 2, 2) : fixed(barrows, 0);
+  return `${words} barrow${words === '1' ? '' : 's'}`;
+};
 
 const metric: Measures = {
   thickness: (cm) => `${fixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,
@@ -52,6 +72,13 @@ const metric: Measures = {
   smallVolume: (litres) =>
     litres < 2 ? `${plainFigure(litres / LITRES_PER_CUP, 2)} cups` : `${plainFigure(litres, 2)} L`,
   liquid: (litres) => `${plainFigure(litres, 2)} L`,
+  volume: (litres) => (litres < 1000 ? `${roundFigure(litres)} L` : `${plainFigure(litres / 1000, 2)} m³`),
+  barrows: (litres) => barrowWords(litres / LITRES_PER_METRIC_BARROW),
+  density: (kgPerM3) => `${roundFigure(kgPerM3)} kg/m³`,
+  warmth: (celsius) => `${fixed(celsius, 0)} °C`,
+  barrowUnit: 'barrow85L',
+  bucketUnit: 'bucket10L',
+  massUnit: 'kg',
   water: (mm) => `${plainFigure(mm, 2)} mm`,
   units: ['cm', 'bucket10L', 'barrow85L', 'litre', 'cubicMetre', 'kg', 'gram', 'metre'],
 };
@@ -76,6 +103,17 @@ const customary: Measures = {
     return cups < 16 ? `${plainFigure(cups, 2)} cups` : `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`;
   },
   liquid: (litres) => `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`,
+  volume: (litres) => {
+    const feet = litres / LITRES_PER_CUBIC_FOOT;
+    return feet < 1 ? `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal` : `${plainFigure(feet, 2)} cu ft`;
+  },
+  barrows: (litres) => barrowWords(litres / LITRES_PER_CUSTOMARY_BARROW),
+  density: (kgPerM3) =>
+    `${roundFigure(poundsFromKilograms(kgPerM3) * LITRES_PER_CUBIC_FOOT * 0.001)} lb/cu ft`,
+  warmth: (celsius) => `${fixed(celsius * 1.8 + 32, 0)} °F`,
+  barrowUnit: 'barrow3CuFt',
+  bucketUnit: 'bucket5Gal',
+  massUnit: 'pound',
   water: (mm) => `${plainFigure(inchesFromCentimetres(mm / 10), 2)} in`,
   units: [
     'inch',
@@ -100,6 +138,10 @@ export const unitsFor = (measures: Measures): AmountUnit[] => [
   ...measures.units,
   ...(measures === metric ? customary : metric).units,
 ];
+
+/** The same without depths: what lies in a heap covers no bed. */
+export const stockUnits = (measures: Measures): AmountUnit[] =>
+  unitsFor(measures).filter((unit) => !isDepthUnit(unit));
 
 export const SOIL_NITROGEN_WORDS: Record<SoilNitrogenUnit, string> = {
   gPerM2: 'g/m²',

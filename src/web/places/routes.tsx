@@ -4,7 +4,7 @@ import { Book } from './shell/Book.tsx';
 import { Broken } from './shell/Broken.tsx';
 import { Home } from './shell/Home.tsx';
 
-/** The bed, and forms that are opened rarely, are loaded when they are visited. */
+/** Everything but the garden is loaded when it is visited. */
 export const routes: RouteObject[] = [
   {
     errorElement: <Broken />,
@@ -23,6 +23,14 @@ export const routes: RouteObject[] = [
           {
             path: 'bed/:bedId',
             lazy: async () => ({ Component: (await import('./bed/BedPage.tsx')).BedPage }),
+          },
+          {
+            path: 'stock',
+            lazy: async () => ({ Component: (await import('./stock/StockPage.tsx')).StockPage }),
+          },
+          {
+            path: 'stock/:lotId',
+            lazy: async () => ({ Component: (await import('./stock/LotPage.tsx')).LotPage }),
           },
           {
             path: 'bed/:bedId/sheet',

@@ -8,6 +8,7 @@ import {
   type BedStanding,
 } from '../../core/advice/bed-advice.ts';
 import { conflictsIn, type Conflict } from '../../core/advice/conflicts.ts';
+import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
 import { cropsConcerned } from '../../core/advice/dose-plan.ts';
 import { rulesFor } from '../../core/advice/schools.ts';
 import { harvestWaits, type HarvestWait } from '../../core/advice/waits.ts';
@@ -39,6 +40,7 @@ import {
   type GardenRecords,
 } from '../../core/records/garden-books.ts';
 import type { BedScenario } from '../../core/simulation/scenario.ts';
+import { chargeAnswer, lotAnswer, stockBriefs, type StockQuestion } from './stock-answers.ts';
 
 /** Which bed, and the records it is worked out from. */
 export interface BedQuestion {
@@ -216,7 +218,24 @@ const prepareDraws = (question: BedQuestion): Worked<RangeSetUp> =>
 const draw = (number: number, reach: Reach): DrawnOutcome | null =>
   prepared && drawOutcome(prepared.scenario, prepared.plan, number, reach);
 
-const core = { near, advice, schools, years, books, brief, prepareDraws, draw };
+/** The same for questions about the stock, whose refusals name a posting. */
+function workedStock<Result>(work: () => Result): Worked<Result> {
+  try {
+    return { ok: true, result: work() };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const field = String(error.path.at(-1) ?? '');
+    return { ok: false, field, sentence: sentenceAsEntered(field, error.requirement) };
+  }
+}
+
+const stock = (question: StockQuestion, reserves: Readonly<Record<string, number>>) =>
+  workedStock(() => stockBriefs(question, reserves));
+const lot = (question: StockQuestion, lotId: string) => workedStock(() => lotAnswer(question, lotId));
+const charge = (question: StockQuestion, lotId: string, recipe: ChargeRecipeId, litres: number) =>
+  workedStock(() => chargeAnswer(question, lotId, recipe, litres));
+
+const core = { near, advice, schools, years, books, brief, prepareDraws, draw, stock, lot, charge };
 export type CoreWorker = typeof core;
 
 expose(core);

@@ -1,7 +1,9 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { wrap } from 'comlink';
-import { recordsAbout, type GardenRecords } from '../../core/records/garden-books.ts';
+import { drawsOnStock, recordsAbout, type GardenRecords } from '../../core/records/garden-books.ts';
+import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
 import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
+import type { StockQuestion } from './stock-answers.ts';
 
 type Remote = ReturnType<typeof wrap<CoreWorker>>;
 
@@ -41,10 +43,10 @@ export function questionAbout(records: GardenRecords, bedId: string, today: stri
   };
 }
 
-const keys = new WeakMap<BedQuestion, string>();
+const keys = new WeakMap<object, string>();
 
 /** Questions of the same content share an answer. Each is written out once, for its key is asked for at every render. */
-function keyOf(question: BedQuestion): string {
+function keyOf(question: object): string {
   const known = keys.get(question);
   if (known !== undefined) return known;
   const key = JSON.stringify(question);
@@ -52,10 +54,10 @@ function keyOf(question: BedQuestion): string {
   return key;
 }
 
-type Asked = readonly [what: string, about: BedQuestion];
+type Asked = readonly [what: string, about: BedQuestion | StockQuestion, more?: unknown];
 
 const FOREVER = {
-  queryKeyHashFn: ([what, about]: Asked) => `${what} ${keyOf(about)}`,
+  queryKeyHashFn: ([what, about, more]: Asked) => `${what} ${JSON.stringify(more)} ${keyOf(about)}`,
   staleTime: Infinity,
   gcTime: 5 * 60_000,
   retry: false,
@@ -101,5 +103,41 @@ export const briefQuery = (question: BedQuestion, lane: number) =>
   queryOptions({
     queryKey: ['brief', question] as Asked,
     queryFn: ({ signal }) => (lane % 2 === 0 ? drawing : advising)(signal, (core) => core.brief(question)),
+    ...FOREVER,
+  });
+
+/** Only what decides how the stock fares. */
+export const questionAboutStock = (records: GardenRecords, today: string): StockQuestion => ({
+  today,
+  records: {
+    garden: records.garden,
+    materials: records.materials,
+    labResults: records.labResults,
+    beds: records.beds,
+    entries: records.entries.filter(drawsOnStock),
+    plantings: [],
+    lots: records.lots,
+    movements: records.movements,
+  },
+});
+
+export const stockQuery = (question: StockQuestion, reserves: Readonly<Record<string, number>>) =>
+  queryOptions({
+    queryKey: ['stock', question, reserves] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.stock(question, reserves)),
+    ...FOREVER,
+  });
+
+export const lotQuery = (question: StockQuestion, lotId: string) =>
+  queryOptions({
+    queryKey: ['lot', question, lotId] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.lot(question, lotId)),
+    ...FOREVER,
+  });
+
+export const chargeQuery = (question: StockQuestion, lotId: string, recipe: ChargeRecipeId, litres: number) =>
+  queryOptions({
+    queryKey: ['charge', question, [lotId, recipe, litres]] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.charge(question, lotId, recipe, litres)),
     ...FOREVER,
   });

@@ -1,0 +1,84 @@
+import { memo } from 'react';
+import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import type { DayNumber } from '../../core/climate/calendar.ts';
+import { monthTick } from '../format/dates.ts';
+import { COLORS, FONTS } from '../theme/tokens.ts';
+import { Rule } from './marks.tsx';
+
+export interface CoursePoint {
+  readonly day: DayNumber;
+  readonly value: number;
+}
+
+interface LotCourseProps {
+  readonly title: string;
+  readonly points: readonly CoursePoint[];
+  readonly today: DayNumber;
+  readonly color: string;
+  readonly format: (value: number) => string;
+  /** A line to hold it against. */
+  readonly mark?: { readonly day: DayNumber; readonly words: string } | undefined;
+}
+
+const MARGIN = { top: 18, right: 10, bottom: 0, left: -6 };
+const TICK = { fill: COLORS.softInk, fontSize: 11 };
+const FIGURE_TICK = { ...TICK, fontFamily: FONTS.figures };
+
+/** One figure of a lot through time: drawn where it has been, dashed where it is going. */
+export const LotCourseChart = memo(function LotCourseChart({
+  title,
+  points,
+  today,
+  color,
+  format,
+  mark,
+}: LotCourseProps) {
+  const rows = points.map(({ day, value }) => ({
+    day,
+    past: day <= today + STEP ? value : null,
+    ahead: day >= today ? value : null,
+  }));
+  const first = points[0]?.day ?? today;
+  const last = points.at(-1)?.day ?? today;
+  return (
+    <figure className="course" aria-label={title}>
+      <figcaption>{title}</figcaption>
+      <ResponsiveContainer width="100%" height={132}>
+        <ComposedChart data={rows} margin={MARGIN}>
+          <CartesianGrid vertical={false} stroke={COLORS.rule} />
+          <XAxis
+            dataKey="day"
+            type="number"
+            domain={[first, last]}
+            tickCount={5}
+            tickFormatter={monthTick}
+            tick={TICK}
+            stroke={COLORS.softInk}
+          />
+          <YAxis
+            width={52}
+            tickFormatter={format}
+            tick={FIGURE_TICK}
+            tickLine={false}
+            axisLine={false}
+            tickCount={4}
+          />
+          <Line dataKey="past" stroke={color} strokeWidth={2} dot={false} isAnimationActive={false} />
+          <Line
+            dataKey="ahead"
+            stroke={color}
+            strokeWidth={1.6}
+            strokeDasharray="4 4"
+            dot={false}
+            isAnimationActive={false}
+          />
+          <Rule x={today} stroke={COLORS.ink} head="today" />
+          {mark && <Rule x={mark.day} stroke={COLORS.nitrogen} strokeDasharray="2 3" foot={mark.words} />}
+        </ComposedChart>
+      </ResponsiveContainer>
+    </figure>
+  );
+});
+
+/** Looks are a week apart, kept contents four: the drawn line reaches into the dashed one. */
+const STEP = 14;

@@ -1,0 +1,126 @@
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { LotLine } from '../../../core/stock/stock-ledger.ts';
+import { useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
+import { shortDate } from '../../format/dates.ts';
+import { fixed, percent } from '../../format/figures.ts';
+import type { Measures } from '../../format/measures.ts';
+import { movementInWords, ratioFigure } from '../../format/stock-words.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+
+interface LotAccountProps {
+  readonly books: GardenBooks;
+  readonly lotId: string;
+  readonly lines: readonly LotLine[];
+  readonly measures: Measures;
+  readonly balanceError: number;
+}
+
+/** Signed, with a real minus; nothing for nothing. */
+const signed = (value: number, decimals: number): string => {
+  if (Math.abs(value) < 0.5 * 10 ** -decimals) return '—';
+  return value > 0 ? `+${fixed(value, decimals)}` : fixed(value, decimals);
+};
+
+/** The running account of a lot, newest first, with a balance after every posting. */
+export function LotAccount({ books, lotId, lines, measures, balanceError }: LotAccountProps) {
+  const movements = new Map(books.movements.map((movement) => [movement.id, movement]));
+  const nameOf = (id: string) => books.lots.find((lot) => lot.id === id)?.name ?? 'something struck out';
+  const bedName = (id: string) => books.beds.find((bed) => bed.id === id)?.name ?? 'a bed';
+  const remove = useRemoveMovement();
+  const restore = useRestoreMovement();
+  const offerUndo = useUndo();
+  const describe = ({ cause }: LotLine) => {
+    switch (cause.type) {
+      case 'time':
+        return <span className="soft">rotted, breathed out, wetted or dried</span>;
+      case 'bed':
+        return (
+          <>
+            to <Link to={`/garden/${books.garden.id}/bed/${cause.bedId}`}>{bedName(cause.bedId)}</Link>
+          </>
+        );
+      case 'movement': {
+        const movement = movements.get(cause.movementId);
+        if (!movement) return '…';
+        return (
+          <>
+            {movementInWords(movement, lotId, nameOf)}
+            {movement.note !== '' && <span className="soft"> · {movement.note}</span>}
+          </>
+        );
+      }
+    }
+  };
+  return (
+    <section aria-label="Account">
+      <table className="ledger lot-account">
+        <thead>
+          <tr>
+            <th>date</th>
+            <th className="words">what</th>
+            <th>volume, L</th>
+            <th>dry, kg</th>
+            <th>carbon, kg</th>
+            <th>nitrogen, g</th>
+            <th className="red-rule">then there</th>
+            <th>C:N</th>
+            <th>water</th>
+            <th aria-label="strike out" />
+          </tr>
+        </thead>
+        <tbody>
+          {lines.toReversed().map((line, i) => {
+            const { cause } = line;
+            const movement = cause.type === 'movement' ? movements.get(cause.movementId) : undefined;
+            return (
+              <tr key={lines.length - i} className={line.isPlanned ? 'planned' : undefined}>
+                <td>{shortDate(line.day)}</td>
+                <td className="words">
+                  {line.isPlanned && 'planned: '}
+                  {describe(line)}
+                  {line.missingL > 0 && (
+                    <span className="status-stop"> · {measures.volume(line.missingL)} of it not there</span>
+                  )}
+                </td>
+                <td>{signed(line.volumeL, 0)}</td>
+                <td>{signed(line.dryKg, 1)}</td>
+                <td>{signed(line.carbonG / 1000, 1)}</td>
+                <td>{signed(line.nitrogenG, 0)}</td>
+                <td className="red-rule">{measures.volume(line.balance.volumeL)}</td>
+                <td>{line.balance.dryKg > 0 ? ratioFigure(line.balance.carbonToNitrogen) : '—'}</td>
+                <td>{line.balance.dryKg > 0 ? percent(line.balance.moistureFractionWetBasis) : '—'}</td>
+                <td>
+                  {movement && (
+                    <Button
+                      type="text"
+                      size="small"
+                      aria-label={`Strike out: ${movementInWords(movement, lotId, nameOf)}`}
+                      onClick={() =>
+                        remove.mutate(movement, {
+                          onSuccess: () => offerUndo('Struck out.', () => restore.mutate(movement.id)),
+                        })
+                      }
+                    >
+                      strike out
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {remove.error && (
+        <p className="trouble" role="alert">
+          {remove.error.message}
+        </p>
+      )}
+      <p className="soft estimate">
+        Every gram of carbon and nitrogen that came in is still there, was handed out, or went into the air:
+        the account closes to {balanceError < 1e-9 ? 'a billionth' : percent(balanceError)}.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,296 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { LotRecord } from '../../../contract/stock-records.ts';
+import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
+import { LotCourseChart } from '../../charts/lot-course.tsx';
+import { TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { ageInWords, aboutWhen, dateNear, dayOf } from '../../format/dates.ts';
+import { fixed, percent, plainFigure } from '../../format/figures.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
+import {
+  KIND_WORDS,
+  LOT_FORM_WORDS,
+  powerWords,
+  ratioFigure,
+  readyWords,
+  treatmentWords,
+} from '../../format/stock-words.ts';
+import { COLORS } from '../../theme/tokens.ts';
+import type { StockedLot } from '../../worker/stock-answers.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { LotAccount } from './LotAccount.tsx';
+import { LotActs } from './LotActs.tsx';
+import { useLot, useStock } from './use-stock.ts';
+import './stock.css';
+
+/** One lot: what it is, how it has moved and will, and its account. */
+export function LotPage() {
+  const books = useGardenBooks();
+  const { lotId = '' } = useParams();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  const lot = books.lots.find(({ id }) => id === lotId);
+  if (!lot) {
+    return (
+      <div className="page empty">
+        <h1>No such lot</h1>
+        <p>It may have been removed.</p>
+        <Link to={`/garden/${books.garden.id}/stock`}>Back to the stock</Link>
+      </div>
+    );
+  }
+  return <OpenLot key={lot.id} books={books} lot={lot} />;
+}
+
+function OpenLot({ books, lot }: { books: GardenBooks; lot: LotRecord }) {
+  const [open, setOpen] = useState<'act' | 'change' | null>(null);
+  const measures = measuresOf(books.garden);
+  const today = dayOf(books.today);
+  const { lots } = useStock(books);
+  const brief = lots.find((one) => one.lot.id === lot.id)?.brief;
+  const answer = useLot(books, lot.id);
+  const close = () => setOpen(null);
+  const ready = brief ? readyWords(brief, today) : '';
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>{lot.name}</h1>
+          <p className="soft">
+            <Link to={`/garden/${books.garden.id}/stock`}>Stock</Link> · {LOT_FORM_WORDS[lot.form]},{' '}
+            {treatmentWords(lot)}
+            {brief?.openedOn != null && ` · ${ageInWords(today - brief.openedOn)} old`}
+            {lot.note !== '' && ` · ${lot.note}`}
+          </p>
+        </div>
+        <div className="actions">
+          <Button type="text" onClick={() => setOpen('change')}>
+            Rename, reserve
+          </Button>
+          <Button type="primary" onClick={() => setOpen('act')}>
+            Do or measure something
+          </Button>
+        </div>
+      </header>
+      {open === 'act' && <LotActs books={books} lot={lot} measures={measures} onClose={close} />}
+      {open === 'change' && <ChangeLot lot={lot} gardenId={books.garden.id} onClose={close} />}
+      {brief?.now ? (
+        <Figures brief={brief} measures={measures} ready={ready} />
+      ) : (
+        <p className="soft">{brief ? 'There is nothing in it today.' : 'Working it out …'}</p>
+      )}
+      {answer && answer.course.openedOn !== null && (
+        <div className="courses">
+          <LotCourseChart
+            title="C:N"
+            points={answer.course.course.flatMap(({ day, figures }) =>
+              figures.carbonToNitrogen ? [{ day, value: figures.carbonToNitrogen }] : [],
+            )}
+            today={today}
+            color={COLORS.carbon}
+            format={(value) => plainFigure(value, 2)}
+          />
+          <LotCourseChart
+            title={`Volume with plans carried out, ${measures.volume(1).replace(/^[\d.]+ /, '')}`}
+            points={answer.planned.course.map(({ day, figures }) => ({ day, value: figures.volumeL }))}
+            today={today}
+            color={COLORS.ink}
+            format={(value) => fixed(value, 0)}
+          />
+          <LotCourseChart
+            title="Nitrogen it would hold, g per kg dry"
+            points={answer.course.power.map(({ day, peakLockGPerKgDry }) => ({
+              day,
+              value: peakLockGPerKgDry,
+            }))}
+            today={today}
+            color={COLORS.stop}
+            format={(value) => plainFigure(value, 2)}
+            mark={
+              brief?.seasonedOn != null
+                ? { day: brief.seasonedOn, words: `seasoned ${aboutWhen(brief.seasonedOn, today)}` }
+                : undefined
+            }
+          />
+        </div>
+      )}
+      {brief && brief.promises.promised.length > 0 && (
+        <Promised brief={brief} books={books} measures={measures} reserveL={lot.reserveL} />
+      )}
+      <div className="section-head">
+        <h2>Account</h2>
+      </div>
+      {answer && answer.planned.lines.length > 0 ? (
+        <LotAccount
+          books={books}
+          lotId={lot.id}
+          lines={answer.planned.lines.filter(({ day, cause }) => day <= today + 1 || cause.type !== 'time')}
+          measures={measures}
+          balanceError={answer.course.balanceError}
+        />
+      ) : (
+        <p className="soft">Nothing has been posted yet.</p>
+      )}
+    </div>
+  );
+}
+
+function Figures({ brief, measures, ready }: { brief: StockedLot; measures: Measures; ready: string }) {
+  const now = brief.now!;
+  const figures: [string, string][] = [
+    ['what', `${KIND_WORDS[brief.kind]}${ready === '' ? '' : `, ${ready}`}`],
+    ['there', `${measures.volume(now.volumeL)} · ${measures.barrows(now.volumeL)}`],
+    ['weighs', measures.mass(now.freshKg)],
+    ['C:N', ratioFigure(now.carbonToNitrogen)],
+    [
+      'nitrogen',
+      `${measures.nitrogen(now.nitrogenG)}, ${plainFigure(now.nitrogenFractionDryBasis * 100, 2)} % of dry`,
+    ],
+    ['ready to use', measures.nitrogen(now.mineralNitrogenG)],
+    ['water', percent(now.moistureFractionWetBasis)],
+    ['lies at', measures.density(now.bulkDensityKgPerM3)],
+    ['inside', brief.warmthC === null ? '—' : measures.warmth(brief.warmthC)],
+    ['still recognizable', percent(now.recognizableShare)],
+    ['dug in it', brief.power ? powerWords(brief.power) : '—'],
+    ['P and K', `${measures.nitrogen(now.phosphorusG)} and ${measures.nitrogen(now.potassiumG)}`],
+    ...(now.charCarbonKg > 0.05
+      ? ([
+          ['char carbon', measures.mass(now.charCarbonKg)],
+          ['N on char', measures.nitrogen(now.charHeldNitrogenG)],
+        ] as [string, string][])
+      : []),
+  ];
+  return (
+    <dl className="figures-row">
+      {figures.map(([name, value]) => (
+        <div key={name}>
+          <dt>{name}</dt>
+          <dd>{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+interface PromisedProps {
+  readonly brief: StockedLot;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly reserveL: number;
+}
+
+/** What is meant to be taken, against what will be there. */
+function Promised({ brief, books, measures, reserveL }: PromisedProps) {
+  const today = dayOf(books.today);
+  const { promised, promisedL, freeL, nextArrival } = brief.promises;
+  const target = (cause: (typeof promised)[number]['cause']) => {
+    if (cause.type === 'bed') return books.beds.find(({ id }) => id === cause.bedId)?.name ?? 'a bed';
+    const movement =
+      cause.type === 'movement' ? books.movements.find(({ id }) => id === cause.movementId) : undefined;
+    const lotId = movement?.type === 'move' ? movement.toLotId : movement?.lotId;
+    return books.lots.find(({ id }) => id === lotId)?.name ?? 'elsewhere';
+  };
+  return (
+    <section aria-label="Promised">
+      <div className="section-head">
+        <h2>Promised</h2>
+        <span className="soft">
+          {measures.volume(promisedL)} promised,{' '}
+          {reserveL > 0 ? `${measures.volume(reserveL)} kept back, ` : ''}
+          {measures.volume(freeL)} free
+          {nextArrival === null
+            ? '; no delivery is planned'
+            : ` until the delivery of ${dateNear(nextArrival, today)}`}
+        </span>
+      </div>
+      <ul className="plain-list">
+        {promised.map(({ day, cause, litres, missingL }) => (
+          <li key={`${day} ${JSON.stringify(cause)}`}>
+            {dateNear(day, today)}: {measures.volume(litres)} ({measures.barrows(litres)}) to {target(cause)}
+            {missingL > 0 && (
+              <span className="status-stop"> · {measures.volume(missingL)} will not be there</span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: string; onClose: () => void }) {
+  const [name, setName] = useState(lot.name);
+  const [reserve, setReserve] = useState(plainFigure(lot.reserveL, 4));
+  const [note, setNote] = useState(lot.note);
+  const change = useChangeLot();
+  const remove = useRemoveLot();
+  const restore = useRestoreLot();
+  const offerUndo = useUndo();
+  const navigate = useNavigate();
+  const { id, version, form, keeping, isTurned, isHot } = lot;
+  const failure = change.error ?? remove.error;
+  return (
+    <form
+      className="band"
+      aria-label="Change the lot"
+      onSubmit={(event) => {
+        event.preventDefault();
+        change.mutate(
+          {
+            lotId: id,
+            change: {
+              version,
+              name,
+              form,
+              keeping,
+              isTurned,
+              isHot,
+              reserveL: numberFromText(reserve),
+              note,
+            },
+          },
+          { onSuccess: onClose },
+        );
+      }}
+    >
+      <div className="band-fields">
+        <TextField name="Name" isNumber={false} value={name} onChange={setName} width={260} autoFocus />
+        <TextField
+          name="Keep back, L"
+          value={reserve}
+          onChange={setReserve}
+          hint="warned before it is touched"
+          width={120}
+        />
+        <TextField name="Note" isNumber={false} value={note} onChange={setNote} width={260} />
+      </div>
+      <div className="band-foot">
+        <Button type="primary" htmlType="submit" loading={change.isPending}>
+          Save the change
+        </Button>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button
+          danger
+          type="text"
+          onClick={() =>
+            remove.mutate(lot, {
+              onSuccess: () => {
+                offerUndo(`${lot.name} is out of the stock book.`, () => restore.mutate(id));
+                void navigate(`/garden/${gardenId}/stock`);
+              },
+            })
+          }
+        >
+          Remove it with its account
+        </Button>
+        {failure && (
+          <span className="field-trouble" role="alert">
+            {failure.message}
+          </span>
+        )}
+      </div>
+    </form>
+  );
+}

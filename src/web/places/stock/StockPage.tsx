@@ -1,0 +1,222 @@
+import { Button } from 'antd';
+import { lazy, Suspense, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { DayNumber } from '../../../core/climate/calendar.ts';
+import { dateNear, dayOf, fullDate } from '../../format/dates.ts';
+import { percent } from '../../format/figures.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
+import { KIND_WORDS, LOT_FORM_WORDS, powerWords, ratioFigure, readyWords } from '../../format/stock-words.ts';
+import { Yard } from '../../drawing/yard.tsx';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useStock, type ListedLot } from './use-stock.ts';
+import './stock.css';
+
+const ReceiveBand = lazy(async () => ({ default: (await import('./ReceiveBand.tsx')).ReceiveBand }));
+
+/** What lies in the yard, how it ages, and what is promised of it. */
+export function StockPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenStock key={books.garden.id} books={books} />;
+}
+
+function OpenStock({ books }: { books: GardenBooks }) {
+  const [isReceiving, setReceiving] = useState(false);
+  const navigate = useNavigate();
+  const measures = measuresOf(books.garden);
+  const today = dayOf(books.today);
+  const { lots, refusal } = useStock(books);
+  const hrefOf = (lotId: string) => `/garden/${books.garden.id}/stock/${lotId}`;
+  const there = lots.filter(({ brief }) => brief?.now);
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>Stock on {fullDate(today)}</h1>
+          <p className="soft">{summary(lots, measures)}</p>
+        </div>
+        <div className="actions">
+          <Button type="primary" onClick={() => setReceiving(true)}>
+            Receive something
+          </Button>
+        </div>
+      </header>
+      {isReceiving && (
+        <Suspense fallback={<p className="soft">Opening the form …</p>}>
+          <ReceiveBand books={books} measures={measures} onClose={() => setReceiving(false)} />
+        </Suspense>
+      )}
+      {refusal !== undefined && (
+        <p className="trouble" role="alert">
+          {refusal}
+        </p>
+      )}
+      {books.lots.length === 0 ? (
+        !isReceiving && (
+          <div className="empty">
+            <h2>Nothing in stock yet</h2>
+            <p>
+              A load of chips, a heap of manure, bags of leaves, last winter’s char: write down what arrives
+              and how much of it, judge it with a bucket and your hand, and its books are kept from that day
+              on. What you lay on a bed can then be taken from it.
+            </p>
+          </div>
+        )
+      ) : (
+        <>
+          <div className="strip-scroll">
+            <Yard
+              lots={there.map(({ lot, brief }) => ({
+                id: lot.id,
+                name: lot.name,
+                amount: measures.volume(brief!.now!.volumeL),
+                form: lot.form,
+                kind: brief!.kind,
+                volumeL: brief!.now!.volumeL,
+                href: hrefOf(lot.id),
+              }))}
+              onOpen={(href) => void navigate(href)}
+            />
+          </div>
+          <Warnings lots={lots} today={today} measures={measures} hrefOf={hrefOf} />
+          <LotRows lots={lots} today={today} measures={measures} hrefOf={hrefOf} />
+          <p className="soft estimate">
+            Aged day by day by the same model as the beds, with the warmth of your garden and of what your
+            probe said. “Takes” is the most nitrogen it would hold if it were dug into warm, moist soil, in
+            grams per kilogram of dry stuff.
+          </p>
+        </>
+      )}
+    </div>
+  );
+}
+
+function summary(lots: readonly ListedLot[], measures: Measures): string {
+  if (lots.length === 0) return 'The yard is empty.';
+  if (lots.some(({ brief }) => !brief)) return 'Working out how it has aged …';
+  const there = lots.flatMap(({ brief }) => (brief?.now ? [brief] : []));
+  const litres = there.reduce((sum, { now }) => sum + now!.volumeL, 0);
+  const seasoning = there.filter(({ needsSeasoning }) => needsSeasoning).length;
+  return `${there.length} lots, ${measures.volume(litres)} in all, ${measures.barrows(litres)}.${seasoning > 0 ? ` ${seasoning} of them still have something to gain by lying.` : ''}`;
+}
+
+interface RowsProps {
+  readonly lots: readonly ListedLot[];
+  readonly today: DayNumber;
+  readonly measures: Measures;
+  readonly hrefOf: (lotId: string) => string;
+}
+
+/** Early warnings: what will be short, and what breaks into a reserve. */
+function Warnings({ lots, today, measures, hrefOf }: RowsProps) {
+  const warned = lots.flatMap(({ lot, brief }) => {
+    if (!brief) return [];
+    const { shortOn, reserveBrokenOn, promised, nextArrival } = brief.promises;
+    if (shortOn !== null) {
+      const missing = promised.reduce((sum, { missingL }) => sum + missingL, 0);
+      return [
+        {
+          lot,
+          words: `will be short by ${measures.volume(missing)} from ${dateNear(shortOn, today)} on${nextArrival === null ? ', and no delivery is planned' : ''}.`,
+        },
+      ];
+    }
+    if (reserveBrokenOn !== null) {
+      return [
+        {
+          lot,
+          words: `falls below its reserve of ${measures.volume(lot.reserveL)} on ${dateNear(reserveBrokenOn, today)}.`,
+        },
+      ];
+    }
+    return [];
+  });
+  if (warned.length === 0) return null;
+  return (
+    <ul className="stock-warnings">
+      {warned.map(({ lot, words }) => (
+        <li key={lot.id}>
+          <span className="status status-stop">▲</span> <Link to={hrefOf(lot.id)}>{lot.name}</Link> {words}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function LotRows({ lots, today, measures, hrefOf }: RowsProps) {
+  return (
+    <table className="ledger lot-rows">
+      <thead>
+        <tr>
+          <th>lot</th>
+          <th>what it is now</th>
+          <th>there</th>
+          <th>weight</th>
+          <th>C:N</th>
+          <th>water</th>
+          <th>lock-up</th>
+          <th>promised</th>
+          <th>free</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lots.map((listed) => (
+          <LotRow
+            key={listed.lot.id}
+            {...listed}
+            today={today}
+            measures={measures}
+            href={hrefOf(listed.lot.id)}
+          />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function LotRow({
+  lot,
+  brief,
+  today,
+  measures,
+  href,
+}: ListedLot & Omit<RowsProps, 'lots' | 'hrefOf'> & { href: string }) {
+  const now = brief?.now;
+  const name = (
+    <td>
+      <Link className="bed-name" to={href}>
+        {lot.name}
+      </Link>
+    </td>
+  );
+  if (!brief || !now) {
+    return (
+      <tr>
+        {name}
+        <td className="words soft" colSpan={8}>
+          {brief ? `empty ${LOT_FORM_WORDS[lot.form]}` : 'working it out …'}
+        </td>
+      </tr>
+    );
+  }
+  const ready = readyWords(brief, today);
+  return (
+    <tr>
+      {name}
+      <td className="words">
+        {KIND_WORDS[brief.kind]}
+        {ready !== '' && <span className="soft">, {ready}</span>}
+      </td>
+      <td>{measures.barrows(now.volumeL)}</td>
+      <td>{measures.mass(now.freshKg)}</td>
+      <td>{ratioFigure(now.carbonToNitrogen)}</td>
+      <td>{percent(now.moistureFractionWetBasis)}</td>
+      <td className="words">{brief.power ? powerWords(brief.power) : ''}</td>
+      <td>{brief.promises.promisedL > 0 ? measures.volume(brief.promises.promisedL) : '—'}</td>
+      <td className={brief.promises.shortOn === null ? undefined : 'status-stop'}>
+        {measures.volume(brief.promises.freeL)}
+      </td>
+    </tr>
+  );
+}

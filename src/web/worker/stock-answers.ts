@@ -1,0 +1,119 @@
+import { previewCharge, type ChargePreview } from '../../core/char/charging.ts';
+import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
+import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
+import type { Material } from '../../core/materials/material.ts';
+import { materialFinder, stockBooksOf, type GardenRecords } from '../../core/records/garden-books.ts';
+import { figuresOf, materialOfContents, type LotFigures } from '../../core/stock/lot-figures.ts';
+import { isEmpty, scaled } from '../../core/stock/lot-contents.ts';
+import {
+  LOT_HORIZON_DAYS,
+  lotBrief,
+  lotCourse,
+  type LotBrief,
+  type LotCourse,
+} from '../../core/stock/lot-outlook.ts';
+import { runStock, type StockRun } from '../../core/stock/run-stock.ts';
+
+/** The stock of a garden, and the day it is looked at. */
+export interface StockQuestion {
+  readonly records: GardenRecords;
+  /** ISO date. */
+  readonly today: string;
+}
+
+interface Runs {
+  readonly today: StockRun;
+  readonly ahead: StockRun;
+  readonly planned: StockRun;
+}
+
+/** What was worked out last: everything on the stock pages is a view of the same three runs. */
+let last: { readonly key: string; readonly runs: Runs } | undefined;
+
+function runsFor({ records, today }: StockQuestion): Runs {
+  const key = JSON.stringify([records, today]);
+  if (last?.key === key) return last.runs;
+  const books = stockBooksOf(records);
+  const find = materialFinder(records);
+  const day = dayNumberFromIso(today, ['today']);
+  const run = (until: DayNumber, withPlans: boolean) => runStock(books, find, { until, withPlans });
+  const runs = {
+    // What is done today is there this evening.
+    today: run(day + 1, false),
+    ahead: run(day + LOT_HORIZON_DAYS, false),
+    planned: run(day + LOT_HORIZON_DAYS, true),
+  };
+  last = { key, runs };
+  return runs;
+}
+
+function briefOf(question: StockQuestion, lotId: string, reserveL: number): LotBrief {
+  const readings = question.records.movements.flatMap((one) =>
+    one.type === 'reading' && one.lotId === lotId && one.temperatureC !== null
+      ? [{ day: dayNumberFromIso(one.date, ['date']), temperatureC: one.temperatureC }]
+      : [],
+  );
+  return lotBrief(runsFor(question), lotId, {
+    climate: question.records.garden.climate,
+    today: dayNumberFromIso(question.today, ['today']),
+    readings,
+    reserveL,
+  });
+}
+
+/** A lot with what the mixing bench needs to know of it. */
+export interface StockedLot extends LotBrief {
+  /** Its figures as a material; null when it is empty. */
+  readonly material: Material | null;
+}
+
+/** Every lot in one line. `reserves` in litres, by lot. */
+export function stockBriefs(
+  question: StockQuestion,
+  reserves: Readonly<Record<string, number>>,
+): StockedLot[] {
+  const { today } = runsFor(question);
+  return question.records.lots.map(({ id }) => {
+    const { contents } = today.lots.get(id)!;
+    return {
+      ...briefOf(question, id, reserves[id] ?? 0),
+      material: isEmpty(contents) ? null : materialOfContents(contents),
+    };
+  });
+}
+
+export interface LotAnswer {
+  /** As facts have it, followed on. */
+  readonly course: LotCourse;
+  /** With plans carried out. */
+  readonly planned: LotCourse;
+}
+
+export function lotAnswer(question: StockQuestion, lotId: string): LotAnswer | null {
+  const runs = runsFor(question);
+  const history = runs.ahead.lots.get(lotId);
+  const planned = runs.planned.lots.get(lotId);
+  return history && planned ? { course: lotCourse(history), planned: lotCourse(planned) } : null;
+}
+
+export interface ChargeAnswer extends ChargePreview {
+  readonly figures: LotFigures;
+}
+
+/** What charging would do for the char in a lot; null when there is none. */
+export function chargeAnswer(
+  question: StockQuestion,
+  lotId: string,
+  recipeId: ChargeRecipeId,
+  litres: number,
+): ChargeAnswer | null {
+  const contents = runsFor(question).today.lots.get(lotId)?.contents;
+  if (!contents || isEmpty(contents)) return null;
+  const figures = figuresOf(contents);
+  const part = scaled(contents, litres / figures.volumeL);
+  const day = dayNumberFromIso(question.today, ['today']);
+  return {
+    ...previewCharge(part, litres, recipeId, day, question.records.garden.climate),
+    figures: figuresOf(part),
+  };
+}
