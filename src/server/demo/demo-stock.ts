@@ -200,7 +200,7 @@ export function stockDemoGarden(stores: Stores, gardenId: string, today: string)
       note,
       date: isoDateOf(day - daysAgo),
       state: daysAgo >= 0 ? 'laid' : 'planned',
-    } as Parameters<typeof stores.movements.insert>[0]);
+    });
   });
   stores.labResults.insert({
     id: 'demo-lab-goat',

@@ -113,3 +113,40 @@ export const LikelyBand = memo(function LikelyBand({ color }: { color: string })
     />
   );
 });
+
+type LevelProps = { readonly stroke: string; readonly words: string } & (
+  { readonly y: number; readonly x?: undefined } | { readonly x: number; readonly y?: undefined }
+);
+
+/** A level across the plot with its figure at the end, or a small sign on the axis at a day. */
+export function Level({ x, y, stroke, words }: LevelProps) {
+  const across = useYAxisScale()?.(y ?? 0);
+  const along = useXAxisScale()?.(x ?? 0);
+  const plot = usePlotArea();
+  if (!plot) return null;
+  const foot = plot.y + plot.height;
+  return (
+    <ZIndexLayer zIndex={DefaultZIndexes.line}>
+      {y !== undefined && across !== undefined && (
+        <>
+          <line
+            x1={plot.x}
+            x2={plot.x + plot.width}
+            y1={across}
+            y2={across}
+            stroke={stroke}
+            strokeDasharray="4 3"
+          />
+          <text x={plot.x + plot.width - GAP} y={across - GAP} fill={stroke} fontSize={11.5} textAnchor="end">
+            {words}
+          </text>
+        </>
+      )}
+      {x !== undefined && along !== undefined && (
+        <text x={along} y={foot - GAP} fill={stroke} fontSize={14} textAnchor="middle">
+          {words}
+        </text>
+      )}
+    </ZIndexLayer>
+  );
+}

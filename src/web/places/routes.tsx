@@ -33,6 +33,30 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('./stock/LotPage.tsx')).LotPage }),
           },
           {
+            path: 'prepare',
+            lazy: async () => ({ Component: (await import('./prepare/MixPage.tsx')).MixPage }),
+          },
+          {
+            path: 'prepare/heaps',
+            lazy: async () => ({ Component: (await import('./prepare/HeapsPage.tsx')).HeapsPage }),
+          },
+          {
+            path: 'prepare/char',
+            lazy: async () => ({ Component: (await import('./prepare/CharPage.tsx')).CharPage }),
+          },
+          {
+            path: 'prepare/ash',
+            lazy: async () => ({ Component: (await import('./prepare/AshPage.tsx')).AshPage }),
+          },
+          {
+            path: 'prepare/brews',
+            lazy: async () => ({ Component: (await import('./prepare/BrewsPage.tsx')).BrewsPage }),
+          },
+          {
+            path: 'materials',
+            lazy: async () => ({ Component: (await import('./materials/MaterialsPage.tsx')).MaterialsPage }),
+          },
+          {
             path: 'bed/:bedId/sheet',
             lazy: async () => ({ Component: (await import('./bed/PrintSheet.tsx')).PrintSheet }),
           },

@@ -12,10 +12,7 @@ export const solverOver =
           status: 'optimal',
           cost: solution.ObjectiveValue,
           values: Object.fromEntries(
-            Object.entries(solution.Columns).map(([name, column]) => [
-              name,
-              'Primal' in column ? column.Primal : 0,
-            ]),
+            Object.entries(solution.Columns).map(([name, { Primal }]) => [name, Primal]),
           ),
         };
       case 'Infeasible':

@@ -1,0 +1,104 @@
+import type { BucketRatio } from '../../../core/mixing/bucket-ratio.ts';
+import { GrainDefinitions, grainId } from '../../drawing/grains.tsx';
+import { percent, plainFigure } from '../../format/figures.ts';
+import { COLORS } from '../../theme/tokens.ts';
+import type { BenchPart } from './mix-form.ts';
+
+const ROWS = [
+  ['volume', 'of the volume'],
+  ['dryMass', 'of the dry stuff'],
+  ['carbon', 'of the carbon'],
+  ['nitrogen', 'of the nitrogen'],
+] as const;
+const WIDTH = 700;
+const LABEL = 130;
+const BAR = 22;
+const STEP = 30;
+const ENOUGH_FOR_FIGURE = 0.07;
+
+/** Why a ratio by the bucket misleads: the same parts by volume, dry mass, carbon and nitrogen. */
+export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ratio: BucketRatio }) {
+  const smallest = Math.min(...parts.filter(({ volumeL }) => volumeL > 0).map(({ volumeL }) => volumeL));
+  const byBucket = parts.map(({ volumeL }) => plainFigure(volumeL / smallest, 2)).join(' : ');
+  const { carbonToNitrogen } = ratio.blend;
+  return (
+    <section aria-label="What the buckets truly give">
+      <div className="section-head">
+        <h2>
+          {byBucket} by the bucket is truly{' '}
+          {carbonToNitrogen === null ? 'carbon alone' : `${plainFigure(carbonToNitrogen)} : 1`}
+        </h2>
+        {ratio.likely && (
+          <span className="soft">
+            {plainFigure(ratio.likely[0], 2)} to {plainFigure(ratio.likely[1], 2)} with such materials as they
+            come
+          </span>
+        )}
+      </div>
+      <svg
+        className="shares"
+        viewBox={`0 0 ${LABEL + WIDTH} ${ROWS.length * STEP}`}
+        role="img"
+        aria-label={parts
+          .map(
+            ({ mixable }, i) =>
+              `${mixable.name}: ${ROWS.map(([key, words]) => `${percent(ratio.shares[i]?.[key] ?? 0)} ${words}`).join(', ')}`,
+          )
+          .join('; ')}
+      >
+        <GrainDefinitions />
+        {ROWS.map(([key, words], row) => {
+          let x = LABEL;
+          return (
+            <g key={key}>
+              <text x={0} y={row * STEP + BAR * 0.7} fontSize={13} fill={COLORS.softInk}>
+                {words}
+              </text>
+              {parts.map((part, i) => {
+                const share = ratio.shares[i]?.[key] ?? 0;
+                const width = share * WIDTH;
+                const left = x;
+                x += width;
+                return (
+                  <g key={part.row.key}>
+                    <rect
+                      x={left}
+                      y={row * STEP}
+                      width={width}
+                      height={BAR}
+                      fill={`url(#${grainId(part.material.kind)})`}
+                      stroke={COLORS.sheet}
+                    />
+                    {share > ENOUGH_FOR_FIGURE && (
+                      <ShareFigure x={left + width / 2} y={row * STEP + BAR * 0.7} words={percent(share)} />
+                    )}
+                  </g>
+                );
+              })}
+            </g>
+          );
+        })}
+      </svg>
+      <p className="soft">
+        {parts
+          .filter(({ volumeL }) => volumeL > 0)
+          .map(({ mixable, material }) => {
+            const dry = 10 * (material.bulkDensityKgPerM3 / 1000) * (1 - material.moistureFractionWetBasis);
+            return `A 10 L bucket of ${mixable.name.toLowerCase()} holds ${plainFigure(dry, 2)} kg of dry stuff and ${plainFigure(dry * material.nitrogenFractionDryBasis * 1000, 2)} g of nitrogen.`;
+          })
+          .join(' ')}
+      </p>
+    </section>
+  );
+}
+
+function ShareFigure({ x, y, words }: { x: number; y: number; words: string }) {
+  return (
+    <>
+      <rect x={x - 21} y={y - 12.5} width={42} height={16} rx={3} fill={COLORS.sheet} opacity={0.92} />
+      <text x={x} y={y} fontSize={12} textAnchor="middle" fill={COLORS.ink}>
+        {words}
+      </text>
+    </>
+  );
+}

@@ -1,0 +1,251 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { LotRecord } from '../../../contract/stock-records.ts';
+import type { DayNumber } from '../../../core/climate/calendar.ts';
+import { heapLog, type HeapLog, type SignVerdict } from '../../../core/stock/heap-log.ts';
+import { HOT_RULES } from '../../../core/stock/hot-phase.ts';
+import { HeapTemperature } from '../../charts/heap-temperature.tsx';
+import { aboutWhen, ageInWords, dateNear, dayOf } from '../../format/dates.ts';
+import { percent } from '../../format/figures.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
+import { powerWords, ratioFigure, readyWords, SIGN_WORDS, treatmentWords } from '../../format/stock-words.ts';
+import type { StockedLot } from '../../worker/stock-answers.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { LotActs, type Act } from '../stock/LotActs.tsx';
+import { useStock } from '../stock/use-stock.ts';
+import '../stock/stock.css';
+import './prepare.css';
+
+/** Compost heaps with their log, chips being seasoned, leaves becoming mould. */
+export function HeapsPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenHeaps key={books.garden.id} books={books} />;
+}
+
+interface Heap {
+  readonly lot: LotRecord;
+  readonly brief: StockedLot;
+  readonly log: HeapLog;
+}
+
+function OpenHeaps({ books }: { books: GardenBooks }) {
+  const measures = measuresOf(books.garden);
+  const today = dayOf(books.today);
+  const { lots } = useStock(books);
+  const heaps = lots.flatMap(({ lot, brief }): Heap[] =>
+    brief?.now ? [{ lot, brief, log: heapLog(lot.id, books.movements) }] : [],
+  );
+  const isMade = ({ lot }: Heap) =>
+    books.movements.some((one) => one.type === 'make' && one.lotId === lot.id && !one.chargeRecipe);
+  const composts = heaps.filter((heap) => isMade(heap) || heap.log.readings.length > 0);
+  const lying = heaps.filter((heap) => !composts.includes(heap) && heap.brief.needsSeasoning);
+  const hrefOf = (lotId: string) => `/garden/${books.garden.id}/stock/${lotId}`;
+  const isWorking = lots.some(({ brief }) => !brief);
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>Heaps</h1>
+          <p className="soft">
+            {isWorking
+              ? 'Working out how they have rotted …'
+              : `${composts.length} making compost, ${lying.length} left to season.`}
+          </p>
+        </div>
+        <div className="actions">
+          <Link to={`/garden/${books.garden.id}/prepare`}>
+            <Button type={composts.length === 0 ? 'primary' : 'default'}>Mix a new heap</Button>
+          </Link>
+        </div>
+      </header>
+      {!isWorking && composts.length + lying.length === 0 && (
+        <div className="empty">
+          <h2>No heaps yet</h2>
+          <p>
+            Mix one on the bench, or receive a load of chips, leaves or manure in the stock: it is followed
+            here until it is ready, with what your probe, nose and hand say of it.
+          </p>
+        </div>
+      )}
+      {composts.map((heap) => (
+        <CompostHeap
+          key={heap.lot.id}
+          heap={heap}
+          books={books}
+          measures={measures}
+          today={today}
+          href={hrefOf(heap.lot.id)}
+        />
+      ))}
+      {lying.length > 0 && (
+        <>
+          <div className="section-head">
+            <h2>Left to season, and leaves on their way to mould</h2>
+          </div>
+          <table className="ledger lot-rows">
+            <thead>
+              <tr>
+                <th>lot</th>
+                <th>how it lies</th>
+                <th>age</th>
+                <th>C:N</th>
+                <th>water</th>
+                <th>still recognizable</th>
+                <th>dug in now</th>
+                <th>by the model</th>
+              </tr>
+            </thead>
+            <tbody>
+              {lying.map(({ lot, brief }) => (
+                <tr key={lot.id}>
+                  <td>
+                    <Link className="bed-name" to={hrefOf(lot.id)}>
+                      {lot.name}
+                    </Link>
+                  </td>
+                  <td className="words">{treatmentWords(lot)}</td>
+                  <td>{brief.openedOn === null ? '—' : ageInWords(today - brief.openedOn)}</td>
+                  <td>{ratioFigure(brief.now!.carbonToNitrogen)}</td>
+                  <td>{percent(brief.now!.moistureFractionWetBasis)}</td>
+                  <td>{percent(brief.now!.recognizableShare)}</td>
+                  <td className="words">{brief.power ? powerWords(brief.power) : ''}</td>
+                  <td>{readyWords(brief, today)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="soft estimate">
+            Seasoned means here: dug in, it would hold half as much nitrogen as when it came. The trade says a
+            season at least, better twelve months; leaves take one or two years to mould. Fresh chips are fine
+            on paths and round trees.
+          </p>
+        </>
+      )}
+    </div>
+  );
+}
+
+const VERDICT_WORDS: Record<SignVerdict, string> = {
+  none: 'No signs noted yet.',
+  sour: 'It smelt bad when you last looked: turn it, mix in something coarse and dry.',
+  ripening: 'Some signs of ripeness, not all.',
+  ripe: 'By nose, hand and eye it is ripe.',
+};
+
+interface CompostHeapProps {
+  readonly heap: Heap;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly today: DayNumber;
+  readonly href: string;
+}
+
+function CompostHeap({ heap: { lot, brief, log }, books, measures, today, href }: CompostHeapProps) {
+  const [act, setAct] = useState<Act | null>(null);
+  const now = brief.now!;
+  const buttons: readonly (readonly [Act, string])[] = [
+    ['reading', 'Log the temperature'],
+    ['turn', 'Turned it'],
+    ['water', 'Watered it'],
+    ['sign', 'Looked and smelt'],
+  ];
+  return (
+    <section className="heap" aria-label={lot.name}>
+      <div className="section-head">
+        <h2>
+          <Link className="bed-name" to={href}>
+            {lot.name}
+          </Link>
+        </h2>
+        <span className="tool-result">
+          {buttons.map(([value, words]) => (
+            <Button key={value} size="small" onClick={() => setAct(value)}>
+              {words}
+            </Button>
+          ))}
+        </span>
+      </div>
+      {act !== null && (
+        <LotActs
+          key={act}
+          books={books}
+          lot={lot}
+          measures={measures}
+          first={act}
+          onClose={() => setAct(null)}
+        />
+      )}
+      <div className="two-columns">
+        <div>
+          {log.readings.length > 0 ? (
+            <HeapTemperature
+              readings={log.readings}
+              turnings={log.turnings}
+              today={today}
+              format={measures.warmth}
+            />
+          ) : (
+            <p className="soft">No temperatures yet. Put a probe into the middle and log what it says.</p>
+          )}
+        </div>
+        <ul className="plain-list">
+          <li>
+            {brief.openedOn !== null && `${ageInWords(today - brief.openedOn)} old, `}
+            {measures.volume(now.volumeL)}, C:N {ratioFigure(now.carbonToNitrogen)},{' '}
+            {percent(now.moistureFractionWetBasis)} water, {percent(now.recognizableShare)} still
+            recognizable.
+          </li>
+          <li>
+            <strong>By the model:</strong>{' '}
+            {brief.finishedOn === null
+              ? 'not finished within two years as it lies; turning, water or more greens would hasten it.'
+              : brief.finishedOn <= today
+                ? 'finished compost.'
+                : `finished ${aboutWhen(brief.finishedOn, today)}.`}
+          </li>
+          <li>
+            <strong>By the signs:</strong> {VERDICT_WORDS[log.verdict]}{' '}
+            {log.signs.length > 0 && (
+              <span className="soft">
+                {log.signs
+                  .slice(0, 4)
+                  .map(({ sign, day }) => `${SIGN_WORDS[sign]} (${dateNear(day, today)})`)
+                  .join(', ')}
+              </span>
+            )}
+          </li>
+          <li>
+            <HotWords log={log} measures={measures} />
+          </li>
+          <li className="soft">
+            Turned {log.turnings.length} time{log.turnings.length === 1 ? '' : 's'}, watered{' '}
+            {log.waterings.length}. Damp it down before turning: dry compost dust can carry mould and
+            Legionella. No face over it, wash hands.
+          </li>
+        </ul>
+      </div>
+    </section>
+  );
+}
+
+function HotWords({ log: { hot, readings }, measures }: { log: HeapLog; measures: Measures }) {
+  const line = measures.warmth(55);
+  if (readings.length === 0)
+    return <span className="soft">Whether it got hot enough cannot be told without a probe.</span>;
+  const { vessel, windrow } = HOT_RULES;
+  return (
+    <>
+      <strong>
+        {hot.hotDays} day{hot.hotDays === 1 ? '' : 's'} at {line} or more
+      </strong>
+      {hot.hottestC !== null && `, ${measures.warmth(hot.hottestC)} at most`}, turned {hot.turningsWhileHot}{' '}
+      times meanwhile. The commonly cited rule (US EPA 40 CFR 503, 7 CFR 205.203) asks for {vessel.days} days
+      in a vessel
+      {hot.meetsVessel ? ' (met, were it one)' : ''}, or {windrow.days} days with {windrow.turnings} turnings
+      in a heap that is turned ({hot.meetsWindrow ? 'met' : 'not met'}). Local rules decide.
+    </>
+  );
+}

@@ -1,0 +1,97 @@
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { Blend } from '../../../core/mixing/blend.ts';
+import { heatsUp } from '../../../core/mixing/heating.ts';
+import { DateField, TextField } from '../../forms/inputs.tsx';
+import { MIX_PURPOSE_WORDS } from '../../format/mix-words.ts';
+import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
+import { batchPosting, type BatchPlan, type BenchForm, type BenchPart } from './mix-form.ts';
+
+interface MakeBatchProps {
+  readonly books: GardenBooks;
+  readonly form: BenchForm;
+  readonly parts: readonly BenchPart[];
+  readonly mix: Blend;
+  readonly set: (change: Partial<BenchForm>) => void;
+}
+
+/** Stock is debited, a heap is born. */
+export function MakeBatch({ books, form, parts, mix }: MakeBatchProps) {
+  const [plan, setPlan] = useState(() => ({
+    lotId: crypto.randomUUID(),
+    movementId: crypto.randomUUID(),
+    name: '',
+    date: books.today,
+    isTurned: false,
+    isHot: null as boolean | null,
+  }));
+  const { send, troubles, isSaving } = useStockPost(books.garden.id);
+  const navigate = useNavigate();
+  const suggestion = `${MIX_PURPOSE_WORDS[form.purpose].replace(/^./, (first) => first.toUpperCase())}, ${books.today}`;
+  const isHot = plan.isHot ?? heatsUp(mix);
+  const batch: BatchPlan = { ...plan, isHot, name: plan.name.trim() === '' ? suggestion : plan.name };
+  return (
+    <form
+      className="band make-batch"
+      aria-label="Make the batch"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send(
+          batchPosting(batch, form, parts, books.today),
+          `${batch.name} is made; the stock is debited.`,
+          () => void navigate(`/garden/${books.garden.id}/stock/${batch.lotId}`),
+        );
+      }}
+    >
+      <div className="band-fields">
+        <TextField
+          name="Call the heap"
+          isNumber={false}
+          value={plan.name}
+          onChange={(name) => setPlan({ ...plan, name })}
+          hint={plan.name === '' ? `else: ${suggestion}` : undefined}
+          trouble={troubles['name']}
+          width={250}
+        />
+        <DateField
+          name="Made on"
+          value={plan.date}
+          onChange={(date) => setPlan({ ...plan, date })}
+          trouble={troubles['date']}
+        />
+        <div className="field">
+          <span className="field-name">It will be</span>
+          <span className="tool-result">
+            <Checkbox
+              checked={plan.isTurned}
+              onChange={(event) => setPlan({ ...plan, isTurned: event.target.checked })}
+            >
+              turned now and then
+            </Checkbox>
+            <Checkbox checked={isHot} onChange={(event) => setPlan({ ...plan, isHot: event.target.checked })}>
+              hot
+            </Checkbox>
+          </span>
+          <span className="soft hint">
+            {heatsUp(mix)
+              ? 'large, rich and moist enough to heat'
+              : 'too small, lean, wet or dry to heat by itself'}
+          </span>
+        </div>
+        <div className="field">
+          <span className="field-name">&nbsp;</span>
+          <Button type="primary" htmlType="submit" loading={isSaving}>
+            {plan.date > books.today ? 'Plan the heap' : 'Make the heap'}
+          </Button>
+        </div>
+      </div>
+      {otherTroubles(troubles, ['name', 'date']).map((sentence) => (
+        <p key={sentence} className="field-trouble" role="alert">
+          {sentence}
+        </p>
+      ))}
+    </form>
+  );
+}
