@@ -157,3 +157,12 @@ export function ashGate(question: AshQuestion, findMaterial: FindMaterial): AshG
     ph,
   };
 }
+
+/** Mineral nitrogen above this share and a heap gives off ammonia when ash goes in (set here). */
+const HEAP_AMMONIUM_SHARE = 0.02;
+
+/** Whether ash may go into a heap: not while it still has ammonium to lose. Finished compost has next to none. */
+export const heapTakesAsh = (heap: {
+  readonly mineralNitrogenG: number;
+  readonly nitrogenG: number;
+}): boolean => heap.nitrogenG === 0 || heap.mineralNitrogenG / heap.nitrogenG < HEAP_AMMONIUM_SHARE;

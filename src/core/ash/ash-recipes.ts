@@ -1,10 +1,14 @@
 import { findLibraryMaterial } from '../materials/library.ts';
 import { potassiumFractionDryBasis } from '../materials/nutrients.ts';
-import { LITRES_PER_CUP, LITRES_PER_GALLON, LITRES_PER_QUART } from '../units/volume.ts';
+import {
+  LITRES_PER_CUP,
+  LITRES_PER_GALLON,
+  LITRES_PER_QUART,
+  LITRES_PER_TABLESPOON,
+} from '../units/volume.ts';
 import { SQUARE_METRES_PER_SQUARE_FOOT } from '../units/area.ts';
 
 const ASH_G_PER_L = findLibraryMaterial('wood_ash')!.bulkDensityKgPerM3;
-const LITRES_PER_TABLESPOON = LITRES_PER_CUP / 16;
 
 export type AshUse = 'bed' | 'compost' | 'topsoil' | 'pots';
 

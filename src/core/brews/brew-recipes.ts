@@ -3,7 +3,13 @@ import { findLibraryMaterial } from '../materials/library.ts';
 import { total } from '../numerics/total.ts';
 import { openingFromFreshMass } from '../simulation/cohort-opening.ts';
 import { withOverrides } from '../simulation/parameters.ts';
-import { LITRES_PER_CUBIC_METRE, LITRES_PER_CUP, LITRES_PER_GALLON } from '../units/volume.ts';
+import {
+  LITRES_PER_CUBIC_METRE,
+  LITRES_PER_CUP,
+  LITRES_PER_GALLON,
+  LITRES_PER_TABLESPOON,
+  LITRES_PER_TEASPOON,
+} from '../units/volume.ts';
 
 export const BREW_IDS = [
   'compostTea',
@@ -40,7 +46,6 @@ export interface BrewRecipe {
   readonly dilution: number;
 }
 
-const TEASPOON_L = LITRES_PER_CUP / 48;
 const perGallon = (litres: number): number => litres / LITRES_PER_GALLON;
 /** Parts that fill a litre together. */
 const parts = (...shares: readonly (readonly [Share['what'], number])[]): Share[] => {
@@ -51,7 +56,7 @@ const parts = (...shares: readonly (readonly [Share['what'], number])[]): Share[
 const STARTER = parts(
   ['woodlandSoil', 2 * LITRES_PER_CUP],
   ['cookedRice', LITRES_PER_CUP],
-  ['molasses', 6 * TEASPOON_L],
+  ['molasses', 2 * LITRES_PER_TABLESPOON],
 );
 
 export const BREWS: readonly BrewRecipe[] = [
@@ -72,8 +77,8 @@ export const BREWS: readonly BrewRecipe[] = [
   {
     id: 'molassesWater',
     perLitre: [
-      { what: 'molasses', litres: perGallon(TEASPOON_L) },
-      { what: 'water', litres: 1 - perGallon(TEASPOON_L) },
+      { what: 'molasses', litres: perGallon(LITRES_PER_TEASPOON) },
+      { what: 'water', litres: 1 - perGallon(LITRES_PER_TEASPOON) },
     ],
     days: [0, 0],
     steps: [
@@ -136,6 +141,8 @@ export interface ScaledBrew {
   readonly ingredients: readonly { readonly what: Share['what']; readonly litres: number }[];
   /** Litres of the watering it makes when it is thinned as it should be. */
   readonly givesL: number;
+  /** What of the library it brings to where it is poured, L. */
+  readonly adds: readonly { readonly materialId: string; readonly litres: number }[];
   /** Carbon and nitrogen it brings to where it is poured, g. */
   readonly carbonG: number;
   readonly nitrogenG: number;
@@ -163,14 +170,13 @@ export function scaleBrew(id: BrewId, litres: number): ScaledBrew {
   const brew = findBrew(id);
   const ingredients = brew.perLitre.map((one) => ({ what: one.what, litres: one.litres * litres }));
   const p = withOverrides();
-  const openings = ingredients.flatMap(({ what, litres: amount }) => {
-    const molassesL = molassesIn(what) * amount;
-    const compostL = what === 'compost_garden' ? amount * TEA_TAKES : 0;
-    return [
-      ...(molassesL > 0 ? [openingOfLitres('molasses', molassesL)] : []),
-      ...(compostL > 0 ? [openingOfLitres('compost_garden', compostL)] : []),
-    ];
-  });
+  const amountOf = (share: (what: Share['what']) => number) =>
+    total(ingredients.map(({ what, litres: amount }) => share(what) * amount));
+  const adds = [
+    { materialId: 'molasses', litres: amountOf(molassesIn) },
+    { materialId: 'compost_garden', litres: amountOf((what) => (what === 'compost_garden' ? TEA_TAKES : 0)) },
+  ].filter((one) => one.litres > 0);
+  const openings = adds.map(({ materialId, litres: amount }) => openingOfLitres(materialId, amount));
   const carbonG = total(openings.flatMap((one) => one.carbonG));
   const nitrogenG = total(openings.flatMap((one) => [...one.nitrogenG, one.ammoniumG]));
   const wantedG = total(
@@ -182,6 +188,7 @@ export function scaleBrew(id: BrewId, litres: number): ScaledBrew {
   return {
     ingredients,
     givesL: litres / brew.dilution,
+    adds,
     carbonG,
     nitrogenG,
     nitrogenCostG: Math.max(0, wantedG - nitrogenG),

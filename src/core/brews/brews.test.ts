@@ -11,8 +11,8 @@ describe('brews', () => {
   });
   it('steep one of compost in five of water', () => {
     const [compost, water] = scaleBrew('compostTea', 60).ingredients;
-    expect(compost!.litres).toBeCloseTo(10, 9);
-    expect(water!.litres).toBeCloseTo(50, 9);
+    expect(compost.litres).toBeCloseTo(10, 9);
+    expect(water.litres).toBeCloseTo(50, 9);
   });
   it('are thinned a cup to the gallon', () => {
     expect(scaleBrew('nativeWater', 1).givesL).toBeCloseTo(16, 9);

@@ -4,6 +4,7 @@ import { findLibraryMaterial } from '../materials/library.ts';
 import { total } from '../numerics/total.ts';
 import { PARAMETER_TABLE, withOverrides } from '../simulation/parameters.ts';
 import { ageLot } from '../stock/age-lot.ts';
+import type { LotFigures } from '../stock/lot-figures.ts';
 import { contentsOfMaterial, together, type LotContents } from '../stock/lot-contents.ts';
 import { findChargeRecipe, scaleCharge } from './charge-recipes.ts';
 import type { ChargeRecipeId } from './char-codes.ts';
@@ -21,6 +22,13 @@ export interface ChargePreview {
   readonly missingG: number;
   readonly readyDay: DayNumber;
 }
+
+/** Less nitrogen than this to a kilogram of char carbon and it counts as raw, g: a quarter of its usual capacity (set here). */
+const RAW_BELOW_G_PER_KG = 0.6;
+
+/** Whether char would take nitrogen from a bed before it gives any. */
+export const isRawChar = (char: Pick<LotFigures, 'charCarbonKg' | 'charHeldNitrogenG'>): boolean =>
+  char.charHeldNitrogenG < RAW_BELOW_G_PER_KG * char.charCarbonKg;
 
 const heldIn = ({ cohorts }: LotContents): number => total(cohorts.map(({ charHeldG }) => charHeldG));
 const capacityOf = ({ cohorts }: LotContents): number =>

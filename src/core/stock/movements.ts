@@ -10,7 +10,9 @@ import {
   atAnalysis,
   atBulkDensity,
   atMoisture,
+  carbonG,
   contentsOfMaterial,
+  dryG,
   freshKg,
   isEmpty,
   NOTHING,
@@ -47,6 +49,17 @@ export interface MovementContext {
   readonly path: FieldPath;
   readonly setting: StockSetting;
   readonly findMaterial: FindMaterial;
+  /** What fires gave, by the movement; the burns add to it. */
+  readonly burnt: Map<string, BurnResult>;
+}
+
+/** A burn as the books have it, dry masses. */
+export interface BurnResult {
+  /** Without the pieces that did not char. */
+  readonly dryWoodKg: number;
+  /** 0 until it is measured. */
+  readonly dryCharKg: number;
+  readonly charCarbonKg: number;
 }
 
 const DAYS_PER_MONTH = 365 / 12;
@@ -324,13 +337,22 @@ function burn(movement: BurnMovement, context: MovementContext): void {
   if (movement.unburntShare > 0 && first !== null) {
     putBack(lotOf(first, context), scaled(fed, movement.unburntShare), posting);
   }
-  if (movement.yield === null) return;
-  const burnt = scaled(fed, 1 - movement.unburntShare);
-  putIn(
-    lot,
-    charOf(burnt, movement.yield, movement.charTemperature, setting.parameters, [...path, 'yield']),
-    posting,
-  );
+  const burntWood = scaled(fed, 1 - movement.unburntShare);
+  const dryWoodKg = dryG(burntWood) / 1000;
+  if (movement.yield === null) {
+    context.burnt.set(movement.id, { dryWoodKg, dryCharKg: 0, charCarbonKg: 0 });
+    return;
+  }
+  const char = charOf(burntWood, movement.yield, movement.charTemperature, setting.parameters, [
+    ...path,
+    'yield',
+  ]);
+  context.burnt.set(movement.id, {
+    dryWoodKg,
+    dryCharKg: dryG(char) / 1000,
+    charCarbonKg: carbonG(char) / 1000,
+  });
+  putIn(lot, char, posting);
 }
 
 /** Undone pieces lie with the next load. Mutates lot. */

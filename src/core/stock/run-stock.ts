@@ -5,7 +5,7 @@ import type { FindMaterial } from '../materials/find-material.ts';
 import { withOverrides } from '../simulation/parameters.ts';
 import { freshKg, type LotContents } from './lot-contents.ts';
 import { figuresOf } from './lot-figures.ts';
-import { carryOutMovement } from './movements.ts';
+import { carryOutMovement, type BurnResult } from './movements.ts';
 import {
   askedKg,
   balanceError,
@@ -52,6 +52,8 @@ export interface TakenForBed {
 export interface StockRun {
   readonly lots: ReadonlyMap<string, LotHistory>;
   readonly taken: ReadonlyMap<string, TakenForBed>;
+  /** What fires gave, by movement. */
+  readonly burnt: ReadonlyMap<string, BurnResult>;
 }
 
 interface Step {
@@ -80,6 +82,7 @@ export function runStock(books: StockBooks, findMaterial: FindMaterial, options:
     books.lots.map((record) => [record.id, createLot(record, readingsOf(record.id, books.movements))]),
   );
   const taken = new Map<string, TakenForBed>();
+  const burnt = new Map<string, BurnResult>();
   const isMeant = ({ state }: { readonly state: string }) => options.withPlans || state === 'laid';
   const steps: Step[] = [
     ...books.movements.map((movement, i): Step & { isMeant: boolean } => {
@@ -88,7 +91,7 @@ export function runStock(books: StockBooks, findMaterial: FindMaterial, options:
       return {
         isMeant: isMeant(movement),
         day,
-        run: (all) => carryOutMovement(movement, { lots: all, day, path, setting, findMaterial }),
+        run: (all) => carryOutMovement(movement, { lots: all, day, path, setting, findMaterial, burnt }),
       };
     }),
     ...books.takes.map((take, i): Step & { isMeant: boolean } => {
@@ -107,6 +110,7 @@ export function runStock(books: StockBooks, findMaterial: FindMaterial, options:
   return {
     lots: new Map([...lots].map(([id, lot]) => [id, historyOf(lot, options.until)])),
     taken,
+    burnt,
   };
 }
 

@@ -2,6 +2,9 @@
 export const LITRES_PER_GALLON = 3.785411784;
 export const LITRES_PER_QUART = LITRES_PER_GALLON / 4;
 export const LITRES_PER_CUP = LITRES_PER_GALLON / 16;
+/** A sixteenth and a forty-eighth of a cup. */
+export const LITRES_PER_TABLESPOON = LITRES_PER_CUP / 16;
+export const LITRES_PER_TEASPOON = LITRES_PER_CUP / 48;
 /** Cube of the international foot, exact. */
 export const LITRES_PER_CUBIC_FOOT = 28.316846592;
 export const LITRES_PER_CUBIC_YARD = LITRES_PER_CUBIC_FOOT * 27;

@@ -10,6 +10,7 @@ import {
   LITRES_PER_CUSTOMARY_BARROW,
   LITRES_PER_GALLON,
   LITRES_PER_METRIC_BARROW,
+  LITRES_PER_TEASPOON,
 } from '../../core/units/volume.ts';
 import { fixed, plainFigure, roundFigure } from './figures.ts';
 
@@ -34,6 +35,8 @@ export interface Measures {
   /** A scoop of something dry: cups and litres as people measure them. */
   readonly smallVolume: (litres: number) => string;
   readonly liquid: (litres: number) => string;
+  /** A little of something: by the teaspoon, or like any scoop. */
+  readonly spoons: (litres: number) => string;
   /** How much room a heap takes. */
   readonly volume: (litres: number) => string;
   /** The same as barrows to push. */
@@ -57,6 +60,21 @@ const barrowWords = (barrows: number): string => {
   return `${words} barrow${words === '1' ? '' : 's'}`;
 };
 
+const SPOONS_UP_TO_L = 12 * LITRES_PER_TEASPOON;
+
+const spoonsOr =
+  (scoop: (litres: number) => string) =>
+  (litres: number): string =>
+    litres > SPOONS_UP_TO_L ? scoop(litres) : `${plainFigure(litres / LITRES_PER_TEASPOON, 2)} tsp`;
+
+const metricScoop = (litres: number): string =>
+  litres < 2 ? `${plainFigure(litres / LITRES_PER_CUP, 2)} cups` : `${plainFigure(litres, 2)} L`;
+
+const customaryScoop = (litres: number): string => {
+  const cups = litres / LITRES_PER_CUP;
+  return cups < 16 ? `${plainFigure(cups, 2)} cups` : `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`;
+};
+
 const metric: Measures = {
   thickness: (cm) => `${fixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,
   area: (m2) => `${plainFigure(m2, 2)} m²`,
@@ -69,8 +87,8 @@ const metric: Measures = {
   scaleCm: 10,
   depthFigure: (cm) => cm,
   depthUnit: 'cm',
-  smallVolume: (litres) =>
-    litres < 2 ? `${plainFigure(litres / LITRES_PER_CUP, 2)} cups` : `${plainFigure(litres, 2)} L`,
+  smallVolume: metricScoop,
+  spoons: spoonsOr(metricScoop),
   liquid: (litres) => `${plainFigure(litres, 2)} L`,
   volume: (litres) => (litres < 1000 ? `${roundFigure(litres)} L` : `${plainFigure(litres / 1000, 2)} m³`),
   barrows: (litres) => barrowWords(litres / LITRES_PER_METRIC_BARROW),
@@ -98,10 +116,8 @@ const customary: Measures = {
   scaleCm: 4 * CENTIMETRES_PER_INCH,
   depthFigure: inchesFromCentimetres,
   depthUnit: 'in',
-  smallVolume: (litres) => {
-    const cups = litres / LITRES_PER_CUP;
-    return cups < 16 ? `${plainFigure(cups, 2)} cups` : `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`;
-  },
+  smallVolume: customaryScoop,
+  spoons: spoonsOr(customaryScoop),
   liquid: (litres) => `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`,
   volume: (litres) => {
     const feet = litres / LITRES_PER_CUBIC_FOOT;

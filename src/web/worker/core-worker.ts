@@ -40,7 +40,7 @@ import {
   type GardenRecords,
 } from '../../core/records/garden-books.ts';
 import type { BedScenario } from '../../core/simulation/scenario.ts';
-import { chargeAnswer, lotAnswer, stockBriefs, type StockQuestion } from './stock-answers.ts';
+import { burnAnswers, chargeAnswer, lotAnswer, stockBriefs, type StockQuestion } from './stock-answers.ts';
 
 /** Which bed, and the records it is worked out from. */
 export interface BedQuestion {
@@ -232,10 +232,11 @@ function workedStock<Result>(work: () => Result): Worked<Result> {
 const stock = (question: StockQuestion, reserves: Readonly<Record<string, number>>) =>
   workedStock(() => stockBriefs(question, reserves));
 const lot = (question: StockQuestion, lotId: string) => workedStock(() => lotAnswer(question, lotId));
+const burns = (question: StockQuestion) => workedStock(() => burnAnswers(question));
 const charge = (question: StockQuestion, lotId: string, recipe: ChargeRecipeId, litres: number) =>
   workedStock(() => chargeAnswer(question, lotId, recipe, litres));
 
-const core = { near, advice, schools, years, books, brief, prepareDraws, draw, stock, lot, charge };
+const core = { near, advice, schools, years, books, brief, prepareDraws, draw, stock, lot, charge, burns };
 export type CoreWorker = typeof core;
 
 expose(core);

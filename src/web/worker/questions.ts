@@ -141,3 +141,10 @@ export const chargeQuery = (question: StockQuestion, lotId: string, recipe: Char
     queryFn: ({ signal }) => advising(signal, (core) => core.charge(question, lotId, recipe, litres)),
     ...FOREVER,
   });
+
+export const burnsQuery = (question: StockQuestion) =>
+  queryOptions({
+    queryKey: ['burns', question] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.burns(question)),
+    ...FOREVER,
+  });

@@ -12,6 +12,7 @@ import {
   type LotBrief,
   type LotCourse,
 } from '../../core/stock/lot-outlook.ts';
+import type { BurnResult } from '../../core/stock/movements.ts';
 import { runStock, type StockRun } from '../../core/stock/run-stock.ts';
 
 /** The stock of a garden, and the day it is looked at. */
@@ -60,6 +61,10 @@ function briefOf(question: StockQuestion, lotId: string, reserveL: number): LotB
     reserveL,
   });
 }
+
+/** What every fire gave, by movement. */
+export const burnAnswers = (question: StockQuestion): Record<string, BurnResult> =>
+  Object.fromEntries(runsFor(question).planned.burnt);
 
 /** A lot with what the mixing bench needs to know of it. */
 export interface StockedLot extends LotBrief {

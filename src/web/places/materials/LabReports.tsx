@@ -1,0 +1,165 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { LabResultRecord } from '../../../contract/stock-records.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useRemoveLab, useReportLab, useRestoreLab } from '../../api/stock.ts';
+import { DateField, TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { dayOf, shortDate } from '../../format/dates.ts';
+import { percent, plainFigure } from '../../format/figures.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { otherTroubles } from '../stock/use-stock-post.ts';
+
+const BLANK = {
+  laboratory: '',
+  moisturePct: '',
+  carbonPct: '',
+  nitrogenPct: '',
+  ammoniumPct: '',
+  density: '',
+};
+const optional = (text: string, scale = 1): number | null =>
+  text.trim() === '' ? null : numberFromText(text) / scale;
+
+/** Dated reports on one material; from its day on, a report takes the place of the table. */
+export function LabReports({ books, materialId }: { books: GardenBooks; materialId: string }) {
+  const [isOpen, setOpen] = useState(false);
+  const reports = books.labResults.filter((one) => one.materialId === materialId);
+  return (
+    <>
+      <div className="section-head">
+        <h2>Laboratory reports</h2>
+        {!isOpen && (
+          <Button size="small" onClick={() => setOpen(true)}>
+            Add a report
+          </Button>
+        )}
+      </div>
+      {reports.length === 0 && !isOpen && (
+        <p className="soft">
+          None: the table’s figures count. A report counts from its day on; what was laid before stays as it
+          was.
+        </p>
+      )}
+      <ul className="plain-list">
+        {reports.toReversed().map((report) => (
+          <Report key={report.id} report={report} />
+        ))}
+      </ul>
+      {isOpen && <ReportForm books={books} materialId={materialId} onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function Report({ report }: { report: LabResultRecord }) {
+  const remove = useRemoveLab();
+  const restore = useRestoreLab();
+  const offerUndo = useUndo();
+  const found = [
+    report.moistureFractionWetBasis !== null && `${percent(report.moistureFractionWetBasis)} water`,
+    report.carbonFractionDryBasis !== null && `${plainFigure(report.carbonFractionDryBasis * 100)} % C`,
+    report.nitrogenFractionDryBasis !== null && `${plainFigure(report.nitrogenFractionDryBasis * 100)} % N`,
+    report.ammoniumShareOfNitrogen !== null && `${percent(report.ammoniumShareOfNitrogen)} of it ready`,
+    report.bulkDensityKgPerM3 !== null && `${plainFigure(report.bulkDensityKgPerM3)} kg/m³`,
+  ].filter((one) => one !== false);
+  return (
+    <li>
+      <strong>{shortDate(dayOf(report.date))}</strong>
+      {report.laboratory !== '' && `, ${report.laboratory}`}: {found.join(', ')}
+      {report.note !== '' && <span className="soft"> · {report.note}</span>}{' '}
+      <Button
+        type="text"
+        size="small"
+        onClick={() =>
+          remove.mutate(report, {
+            onSuccess: () => offerUndo('The report is struck out.', () => restore.mutate(report.id)),
+          })
+        }
+      >
+        strike out
+      </Button>
+    </li>
+  );
+}
+
+function ReportForm({
+  books,
+  materialId,
+  onClose,
+}: {
+  books: GardenBooks;
+  materialId: string;
+  onClose: () => void;
+}) {
+  const [form, setForm] = useState(BLANK);
+  const [date, setDate] = useState(books.today);
+  const [id] = useState(() => crypto.randomUUID());
+  const report = useReportLab(books.garden.id);
+  const troubles = sentencesOf(report.error);
+  const field = (name: string, key: keyof typeof BLANK, trouble: string, width = 100) => (
+    <TextField
+      name={name}
+      value={form[key]}
+      onChange={(value) => setForm({ ...form, [key]: value })}
+      trouble={troubles[trouble]}
+      isNumber={key !== 'laboratory'}
+      width={width}
+    />
+  );
+  return (
+    <form
+      className="tool"
+      aria-label="A laboratory report"
+      onSubmit={(event) => {
+        event.preventDefault();
+        report.mutate(
+          {
+            id,
+            materialId,
+            date,
+            laboratory: form.laboratory,
+            moistureFractionWetBasis: optional(form.moisturePct, 100),
+            carbonFractionDryBasis: optional(form.carbonPct, 100),
+            nitrogenFractionDryBasis: optional(form.nitrogenPct, 100),
+            ammoniumShareOfNitrogen: optional(form.ammoniumPct, 100),
+            bulkDensityKgPerM3: optional(form.density),
+            note: '',
+          },
+          { onSuccess: onClose },
+        );
+      }}
+    >
+      <div className="band-fields">
+        <DateField name="Sampled on" value={date} onChange={setDate} trouble={troubles['date']} />
+        {field('Laboratory', 'laboratory', 'laboratory', 170)}
+        {field('Water, %', 'moisturePct', 'moistureFractionWetBasis')}
+        {field('Carbon, % of dry', 'carbonPct', 'carbonFractionDryBasis', 120)}
+        {field('Nitrogen, % of dry', 'nitrogenPct', 'nitrogenFractionDryBasis', 130)}
+        {field('Ready, % of the N', 'ammoniumPct', 'ammoniumShareOfNitrogen', 130)}
+        {field('Lies at, kg/m³', 'density', 'bulkDensityKgPerM3', 110)}
+      </div>
+      <div className="band-foot">
+        <Button type="primary" htmlType="submit" loading={report.isPending}>
+          Keep the report
+        </Button>
+        <Button onClick={onClose}>Cancel</Button>
+        {otherTroubles(troubles, SHOWN).map((sentence) => (
+          <span key={sentence} className="field-trouble" role="alert">
+            {sentence}
+          </span>
+        ))}
+      </div>
+    </form>
+  );
+}
+
+const SHOWN = [
+  'date',
+  'laboratory',
+  'moistureFractionWetBasis',
+  'carbonFractionDryBasis',
+  'nitrogenFractionDryBasis',
+  'ammoniumShareOfNitrogen',
+  'bulkDensityKgPerM3',
+];

@@ -1,0 +1,270 @@
+import { Button, Checkbox, Input } from 'antd';
+import { useMemo, useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { layingCautions } from '../../../core/advice/cautions.ts';
+import { carbonToNitrogenRatio, type Material } from '../../../core/materials/material.ts';
+import { percent, plainFigure } from '../../format/figures.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
+import { KIND_WORDS, ratioFigure } from '../../format/stock-words.ts';
+import { cautionInWords } from '../../format/words.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { LabReports } from './LabReports.tsx';
+import { matching, materialRows, type MaterialRow } from './material-rows.ts';
+import { OwnMaterial } from './OwnMaterial.tsx';
+import '../stock/stock.css';
+import './materials.css';
+
+/** Everything that can be laid: its analysis, where that is from, and what a laboratory said of it. */
+export function MaterialsPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenMaterials key={books.garden.id} books={books} />;
+}
+
+const MOST_COMPARED = 2;
+
+function OpenMaterials({ books }: { books: GardenBooks }) {
+  const [looked, setLooked] = useState('');
+  const [openId, setOpenId] = useState<string | null>(null);
+  const [compared, setCompared] = useState<readonly string[]>([]);
+  const measures = measuresOf(books.garden);
+  const rows = useMemo(() => materialRows(books), [books]);
+  const shown = matching(rows, looked);
+  const open = rows.find(({ id }) => id === openId);
+  const both = compared.flatMap((id) => rows.filter((row) => row.id === id));
+  const compare = (id: string, isWanted: boolean) =>
+    setCompared((before) =>
+      isWanted ? [...before, id].slice(-MOST_COMPARED) : before.filter((one) => one !== id),
+    );
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>Materials</h1>
+          <p className="soft">
+            {rows.length} materials, {books.materials.length} of them your own. Tick two to compare them.
+          </p>
+        </div>
+        <div className="actions">
+          <Input
+            aria-label="Search"
+            placeholder="search: name or kind"
+            allowClear
+            value={looked}
+            onChange={(event) => setLooked(event.target.value)}
+            style={{ width: 240 }}
+          />
+        </div>
+      </header>
+      {both.length === MOST_COMPARED && (
+        <Comparison rows={both} measures={measures} onClose={() => setCompared([])} />
+      )}
+      {open && (
+        <Detail key={open.id} row={open} books={books} measures={measures} onClose={() => setOpenId(null)} />
+      )}
+      {shown.length === 0 ? (
+        <p className="soft">
+          Nothing is called that. Chips can be described when they are received in the stock; anything else is
+          like one of these, with figures of its own: open the nearest and add a laboratory report.
+        </p>
+      ) : (
+        <table className="ledger material-rows">
+          <thead>
+            <tr>
+              <th>material</th>
+              <th>kind</th>
+              <th>C:N</th>
+              <th>usual range</th>
+              <th>N, % of dry</th>
+              <th>ready N</th>
+              <th>water</th>
+              <th>lies at</th>
+              <th>P</th>
+              <th>K</th>
+              <th>compare</th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((row) => (
+              <MaterialLine
+                key={row.id}
+                row={row}
+                measures={measures}
+                isCompared={compared.includes(row.id)}
+                onOpen={() => setOpenId(row.id)}
+                onCompare={(isWanted) => compare(row.id, isWanted)}
+              />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}
+
+const ratioOf = (material: Material): string =>
+  material.nitrogenFractionDryBasis === 0 ? 'no N' : ratioFigure(carbonToNitrogenRatio(material));
+
+const share = (fraction: number): string => (fraction === 0 ? '—' : plainFigure(fraction * 100, 2));
+
+interface LineProps {
+  readonly row: MaterialRow;
+  readonly measures: Measures;
+  readonly isCompared: boolean;
+  readonly onOpen: () => void;
+  readonly onCompare: (isWanted: boolean) => void;
+}
+
+function MaterialLine({ row, measures, isCompared, onOpen, onCompare }: LineProps) {
+  const { material, library } = row;
+  const range = library?.carbonToNitrogenRange;
+  return (
+    <tr>
+      <td>
+        <button type="button" className="link-like" onClick={onOpen}>
+          {row.name}
+        </button>
+        {library === null && <span className="soft"> · your own</span>}
+        {row.isReported && <span className="status-good"> ● lab</span>}
+      </td>
+      <td className="words">{KIND_WORDS[material.kind]}</td>
+      <td>{ratioOf(material)}</td>
+      <td>{range ? `${plainFigure(range[0])} to ${plainFigure(range[1])}` : '—'}</td>
+      <td>{share(material.nitrogenFractionDryBasis)}</td>
+      <td>{material.ammoniumShareOfNitrogen > 0 ? percent(material.ammoniumShareOfNitrogen) : '—'}</td>
+      <td>{percent(material.moistureFractionWetBasis)}</td>
+      <td>{measures.density(material.bulkDensityKgPerM3)}</td>
+      <td>{share(row.phosphorusFraction)}</td>
+      <td>{share(row.potassiumFraction)}</td>
+      <td>
+        <Checkbox
+          aria-label={`Compare ${row.name}`}
+          checked={isCompared}
+          onChange={(event) => onCompare(event.target.checked)}
+        />
+      </td>
+    </tr>
+  );
+}
+
+const POOLS = [
+  ['quick', 'quick: sugars, soft leaf'],
+  ['structural', 'structural: cellulose'],
+  ['woody', 'woody: lignin'],
+  ['microbial', 'microbes'],
+  ['humus', 'humus'],
+  ['char', 'char'],
+] as const;
+
+type Fact = readonly [name: string, of: (row: MaterialRow) => string];
+
+const factsFor = (measures: Measures): Fact[] => [
+  ['kind', ({ material }) => KIND_WORDS[material.kind]],
+  ['C:N', ({ material }) => ratioOf(material)],
+  ['carbon, % of dry', ({ material }) => share(material.carbonFractionDryBasis)],
+  ['nitrogen, % of dry', ({ material }) => share(material.nitrogenFractionDryBasis)],
+  ['of it ready (ammonium, urea)', ({ material }) => percent(material.ammoniumShareOfNitrogen)],
+  ['phosphorus, % of dry', ({ phosphorusFraction }) => share(phosphorusFraction)],
+  ['potassium, % of dry', ({ potassiumFraction }) => share(potassiumFraction)],
+  ['water', ({ material }) => percent(material.moistureFractionWetBasis)],
+  [
+    'usual water',
+    ({ library }) =>
+      library ? `${percent(library.moistureRange[0])} to ${percent(library.moistureRange[1])}` : '—',
+  ],
+  ['lies at', ({ material }) => measures.density(material.bulkDensityKgPerM3)],
+  ['pieces', ({ material }) => material.particleSize],
+  ...POOLS.map(([pool, words]): Fact => [
+    words,
+    ({ material }) => (material.carbonFractionDryBasis > 0 ? percent(material.pools[pool]) : '—'),
+  ]),
+  ['nitrogen in a 10 L bucket', ({ material }) => measures.nitrogen(bucketNitrogenG(material))],
+];
+
+const bucketNitrogenG = (material: Material): number =>
+  10 *
+  material.bulkDensityKgPerM3 *
+  (1 - material.moistureFractionWetBasis) *
+  material.nitrogenFractionDryBasis;
+
+interface ComparisonProps {
+  readonly rows: readonly MaterialRow[];
+  readonly measures: Measures;
+  readonly onClose: () => void;
+}
+
+/** Two beside each other. */
+function Comparison({ rows, measures, onClose }: ComparisonProps) {
+  return (
+    <section className="band" aria-label="Compared">
+      <table className="ledger comparison">
+        <thead>
+          <tr>
+            <th />
+            {rows.map(({ id, name }) => (
+              <th key={id}>{name}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {factsFor(measures).map(([name, of]) => {
+            const values = rows.map(of);
+            return (
+              <tr key={name} className={new Set(values).size > 1 ? undefined : 'soft'}>
+                <td>{name}</td>
+                {rows.map((row, i) => (
+                  <td key={row.id}>{values[i]}</td>
+                ))}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <div className="band-foot">
+        <Button onClick={onClose}>Close</Button>
+      </div>
+    </section>
+  );
+}
+
+interface DetailProps {
+  readonly row: MaterialRow;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly onClose: () => void;
+}
+
+function Detail({ row, books, measures, onClose }: DetailProps) {
+  const cautions = layingCautions(
+    { material: row.material, materialId: row.id, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
+    { kind: 'annual', clayPct: 0 },
+  );
+  const own = books.materials.find(({ id }) => id === row.id);
+  return (
+    <section className="band" aria-label={row.name}>
+      <div className="section-head material-head">
+        <h2>{row.name}</h2>
+        <Button onClick={onClose}>Close</Button>
+      </div>
+      <dl className="figures-row">
+        {factsFor(measures).map(([name, of]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{of(row)}</dd>
+          </div>
+        ))}
+      </dl>
+      {row.library && <p className="soft">Source: {row.library.source}.</p>}
+      {own && own.note !== '' && <p>{own.note}</p>}
+      {cautions.length > 0 && (
+        <ul className="caution-list">
+          {cautions.map((caution) => (
+            <li key={caution.code}>{cautionInWords(caution)}</li>
+          ))}
+        </ul>
+      )}
+      {own && <OwnMaterial material={own} onGone={onClose} />}
+      <LabReports books={books} materialId={row.id} />
+    </section>
+  );
+}

@@ -1,0 +1,339 @@
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import { ashGate, heapTakesAsh, type AshGate } from '../../../core/ash/ash-gate.ts';
+import {
+  ASH_RECIPES,
+  ashEffect,
+  ashVolumeL,
+  ratePerM2,
+  type AshCondition,
+  type AshUse,
+} from '../../../core/ash/ash-recipes.ts';
+import { materialFinder } from '../../../core/records/garden-books.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
+import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { ASH_CAUTION, ASH_RECIPE_WORDS, ashReasonWords, spanWords } from '../../format/ash-words.ts';
+import { dateNear, dayOf } from '../../format/dates.ts';
+import { fixed, plainFigure } from '../../format/figures.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { otherTroubles } from '../stock/use-stock-post.ts';
+import { useStock, type ListedLot } from '../stock/use-stock.ts';
+import '../stock/stock.css';
+import './prepare.css';
+
+/** Every recipe for ash in one unit, under one cap for each bed, and what stops it. */
+export function AshPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenAsh key={books.garden.id} books={books} />;
+}
+
+const USES: readonly (readonly [AshUse, string, string])[] = [
+  ['bed', 'On a bed', 'g/m²'],
+  ['compost', 'Into compost', 'g/L'],
+  ['topsoil', 'Into topsoil', 'g/L'],
+  ['pots', 'Into potting mix', 'g/L'],
+];
+
+function OpenAsh({ books }: { books: GardenBooks }) {
+  const [bedId, setBedId] = useState(books.beds[0]?.id ?? '');
+  const [date, setDate] = useState(books.today);
+  const [condition, setCondition] = useState<AshCondition>({
+    isSieved: true,
+    isDamp: false,
+    isSooty: false,
+    isCleanWood: true,
+  });
+  const measures = measuresOf(books.garden);
+  const { lots } = useStock(books);
+  const bed = books.beds.find(({ id }) => id === bedId);
+  const tick = (field: keyof AshCondition, words: string) => (
+    <Checkbox
+      checked={condition[field]}
+      onChange={(event) => setCondition({ ...condition, [field]: event.target.checked })}
+    >
+      {words}
+    </Checkbox>
+  );
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>Wood ash</h1>
+          <p className="soft">Lime and potassium, no nitrogen. {ASH_CAUTION}</p>
+        </div>
+      </header>
+      <div className="two-columns">
+        <section aria-label="On a bed">
+          {books.beds.length === 0 ? (
+            <p className="soft">Make a bed first; then it can be weighed whether ash may go on it.</p>
+          ) : (
+            <div className="band-fields">
+              <Choice
+                name="Bed"
+                value={bedId}
+                onChange={setBedId}
+                options={books.beds.map(({ id, name }) => ({ value: id, label: name }))}
+              />
+              <DateField name="On" value={date} onChange={setDate} />
+              <div className="field">
+                <span className="field-name">The ash is</span>
+                <span className="tool-result">
+                  {tick('isCleanWood', 'of clean wood only')}
+                  {tick('isSieved', 'sieved')}
+                  {tick('isDamp', 'damp')}
+                  {tick('isSooty', 'sooty')}
+                </span>
+              </div>
+            </div>
+          )}
+          {bed && /^\d{4}-\d\d-\d\d$/.test(date) && (
+            <BedAsh
+              key={bed.id}
+              bed={bed}
+              date={date}
+              condition={condition}
+              books={books}
+              lots={lots}
+              measures={measures}
+            />
+          )}
+          <HeapAsh lots={lots} />
+        </section>
+        <Recipes measures={measures} />
+      </div>
+    </div>
+  );
+}
+
+interface BedAshProps {
+  readonly bed: BedRecord;
+  readonly date: string;
+  readonly condition: AshCondition;
+  readonly books: GardenBooks;
+  readonly lots: readonly ListedLot[];
+  readonly measures: Measures;
+}
+
+function BedAsh({ bed, date, condition, books, lots, measures }: BedAshProps) {
+  const today = dayOf(books.today);
+  const gate = ashGate(
+    {
+      bed,
+      entries: books.entries.filter((entry) => entry.bedId === bed.id),
+      plantings: books.plantings.filter((planting) => planting.bedId === bed.id),
+      climate: books.garden.climate,
+      day: dayOf(date),
+      condition,
+    },
+    materialFinder(books),
+  );
+  return (
+    <>
+      <div className="outcome-head ash-verdict">
+        {gate.isOpen ? (
+          <span className="figure outcome-ratio">{fixed(gate.leftGPerM2, 0)} g/m² at most</span>
+        ) : (
+          <span className="figure outcome-ratio status-stop">▲ No ash here</span>
+        )}
+        <span className="soft">
+          {gate.ph === null
+            ? 'pH unknown'
+            : `pH ${fixed(gate.ph.value, 1)}${gate.ph.day === null ? '' : `, tested ${dateNear(gate.ph.day, today)}`}`}
+          ; {fixed(gate.givenGPerM2, 0)} of {fixed(gate.capGPerM2, 0)} g/m² given within a year
+        </span>
+      </div>
+      {gate.stops.length > 0 && (
+        <ul className="caution-list trouble" role="alert">
+          {gate.stops.map((reason) => (
+            <li key={reason.code}>{ashReasonWords(reason, today)}</li>
+          ))}
+        </ul>
+      )}
+      {gate.minds.length > 0 && (
+        <ul className="caution-list">
+          {gate.minds.map((reason) => (
+            <li key={reason.code}>{ashReasonWords(reason, today)}</li>
+          ))}
+        </ul>
+      )}
+      {gate.isOpen && <GiveAsh {...{ bed, date, condition, books, lots, measures, gate }} />}
+    </>
+  );
+}
+
+function GiveAsh({ bed, date, condition, books, lots, measures, gate }: BedAshProps & { gate: AshGate }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [lotId, setLotId] = useState<string | null>(null);
+  const write = useWriteEntry(bed.id);
+  const remove = useRemoveEntry();
+  const offerUndo = useUndo();
+  const ashLots = lots.filter(({ brief }) => brief?.now && brief.nearestMaterialId === 'wood_ash');
+  const rate = typed === null ? Math.min(100, gate.leftGPerM2) : numberFromText(typed);
+  const isOver = rate > gate.leftGPerM2 + 1e-9;
+  const effect = ashEffect(rate > 0 ? rate : 0, bed.clayPct, condition);
+  const grams = rate * bed.areaM2;
+  const source = lotId ?? ashLots[0]?.lot.id ?? '';
+  const troubles = sentencesOf(write.error);
+  const give = () =>
+    write.mutate(
+      {
+        type: 'lay',
+        state: date > books.today ? 'planned' : 'laid',
+        date,
+        note: condition.isDamp ? 'Damp ash.' : '',
+        materialId: 'wood_ash',
+        lotId: source === '' ? null : source,
+        amount: grams,
+        unit: 'gram',
+        dugDepthCm: 0,
+        seasonedMonths: 0,
+      },
+      {
+        onSuccess: (entry) => offerUndo(`Ash is in the book of ${bed.name}.`, () => remove.mutate(entry)),
+      },
+    );
+  return (
+    <form
+      className="tool"
+      aria-label="Give ash"
+      onSubmit={(event) => {
+        event.preventDefault();
+        give();
+      }}
+    >
+      <div className="band-fields">
+        <TextField
+          name="Give, g/m²"
+          value={typed ?? plainFigure(rate)}
+          onChange={setTyped}
+          trouble={
+            isOver
+              ? `at most ${fixed(gate.leftGPerM2, 0)} more this year`
+              : rate > 0
+                ? undefined
+                : 'how much?'
+          }
+        />
+        <Choice
+          name="From"
+          value={source}
+          onChange={setLotId}
+          options={[
+            { value: '', label: 'outside' },
+            ...ashLots.map(({ lot }) => ({ value: lot.id, label: lot.name })),
+          ]}
+          width={150}
+        />
+        <div className="field">
+          <span className="field-name">that is</span>
+          <span className="tool-result figure">
+            {measures.mass(grams / 1000)}, {measures.smallVolume(ashVolumeL(grams))}
+          </span>
+        </div>
+        <div className="field">
+          <span className="field-name">&nbsp;</span>
+          <Button type="primary" htmlType="submit" disabled={isOver || !(rate > 0)} loading={write.isPending}>
+            {date > books.today ? 'Plan it' : 'Write it on the bed'}
+          </Button>
+        </div>
+      </div>
+      {otherTroubles(troubles, []).map((sentence) => (
+        <p key={sentence} className="field-trouble" role="alert">
+          {sentence}
+        </p>
+      ))}
+      <p className="soft hint">
+        Limes like {fixed(effect.limeGPerM2[1], 0)} g/m² of garden lime ({fixed(effect.limeGPerM2[0], 0)} to{' '}
+        {fixed(effect.limeGPerM2[2], 0)}; general literature): pH up by about{' '}
+        {plainFigure(effect.phRise[1], 1)} ({plainFigure(effect.phRise[0], 1)} to{' '}
+        {plainFigure(effect.phRise[2], 1)}) in the top 20 cm. Gives {plainFigure(effect.potassiumGPerM2, 2)}{' '}
+        g/m² of potassium and {plainFigure(effect.calciumGPerM2, 2)} of calcium. A soil test and your advisory
+        service come first.
+      </p>
+    </form>
+  );
+}
+
+/** Heaps into which ash would drive off ammonia. */
+function HeapAsh({ lots }: { lots: readonly ListedLot[] }) {
+  const heaps = lots.filter(({ brief }) =>
+    ['manure', 'residue', 'green', 'compost'].includes(brief?.kind ?? 'none'),
+  );
+  if (heaps.length === 0) return null;
+  return (
+    <>
+      <div className="section-head">
+        <h2>Into a heap</h2>
+      </div>
+      <ul className="plain-list">
+        {heaps.map(({ lot, brief }) => (
+          <li key={lot.id}>
+            <strong>{lot.name}</strong>:{' '}
+            {brief?.now && heapTakesAsh(brief.now) ? (
+              'may have a little, by the lowest recipe; its nitrogen is bound.'
+            ) : (
+              <span className="status-stop">
+                ▲ no: it still has ammonium in it, which ash would drive off as ammonia. Wait until it is
+                finished.
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+const SHOWN_DEPTH_CM = 2;
+
+/** All the trade's recipes in one unit, with how far they disagree. */
+function Recipes({ measures }: { measures: Measures }) {
+  return (
+    <section aria-label="Recipes">
+      {USES.map(([use, words, unit]) => {
+        const recipes = ASH_RECIPES.filter((one) => one.use === use);
+        const rates = recipes.flatMap(({ rate }) => rate);
+        const lowest = Math.min(...rates);
+        const times = Math.max(...rates) / lowest;
+        return (
+          <div key={use}>
+            <div className="section-head">
+              <h2>{words}</h2>
+              <span className="soft">
+                {times > 1.3 ? `they differ ${plainFigure(times, 2)} times; the lowest counts` : ''}
+              </span>
+            </div>
+            <table className="ledger">
+              <tbody>
+                {recipes.map(({ id, rate }) => (
+                  <tr key={id} className={rate[0] === lowest ? 'closing' : undefined}>
+                    <td>{ASH_RECIPE_WORDS[id]}</td>
+                    <td>{spanWords(rate, unit)}</td>
+                    {use === 'compost' && (
+                      <td className="soft">
+                        {fixed(ratePerM2(rate[0], SHOWN_DEPTH_CM), 0)} g/m² under{' '}
+                        {measures.thickness(SHOWN_DEPTH_CM)}
+                      </td>
+                    )}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        );
+      })}
+      <p className="soft estimate">
+        All of it common practice without a source, brought to grams with ash of 480 g to the liter. Whatever
+        goes on a bed, also by way of compost, counts under its cap of 100 g/m² a year.{' '}
+        <Link to="../stock">Ash in stock is weighed when it is taken.</Link>
+      </p>
+    </section>
+  );
+}

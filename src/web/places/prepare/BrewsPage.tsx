@@ -1,0 +1,220 @@
+import { Button, Segmented } from 'antd';
+import { useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import {
+  BREWS,
+  findBrew,
+  scaleBrew,
+  type BrewId,
+  type ScaledBrew,
+} from '../../../core/brews/brew-recipes.ts';
+import { isoDateOf } from '../../../core/climate/calendar.ts';
+import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
+import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import {
+  BREW_CAUTION_WORDS,
+  BREW_STEP_WORDS,
+  BREW_WORDS,
+  GO_WORDS,
+  INGREDIENT_WORDS,
+} from '../../format/brew-words.ts';
+import { dateNear, dayOf } from '../../format/dates.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { otherTroubles } from '../stock/use-stock-post.ts';
+import '../stock/stock.css';
+import './prepare.css';
+
+/** Small brews: scaled, dated, checked, and what they bring to the books. */
+export function BrewsPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenBrews key={books.garden.id} books={books} />;
+}
+
+function OpenBrews({ books }: { books: GardenBooks }) {
+  const [id, setId] = useState<BrewId>('compostTea');
+  const [typed, setTyped] = useState('10');
+  const [date, setDate] = useState(books.today);
+  const measures = measuresOf(books.garden);
+  const litres = numberFromText(typed);
+  const isFit = litres > 0 && litres <= 10_000;
+  const scaled = isFit ? scaleBrew(id, litres) : null;
+  const hasDate = /^\d{4}-\d\d-\d\d$/.test(date);
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>Brews</h1>
+          <p className="soft">
+            {BREW_WORDS[id].name}: {BREW_WORDS[id].aim}. All of it common practice without a source.
+          </p>
+        </div>
+      </header>
+      <Segmented
+        className="band-types"
+        value={id}
+        onChange={setId}
+        options={BREWS.map((brew) => ({ value: brew.id, label: BREW_WORDS[brew.id].name }))}
+      />
+      <div className="band-fields brew-scale">
+        <TextField
+          name="Make, L"
+          value={typed}
+          onChange={setTyped}
+          trouble={isFit ? undefined : 'above 0, at most 10 000'}
+        />
+        <DateField name="Begun on" value={date} onChange={setDate} />
+      </div>
+      {scaled && hasDate && (
+        <div className="two-columns">
+          <Recipe id={id} scaled={scaled} date={date} books={books} measures={measures} />
+          <Checks id={id} />
+        </div>
+      )}
+      {scaled && hasDate && scaled.adds.length > 0 && (
+        <OnBed key={id} id={id} scaled={scaled} date={date} books={books} measures={measures} />
+      )}
+    </div>
+  );
+}
+
+interface BrewProps {
+  readonly id: BrewId;
+  readonly scaled: ScaledBrew;
+  readonly date: string;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+}
+
+function Recipe({ id, scaled, date, books, measures }: BrewProps) {
+  const brew = findBrew(id);
+  const start = dayOf(date);
+  const today = dayOf(books.today);
+  return (
+    <section aria-label="Recipe">
+      <table className="ledger">
+        <tbody>
+          {scaled.ingredients.map(({ what, litres }) => (
+            <tr key={what}>
+              <td>{INGREDIENT_WORDS[what]}</td>
+              <td>{what === 'water' ? measures.liquid(litres) : measures.spoons(litres)}</td>
+            </tr>
+          ))}
+          {brew.dilution !== 1 && (
+            <tr className="closing">
+              <td>thinned, it gives</td>
+              <td>{measures.liquid(scaled.givesL)}</td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+      <ol className="burn-steps brew-steps">
+        {brew.steps.map(({ code, day }) => (
+          <li key={`${code} ${day}`}>
+            <strong>{dateNear(start + day, today)}</strong>: {BREW_STEP_WORDS[code]}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Checks({ id }: { id: BrewId }) {
+  const { go, noGo, cautions } = findBrew(id);
+  return (
+    <ul className="plain-list">
+      {go.map((code) => (
+        <li key={code}>
+          <span className="status status-good">● go</span> {GO_WORDS[code]}
+        </li>
+      ))}
+      {noGo.map((code) => (
+        <li key={code}>
+          <span className="status status-stop">▲ stop</span> {GO_WORDS[code]}
+        </li>
+      ))}
+      {cautions.map((code) => (
+        <li key={code} className="soft">
+          {BREW_CAUTION_WORDS[code]}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What it brings to a bed's books, written there for the day it is ready. */
+function OnBed({ id, scaled, date, books, measures }: BrewProps) {
+  const [bedId, setBedId] = useState(books.beds[0]?.id ?? '');
+  const write = useWriteEntry(bedId);
+  const remove = useRemoveEntry();
+  const offerUndo = useUndo();
+  const bed = books.beds.find((one) => one.id === bedId);
+  const pourOn = isoDateOf(dayOf(date) + findBrew(id).days[1]);
+  const main = scaled.adds[0];
+  const troubles = sentencesOf(write.error);
+  if (!bed || !main) return null;
+  const pour = () =>
+    write.mutate(
+      {
+        type: 'lay',
+        state: pourOn > books.today ? 'planned' : 'laid',
+        date: pourOn,
+        note: `${BREW_WORDS[id].name}, ${measures.liquid(scaled.givesL)}.`,
+        materialId: main.materialId,
+        lotId: null,
+        amount: main.litres,
+        unit: 'litre',
+        dugDepthCm: 0,
+        seasonedMonths: 0,
+      },
+      {
+        onSuccess: (entry) =>
+          offerUndo(`${BREW_WORDS[id].name} is in the book of ${bed.name}.`, () => remove.mutate(entry)),
+      },
+    );
+  return (
+    <section className="tool" aria-label="On a bed">
+      <div className="band-fields">
+        <Choice
+          name="Poured on"
+          value={bedId}
+          onChange={setBedId}
+          options={books.beds.map(({ id: value, name }) => ({ value, label: name }))}
+        />
+        <div className="field">
+          <span className="field-name">brings to its books</span>
+          <span className="tool-result">
+            {measures.liquid(main.litres)} of {findLibraryMaterial(main.materialId)!.name.toLowerCase()}:{' '}
+            {measures.mass(scaled.carbonG / 1000)} of carbon, {measures.nitrogen(scaled.nitrogenG)} of
+            nitrogen
+          </span>
+        </div>
+        <div className="field">
+          <span className="field-name">&nbsp;</span>
+          <Button type="primary" loading={write.isPending} onClick={pour}>
+            {pourOn > books.today
+              ? `Plan it for ${dateNear(dayOf(pourOn), dayOf(books.today))}`
+              : 'Write it on the bed'}
+          </Button>
+        </div>
+      </div>
+      {scaled.nitrogenCostG > 0.05 && (
+        <p className="soft hint">
+          Its sugar is eaten in days, and what eats it takes about {measures.nitrogen(scaled.nitrogenCostG)}{' '}
+          of nitrogen that is not in it: {measures.rate(scaled.nitrogenCostG / bed.areaM2)} on this bed, given
+          back later.
+        </p>
+      )}
+      {otherTroubles(troubles, []).map((sentence) => (
+        <p key={sentence} className="field-trouble" role="alert">
+          {sentence}
+        </p>
+      ))}
+    </section>
+  );
+}

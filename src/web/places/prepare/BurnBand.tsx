@@ -1,0 +1,404 @@
+import { Button, Checkbox, Segmented, Select } from 'antd';
+import { useEffect, useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import {
+  BURN_METHOD_FACTS,
+  DRUM_MINUTES,
+  FEEDSTOCK_SHAPES,
+  type BurnStep,
+} from '../../../core/char/burn-methods.ts';
+import { BURN_METHODS } from '../../../core/char/char-codes.ts';
+import { CHAR_TEMPERATURES } from '../../../core/materials/material.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useChangeMovement } from '../../api/stock.ts';
+import { AmountField, Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { Field } from '../../forms/Field.tsx';
+import {
+  BURN_WARNING_WORDS,
+  FIRING_WORDS,
+  METHOD_WORDS,
+  SHAPE_WORDS,
+  STEP_WORDS,
+} from '../../format/char-words.ts';
+import type { Measures } from '../../format/measures.ts';
+import { materialOptions } from '../bed/material-options.ts';
+import { SEEN_CHIPS } from '../bed/posting-form.ts';
+import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
+import {
+  blankBurn,
+  burnFormOf,
+  burnPosting,
+  isTicked,
+  withStep,
+  type BurnForm,
+  type BurnRecord,
+} from './burn-form.ts';
+
+interface BurnBandProps {
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  /** The burn to go on with; null for a new one. */
+  readonly burn: BurnRecord | null;
+  readonly onClose: () => void;
+}
+
+const TICK_MS = 10_000;
+
+/** The time by the wall clock, every ten seconds. */
+function useNow(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), TICK_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
+
+/** A burn from the sorted wood to measured char: a checklist with a clock, saved whenever one likes. */
+export function BurnBand({ books, measures, burn, onClose }: BurnBandProps) {
+  const [form, setForm] = useState(() => startOf(books, measures, burn));
+  const set = (change: Partial<BurnForm>) => setForm((before) => ({ ...before, ...change }));
+  const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
+  const change = useChangeMovement();
+  const troubles = { ...sentencesOf(change.error), ...refused };
+  const facts = BURN_METHOD_FACTS[form.method];
+  const name = form.lotName.trim() === '' ? `Char of ${form.date}` : form.lotName;
+  const save = () => {
+    const { id, ...movement } = burnPosting(form);
+    if (burn) {
+      change.mutate(
+        { movementId: id, change: { ...movement, version: burn.version } },
+        { onSuccess: onClose },
+      );
+      return;
+    }
+    const lot = {
+      id: form.lotId,
+      name,
+      form: 'drum' as const,
+      keeping: 'shut' as const,
+      isTurned: false,
+      isHot: false,
+      reserveL: 0,
+      note: '',
+    };
+    send({ lots: [lot], movements: [{ id, ...movement }] }, 'The burn is in the book.', onClose);
+  };
+  return (
+    <form
+      className="band"
+      aria-label={burn ? 'Go on with a burn' : 'Keep a burn'}
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <Warnings warnings={facts.warnings} />
+      <div className="two-columns">
+        <div>
+          <FeedFields
+            form={form}
+            set={set}
+            books={books}
+            measures={measures}
+            troubles={troubles}
+            isNew={!burn}
+          />
+          <CharFields form={form} set={set} measures={measures} troubles={troubles} />
+        </div>
+        <Steps form={form} onTick={(step) => setForm(withStep(form, step, new Date().toISOString()))} />
+      </div>
+      <div className="band-foot">
+        <Button type="primary" htmlType="submit" loading={isSaving || change.isPending}>
+          {form.char.amount === '' ? 'Save the burn so far' : 'Write the char into the book'}
+        </Button>
+        <Button onClick={onClose}>Cancel</Button>
+        {otherTroubles(troubles, SHOWN).map((sentence) => (
+          <span key={sentence} className="field-trouble" role="alert">
+            {sentence}
+          </span>
+        ))}
+      </div>
+    </form>
+  );
+}
+
+const SHOWN = [
+  'feedstock.0.amount',
+  'yield.amount',
+  'yield.moistureFractionWetBasis',
+  'unburntShare',
+  'date',
+  'log.quenchWaterL',
+  'log.coldCheckedOn',
+];
+
+function startOf(books: GardenBooks, measures: Measures, burn: BurnRecord | null): BurnForm {
+  const blank = blankBurn(books.today, 'material:log_wood', {
+    mass: measures.massUnit,
+    volume: measures.bucketUnit,
+  });
+  if (!burn) return blank;
+  return burnFormOf(burn, books.lots.find(({ id }) => id === burn.lotId)?.name ?? '', blank);
+}
+
+function Warnings({ warnings }: { warnings: readonly string[] }) {
+  return (
+    <div className="trouble burn-warnings" role="note">
+      <strong>Before you light anything</strong>
+      <ul className="caution-list">
+        {warnings.map((code) => (
+          <li key={code}>{BURN_WARNING_WORDS[code]}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+interface FieldsProps {
+  readonly form: BurnForm;
+  readonly set: (change: Partial<BurnForm>) => void;
+  readonly measures: Measures;
+  readonly troubles: Record<string, string>;
+}
+
+function FeedFields({
+  form,
+  set,
+  books,
+  measures,
+  troubles,
+  isNew,
+}: FieldsProps & { books: GardenBooks; isNew: boolean }) {
+  const options = [
+    { label: 'In stock', options: books.lots.map(({ id, name }) => ({ value: `lot:${id}`, label: name })) },
+    ...materialOptions(books).map(({ label, options: all }) => ({
+      label,
+      options: all
+        .filter(({ value }) => value !== SEEN_CHIPS)
+        .map(({ value, label: words }) => ({ value: `material:${value}`, label: words })),
+    })),
+  ];
+  return (
+    <>
+      <div className="band-fields">
+        <Choice
+          name="How"
+          value={form.method}
+          onChange={(method) => set({ method, charTemperature: BURN_METHOD_FACTS[method].charTemperature })}
+          options={BURN_METHODS.map((value) => ({ value, label: METHOD_WORDS[value].name }))}
+          width={200}
+        />
+        <DateField
+          name="On"
+          value={form.date}
+          onChange={(date) => set({ date })}
+          trouble={troubles['date']}
+        />
+        {isNew && (
+          <TextField
+            name="Call the char"
+            isNumber={false}
+            value={form.lotName}
+            onChange={(lotName) => set({ lotName })}
+            width={180}
+          />
+        )}
+      </div>
+      <p className="soft hint">{METHOD_WORDS[form.method].how}</p>
+      <div className="band-fields">
+        <Field name="Wood">
+          {(control) => (
+            <Select
+              {...control}
+              value={form.source}
+              onChange={(source) => set({ source })}
+              showSearch={{ optionFilterProp: 'label' }}
+              style={{ width: 220 }}
+              popupMatchSelectWidth={340}
+              options={options}
+            />
+          )}
+        </Field>
+        <AmountField
+          name="How much"
+          value={form.wood}
+          onChange={(wood) => set({ wood })}
+          measures={measures}
+          trouble={troubles['feedstock.0.amount']}
+        />
+      </div>
+      <div className="band-fields">
+        <div className="field">
+          <span className="field-name">It is</span>
+          <Segmented<BurnForm['dryness']>
+            value={form.dryness}
+            onChange={(dryness) => set({ dryness })}
+            options={[
+              { value: 'dry', label: 'dry' },
+              { value: 'halfDry', label: 'some green among it' },
+              { value: 'green', label: 'green' },
+            ]}
+          />
+        </div>
+        <div className="field">
+          <span className="field-name">In</span>
+          <Segmented
+            value={form.shape}
+            onChange={(shape) => set({ shape })}
+            options={FEEDSTOCK_SHAPES.map((value) => ({ value, label: SHAPE_WORDS[value] }))}
+          />
+        </div>
+        <div className="field">
+          <span className="field-name">Sorted</span>
+          <Checkbox
+            checked={form.isOneThickness}
+            onChange={(event) => set({ isOneThickness: event.target.checked })}
+          >
+            all one thickness
+          </Checkbox>
+        </div>
+      </div>
+      {(!form.isOneThickness || form.dryness !== 'dry') && (
+        <p className="soft hint">
+          {!form.isOneThickness && 'Thin pieces turn to ash while thick ones stay brown: sort them. '}
+          {form.dryness !== 'dry' && 'Green wood is possible among dry, slow and smoky.'}
+        </p>
+      )}
+    </>
+  );
+}
+
+function CharFields({ form, set, measures, troubles }: FieldsProps) {
+  return (
+    <>
+      <div className="band-fields">
+        <div className="field">
+          <span className="field-name">Quenched with</span>
+          <Segmented<BurnForm['quench']>
+            value={form.quench}
+            onChange={(quench) => set({ quench })}
+            options={[
+              { value: 'water', label: 'water' },
+              { value: 'soil', label: 'soil' },
+              { value: 'closed', label: 'closed up' },
+            ]}
+          />
+        </div>
+        {form.quench === 'water' && (
+          <TextField
+            name="Water, L"
+            value={form.quenchWaterL}
+            onChange={(quenchWaterL) => set({ quenchWaterL })}
+            trouble={troubles['log.quenchWaterL']}
+            hint="catch it in a heap"
+          />
+        )}
+        <DateField
+          name="Found cold to the bottom on"
+          value={form.coldCheckedOn}
+          onChange={(coldCheckedOn) => set({ coldCheckedOn })}
+          trouble={troubles['log.coldCheckedOn']}
+          hint={
+            form.coldCheckedOn !== '' && form.coldCheckedOn <= form.date
+              ? 'look again the day after: heaps re-light hours later'
+              : 'the day after, at the earliest'
+          }
+        />
+        <div className="field">
+          <span className="field-name">Nails</span>
+          <Checkbox
+            checked={form.isMagnetPassed}
+            onChange={(event) => set({ isMagnetPassed: event.target.checked })}
+          >
+            magnet drawn through
+          </Checkbox>
+        </div>
+      </div>
+      {form.quench !== 'water' && (
+        <p className="soft hint">
+          Smothered it takes longer: check for two days. Char left to cool dry sheds water for a long time.
+        </p>
+      )}
+      <div className="band-fields">
+        <TextField
+          name="Not charred, % of the wood"
+          value={form.unburntPct}
+          onChange={(unburntPct) => set({ unburntPct })}
+          trouble={troubles['unburntShare']}
+          hint="goes back to the pile"
+          width={170}
+        />
+        <AmountField
+          name="Char"
+          value={form.char}
+          onChange={(char) => set({ char })}
+          measures={measures}
+          trouble={troubles['yield.amount']}
+          hint="empty until it is cold and measured"
+        />
+        <TextField
+          name="Water in it, %"
+          value={form.charMoisturePct}
+          onChange={(charMoisturePct) => set({ charMoisturePct })}
+          trouble={troubles['yield.moistureFractionWetBasis']}
+          width={110}
+        />
+        <Choice
+          name="Fired at"
+          value={form.charTemperature}
+          onChange={(charTemperature) => set({ charTemperature })}
+          options={CHAR_TEMPERATURES.map((value) => ({ value, label: FIRING_WORDS[value] }))}
+          width={150}
+        />
+        <TextField
+          name="Note"
+          isNumber={false}
+          value={form.note}
+          onChange={(note) => set({ note })}
+          width={200}
+        />
+      </div>
+    </>
+  );
+}
+
+const MS_PER_MINUTE = 60_000;
+
+function Steps({ form, onTick }: { form: BurnForm; onTick: (step: string) => void }) {
+  const now = useNow();
+  const { steps } = BURN_METHOD_FACTS[form.method];
+  const minutesOf = (step: BurnStep) =>
+    form.method === 'topLitDrum' && step.code === 'burnDown' ? DRUM_MINUTES[form.shape] : step.minutes;
+  return (
+    <ol className="burn-steps">
+      {steps.map((step, i) => {
+        const ticked = form.steps.find((one) => one.step === step.code);
+        const before = steps[i - 1];
+        const since = form.steps.find((one) => one.step === before?.code)?.at;
+        const minutes = minutesOf(step);
+        const running =
+          !ticked && minutes && since !== undefined ? (now - Date.parse(since)) / MS_PER_MINUTE : null;
+        return (
+          <li key={step.code}>
+            <Checkbox checked={isTicked(form, step.code)} onChange={() => onTick(step.code)}>
+              {STEP_WORDS[step.code]}
+            </Checkbox>
+            {minutes && !ticked && (
+              <span className={running !== null && running > minutes[1] ? 'status-stop' : 'soft'}>
+                {' '}
+                {running === null
+                  ? `${minutes[0]} to ${minutes[1]} min`
+                  : `${Math.floor(running)} min of ${minutes[0]} to ${minutes[1]}`}
+              </span>
+            )}
+            {ticked && <span className="soft"> {clock(ticked.at)}</span>}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+const clock = (at: string): string =>
+  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });

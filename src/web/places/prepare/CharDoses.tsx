@@ -1,0 +1,67 @@
+import { useState } from 'react';
+import type { BedRecord } from '../../../contract/records.ts';
+import { charFactorForClay } from '../../../core/char/charge-recipes.ts';
+import { charDose } from '../../../core/char/char-dose.ts';
+import { TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import type { Measures } from '../../format/measures.ts';
+
+/** A tenth of the top 15 cm at once, or a little every season, for every bed. */
+export function CharDoses({ beds, measures }: { beds: readonly BedRecord[]; measures: Measures }) {
+  const [yearly, setYearly] = useState('1');
+  const perM2 = numberFromText(yearly);
+  const isFit = perM2 > 0 && perM2 <= 50;
+  if (beds.length === 0) return null;
+  return (
+    <section aria-label="How much a bed takes">
+      <div className="section-head">
+        <h2>How much a bed takes</h2>
+        <TextField
+          name="A small dose, L/m² a year"
+          value={yearly}
+          onChange={setYearly}
+          width={100}
+          trouble={isFit ? undefined : 'above 0 and at most 50'}
+        />
+      </div>
+      <table className="ledger lot-rows">
+        <thead>
+          <tr>
+            <th>bed</th>
+            <th>ground</th>
+            <th>a tenth at once</th>
+            <th>with compost 1 : 4</th>
+            <th>or yearly</th>
+            <th>for</th>
+          </tr>
+        </thead>
+        <tbody>
+          {beds.map((bed) => {
+            const dose = charDose(bed, isFit ? perM2 : 1);
+            return (
+              <tr key={bed.id}>
+                <td>{bed.name}</td>
+                <td className="words">{groundWords(charFactorForClay(bed.clayPct))}</td>
+                <td>
+                  {measures.volume(dose.atOnceL)} ({measures.barrows(dose.atOnceL)})
+                </td>
+                <td>{measures.volume(dose.compostL)} of compost come with it</td>
+                <td>{measures.volume(dose.yearlyL)}</td>
+                <td>{dose.years} years</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="soft estimate">
+        About a tenth of the volume of the top 15 cm, or small doses every season (common practice). Laid raw
+        it robs the bed first: the model expects weeks, the trade says weeks, one or two seasons, or several,
+        because dose, fineness and the soil’s nitrogen differ. Ash-rich char on ground of high pH limes it
+        further: test first. Char is not counted as making compost last longer, though some say so.
+      </p>
+    </section>
+  );
+}
+
+const groundWords = (factor: number): string =>
+  factor > 1 ? 'sand: half as much again' : factor < 1 ? 'clay: less' : 'loam';

@@ -1,0 +1,262 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { DayNumber } from '../../../core/climate/calendar.ts';
+import { judgeYield } from '../../../core/char/burn-yield.ts';
+import { isRawChar } from '../../../core/char/charging.ts';
+import { lastingCarbon } from '../../../core/char/permanence.ts';
+import type { BurnResult } from '../../../core/stock/movements.ts';
+import { dateNear, dayOf } from '../../format/dates.ts';
+import { percent, plainFigure } from '../../format/figures.ts';
+import {
+  CHARGE_WORDS,
+  CHAR_DUST,
+  FINENESS_WORDS,
+  METHOD_WORDS,
+  VERDICT_WORDS,
+} from '../../format/char-words.ts';
+import { measuresOf, type Measures } from '../../format/measures.ts';
+import { burnsQuery, questionAboutStock } from '../../worker/questions.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useStock, type ListedLot } from '../stock/use-stock.ts';
+import { BurnBand } from './BurnBand.tsx';
+import type { BurnRecord } from './burn-form.ts';
+import { CharDoses } from './CharDoses.tsx';
+import { ChargeBand } from './ChargeBand.tsx';
+import { CrushBand } from './CrushBand.tsx';
+import '../stock/stock.css';
+import './prepare.css';
+
+/** Burn, quench, crush, charge: from wood to char a bed can do with. */
+export function CharPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <CharYard key={books.garden.id} books={books} />;
+}
+
+type Open =
+  | { readonly what: 'burn'; readonly burn: BurnRecord | null }
+  | { readonly what: 'crush' | 'charge'; readonly lotId: string };
+
+const MIN_CHAR_KG = 0.1;
+
+function CharYard({ books }: { books: GardenBooks }) {
+  const [open, setOpen] = useState<Open | null>(null);
+  const measures = measuresOf(books.garden);
+  const today = dayOf(books.today);
+  const { lots } = useStock(books);
+  const question = useMemo(() => questionAboutStock(books, books.today), [books]);
+  const { data: burnt } = useQuery(burnsQuery(question));
+  const burns = books.movements.filter((one): one is BurnRecord => one.type === 'burn');
+  const chars = lots.filter(({ brief }) => (brief?.now?.charCarbonKg ?? 0) > MIN_CHAR_KG);
+  const close = () => setOpen(null);
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>Char yard</h1>
+          <p className="soft">{CHAR_DUST}</p>
+        </div>
+        <div className="actions">
+          <Button type="primary" onClick={() => setOpen({ what: 'burn', burn: null })}>
+            Keep a burn
+          </Button>
+        </div>
+      </header>
+      {open?.what === 'burn' && (
+        <BurnBand
+          key={open.burn?.id ?? 'new'}
+          books={books}
+          measures={measures}
+          burn={open.burn}
+          onClose={close}
+        />
+      )}
+      {open?.what === 'crush' && <CrushBand books={books} lotId={open.lotId} onClose={close} />}
+      {open?.what === 'charge' && (
+        <ChargeBand
+          key={open.lotId}
+          books={books}
+          lotId={open.lotId}
+          thereL={chars.find(({ lot }) => lot.id === open.lotId)?.brief?.now?.volumeL ?? 0}
+          measures={measures}
+          onClose={close}
+        />
+      )}
+      {burns.length === 0 && chars.length === 0 && open === null && (
+        <div className="empty">
+          <h2>No char yet</h2>
+          <p>
+            Keep a burn: the wood, the way, each step with a clock, the quench, the cold check next day, and
+            what came out of it. Char you bought is received in the stock.
+          </p>
+        </div>
+      )}
+      {burns.length > 0 && (
+        <section aria-label="Burns">
+          <div className="section-head">
+            <h2>Burns</h2>
+          </div>
+          <ul className="plain-list burns">
+            {burns.toReversed().map((burn) => (
+              <Burn
+                key={burn.id}
+                burn={burn}
+                result={burnt?.ok ? burnt.result[burn.id] : undefined}
+                today={today}
+                measures={measures}
+                onOpen={() => setOpen({ what: 'burn', burn })}
+              />
+            ))}
+          </ul>
+        </section>
+      )}
+      {chars.length > 0 && (
+        <CharLots chars={chars} books={books} measures={measures} today={today} onOpen={setOpen} />
+      )}
+      <CharDoses beds={books.beds} measures={measures} />
+    </div>
+  );
+}
+
+interface BurnProps {
+  readonly burn: BurnRecord;
+  readonly result: BurnResult | undefined;
+  readonly today: DayNumber;
+  readonly measures: Measures;
+  readonly onOpen: () => void;
+}
+
+function Burn({ burn, result, today, measures, onOpen }: BurnProps) {
+  const { log } = burn;
+  const isMeasured = burn.yield !== null;
+  const cold = log.coldCheckedOn;
+  return (
+    <li>
+      <strong>
+        {dateNear(dayOf(burn.date), today)}, {METHOD_WORDS[log.method].name.toLowerCase()}
+      </strong>
+      {result && !isMeasured && `: ${measures.mass(result.dryWoodKg)} of dry wood, not measured yet.`}
+      {result && isMeasured && <YieldWords burn={burn} result={result} measures={measures} />}{' '}
+      {cold === null ? (
+        <span className="status-stop">▲ the cold check of the day after is missing</span>
+      ) : (
+        `Cold on ${dateNear(dayOf(cold), today)}.`
+      )}
+      {!log.isMagnetPassed && ' No magnet yet.'}{' '}
+      <Button size="small" onClick={onOpen}>
+        {isMeasured ? 'Open' : 'Go on'}
+      </Button>
+      {result && isMeasured && <LastingWords burn={burn} result={result} measures={measures} />}
+    </li>
+  );
+}
+
+function YieldWords({
+  burn,
+  result,
+  measures,
+}: Pick<BurnProps, 'burn' | 'measures'> & { result: BurnResult }) {
+  const verdict = judgeYield(burn.log.method, result.dryWoodKg, result.dryCharKg);
+  const [low, high] = verdict.expectedKg;
+  return (
+    <>
+      : {measures.mass(result.dryCharKg)} of dry char out of {measures.mass(result.dryWoodKg)} of dry wood (
+      {percent(verdict.share)}), {VERDICT_WORDS[verdict.verdict]} ({measures.mass(low)} to{' '}
+      {measures.mass(high)}).
+    </>
+  );
+}
+
+function LastingWords({
+  burn,
+  result,
+  measures,
+}: Pick<BurnProps, 'burn' | 'measures'> & { result: BurnResult }) {
+  const { lastingKg, co2Kg, carbonKg } = lastingCarbon(result.charCarbonKg, burn.charTemperature);
+  return (
+    <p className="soft">
+      {measures.mass(carbonKg)} of carbon, of which {measures.mass(lastingKg[1])} (
+      {plainFigure(lastingKg[0], 2)} to {plainFigure(lastingKg[2], 2)} kg) outlasts a century by the factors
+      of IPCC 2019: {measures.mass(co2Kg[1])} of carbon dioxide ({plainFigure(co2Kg[0], 2)} to{' '}
+      {plainFigure(co2Kg[2], 2)} kg) not in the air. It leaves out smoke and methane of the fire, and what
+      else would have become of the wood; it is no credit.
+    </p>
+  );
+}
+
+interface CharLotsProps {
+  readonly chars: readonly ListedLot[];
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly today: DayNumber;
+  readonly onOpen: (open: Open) => void;
+}
+
+function CharLots({ chars, books, measures, today, onOpen }: CharLotsProps) {
+  return (
+    <section aria-label="Char in stock">
+      <div className="section-head">
+        <h2>Char in stock</h2>
+      </div>
+      <table className="ledger lot-rows">
+        <thead>
+          <tr>
+            <th>lot</th>
+            <th>how far it is</th>
+            <th>there</th>
+            <th>char carbon</th>
+            <th>N on it</th>
+            <th>living</th>
+            <th>fed</th>
+            <th aria-label="do" />
+          </tr>
+        </thead>
+        <tbody>
+          {chars.map(({ lot, brief }) => {
+            const now = brief!.now!;
+            const crushed = books.movements.findLast((one) => one.type === 'crush' && one.lotId === lot.id);
+            const made = books.movements.findLast(
+              (one) => one.type === 'make' && one.lotId === lot.id && one.chargeRecipe,
+            );
+            const recipe = made?.type === 'make' ? made.chargeRecipe : null;
+            const readyOn = made?.type === 'make' && made.readyOn !== null ? dayOf(made.readyOn) : null;
+            const isRaw = isRawChar(now);
+            return (
+              <tr key={lot.id}>
+                <td>
+                  <Link className="bed-name" to={`/garden/${books.garden.id}/stock/${lot.id}`}>
+                    {lot.name}
+                  </Link>
+                </td>
+                <td className="words">
+                  {recipe
+                    ? `${CHARGE_WORDS[recipe].name.toLowerCase()}${readyOn === null ? '' : readyOn <= today ? ', ready' : `, ready ${dateNear(readyOn, today)}`}`
+                    : isRaw
+                      ? 'raw: on a bed it would rob the soil first'
+                      : 'not charged by a recipe'}
+                  {crushed?.type === 'crush' && `, ${FINENESS_WORDS[crushed.fineness]}`}
+                </td>
+                <td>{measures.volume(now.volumeL)}</td>
+                <td>{measures.mass(now.charCarbonKg)}</td>
+                <td>{measures.nitrogen(now.charHeldNitrogenG)}</td>
+                <td className="words">{recipe && recipe !== 'nitrogenSoak' ? '✓ yes' : 'no'}</td>
+                <td className="words">{isRaw ? 'no' : '✓ yes'}</td>
+                <td>
+                  <Button size="small" onClick={() => onOpen({ what: 'crush', lotId: lot.id })}>
+                    Crush
+                  </Button>{' '}
+                  <Button size="small" onClick={() => onOpen({ what: 'charge', lotId: lot.id })}>
+                    Charge
+                  </Button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

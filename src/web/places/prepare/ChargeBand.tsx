@@ -1,0 +1,191 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button, Select } from 'antd';
+import { useMemo, useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { isoDateOf } from '../../../core/climate/calendar.ts';
+import { findChargeRecipe, scaleCharge } from '../../../core/char/charge-recipes.ts';
+import { CHARGE_RECIPE_IDS, type ChargeRecipeId } from '../../../core/char/char-codes.ts';
+import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
+import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { Field } from '../../forms/Field.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { dateNear, dayOf } from '../../format/dates.ts';
+import { percent, plainFigure } from '../../format/figures.ts';
+import { CHARGE_WORDS } from '../../format/char-words.ts';
+import type { Measures } from '../../format/measures.ts';
+import { chargeQuery, questionAboutStock } from '../../worker/questions.ts';
+import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
+
+interface ChargeBandProps {
+  readonly books: GardenBooks;
+  readonly lotId: string;
+  readonly thereL: number;
+  readonly measures: Measures;
+  readonly onClose: () => void;
+}
+
+const nameOf = (id: string): string => MATERIAL_LIBRARY.find((one) => one.id === id)?.name ?? id;
+
+/** Char fed and brought to life by a recipe scaled to the batch, with stock used where one has it. */
+export function ChargeBand({ books, lotId, thereL, measures, onClose }: ChargeBandProps) {
+  const [recipeId, setRecipeId] = useState<ChargeRecipeId>('compostBlend');
+  const [litres, setLitres] = useState(plainFigure(thereL, 3));
+  const [date, setDate] = useState(books.today);
+  const [sources, setSources] = useState<Record<string, string>>({});
+  const [ids] = useState(() => ({ lot: crypto.randomUUID(), movement: crypto.randomUUID() }));
+  const { send, troubles, isSaving } = useStockPost(books.garden.id);
+  const recipe = findChargeRecipe(recipeId);
+  const charL = numberFromText(litres);
+  const scaled = charL > 0 ? scaleCharge(recipe, charL) : null;
+  const readyDay = dayOf(date) + recipe.days[1];
+  const lot = books.lots.find(({ id }) => id === lotId);
+  const charge = () =>
+    send(
+      {
+        lots: [
+          {
+            id: ids.lot,
+            name: `${lot?.name ?? 'Char'}, ${CHARGE_WORDS[recipeId].name.toLowerCase()}`.slice(0, 80),
+            form: 'bin',
+            keeping: 'covered',
+            isTurned: false,
+            isHot: false,
+            reserveL: 0,
+            note: '',
+          },
+        ],
+        movements: [
+          {
+            id: ids.movement,
+            type: 'make',
+            state: date > books.today ? 'planned' : 'laid',
+            date,
+            note: '',
+            lotId: ids.lot,
+            ingredients: [
+              { lotId, materialId: null, amount: charL, unit: 'litre' },
+              ...(scaled?.ingredients ?? []).map(({ materialId, litres: amount }) => {
+                const source = sources[materialId];
+                return source === undefined || source === ''
+                  ? { lotId: null, materialId, amount, unit: 'litre' as const }
+                  : { lotId: source, materialId: null, amount, unit: 'litre' as const };
+              }),
+            ],
+            waterL: scaled?.waterL ?? 0,
+            isLayered: false,
+            chargeRecipe: recipeId,
+            readyOn: isoDateOf(readyDay),
+          },
+        ],
+      },
+      `Charging; ready ${dateNear(readyDay, dayOf(books.today))}.`,
+      onClose,
+    );
+  return (
+    <form
+      className="band"
+      aria-label="Charge char"
+      onSubmit={(event) => {
+        event.preventDefault();
+        charge();
+      }}
+    >
+      <div className="band-fields">
+        <Choice
+          name={`Charge ${lot?.name ?? ''}`}
+          value={recipeId}
+          onChange={setRecipeId}
+          options={CHARGE_RECIPE_IDS.map((value) => ({ value, label: CHARGE_WORDS[value].name }))}
+          width={220}
+        />
+        <TextField
+          name="Char, L"
+          value={litres}
+          onChange={setLitres}
+          hint={`${measures.volume(thereL)} there`}
+          trouble={troubles['ingredients.0.amount']}
+        />
+        <DateField name="On" value={date} onChange={setDate} trouble={troubles['date']} />
+        {scaled?.ingredients.map(({ materialId, litres: amount }, i) => (
+          <Field
+            key={materialId}
+            name={`${measures.volume(amount)} of ${nameOf(materialId).toLowerCase()}`}
+            trouble={troubles[`ingredients.${i + 1}.amount`]}
+          >
+            {(control) => (
+              <Select
+                {...control}
+                value={sources[materialId] ?? ''}
+                onChange={(source) => setSources({ ...sources, [materialId]: source })}
+                style={{ width: 210 }}
+                popupMatchSelectWidth={false}
+                options={[
+                  { value: '', label: 'from outside' },
+                  ...books.lots
+                    .filter(({ id }) => id !== lotId)
+                    .map(({ id, name }) => ({ value: id, label: `from ${name}` })),
+                ]}
+              />
+            )}
+          </Field>
+        ))}
+      </div>
+      <p className="soft hint">
+        {CHARGE_WORDS[recipeId].how}
+        {scaled && scaled.waterL > 0 && ` ${measures.liquid(scaled.waterL)} of water.`}
+        {recipe.fineness !== null && ' For char ground to dust.'} {recipe.days[0]} to {recipe.days[1]} days
+        {recipe.stirrings > 0 && `, stirred ${recipe.stirrings} times`}. Never a tight lid on anything that
+        ferments.
+      </p>
+      {charL > 0 && charL <= thereL * 1.01 && (
+        <Preview books={books} lotId={lotId} recipeId={recipeId} litres={charL} measures={measures} />
+      )}
+      <div className="band-foot">
+        <Button type="primary" htmlType="submit" loading={isSaving}>
+          Charge it, ready {dateNear(readyDay, dayOf(books.today))}
+        </Button>
+        <Button onClick={onClose}>Cancel</Button>
+        {otherTroubles(troubles, [
+          'date',
+          'ingredients.0.amount',
+          'ingredients.1.amount',
+          'ingredients.2.amount',
+        ]).map((sentence) => (
+          <span key={sentence} className="field-trouble" role="alert">
+            {sentence}
+          </span>
+        ))}
+      </div>
+    </form>
+  );
+}
+
+interface PreviewProps {
+  readonly books: GardenBooks;
+  readonly lotId: string;
+  readonly recipeId: ChargeRecipeId;
+  readonly litres: number;
+  readonly measures: Measures;
+}
+
+/** Nitrogen the char could hold, and will. */
+function Preview({ books, lotId, recipeId, litres, measures }: PreviewProps) {
+  const question = useMemo(() => questionAboutStock(books, books.today), [books]);
+  const { data } = useQuery(chargeQuery(question, lotId, recipeId, litres));
+  const preview = data?.ok ? data.result : null;
+  if (!preview) return null;
+  const { capacityG, capacityRangeG, heldWhenReadyG, broughtG, missingG } = preview;
+  const share = capacityG > 0 ? heldWhenReadyG / capacityG : 0;
+  return (
+    <p role="status">
+      Its surfaces can hold about <strong className="figure">{measures.nitrogen(capacityG)}</strong> of
+      nitrogen ({measures.nitrogen(capacityRangeG[0])} to {measures.nitrogen(capacityRangeG[1])}: the least
+      certain figure in these books). The recipe brings {measures.nitrogen(broughtG)} ready to use on the
+      first day; by the model {measures.nitrogen(heldWhenReadyG)} will be held when it is ready,{' '}
+      {percent(share)}.{' '}
+      {missingG > 0.25 * capacityG
+        ? `A bed would still give it ${measures.nitrogen(missingG)}: add some urine or another quick feed.`
+        : 'That is as good as full.'}
+    </p>
+  );
+}

@@ -1,0 +1,65 @@
+import { Button, Segmented } from 'antd';
+import { useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { CHAR_FINENESSES, type CharFineness } from '../../../core/char/char-codes.ts';
+import { DateField } from '../../forms/inputs.tsx';
+import { CHAR_DUST, FINENESS_WORDS } from '../../format/char-words.ts';
+import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
+
+/** Char broken up. */
+export function CrushBand({
+  books,
+  lotId,
+  onClose,
+}: {
+  books: GardenBooks;
+  lotId: string;
+  onClose: () => void;
+}) {
+  const [fineness, setFineness] = useState<CharFineness>('pea');
+  const [date, setDate] = useState(books.today);
+  const [id] = useState(() => crypto.randomUUID());
+  const { send, troubles, isSaving } = useStockPost(books.garden.id);
+  return (
+    <form
+      className="band"
+      aria-label="Crush char"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send(
+          { lots: [], movements: [{ id, type: 'crush', state: 'laid', date, note: '', lotId, fineness }] },
+          'Crushed.',
+          onClose,
+        );
+      }}
+    >
+      <p>{CHAR_DUST}</p>
+      <div className="band-fields">
+        <div className="field">
+          <span className="field-name">Down to</span>
+          <Segmented
+            value={fineness}
+            onChange={setFineness}
+            options={CHAR_FINENESSES.map((value) => ({ value, label: FINENESS_WORDS[value] }))}
+          />
+        </div>
+        <DateField name="On" value={date} onChange={setDate} trouble={troubles['date']} />
+      </div>
+      <p className="soft hint">
+        Finer char is colonized and charged sooner. Some pave a path with it, tread it for a season and hoe it
+        into the bed.
+      </p>
+      <div className="band-foot">
+        <Button type="primary" htmlType="submit" loading={isSaving}>
+          Write into the book
+        </Button>
+        <Button onClick={onClose}>Cancel</Button>
+        {otherTroubles(troubles, ['date']).map((sentence) => (
+          <span key={sentence} className="field-trouble" role="alert">
+            {sentence}
+          </span>
+        ))}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,145 @@
+import type { MovementRecord, StockPosting } from '../../../contract/stock-records.ts';
+import { BURN_METHOD_FACTS, type FeedstockShape } from '../../../core/char/burn-methods.ts';
+import type { BurnMethod } from '../../../core/char/char-codes.ts';
+import type { CharTemperature } from '../../../core/materials/material.ts';
+import type { AmountUnit } from '../../../core/units/amount.ts';
+import type { TypedAmount } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { plainFigure } from '../../format/figures.ts';
+
+export type BurnRecord = Extract<MovementRecord, { type: 'burn' }>;
+type BurnLog = BurnRecord['log'];
+
+/** A burn as it is being kept, as typed. */
+export interface BurnForm {
+  readonly id: string;
+  readonly lotId: string;
+  readonly lotName: string;
+  readonly date: string;
+  readonly note: string;
+  readonly method: BurnMethod;
+  /** `lot:<id>` or `material:<id>`. */
+  readonly source: string;
+  readonly wood: TypedAmount;
+  readonly shape: FeedstockShape;
+  readonly isOneThickness: boolean;
+  readonly dryness: NonNullable<BurnLog['dryness']>;
+  readonly charTemperature: CharTemperature;
+  readonly steps: BurnLog['steps'];
+  readonly quench: NonNullable<BurnLog['quench']>;
+  readonly quenchWaterL: string;
+  readonly coldCheckedOn: string;
+  readonly isMagnetPassed: boolean;
+  readonly unburntPct: string;
+  readonly char: TypedAmount;
+  readonly charMoisturePct: string;
+}
+
+export const blankBurn = (
+  today: string,
+  source: string,
+  units: { mass: AmountUnit; volume: AmountUnit },
+): BurnForm => ({
+  id: crypto.randomUUID(),
+  lotId: crypto.randomUUID(),
+  lotName: '',
+  date: today,
+  note: '',
+  method: 'conePit',
+  source,
+  wood: { amount: '', unit: units.mass },
+  shape: 'thin',
+  isOneThickness: true,
+  dryness: 'dry',
+  charTemperature: BURN_METHOD_FACTS.conePit.charTemperature,
+  steps: [],
+  quench: 'water',
+  quenchWaterL: '',
+  coldCheckedOn: '',
+  isMagnetPassed: false,
+  unburntPct: '0',
+  char: { amount: '', unit: units.volume },
+  charMoisturePct: '30',
+});
+
+/** A kept burn back in the form, to go on with. */
+export function burnFormOf(burn: BurnRecord, lotName: string, blank: BurnForm): BurnForm {
+  const [first] = burn.feedstock;
+  const { log } = burn;
+  return {
+    ...blank,
+    id: burn.id,
+    lotId: burn.lotId,
+    lotName,
+    date: burn.date,
+    note: burn.note,
+    method: log.method,
+    source: first
+      ? first.lotId === null
+        ? `material:${first.materialId}`
+        : `lot:${first.lotId}`
+      : blank.source,
+    wood: first ? { amount: plainFigure(first.amount, 6), unit: first.unit } : blank.wood,
+    isOneThickness: log.isOneThickness ?? false,
+    dryness: log.dryness ?? 'dry',
+    charTemperature: burn.charTemperature,
+    steps: log.steps,
+    quench: log.quench ?? 'water',
+    quenchWaterL: log.quenchWaterL === null ? '' : plainFigure(log.quenchWaterL, 6),
+    coldCheckedOn: log.coldCheckedOn ?? '',
+    isMagnetPassed: log.isMagnetPassed,
+    unburntPct: plainFigure(burn.unburntShare * 100, 4),
+    char: burn.yield ? { amount: plainFigure(burn.yield.amount, 6), unit: burn.yield.unit } : blank.char,
+    charMoisturePct: burn.yield
+      ? plainFigure(burn.yield.moistureFractionWetBasis * 100, 4)
+      : blank.charMoisturePct,
+  };
+}
+
+/** The burn as a posting of the stock: the wood leaves it at once, the char comes in when it is measured. */
+export function burnPosting(form: BurnForm): StockPosting['movements'][number] & { readonly type: 'burn' } {
+  const [kind, id = ''] = form.source.split(/:(.*)/s);
+  const amount = { amount: numberFromText(form.wood.amount), unit: form.wood.unit };
+  return {
+    id: form.id,
+    type: 'burn',
+    state: 'laid',
+    date: form.date,
+    note: form.note,
+    lotId: form.lotId,
+    feedstock: [
+      kind === 'lot'
+        ? { lotId: id, materialId: null, ...amount }
+        : { lotId: null, materialId: id, ...amount },
+    ],
+    charTemperature: form.charTemperature,
+    yield:
+      form.char.amount.trim() === ''
+        ? null
+        : {
+            amount: numberFromText(form.char.amount),
+            unit: form.char.unit,
+            moistureFractionWetBasis: numberFromText(form.charMoisturePct) / 100,
+          },
+    unburntShare: numberFromText(form.unburntPct) / 100,
+    log: {
+      method: form.method,
+      isOneThickness: form.isOneThickness,
+      dryness: form.dryness,
+      quench: form.quench,
+      quenchWaterL: form.quenchWaterL.trim() === '' ? null : numberFromText(form.quenchWaterL),
+      coldCheckedOn: form.coldCheckedOn === '' ? null : form.coldCheckedOn,
+      isMagnetPassed: form.isMagnetPassed,
+      steps: [...form.steps],
+    },
+  };
+}
+
+export const isTicked = ({ steps }: BurnForm, step: string): boolean =>
+  steps.some((one) => one.step === step);
+
+/** A step ticked now, or its tick taken back. */
+export const withStep = (form: BurnForm, step: string, at: string): BurnForm => ({
+  ...form,
+  steps: isTicked(form, step) ? form.steps.filter((one) => one.step !== step) : [...form.steps, { step, at }],
+});
