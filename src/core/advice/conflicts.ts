@@ -207,8 +207,12 @@ function tooMuch(
   const phosphorusG =
     layings
       .filter(({ day }) => day > lastDay - PHOSPHORUS_YEARS * YEAR_DAYS)
-      .reduce((sum, one) => sum + dryG(one) * phosphorusFractionDryBasis(one.entry.materialId), 0) /
-    PHOSPHORUS_YEARS;
+      .reduce(
+        (sum, one) =>
+          sum +
+          dryG(one) * phosphorusFractionDryBasis(one.entry.materialId, findMaterial(one.entry.materialId)),
+        0,
+      ) / PHOSPHORUS_YEARS;
   return [
     ...(worst && worst.gPerM2 > ORGANIC_NITROGEN_YEARLY_G_PER_M2
       ? [

@@ -55,6 +55,8 @@ export interface Material {
   /** Mineral nitrogen a char can hold, g per kg dry mass; the model default when absent. */
   readonly charCapacityGPerKg?: number;
   readonly isCharged: boolean;
+  /** Library material whose minerals it has, when it is none itself. */
+  readonly mineralsLike?: string;
 }
 
 /** A material of the seed library, with its ranges and where its values come from. */

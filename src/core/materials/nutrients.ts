@@ -1,3 +1,5 @@
+import type { Material } from './material.ts';
+
 /**
  * Phosphorus and potassium, share of dry mass, of what is spread by the barrow (order of magnitude of manure, compost,
  * plant and ash tables of extension services, from memory). What is not listed counts as bringing none worth a limit.
@@ -51,9 +53,17 @@ const MINERALS: Readonly<
   biochar_charged: { phosphorus: 0.002, potassium: 0.007 },
 };
 
-/** Phosphorus of a material of the library as a share of its dry mass; 0 where none worth counting. */
-export const phosphorusFractionDryBasis = (materialId: string): number =>
-  MINERALS[materialId]?.phosphorus ?? 0;
+const mineralsOf = (materialId: string, material?: Pick<Material, 'mineralsLike'>) =>
+  MINERALS[materialId] ?? MINERALS[material?.mineralsLike ?? ''];
 
-/** Potassium of a material of the library as a share of its dry mass; 0 where none worth counting. */
-export const potassiumFractionDryBasis = (materialId: string): number => MINERALS[materialId]?.potassium ?? 0;
+/** Phosphorus as a share of dry mass, 0 where none worth counting; one's own has that of what it is like. */
+export const phosphorusFractionDryBasis = (
+  materialId: string,
+  material?: Pick<Material, 'mineralsLike'>,
+): number => mineralsOf(materialId, material)?.phosphorus ?? 0;
+
+/** Potassium, likewise. */
+export const potassiumFractionDryBasis = (
+  materialId: string,
+  material?: Pick<Material, 'mineralsLike'>,
+): number => mineralsOf(materialId, material)?.potassium ?? 0;

@@ -22,6 +22,8 @@ export interface LotCohort extends PileCohort {
   readonly charHeldG: number;
   readonly charCapacityG: number;
   readonly ashG: number;
+  /** Carbon it had when it arrived: what is left of it tells how recognizable it is. */
+  readonly arrivedCarbonG: number;
   /** Organic dry mass that goes with a gram of carbon. */
   readonly organicPerCarbon: number;
   readonly dryDensityKgPerM3: number;
@@ -69,13 +71,14 @@ export function contentsOfMaterial(
         charHeldG: opening.charHeldG,
         charCapacityG: opening.charCapacityG,
         ashG,
+        arrivedCarbonG: carbonG,
         organicPerCarbon: carbonG > 0 ? (dryG - ashG) / carbonG : 0,
         dryDensityKgPerM3: opening.dryDensityKgPerM3,
         ammoniaExposure: opening.ammoniaExposure,
         vaporBarrier: opening.vaporBarrier,
         charTemperature: opening.charTemperature,
-        phosphorusG: dryG * phosphorusFractionDryBasis(materialId),
-        potassiumG: dryG * potassiumFractionDryBasis(materialId),
+        phosphorusG: dryG * phosphorusFractionDryBasis(materialId, material),
+        potassiumG: dryG * potassiumFractionDryBasis(materialId, material),
       },
     ],
     mineralNitrogenG: opening.ammoniumG,
@@ -112,6 +115,7 @@ const scaledCohort = (one: LotCohort, share: number): LotCohort => ({
   charHeldG: one.charHeldG * share,
   charCapacityG: one.charCapacityG * share,
   ashG: one.ashG * share,
+  arrivedCarbonG: one.arrivedCarbonG * share,
   phosphorusG: one.phosphorusG * share,
   potassiumG: one.potassiumG * share,
 });
@@ -169,6 +173,7 @@ export function atAnalysis(
     cohorts: contents.cohorts.map((one) => ({
       ...one,
       carbonG: one.carbonG.map((c) => c * carbonFactor),
+      arrivedCarbonG: one.arrivedCarbonG * carbonFactor,
       nitrogenG: one.nitrogenG.map((n) => n * nitrogenFactor),
       organicPerCarbon: one.organicPerCarbon / carbonFactor,
     })),

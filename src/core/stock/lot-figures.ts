@@ -21,8 +21,8 @@ const FIRST_CHAR_POOL = 5;
 const GRAMS_PER_KILOGRAM = 1000;
 /** A mix counts as compost once so little quick carbon is left that it no longer heats (set here). */
 const FINISHED_QUICK_SHARE = 0.03;
-/** And so little that is still recognizable: a third left of chips after 16 months is finished in S12 of the model. */
-const FINISHED_RECOGNIZABLE_SHARE = 0.4;
+/** And so little of what came is still recognizable: the yardstick of a heap of 16 months (S12 of the model). */
+const FINISHED_RECOGNIZABLE_SHARE = 0.35;
 const CHAR_MAJORITY = 0.5;
 
 /** Figures of a lot at one moment, for the whole of it. */
@@ -42,15 +42,18 @@ export interface LotFigures {
   /** 0 for nothing with carbon in it, Infinity never: a lot without nitrogen says null. */
   readonly carbonToNitrogen: number | null;
   readonly nitrogenFractionDryBasis: number;
-  /** Fresh carbon over all carbon: what still looks like what went in. */
+  /** Fresh carbon over the carbon that came: what still looks like what went in. */
   readonly recognizableShare: number;
 }
 
 const sumPool = ({ cohorts }: LotContents, k: number): number =>
   total(cohorts.map(({ carbonG: pools }) => pools[k]));
 
-const recognizableCarbonG = (contents: LotContents): number =>
-  total(Array.from({ length: LIVING_POOLS }, (_, k) => sumPool(contents, k)));
+const recognizableShareOf = (contents: LotContents): number =>
+  ratio(
+    total(Array.from({ length: LIVING_POOLS }, (_, k) => sumPool(contents, k))),
+    total(contents.cohorts.map(({ arrivedCarbonG }) => arrivedCarbonG)),
+  );
 
 const ratio = (top: number, bottom: number): number => (bottom > 0 ? top / bottom : 0);
 
@@ -77,7 +80,7 @@ export function figuresOf(contents: LotContents): LotFigures {
     potassiumG: total(contents.cohorts.map(({ potassiumG }) => potassiumG)),
     carbonToNitrogen: nitrogen > 0 ? carbon / nitrogen : null,
     nitrogenFractionDryBasis: ratio(nitrogen, dry),
-    recognizableShare: ratio(recognizableCarbonG(contents), carbon),
+    recognizableShare: recognizableShareOf(contents),
   };
 }
 
@@ -103,7 +106,7 @@ export function kindOf(contents: LotContents): MaterialKind {
 
 const isFinished = (contents: LotContents): boolean =>
   sumPool(contents, QUICK) / carbonG(contents) < FINISHED_QUICK_SHARE &&
-  recognizableCarbonG(contents) / carbonG(contents) < FINISHED_RECOGNIZABLE_SHARE &&
+  recognizableShareOf(contents) < FINISHED_RECOGNIZABLE_SHARE &&
   carbonG(contents) / nitrogenG(contents) < COMPOST_BELOW_CN;
 
 const byCarbon = (contents: LotContents, value: (one: LotContents['cohorts'][number]) => number): number => {

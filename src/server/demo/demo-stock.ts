@@ -126,6 +126,7 @@ const MOVEMENTS: readonly DemoMovement[] = [
     ingredients: [
       { lotId: 'demo-lot-char', materialId: null, amount: 60, unit: 'litre' },
       { lotId: 'demo-lot-compost', materialId: null, amount: 240, unit: 'litre' },
+      { lotId: null, materialId: 'urine', amount: 6, unit: 'litre' },
     ],
     waterL: 10,
     isLayered: false,
@@ -199,6 +200,9 @@ export function stockDemoGarden(stores: Stores, gardenId: string, today: string)
       gardenId,
       note,
       date: isoDateOf(day - daysAgo),
+      ...(movement.type === 'burn'
+        ? { log: { ...movement.log, coldCheckedOn: isoDateOf(day - daysAgo + 1) } }
+        : {}),
       state: daysAgo >= 0 ? 'laid' : 'planned',
     });
   });

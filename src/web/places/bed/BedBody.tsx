@@ -58,10 +58,7 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
   const saveAsBuildUp = useCallback(() => onOpen('saveBuildUp'), [onOpen]);
   const compareSchools = useCallback(() => onOpen('schools'), [onOpen]);
   const sample = atEndOf(projection, day);
-  const layers = useMemo(
-    () => namedLayers(sample, books.entries, books.plantings, books.materials),
-    [sample, books],
-  );
+  const layers = useMemo(() => namedLayers(sample, books.entries, books.plantings, books), [sample, books]);
   const crops = useMemo(() => namedCrops(sample, books.plantings), [sample, books.plantings]);
   const highestMulchCm = useHighestMulch(projection, props.isHovering);
   const entries = useMemo(() => books.entries.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);

@@ -67,9 +67,9 @@ function withPreview(books: GardenBooks, preview: Preview | null, changing: Entr
 const ownLayersOnTop = (
   now: BedSample,
   entries: readonly EntryRecord[],
-  { plantings, materials }: GardenBooks,
+  { plantings, ...names }: GardenBooks,
 ): NamedLayer[] =>
-  namedLayers(now, entries, plantings, materials).filter(
+  namedLayers(now, entries, plantings, names).filter(
     ({ id, isOnTop }) => isOnTop && entries.some((entry) => entry.id === id),
   );
 
@@ -212,7 +212,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
       {opened === 'saveBuildUp' && projection && (
         <SaveBuildUp
           gardenId={books.garden.id}
-          layers={namedLayers(atEndOf(projection, day), records.entries, plantings, records.materials)}
+          layers={namedLayers(atEndOf(projection, day), records.entries, plantings, records)}
           entries={sheet.entries}
           onClose={() => setOpened(null)}
         />

@@ -35,7 +35,7 @@ const TYPES = [
 /** Writing something into the books of a bed; the page answers while it is being written. */
 export function PostingBand(props: PostingBandProps) {
   const { books, bed, measures, layers, changing, onClose } = props;
-  const { form, set, material, preview, troubles, isSaving, save } = usePosting(props);
+  const { form, set, material, stocked, preview, troubles, isSaving, save } = usePosting(props);
   const types = TYPES.map((type) => ({
     ...type,
     disabled: (type.value === 'takeOff' || type.value === 'dig') && layers.length === 0,
@@ -58,7 +58,7 @@ export function PostingBand(props: PostingBandProps) {
         />
       )}
       <div className="band-fields">
-        <PostingFields {...{ form, set, books, measures, material, layers, troubles }} />
+        <PostingFields {...{ form, set, books, measures, material, stocked, layers, troubles }} />
         <Field name="When" trouble={troubles['date']}>
           {(control) => (
             <Input

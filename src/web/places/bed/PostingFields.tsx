@@ -6,8 +6,9 @@ import type { AmountUnit } from '../../../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../../../core/units/soil-nitrogen.ts';
 import { Field } from '../../forms/Field.tsx';
 import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor, type Measures } from '../../format/measures.ts';
-import { materialOptions, ratioWords } from './material-options.ts';
-import { SEEN_CHIPS, type PostingForm } from './posting-form.ts';
+import type { StockedLot } from '../../worker/stock-answers.ts';
+import { materialOptions, ratioWords, stockOptions } from './material-options.ts';
+import { chosenLot, SEEN_CHIPS, type PostingForm } from './posting-form.ts';
 
 export interface NamedLayerChoice {
   readonly id: string;
@@ -20,6 +21,7 @@ interface PostingFieldsProps {
   readonly books: GardenBooks;
   readonly measures: Measures;
   readonly material: Material | undefined;
+  readonly stocked: readonly StockedLot[];
   readonly layers: readonly NamedLayerChoice[];
   readonly troubles: Record<string, string>;
 }
@@ -179,16 +181,26 @@ function LayerField({ form, set, layers, troubles, all }: PostingFieldsProps & {
 const AGES_IN_A_HEAP: readonly MaterialKind[] = ['wood', 'residue', 'leaf'];
 
 function LayFields(props: PostingFieldsProps) {
-  const { form, set, books, measures, material, troubles } = props;
-  const options = useMemo(() => materialOptions(books), [books]);
+  const { form, set, books, measures, material, stocked, troubles } = props;
+  const options = useMemo(
+    () =>
+      [stockOptions(stocked, books), ...materialOptions(books)].filter(
+        ({ options: some }) => some.length > 0,
+      ),
+    [books, stocked],
+  );
   return (
     <>
-      <Field name="What" trouble={troubles['materialId']} hint={material && ratioWords(material)}>
+      <Field
+        name="What"
+        trouble={troubles['materialId'] ?? troubles['lotId']}
+        hint={material && ratioWords(material)}
+      >
         {(control) => (
           <Select
             {...control}
             value={form.materialId}
-            onChange={(materialId) => set({ materialId })}
+            onChange={(materialId) => set(choiceOf(materialId, stocked))}
             showSearch={{ optionFilterProp: 'label' }}
             style={{ width: 250 }}
             popupMatchSelectWidth={380}
@@ -222,7 +234,7 @@ function LayFields(props: PostingFieldsProps) {
         />
       </div>
       {form.isDugIn && <DepthField {...props} />}
-      {material && AGES_IN_A_HEAP.includes(material.kind) && (
+      {material && chosenLot(form.materialId) === null && AGES_IN_A_HEAP.includes(material.kind) && (
         <TextField
           {...props}
           name="Months in a heap"
@@ -234,6 +246,14 @@ function LayFields(props: PostingFieldsProps) {
       )}
     </>
   );
+}
+
+/** A lot is called by what it comes nearest to, and has its age already. */
+function choiceOf(materialId: string, stocked: readonly StockedLot[]): Partial<PostingForm> {
+  const lotId = chosenLot(materialId);
+  if (lotId === null) return { materialId };
+  const nearest = stocked.find((one) => one.lotId === lotId)?.nearestMaterialId;
+  return { materialId, lotMaterialId: nearest ?? '', seasonedMonths: '0' };
 }
 
 type Chips = PostingForm['chips'];

@@ -14,7 +14,7 @@ import { dayOf, fullDate, shortDate } from '../../format/dates.ts';
 import { percent, plainFigure } from '../../format/figures.ts';
 import { SOIL_NITROGEN_WORDS, UNIT_WORDS, type Measures } from '../../format/measures.ts';
 import { useUndo } from '../shell/use-undo.tsx';
-import { materialName } from './naming.ts';
+import { layName } from './naming.ts';
 
 interface PostingsProps {
   readonly books: GardenBooks;
@@ -75,14 +75,14 @@ function entryWords(
 ): string {
   const layerName = (layerId: string) => {
     const layer = entries.find(({ id }) => id === layerId);
-    return layer?.type === 'lay' ? materialName(layer.materialId, books.materials) : 'a layer';
+    return layer?.type === 'lay' ? layName(layer, books) : 'a layer';
   };
   switch (entry.type) {
     case 'lay': {
       const amount = `${plainFigure(entry.amount)} ${UNIT_WORDS[entry.unit]}`;
       const age = entry.seasonedMonths > 0 ? `, ${entry.seasonedMonths} months old` : '';
       const place = entry.dugDepthCm > 0 ? `, dug in ${measures.thickness(entry.dugDepthCm)} deep` : '';
-      return `${materialName(entry.materialId, books.materials)}: ${amount} (${measures.mass(entry.massFreshKg)})${age}${place}`;
+      return `${layName(entry, books)}: ${amount} (${measures.mass(entry.massFreshKg)})${age}${place}`;
     }
     case 'dig': {
       const what = entry.layerId === null ? 'Everything on top' : layerName(entry.layerId);

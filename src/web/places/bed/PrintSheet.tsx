@@ -17,7 +17,7 @@ import { chosenProduct } from './chosen-product.ts';
 import { sectionInWords } from './bed-words.ts';
 import { statementsOf, StatementTable } from './Ledger.tsx';
 import { MindList } from './MindList.tsx';
-import { bedNames, materialName, namedCrops, namedLayers, recordNames } from './naming.ts';
+import { bedNames, layName, namedCrops, namedLayers, recordNames } from './naming.ts';
 import { useBedAnswers, type BedAnswers } from './use-bed-answers.ts';
 
 /** One bed on paper: how it lies, what to do, what to mind, and its books of the year. */
@@ -72,7 +72,7 @@ function WorkedSheet({
   const { projection, advice } = answers;
   if (!projection || !advice || !answers.books) return null;
   const sample = atEndOf(projection, today);
-  const layers = namedLayers(sample, books.entries, books.plantings, books.materials);
+  const layers = namedLayers(sample, books.entries, books.plantings, books);
   const crops = namedCrops(sample, books.plantings);
   const names = bedNames(books);
   const product = chosenProduct(books.garden, bed);
@@ -147,7 +147,7 @@ function Plan({ books, bed, measures }: SheetProps & { measures: Measures }) {
           const material = entry.type === 'lay' ? find(entry.materialId) : undefined;
           const carried =
             entry.type === 'lay' && material
-              ? `${materialName(entry.materialId, books.materials)}: ${plainFigure(amountFromMassFreshKg(entry.massFreshKg, barrow, { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 }), 2)} ${UNIT_WORDS[barrow]}, ${measures.mass(entry.massFreshKg)}`
+              ? `${layName(entry, books)}: ${plainFigure(amountFromMassFreshKg(entry.massFreshKg, barrow, { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 }), 2)} ${UNIT_WORDS[barrow]}, ${measures.mass(entry.massFreshKg)}`
               : entry.type === 'feed'
                 ? `Feed ${measures.nitrogen(entry.nitrogenG)} of nitrogen`
                 : entry.type === 'water'

@@ -3,6 +3,7 @@ import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
 import { carbonToNitrogenRatio, type Material, type MaterialKind } from '../../../core/materials/material.ts';
 import { materialFinder } from '../../../core/records/garden-books.ts';
 import { plainFigure } from '../../format/figures.ts';
+import type { StockedLot } from '../../worker/stock-answers.ts';
 import { SEEN_CHIPS } from './posting-form.ts';
 
 const GROUPS: readonly { label: string; kinds: readonly MaterialKind[] }[] = [
@@ -19,6 +20,17 @@ export function ratioWords(material: Material): string {
   const ratio = carbonToNitrogenRatio(material);
   return ratio === 0 ? 'no carbon' : `C:N ${plainFigure(ratio, ratio < 20 ? 2 : 3)}`;
 }
+
+/** What lies in stock today, to be taken from. */
+export const stockOptions = (stocked: readonly StockedLot[], { lots }: Pick<GardenBooks, 'lots'>) => ({
+  label: 'In stock',
+  options: stocked.flatMap(({ lotId, now, material }) => {
+    const lot = lots.find(({ id }) => id === lotId);
+    return lot && now && material
+      ? [{ value: `lot:${lotId}`, label: `${lot.name} · ${ratioWords(material)}` }]
+      : [];
+  }),
+});
 
 /** Everything one can lay, in groups: one's own first. */
 export function materialOptions(books: GardenBooks) {

@@ -3,7 +3,7 @@ import { plantingOf } from '../../../../tests/fixtures/books.ts';
 import type { EntryRecord, PlantingRecord } from '../../../contract/records.ts';
 import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
 import type { BedSample, LayerState } from '../../../core/projection/bed-projection.ts';
-import { cropNames, DRAFT_ID, growingWords, namedCrops, namedLayers } from './naming.ts';
+import { cropNames, DRAFT_ID, growingWords, layName, namedCrops, namedLayers } from './naming.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
 const planting = (id: string, cropId: string, plantedOn: string, clearedOn: string | null): PlantingRecord =>
@@ -73,7 +73,7 @@ describe('names in a drawing', () => {
       sample('2026-05-01', ['a', DRAFT_ID, 'p2_residue', 'p1:3_residue']),
       entries,
       PLANTINGS,
-      own,
+      { materials: own, lots: [] },
     );
     expect(named.map(({ name, age, isDraft }) => [name, age, isDraft])).toEqual([
       ['Finished yard-debris compost', 'today', false],
@@ -96,5 +96,27 @@ describe('names in a drawing', () => {
     expect(growingWords(sample('2026-12-01'), PLANTINGS, day('2026-12-01'))).toBe('Currant, dormant');
     expect(growingWords(sample('2026-10-10'), annuals, day('2026-10-10'))).toBe('Garlic next');
     expect(growingWords(sample('2028-01-01'), annuals, day('2028-01-01'))).toBe('Nothing grows here');
+  });
+});
+
+describe('what was laid', () => {
+  const lot = {
+    id: 'l',
+    version: 1,
+    createdAt: '',
+    updatedAt: '',
+    gardenId: 'g',
+    name: 'Chips by the gate',
+    form: 'pile' as const,
+    keeping: 'open' as const,
+    isTurned: false,
+    isHot: false,
+    reserveL: 0,
+    note: '',
+  };
+  it('is called by the lot it came from, or by its material once that lot is gone', () => {
+    const entry = { lotId: 'l', materialId: 'straw_cereal' };
+    expect(layName(entry, { materials: [], lots: [lot] })).toBe('Chips by the gate');
+    expect(layName(entry, { materials: [], lots: [] })).toBe('Cereal straw');
   });
 });

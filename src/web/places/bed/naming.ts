@@ -15,6 +15,18 @@ export const DRAFT_ID = 'draft';
 export const materialName = (materialId: string, materials: GardenBooks['materials']): string =>
   materials.find(({ id }) => id === materialId)?.name ?? findLibraryMaterial(materialId)?.name ?? materialId;
 
+/** Where the names of what is laid stand. */
+export type LayNames = Pick<GardenBooks, 'materials' | 'lots'>;
+
+/** What was laid, by the lot it came from or by its material. */
+export function layName(
+  { lotId, materialId }: { readonly lotId?: string | null | undefined; readonly materialId: string },
+  { materials, lots }: LayNames,
+): string {
+  const lot = lotId ? lots.find(({ id }) => id === lotId) : undefined;
+  return lot?.name ?? materialName(materialId, materials);
+}
+
 /** A model crop belongs to the planting it grew from; a perennial has one for every year. */
 const plantingOf = (cropId: string, plantings: readonly PlantingRecord[]): PlantingRecord | undefined =>
   plantings.find(({ id }) => cropId === id || cropId.startsWith(`${id}:`));
@@ -33,23 +45,23 @@ export function layerName(
   layerId: string,
   entries: readonly EntryRecord[],
   plantings: readonly PlantingRecord[],
-  materials: GardenBooks['materials'],
+  names: LayNames,
 ): string {
   const entry = entries.find(({ id }) => id === layerId);
-  return entry?.type === 'lay' ? materialName(entry.materialId, materials) : residueName(layerId, plantings);
+  return entry?.type === 'lay' ? layName(entry, names) : residueName(layerId, plantings);
 }
 
 /** How the crops and layers of these records are called in an answer. */
-export const bedNames = ({ entries, plantings, materials }: GardenBooks): BedNames => ({
+export const bedNames = ({ entries, plantings, ...names }: GardenBooks): BedNames => ({
   crops: (cropIds) => cropNames(cropIds, plantings),
-  layer: (layerId) => layerName(layerId, entries, plantings, materials),
+  layer: (layerId) => layerName(layerId, entries, plantings, names),
 });
 
 /** How entries and plantings are called where they clash. */
-export const recordNames = ({ entries, plantings, materials }: GardenBooks): RecordNames => ({
+export const recordNames = ({ entries, plantings, ...names }: GardenBooks): RecordNames => ({
   entry: (entryId) => {
     const entry = entries.find(({ id }) => id === entryId);
-    if (entry?.type === 'lay') return materialName(entry.materialId, materials);
+    if (entry?.type === 'lay') return layName(entry, names);
     return entry?.type === 'feed' ? 'Feed' : 'Digging';
   },
   planting: (plantingId) => cropName(plantingId, plantings),
@@ -60,7 +72,7 @@ export function namedLayers(
   sample: BedSample,
   entries: readonly EntryRecord[],
   plantings: readonly PlantingRecord[],
-  materials: GardenBooks['materials'],
+  names: LayNames,
 ): NamedLayer[] {
   return sample.layers.map((layer) => {
     const entry = entries.find(({ id }) => id === layer.id);
@@ -68,7 +80,7 @@ export function namedLayers(
       const age = ageInWords(Math.max(0, sample.day - 1 - dayOf(entry.date)));
       return {
         ...layer,
-        name: materialName(entry.materialId, materials),
+        name: layName(entry, names),
         age,
         isDraft: entry.id === DRAFT_ID || entry.version === 0,
       };

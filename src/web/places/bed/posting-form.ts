@@ -19,7 +19,10 @@ export interface PostingForm {
   readonly type: EntryType;
   readonly date: string;
   readonly isPlanned: boolean;
+  /** A material, or a lot of the stock as `lot:<id>`. */
   readonly materialId: string;
+  /** What the chosen lot comes nearest to; the server looks again. */
+  readonly lotMaterialId: string;
   readonly amount: string;
   readonly unit: AmountUnit;
   readonly isDugIn: boolean;
@@ -57,6 +60,7 @@ export const emptyForm = (today: string, unit: AmountUnit, dugDepth: string): Po
   date: today,
   isPlanned: false,
   materialId: 'chips_branch',
+  lotMaterialId: '',
   amount: '',
   unit,
   isDugIn: false,
@@ -92,7 +96,8 @@ export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits)
     case 'lay':
       return {
         ...common,
-        materialId: entry.materialId,
+        materialId: entry.lotId ? `${LOT_PREFIX}${entry.lotId}` : entry.materialId,
+        lotMaterialId: entry.lotId ? entry.materialId : '',
         amount: String(entry.amount),
         unit: entry.unit,
         isDugIn: entry.dugDepthCm > 0,
@@ -123,6 +128,18 @@ export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits)
 
 const PERCENT = 100;
 
+const LOT_PREFIX = 'lot:';
+
+/** The lot a form's choice means; null for what comes from outside. */
+export const chosenLot = (materialId: string): string | null =>
+  materialId.startsWith(LOT_PREFIX) ? materialId.slice(LOT_PREFIX.length) : null;
+
+function laidOf(form: PostingForm) {
+  const lotId = chosenLot(form.materialId);
+  if (lotId !== null) return { lotId, materialId: form.lotMaterialId };
+  return { lotId: null, materialId: form.materialId === SEEN_CHIPS ? form.chips.id : form.materialId };
+}
+
 function typed(form: PostingForm, units: FormUnits): unknown {
   const common = {
     id: form.id,
@@ -136,7 +153,7 @@ function typed(form: PostingForm, units: FormUnits): unknown {
     case 'lay':
       return {
         ...common,
-        materialId: form.materialId === SEEN_CHIPS ? form.chips.id : form.materialId,
+        ...laidOf(form),
         amount: numberFromText(form.amount),
         unit: form.unit,
         dugDepthCm: form.isDugIn ? depthCm : 0,

@@ -15,7 +15,9 @@ import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/garden
 import type { Measures } from '../../format/measures.ts';
 import { resolveMaterial } from './material-options.ts';
 import { DRAFT_ID } from './naming.ts';
+import { useStock } from '../stock/use-stock.ts';
 import {
+  chosenLot,
   emptyForm,
   formOf,
   readForm,
@@ -75,9 +77,15 @@ export function usePosting(posting: Posting) {
 
   const read = useMemo(() => readForm(form, units), [form, units]);
   const chips = useMemo(() => (form.materialId === SEEN_CHIPS ? seenChips(form) : null), [form]);
+  const { lots } = useStock(books);
+  const stocked = useMemo(() => lots.flatMap(({ brief }) => brief ?? []), [lots]);
+  const lotId = chosenLot(form.materialId);
   const material = useMemo(
-    () => resolveMaterial(form.materialId, books, chips),
-    [form.materialId, books, chips],
+    () =>
+      lotId === null
+        ? resolveMaterial(form.materialId, books, chips)
+        : (stocked.find((one) => one.lotId === lotId)?.material ?? undefined),
+    [form.materialId, lotId, stocked, books, chips],
   );
   const preview = useMemo<Preview | null>(() => {
     const entry = read.ok ? previewOf(read.draft, bed, material) : null;
@@ -121,6 +129,7 @@ export function usePosting(posting: Posting) {
     form,
     set: (change: Partial<PostingForm>) => setForm((before) => ({ ...before, ...change })),
     material,
+    stocked,
     preview,
     troubles,
     isSaving: writeEntry.isPending || changeEntry.isPending || makeMaterial.isPending,

@@ -10,7 +10,7 @@ import { dateNear, dayOf } from '../../format/dates.ts';
 import { fixed } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
 import { STATUS_WORDS } from '../../format/words.ts';
-import { bedNames, materialName } from '../bed/naming.ts';
+import { bedNames, layName } from '../bed/naming.ts';
 import { inBedOrder, nextStepOf, type BedOrder } from './bed-order.ts';
 import type { BriefedBed } from './use-bed-briefs.ts';
 
@@ -151,7 +151,7 @@ function stepWords(step: NextStep, areaM2: number, books: GardenBooks, measures:
 function entryStepWords(entry: EntryRecord, books: GardenBooks, measures: Measures): string {
   switch (entry.type) {
     case 'lay':
-      return `lay ${materialName(entry.materialId, books.materials).toLowerCase()}`;
+      return `lay ${layName(entry, books).toLowerCase()}`;
     case 'dig':
       return 'dig in';
     case 'takeOff':

@@ -127,7 +127,7 @@ function stripBed(
         ? 'Path'
         : growingWords(brief.now, plantings, dayOf(books.today)),
     sample: brief?.now,
-    layers: brief ? namedLayers(brief.now, entries, plantings, books.materials) : [],
+    layers: brief ? namedLayers(brief.now, entries, plantings, books) : [],
     crops: brief ? namedCrops(brief.now, plantings) : [],
     href: hrefOf(bed.id),
   };

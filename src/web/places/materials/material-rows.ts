@@ -29,8 +29,8 @@ export function materialRows(books: Pick<GardenBooks, 'materials' | 'labResults'
         name,
         material,
         library,
-        phosphorusFraction: phosphorusFractionDryBasis(id),
-        potassiumFraction: potassiumFractionDryBasis(id),
+        phosphorusFraction: phosphorusFractionDryBasis(id, material),
+        potassiumFraction: potassiumFractionDryBasis(id, material),
         isReported: books.labResults.some(({ materialId }) => materialId === id),
       },
     ];

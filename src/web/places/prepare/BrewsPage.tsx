@@ -189,7 +189,7 @@ function OnBed({ id, scaled, date, books, measures }: BrewProps) {
         <div className="field">
           <span className="field-name">brings to its books</span>
           <span className="tool-result">
-            {measures.liquid(main.litres)} of {findLibraryMaterial(main.materialId)!.name.toLowerCase()}:{' '}
+            {measures.spoons(main.litres)} of {findLibraryMaterial(main.materialId)!.name.toLowerCase()}:{' '}
             {measures.mass(scaled.carbonG / 1000)} of carbon, {measures.nitrogen(scaled.nitrogenG)} of
             nitrogen
           </span>

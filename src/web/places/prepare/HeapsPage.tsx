@@ -222,7 +222,7 @@ function CompostHeap({ heap: { lot, brief, log }, books, measures, today, href }
           </li>
           <li className="soft">
             Turned {log.turnings.length} time{log.turnings.length === 1 ? '' : 's'}, watered{' '}
-            {log.waterings.length}. Damp it down before turning: dry compost dust can carry mould and
+            {log.waterings.length}. Damp it down before turning: dry compost dust can carry mold and
             Legionella. No face over it, wash hands.
           </li>
         </ul>
