@@ -3,12 +3,15 @@ import { CHROMIUM } from './tests/chromium.ts';
 
 /** Servers of their own: the demo garden, and books in which nothing is written yet, twice. All stand in May. */
 const TODAY = '2026-05-14';
+/** A scale and a probe that stand in for real ones. */
+const SCALE = 'http://127.0.0.1:4195';
+const PROBE = 'http://127.0.0.1:4196';
 const server = (port: number, extra: string) =>
   `node --import tsx src/server/main.ts --port ${port} --today ${TODAY} ${extra}`;
 
 /** Books that begin empty on every run. */
-const ownBooks = (port: number, name: string) => ({
-  command: `node -e "for (const s of ['','-wal','-shm']) require('fs').rmSync('test-results/e2e-${name}.sqlite'+s,{force:true})" && ${server(port, `--db test-results/e2e-${name}.sqlite`)}`,
+const ownBooks = (port: number, name: string, extra = '') => ({
+  command: `node -e "for (const s of ['','-wal','-shm']) require('fs').rmSync('test-results/e2e-${name}.sqlite'+s,{force:true})" && ${server(port, `--db test-results/e2e-${name}.sqlite ${extra}`)}`,
   url: `http://127.0.0.1:${port}/api/health`,
   reuseExistingServer: false,
 });
@@ -32,6 +35,11 @@ export default defineConfig({
       reuseExistingServer: false,
     },
     ownBooks(4192, 'own'),
-    ownBooks(4193, 'beds'),
+    ownBooks(4193, 'beds', `--scale ${SCALE} --probe ${PROBE}`),
+    {
+      command: 'node --import tsx src/standins/main.ts --scale-port 4195 --probe-port 4196',
+      url: `${PROBE}/reading`,
+      reuseExistingServer: false,
+    },
   ],
 });

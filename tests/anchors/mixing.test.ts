@@ -224,7 +224,7 @@ describe('the solver', () => {
     expect(answer.usedUp).toEqual(['grass_clippings']);
     expect(answer.misses[0]).toMatchObject({ what: 'carbonToNitrogen' });
     const [fix] = answer.fixes;
-    if (fix?.code !== 'addNitrogen') throw new Error('no nitrogen asked for');
+    if (fix.code !== 'addNitrogen') throw new Error('no nitrogen asked for');
     const mended = answer.blend.carbonG / (answer.blend.nitrogenG + fix.nitrogenG);
     expect(mended).toBeCloseTo(28, 9);
     const grass = fix.with.find(({ materialId }) => materialId === 'grass_clippings')!;

@@ -14,3 +14,13 @@ export async function expectAccessible(page: Page): Promise<void> {
     violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
   ).toEqual([]);
 }
+
+/** Chooses from one of the component library's lists. */
+export async function choose(page: Page, field: string, option: string, nth = 0): Promise<void> {
+  const box = page.getByLabel(field, { exact: true }).nth(nth);
+  await box.click();
+  if (await box.isEditable()) await box.fill(option);
+  await page.locator('.ant-select-item-option:visible').filter({ hasText: option }).first().click();
+  // The list fades; the next one must not be mistaken for it.
+  await expect(page.locator('.ant-select-dropdown:visible')).toHaveCount(0);
+}

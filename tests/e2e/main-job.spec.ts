@@ -1,15 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
-import { answer } from './bed-page.ts';
+import { expect, test } from '@playwright/test';
+import { answer, choose } from './bed-page.ts';
 
 test.use({ baseURL: 'http://127.0.0.1:4192' });
-
-/** Chooses from one of the component library's lists. */
-async function choose(page: Page, field: string, option: string): Promise<void> {
-  const box = page.getByLabel(field, { exact: true });
-  await box.click();
-  if (await box.isEditable()) await box.fill(option);
-  await page.locator('.ant-select-item-option').filter({ hasText: option }).click();
-}
 
 /** From an empty book to an answered bed: the job the app is for. */
 test('a new bed is planted, chips are tried on top and dug in, kept, and still there after a reload', async ({

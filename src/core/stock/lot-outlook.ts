@@ -9,7 +9,6 @@ import { figuresOf, kindOf, type LotFigures } from './lot-figures.ts';
 import { nearestMaterialId } from './nearest-material.ts';
 import { promisesOf, type Promises } from './promises.ts';
 import type { LotHistory, StockRun } from './run-stock.ts';
-import { foldTime, type LotLine } from './stock-ledger.ts';
 
 /** How far ahead a lot is followed. */
 export const LOT_HORIZON_DAYS = 730;
@@ -29,7 +28,6 @@ export interface LotCourse {
   readonly openedOn: DayNumber | null;
   readonly course: readonly { readonly day: DayNumber; readonly figures: LotFigures }[];
   readonly power: readonly PowerPoint[];
-  readonly lines: readonly LotLine[];
   readonly balanceError: number;
 }
 
@@ -146,7 +144,6 @@ export function lotCourse(history: LotHistory): LotCourse {
     openedOn: history.openedOn,
     course: history.looks.map(({ day, figures }) => ({ day, figures })),
     power: kept(history).map(({ day, contents }) => ({ day, ...lockUpPower(contents) })),
-    lines: foldTime(history.lines),
     balanceError: history.balanceError,
   };
 }

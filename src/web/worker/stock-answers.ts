@@ -13,6 +13,7 @@ import {
   type LotCourse,
 } from '../../core/stock/lot-outlook.ts';
 import type { BurnResult } from '../../core/stock/movements.ts';
+import { foldTime, type LotLine } from '../../core/stock/stock-ledger.ts';
 import { runStock, type StockRun } from '../../core/stock/run-stock.ts';
 
 /** The stock of a garden, and the day it is looked at. */
@@ -92,13 +93,21 @@ export interface LotAnswer {
   readonly course: LotCourse;
   /** With plans carried out. */
   readonly planned: LotCourse;
+  /** Postings up to this evening, then what is planned. */
+  readonly account: readonly LotLine[];
 }
 
 export function lotAnswer(question: StockQuestion, lotId: string): LotAnswer | null {
   const runs = runsFor(question);
   const history = runs.ahead.lots.get(lotId);
   const planned = runs.planned.lots.get(lotId);
-  return history && planned ? { course: lotCourse(history), planned: lotCourse(planned) } : null;
+  const today = runs.today.lots.get(lotId);
+  if (!history || !planned || !today) return null;
+  return {
+    course: lotCourse(history),
+    planned: lotCourse(planned),
+    account: [...foldTime(today.lines), ...planned.lines.filter(({ isPlanned }) => isPlanned)],
+  };
 }
 
 export interface ChargeAnswer extends ChargePreview {

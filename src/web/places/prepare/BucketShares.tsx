@@ -4,6 +4,16 @@ import { percent, plainFigure } from '../../format/figures.ts';
 import { COLORS } from '../../theme/tokens.ts';
 import type { BenchPart } from './mix-form.ts';
 
+/** The parts as they were measured, when all with one bucket; else how often the smallest goes into each. */
+function partsByBucket(parts: readonly BenchPart[]): string[] {
+  const filled = parts.filter(({ volumeL }) => volumeL > 0);
+  if (new Set(filled.map(({ row }) => row.amount.unit)).size === 1) {
+    return filled.map(({ row }) => row.amount.amount.trim());
+  }
+  const smallest = Math.min(...filled.map(({ volumeL }) => volumeL));
+  return filled.map(({ volumeL }) => plainFigure(volumeL / smallest, 2));
+}
+
 const ROWS = [
   ['volume', 'of the volume'],
   ['dryMass', 'of the dry stuff'],
@@ -18,8 +28,7 @@ const ENOUGH_FOR_FIGURE = 0.07;
 
 /** Why a ratio by the bucket misleads: the same parts by volume, dry mass, carbon and nitrogen. */
 export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ratio: BucketRatio }) {
-  const smallest = Math.min(...parts.filter(({ volumeL }) => volumeL > 0).map(({ volumeL }) => volumeL));
-  const byBucket = parts.map(({ volumeL }) => plainFigure(volumeL / smallest, 2)).join(' : ');
+  const byBucket = partsByBucket(parts).join(' : ');
   const { carbonToNitrogen } = ratio.blend;
   return (
     <section aria-label="What the buckets truly give">

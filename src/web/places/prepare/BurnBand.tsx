@@ -305,15 +305,6 @@ function CharFields({ form, set, measures, troubles }: FieldsProps) {
               : 'the day after, at the earliest'
           }
         />
-        <div className="field">
-          <span className="field-name">Nails</span>
-          <Checkbox
-            checked={form.isMagnetPassed}
-            onChange={(event) => set({ isMagnetPassed: event.target.checked })}
-          >
-            magnet drawn through
-          </Checkbox>
-        </div>
       </div>
       {form.quench !== 'water' && (
         <p className="soft hint">

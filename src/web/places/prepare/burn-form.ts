@@ -129,7 +129,7 @@ export function burnPosting(form: BurnForm): StockPosting['movements'][number] &
       quench: form.quench,
       quenchWaterL: form.quenchWaterL.trim() === '' ? null : numberFromText(form.quenchWaterL),
       coldCheckedOn: form.coldCheckedOn === '' ? null : form.coldCheckedOn,
-      isMagnetPassed: form.isMagnetPassed,
+      isMagnetPassed: form.isMagnetPassed || isTicked(form, 'magnet'),
       steps: [...form.steps],
     },
   };

@@ -123,11 +123,11 @@ function OpenLot({ books, lot }: { books: GardenBooks; lot: LotRecord }) {
       <div className="section-head">
         <h2>Account</h2>
       </div>
-      {answer && answer.planned.lines.length > 0 ? (
+      {answer && answer.account.length > 0 ? (
         <LotAccount
           books={books}
           lotId={lot.id}
-          lines={answer.planned.lines.filter(({ day, cause }) => day <= today + 1 || cause.type !== 'time')}
+          lines={answer.account}
           measures={measures}
           balanceError={answer.course.balanceError}
         />

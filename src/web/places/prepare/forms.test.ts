@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import { blankBurn, burnFormOf, burnPosting, isTicked, withStep, type BurnRecord } from './burn-form.ts';
+import {
+  aimsOf,
+  batchPosting,
+  ingredientsOf,
+  newRow,
+  partsOf,
+  problemOf,
+  withLitres,
+  type BenchForm,
+  type Mixable,
+} from './mix-form.ts';
+
+const mixable = (source: string, id: string, thereL: number | null): [string, Mixable] => [
+  source,
+  { source, name: id, materialId: id, material: findLibraryMaterial(id)!, thereL },
+];
+const KNOWN = new Map([
+  mixable('lot:heap', 'chips_mixed', 400),
+  mixable('material:grass_clippings', 'grass_clippings', null),
+]);
+const chips = newRow('lot:heap', 'bucket10L', '5');
+const grass = { ...newRow('material:grass_clippings', 'bucket10L', ''), isFree: true };
+const FORM: BenchForm = {
+  rows: [chips, grass],
+  waterL: '3,5',
+  totalL: '',
+  isWhole: true,
+  isLayered: true,
+  ...aimsOf('hotCompost'),
+};
+
+describe('the bench', () => {
+  const parts = partsOf(FORM.rows, KNOWN);
+
+  it('weighs what is typed, and takes an empty amount as nothing', () => {
+    expect(parts[0]).toMatchObject({ materialId: 'chips_mixed' });
+    expect(parts[0]!.volumeL).toBeCloseTo(50, 9);
+    expect(parts[0]!.massFreshKg).toBeCloseTo(14, 9);
+    expect(parts[1].massFreshKg).toBe(0);
+    expect(partsOf([newRow('lot:gone', 'kg', '1')], KNOWN)).toEqual([]);
+  });
+
+  it('gives the solver what is fixed, what is free, and the aims of the purpose', () => {
+    const { ingredients, carbonToNitrogen, moisture, totalL } = problemOf(FORM, parts);
+    expect(ingredients[0]!.leastL).toBe(ingredients[0]!.mostL);
+    expect(ingredients[0]!.mostL).toBeCloseTo(50, 9);
+    expect(ingredients[1]).toMatchObject({ leastL: 0, mostL: Infinity, isWhole: true });
+    expect(ingredients[1].measureL).toBeCloseTo(10, 9);
+    expect(carbonToNitrogen).toEqual({ aim: 27.5, tolerance: 2.5 });
+    expect(moisture!.aim).toBeCloseTo(0.55, 12);
+    expect(totalL).toBeNull();
+    expect(problemOf({ ...FORM, ratioLow: '28', ratioHigh: '' }, parts).carbonToNitrogen).toEqual({
+      aim: 28,
+      tolerance: 0,
+    });
+    const free = partsOf([{ ...chips, isFree: true }], KNOWN);
+    expect(problemOf(FORM, free).ingredients[0].mostL).toBe(400);
+  });
+
+  it('writes what was found in the units that were typed, and leaves the rest alone', () => {
+    const rows = withLitres(parts, [999, 60]);
+    expect(rows.map(({ amount }) => amount.amount)).toEqual(['5', '6']);
+  });
+
+  it('becomes a heap whose ingredients come from stock or from outside', () => {
+    const filled = partsOf(withLitres(parts, [50, 60]), KNOWN);
+    expect(ingredientsOf(filled)).toEqual([
+      { lotId: 'heap', materialId: null, amount: 5, unit: 'bucket10L' },
+      { lotId: null, materialId: 'grass_clippings', amount: 6, unit: 'bucket10L' },
+    ]);
+    const plan = {
+      lotId: 'l',
+      movementId: 'm',
+      name: 'Heap',
+      date: '2026-06-01',
+      isHot: true,
+      isTurned: false,
+    };
+    const posting = batchPosting(plan, FORM, filled, '2026-05-14');
+    expect(posting.movements[0]).toMatchObject({
+      type: 'make',
+      state: 'planned',
+      waterL: 3.5,
+      isLayered: true,
+    });
+    expect(posting.lots[0]).toMatchObject({ id: 'l', name: 'Heap', isHot: true });
+  });
+});
+
+describe('a burn being kept', () => {
+  const blank = blankBurn('2026-05-14', 'lot:poles', { mass: 'kg', volume: 'bucket10L' });
+  const stamp = { version: 2, createdAt: '', updatedAt: '', gardenId: 'g' };
+
+  it('has no yield until it is measured, and comes back as it was typed', () => {
+    const form = withStep(
+      { ...blank, wood: { amount: '80', unit: 'kg' }, unburntPct: '5', quenchWaterL: '120' },
+      'magnet',
+      '2026-05-14T10:00:00Z',
+    );
+    const posting = burnPosting(form);
+    expect(posting).toMatchObject({
+      yield: null,
+      unburntShare: 0.05,
+      feedstock: [{ lotId: 'poles', materialId: null, amount: 80, unit: 'kg' }],
+      log: { isMagnetPassed: true, coldCheckedOn: null, quenchWaterL: 120 },
+    });
+    const kept = { ...stamp, ...posting } as BurnRecord;
+    const again = burnFormOf(kept, 'Char', blank);
+    expect(burnPosting({ ...again, char: { amount: '6', unit: 'bucket10L' } })).toMatchObject({
+      ...posting,
+      yield: { amount: 6, unit: 'bucket10L', moistureFractionWetBasis: 0.3 },
+    });
+  });
+
+  it('takes a tick back', () => {
+    const ticked = withStep(blank, 'quench', 'now');
+    expect(isTicked(ticked, 'quench')).toBe(true);
+    expect(isTicked(withStep(ticked, 'quench', 'later'), 'quench')).toBe(false);
+  });
+});

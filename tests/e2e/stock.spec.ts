@@ -1,0 +1,288 @@
+import { expect, test, type Page } from '@playwright/test';
+import { choose, expectAccessible, isAnswered, layers } from './bed-page.ts';
+import { makeBed, makeGarden } from './own-books.ts';
+
+const OWN = 'http://127.0.0.1:4193';
+const DEMO = 'http://127.0.0.1:4191';
+
+test.describe('stock and preparing', () => {
+  test.use({ baseURL: OWN });
+
+  const row = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
+  const form = (page: Page, name: string) => page.getByRole('form', { name });
+
+  /** Receives a load of a material of the library under a name of its own. */
+  async function receive(page: Page, material: string, name: string, barrows: string): Promise<void> {
+    await page.getByRole('button', { name: 'Receive something' }).click();
+    await choose(page, 'What', material);
+    await page.getByLabel('How much').fill(barrows);
+    await page.getByLabel('Call it').fill(name);
+    await form(page, 'Receive something').getByRole('button', { name: 'Write into the stock book' }).click();
+    await expect(row(page, name)).toBeVisible();
+  }
+
+  test('unknown chips are judged, seasoned, mixed by the bucket, solved to 28:1 and made into a heap', async ({
+    page,
+    request,
+  }) => {
+    await makeGarden(request, 'yard');
+    await page.goto('/garden/yard/stock');
+
+    await test.step('a load is judged by a bucket, a handful and a count', async () => {
+      await expect(page.getByText('Nothing in stock yet')).toBeVisible();
+      await page.getByRole('button', { name: 'Receive something' }).click();
+      await page.getByLabel('Branches, cm thick').fill('9');
+      await page.getByRole('button', { name: 'Weigh a bucket' }).click();
+      await page.getByLabel('Empty, kg').fill('3.6');
+      await page.getByLabel('Full, not packed, kg').fill('0.6');
+      await expect(page.getByText('Are the two swapped?')).toBeVisible();
+      await page.getByLabel('Empty, kg').fill('0.6');
+      await page.getByLabel('Full, not packed, kg').fill('3.6');
+      await expect(page.getByText('300 kg/m³')).toBeVisible();
+      await page.getByRole('button', { name: 'Use it' }).click();
+      await expect(page.getByLabel('Lies at, kg/m³')).toHaveValue('300');
+      await page.getByRole('button', { name: 'How wet is it?' }).click();
+      await choose(page, 'A squeezed handful', 'holds together');
+      await page.getByRole('button', { name: 'Use it' }).click();
+      await expect(page.getByLabel('Water in it, %')).toHaveValue('50');
+      await page.getByRole('button', { name: 'Count leaf' }).click();
+      await page.getByLabel('Pieces of leaf').fill('30');
+      await page.getByLabel('Pieces of wood').fill('90');
+      await page.getByRole('button', { name: 'Use it' }).click();
+      await expect(page.getByLabel('Leaf in it, %')).toHaveValue('4.8');
+    });
+
+    await test.step('what cannot be is refused by its field', async () => {
+      await page.getByLabel('How much').fill('20');
+      await page.getByLabel('Water in it, %').fill('110');
+      await page.getByLabel('Call it').fill('Lane chips');
+      await page.getByLabel('Arrived').fill('2025-08-10');
+      await page.getByRole('button', { name: 'Write into the stock book' }).click();
+      await expect(page.getByText(/must be below 100 %/)).toBeVisible();
+      await page.getByLabel('Water in it, %').fill('50');
+      await page.getByRole('button', { name: 'Write into the stock book' }).click();
+      await expect(row(page, 'Lane chips')).toBeVisible();
+    });
+
+    await test.step('nine months later it has shrunk and lost lock-up power', async () => {
+      await expect(row(page, 'Lane chips')).toContainText('seasoned');
+      await page.getByRole('row').filter({ hasText: 'Lane chips' }).getByRole('link').click();
+      await expect(page.getByRole('heading', { name: 'Lane chips' })).toBeVisible();
+      await expect(page.getByText('9 months old')).toBeVisible();
+      const account = page.getByRole('region', { name: 'Account' });
+      await expect(account).toContainText('Received 20 barrows (85 L)');
+      await expect(account).toContainText('rotted, breathed out');
+      await page.getByRole('link', { name: 'Stock', exact: true }).first().click();
+      await receive(page, 'Grass clippings', 'Cut grass', '12');
+    });
+
+    await test.step('5:2 by the bucket is not what one thinks', async () => {
+      await page.getByRole('link', { name: 'Mixing bench' }).click();
+      await choose(page, 'What', 'Lane chips');
+      await choose(page, 'What, 2', 'Cut grass');
+      await choose(page, 'of', 'barrows (85 L)', 0);
+      await choose(page, 'of', 'barrows (85 L)', 1);
+      await page.getByLabel('How much').nth(0).fill('5');
+      await page.getByLabel('How much').nth(1).fill('2');
+      const heading = page.getByRole('heading', { name: /^5 : 2 by the bucket is truly/ });
+      await expect(heading).toBeVisible();
+      const ratio = Number(/truly (\d+(?:\.\d+)?)/.exec(await heading.innerText())![1]);
+      expect(ratio).toBeGreaterThan(30);
+      expect(ratio).toBeLessThan(60);
+    });
+
+    await test.step('28:1 with what is there: more grass, in whole barrows', async () => {
+      await page.getByLabel('C:N from').fill('26');
+      await page.getByLabel('to', { exact: true }).nth(0).fill('30');
+      await page.getByLabel('Water, % from').fill('');
+      await page.getByLabel('to', { exact: true }).nth(1).fill('');
+      await page.getByRole('checkbox', { name: 'find' }).nth(1).check();
+      await page.getByRole('button', { name: 'Find the amounts' }).click();
+      const found = page.getByText(/^Found: C:N/);
+      await expect(found).toBeVisible();
+      const ratio = Number(/C:N (\d+(?:\.\d+)?)/.exec(await found.innerText())![1]);
+      expect(ratio).toBeGreaterThanOrEqual(26);
+      expect(ratio).toBeLessThanOrEqual(30);
+      expect(Number(await page.getByLabel('How much').nth(1).inputValue()) % 1).toBe(0);
+    });
+
+    await test.step('what cannot be reached is said, with what would mend it', async () => {
+      await page.getByLabel('How much').nth(0).fill('16');
+      await page.getByLabel('C:N from').fill('14');
+      await page.getByLabel('to', { exact: true }).nth(0).fill('15');
+      await page.getByRole('button', { name: 'Find the amounts' }).click();
+      await expect(page.getByText('It cannot be done with these.')).toBeVisible();
+      await expect(page.getByText(/of nitrogen would do it: .* of grass clippings/)).toBeVisible();
+    });
+
+    await test.step('the heap is made: stock is debited, a heap is born', async () => {
+      await page.getByLabel('How much').nth(0).fill('500');
+      await page.getByLabel('How much').nth(1).fill('6');
+      await page.getByLabel('Call the heap').fill('May heap');
+      await page.getByRole('button', { name: 'Make the heap' }).click();
+      await expect(page.getByText(/is more than there is: only/)).toBeVisible();
+      await page.getByLabel('How much').nth(0).fill('5');
+      await page.getByRole('button', { name: 'Make the heap' }).click();
+      await expect(page.getByRole('heading', { name: 'May heap' })).toBeVisible();
+      await expect(page.getByText('Made of 2 things')).toBeVisible();
+      await page.getByRole('link', { name: 'Stock', exact: true }).first().click();
+      await expect(row(page, 'Cut grass')).toContainText('6 barrows');
+    });
+
+    await test.step('the heap is followed: a probe, a turning, and undo', async () => {
+      await page.getByRole('link', { name: 'Heaps' }).click();
+      const heap = page.getByRole('region', { name: 'May heap' });
+      await heap.getByRole('button', { name: 'Log the temperature' }).click();
+      await heap.getByRole('button', { name: 'read it' }).click();
+      await expect(heap.getByLabel('Inside, °C')).toHaveValue(/^3[78]\.\d$/);
+      await heap.getByLabel('Inside, °C').fill('61');
+      await heap.getByRole('button', { name: 'Write into the book' }).click();
+      await expect(heap).toContainText('1 day at 55 °C or more');
+      await page.getByRole('button', { name: 'Undo' }).last().click();
+      await expect(heap).toContainText('No temperatures yet');
+    });
+    await expectAccessible(page);
+  });
+
+  test('wood is burnt to char, checked, charged, and laid on a bed', async ({ page, request }) => {
+    await makeGarden(request, 'kiln');
+    const bed = await makeBed(request, 'kiln', { id: 'kiln-bed', name: 'Rowan bed', areaM2: 4 });
+    await page.goto('/garden/kiln/prepare/char');
+
+    await test.step('a burn is kept step by step, with its warnings', async () => {
+      await expect(page.getByText('No char yet')).toBeVisible();
+      await page.getByRole('button', { name: 'Keep a burn' }).first().click();
+      await expect(page.getByRole('note')).toContainText('Local burning rules');
+      await page.getByLabel('On', { exact: true }).fill('2026-05-01');
+      await page.getByLabel('Call the char').fill('Rowan char');
+      await page.getByRole('textbox', { name: 'How much' }).fill('80');
+      await page.getByText('Water at hand: a hose').click();
+      await page.getByRole('button', { name: 'Save the burn so far' }).click();
+      await expect(page.getByText('not measured yet')).toBeVisible();
+      await expect(page.getByText('the cold check of the day after is missing')).toBeVisible();
+    });
+
+    await test.step('more char than wood is refused; a likely yield is judged', async () => {
+      await page.getByRole('button', { name: 'Go on' }).click();
+      await page.getByLabel('Found cold to the bottom on').fill('2026-05-02');
+      await page.getByText('A magnet drawn through it').click();
+      await page.getByLabel('Char', { exact: true }).fill('60');
+      await page.getByRole('button', { name: 'Write the char into the book' }).click();
+      await expect(page.getByText(/is more than went in/)).toBeVisible();
+      await page.getByLabel('Char', { exact: true }).fill('5');
+      await page.getByRole('button', { name: 'Write the char into the book' }).click();
+      await expect(page.getByText('what such fires give')).toBeVisible();
+      await expect(page.getByText('outlasts a century')).toBeVisible();
+      await expect(row(page, 'Rowan char')).toContainText('raw');
+    });
+
+    await test.step('it is crushed and charged, and the books say what it holds', async () => {
+      await row(page, 'Rowan char').getByRole('button', { name: 'Crush' }).click();
+      await expect(form(page, 'Crush char')).toContainText('mask');
+      await form(page, 'Crush char').getByRole('button', { name: 'Write into the book' }).click();
+      await expect(row(page, 'Rowan char')).toContainText('like peas');
+      await row(page, 'Rowan char').getByRole('button', { name: 'Charge' }).click();
+      await choose(page, 'Charge Rowan char', 'Nitrogen soak');
+      await page.getByLabel('On', { exact: true }).fill('2026-05-03');
+      await expect(page.getByText(/will be held when it is ready/)).toBeVisible();
+      await page.getByRole('button', { name: /^Charge it, ready 13 May/ }).click();
+      await expect(row(page, 'nitrogen soak')).toContainText('ready');
+      await expect(row(page, 'nitrogen soak')).toContainText('✓ yes');
+    });
+
+    await test.step('the charged batch goes on a bed by the lot it is', async () => {
+      await page.goto(bed);
+      await isAnswered(page);
+      await page.getByRole('button', { name: 'Lay something' }).click();
+      await choose(page, 'What', 'Rowan char, nitrogen soak');
+      await choose(page, 'of', 'litres');
+      await page.getByLabel('How much').fill('20');
+      await page.getByRole('button', { name: 'Write into the book' }).click();
+      await expect(layers(page)).toContainText('Rowan char, nitrogen soak');
+      await page.getByRole('button', { name: 'Lay something' }).click();
+      await choose(page, 'What', 'Rowan char, nitrogen soak');
+      await choose(page, 'of', 'litres');
+      await page.getByLabel('How much').fill('300');
+      await page.getByRole('button', { name: 'Write into the book' }).click();
+      await expect(page.getByText(/is more than there is: only/)).toBeVisible();
+    });
+  });
+
+  test('ash is stopped by pH 7.8, and a brew says what its sugar costs', async ({ page, request }) => {
+    await makeGarden(request, 'ash');
+    await makeBed(request, 'ash', { id: 'chalk', name: 'Chalk bed', ph: 7.8 });
+    await makeBed(request, 'ash', { id: 'sour', name: 'Sour bed', ph: 5.4 });
+    await page.goto('/garden/ash/prepare/ash');
+    await expect(page.getByText('No ash here')).toBeVisible();
+    await expect(page.getByRole('alert')).toContainText('pH 7.8: above 7.5 no ash goes on a bed');
+    await expect(page.getByRole('form', { name: 'Give ash' })).toHaveCount(0);
+    await choose(page, 'Bed', 'Sour bed');
+    await page.getByLabel('On', { exact: true }).fill('2026-11-10');
+    await expect(page.getByText('200 g/m² at most')).toBeVisible();
+    await page.getByLabel('Give, g/m²').fill('300');
+    await expect(page.getByText('at most 200 more this year')).toBeVisible();
+    await page.getByLabel('Give, g/m²').fill('120');
+    await page.getByRole('button', { name: 'Plan it' }).click();
+    await expect(page.getByText('No ash here')).toBeVisible();
+    await expect(page.getByText(/test the pH in spring/)).toBeVisible();
+
+    await page.getByRole('link', { name: 'Brews' }).click();
+    await page.getByText('Molasses water for new paths').click();
+    await expect(page.getByText(/takes about .* of nitrogen/)).toBeVisible();
+    await page.getByRole('button', { name: 'Write it on the bed' }).click();
+    await expect(page.getByText('is in the book of Chalk bed')).toBeVisible();
+  });
+
+  test('a material is looked up, compared and given a laboratory report', async ({ page, request }) => {
+    await makeGarden(request, 'lab');
+    await page.goto('/garden/lab/materials');
+    await page.getByLabel('Search').fill('horse');
+    await page.getByRole('button', { name: 'Horse manure with bedding' }).click();
+    await page.getByRole('button', { name: 'Add a report' }).click();
+    await page.getByLabel('Nitrogen, % of dry').fill('2.1');
+    await page.getByLabel('Sampled on').fill('2026-05-01');
+    await page.getByRole('button', { name: 'Keep the report' }).click();
+    await expect(page.getByText('2.1 % N')).toBeVisible();
+    await expect(row(page, 'Horse manure with bedding')).toContainText('lab');
+    await page.getByLabel('Search').fill('compost');
+    await page.getByRole('checkbox', { name: /Compare Finished yard/ }).check();
+    await page.getByRole('checkbox', { name: /Compare Finished manure/ }).check();
+    await expect(page.getByRole('region', { name: 'Compared' })).toContainText('nitrogen in a 10 L bucket');
+  });
+});
+
+test.describe('the demo yard', () => {
+  test.use({ baseURL: DEMO });
+
+  for (const [name, path, waitFor] of [
+    ['Stock', 'stock', 'takes'],
+    ['a lot', 'stock/demo-lot-hazel', 'Promised'],
+    ['Materials', 'materials', 'Molasses'],
+    ['Mixing bench', 'prepare', 'by the bucket is truly'],
+    ['Heaps', 'prepare/heaps', 'at 55 °C or more'],
+    ['Char yard', 'prepare/char', 'outlasts a century'],
+    ['Ash', 'prepare/ash', 'Into a heap'],
+    ['Brews', 'prepare/brews', 'brings to its books'],
+  ] as const) {
+    test(`${name} is whole and accessible`, async ({ page }) => {
+      const broken: string[] = [];
+      page.on('pageerror', (error) => broken.push(error.message));
+      await page.goto(`/garden/ternhollow/${path}`);
+      await expect(page.getByText(waitFor).first()).toBeVisible();
+      await expectAccessible(page);
+      expect(broken).toEqual([]);
+    });
+  }
+
+  test('stock is weighed at the shed door, on a phone', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto('/garden/ternhollow/stock/demo-lot-goat');
+    await page.getByRole('button', { name: 'Do or measure something' }).click();
+    await page.getByText('Measure', { exact: true }).click();
+    await page.getByRole('button', { name: 'Weigh a bucket' }).click();
+    await page.getByLabel('Empty, kg').fill('0.6');
+    await page.getByLabel('Full, not packed, kg').fill('5.4');
+    await expect(page.getByText('480 kg/m³').first()).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+});
