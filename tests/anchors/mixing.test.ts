@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import highsLoader from 'highs';
+import solver from 'javascript-lp-solver';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { blend } from '../../src/core/mixing/blend.ts';
 import { bucketRatio } from '../../src/core/mixing/bucket-ratio.ts';
@@ -166,6 +167,61 @@ describe('the solver', () => {
     expect(mix.carbonToNitrogen).toBeCloseTo(28, 3);
     expect(mix.moistureFractionWetBasis).toBeGreaterThan(0.5 - 1e-6);
     expect(mix.moistureFractionWetBasis).toBeLessThan(0.6 + 1e-6);
+  });
+
+  it('finds no worse an optimum than another LP package', () => {
+    const anyProgram = fc.record({
+      costs: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 3, maxLength: 3 }),
+      needs: fc.array(fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 3, maxLength: 3 }), {
+        minLength: 1,
+        maxLength: 4,
+      }),
+      least: fc.integer({ min: 1, max: 40 }),
+    });
+    fc.assert(
+      fc.property(anyProgram, ({ costs, needs, least }) => {
+        const names = ['x0', 'x1', 'x2'];
+        const row = (need: number[]) => Object.fromEntries(names.map((name, i) => [name, need[i]]));
+        const ours = solve({
+          variables: names.map((name, i) => ({ name, low: 0, high: 10, cost: costs[i], isWhole: false })),
+          rows: needs.map((need, k) => ({
+            name: `r${k}`,
+            coefficients: row(need),
+            low: least,
+            high: Infinity,
+          })),
+        });
+        const theirs = solver.Solve({
+          optimize: 'cost',
+          opType: 'min',
+          constraints: {
+            ...Object.fromEntries(needs.map((_, k) => [`r${k}`, { min: least }])),
+            ...Object.fromEntries(names.map((name) => [name, { max: 10 }])),
+          },
+          variables: Object.fromEntries(
+            names.map((name, i) => [
+              name,
+              {
+                cost: costs[i],
+                [name]: 1,
+                ...Object.fromEntries(needs.map((need, k) => [`r${k}`, need[i]])),
+              },
+            ]),
+          ),
+        }) as unknown as { readonly feasible: boolean; readonly result: number };
+        expect(ours.status === 'optimal').toBe(theirs.feasible);
+        if (ours.status === 'optimal') expect(ours.cost).toBeCloseTo(theirs.result, 6);
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('knows that nothing can meet a need for something', () => {
+    const outcome = solve({
+      variables: [{ name: 'x0', low: 0, high: 10, cost: 1, isWhole: false }],
+      rows: [{ name: 'need', coefficients: { x0: 0 }, low: 1, high: Infinity }],
+    });
+    expect(outcome.status).toBe('infeasible');
   });
 
   it('keeps within every limit it is given, whatever they are', () => {

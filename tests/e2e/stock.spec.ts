@@ -244,6 +244,11 @@ test.describe('stock and preparing', () => {
     await page.getByRole('button', { name: 'Keep the report' }).click();
     await expect(page.getByText('2.1 % N')).toBeVisible();
     await expect(row(page, 'Horse manure with bedding')).toContainText('lab');
+    await page.getByRole('button', { name: 'Make one of your own like this' }).click();
+    await page.getByLabel('Call it').fill('Pony bedding');
+    await form(page, 'One of your own').getByLabel('Nitrogen, % of dry').fill('0');
+    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    await expect(page.getByRole('heading', { name: 'Pony bedding' })).toBeVisible();
     await page.getByLabel('Search').fill('compost');
     await page.getByRole('checkbox', { name: /Compare Finished yard/ }).check();
     await page.getByRole('checkbox', { name: /Compare Finished manure/ }).check();

@@ -37,9 +37,9 @@ const sumOf = (coefficients: Readonly<Record<string, number>>): string =>
     .map(([name, coefficient]) => term(coefficient, name))
     .join(' ');
 
-function rowLines({ name, coefficients, low, high }: LinearRow): string[] {
-  const sum = sumOf(coefficients);
-  if (sum === '') return [];
+function rowLines({ name, coefficients, low, high }: LinearRow, anyName: string): string[] {
+  // A row of nothing still holds or fails.
+  const sum = sumOf(coefficients) || `0 ${anyName}`;
   if (low === high) return [` ${name}: ${sum} = ${low}`];
   return [
     ...(Number.isFinite(low) ? [` ${name}_low: ${sum} >= ${low}`] : []),
@@ -55,7 +55,7 @@ export function linearProgramText({ variables, rows }: LinearProgram): string {
     'Minimize',
     ` cost: ${sumOf(costs) || `0 ${variables[0].name}`}`,
     'Subject To',
-    ...rows.flatMap(rowLines),
+    ...rows.flatMap((row) => rowLines(row, variables[0].name)),
     'Bounds',
     ...variables.map(
       ({ name, low, high }) => ` ${low} <= ${name} <= ${Number.isFinite(high) ? high : 'inf'}`,

@@ -10,6 +10,7 @@ import { cautionInWords } from '../../format/words.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { LabReports } from './LabReports.tsx';
 import { matching, materialRows, type MaterialRow } from './material-rows.ts';
+import { MakeOwn } from './MakeOwn.tsx';
 import { OwnMaterial } from './OwnMaterial.tsx';
 import '../stock/stock.css';
 import './materials.css';
@@ -60,7 +61,14 @@ function OpenMaterials({ books }: { books: GardenBooks }) {
         <Comparison rows={both} measures={measures} onClose={() => setCompared([])} />
       )}
       {open && (
-        <Detail key={open.id} row={open} books={books} measures={measures} onClose={() => setOpenId(null)} />
+        <Detail
+          key={open.id}
+          row={open}
+          books={books}
+          measures={measures}
+          onClose={() => setOpenId(null)}
+          onMade={setOpenId}
+        />
       )}
       {shown.length === 0 ? (
         <p className="soft">
@@ -232,9 +240,10 @@ interface DetailProps {
   readonly books: GardenBooks;
   readonly measures: Measures;
   readonly onClose: () => void;
+  readonly onMade: (id: string) => void;
 }
 
-function Detail({ row, books, measures, onClose }: DetailProps) {
+function Detail({ row, books, measures, onClose, onMade }: DetailProps) {
   const cautions = layingCautions(
     { material: row.material, materialId: row.id, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
     { kind: 'annual', clayPct: 0 },
@@ -264,6 +273,7 @@ function Detail({ row, books, measures, onClose }: DetailProps) {
         </ul>
       )}
       {own && <OwnMaterial material={own} onGone={onClose} />}
+      {row.library && <MakeOwn gardenId={books.garden.id} like={row.library} onMade={onMade} />}
       <LabReports books={books} materialId={row.id} />
     </section>
   );

@@ -330,9 +330,9 @@ function Recipes({ measures }: { measures: Measures }) {
         );
       })}
       <p className="soft estimate">
-        All of it common practice without a source, brought to grams with ash of 480 g to the liter. Whatever
-        goes on a bed, also by way of compost, counts under its cap of 100 g/m² a year.{' '}
-        <Link to="../stock">Ash in stock is weighed when it is taken.</Link>
+        All of it common practice without a source, brought to grams with ash of 480 g to the liter. What is
+        laid on a bed as ash counts under its cap of 100 g/m² a year; ash that came in with a compost is not
+        followed. <Link to="../stock">Ash in stock is weighed when it is taken.</Link>
       </p>
     </section>
   );

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { Blend } from '../../../core/mixing/blend.ts';
+import { mixCautions } from '../../../core/mixing/mix-cautions.ts';
 import { heatsUp } from '../../../core/mixing/heating.ts';
 import { DateField, TextField } from '../../forms/inputs.tsx';
 import { MIX_PURPOSE_WORDS } from '../../format/mix-words.ts';
@@ -14,7 +15,6 @@ interface MakeBatchProps {
   readonly form: BenchForm;
   readonly parts: readonly BenchPart[];
   readonly mix: Blend;
-  readonly set: (change: Partial<BenchForm>) => void;
 }
 
 /** Stock is debited, a heap is born. */
@@ -30,6 +30,7 @@ export function MakeBatch({ books, form, parts, mix }: MakeBatchProps) {
   const { send, troubles, isSaving } = useStockPost(books.garden.id);
   const navigate = useNavigate();
   const suggestion = `${MIX_PURPOSE_WORDS[form.purpose].replace(/^./, (first) => first.toUpperCase())}, ${books.today}`;
+  const isStopped = mixCautions(mix, parts).some(({ code }) => code === 'ashWithAmmonium');
   const isHot = plan.isHot ?? heatsUp(mix);
   const batch: BatchPlan = { ...plan, isHot, name: plan.name.trim() === '' ? suggestion : plan.name };
   return (
@@ -82,11 +83,16 @@ export function MakeBatch({ books, form, parts, mix }: MakeBatchProps) {
         </div>
         <div className="field">
           <span className="field-name">&nbsp;</span>
-          <Button type="primary" htmlType="submit" loading={isSaving}>
+          <Button type="primary" htmlType="submit" loading={isSaving} disabled={isStopped}>
             {plan.date > books.today ? 'Plan the heap' : 'Make the heap'}
           </Button>
         </div>
       </div>
+      {isStopped && (
+        <p className="field-trouble" role="alert">
+          Ash and ammonium do not go into one heap: take one of them away first.
+        </p>
+      )}
       {otherTroubles(troubles, ['name', 'date']).map((sentence) => (
         <p key={sentence} className="field-trouble" role="alert">
           {sentence}

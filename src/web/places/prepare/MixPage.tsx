@@ -97,7 +97,7 @@ function Bench({ books }: { books: GardenBooks }) {
             parts={parts}
             ratio={bucketRatio(parts.map(({ material, volumeL }) => ({ material, buckets: volumeL / 10 })))}
           />
-          <MakeBatch books={books} form={form} parts={parts} mix={mix} set={set} />
+          <MakeBatch books={books} form={form} parts={parts} mix={mix} />
         </>
       )}
     </div>

@@ -1,8 +1,9 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
+import type { MovementRecord } from '../../../contract/stock-records.ts';
 import type { LotLine } from '../../../core/stock/stock-ledger.ts';
-import { useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
+import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
 import { shortDate } from '../../format/dates.ts';
 import { fixed, percent } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
@@ -23,13 +24,25 @@ const signed = (value: number, decimals: number): string => {
   return value > 0 ? `+${fixed(value, decimals)}` : fixed(value, decimals);
 };
 
+type Distributed<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
+
+/** A record as one may send it back, with the version one has seen. */
+function draftOf(
+  movement: MovementRecord,
+): Distributed<MovementRecord, 'id' | 'createdAt' | 'updatedAt' | 'gardenId'> {
+  const { id, createdAt, updatedAt, gardenId, ...draft } = movement;
+  return draft;
+}
+
 /** The running account of a lot, newest first, with a balance after every posting. */
 export function LotAccount({ books, lotId, lines, measures, balanceError }: LotAccountProps) {
   const movements = new Map(books.movements.map((movement) => [movement.id, movement]));
   const nameOf = (id: string) => books.lots.find((lot) => lot.id === id)?.name ?? 'something struck out';
   const bedName = (id: string) => books.beds.find((bed) => bed.id === id)?.name ?? 'a bed';
+  const change = useChangeMovement();
   const remove = useRemoveMovement();
   const restore = useRestoreMovement();
+  const failure = change.error ?? remove.error;
   const offerUndo = useUndo();
   const describe = ({ cause }: LotLine) => {
     switch (cause.type) {
@@ -92,6 +105,20 @@ export function LotAccount({ books, lotId, lines, measures, balanceError }: LotA
                 <td>{line.balance.dryKg > 0 ? ratioFigure(line.balance.carbonToNitrogen) : '—'}</td>
                 <td>{line.balance.dryKg > 0 ? percent(line.balance.moistureFractionWetBasis) : '—'}</td>
                 <td>
+                  {movement?.state === 'planned' && (
+                    <Button
+                      size="small"
+                      aria-label={`Done: ${movementInWords(movement, lotId, nameOf)}`}
+                      onClick={() =>
+                        change.mutate({
+                          movementId: movement.id,
+                          change: { ...draftOf(movement), state: 'laid', date: books.today },
+                        })
+                      }
+                    >
+                      done today
+                    </Button>
+                  )}
                   {movement && (
                     <Button
                       type="text"
@@ -112,9 +139,9 @@ export function LotAccount({ books, lotId, lines, measures, balanceError }: LotA
           })}
         </tbody>
       </table>
-      {remove.error && (
+      {failure && (
         <p className="trouble" role="alert">
-          {remove.error.message}
+          {failure.message}
         </p>
       )}
       <p className="soft estimate">

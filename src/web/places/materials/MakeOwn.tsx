@@ -1,0 +1,101 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { LibraryMaterial } from '../../../core/materials/material.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useMakeMaterial } from '../../api/gardens.ts';
+import { TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { plainFigure } from '../../format/figures.ts';
+import { otherTroubles } from '../stock/use-stock-post.ts';
+
+interface MakeOwnProps {
+  readonly gardenId: string;
+  readonly like: LibraryMaterial;
+  readonly onMade: (id: string) => void;
+}
+
+const pct = (share: number): string => plainFigure(share * 100, 4);
+
+/** A material of one's own that is like one of the library but for its figures. */
+export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
+  const [isOpen, setOpen] = useState(false);
+  const [id] = useState(() => crypto.randomUUID());
+  const [form, setForm] = useState({
+    name: '',
+    moisture: pct(like.moistureFractionWetBasis),
+    carbon: pct(like.carbonFractionDryBasis),
+    nitrogen: pct(like.nitrogenFractionDryBasis),
+    density: plainFigure(like.bulkDensityKgPerM3, 4),
+  });
+  const make = useMakeMaterial(gardenId);
+  const troubles = sentencesOf(make.error);
+  if (!isOpen) {
+    return (
+      <Button size="small" onClick={() => setOpen(true)}>
+        Make one of your own like this
+      </Button>
+    );
+  }
+  const field = (name: string, key: keyof typeof form, trouble: string, width = 120) => (
+    <TextField
+      name={name}
+      value={form[key]}
+      onChange={(value) => setForm({ ...form, [key]: value })}
+      trouble={troubles[trouble]}
+      isNumber={key !== 'name'}
+      width={width}
+    />
+  );
+  return (
+    <form
+      className="tool"
+      aria-label="One of your own"
+      onSubmit={(event) => {
+        event.preventDefault();
+        make.mutate(
+          {
+            id,
+            name: form.name,
+            basis: {
+              type: 'figures',
+              likeMaterialId: like.id,
+              moistureFractionWetBasis: numberFromText(form.moisture) / 100,
+              carbonFractionDryBasis: numberFromText(form.carbon) / 100,
+              nitrogenFractionDryBasis: numberFromText(form.nitrogen) / 100,
+              bulkDensityKgPerM3: numberFromText(form.density),
+            },
+            note: '',
+          },
+          { onSuccess: (made) => onMade(made.id) },
+        );
+      }}
+    >
+      <div className="band-fields">
+        {field('Call it', 'name', 'name', 220)}
+        {field('Water, %', 'moisture', 'basis.moistureFractionWetBasis')}
+        {field('Carbon, % of dry', 'carbon', 'basis.carbonFractionDryBasis')}
+        {field('Nitrogen, % of dry', 'nitrogen', 'basis.nitrogenFractionDryBasis')}
+        {field('Lies at, kg/m³', 'density', 'basis.bulkDensityKgPerM3')}
+      </div>
+      <div className="band-foot">
+        <Button type="primary" htmlType="submit" loading={make.isPending}>
+          Put it on the list
+        </Button>
+        <Button onClick={() => setOpen(false)}>Cancel</Button>
+        {otherTroubles(troubles, SHOWN).map((sentence) => (
+          <span key={sentence} className="field-trouble" role="alert">
+            {sentence}
+          </span>
+        ))}
+      </div>
+    </form>
+  );
+}
+
+const SHOWN = [
+  'name',
+  'basis.moistureFractionWetBasis',
+  'basis.carbonFractionDryBasis',
+  'basis.nitrogenFractionDryBasis',
+  'basis.bulkDensityKgPerM3',
+];
