@@ -191,7 +191,7 @@ describe('the solver', () => {
             high: Infinity,
           })),
         });
-        const theirs = solver.Solve({
+        const theirs: unknown = solver.Solve({
           optimize: 'cost',
           opType: 'min',
           constraints: {
@@ -208,9 +208,10 @@ describe('the solver', () => {
               },
             ]),
           ),
-        }) as unknown as { readonly feasible: boolean; readonly result: number };
-        expect(ours.status === 'optimal').toBe(theirs.feasible);
-        if (ours.status === 'optimal') expect(ours.cost).toBeCloseTo(theirs.result, 6);
+        });
+        const { feasible, result } = theirs as { readonly feasible: boolean; readonly result: number };
+        expect(ours.status === 'optimal').toBe(feasible);
+        if (ours.status === 'optimal') expect(ours.cost).toBeCloseTo(result, 6);
       }),
       { numRuns: 100 },
     );

@@ -1,9 +1,11 @@
+import highsLoader from 'highs';
 import { createRequire } from 'node:module';
-import { dayNumberFromIso } from '../../src/core/climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf } from '../../src/core/climate/calendar.ts';
 import { temperatureModifier } from '../../src/core/climate/modifiers.ts';
 import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
 import { airTemperatureC } from '../../src/core/climate/weather.ts';
 import { findLibraryMaterial } from '../../src/core/materials/library.ts';
+import { solveMix } from '../../src/core/mixing/solve-mix.ts';
 import { defaultParameters as p } from '../../src/core/simulation/parameters.ts';
 import { runTo, startRun } from '../../src/core/simulation/run.ts';
 import {
@@ -12,6 +14,9 @@ import {
   type BedScenario,
 } from '../../src/core/simulation/scenario.ts';
 
+import { lockUpPower } from '../../src/core/stock/lock-up-power.ts';
+import { runStock, type StockBooks } from '../../src/core/stock/run-stock.ts';
+import { solverOver } from '../../src/web/solver/highs.ts';
 import { drawOutcome, type RangePlan } from '../../src/core/projection/likely-range.ts';
 import { outlookDays } from '../../src/core/projection/outlook.ts';
 import { report, timesOf, type Times } from './report.ts';
@@ -173,4 +178,82 @@ const draw = timed(() => drawOutcome({ ...drawn, endDay: drawn.endDay + 2 }, PLA
 report('one draw of 10 years, 12 batches', draw, null);
 console.log(
   `${'400 draws over two threads, by that median'.padEnd(58)} ${((draw.median * 200) / 1000).toFixed(1)} s  bar 4 s: ${draw.median * 200 <= 4000 ? 'met' : 'MISSED'}`,
+);
+
+/** A yard of twelve lots, two years old, each touched every month, followed two years on. */
+const LOTS = Array.from({ length: 12 }, (_, i) => ({
+  id: `lot ${i}`,
+  name: `lot ${i}`,
+  form: 'pile' as const,
+  keeping: 'open' as const,
+  isTurned: i % 2 === 0,
+  isHot: i % 3 === 0,
+}));
+const yard: StockBooks = {
+  site: { climate: CLIMATE_PATTERNS[0], depositionGPerM2Year: 1 },
+  lots: LOTS,
+  movements: LOTS.flatMap(({ id: lotId }, i) => [
+    {
+      id: `${lotId} in`,
+      type: 'receive' as const,
+      state: 'laid' as const,
+      date: '2021-01-05',
+      lotId,
+      materialId: MATERIALS[i % MATERIALS.length],
+      amount: 2000,
+      unit: 'litre' as const,
+      moistureFractionWetBasis: null,
+      bulkDensityKgPerM3: null,
+      seasonedMonths: 0,
+    },
+    ...Array.from({ length: 24 }, (_, month) => ({
+      id: `${lotId} ${month}`,
+      type: 'takeOut' as const,
+      state: 'laid' as const,
+      date: isoDateOf(START + 35 + month * 30),
+      lotId,
+      amount: 1,
+      unit: 'bucket10L' as const,
+      reason: 'used' as const,
+    })),
+  ]),
+  takes: [],
+};
+report(
+  '12 lots, four years daily, touched monthly for two',
+  timed(() => runStock(yard, findLibraryMaterial, { until: START + 1460, withPlans: true }), 10, 2),
+  null,
+);
+const lot = runStock(yard, findLibraryMaterial, { until: START + 400, withPlans: false }).lots.get('lot 0')!;
+report(
+  'lock-up power of one lot',
+  timed(() => lockUpPower(lot.contents), 40, 5),
+  null,
+);
+const solveProgram = solverOver(await highsLoader());
+report(
+  'a mix of five things in whole buckets, solved',
+  timed(
+    () =>
+      solveMix(
+        {
+          ingredients: MATERIALS.slice(0, 5).map((id) => ({
+            id,
+            material: findLibraryMaterial(id)!,
+            leastL: 0,
+            mostL: 900,
+            measureL: 10,
+            isWhole: true,
+          })),
+          totalL: 1000,
+          canWater: true,
+          carbonToNitrogen: { aim: 28, tolerance: 2 },
+          moisture: { aim: 0.55, tolerance: 0.05 },
+        },
+        solveProgram,
+      ),
+    20,
+    3,
+  ),
+  null,
 );

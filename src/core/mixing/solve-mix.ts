@@ -108,11 +108,15 @@ export function solveMix(problem: MixProblem, solve: SolveLinearProgram): MixAns
     ...amounts,
     misses,
     usedUp: problem.ingredients
-      .filter(({ mostL }, i) => amounts.litres[i] >= mostL * (1 - NEAR_ENOUGH))
+      .filter((one, i) => amounts.litres[i] >= reachable(one) * (1 - NEAR_ENOUGH))
       .map(({ id }) => id),
     fixes: fixesFor(amounts.blend, misses),
   };
 }
+
+/** The last whole bucket that there is. */
+const reachable = ({ mostL, measureL, isWhole }: MixIngredient): number =>
+  isWhole && Number.isFinite(mostL) ? Math.floor(mostL / measureL + NEAR_ENOUGH) * measureL : mostL;
 
 function checkProblem({ ingredients, totalL, carbonToNitrogen, moisture }: MixProblem): void {
   if (ingredients.length === 0) {
@@ -175,13 +179,13 @@ function variablesOf(
   measures: readonly PerMeasure[],
 ): LinearVariable[] {
   return [
-    ...ingredients.map(({ leastL, mostL, measureL, isWhole }, i) => ({
+    ...ingredients.map((one, i) => ({
       name: measures[i].name,
-      low: isWhole ? Math.ceil(leastL / measureL - NEAR_ENOUGH) : leastL / measureL,
-      high: isWhole && Number.isFinite(mostL) ? Math.floor(mostL / measureL + NEAR_ENOUGH) : mostL / measureL,
+      low: one.isWhole ? Math.ceil(one.leastL / one.measureL - NEAR_ENOUGH) : one.leastL / one.measureL,
+      high: reachable(one) / one.measureL,
       // As little as does it; where the volume is given, that is settled.
-      cost: totalL === null ? measureL : 0,
-      isWhole,
+      cost: totalL === null ? one.measureL : 0,
+      isWhole: one.isWhole,
     })),
     { name: WATER, low: 0, high: canWater ? Infinity : 0, cost: 0.01, isWhole: false },
     { name: OFF_AIM, low: 0, high: Infinity, cost: 0.001, isWhole: false },

@@ -1,9 +1,8 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../input-error.ts';
-import type { Material } from '../materials/material.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
-import { massFreshKgFromAmount, type AmountUnit } from '../units/amount.ts';
-import { ageLot } from './age-lot.ts';
+import type { AmountUnit } from '../units/amount.ts';
+import { arriving, requireMoisture } from './arriving.ts';
 import { charOf } from './charring.ts';
 import { KEEPINGS } from './keeping.ts';
 import {
@@ -11,7 +10,6 @@ import {
   atBulkDensity,
   atMoisture,
   carbonG,
-  contentsOfMaterial,
   dryG,
   freshKg,
   isEmpty,
@@ -61,10 +59,6 @@ export interface BurnResult {
   readonly dryCharKg: number;
   readonly charCarbonKg: number;
 }
-
-const DAYS_PER_MONTH = 365 / 12;
-/** Wetter than this is no heap (set here). */
-const WETTEST = 0.97;
 
 /** Carries out one movement of the stock on its day. Throws InputError naming the field. Mutates the lots. */
 export function carryOutMovement(movement: StockMovement, context: MovementContext): void {
@@ -125,55 +119,6 @@ function filledLot(lotId: string, context: MovementContext, field = 'lotId'): Ru
   if (lot.openedOn !== null) return lot;
   const requirement = `has nothing in it by that date: "${lot.record.name}" came later. Is the date right?`;
   throw new InputError([...context.path, field], 'bad_order', requirement);
-}
-
-function materialOf(materialId: string, context: MovementContext, path: FieldPath): Material {
-  const material = context.findMaterial(materialId, context.day);
-  if (!material) throw new InputError(path, 'unknown', `names no material; got "${materialId}"`);
-  return material;
-}
-
-/** So much of a material as it is bought or gathered, seasoned where it lay so long. */
-function arriving(
-  materialId: string,
-  { amount, unit }: { readonly amount: number; readonly unit: AmountUnit },
-  seen: Pick<ReceiveMovement, 'moistureFractionWetBasis' | 'bulkDensityKgPerM3' | 'seasonedMonths'>,
-  context: MovementContext,
-  path: FieldPath,
-): LotContents {
-  const material = materialOf(materialId, context, [...path, 'materialId']);
-  const moisture = seen.moistureFractionWetBasis ?? material.moistureFractionWetBasis;
-  requireMoisture(moisture, [...path, 'moistureFractionWetBasis']);
-  const { parameters, climate } = context.setting;
-  const months = requireNumber(seen.seasonedMonths, [...path, 'seasonedMonths'], { min: 0, max: 120 });
-  let sample = contentsOfMaterial(materialId, material, 1000, parameters);
-  if (months > 0) {
-    sample = ageLot(sample, context.day - Math.round(months * DAYS_PER_MONTH), context.day, {
-      climate,
-      treatment: { keeping: 'covered', isTurned: false, isHot: false },
-      heatingFrom: 0,
-      readings: [],
-      parameters,
-    }).contents;
-  }
-  const wetted = atMoisture(sample, moisture);
-  const lying =
-    seen.bulkDensityKgPerM3 === null
-      ? wetted
-      : atBulkDensity(
-          wetted,
-          requireNumber(seen.bulkDensityKgPerM3, [...path, 'bulkDensityKgPerM3'], { min: 10, max: 2500 }),
-        );
-  const { bulkDensityKgPerM3 } = figuresOf(lying);
-  const massKg = massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: 1 }, [...path, 'amount']);
-  return scaled(lying, massKg / freshKg(lying));
-}
-
-function requireMoisture(moisture: number, path: FieldPath): void {
-  if (moisture > 1 && moisture <= 100) {
-    throw new InputError(path, 'out_of_range', `must be a share below 1; did you mean ${moisture} %?`);
-  }
-  requireNumber(moisture, path, { min: 0, max: WETTEST });
 }
 
 function receive(movement: ReceiveMovement, context: MovementContext): void {

@@ -16,8 +16,8 @@ interface LotCourseProps {
   readonly today: DayNumber;
   readonly color: string;
   readonly format: (value: number) => string;
-  /** A line to hold it against. */
-  readonly mark?: { readonly day: DayNumber; readonly words: string } | undefined;
+  /** A day to mark. */
+  readonly mark?: DayNumber | undefined;
 }
 
 const MARGIN = { top: 18, right: 10, bottom: 0, left: -6 };
@@ -73,7 +73,7 @@ export const LotCourseChart = memo(function LotCourseChart({
             isAnimationActive={false}
           />
           <Rule x={today} stroke={COLORS.ink} head="today" />
-          {mark && <Rule x={mark.day} stroke={COLORS.nitrogen} strokeDasharray="2 3" foot={mark.words} />}
+          {mark !== undefined && <Rule x={mark} stroke={COLORS.nitrogen} strokeDasharray="2 3" />}
         </ComposedChart>
       </ResponsiveContainer>
     </figure>

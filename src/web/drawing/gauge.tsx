@@ -44,7 +44,8 @@ export function Gauge({ label, value, low, high, target, format }: GaugeProps) {
           key={i === 0 ? 'low' : 'high'}
           x={at(end)}
           y={HEIGHT - 3}
-          textAnchor={i === 0 ? 'end' : 'start'}
+          // Beside a target the figures stand outside it, at the ends of the line inside.
+          textAnchor={(i === 0) === (target !== null) ? 'end' : 'start'}
           fontSize={10.5}
           fill={COLORS.softInk}
         >

@@ -60,6 +60,8 @@ const barrowWords = (barrows: number): string => {
   return `${words} barrow${words === '1' ? '' : 's'}`;
 };
 
+/** Less of a whole bed's or heap's nitrogen than this is none. */
+const NOTHING_G = 0.005;
 const SPOONS_UP_TO_L = 12 * LITRES_PER_TEASPOON;
 
 const spoonsOr =
@@ -78,7 +80,7 @@ const customaryScoop = (litres: number): string => {
 const metric: Measures = {
   thickness: (cm) => `${fixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,
   area: (m2) => `${plainFigure(m2, 2)} m²`,
-  nitrogen: (g) => `${roundFigure(g)} g`,
+  nitrogen: (g) => `${roundFigure(g < NOTHING_G ? 0 : g)} g`,
   rateFigure: (gPerM2) => gPerM2,
   rateUnit: 'g/m²',
   rateDecimals: 1,
@@ -104,7 +106,7 @@ const metric: Measures = {
 const customary: Measures = {
   thickness: (cm) => `${fixed(inchesFromCentimetres(cm), 1).replace(/\.0$/, '')} in`,
   area: (m2) => `${plainFigure(squareFeetFromSquareMetres(m2), 2)} sq ft`,
-  nitrogen: (g) => `${roundFigure(ouncesFromGrams(g))} oz`,
+  nitrogen: (g) => `${roundFigure(ouncesFromGrams(g < NOTHING_G ? 0 : g))} oz`,
   rateFigure: (gPerM2) => gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2,
   rateUnit: 'oz/100 sq ft',
   rateDecimals: 2,

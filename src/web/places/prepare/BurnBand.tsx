@@ -1,38 +1,20 @@
 import { Button, Checkbox, Segmented, Select } from 'antd';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
-import {
-  BURN_METHOD_FACTS,
-  DRUM_MINUTES,
-  FEEDSTOCK_SHAPES,
-  type BurnStep,
-} from '../../../core/char/burn-methods.ts';
+import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES } from '../../../core/char/burn-methods.ts';
 import { BURN_METHODS } from '../../../core/char/char-codes.ts';
 import { CHAR_TEMPERATURES } from '../../../core/materials/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMovement } from '../../api/stock.ts';
 import { AmountField, Choice, DateField, TextField } from '../../forms/inputs.tsx';
 import { Field } from '../../forms/Field.tsx';
-import {
-  BURN_WARNING_WORDS,
-  FIRING_WORDS,
-  METHOD_WORDS,
-  SHAPE_WORDS,
-  STEP_WORDS,
-} from '../../format/char-words.ts';
+import { BURN_WARNING_WORDS, FIRING_WORDS, METHOD_WORDS, SHAPE_WORDS } from '../../format/char-words.ts';
 import type { Measures } from '../../format/measures.ts';
 import { materialOptions } from '../bed/material-options.ts';
 import { SEEN_CHIPS } from '../bed/posting-form.ts';
+import { BurnSteps } from './BurnSteps.tsx';
 import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
-import {
-  blankBurn,
-  burnFormOf,
-  burnPosting,
-  isTicked,
-  withStep,
-  type BurnForm,
-  type BurnRecord,
-} from './burn-form.ts';
+import { blankBurn, burnFormOf, burnPosting, withStep, type BurnForm, type BurnRecord } from './burn-form.ts';
 
 interface BurnBandProps {
   readonly books: GardenBooks;
@@ -40,18 +22,6 @@ interface BurnBandProps {
   /** The burn to go on with; null for a new one. */
   readonly burn: BurnRecord | null;
   readonly onClose: () => void;
-}
-
-const TICK_MS = 10_000;
-
-/** The time by the wall clock, every ten seconds. */
-function useNow(): number {
-  const [now, setNow] = useState(() => Date.now());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), TICK_MS);
-    return () => clearInterval(timer);
-  }, []);
-  return now;
 }
 
 /** A burn from the sorted wood to measured char: a checklist with a clock, saved whenever one likes. */
@@ -106,7 +76,7 @@ export function BurnBand({ books, measures, burn, onClose }: BurnBandProps) {
           />
           <CharFields form={form} set={set} measures={measures} troubles={troubles} />
         </div>
-        <Steps form={form} onTick={(step) => setForm(withStep(form, step, new Date().toISOString()))} />
+        <BurnSteps form={form} onTick={(step) => setForm(withStep(form, step, new Date().toISOString()))} />
       </div>
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={isSaving || change.isPending}>
@@ -353,43 +323,3 @@ function CharFields({ form, set, measures, troubles }: FieldsProps) {
     </>
   );
 }
-
-const MS_PER_MINUTE = 60_000;
-
-function Steps({ form, onTick }: { form: BurnForm; onTick: (step: string) => void }) {
-  const now = useNow();
-  const { steps } = BURN_METHOD_FACTS[form.method];
-  const minutesOf = (step: BurnStep) =>
-    form.method === 'topLitDrum' && step.code === 'burnDown' ? DRUM_MINUTES[form.shape] : step.minutes;
-  return (
-    <ol className="burn-steps">
-      {steps.map((step, i) => {
-        const ticked = form.steps.find((one) => one.step === step.code);
-        const before = steps[i - 1];
-        const since = form.steps.find((one) => one.step === before?.code)?.at;
-        const minutes = minutesOf(step);
-        const running =
-          !ticked && minutes && since !== undefined ? (now - Date.parse(since)) / MS_PER_MINUTE : null;
-        return (
-          <li key={step.code}>
-            <Checkbox checked={isTicked(form, step.code)} onChange={() => onTick(step.code)}>
-              {STEP_WORDS[step.code]}
-            </Checkbox>
-            {minutes && !ticked && (
-              <span className={running !== null && running > minutes[1] ? 'status-stop' : 'soft'}>
-                {' '}
-                {running === null
-                  ? `${minutes[0]} to ${minutes[1]} min`
-                  : `${Math.floor(running)} min of ${minutes[0]} to ${minutes[1]}`}
-              </span>
-            )}
-            {ticked && <span className="soft"> {clock(ticked.at)}</span>}
-          </li>
-        );
-      })}
-    </ol>
-  );
-}
-
-const clock = (at: string): string =>
-  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });

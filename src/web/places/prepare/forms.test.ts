@@ -37,16 +37,16 @@ describe('the bench', () => {
 
   it('weighs what is typed, and takes an empty amount as nothing', () => {
     expect(parts[0]).toMatchObject({ materialId: 'chips_mixed' });
-    expect(parts[0]!.volumeL).toBeCloseTo(50, 9);
-    expect(parts[0]!.massFreshKg).toBeCloseTo(14, 9);
+    expect(parts[0].volumeL).toBeCloseTo(50, 9);
+    expect(parts[0].massFreshKg).toBeCloseTo(14, 9);
     expect(parts[1].massFreshKg).toBe(0);
     expect(partsOf([newRow('lot:gone', 'kg', '1')], KNOWN)).toEqual([]);
   });
 
   it('gives the solver what is fixed, what is free, and the aims of the purpose', () => {
     const { ingredients, carbonToNitrogen, moisture, totalL } = problemOf(FORM, parts);
-    expect(ingredients[0]!.leastL).toBe(ingredients[0]!.mostL);
-    expect(ingredients[0]!.mostL).toBeCloseTo(50, 9);
+    expect(ingredients[0].leastL).toBe(ingredients[0].mostL);
+    expect(ingredients[0].mostL).toBeCloseTo(50, 9);
     expect(ingredients[1]).toMatchObject({ leastL: 0, mostL: Infinity, isWhole: true });
     expect(ingredients[1].measureL).toBeCloseTo(10, 9);
     expect(carbonToNitrogen).toEqual({ aim: 27.5, tolerance: 2.5 });

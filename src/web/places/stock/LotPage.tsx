@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { LotRecord } from '../../../contract/stock-records.ts';
+import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
 import { LotCourseChart } from '../../charts/lot-course.tsx';
 import { TextField } from '../../forms/inputs.tsx';
@@ -19,7 +20,7 @@ import {
   treatmentWords,
 } from '../../format/stock-words.ts';
 import { COLORS } from '../../theme/tokens.ts';
-import type { StockedLot } from '../../worker/stock-answers.ts';
+import type { LotAnswer, StockedLot } from '../../worker/stock-answers.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import { LotAccount } from './LotAccount.tsx';
@@ -83,39 +84,7 @@ function OpenLot({ books, lot }: { books: GardenBooks; lot: LotRecord }) {
         <p className="soft">{brief ? 'There is nothing in it today.' : 'Working it out …'}</p>
       )}
       {answer && answer.course.openedOn !== null && (
-        <div className="courses">
-          <LotCourseChart
-            title="C:N"
-            points={answer.course.course.flatMap(({ day, figures }) =>
-              figures.carbonToNitrogen ? [{ day, value: figures.carbonToNitrogen }] : [],
-            )}
-            today={today}
-            color={COLORS.carbon}
-            format={(value) => plainFigure(value, 2)}
-          />
-          <LotCourseChart
-            title={`Volume with plans carried out, ${measures.volume(1).replace(/^[\d.]+ /, '')}`}
-            points={answer.planned.course.map(({ day, figures }) => ({ day, value: figures.volumeL }))}
-            today={today}
-            color={COLORS.ink}
-            format={(value) => fixed(value, 0)}
-          />
-          <LotCourseChart
-            title="Nitrogen it would hold, g per kg dry"
-            points={answer.course.power.map(({ day, peakLockGPerKgDry }) => ({
-              day,
-              value: peakLockGPerKgDry,
-            }))}
-            today={today}
-            color={COLORS.stop}
-            format={(value) => plainFigure(value, 2)}
-            mark={
-              brief?.seasonedOn != null
-                ? { day: brief.seasonedOn, words: `seasoned ${aboutWhen(brief.seasonedOn, today)}` }
-                : undefined
-            }
-          />
-        </div>
+        <Courses answer={answer} brief={brief} today={today} measures={measures} />
       )}
       {brief && brief.promises.promised.length > 0 && (
         <Promised brief={brief} books={books} measures={measures} reserveL={lot.reserveL} />
@@ -134,6 +103,49 @@ function OpenLot({ books, lot }: { books: GardenBooks; lot: LotRecord }) {
       ) : (
         <p className="soft">Nothing has been posted yet.</p>
       )}
+    </div>
+  );
+}
+
+interface CoursesProps {
+  readonly answer: LotAnswer;
+  readonly brief: StockedLot | undefined;
+  readonly today: DayNumber;
+  readonly measures: Measures;
+}
+
+/** How it has moved, and will. */
+function Courses({ answer, brief, today, measures }: CoursesProps) {
+  const seasonedOn = brief?.seasonedOn ?? undefined;
+  return (
+    <div className="courses">
+      <LotCourseChart
+        title="C:N"
+        points={answer.course.course.flatMap(({ day, figures }) =>
+          figures.carbonToNitrogen ? [{ day, value: figures.carbonToNitrogen }] : [],
+        )}
+        today={today}
+        color={COLORS.carbon}
+        format={(value) => plainFigure(value, 2)}
+      />
+      <LotCourseChart
+        title={`Volume with plans carried out, ${measures.volume(1).replace(/^[\d.]+ /, '')}`}
+        points={answer.planned.course.map(({ day, figures }) => ({ day, value: figures.volumeL }))}
+        today={today}
+        color={COLORS.ink}
+        format={(value) => fixed(value, 0)}
+      />
+      <LotCourseChart
+        title={`Nitrogen it would hold, g per kg dry${seasonedOn === undefined ? '' : ` · seasoned ${aboutWhen(seasonedOn, today)}`}`}
+        points={answer.course.power.map(({ day, peakLockGPerKgDry }) => ({
+          day,
+          value: peakLockGPerKgDry,
+        }))}
+        today={today}
+        color={COLORS.stop}
+        format={(value) => plainFigure(value, 2)}
+        mark={seasonedOn}
+      />
     </div>
   );
 }

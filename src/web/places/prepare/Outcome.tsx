@@ -1,0 +1,104 @@
+import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import { nitrogenToAddG, type Blend } from '../../../core/mixing/blend.ts';
+import { mixCautions } from '../../../core/mixing/mix-cautions.ts';
+import { partnerMassKg } from '../../../core/mixing/two-materials.ts';
+import { Gauge } from '../../drawing/gauge.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { fixed, percent, plainFigure } from '../../format/figures.ts';
+import type { Measures } from '../../format/measures.ts';
+import { mixCautionWords } from '../../format/mix-words.ts';
+import { ratioAim, type BenchForm, type BenchPart } from './mix-form.ts';
+
+interface OutcomeProps {
+  readonly form: BenchForm;
+  readonly mix: Blend;
+  readonly parts: readonly BenchPart[];
+  readonly measures: Measures;
+}
+
+/** What most people would reach for to feed a lean heap. */
+const FEEDER = findLibraryMaterial('feather_meal')!;
+
+const span = (low: string, high: string, scale = 1): readonly [number, number] | null => {
+  if (low.trim() === '' || high.trim() === '') return null;
+  const ends = [numberFromText(low) / scale, numberFromText(high) / scale] as const;
+  return Number.isFinite(ends[0] + ends[1]) ? ends : null;
+};
+
+/** What the mix comes to, live. */
+export function Outcome({ form, mix, parts, measures }: OutcomeProps) {
+  if (mix.massFreshKg === 0) {
+    return (
+      <p className="soft">Nothing is in it yet: say how much of something, or let the solver find it.</p>
+    );
+  }
+  const aim = ratioAim(form);
+  const edge = aim && mix.carbonToNitrogen !== null ? aim.aim + aim.tolerance : null;
+  const lackG = edge === null ? 0 : nitrogenToAddG(mix, edge);
+  const feederKg = edge === null ? null : partnerMassKg(mix, FEEDER, edge);
+  const cautions = mixCautions(mix, parts);
+  return (
+    <>
+      <div className="outcome-head">
+        <span className="figure outcome-ratio">
+          {mix.carbonToNitrogen === null ? 'no nitrogen' : `${plainFigure(mix.carbonToNitrogen)} : 1`}
+        </span>
+        <span className="soft">carbon to nitrogen</span>
+      </div>
+      <Gauge
+        label="C:N"
+        value={mix.carbonToNitrogen}
+        low={0}
+        high={Math.max(60, (mix.carbonToNitrogen ?? 0) * 1.1)}
+        target={span(form.ratioLow, form.ratioHigh)}
+        format={(value) => fixed(value, 0)}
+      />
+      <div className="outcome-head">
+        <span className="figure outcome-water">{percent(mix.moistureFractionWetBasis)}</span>
+        <span className="soft">water</span>
+      </div>
+      <Gauge
+        label="Water"
+        value={mix.moistureFractionWetBasis}
+        low={0}
+        high={0.9}
+        target={span(form.moistureLowPct, form.moistureHighPct, 100)}
+        format={percent}
+      />
+      <dl className="figures-row">
+        {(
+          [
+            ['volume, at most', `${measures.volume(mix.volumeL)} · ${measures.barrows(mix.volumeL)}`],
+            ['weighs', measures.mass(mix.massFreshKg)],
+            ['dry stuff', measures.mass(mix.dryKg)],
+            [
+              'nitrogen',
+              `${measures.nitrogen(mix.nitrogenG)}, ${plainFigure(mix.nitrogenFractionDryBasis * 100, 2)} % of dry`,
+            ],
+            ['lies at', measures.density(mix.bulkDensityKgPerM3)],
+            ['air, roughly', percent(mix.freeAirShare)],
+          ] as const
+        ).map(([name, value]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {lackG > 0.5 && edge !== null && (
+        <p>
+          Instead of more greens, <strong className="figure">{measures.nitrogen(lackG)}</strong> of nitrogen
+          would bring it to {plainFigure(edge)} : 1
+          {feederKg !== null && `, such as ${measures.mass(feederKg)} of ${FEEDER.name.toLowerCase()}`}.
+        </p>
+      )}
+      {cautions.length > 0 && (
+        <ul className="caution-list">
+          {cautions.map((caution) => (
+            <li key={caution.code}>{mixCautionWords(caution)}</li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}

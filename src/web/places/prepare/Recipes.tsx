@@ -1,0 +1,109 @@
+import { Button, Select } from 'antd';
+import { useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { useRemoveRecipe, useRestoreRecipe, useSaveRecipe } from '../../api/stock.ts';
+import { TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { plainFigure } from '../../format/figures.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { aimsOf, ingredientsOf, newRow, type BenchForm, type BenchPart } from './mix-form.ts';
+
+interface RecipesProps {
+  readonly books: GardenBooks;
+  readonly form: BenchForm;
+  readonly parts: readonly BenchPart[];
+  readonly set: (change: Partial<BenchForm>) => void;
+}
+
+/** Mixes saved to make again. */
+export function Recipes({ books, form, parts, set }: RecipesProps) {
+  const [name, setName] = useState<string | null>(null);
+  const save = useSaveRecipe(books.garden.id);
+  const remove = useRemoveRecipe();
+  const restore = useRestoreRecipe();
+  const offerUndo = useUndo();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const recipe = books.recipes.find(({ id }) => id === chosen);
+  const open = (id: string) => {
+    const found = books.recipes.find((one) => one.id === id);
+    if (!found) return;
+    setChosen(id);
+    set({
+      rows: found.ingredients.map(({ lotId, materialId, amount, unit }) =>
+        newRow(lotId === null ? `material:${materialId}` : `lot:${lotId}`, unit, plainFigure(amount, 4)),
+      ),
+      waterL: plainFigure(found.waterL, 4),
+      isLayered: found.isLayered,
+      ...aimsOf(found.purpose),
+    });
+  };
+  return (
+    <div className="actions bench-recipes">
+      {name === null ? (
+        <>
+          {books.recipes.length > 0 && (
+            <Select
+              aria-label="Recipes"
+              placeholder="Recipes you saved"
+              style={{ width: 230 }}
+              popupMatchSelectWidth={false}
+              {...(chosen === null ? {} : { value: chosen })}
+              onChange={open}
+              options={books.recipes.map(({ id, name: label }) => ({ value: id, label }))}
+            />
+          )}
+          {recipe && (
+            <Button
+              type="text"
+              onClick={() =>
+                remove.mutate(recipe, {
+                  onSuccess: () => {
+                    setChosen(null);
+                    offerUndo('The recipe is gone.', () => restore.mutate(recipe.id));
+                  },
+                })
+              }
+            >
+              Forget it
+            </Button>
+          )}
+          <Button disabled={ingredientsOf(parts).length === 0} onClick={() => setName('')}>
+            Save as a recipe
+          </Button>
+        </>
+      ) : (
+        <form
+          className="band-fields"
+          onSubmit={(event) => {
+            event.preventDefault();
+            save.mutate(
+              {
+                name,
+                purpose: form.purpose,
+                ingredients: ingredientsOf(parts),
+                waterL: Math.max(0, numberFromText(form.waterL) || 0),
+                isLayered: form.isLayered,
+                note: '',
+              },
+              { onSuccess: () => setName(null) },
+            );
+          }}
+        >
+          <TextField
+            name="Name of the recipe"
+            isNumber={false}
+            value={name}
+            onChange={setName}
+            width={220}
+            trouble={save.error?.message}
+            autoFocus
+          />
+          <Button type="primary" htmlType="submit" loading={save.isPending}>
+            Save
+          </Button>
+          <Button onClick={() => setName(null)}>Cancel</Button>
+        </form>
+      )}
+    </div>
+  );
+}
