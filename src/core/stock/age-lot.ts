@@ -65,7 +65,8 @@ export function ageLot(
   const char = start.cohorts.map(({ charHeldG, charCapacityG }) => ({ heldG: charHeldG, charCapacityG }));
   const dry = dryG(start);
   let moisture = start.waterG / (start.waterG + dry);
-  const read = () => atMoisture(contentsOf(start, pile, char), moisture);
+  let days = 0;
+  const read = () => atMoisture(contentsOf(start, pile, char, days), moisture);
   for (let day = fromDay; day < untilDay; day++) {
     onMorning?.(day, read);
     const heapC = heapTemperatureC(climate, day, treatment, setting.heatingFrom, setting.readings, p);
@@ -73,6 +74,7 @@ export function ageLot(
     const modifier = warmth * airFactor(treatment, p) * moistureFactor(moisture);
     for (let s = 0; s < DEFAULT_STEPS_PER_DAY; s++) agePileSubStep(pile, warmth, modifier);
     chargeChar(pile, char, p);
+    days += 1;
     moisture = moistureNextDay(moisture, restingMoisture(treatment.keeping, climate, day));
   }
   return {
@@ -98,11 +100,17 @@ function chargeChar(pile: RunningPile, char: readonly CharSites[], p: ModelParam
   }
 }
 
-function contentsOf(start: LotContents, pile: RunningPile, char: readonly CharSites[]): LotContents {
+function contentsOf(
+  start: LotContents,
+  pile: RunningPile,
+  char: readonly CharSites[],
+  days: number,
+): LotContents {
   const cohorts = start.cohorts.map((one, i): LotCohort => ({
     ...one,
     ...poolsOf(pile.task.cohorts, i),
     charHeldG: char[i].heldG,
+    ageDays: one.ageDays + days,
   }));
   return { cohorts, mineralNitrogenG: mineralNitrogenOf(pile), waterG: 0 };
 }

@@ -24,6 +24,8 @@ export interface LotCohort extends PileCohort {
   readonly ashG: number;
   /** Carbon it had when it arrived: what is left of it tells how recognizable it is. */
   readonly arrivedCarbonG: number;
+  /** Days it has lain in a heap here. */
+  readonly ageDays: number;
   /** Organic dry mass that goes with a gram of carbon. */
   readonly organicPerCarbon: number;
   readonly dryDensityKgPerM3: number;
@@ -72,6 +74,7 @@ export function contentsOfMaterial(
         charCapacityG: opening.charCapacityG,
         ashG,
         arrivedCarbonG: carbonG,
+        ageDays: 0,
         organicPerCarbon: carbonG > 0 ? (dryG - ashG) / carbonG : 0,
         dryDensityKgPerM3: opening.dryDensityKgPerM3,
         ammoniaExposure: opening.ammoniaExposure,

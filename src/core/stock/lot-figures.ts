@@ -23,6 +23,10 @@ const GRAMS_PER_KILOGRAM = 1000;
 const FINISHED_QUICK_SHARE = 0.03;
 /** And so little of what came is still recognizable: the yardstick of a heap of 16 months (S12 of the model). */
 const FINISHED_RECOGNIZABLE_SHARE = 0.35;
+/** And nothing in it is younger: weeks of heat and a month or more of curing (NRAES-54, from memory; the figure is set here). */
+const FINISHED_FROM_DAYS = 90;
+/** They do not decide what a mix is. */
+const ADDITIONS: ReadonlySet<MaterialKind> = new Set(['char', 'fertiliser', 'none']);
 const CHAR_MAJORITY = 0.5;
 
 /** Figures of a lot at one moment, for the whole of it. */
@@ -85,8 +89,8 @@ export function figuresOf(contents: LotContents): LotFigures {
 }
 
 /**
- * The kind most of its carbon is of; a mix that has gone quiet and narrow counts as compost (S10 of the model), and char
- * in it changes nothing about that.
+ * The kind most of its carbon is of; what has gone quiet, narrow and ripe counts as compost (after S10 of the model), and
+ * char or a feed in it changes nothing about that.
  */
 export function kindOf(contents: LotContents): MaterialKind {
   const byKind = new Map<MaterialKind, number>();
@@ -96,15 +100,14 @@ export function kindOf(contents: LotContents): MaterialKind {
   }
   const [main = 'none'] = [...byKind].sort((a, b) => b[1] - a[1]).map(([kind]) => kind);
   if (carbonG(contents) === 0 || main === 'char' || main === 'paper' || main === 'fertiliser') return main;
-  const others = contents.cohorts.filter(({ kind }) => kind !== 'char');
-  return isFinished({ ...contents, cohorts: others })
-    ? 'compost'
-    : new Set(others.map(({ kind }) => kind)).size === 1
-      ? main
-      : 'residue';
+  const body = contents.cohorts.filter(({ kind }) => !ADDITIONS.has(kind));
+  if (isFinished({ ...contents, cohorts: body })) return 'compost';
+  const kinds = [...new Set(body.map(({ kind }) => kind))];
+  return kinds.length === 1 ? kinds[0] : 'residue';
 }
 
 const isFinished = (contents: LotContents): boolean =>
+  contents.cohorts.every(({ ageDays }) => ageDays >= FINISHED_FROM_DAYS) &&
   sumPool(contents, QUICK) / carbonG(contents) < FINISHED_QUICK_SHARE &&
   recognizableShareOf(contents) < FINISHED_RECOGNIZABLE_SHARE &&
   carbonG(contents) / nitrogenG(contents) < COMPOST_BELOW_CN;

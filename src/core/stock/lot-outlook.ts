@@ -129,13 +129,17 @@ export function lotBrief(
     ),
     power: lockUpPower(now.contents),
     ...seasoning(future),
-    finishedOn: new Set(now.contents.cohorts.map(({ kind }) => kind)).size > 1 ? finishedDay(future) : null,
+    finishedOn: finishedOn(now, future, setting.today),
     promises,
   };
 }
 
-const finishedDay = (history: LotHistory): DayNumber | null =>
-  firstDay(history, (contents) => kindOf(contents) === 'compost');
+/** For what is a mix: today when it is compost by now, else the day it will be. */
+function finishedOn(now: LotHistory, future: LotHistory, today: DayNumber): DayNumber | null {
+  if (new Set(now.contents.cohorts.map(({ kind }) => kind)).size === 1) return null;
+  const found = firstDay(future, (contents) => kindOf(contents) === 'compost');
+  return kindOf(now.contents) === 'compost' ? Math.min(today, found ?? today) : found;
+}
 
 /** A lot through time, past and to come: figures every week, lock-up power every fourth. */
 export function lotCourse(history: LotHistory): LotCourse {

@@ -5,6 +5,7 @@ import type { LabResultRecord } from '../../../contract/stock-records.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveLab, useReportLab, useRestoreLab } from '../../api/stock.ts';
 import { DateField, TextField } from '../../forms/inputs.tsx';
+import { FormFoot } from '../../forms/FormFoot.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { dayOf, shortDate } from '../../format/dates.ts';
 import { percent, plainFigure } from '../../format/figures.ts';
@@ -139,17 +140,12 @@ function ReportForm({
         {field('Ready, % of the N', 'ammoniumPct', 'ammoniumShareOfNitrogen', 130)}
         {field('Lies at, kg/m³', 'density', 'bulkDensityKgPerM3', 110)}
       </div>
-      <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={report.isPending}>
-          Keep the report
-        </Button>
-        <Button onClick={onClose}>Cancel</Button>
-        {otherTroubles(troubles, SHOWN).map((sentence) => (
-          <span key={sentence} className="field-trouble" role="alert">
-            {sentence}
-          </span>
-        ))}
-      </div>
+      <FormFoot
+        label="Keep the report"
+        isSaving={report.isPending}
+        onClose={onClose}
+        troubles={otherTroubles(troubles, SHOWN)}
+      />
     </form>
   );
 }

@@ -4,6 +4,7 @@ import type { LibraryMaterial } from '../../../core/materials/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useMakeMaterial } from '../../api/gardens.ts';
 import { TextField } from '../../forms/inputs.tsx';
+import { FormFoot } from '../../forms/FormFoot.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { plainFigure } from '../../format/figures.ts';
 import { otherTroubles } from '../stock/use-stock-post.ts';
@@ -77,17 +78,12 @@ export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
         {field('Nitrogen, % of dry', 'nitrogen', 'basis.nitrogenFractionDryBasis')}
         {field('Lies at, kg/m³', 'density', 'basis.bulkDensityKgPerM3')}
       </div>
-      <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={make.isPending}>
-          Put it on the list
-        </Button>
-        <Button onClick={() => setOpen(false)}>Cancel</Button>
-        {otherTroubles(troubles, SHOWN).map((sentence) => (
-          <span key={sentence} className="field-trouble" role="alert">
-            {sentence}
-          </span>
-        ))}
-      </div>
+      <FormFoot
+        label="Put it on the list"
+        isSaving={make.isPending}
+        onClose={() => setOpen(false)}
+        troubles={otherTroubles(troubles, SHOWN)}
+      />
     </form>
   );
 }

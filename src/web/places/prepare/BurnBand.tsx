@@ -1,4 +1,4 @@
-import { Button, Checkbox, Segmented, Select } from 'antd';
+import { Checkbox, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES } from '../../../core/char/burn-methods.ts';
@@ -7,6 +7,7 @@ import { CHAR_TEMPERATURES } from '../../../core/materials/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMovement } from '../../api/stock.ts';
 import { AmountField, Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { FormFoot } from '../../forms/FormFoot.tsx';
 import { Field } from '../../forms/Field.tsx';
 import { BURN_WARNING_WORDS, FIRING_WORDS, METHOD_WORDS, SHAPE_WORDS } from '../../format/char-words.ts';
 import type { Measures } from '../../format/measures.ts';
@@ -78,17 +79,12 @@ export function BurnBand({ books, measures, burn, onClose }: BurnBandProps) {
         </div>
         <BurnSteps form={form} onTick={(step) => setForm(withStep(form, step, new Date().toISOString()))} />
       </div>
-      <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={isSaving || change.isPending}>
-          {form.char.amount === '' ? 'Save the burn so far' : 'Write the char into the book'}
-        </Button>
-        <Button onClick={onClose}>Cancel</Button>
-        {otherTroubles(troubles, SHOWN).map((sentence) => (
-          <span key={sentence} className="field-trouble" role="alert">
-            {sentence}
-          </span>
-        ))}
-      </div>
+      <FormFoot
+        label={form.char.amount === '' ? 'Save the burn so far' : 'Write the char into the book'}
+        isSaving={isSaving || change.isPending}
+        onClose={onClose}
+        troubles={otherTroubles(troubles, SHOWN)}
+      />
     </form>
   );
 }

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Select } from 'antd';
+import { Select } from 'antd';
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { isoDateOf } from '../../../core/climate/calendar.ts';
@@ -7,6 +7,7 @@ import { findChargeRecipe, scaleCharge } from '../../../core/char/charge-recipes
 import { CHARGE_RECIPE_IDS, type ChargeRecipeId } from '../../../core/char/char-codes.ts';
 import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
 import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { FormFoot } from '../../forms/FormFoot.tsx';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { dateNear, dayOf } from '../../format/dates.ts';
@@ -140,22 +141,17 @@ export function ChargeBand({ books, lotId, thereL, measures, onClose }: ChargeBa
       {charL > 0 && charL <= thereL * 1.01 && (
         <Preview books={books} lotId={lotId} recipeId={recipeId} litres={charL} measures={measures} />
       )}
-      <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={isSaving}>
-          Charge it, ready {dateNear(readyDay, dayOf(books.today))}
-        </Button>
-        <Button onClick={onClose}>Cancel</Button>
-        {otherTroubles(troubles, [
+      <FormFoot
+        label={`Charge it, ready ${dateNear(readyDay, dayOf(books.today))}`}
+        isSaving={isSaving}
+        onClose={onClose}
+        troubles={otherTroubles(troubles, [
           'date',
           'ingredients.0.amount',
           'ingredients.1.amount',
           'ingredients.2.amount',
-        ]).map((sentence) => (
-          <span key={sentence} className="field-trouble" role="alert">
-            {sentence}
-          </span>
-        ))}
-      </div>
+        ])}
+      />
     </form>
   );
 }

@@ -1,8 +1,9 @@
-import { Button, Segmented } from 'antd';
+import { Segmented } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { CHAR_FINENESSES, type CharFineness } from '../../../core/char/char-codes.ts';
 import { DateField } from '../../forms/inputs.tsx';
+import { FormFoot } from '../../forms/FormFoot.tsx';
 import { CHAR_DUST, FINENESS_WORDS } from '../../format/char-words.ts';
 import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
 
@@ -49,17 +50,12 @@ export function CrushBand({
         Finer char is colonized and charged sooner. Some pave a path with it, tread it for a season and hoe it
         into the bed.
       </p>
-      <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={isSaving}>
-          Write into the book
-        </Button>
-        <Button onClick={onClose}>Cancel</Button>
-        {otherTroubles(troubles, ['date']).map((sentence) => (
-          <span key={sentence} className="field-trouble" role="alert">
-            {sentence}
-          </span>
-        ))}
-      </div>
+      <FormFoot
+        label="Write into the book"
+        isSaving={isSaving}
+        onClose={onClose}
+        troubles={otherTroubles(troubles, ['date'])}
+      />
     </form>
   );
 }

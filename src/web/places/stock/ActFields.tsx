@@ -1,12 +1,11 @@
-import { Button, Checkbox } from 'antd';
+import { Button } from 'antd';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { LotRecord } from '../../../contract/stock-records.ts';
-import { KEEPINGS } from '../../../core/stock/keeping.ts';
 import { LOT_FORMS } from '../../../core/stock/stock-records.ts';
 import { AmountField, Choice, TextField } from '../../forms/inputs.tsx';
 import { fixed } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
-import { KEEPING_WORDS, LOT_FORM_WORDS } from '../../format/stock-words.ts';
+import { LOT_FORM_WORDS } from '../../format/stock-words.ts';
 import type { ActForm } from './act-form.ts';
 import { useProbe } from './use-instruments.ts';
 
@@ -123,32 +122,6 @@ export function ReadingFields({ form, set, troubles }: FieldsProps) {
         width={130}
         hint="by a laboratory"
       />
-    </>
-  );
-}
-
-/** How it is kept from now on. */
-export function KeepFields({ form, set }: FieldsProps) {
-  return (
-    <>
-      <Choice
-        name="From now on"
-        value={form.keeping}
-        onChange={(keeping) => set({ keeping })}
-        options={KEEPINGS.map((value) => ({ value, label: KEEPING_WORDS[value] }))}
-        width={220}
-      />
-      <div className="field">
-        <span className="field-name">And</span>
-        <span className="tool-result">
-          <Checkbox checked={form.isTurned} onChange={(event) => set({ isTurned: event.target.checked })}>
-            turned now and then
-          </Checkbox>
-          <Checkbox checked={form.isHot} onChange={(event) => set({ isHot: event.target.checked })}>
-            heats up by itself
-          </Checkbox>
-        </span>
-      </div>
     </>
   );
 }

@@ -1,16 +1,18 @@
-import { Button, Checkbox, Segmented } from 'antd';
+import { Checkbox, Segmented } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { LotRecord } from '../../../contract/stock-records.ts';
 import { READINESS_SIGNS, REASONS_TAKEN } from '../../../core/stock/stock-records.ts';
 import { AmountField, Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { FormFoot } from '../../forms/FormFoot.tsx';
 import { plainFigure } from '../../format/figures.ts';
 import type { Measures } from '../../format/measures.ts';
 import { REASON_WORDS, SIGN_WORDS } from '../../format/stock-words.ts';
 import { actPosting, ACTS, blankAct, type Act, type ActForm } from './act-form.ts';
-import { KeepFields, MoveFields, ReadingFields } from './ActFields.tsx';
+import { MoveFields, ReadingFields } from './ActFields.tsx';
 import { Judging } from './JudgingTools.tsx';
 import { PERCENT } from './receive-form.ts';
+import { TreatmentFields } from './TreatmentFields.tsx';
 import { otherTroubles, useStockPost } from './use-stock-post.ts';
 
 const ACT_WORDS: Record<Act, string> = {
@@ -107,7 +109,7 @@ export function LotActs({ books, lot, measures, onClose, first = 'move' }: LotAc
             autoFocus
           />
         )}
-        {act === 'keep' && <KeepFields {...fields} />}
+        {act === 'keep' && <TreatmentFields name="From now on" treatment={form} onChange={set} />}
         {act === 'sign' && (
           <div className="field">
             <span className="field-name">What do nose, eye and hand say?</span>
@@ -140,17 +142,12 @@ export function LotActs({ books, lot, measures, onClose, first = 'move' }: LotAc
           onMoisture={(moisture) => set({ moisturePct: plainFigure(moisture * PERCENT) })}
         />
       )}
-      <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={isSaving}>
-          {form.date > books.today ? 'Write into the plan' : 'Write into the book'}
-        </Button>
-        <Button onClick={onClose}>Cancel</Button>
-        {otherTroubles(troubles, SHOWN).map((sentence) => (
-          <span key={sentence} className="field-trouble" role="alert">
-            {sentence}
-          </span>
-        ))}
-      </div>
+      <FormFoot
+        label={form.date > books.today ? 'Write into the plan' : 'Write into the book'}
+        isSaving={isSaving}
+        onClose={onClose}
+        troubles={otherTroubles(troubles, SHOWN)}
+      />
     </form>
   );
 }

@@ -1,10 +1,11 @@
-import { Button, Select } from 'antd';
+import { Select } from 'antd';
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { layingCautions } from '../../../core/advice/cautions.ts';
 import { useMakeMaterial } from '../../api/gardens.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { AmountField, DateField, TextField } from '../../forms/inputs.tsx';
+import { FormFoot } from '../../forms/FormFoot.tsx';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { plainFigure } from '../../format/figures.ts';
@@ -181,17 +182,12 @@ export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
       />
       <LotFields form={form} set={set} books={books} name={name} troubles={troubles} />
       <ReceiveCautions form={form} books={books} material={material} />
-      <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={isSaving || makeMaterial.isPending}>
-          Write into the stock book
-        </Button>
-        <Button onClick={onClose}>Cancel</Button>
-        {otherTroubles(troubles, SHOWN).map((sentence) => (
-          <span key={sentence} className="field-trouble" role="alert">
-            {sentence}
-          </span>
-        ))}
-      </div>
+      <FormFoot
+        label="Write into the stock book"
+        isSaving={isSaving || makeMaterial.isPending}
+        onClose={onClose}
+        troubles={otherTroubles(troubles, SHOWN)}
+      />
     </form>
   );
 }

@@ -1,10 +1,10 @@
-import { Checkbox, Segmented } from 'antd';
+import { Segmented } from 'antd';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { CUTTING_SEASONS, type CuttingSeason } from '../../../core/materials/wood-chips.ts';
-import { KEEPINGS } from '../../../core/stock/keeping.ts';
 import { LOT_FORMS } from '../../../core/stock/stock-records.ts';
 import { Choice, TextField } from '../../forms/inputs.tsx';
-import { KEEPING_WORDS, LOT_FORM_WORDS } from '../../format/stock-words.ts';
+import { LOT_FORM_WORDS } from '../../format/stock-words.ts';
+import { TreatmentFields } from './TreatmentFields.tsx';
 import type { Chips, ReceiveForm } from './receive-form.ts';
 
 const SEASON_WORDS: Record<CuttingSeason | 'unknown', string> = {
@@ -105,24 +105,7 @@ export function LotFields({ form, set, books, name, troubles }: LotFieldsProps) 
             options={LOT_FORMS.map((value) => ({ value, label: LOT_FORM_WORDS[value] }))}
             width={90}
           />
-          <Choice
-            name="Kept"
-            value={form.keeping}
-            onChange={(keeping) => set({ keeping })}
-            options={KEEPINGS.map((value) => ({ value, label: KEEPING_WORDS[value] }))}
-            width={210}
-          />
-          <div className="field">
-            <span className="field-name">And</span>
-            <span className="tool-result">
-              <Checkbox checked={form.isTurned} onChange={(event) => set({ isTurned: event.target.checked })}>
-                turned now and then
-              </Checkbox>
-              <Checkbox checked={form.isHot} onChange={(event) => set({ isHot: event.target.checked })}>
-                heats up by itself
-              </Checkbox>
-            </span>
-          </div>
+          <TreatmentFields name="Kept" treatment={form} onChange={set} />
         </>
       )}
     </div>
