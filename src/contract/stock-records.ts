@@ -5,7 +5,7 @@ import { MIX_PURPOSES } from '../core/mixing/purposes.ts';
 import { RECORD_STATES } from '../core/records/bed-records.ts';
 import { KEEPINGS } from '../core/stock/keeping.ts';
 import { LOT_FORMS, READINESS_SIGNS, REASONS_TAKEN } from '../core/stock/stock-records.ts';
-import { AMOUNT_UNITS } from '../core/units/amount.ts';
+import { STOCK_UNITS } from '../core/units/amount.ts';
 import { creation, date, finite, id, MOST_AT_ONCE, name, note, share, stamp, version } from './fields.ts';
 
 const lotFields = {
@@ -25,7 +25,8 @@ export type LotDraft = z.infer<typeof lotDraft>;
 export type LotChange = z.infer<typeof lotChange>;
 export type LotRecord = z.infer<typeof lotRecord>;
 
-const amountFields = { amount: finite.gt(0).max(1e9), unit: z.enum(AMOUNT_UNITS) };
+const unit = z.enum(STOCK_UNITS);
+const amountFields = { amount: finite.gt(0).max(1e9), unit };
 const moisture = finite
   .min(0)
   .refine((value) => value < 1, 'must be below 100 %, wet basis: water in what was weighed wet');
@@ -79,7 +80,7 @@ const movementFields = {
     ...movementCommon,
     type: z.literal('stocktake'),
     amount: finite.min(0).max(1e9),
-    unit: z.enum(AMOUNT_UNITS),
+    unit,
   },
   keep: {
     ...movementCommon,

@@ -124,6 +124,8 @@ describe('stock', () => {
     expect(await bad(receive('m2', 'other', 1, { moistureFractionWetBasis: 1.1 }))).toMatchObject({
       field: 'movements.0.moistureFractionWetBasis',
     });
+    // A depth covers a bed, not a heap.
+    expect(await bad(receive('m2', 'other', 1, { unit: 'cm' }))).toMatchObject({ field: 'movements.0.unit' });
     expect(await bad(receive('m2', 'other', 1, { materialId: 'moon' }))).toMatchObject({
       field: 'materialId',
     });

@@ -88,6 +88,21 @@ describe('contents of a lot', () => {
     expect(figuresOf(NOTHING)).toMatchObject({ freshKg: 0, volumeL: 0, carbonToNitrogen: null });
   });
 
+  it('are compost only when they are ripe, whatever a char or a feed among them', () => {
+    const young = together([of('compost_garden', 3000), of('dairy_fresh', 10)]);
+    const lain = (days: number) => ({
+      ...young,
+      cohorts: young.cohorts.map((one) => ({
+        ...one,
+        ageDays: days,
+        carbonG: one.carbonG.map((c, k) => (k < 3 ? c * 0.1 : c)),
+      })),
+    });
+    expect(kindOf(lain(89))).toBe('residue');
+    expect(kindOf(lain(90))).toBe('compost');
+    expect(kindOf(together([of('compost_garden', 3000), of('urine', 1)]))).toBe('compost');
+  });
+
   it('are called by what they have become', () => {
     expect(kindOf(together([of('chips_mixed'), of('dairy_fresh')]))).toBe('residue');
     expect(kindOf(together([of('compost_garden', 3000), of('biochar_raw')]))).toBe('compost');

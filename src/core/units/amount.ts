@@ -47,6 +47,9 @@ export const AMOUNT_UNITS = [
 /** Depths only make sense over a bed. */
 export const isDepthUnit = (unit: AmountUnit): boolean => unit in BY_DEPTH_CM;
 
+/** Units for what lies in a heap and covers no bed. */
+export const STOCK_UNITS: readonly AmountUnit[] = AMOUNT_UNITS.filter((unit) => !isDepthUnit(unit));
+
 /** What an amount is measured against: how heavy the stuff lies, and how large the bed is. */
 export interface Measured {
   readonly bulkDensityKgPerM3: number;

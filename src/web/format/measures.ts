@@ -1,5 +1,5 @@
 import type { GardenRecord } from '../../contract/records.ts';
-import { isDepthUnit, type AmountUnit } from '../../core/units/amount.ts';
+import { STOCK_UNITS, type AmountUnit } from '../../core/units/amount.ts';
 import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../../core/units/area.ts';
 import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../../core/units/length.ts';
 import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../../core/units/mass.ts';
@@ -159,7 +159,7 @@ export const unitsFor = (measures: Measures): AmountUnit[] => [
 
 /** The same without depths: what lies in a heap covers no bed. */
 export const stockUnits = (measures: Measures): AmountUnit[] =>
-  unitsFor(measures).filter((unit) => !isDepthUnit(unit));
+  unitsFor(measures).filter((unit) => STOCK_UNITS.includes(unit));
 
 export const SOIL_NITROGEN_WORDS: Record<SoilNitrogenUnit, string> = {
   gPerM2: 'g/m²',

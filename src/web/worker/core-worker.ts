@@ -36,6 +36,7 @@ import { bedScenario, inRecordWords } from '../../core/records/bed-scenario.ts';
 import {
   booksOfBed,
   materialFinder,
+  stockBooksOf,
   takenByBed,
   type GardenRecords,
 } from '../../core/records/garden-books.ts';
@@ -99,12 +100,13 @@ function worked<Result>(question: BedQuestion, work: (today: DayNumber) => Resul
   }
 }
 
-/** What the stock gave last, by what was asked: all questions about one bed share it. */
+/** What the stock gave last: all questions about one bed share it while nothing about the stock changes. */
 let lastTaken: { readonly key: string; readonly taken: ReturnType<typeof takenByBed> } | undefined;
 
 const rememberedTakes: typeof takenByBed = (records, bedId) => {
   if (records.lots.length === 0) return undefined;
-  const key = JSON.stringify([bedId, records]);
+  const { materials, labResults } = records;
+  const key = JSON.stringify([bedId, stockBooksOf(records), materials, labResults]);
   if (lastTaken?.key !== key) lastTaken = { key, taken: takenByBed(records, bedId) };
   return lastTaken.taken;
 };

@@ -89,7 +89,7 @@ export function LotAccount({ books, lotId, lines, measures, balanceError }: LotA
             const movement = cause.type === 'movement' ? movements.get(cause.movementId) : undefined;
             return (
               <tr key={lines.length - i} className={line.isPlanned ? 'planned' : undefined}>
-                <td>{shortDate(line.day)}</td>
+                <td>{shortDate(cause.type === 'time' ? line.day - 1 : line.day)}</td>
                 <td className="words">
                   {line.isPlanned && 'planned: '}
                   {describe(line)}
