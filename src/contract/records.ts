@@ -164,6 +164,8 @@ const materialBasis = z.discriminatedUnion('type', [
 const materialFields = { name, basis: materialBasis, note };
 export const materialDraft = z.strictObject({ ...creation, ...materialFields });
 export const materialChange = z.strictObject({ version, ...materialFields });
+/** A material described while something else is written, kept with it or not at all. */
+export const namedMaterialDraft = z.strictObject({ id, ...materialFields });
 export const materialRecord = z.object({ ...stamp, gardenId: id, ...materialFields });
 export type MaterialDraft = z.infer<typeof materialDraft>;
 export type MaterialRecord = z.infer<typeof materialRecord>;

@@ -6,6 +6,7 @@ import { RECORD_STATES } from '../core/records/bed-records.ts';
 import { KEEPINGS } from '../core/stock/keeping.ts';
 import { LOT_FORMS, READINESS_SIGNS, REASONS_TAKEN } from '../core/stock/stock-records.ts';
 import { STOCK_UNITS } from '../core/units/amount.ts';
+import { namedMaterialDraft } from './records.ts';
 import { creation, date, finite, id, MOST_AT_ONCE, name, note, share, stamp, version } from './fields.ts';
 
 const lotFields = {
@@ -139,8 +140,9 @@ export type MovementDraft = z.infer<typeof movementDraft>;
 export type MovementChange = z.infer<typeof movementChange>;
 export type MovementRecord = z.infer<typeof movementRecord>;
 
-/** New lots with what goes into them, and movements among lots: all of it or nothing. */
+/** New lots with what goes into them, materials described for it, and movements among lots: all of it or nothing. */
 export const stockPosting = z.strictObject({
+  materials: z.array(namedMaterialDraft).max(MOST_AT_ONCE).default([]),
   lots: z.array(z.strictObject({ id, ...lotFields })).max(MOST_AT_ONCE),
   movements: z.array(anyMovement({ id })).max(MOST_AT_ONCE),
 });

@@ -18,6 +18,7 @@ interface Body extends Kept {
   readonly movements: readonly Kept[];
   readonly labResults: readonly Kept[];
   readonly recipes: readonly Kept[];
+  readonly materials: readonly Kept[];
   readonly entries: readonly Kept[];
 }
 
@@ -25,7 +26,7 @@ const folder = newFolder();
 let server: RunningServer;
 const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server.address, method, path, json);
 const books = async () => (await ask('GET', '/api/gardens/garden/books')).body;
-const post = (posting: { lots?: object[]; movements?: object[] }) =>
+const post = (posting: { materials?: object[]; lots?: object[]; movements?: object[] }) =>
   ask('POST', '/api/gardens/garden/stock', { lots: [], movements: [], ...posting });
 
 const lot = (id: string, change: object = {}) => ({
@@ -155,7 +156,37 @@ describe('stock', () => {
         isLayered: false,
       }),
     ).toMatchObject({ field: 'movements.0.ingredients' });
-    expect((await books()).lots.map(({ id }) => id)).toEqual(['heap']);
+    // A material described for a load that is refused is not left behind.
+    const described = {
+      id: 'seen',
+      name: 'Chips',
+      note: '',
+      basis: {
+        type: 'chips',
+        branchDiameterCm: 6,
+        leafShare: 0,
+        coniferShare: 0,
+        barkShare: null,
+        season: null,
+      },
+    };
+    const load = receive('m2', 'other', -1, { materialId: 'seen' });
+    const refused = await post({ materials: [described], lots: [lot('other')], movements: [load] });
+    expect(refused.body.errors[0]).toMatchObject({ field: 'movements.0.amount' });
+    const kept = await books();
+    expect(kept.lots.map(({ id }) => id)).toEqual(['heap']);
+    expect(kept.materials).toEqual([]);
+    expect(
+      (
+        await post({
+          materials: [described],
+          lots: [lot('spruce')],
+          movements: [{ ...load, id: 'm3', lotId: 'spruce', amount: 1 }],
+        })
+      ).status,
+    ).toBe(201);
+    expect((await books()).materials.map(({ id }) => id)).toEqual(['seen']);
+    expect((await ask('DELETE', '/api/lots/spruce?version=1')).status).toBe(204);
   });
 
   it('is changed and struck out only where everything later still makes sense', async () => {

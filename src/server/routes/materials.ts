@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
-import { materialChange, materialDraft } from '../../contract/records.ts';
+import type { z } from 'zod';
+import { materialChange, materialDraft, type MaterialRecord } from '../../contract/records.ts';
 import { findLibraryMaterial } from '../../core/materials/library.ts';
 import { ownMaterial } from '../../core/materials/own-material.ts';
 import type { AppContext } from '../app-context.ts';
@@ -16,19 +17,31 @@ function bedsWith(stores: Stores, gardenId: string, materialId: string): string[
   return [...new Set(using.map(({ bedId }) => bedId))];
 }
 
+type MaterialDraft = z.infer<typeof materialDraft>;
+
+/** Keeps a material described by a gardener; the same one sent again is the one that is kept. */
+export function keepMaterial(
+  { materials }: Stores,
+  gardenId: string,
+  draft: MaterialDraft & { readonly id: string },
+): MaterialRecord {
+  const known = sentAgain(materials.find(draft.id), { ...draft, gardenId });
+  if (known) return known;
+  if (findLibraryMaterial(draft.id)) {
+    throw new ProblemError(422, 'Not accepted', `id "${draft.id}" belongs to a material of the library.`);
+  }
+  ownMaterial(draft.basis);
+  return materials.insert({ ...draft, gardenId });
+}
+
 export const materialRoutes = ({ stores, today, newId }: AppContext) =>
   new Hono()
     .post('/gardens/:gardenId/materials', body(materialDraft), (c) => {
       const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
-      const known = sentAgain(stores.materials.find(id), { ...draft, gardenId: garden.id });
-      if (known) return c.json(known, 200);
-      if (findLibraryMaterial(id)) {
-        throw new ProblemError(422, 'Not accepted', `id "${id}" belongs to a material of the library.`);
-      }
-      ownMaterial(draft.basis);
-      return c.json(stores.materials.insert({ ...draft, id, gardenId: garden.id }), 201);
+      const isKnown = stores.materials.find(id) !== undefined;
+      return c.json(keepMaterial(stores, garden.id, { ...draft, id }), isKnown ? 200 : 201);
     })
     .put('/materials/:materialId', body(materialChange), (c) => {
       const id = c.req.param('materialId');

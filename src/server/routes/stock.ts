@@ -9,6 +9,7 @@ import {
 import type { AppContext } from '../app-context.ts';
 import { keptRecords, requireSoundStock } from '../kept-stock.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { keepMaterial } from './materials.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Lots and what moves among them. Every write is weighed against the whole stock before it is kept. */
@@ -17,9 +18,10 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
     requireSoundStock(keptRecords(stores, gardenId), today(), about);
   return new Hono()
     .post('/gardens/:gardenId/stock', body(stockPosting), (c) => {
-      const { lots, movements } = c.req.valid('json');
+      const { materials, lots, movements } = c.req.valid('json');
       return stores.atomically(() => {
         const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        for (const material of materials) keepMaterial(stores, gardenId, material);
         const keptLots = lots.map((draft): LotRecord => {
           const lot = { ...draft, gardenId };
           return sentAgain(stores.lots.find(lot.id), lot) ?? stores.lots.insert(lot);

@@ -2,8 +2,6 @@ import { Select } from 'antd';
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { layingCautions } from '../../../core/advice/cautions.ts';
-import { useMakeMaterial } from '../../api/gardens.ts';
-import { sentencesOf } from '../../api/failures.ts';
 import { AmountField, DateField, TextField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
 import { Field } from '../../forms/Field.tsx';
@@ -32,15 +30,15 @@ export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
   const chips = chipsDraft(form.chips);
   const material = resolveMaterial(form.materialId, books, isChips ? chips : null);
   const options = useMemo(() => materialOptions(books), [books]);
-  const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
-  const makeMaterial = useMakeMaterial(books.garden.id);
-  const troubles = { ...sentencesOf(makeMaterial.error), ...refused };
+  const { send, troubles, isSaving } = useStockPost(books.garden.id);
   const isNew = form.lotId === '';
   const name = form.name.trim() === '' ? suggestedName(form, books, isChips ? chips.name : null) : form.name;
 
-  const receive = (materialId: string) =>
+  const receive = () =>
     send(
       {
+        // Chips that were described are kept with the load, or not at all.
+        materials: isChips ? [chips] : [],
         lots: isNew
           ? [
               {
@@ -63,7 +61,7 @@ export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
             date: form.date,
             note: form.note,
             lotId: isNew ? form.newLotId : form.lotId,
-            materialId,
+            materialId: isChips ? chips.id : form.materialId,
             amount: numberFromText(form.amount.amount),
             unit: form.amount.unit,
             moistureFractionWetBasis: optional(form.moisturePct, PERCENT),
@@ -76,19 +74,13 @@ export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
       onClose,
     );
 
-  const save = () => {
-    if (!isChips) return receive(form.materialId);
-    // Sent again after a refusal it is the same material.
-    makeMaterial.mutate(chips, { onSuccess: ({ id }) => receive(id) });
-  };
-
   return (
     <form
       className="band"
       aria-label="Receive something"
       onSubmit={(event) => {
         event.preventDefault();
-        save();
+        receive();
       }}
     >
       <div className="band-fields">
@@ -184,7 +176,7 @@ export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
       <ReceiveCautions form={form} books={books} material={material} />
       <FormFoot
         label="Write into the stock book"
-        isSaving={isSaving || makeMaterial.isPending}
+        isSaving={isSaving}
         onClose={onClose}
         troubles={otherTroubles(troubles, SHOWN)}
       />

@@ -66,7 +66,14 @@ export const blankForm = (books: GardenBooks, measures: Measures): ReceiveForm =
 });
 
 /** Chips as the form describes them. */
-export function chipsDraft({ id, branchCm, leafPct, coniferPct, barkPct, season }: Chips): MaterialDraft {
+export function chipsDraft({
+  id,
+  branchCm,
+  leafPct,
+  coniferPct,
+  barkPct,
+  season,
+}: Chips): MaterialDraft & { readonly id: string } {
   const leaf = numberFromText(leafPct);
   const conifer = numberFromText(coniferPct);
   return {

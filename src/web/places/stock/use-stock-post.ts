@@ -10,7 +10,7 @@ export interface Posted {
 }
 
 /** Fields as the form calls them: of the one posting it writes. */
-const bare = (field: string): string => field.replace(/^(movements|lots)\.\d+\./, '');
+const bare = (field: string): string => field.replace(/^(movements|lots|materials)\.\d+\./, '');
 
 /** Writes into the stock all or nothing, offers to take it back, and keeps what was wrong by field. */
 export function useStockPost(gardenId: string) {
