@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest';
+import { stockPosting } from '../../../contract/stock-records.ts';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { measuresOf } from '../../format/measures.ts';
+import { actPosting, ACTS, blankAct, type Act, type ActForm } from './act-form.ts';
+import { blankForm, chipsDraft, optional } from './receive-form.ts';
+
+const MEASURES = measuresOf({ measures: 'metric' });
+const BOOKS = { today: '2026-05-14' } as GardenBooks;
+const LOT = {
+  id: 'pile',
+  version: 1,
+  createdAt: '',
+  updatedAt: '',
+  gardenId: 'g',
+  name: 'Chips by the gate',
+  form: 'pile' as const,
+  keeping: 'open' as const,
+  isTurned: true,
+  isHot: false,
+  reserveL: 0,
+  note: '',
+};
+const form = (change: Partial<ActForm> = {}): ActForm => ({ ...blankAct(BOOKS, LOT, MEASURES), ...change });
+const filled = form({
+  amount: { amount: '2,5', unit: 'barrow85L' },
+  waterL: '20',
+  temperatureC: '58',
+  moisturePct: '55',
+  signs: ['earthySmell'],
+});
+
+describe('what is done to a lot', () => {
+  it.each(ACTS.map((act): [Act] => [act]))('%s is something the server takes', (act) => {
+    const parsed = stockPosting.safeParse(actPosting(act, filled, LOT, '2026-05-14'));
+    expect(parsed.success, JSON.stringify(parsed.error?.issues)).toBe(true);
+  });
+  it('moves into a new bag, shut, when no other lot is named', () => {
+    const { lots, movements } = actPosting('move', filled, LOT, '2026-05-14');
+    expect(lots[0]).toMatchObject({
+      name: 'Chips by the gate, bags',
+      form: 'bag',
+      keeping: 'shut',
+      isTurned: false,
+    });
+    expect(movements[0]).toMatchObject({ amount: 2.5, toLotId: lots[0].id });
+    const split = actPosting('move', { ...filled, newForm: 'pile', newName: 'Half' }, LOT, '2026-05-14');
+    expect(split.lots[0]).toMatchObject({ name: 'Half', keeping: 'open', isTurned: true });
+    expect(actPosting('move', { ...filled, toLotId: 'other' }, LOT, '2026-05-14').lots).toEqual([]);
+  });
+  it('measures only what was typed, in shares', () => {
+    const [reading] = actPosting('reading', filled, LOT, '2026-05-14').movements;
+    expect(reading).toMatchObject({
+      temperatureC: 58,
+      moistureFractionWetBasis: 0.55,
+      bulkDensityKgPerM3: null,
+      nitrogenFractionDryBasis: null,
+    });
+  });
+  it('is a plan when it lies ahead', () => {
+    const [turned] = actPosting('turn', form({ date: '2026-06-01' }), LOT, '2026-05-14').movements;
+    expect(turned).toMatchObject({ state: 'planned' });
+  });
+});
+
+describe('a load that arrives', () => {
+  const blank = blankForm(BOOKS, MEASURES);
+  it('starts as chips by what is seen of them, today, in barrows', () => {
+    expect(blank).toMatchObject({ date: '2026-05-14', lotForm: 'pile', keeping: 'open' });
+    expect(blank.amount.unit).toBe('barrow85L');
+  });
+  it('describes chips by the answers, and says nothing of what was not looked at', () => {
+    const draft = chipsDraft({ ...blank.chips, leafPct: '12', coniferPct: '40' });
+    expect(draft.name).toBe('Chips of 6 cm branches, 12 % leaf, 40 % conifer');
+    expect(draft.basis).toMatchObject({ leafShare: 0.12, coniferShare: 0.4, barkShare: null, season: null });
+    expect(chipsDraft({ ...blank.chips, barkPct: '30', season: 'leafless' }).basis).toMatchObject({
+      barkShare: 0.3,
+      season: 'leafless',
+    });
+  });
+  it('takes an empty figure as none, and text as no number', () => {
+    expect([optional(''), optional('45', 100), optional(' 1,5 ')]).toEqual([null, 0.45, 1.5]);
+    expect(optional('wet')).toBeNaN();
+  });
+});
