@@ -19,10 +19,8 @@ const lotFields = {
   reserveL: finite.min(0).max(1e7).default(0),
   note,
 };
-export const lotDraft = z.strictObject({ ...creation, ...lotFields });
 export const lotChange = z.strictObject({ version, ...lotFields });
 export const lotRecord = z.object({ ...stamp, gardenId: id, ...lotFields });
-export type LotDraft = z.infer<typeof lotDraft>;
 export type LotChange = z.infer<typeof lotChange>;
 export type LotRecord = z.infer<typeof lotRecord>;
 

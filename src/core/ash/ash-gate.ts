@@ -106,9 +106,11 @@ export function ashGate(question: AshQuestion, findMaterial: FindMaterial): AshG
   const given = lastYear.reduce((sum, one) => sum + one.gPerM2, 0);
   const ph = lastPh(question);
   const isSour = ph !== null && ph.value < LOW_PH;
-  const hadAshSinceTest = ash.filter((one) => one.day <= day && (ph?.day == null || one.day > ph.day));
+  const sinceTest = ash.filter((one) => one.day <= day && (ph?.day == null || one.day > ph.day));
+  const sinceTestG = sinceTest.reduce((sum, one) => sum + one.gPerM2, 0);
   // Sour ground: the first dose may be doubled, and then a test comes before any more.
-  const capGPerM2 = isSour && given === 0 ? ASH_YEARLY_CAP_G_PER_M2 * 2 : ASH_YEARLY_CAP_G_PER_M2;
+  const capGPerM2 =
+    isSour && given === 0 && sinceTest.length === 0 ? ASH_YEARLY_CAP_G_PER_M2 * 2 : ASH_YEARLY_CAP_G_PER_M2;
   const left = Math.max(0, capGPerM2 - given);
   const near = entries
     .filter((entry) => bringsAmmonium(entry, findMaterial) && Math.abs(dayOf(entry.date) - day) < APART_DAYS)
@@ -124,8 +126,10 @@ export function ashGate(question: AshQuestion, findMaterial: FindMaterial): AshG
       freeFrom: dayOf(near.date) + APART_DAYS,
     },
     isSour &&
-      given > ASH_YEARLY_CAP_G_PER_M2 &&
-      hadAshSinceTest.length > 0 && { code: 'retestFirst', since: hadAshSinceTest.at(-1)!.day },
+      sinceTestG > ASH_YEARLY_CAP_G_PER_M2 && {
+        code: 'retestFirst',
+        since: Math.max(...sinceTest.map((one) => one.day)),
+      },
     left <= 0 && {
       code: 'capReached',
       givenGPerM2: given,

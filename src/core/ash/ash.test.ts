@@ -81,6 +81,10 @@ describe('ash on a bed', () => {
     expect(gate({}, 5.5).capGPerM2).toBe(200);
     const after = stops({ entries: [laid('wood_ash', '2026-10-10', 0.9)] }, 5.5);
     expect(after).toContain('retestFirst');
+    // A year does not stand in for the test; a test made since does.
+    const double = laid('wood_ash', '2025-02-10', 0.9);
+    expect(stops({ entries: [double] }, 5.5)).toEqual(['retestFirst']);
+    expect(stops({ entries: [double, tested('2025-04-01', 5.8)] }, 5.5)).toEqual([]);
   });
   it.each(['urine', 'layer_manure', 'calcium_ammonium_nitrate'])('never goes beside %s', (id) => {
     expect(stops({ entries: [laid(id, '2026-11-10')] })).toEqual(['nearAmmonium']);

@@ -27,3 +27,7 @@ export function judgeYield(method: BurnMethod, dryWoodKg: number, dryCharKg: num
     verdict: share < low / ROOM ? 'muchLess' : share > high * ROOM ? 'muchMore' : 'usual',
   };
 }
+
+/** Heaps re-light hours later: only a look on a later day than the fire counts. ISO dates. */
+export const isFoundCold = (burntOn: string, foundColdOn: string | null): boolean =>
+  foundColdOn !== null && foundColdOn > burntOn;

@@ -5,7 +5,7 @@ import { findLibraryMaterial } from '../materials/library.ts';
 import { defaultParameters } from '../simulation/parameters.ts';
 import { contentsOfMaterial } from '../stock/lot-contents.ts';
 import { BURN_METHOD_FACTS } from './burn-methods.ts';
-import { judgeYield } from './burn-yield.ts';
+import { isFoundCold, judgeYield } from './burn-yield.ts';
 import { BURN_METHODS, CHARGE_RECIPE_IDS } from './char-codes.ts';
 import { charDose } from './char-dose.ts';
 import { CHARGE_RECIPES, charFactorForClay, findChargeRecipe, scaleCharge } from './charge-recipes.ts';
@@ -26,6 +26,14 @@ describe('burns', () => {
     expect(judgeYield('conePit', 100, 5).verdict).toBe('muchLess');
     expect(judgeYield('emberRescue', 100, 40).verdict).toBe('muchMore');
     expect(() => judgeYield('conePit', 100, 101)).toThrow(/dryCharKg/);
+  });
+});
+
+describe('a cold check', () => {
+  it('counts only on a later day', () => {
+    expect(isFoundCold('2026-05-01', '2026-05-02')).toBe(true);
+    expect(isFoundCold('2026-05-01', '2026-05-01')).toBe(false);
+    expect(isFoundCold('2026-05-01', null)).toBe(false);
   });
 });
 

@@ -14,7 +14,6 @@ export interface ChargePreview {
   readonly capacityG: number;
   /** The same by the ends of the range in which char capacities are reported: the least certain figure in the book. */
   readonly capacityRangeG: readonly [low: number, high: number];
-  readonly heldAtStartG: number;
   readonly heldWhenReadyG: number;
   /** Mineral nitrogen the recipe brings on the first day. */
   readonly broughtG: number;
@@ -65,7 +64,6 @@ export function previewCharge(
   return {
     capacityG,
     capacityRangeG: [(capacityG * low) / value, (capacityG * high) / value],
-    heldAtStartG: heldIn(char),
     heldWhenReadyG,
     broughtG: total(others.map(({ mineralNitrogenG }) => mineralNitrogenG)),
     missingG: Math.max(0, capacityG - heldWhenReadyG),

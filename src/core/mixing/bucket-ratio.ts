@@ -69,3 +69,12 @@ export function bucketRatio(parts: readonly Buckets[]): BucketRatio {
     }),
   };
 }
+
+/** What a bucket of 10 L holds of a material, loose. */
+export function bucketHolds(material: Material): { readonly dryKg: number; readonly nitrogenG: number } {
+  const massFreshKg = kgOf({ material, buckets: 1 });
+  return {
+    dryKg: massFreshKg * (1 - material.moistureFractionWetBasis),
+    nitrogenG: massFreshKg * nitrogenPerFreshKg(material),
+  };
+}

@@ -50,9 +50,6 @@ export interface LotBrief {
   readonly promises: Promises;
 }
 
-const contentsOn = (history: LotHistory, day: DayNumber): LotContents | null =>
-  history.looks.findLast((look) => look.day <= day && look.contents !== null)?.contents ?? null;
-
 /** Looks whose contents are kept, from the first on. */
 const kept = (history: LotHistory) =>
   history.looks.flatMap(({ day, contents }) => (contents && !isEmpty(contents) ? [{ day, contents }] : []));
@@ -150,11 +147,4 @@ export function lotCourse(history: LotHistory): LotCourse {
     power: kept(history).map(({ day, contents }) => ({ day, ...lockUpPower(contents) })),
     balanceError: history.balanceError,
   };
-}
-
-/** Contents of a lot on a day, for the mixing bench; null when there is nothing. */
-export function contentsToMix(run: StockRun, lotId: string, day: DayNumber): LotContents | null {
-  const history = run.lots.get(lotId);
-  const contents = history ? contentsOn(history, day) : null;
-  return contents && !isEmpty(contents) ? contents : null;
 }

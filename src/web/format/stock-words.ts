@@ -3,7 +3,7 @@ import type { DayNumber } from '../../core/climate/calendar.ts';
 import type { Keeping, Treatment } from '../../core/stock/keeping.ts';
 import type { LotBrief } from '../../core/stock/lot-outlook.ts';
 import type { LockUpPower } from '../../core/stock/lock-up-power.ts';
-import type { LotForm, ReadinessSign, StockMovementType } from '../../core/stock/stock-records.ts';
+import type { LotForm, ReadinessSign } from '../../core/stock/stock-records.ts';
 import type { MovementRecord } from '../../contract/stock-records.ts';
 import type { Squeeze } from '../../core/judging/judging.ts';
 import { aboutWhen } from './dates.ts';
@@ -66,21 +66,6 @@ export const SIGN_WORDS: Record<ReadinessSign, string> = {
   whiteThreads: 'white threads',
   worms: 'worms in it',
   seedlingsGrow: 'cress or beans grow in it',
-};
-
-export const MOVEMENT_WORDS: Record<StockMovementType, string> = {
-  receive: 'received',
-  make: 'made into a heap',
-  move: 'moved',
-  takeOut: 'taken out',
-  stocktake: 'counted',
-  keep: 'kept otherwise',
-  turn: 'turned',
-  water: 'watered',
-  reading: 'measured',
-  sign: 'looked at',
-  burn: 'burnt',
-  crush: 'crushed',
 };
 
 export const REASON_WORDS = {

@@ -3,8 +3,8 @@ import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
 import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
 import type { Material } from '../../core/materials/material.ts';
 import { materialFinder, stockBooksOf, type GardenRecords } from '../../core/records/garden-books.ts';
-import { figuresOf, materialOfContents, type LotFigures } from '../../core/stock/lot-figures.ts';
-import { isEmpty, scaled } from '../../core/stock/lot-contents.ts';
+import { materialOfContents } from '../../core/stock/lot-figures.ts';
+import { isEmpty, scaled, volumeL } from '../../core/stock/lot-contents.ts';
 import {
   LOT_HORIZON_DAYS,
   lotBrief,
@@ -110,24 +110,16 @@ export function lotAnswer(question: StockQuestion, lotId: string): LotAnswer | n
   };
 }
 
-export interface ChargeAnswer extends ChargePreview {
-  readonly figures: LotFigures;
-}
-
 /** What charging would do for the char in a lot; null when there is none. */
 export function chargeAnswer(
   question: StockQuestion,
   lotId: string,
   recipeId: ChargeRecipeId,
   litres: number,
-): ChargeAnswer | null {
+): ChargePreview | null {
   const contents = runsFor(question).today.lots.get(lotId)?.contents;
   if (!contents || isEmpty(contents)) return null;
-  const figures = figuresOf(contents);
-  const part = scaled(contents, litres / figures.volumeL);
+  const part = scaled(contents, litres / volumeL(contents));
   const day = dayNumberFromIso(question.today, ['today']);
-  return {
-    ...previewCharge(part, litres, recipeId, day, question.records.garden.climate),
-    figures: figuresOf(part),
-  };
+  return previewCharge(part, litres, recipeId, day, question.records.garden.climate);
 }

@@ -2,6 +2,7 @@ import { Button, Checkbox, Input } from 'antd';
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { layingCautions } from '../../../core/advice/cautions.ts';
+import { bucketHolds } from '../../../core/mixing/bucket-ratio.ts';
 import { carbonToNitrogenRatio, type Material } from '../../../core/materials/material.ts';
 import { percent, plainFigure } from '../../format/figures.ts';
 import { measuresOf, type Measures } from '../../format/measures.ts';
@@ -186,14 +187,8 @@ const factsFor = (measures: Measures): Fact[] => [
     words,
     ({ material }) => (material.carbonFractionDryBasis > 0 ? percent(material.pools[pool]) : '—'),
   ]),
-  ['nitrogen in a 10 L bucket', ({ material }) => measures.nitrogen(bucketNitrogenG(material))],
+  ['nitrogen in a 10 L bucket', ({ material }) => measures.nitrogen(bucketHolds(material).nitrogenG)],
 ];
-
-const bucketNitrogenG = (material: Material): number =>
-  10 *
-  material.bulkDensityKgPerM3 *
-  (1 - material.moistureFractionWetBasis) *
-  material.nitrogenFractionDryBasis;
 
 interface ComparisonProps {
   readonly rows: readonly MaterialRow[];

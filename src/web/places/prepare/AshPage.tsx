@@ -2,7 +2,7 @@ import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import { ashGate, heapTakesAsh, type AshGate } from '../../../core/ash/ash-gate.ts';
+import { ASH_YEARLY_CAP_G_PER_M2, ashGate, heapTakesAsh, type AshGate } from '../../../core/ash/ash-gate.ts';
 import {
   ASH_RECIPES,
   ashEffect,
@@ -175,7 +175,7 @@ function GiveAsh({ bed, date, condition, books, lots, measures, gate }: BedAshPr
   const remove = useRemoveEntry();
   const offerUndo = useUndo();
   const ashLots = lots.filter(({ brief }) => brief?.now && brief.nearestMaterialId === 'wood_ash');
-  const rate = typed === null ? Math.min(100, gate.leftGPerM2) : numberFromText(typed);
+  const rate = typed === null ? Math.min(ASH_YEARLY_CAP_G_PER_M2, gate.leftGPerM2) : numberFromText(typed);
   const isOver = rate > gate.leftGPerM2 + 1e-9;
   const effect = ashEffect(rate > 0 ? rate : 0, bed.clayPct, condition);
   const grams = rate * bed.areaM2;

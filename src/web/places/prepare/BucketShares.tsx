@@ -1,4 +1,4 @@
-import type { BucketRatio } from '../../../core/mixing/bucket-ratio.ts';
+import { bucketHolds, type BucketRatio } from '../../../core/mixing/bucket-ratio.ts';
 import { GrainDefinitions, grainId } from '../../drawing/grains.tsx';
 import { percent, plainFigure } from '../../format/figures.ts';
 import { COLORS } from '../../theme/tokens.ts';
@@ -92,8 +92,8 @@ export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ra
         {parts
           .filter(({ volumeL }) => volumeL > 0)
           .map(({ mixable, material }) => {
-            const dry = 10 * (material.bulkDensityKgPerM3 / 1000) * (1 - material.moistureFractionWetBasis);
-            return `A 10 L bucket of ${mixable.name.toLowerCase()} holds ${plainFigure(dry, 2)} kg of dry stuff and ${plainFigure(dry * material.nitrogenFractionDryBasis * 1000, 2)} g of nitrogen.`;
+            const { dryKg, nitrogenG } = bucketHolds(material);
+            return `A 10 L bucket of ${mixable.name.toLowerCase()} holds ${plainFigure(dryKg, 2)} kg of dry stuff and ${plainFigure(nitrogenG, 2)} g of nitrogen.`;
           })
           .join(' ')}
       </p>

@@ -2,6 +2,7 @@ import { Checkbox, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES } from '../../../core/char/burn-methods.ts';
+import { isFoundCold } from '../../../core/char/burn-yield.ts';
 import { BURN_METHODS } from '../../../core/char/char-codes.ts';
 import { CHAR_TEMPERATURES } from '../../../core/materials/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
@@ -266,7 +267,7 @@ function CharFields({ form, set, measures, troubles }: FieldsProps) {
           onChange={(coldCheckedOn) => set({ coldCheckedOn })}
           trouble={troubles['log.coldCheckedOn']}
           hint={
-            form.coldCheckedOn !== '' && form.coldCheckedOn <= form.date
+            form.coldCheckedOn !== '' && !isFoundCold(form.date, form.coldCheckedOn)
               ? 'look again the day after: heaps re-light hours later'
               : 'the day after, at the earliest'
           }

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { judgeYield } from '../../../core/char/burn-yield.ts';
+import { isFoundCold, judgeYield } from '../../../core/char/burn-yield.ts';
 import { isRawChar } from '../../../core/char/charging.ts';
 import { lastingCarbon } from '../../../core/char/permanence.ts';
 import type { BurnResult } from '../../../core/stock/movements.ts';
@@ -140,7 +140,7 @@ function Burn({ burn, result, today, measures, onOpen }: BurnProps) {
       </strong>
       {result && !isMeasured && `: ${measures.mass(result.dryWoodKg)} of dry wood, not measured yet.`}
       {result && isMeasured && <YieldWords burn={burn} result={result} measures={measures} />}{' '}
-      {cold === null ? (
+      {cold === null || !isFoundCold(burn.date, cold) ? (
         <span className="status-stop">▲ the cold check of the day after is missing</span>
       ) : (
         `Cold on ${dateNear(dayOf(cold), today)}.`

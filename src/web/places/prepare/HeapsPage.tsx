@@ -5,7 +5,7 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import type { LotRecord } from '../../../contract/stock-records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { heapLog, type HeapLog, type SignVerdict } from '../../../core/stock/heap-log.ts';
-import { HOT_RULES } from '../../../core/stock/hot-phase.ts';
+import { HOT_FROM_C, HOT_RULES } from '../../../core/stock/hot-phase.ts';
 import { HeapTemperature } from '../../charts/heap-temperature.tsx';
 import { aboutWhen, ageInWords, dateNear, dayOf } from '../../format/dates.ts';
 import { percent } from '../../format/figures.ts';
@@ -233,7 +233,7 @@ function CompostHeap({ heap: { lot, brief, log }, books, measures, today, href }
 }
 
 function HotWords({ log: { hot, readings }, measures }: { log: HeapLog; measures: Measures }) {
-  const line = measures.warmth(55);
+  const line = measures.warmth(HOT_FROM_C);
   if (readings.length === 0)
     return <span className="soft">Whether it got hot enough cannot be told without a probe.</span>;
   const { vessel, windrow } = HOT_RULES;
