@@ -6,6 +6,7 @@ import { BED_KINDS, CROPPING_BEFORE, RECORD_STATES, SCHOOLS } from '../core/reco
 import { AMOUNT_UNITS } from '../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../core/units/soil-nitrogen.ts';
 import { creation, date, finite, id, MOST_AT_ONCE, name, note, share, stamp, version } from './fields.ts';
+import type { JournalRecord } from './journal-records.ts';
 import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from './stock-records.ts';
 
 /** What the API takes (drafts) and gives (records). */
@@ -47,6 +48,8 @@ const bedFields = {
   startedOn: date.nullable().default(null),
   ph: finite.min(2).max(11).nullable().default(null),
   croppingBefore: z.enum(CROPPING_BEFORE).default('unknown'),
+  /** Whether its likely range is weighed by what its log says. */
+  learnsFromLog: z.boolean().default(true),
   note,
 };
 export const bedDraft = z.strictObject({ ...creation, ...bedFields });
@@ -74,7 +77,14 @@ const digFields = {
   layerId: id.nullable(),
   dugDepthCm: finite.gt(0).max(200),
 };
-const takeOffFields = { ...entryCommon, type: z.literal('takeOff'), layerId: id, shareTakenOff: share };
+const takeOffFields = {
+  ...entryCommon,
+  type: z.literal('takeOff'),
+  layerId: id,
+  shareTakenOff: share,
+  /** Of the humus it has made on the spot: lifted with it. */
+  humusShareTakenOff: share.nullish(),
+};
 const feedFields = { ...entryCommon, type: z.literal('feed'), nitrogenG: finite.gt(0).max(1e6) };
 const soilTestFields = {
   ...entryCommon,
@@ -201,6 +211,7 @@ export interface GardenBooks {
   readonly movements: readonly MovementRecord[];
   readonly labResults: readonly LabResultRecord[];
   readonly recipes: readonly RecipeRecord[];
+  readonly journal: readonly JournalRecord[];
 }
 
 /** RFC 9457 problem details, with what is wrong field by field. */

@@ -5,10 +5,13 @@ import { answerProblem, ProblemError } from './problems.ts';
 import { bedRoutes } from './routes/beds.ts';
 import { buildUpRoutes } from './routes/build-ups.ts';
 import { entryRoutes } from './routes/entries.ts';
+import { calendarFiles, feedRoutes } from './routes/feeds.ts';
 import { gardenRoutes } from './routes/gardens.ts';
 import { instrumentRoutes } from './routes/instruments.ts';
+import { journalRoutes } from './routes/journal.ts';
 import { labResultRoutes } from './routes/lab-results.ts';
 import { materialRoutes } from './routes/materials.ts';
+import { photoRoutes } from './routes/photos.ts';
 import { plantingRoutes } from './routes/plantings.ts';
 import { recipeRoutes } from './routes/recipes.ts';
 import { stockRoutes } from './routes/stock.ts';
@@ -24,6 +27,7 @@ export function createApp(context: AppContext) {
   app.use(headers);
   app.use(sameHostOnly);
   app.use('/api/*', limitedBody);
+  app.route('/', calendarFiles(context));
   const api = app
     .get('/api/health', (c) => c.json({ status: 'ok' }, 200))
     .route('/api/gardens', gardenRoutes(context))
@@ -35,7 +39,10 @@ export function createApp(context: AppContext) {
     .route('/api/instruments', instrumentRoutes(context))
     .route('/api', stockRoutes(context))
     .route('/api', labResultRoutes(context))
-    .route('/api', recipeRoutes(context));
+    .route('/api', recipeRoutes(context))
+    .route('/api', journalRoutes(context))
+    .route('/api', photoRoutes(context))
+    .route('/api', feedRoutes(context));
   app.all('/api/*', (c) => {
     throw nothingAt(c.req.path);
   });

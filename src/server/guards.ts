@@ -5,6 +5,8 @@ import { ProblemError } from './problems.ts';
 
 /** A whole garden in one file is far smaller; nothing here needs more. */
 const LARGEST_BODY_BYTES = 1024 * 1024;
+const LARGEST_PHOTO_BYTES = 8 * LARGEST_BODY_BYTES;
+const PHOTO_PATH = /^\/api\/gardens\/[^/]+\/photos\/[^/]+$/;
 const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
 const READING = new Set(['GET', 'HEAD']);
 
@@ -29,12 +31,20 @@ export const sameHostOnly: MiddlewareHandler = async function sameHostOnly(c, ne
   await next();
 };
 
-export const limitedBody = bodyLimit({
-  maxSize: LARGEST_BODY_BYTES,
-  onError: () => {
-    throw new ProblemError(413, 'Too large', 'That is more than 1 MB; nothing was saved.');
-  },
-});
+const limitedTo = (maxSize: number, inWords: string): MiddlewareHandler =>
+  bodyLimit({
+    maxSize,
+    onError: () => {
+      throw new ProblemError(413, 'Too large', `That is more than ${inWords}; nothing was saved.`);
+    },
+  });
+
+const limitedRecords = limitedTo(LARGEST_BODY_BYTES, '1 MB');
+const limitedPhoto = limitedTo(LARGEST_PHOTO_BYTES, '8 MB');
+
+/** Photos may be larger than anything else. */
+export const limitedBody: MiddlewareHandler = (c, next) =>
+  (PHOTO_PATH.test(c.req.path) ? limitedPhoto : limitedRecords)(c, next);
 
 /** The component library writes its styles into the page, hence unsafe-inline for styles alone. */
 export const headers = secureHeaders({
@@ -44,7 +54,8 @@ export const headers = secureHeaders({
     scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
     styleSrc: ["'self'", "'unsafe-inline'"],
     fontSrc: ["'self'"],
-    imgSrc: ["'self'", 'data:'],
+    // blob: a photo that still waits on the phone.
+    imgSrc: ["'self'", 'data:', 'blob:'],
     connectSrc: ["'self'"],
     workerSrc: ["'self'"],
     formAction: ["'none'"],

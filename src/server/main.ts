@@ -9,6 +9,7 @@ import { openDatabase } from './db/open.ts';
 import { createStores } from './db/stores.ts';
 import { plantDemoGarden } from './demo/demo-garden.ts';
 import { servePages } from './pages.ts';
+import { photoFilesIn } from './photos/photo-files.ts';
 
 const PROJECT = join(import.meta.dirname, '..', '..');
 const PAGES = join(PROJECT, 'dist');
@@ -46,7 +47,11 @@ function main(): void {
   if (options.today !== undefined) dayNumberFromIso(options.today, ['--today']);
   const today = () => options.today ?? todayHere();
   const file = options.db ?? (options.demo ? DEMO_BOOKS : OWN_BOOKS);
-  if (options.demo) for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
+  const photoFolder = `${file}-photos`;
+  if (options.demo) {
+    for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
+    rmSync(photoFolder, { force: true, recursive: true });
+  }
 
   const db = openDatabase(file);
   const stores = createStores(db, () => new Date().toISOString());
@@ -56,6 +61,7 @@ function main(): void {
     stores,
     today,
     newId: randomUUID,
+    photoFiles: photoFilesIn(photoFolder),
     instruments: { scale: options.scale, probe: options.probe },
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
   });

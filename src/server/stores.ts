@@ -6,6 +6,7 @@ import type {
   MaterialRecord,
   PlantingRecord,
 } from '../contract/records.ts';
+import type { FeedRecord, JournalRecord, PhotoRecord } from '../contract/journal-records.ts';
 import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from '../contract/stock-records.ts';
 
 /** An id that a removed record still holds, so that removing it can be undone. */
@@ -41,6 +42,22 @@ export interface OwnedStore<Record extends Versioned> extends Store<Record> {
   listOf(ownerId: string): Record[];
 }
 
+/** What is known of photos; the pictures themselves are files. */
+export interface PhotoStore {
+  find(id: string): (PhotoRecord & { readonly sentSha256: string }) | undefined;
+  insert(photo: Omit<PhotoRecord, 'createdAt'> & { readonly sentSha256: string }): PhotoRecord;
+}
+
+/** Addresses of calendar feeds, known by the digest of their secret. */
+export interface FeedStore {
+  listOf(gardenId: string): FeedRecord[];
+  insert(feed: Pick<FeedRecord, 'id' | 'gardenId' | 'name'>, tokenSha256: string): FeedRecord;
+  /** The feed a secret opens, unless it was revoked; notes that it was read. */
+  opened(tokenSha256: string): FeedRecord | undefined;
+  /** False when there is none, or none any more. */
+  revoke(id: string): boolean;
+}
+
 export interface Stores {
   readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
   readonly beds: OwnedStore<BedRecord>;
@@ -57,6 +74,9 @@ export interface Stores {
     reorder(ids: readonly string[]): void;
   };
   readonly plantings: OwnedStore<PlantingRecord> & { listOfGarden(gardenId: string): PlantingRecord[] };
+  readonly journal: OwnedStore<JournalRecord>;
+  readonly photos: PhotoStore;
+  readonly feeds: FeedStore;
   /** Runs `act` so that all its writes are kept, or none when it throws. */
   atomically<Result>(act: () => Result): Result;
 }

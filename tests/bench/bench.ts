@@ -171,6 +171,7 @@ const PLAN: RangePlan = {
   tideDays: Array.from({ length: 27 }, (_, i) => START + i * 14),
   yearDays: outlookDays(START, YEARS).map((day) => Math.min(day, START + 3652)),
   cropIds: ['crop 0'],
+  points: [],
 };
 const drawn = tenYears(12);
 let number = 0;

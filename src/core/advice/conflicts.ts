@@ -1,5 +1,6 @@
 import { ASH_HIGHEST_PH, ASH_YEARLY_CAP_G_PER_M2 } from '../ash/ash-gate.ts';
-import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
+import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
+import { HEAVY_CLAY_FROM_PCT, isWetMonth } from '../climate/ground.ts';
 import { DEEPEST_COVER_CM, findCrop } from '../crops/crop-library.ts';
 import { phosphorusFractionDryBasis } from '../materials/nutrients.ts';
 import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
@@ -41,7 +42,6 @@ export const ORGANIC_NITROGEN_YEARLY_G_PER_M2 = 17;
 /** What a productive bed takes off, g P/m2 a year; more builds up (order of magnitude, from memory). */
 export const PHOSPHORUS_YEARLY_G_PER_M2 = 4;
 const PHOSPHORUS_YEARS = 3;
-const HEAVY_CLAY_FROM_PCT = 35;
 /** Raw char still robs a crop sown this soon after (the trade says weeks to seasons; set here). */
 const RAW_CHAR_DAYS = 60;
 const COUNTS_AS_COVER_FROM_CM = 0.3;
@@ -162,17 +162,14 @@ function hasTrunk({ bed, plantings }: BedBooks, day: DayNumber): boolean {
   });
 }
 
-/** Digging in a month that brings more rain than the air takes up again: clay is wet then. */
+/** Digging in a wet month. */
 function wetClay(all: readonly Dated[], { bed, site }: BedBooks, since: DayNumber): Conflict[] {
   if (bed.clayPct < HEAVY_CLAY_FROM_PCT) return [];
   const isDigging = ({ entry }: Dated): boolean =>
     entry.type === 'dig' || (entry.type === 'lay' && entry.dugDepthCm > 0);
   return all
     .filter((one) => one.day >= since && isDigging(one))
-    .filter(({ day }) => {
-      const month = calendarDateOf(day).month - 1;
-      return site.climate.rainMm[month] > site.climate.evapotranspirationMm[month];
-    })
+    .filter(({ day }) => isWetMonth(site.climate, day))
     .map(({ entry, day }) => ({ code: 'wetClayWorked', entryId: entry.id, day }));
 }
 

@@ -28,9 +28,18 @@ export function effortOf(
   const { bulkDensityKgPerM3 } = material;
   const massFreshKg = massFreshKgFromAmount(layer.thicknessCm, 'cm', { bulkDensityKgPerM3, areaM2 });
   const volumeL = (massFreshKg / bulkDensityKgPerM3) * LITRES_PER_CUBIC_METRE;
+  return effortFor({ massFreshKg, volumeL, dugDepthCm: layer.dugDepthCm }, areaM2);
+}
+
+/** What so much of anything asks for. */
+export function effortFor(
+  load: { readonly massFreshKg: number; readonly volumeL: number; readonly dugDepthCm: number },
+  areaM2: number,
+): Effort {
+  const { massFreshKg, volumeL } = load;
   const barrows = volumeL / LITRES_PER_METRIC_BARROW;
   const trips = Math.ceil(Math.max(barrows, massFreshKg / HEAVIEST_BARROW_KG) - 1e-9);
-  const diggingMinutes = layer.dugDepthCm > 0 ? areaM2 * MINUTES_PER_M2_DUG : 0;
+  const diggingMinutes = load.dugDepthCm > 0 ? areaM2 * MINUTES_PER_M2_DUG : 0;
   return { massFreshKg, volumeL, barrows, trips, hours: (trips * MINUTES_PER_BARROW + diggingMinutes) / 60 };
 }
 

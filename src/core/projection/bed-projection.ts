@@ -80,6 +80,8 @@ export interface BedSample extends BalanceSample {
   /** What all layers have become in humus, as a band of its own, cm: for the eye. */
   readonly humusBandCm: number;
   readonly mulchCm: number;
+  /** How far the contact zone has dried out: 0 when it holds all it can, 1 at its driest. */
+  readonly topsoilDryness: number;
   readonly layers: readonly LayerState[];
   readonly crops: readonly CropState[];
 }
@@ -182,6 +184,7 @@ function sample(bed: Bed, day: DayNumber, scenario: BedScenario, books: Float64A
     charCarbonG: balances[3],
     humusBandCm: humusBandCm(bed),
     mulchCm: mulchHeightCm(bed),
+    topsoilDryness: bed.state.contactDeficitMm / bed.constants.maximumDeficitMm[0],
     layers: layerStates(bed),
     crops: cropStates(bed),
   };

@@ -41,6 +41,7 @@ const plan: RangePlan = {
   tideDays: [TODAY, TODAY + 60, TODAY + 120],
   yearDays: outlookDays(TODAY, 2),
   cropIds: ['planting'],
+  points: [],
 };
 const inputs = drawnInputs(scenario, plan);
 const drawn = (count: number, from = 0) =>
@@ -117,7 +118,7 @@ describe('the likely range', () => {
     });
   });
   it('says nothing of shortage where no crop is concerned', () => {
-    const bare = likelyRange(drawn(8), inputs, { cropIds: [] }, 0.1);
+    const bare = likelyRange(drawn(8), inputs, { cropIds: [], points: [] }, 0.1);
     expect(bare.enoughShare).toBeNull();
   });
 });

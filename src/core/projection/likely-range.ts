@@ -3,6 +3,10 @@ import { correlationOfRanks, quantileSorted, ranksOf } from '../numerics/ranks.t
 import { heldNitrogen, mineralNitrogen, mulchHeightCm, organicMatterPct } from '../simulation/report.ts';
 import { runTo, startRun, type BedRun } from '../simulation/run.ts';
 import { endingOn, type BedScenario } from '../simulation/scenario.ts';
+import { learntFrom, type Learnt } from '../learning/learnt.ts';
+import { logLikelihood, lookDay, rotRate } from '../learning/likelihood.ts';
+import type { MeasuredPoint } from '../learning/measured-points.ts';
+import { drawWeights, weightedQuantile, type DrawWeights } from '../learning/weights.ts';
 import { drawScenario } from './draws.ts';
 import { waterSavedMm } from './water-saved.ts';
 
@@ -16,6 +20,8 @@ export interface RangePlan {
   readonly yearDays: readonly DayNumber[];
   /** Crops whose shortage counts. */
   readonly cropIds: readonly string[];
+  /** What was measured up to today, by day; draws are weighed by it. Empty when nothing is to be learnt. */
+  readonly points: readonly MeasuredPoint[];
 }
 
 /** One draw, looked at as the plan says. Amounts per m2. */
@@ -30,6 +36,10 @@ export interface DrawnOutcome {
   readonly missedShare: number;
   readonly peakHeldG: number;
   readonly waterSavedMm: number;
+  /** Logarithm of how well the draw explains all that was measured; 0 at best. */
+  readonly logLikelihood: number;
+  /** How fast the layers that were measured have rotted, per year, by layer. */
+  readonly rotRates: Readonly<Record<string, number | null | undefined>>;
 }
 
 /** Half the sub-steps of the book: within the width of a band the difference is lost (tests show it). */
@@ -63,6 +73,7 @@ export function drawOutcome(
     ...endingOn(draw.scenario, lastDayOf(plan, reach) + 1),
     stepsPerDay: STEPS_PER_DAY,
   });
+  const explained = readPoints(run, plan.points);
   const availableG: number[] = [];
   const heldG: number[] = [];
   const organicPct: number[] = [];
@@ -97,7 +108,25 @@ export function drawOutcome(
     missedShare: missedShareOf(run, plan.cropIds),
     peakHeldG: Math.max(0, ...heldG),
     waterSavedMm: savedMm,
+    ...explained,
   };
+}
+
+/** Runs a draw past everything that was measured. Mutates run. */
+function readPoints(
+  run: BedRun,
+  points: readonly MeasuredPoint[],
+): Pick<DrawnOutcome, 'logLikelihood' | 'rotRates'> {
+  const rotRates: Record<string, number | null> = {};
+  let sum = 0;
+  for (const point of points.toSorted((a, b) => lookDay(a) - lookDay(b))) {
+    runTo(run, lookDay(point));
+    sum += logLikelihood(run, point);
+    if (point.type === 'thickness' && point.layerId !== null) {
+      rotRates[point.layerId] = rotRate(run, point.layerId, point.day);
+    }
+  }
+  return { logLikelihood: sum, rotRates };
 }
 
 function missedShareOf({ bed }: BedRun, cropIds: readonly string[]): number {
@@ -139,6 +168,8 @@ export interface LikelyRange {
   readonly waterSavedMm: Spread;
   /** What decides most: rank correlation with the shortage, or with what is held where no crop is concerned. */
   readonly influences: readonly Influence[];
+  /** What the log of the bed has taught; null when there is nothing in it to learn from. */
+  readonly learnt: Learnt | null;
 }
 
 export interface Spread {
@@ -160,17 +191,25 @@ const DRAWS_FOR_INFLUENCE = 200;
 
 const sorted = (values: readonly number[]): Float64Array => Float64Array.from(values).sort();
 
-function spreadOf(values: readonly number[]): Spread {
-  const inOrder = sorted(values);
-  return {
-    low: quantileSorted(inOrder, BAND.low),
-    middle: quantileSorted(inOrder, 0.5),
-    high: quantileSorted(inOrder, BAND.high),
-  };
+/** Draws that count alike are ranked once for all three; weighed ones by their weights. */
+function spreadOf(values: readonly number[], weights: readonly number[] | null): Spread {
+  const inOrder = weights ? null : sorted(values);
+  const at = (share: number) =>
+    inOrder ? quantileSorted(inOrder, share) : weightedQuantile(values, weights!, share);
+  return { low: at(BAND.low), middle: at(0.5), high: at(BAND.high) };
 }
 
-function bandOf(outcomes: readonly DrawnOutcome[], read: (one: DrawnOutcome) => readonly number[]): Band {
-  const spreads = read(outcomes[0]).map((_, i) => spreadOf(outcomes.map((one) => read(one)[i])));
+function bandOf(
+  outcomes: readonly DrawnOutcome[],
+  weights: readonly number[] | null,
+  read: (one: DrawnOutcome) => readonly number[],
+): Band {
+  const spreads = read(outcomes[0]).map((_, i) =>
+    spreadOf(
+      outcomes.map((one) => read(one)[i]),
+      weights,
+    ),
+  );
   return {
     low: spreads.map(({ low }) => low),
     middle: spreads.map(({ middle }) => middle),
@@ -182,27 +221,44 @@ function bandOf(outcomes: readonly DrawnOutcome[], read: (one: DrawnOutcome) => 
 export function likelyRange(
   outcomes: readonly DrawnOutcome[],
   inputs: readonly string[],
-  plan: Pick<RangePlan, 'cropIds'>,
+  plan: Pick<RangePlan, 'cropIds' | 'points'>,
   harmlessShare: number,
 ): LikelyRange {
+  const weighed = plan.points.length > 0 ? weigh(outcomes) : null;
+  const weights = weighed?.weights ?? null;
   const missed = outcomes.map(({ missedShare }) => missedShare);
   const hasCrop = plan.cropIds.length > 0;
   const followed = outcomes.filter((one) => one.organicMatterPct !== null);
   const target = hasCrop ? missed : outcomes.map(({ peakHeldG }) => peakHeldG);
   return {
     draws: outcomes.length,
-    availableG: bandOf(outcomes, (one) => one.availableG),
-    heldG: bandOf(outcomes, (one) => one.heldG),
+    availableG: bandOf(outcomes, weights, (one) => one.availableG),
+    heldG: bandOf(outcomes, weights, (one) => one.heldG),
     organicMatterPct:
-      followed.length < FEWEST_DRAWS ? null : bandOf(followed, (one) => one.organicMatterPct!),
+      followed.length < FEWEST_DRAWS
+        ? null
+        : bandOf(followed, weights && weigh(followed).weights, (one) => one.organicMatterPct!),
     drawsOfYears: followed.length,
-    enoughShare: hasCrop ? missed.filter((share) => share <= harmlessShare).length / missed.length : null,
-    missedShare: spreadOf(missed),
-    peakHeldG: spreadOf(outcomes.map(({ peakHeldG }) => peakHeldG)),
-    waterSavedMm: spreadOf(outcomes.map((one) => one.waterSavedMm)),
+    enoughShare: hasCrop ? shareWithin(missed, harmlessShare, weights) : null,
+    missedShare: spreadOf(missed, weights),
+    peakHeldG: spreadOf(
+      outcomes.map(({ peakHeldG }) => peakHeldG),
+      weights,
+    ),
+    waterSavedMm: spreadOf(
+      outcomes.map((one) => one.waterSavedMm),
+      weights,
+    ),
     influences: influencesOn(target, inputs, outcomes),
+    learnt: weighed && learntFrom(outcomes, inputs, plan.points.length, weighed),
   };
 }
+
+const weigh = (outcomes: readonly DrawnOutcome[]): DrawWeights =>
+  drawWeights(outcomes.map((one) => one.logLikelihood));
+
+const shareWithin = (values: readonly number[], limit: number, weights: readonly number[] | null): number =>
+  values.reduce((sum, value, i) => sum + (value <= limit ? (weights?.[i] ?? 1 / values.length) : 0), 0);
 
 /** Inputs by how much the target follows them, from as many draws as it takes to tell. */
 function influencesOn(

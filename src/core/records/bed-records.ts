@@ -87,6 +87,8 @@ export interface TakeOffEntry extends Entry {
   readonly type: 'takeOff';
   readonly layerId: string;
   readonly shareTakenOff: number;
+  /** Share of the humus it has made that is lifted with it; none when absent or null. */
+  readonly humusShareTakenOff?: number | null | undefined;
 }
 
 /** Quick nitrogen for the whole bed, as nitrogen. */

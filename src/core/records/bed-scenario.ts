@@ -130,7 +130,15 @@ function laying(
       return { event: { type: 'dig', day, depthCm: entry.dugDepthCm, cohortIds } };
     }
     case 'takeOff':
-      return { event: { type: 'remove', day, cohortId: entry.layerId, share: entry.shareTakenOff } };
+      return {
+        event: {
+          type: 'remove',
+          day,
+          cohortId: entry.layerId,
+          share: entry.shareTakenOff,
+          humusShare: entry.humusShareTakenOff ?? 0,
+        },
+      };
     case 'feed':
       return {
         event: {

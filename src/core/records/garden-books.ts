@@ -1,4 +1,4 @@
-import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf, type DayNumber } from '../climate/calendar.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
 import { asMeasured, type LabResult } from '../materials/lab-result.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
@@ -38,6 +38,36 @@ export function materialFinder({
       ({ result, day }) => result.materialId === materialId && (on === undefined || day <= on),
     );
     return material && report ? asMeasured(material, report.result) : material;
+  };
+}
+
+/**
+ * The records with plans whose day has gone by moved to today: what has not been ticked off has not been done, and
+ * will be done today at the earliest. Takes and gives ISO dates.
+ */
+export function carriedForward<Records extends GardenRecords>(records: Records, today: string): Records {
+  const later = <Dated extends { readonly state: string; readonly date: string }>(one: Dated): Dated =>
+    one.state === 'planned' && one.date < today ? { ...one, date: today } : one;
+  return {
+    ...records,
+    entries: records.entries.map(later),
+    movements: records.movements.map(later),
+    plantings: records.plantings.map((one) =>
+      one.state === 'planned' && one.plantedOn < today ? plantedLater(one, today) : one,
+    ),
+  };
+}
+
+/** A late planting stands as long as it was meant to. */
+function plantedLater<Planting extends PlantingRecord>(planting: Planting, today: string): Planting {
+  const by = dayNumberFromIso(today, ['today']) - dayNumberFromIso(planting.plantedOn, ['plantedOn']);
+  return {
+    ...planting,
+    plantedOn: today,
+    clearedOn:
+      planting.clearedOn === null
+        ? null
+        : isoDateOf(dayNumberFromIso(planting.clearedOn, ['clearedOn']) + by),
   };
 }
 

@@ -155,6 +155,7 @@ function checkEvent(event: BedEvent, scenario: BedScenario, path: FieldPath): vo
       break;
     case 'remove':
       requireNumber(event.share, at('share'), { min: 0, max: 1 });
+      requireNumber(event.humusShare ?? 0, at('humusShare'), { min: 0, max: 1 });
       break;
     case 'soilTest':
       checkPair(event.mineralNGPerM2, at('mineralNGPerM2'));

@@ -139,14 +139,18 @@ const NITROGEN_TAKEN_OFF = [
   FLOW.charNitrogenTakenOff,
 ];
 
-/** Takes off a share of a cohort; of its humus only what still lies on top. Mutates bed.state. */
-export function takeOffCohort(bed: Bed, i: number, share: number): void {
+/**
+ * Takes off a share of a cohort; of its humus what still lies on top, and as much of the rest as `sunkHumusShare`
+ * says. Mutates bed.state.
+ */
+export function takeOffCohort(bed: Bed, i: number, share: number, sunkHumusShare = 0): void {
   const { cohorts, mineralN, flows } = bed.state;
   const carbon = carbonPools(cohorts);
   const nitrogen = nitrogenPools(cohorts);
   const humusC = cohorts.humusC[i];
   const humusOnTop = Math.min(humusC, cohorts.unmixedHumusC[i]);
-  const humusShare = humusC > 0 ? (share * humusOnTop) / humusC : 0;
+  const sunk = Math.max(0, humusC - humusOnTop);
+  const humusShare = humusC > 0 ? (share * humusOnTop + sunkHumusShare * sunk) / humusC : 0;
   carbon.forEach((pool, k) => {
     const taken = pool[i] * (pool === cohorts.humusC ? humusShare : share);
     pool[i] -= taken;

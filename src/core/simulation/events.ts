@@ -84,8 +84,8 @@ function feedZone({ state }: Bed, zone: number, nitrogenG: number): void {
 export const giveDose = (bed: Bed, nitrogenGPerM2: number): void =>
   feedZone(bed, CONTACT_ZONE, nitrogenGPerM2);
 
-function remove(bed: Bed, { cohortId, share }: Remove): void {
-  takeOffCohort(bed, bed.state.cohorts.ids.indexOf(cohortId), share);
+function remove(bed: Bed, { cohortId, share, humusShare = 0 }: Remove): void {
+  takeOffCohort(bed, bed.state.cohorts.ids.indexOf(cohortId), share, humusShare);
 }
 
 function adjustToTest({ state }: Bed, { mineralNGPerM2 }: SoilTest): void {

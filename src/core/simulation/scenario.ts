@@ -80,6 +80,8 @@ export interface Remove extends Dated {
   readonly cohortId: string;
   /** Share taken off, 0 to 1. */
   readonly share: number;
+  /** Share of the humus it has made on the spot that goes with it; none when absent: that has sifted into the soil. */
+  readonly humusShare?: number;
 }
 
 export interface SoilTest extends Dated {

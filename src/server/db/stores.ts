@@ -7,21 +7,16 @@ import type {
   MaterialRecord,
   PlantingRecord,
 } from '../../contract/records.ts';
+import type { JournalRecord } from '../../contract/journal-records.ts';
 import type {
   LabResultRecord,
   LotRecord,
   MovementRecord,
   RecipeRecord,
 } from '../../contract/stock-records.ts';
-import type {
-  OwnedStore,
-  RemovalOutcome,
-  Store,
-  Stores,
-  Unstamped,
-  Versioned,
-  WriteOutcome,
-} from '../stores.ts';
+import type { OwnedStore, Store, Stores, Unstamped, Versioned } from '../stores.ts';
+import { feedStore, photoStore } from './keepsake-stores.ts';
+import { packedStore } from './packed-store.ts';
 import { VersionedTable, type Columns } from './versioned-table.ts';
 
 const GARDEN: Columns = {
@@ -48,6 +43,7 @@ const BED: Columns = {
   startedOn: ['started_on'],
   ph: ['ph'],
   croppingBefore: ['cropping_before'],
+  learnsFromLog: ['learns_from_log', 'boolean'],
   note: ['note'],
 };
 
@@ -73,6 +69,7 @@ const ENTRY: Columns = {
   dugDepthCm: ['dug_depth_cm'],
   layerId: ['layer_id'],
   shareTakenOff: ['share_taken_off'],
+  humusShareTakenOff: ['humus_share_taken_off'],
   nitrogenG: ['nitrogen_g'],
   sampledDepthCm: ['sampled_depth_cm'],
   ph: ['ph'],
@@ -109,6 +106,15 @@ const MOVEMENT: Columns = {
   details: ['details_json', 'json'],
 };
 
+const JOURNAL: Columns = {
+  gardenId: ['garden_id'],
+  bedId: ['bed_id'],
+  kind: ['kind'],
+  date: ['date'],
+  note: ['note'],
+  details: ['details_json', 'json'],
+};
+
 const LAB_RESULT: Columns = {
   gardenId: ['garden_id'],
   materialId: ['material_id'],
@@ -135,7 +141,7 @@ const RECIPE: Columns = {
 const ENTRY_FIELDS: Record<EntryRecord['type'], readonly string[]> = {
   lay: ['materialId', 'lotId', 'amount', 'unit', 'massFreshKg', 'seasonedMonths', 'dugDepthCm'],
   dig: ['dugDepthCm', 'layerId'],
-  takeOff: ['layerId', 'shareTakenOff'],
+  takeOff: ['layerId', 'shareTakenOff', 'humusShareTakenOff'],
   feed: ['nitrogenG'],
   soilTest: ['amount', 'unit', 'sampledDepthCm', 'ph', 'organicMatterPct'],
   water: ['waterMm'],
@@ -222,6 +228,9 @@ export function createStores(db: Database, now: () => string): Stores {
     },
     lots: { ...storeOver(lots, now), listOf: (gardenId) => lots.listWhere('garden_id = @value', gardenId) },
     movements: movementStore(db, now),
+    journal: journalStore(db, now),
+    photos: photoStore(db, now),
+    feeds: feedStore(db, now),
     labResults: {
       ...storeOver(labResults, now),
       listOf: (gardenId) => labResults.listWhere('garden_id = @value', gardenId),
@@ -249,39 +258,28 @@ export function createStores(db: Database, now: () => string): Stores {
   };
 }
 
-interface MovementRow extends Versioned {
-  readonly details: object;
-}
+/** Movements of lots that are not removed. */
+const movementStore = (db: Database, now: () => string): OwnedStore<MovementRecord> =>
+  packedStore<MovementRecord>(
+    { db, now },
+    { table: 'stock_movement', columns: MOVEMENT, order: 'date, sequence' },
+    `lot_id IN (SELECT id FROM lot WHERE removed_at IS NULL AND garden_id = @value)`,
+  );
 
-const MOVEMENT_COMMON = new Set(['id', 'version', 'createdAt', 'updatedAt', ...Object.keys(MOVEMENT)]);
+/** What was written about a garden and those of its beds that are not removed. */
+const journalStore = (db: Database, now: () => string): OwnedStore<JournalRecord> =>
+  packedStore<JournalRecord>(
+    { db, now },
+    { table: 'journal', columns: JOURNAL, order: 'date, sequence' },
+    `garden_id = @value AND (bed_id IS NULL OR bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL))`,
+    (record) => ('bedId' in record && !isAboutBed(record.kind) ? withoutBed(record) : record),
+  );
 
-/** Fields that only one type of movement has are kept together. */
-function movementStore(db: Database, now: () => string): OwnedStore<MovementRecord> {
-  const table = new VersionedTable<MovementRow>(db, 'stock_movement', MOVEMENT, 'date, sequence');
-  const store = storeOver(table, now);
-  const pack = <Values extends object>(values: Values) => {
-    const fields = Object.entries(values);
-    const isCommon = ([field]: [string, unknown]) => MOVEMENT_COMMON.has(field);
-    const details = Object.fromEntries(fields.filter((one) => !isCommon(one)));
-    return { ...(Object.fromEntries(fields.filter(isCommon)) as Values), details };
-  };
-  const unpack = ({ details, ...common }: MovementRow) => ({ ...common, ...details }) as MovementRecord;
-  const unpacked = <Outcome extends { readonly outcome: string }>(result: Outcome) =>
-    'current' in result ? { ...result, current: unpack(result.current as MovementRow) } : result;
-  const ofLotsKept = `lot_id IN (SELECT id FROM lot WHERE removed_at IS NULL AND garden_id = @value)`;
-  return {
-    find: (id) => {
-      const row = table.find(id);
-      return row && unpack(row);
-    },
-    insert: (record) => unpack(table.insert(pack(record), now())),
-    update: (id, version, values) =>
-      unpacked(store.update(id, version, pack(values))) as WriteOutcome<MovementRecord>,
-    remove: (id, version) => unpacked(store.remove(id, version)) as RemovalOutcome<MovementRecord>,
-    restore: (id) => unpacked(store.restore(id)) as WriteOutcome<MovementRecord>,
-    listOf: (gardenId) => table.listWhere(ofLotsKept, gardenId).map(unpack),
-  };
-}
+const isAboutBed = (kind: JournalRecord['kind']): boolean =>
+  kind === 'observation' || kind === 'trial' || kind === 'yearClose';
+
+const withoutBed = ({ bedId, ...record }: JournalRecord & { bedId?: unknown }): JournalRecord =>
+  record as JournalRecord;
 
 /** Deals out the places these entries have among themselves anew. */
 function reorderEntries(db: Database, ids: readonly string[]): void {

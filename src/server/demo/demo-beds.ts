@@ -39,7 +39,14 @@ export interface DemoPlanting {
 export interface DemoBed {
   readonly bed: Omit<
     BedDraft,
-    'id' | 'exposure' | 'bulkDensityGPerCm3' | 'startedOn' | 'ph' | 'croppingBefore' | 'note'
+    | 'id'
+    | 'exposure'
+    | 'bulkDensityGPerCm3'
+    | 'startedOn'
+    | 'ph'
+    | 'croppingBefore'
+    | 'learnsFromLog'
+    | 'note'
   > &
     Partial<BedDraft>;
   readonly laid: readonly DemoLaying[];

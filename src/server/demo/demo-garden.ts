@@ -58,6 +58,7 @@ function plantBed(
     startedOn: null,
     ph: 6.5,
     croppingBefore: 'ordinary',
+    learnsFromLog: true,
     note: '',
     ...bed,
     id: bedId,

@@ -27,6 +27,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
         movements: stores.movements.listOf(garden.id),
         labResults: stores.labResults.listOf(garden.id),
         recipes: stores.recipes.listOf(garden.id),
+        journal: stores.journal.listOf(garden.id),
       };
       return c.json(books, 200);
     })

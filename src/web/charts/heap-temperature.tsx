@@ -3,7 +3,7 @@ import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis }
 import type { DayNumber } from '../../core/climate/calendar.ts';
 import { HOT_FROM_C } from '../../core/stock/hot-phase.ts';
 import type { TemperatureReading } from '../../core/stock/keeping.ts';
-import { dateNear } from '../format/dates.ts';
+import { dateNear } from '../../words/dates.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { Level } from './marks.tsx';
 

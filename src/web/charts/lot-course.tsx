@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { DayNumber } from '../../core/climate/calendar.ts';
-import { monthTick } from '../format/dates.ts';
+import { monthTick } from '../../words/dates.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { Rule } from './marks.tsx';
 

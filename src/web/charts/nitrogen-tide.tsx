@@ -13,8 +13,8 @@ import { calendarDateOf, dayNumberOf, type DayNumber } from '../../core/climate/
 import type { BedSample } from '../../core/projection/bed-projection.ts';
 import { CONTACT_ZONE_CM } from '../../core/simulation/scenario.ts';
 import { HATCH_ID } from '../drawing/grains.tsx';
-import { monthTick } from '../format/dates.ts';
-import type { Measures } from '../format/measures.ts';
+import { monthTick } from '../../words/dates.ts';
+import type { Measures } from '../../words/measures.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { LikelyBand, Name, Rule, ZeroLine } from './marks.tsx';
 

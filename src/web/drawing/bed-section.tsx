@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { BedSample, LayerState } from '../../core/projection/bed-projection.ts';
 import { CONTACT_ZONE_CM } from '../../core/simulation/scenario.ts';
-import type { Measures } from '../format/measures.ts';
+import type { Measures } from '../../words/measures.ts';
 import { COLORS } from '../theme/tokens.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';
 import { Plant, Roots } from './plants.tsx';

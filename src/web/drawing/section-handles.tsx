@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Measures } from '../format/measures.ts';
+import type { Measures } from '../../words/measures.ts';
 import { COLORS } from '../theme/tokens.ts';
 import {
   BODY,

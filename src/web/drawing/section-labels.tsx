@@ -1,4 +1,4 @@
-import type { Measures } from '../format/measures.ts';
+import type { Measures } from '../../words/measures.ts';
 import { COLORS } from '../theme/tokens.ts';
 import { stackLabels } from './label-stack.ts';
 import {

@@ -1,6 +1,6 @@
 import { Input, Select } from 'antd';
 import type { AmountUnit } from '../../core/units/amount.ts';
-import { stockUnits, UNIT_WORDS, type Measures } from '../format/measures.ts';
+import { stockUnits, UNIT_WORDS, type Measures } from '../../words/measures.ts';
 import { Field } from './Field.tsx';
 
 interface Common {

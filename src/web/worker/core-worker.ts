@@ -31,25 +31,33 @@ import {
 } from '../../core/projection/likely-range.ts';
 import { monthBooks, type MonthBooks } from '../../core/projection/month-books.ts';
 import { outlook, outlookDays, type OutlookYear } from '../../core/projection/outlook.ts';
-import { SCHOOLS, type BedBooks, type School } from '../../core/records/bed-records.ts';
-import { bedScenario, inRecordWords } from '../../core/records/bed-scenario.ts';
-import {
-  booksOfBed,
-  materialFinder,
-  stockBooksOf,
-  takenByBed,
-  type GardenRecords,
-} from '../../core/records/garden-books.ts';
+import type { Observation } from '../../core/journal/journal-records.ts';
+import { measuredPoints } from '../../core/learning/measured-points.ts';
+import { SCHOOLS, type School } from '../../core/records/bed-records.ts';
+import { inRecordWords } from '../../core/records/bed-scenario.ts';
+import { booksOfBed, materialFinder } from '../../core/records/garden-books.ts';
 import type { BedScenario } from '../../core/simulation/scenario.ts';
-import { burnAnswers, chargeAnswer, lotAnswer, stockBriefs, type StockQuestion } from './stock-answers.ts';
+import { requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
+import {
+  bedAgendaAnswer,
+  logAnswer,
+  paleAnswer,
+  yearAnswer,
+  yearChoiceAnswer,
+  type PaleQuestion,
+} from './log-answers.ts';
+import {
+  burnAnswers,
+  chargeAnswer,
+  layingAnswer,
+  lotAnswer,
+  stockBriefs,
+  yardAnswer,
+  type StockQuestion,
+  type YardQuestion,
+} from './stock-answers.ts';
 
-/** Which bed, and the records it is worked out from. */
-export interface BedQuestion {
-  readonly records: GardenRecords;
-  readonly bedId: string;
-  /** ISO date. */
-  readonly today: string;
-}
+export type { BedQuestion } from './bed-books.ts';
 
 /** Refusals travel as data: errors lose their class between threads. */
 export type Worked<Result> =
@@ -77,16 +85,6 @@ const RANGE_SEED = 1;
 const RANGE_TIDE_DAYS = 14;
 const RANGE_TIDE_LOOKS = 27;
 
-function scenarioOf(question: BedQuestion, today: DayNumber, daysAhead: number): BedScenario {
-  const { records } = question;
-  const books = requireBooks(question);
-  try {
-    return bedScenario(books, materialFinder(records), today, today + daysAhead);
-  } catch (error) {
-    throw error instanceof InputError ? inRecordWords(error, books) : error;
-  }
-}
-
 /** Runs `work`; what the model refuses comes back in the words of the records. */
 function worked<Result>(question: BedQuestion, work: (today: DayNumber) => Result): Worked<Result> {
   try {
@@ -98,23 +96,6 @@ function worked<Result>(question: BedQuestion, work: (today: DayNumber) => Resul
     const field = String(path.at(-1) ?? '');
     return { ok: false, field: fieldAsEntered(field), sentence: sentenceAsEntered(field, requirement) };
   }
-}
-
-/** What the stock gave last: all questions about one bed share it while nothing about the stock changes. */
-let lastTaken: { readonly key: string; readonly taken: ReturnType<typeof takenByBed> } | undefined;
-
-const rememberedTakes: typeof takenByBed = (records, bedId) => {
-  if (records.lots.length === 0) return undefined;
-  const { materials, labResults } = records;
-  const key = JSON.stringify([bedId, stockBooksOf(records), materials, labResults]);
-  if (lastTaken?.key !== key) lastTaken = { key, taken: takenByBed(records, bedId) };
-  return lastTaken.taken;
-};
-
-function requireBooks({ records, bedId }: BedQuestion): BedBooks {
-  const books = booksOfBed(records, bedId, rememberedTakes);
-  if (!books) throw new InputError(['bedId'], 'unknown', 'names no bed of this garden');
-  return books;
 }
 
 function settingOf(question: BedQuestion, school: School): AdviceSetting {
@@ -197,11 +178,20 @@ export interface RangeSetUp {
 const tenYears = (question: BedQuestion, today: DayNumber): BedScenario =>
   scenarioOf(question, today, OUTLOOK_YEARS * 366 + 1);
 
+/** What was measured on the bed up to today. */
+function pointsOf(question: BedQuestion, observations: readonly Observation[], today: DayNumber) {
+  const { bed, entries } = requireBooks(question);
+  return measuredPoints(bed, entries, observations).filter(({ day }) => day <= today);
+}
+
 /** The bed that is being drawn from, kept here so that one draw is one small question. */
 let prepared: { readonly scenario: BedScenario; readonly plan: RangePlan } | null = null;
 
-/** Makes this thread ready to draw a bed, instead of any other. */
-const prepareDraws = (question: BedQuestion): Worked<RangeSetUp> =>
+/** Makes this thread ready to draw a bed, instead of any other; `observations` are what is to be learnt from. */
+const prepareDraws = (
+  question: BedQuestion,
+  observations: readonly Observation[] | null,
+): Worked<RangeSetUp> =>
   worked(question, (today) => {
     const scenario = tenYears(question, today);
     const plan: RangePlan = {
@@ -210,6 +200,7 @@ const prepareDraws = (question: BedQuestion): Worked<RangeSetUp> =>
       tideDays: Array.from({ length: RANGE_TIDE_LOOKS }, (_, i) => today + i * RANGE_TIDE_DAYS),
       yearDays: outlookDays(today, OUTLOOK_YEARS),
       cropIds: cropsConcerned(scenario.crops, today).map(({ id }) => id),
+      points: observations ? pointsOf(question, observations, today) : [],
     };
     prepared = { scenario, plan };
     const { harmlessShare } = settingOf(question, question.records.garden.school).rules;
@@ -238,7 +229,40 @@ const burns = (question: StockQuestion) => workedStock(() => burnAnswers(questio
 const charge = (question: StockQuestion, lotId: string, recipe: ChargeRecipeId, litres: number) =>
   workedStock(() => chargeAnswer(question, lotId, recipe, litres));
 
-const core = { near, advice, schools, years, books, brief, prepareDraws, draw, stock, lot, charge, burns };
+const yard = (question: YardQuestion) => workedStock(() => yardAnswer(question));
+const laying = (question: StockQuestion, untilDay: DayNumber) =>
+  workedStock(() => layingAnswer(question, untilDay));
+
+const agenda = (question: BedQuestion) => worked(question, () => bedAgendaAnswer(question));
+const log = (question: BedQuestion, observations: readonly Observation[]) =>
+  worked(question, (today) => logAnswer(question, observations, today));
+const pale = (question: BedQuestion, asked: PaleQuestion) =>
+  worked(question, (today) => paleAnswer(question, asked, today));
+const year = (question: BedQuestion, observations: readonly Observation[], of: number) =>
+  worked(question, (today) => yearAnswer(question, observations, of, today));
+const choices = (question: BedQuestion) => worked(question, (today) => yearChoiceAnswer(question, today));
+
+const core = {
+  near,
+  advice,
+  schools,
+  years,
+  books,
+  brief,
+  prepareDraws,
+  draw,
+  stock,
+  lot,
+  charge,
+  burns,
+  yard,
+  laying,
+  agenda,
+  log,
+  pale,
+  year,
+  choices,
+};
 export type CoreWorker = typeof core;
 
 expose(core);

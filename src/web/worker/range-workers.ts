@@ -1,4 +1,5 @@
 import { wrap, type Remote } from 'comlink';
+import type { Observation } from '../../core/journal/journal-records.ts';
 import type { DrawnOutcome, Reach } from '../../core/projection/likely-range.ts';
 import type { BedQuestion, CoreWorker, RangeSetUp } from './core-worker.ts';
 
@@ -36,12 +37,15 @@ export const warmUp = (): void => void startedDrawers();
  */
 export async function drawAll(
   question: BedQuestion,
+  observations: readonly Observation[] | null,
   signal: AbortSignal,
   onSetUp: (setUp: RangeSetUp) => void,
   onDrawn: (outcome: DrawnOutcome) => void,
 ): Promise<void> {
   const isOver = () => signal.aborted;
-  const [setUp] = await Promise.all(startedDrawers().map(({ core }) => core.prepareDraws(question)));
+  const [setUp] = await Promise.all(
+    startedDrawers().map(({ core }) => core.prepareDraws(question, observations)),
+  );
   if (isOver() || !setUp!.ok) return;
   onSetUp(setUp!.result);
   let next = 0;

@@ -2,7 +2,16 @@ import { previewCharge, type ChargePreview } from '../../core/char/charging.ts';
 import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
 import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
 import type { Material } from '../../core/materials/material.ts';
-import { materialFinder, stockBooksOf, type GardenRecords } from '../../core/records/garden-books.ts';
+import { layingDay, type LayingDay } from '../../core/agenda/laying-day.ts';
+import { yardAgenda, type YardRecords } from '../../core/agenda/garden-agenda.ts';
+import type { Task } from '../../core/agenda/tasks.ts';
+import type { BrewRecord } from '../../core/journal/journal-records.ts';
+import {
+  carriedForward,
+  materialFinder,
+  stockBooksOf,
+  type GardenRecords,
+} from '../../core/records/garden-books.ts';
 import { materialOfContents } from '../../core/stock/lot-figures.ts';
 import { isEmpty, scaled, volumeL } from '../../core/stock/lot-contents.ts';
 import {
@@ -35,7 +44,7 @@ let last: { readonly key: string; readonly runs: Runs } | undefined;
 function runsFor({ records, today }: StockQuestion): Runs {
   const key = JSON.stringify([records, today]);
   if (last?.key === key) return last.runs;
-  const books = stockBooksOf(records);
+  const books = stockBooksOf(carriedForward(records, today));
   const find = materialFinder(records);
   const day = dayNumberFromIso(today, ['today']);
   const run = (until: DayNumber, withPlans: boolean) => runStock(books, find, { until, withPlans });
@@ -123,3 +132,24 @@ export function chargeAnswer(
   const day = dayNumberFromIso(question.today, ['today']);
   return previewCharge(part, litres, recipeId, day, question.records.garden.climate);
 }
+
+/** Everything planned to be laid up to a day, as a list to carry. */
+export const layingAnswer = (question: StockQuestion, untilDay: DayNumber): LayingDay =>
+  layingDay(
+    question.records,
+    materialFinder(question.records),
+    question.records.lots.length > 0 ? runsFor(question).planned.taken : new Map(),
+    untilDay,
+  );
+
+/** The yard, its brews, and the day it is looked at. */
+export interface YardQuestion {
+  readonly records: YardRecords;
+  readonly brews: readonly BrewRecord[];
+  /** ISO date. */
+  readonly today: string;
+}
+
+/** What stock, heaps, fires, charges and brews ask for. */
+export const yardAnswer = ({ records, brews, today }: YardQuestion): Task[] =>
+  yardAgenda(records, brews, today);

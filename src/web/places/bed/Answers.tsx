@@ -9,14 +9,14 @@ import {
   plantingAnswer,
   type Answer,
   type BedNames,
-} from '../../format/advice-words.ts';
-import type { Measures } from '../../format/measures.ts';
-import { SCHOOL_WORDS } from '../../format/school-words.ts';
-import { doseWorking, lockUpWorking, plantingWorking } from '../../format/workings-words.ts';
+} from '../../../words/advice-words.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { SCHOOL_WORDS } from '../../../words/school-words.ts';
+import { doseWorking, lockUpWorking, plantingWorking } from '../../../words/workings-words.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
 import { chosenProduct } from './chosen-product.ts';
 import { HowWorkedOut } from './HowWorkedOut.tsx';
-import { materialName } from './naming.ts';
+import { materialName } from '../../../words/record-names.ts';
 
 interface AnswersProps {
   readonly advice: FullAdvice | undefined;

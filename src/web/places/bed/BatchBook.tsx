@@ -1,8 +1,8 @@
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import type { BedSample } from '../../../core/projection/bed-projection.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
-import { fullDate } from '../../format/dates.ts';
-import { cell } from '../../format/figures.ts';
+import { fullDate } from '../../../words/dates.ts';
+import { cell } from '../../../words/figures.ts';
 
 interface BatchBookProps {
   readonly layers: readonly NamedLayer[];

@@ -1,5 +1,5 @@
 import type { BedRecord, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
-import type { Measures } from '../../format/measures.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { BedForm } from '../garden/BedForm.tsx';
 import { BuildUpBand } from './BuildUpBand.tsx';
 import type { PostingForm } from './posting-form.ts';

@@ -5,8 +5,8 @@ import { atEndOf, type BedProjection } from '../../../core/projection/bed-projec
 import { NitrogenTide } from '../../charts/nitrogen-tide.tsx';
 import { BedSection } from '../../drawing/bed-section.tsx';
 import { SectionHandles } from '../../drawing/section-handles.tsx';
-import { dayOf } from '../../format/dates.ts';
-import type { Measures } from '../../format/measures.ts';
+import { dayOf } from '../../../words/dates.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { Answers } from './Answers.tsx';
 import { sectionInWords, tideInWords, wantedBy } from './bed-words.ts';
 import { LayerList } from './LayerList.tsx';
@@ -17,6 +17,7 @@ import { bedNames, namedCrops, namedLayers, recordNames } from './naming.ts';
 import { TimeSlider } from './TimeSlider.tsx';
 import type { BedAnswers } from './use-bed-answers.ts';
 import type { LayerActions } from './use-layer-actions.ts';
+import { useLearning } from './use-learning.ts';
 import type { useLikelyRange } from './use-likely-range.ts';
 
 interface BedBodyProps {
@@ -55,6 +56,7 @@ function useHighestMulch({ samples }: BedProjection, isHovering: boolean): numbe
 export const BedBody = memo(function BedBody(props: BedBodyProps) {
   const { books, bed, projection, advice, monthBooks, likely, actions, measures, today, day, onDay } = props;
   const { selectedId, onSelect, onOpen } = props;
+  const learning = useLearning(bed);
   const saveAsBuildUp = useCallback(() => onOpen('saveBuildUp'), [onOpen]);
   const compareSchools = useCallback(() => onOpen('schools'), [onOpen]);
   const sample = atEndOf(projection, day);
@@ -148,7 +150,7 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
           <LikelyRangeNote
             state={likely}
             crop={concerned.length > 0 ? names.crops(concerned).toLowerCase() : 'what grows here'}
-            {...{ names, measures }}
+            {...{ names, measures, learning }}
           />
         </div>
       </div>

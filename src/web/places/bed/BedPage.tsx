@@ -6,10 +6,10 @@ import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { atEndOf, type BedSample } from '../../../core/projection/bed-projection.ts';
 import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
-import { dayOf } from '../../format/dates.ts';
-import { fixed } from '../../format/figures.ts';
-import { measuresOf, type Measures } from '../../format/measures.ts';
-import { BED_KIND_WORDS, ESTIMATE } from '../../format/words.ts';
+import { dayOf } from '../../../words/dates.ts';
+import { fixed } from '../../../words/figures.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
+import { BED_KIND_WORDS, ESTIMATE } from '../../../words/words.ts';
 import '../garden/garden.css';
 import { LeaveGuard } from '../shell/LeaveGuard.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
@@ -25,6 +25,7 @@ import { SchoolsDrawer } from './SchoolsDrawer.tsx';
 import { SheetBar } from './SheetBar.tsx';
 import { useBedAnswers } from './use-bed-answers.ts';
 import { useLayerActions } from './use-layer-actions.ts';
+import { observationsOf } from '../log/observations-of.ts';
 import { useLikelyRange } from './use-likely-range.ts';
 import type { Preview } from './use-posting.ts';
 import { useSheet } from './use-sheet.ts';
@@ -109,10 +110,15 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
     return withPreview({ ...books, entries: [...others, ...sheet.entries] }, preview, changing);
   }, [books, bed.id, sheet.entries, preview, changing]);
   const answers = useBedAnswers(records, bed.id);
+  const observations = useMemo(
+    () => (bed.learnsFromLog ? observationsOf(books.journal, bed.id) : null),
+    [books.journal, bed.id, bed.learnsFromLog],
+  );
   const likely = useLikelyRange(
     answers.question,
     answers.isAnswered && !sheet.isHovering,
     answers.drawnQuestion,
+    observations,
   );
   const { projection } = answers;
   const now = projection && atEndOf(projection, today);

@@ -18,14 +18,14 @@ import {
   BUILD_UP_WORDS,
   PURPOSE_WORDS,
   waitWords,
-} from '../../format/build-up-words.ts';
-import { dayOf, fullDate } from '../../format/dates.ts';
-import { plainFigure } from '../../format/figures.ts';
-import type { Measures } from '../../format/measures.ts';
-import { cautionInWords } from '../../format/words.ts';
+} from '../../../words/build-up-words.ts';
+import { dayOf, fullDate } from '../../../words/dates.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { cautionInWords } from '../../../words/words.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import { materialOptions } from './material-options.ts';
-import { materialName } from './naming.ts';
+import { materialName } from '../../../words/record-names.ts';
 
 interface BuildUpBandProps {
   readonly books: GardenBooks;

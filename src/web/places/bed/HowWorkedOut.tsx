@@ -1,6 +1,6 @@
 import { Drawer } from 'antd';
-import { ESTIMATE } from '../../format/words.ts';
-import type { WorkingLine } from '../../format/workings-words.ts';
+import { ESTIMATE } from '../../../words/words.ts';
+import type { WorkingLine } from '../../../words/workings-words.ts';
 
 /** How an answer was worked out, with this bed's figures in the formulas and where each comes from. */
 export function HowWorkedOut({ lines, onClose }: { lines: readonly WorkingLine[]; onClose: () => void }) {

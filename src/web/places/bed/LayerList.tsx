@@ -4,7 +4,7 @@ import type { EntryRecord } from '../../../contract/records.ts';
 import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
-import type { Measures } from '../../format/measures.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { neighborOnTheDay } from './revision.ts';
 import type { LayerActions } from './use-layer-actions.ts';
 

@@ -7,9 +7,9 @@ import { carbonStatement, nitrogenStatement, type Statement } from '../../../cor
 import type { BedSample } from '../../../core/projection/bed-projection.ts';
 import type { MonthBooks } from '../../../core/projection/month-books.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
-import { fullDate } from '../../format/dates.ts';
-import { cell } from '../../format/figures.ts';
-import { CARBON_WORDS, NITROGEN_WORDS, counterpartyWords, PERIOD_WORDS } from '../../format/words.ts';
+import { fullDate } from '../../../words/dates.ts';
+import { cell } from '../../../words/figures.ts';
+import { CARBON_WORDS, NITROGEN_WORDS, counterpartyWords, PERIOD_WORDS } from '../../../words/words.ts';
 import { BatchBook } from './BatchBook.tsx';
 import { ledgerCsv, saveFile } from './ledger-csv.ts';
 

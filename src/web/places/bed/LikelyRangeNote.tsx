@@ -1,8 +1,10 @@
 import { memo } from 'react';
-import { Button, Progress } from 'antd';
-import type { BedNames } from '../../format/advice-words.ts';
-import type { Measures } from '../../format/measures.ts';
-import { rangeSentences } from '../../format/range-words.ts';
+import { Button, Progress, Switch } from 'antd';
+import type { Learnt } from '../../../core/learning/learnt.ts';
+import type { BedNames } from '../../../words/advice-words.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { learntSentences } from '../../../words/learnt-words.ts';
+import { rangeSentences } from '../../../words/range-words.ts';
 import { ALL_DRAWS } from '../../worker/range-workers.ts';
 import type { useLikelyRange } from './use-likely-range.ts';
 
@@ -11,6 +13,8 @@ interface LikelyRangeNoteProps {
   readonly crop: string;
   readonly names: BedNames;
   readonly measures: Measures;
+  /** Whether its log is heeded, and how to change that. */
+  readonly learning: { readonly isOn: boolean; readonly toggle: () => void };
 }
 
 /** How sure all that is: the draws in sentences, how far they are, and a way to stop them. */
@@ -19,6 +23,7 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
   crop,
   names,
   measures,
+  learning,
 }: LikelyRangeNoteProps) {
   const { shown, isStopped, stop, goOn } = state;
   const draws = shown?.range.draws ?? 0;
@@ -53,6 +58,7 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
               <li key={sentence}>{sentence}</li>
             ))}
           </ul>
+          <Learning learnt={shown.range.learnt} learning={learning} names={names} />
           <p className="soft hint">
             {draws} times the same bed, materials and rates drawn from their likely ranges
             {shown.range.drawsOfYears > 0 && `, ${shown.range.drawsOfYears} of them for ten years`}; the bands
@@ -65,3 +71,34 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
     </section>
   );
 });
+
+interface LearningProps {
+  readonly learnt: Learnt | null;
+  readonly learning: LikelyRangeNoteProps['learning'];
+  readonly names: BedNames;
+}
+
+/** What the log of the bed has taught the draws, and a switch to leave it out. */
+function Learning({ learnt, learning, names }: LearningProps) {
+  if (!learnt && learning.isOn) return null;
+  return (
+    <div className="learnt">
+      <label className="learnt-switch">
+        <Switch
+          size="small"
+          checked={learning.isOn}
+          onChange={learning.toggle}
+          aria-label="Learn from its log"
+        />
+        Learn from its log
+      </label>
+      {learnt && (
+        <ul>
+          {learntSentences(learnt, names).map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { conflictInWords, waitInWords, type RecordNames } from '../../format/conflict-words.ts';
-import type { Measures } from '../../format/measures.ts';
+import { conflictInWords, waitInWords, type RecordNames } from '../../../words/conflict-words.ts';
+import type { Measures } from '../../../words/measures.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
 
 interface MindListProps {

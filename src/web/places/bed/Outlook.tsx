@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { changesSoil, type OutlookYear } from '../../../core/projection/outlook.ts';
 import { HumusYears } from '../../charts/humus-years.tsx';
-import { fixed } from '../../format/figures.ts';
+import { fixed } from '../../../words/figures.ts';
 
 interface OutlookProps {
   /** Undefined while they are being worked out. */

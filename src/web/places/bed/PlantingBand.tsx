@@ -13,8 +13,8 @@ import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
 import { troublesOf } from '../../forms/troubles.ts';
-import { shortDate } from '../../format/dates.ts';
-import type { Measures } from '../../format/measures.ts';
+import { shortDate } from '../../../words/dates.ts';
+import type { Measures } from '../../../words/measures.ts';
 import {
   clashOf,
   plantingFormOf,

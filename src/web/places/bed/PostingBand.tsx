@@ -1,7 +1,7 @@
 import { Button, Input, Segmented } from 'antd';
 import type { BedRecord, EntryRecord, GardenBooks } from '../../../contract/records.ts';
 import { Field } from '../../forms/Field.tsx';
-import type { Measures } from '../../format/measures.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
 import { Cautions, Carried } from './PostingNotes.tsx';
 import type { PostingForm } from './posting-form.ts';

@@ -5,7 +5,7 @@ import type { Material, MaterialKind } from '../../../core/materials/material.ts
 import type { AmountUnit } from '../../../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../../../core/units/soil-nitrogen.ts';
 import { Field } from '../../forms/Field.tsx';
-import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor, type Measures } from '../../format/measures.ts';
+import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor, type Measures } from '../../../words/measures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 import { materialOptions, ratioWords, stockOptions } from './material-options.ts';
 import { chosenLot, SEEN_CHIPS, type PostingForm } from './posting-form.ts';

@@ -2,9 +2,9 @@ import type { BedRecord, EntryRecord } from '../../../contract/records.ts';
 import { feedingCautions, layingCautions, type Caution } from '../../../core/advice/cautions.ts';
 import type { Material } from '../../../core/materials/material.ts';
 import { amountFromMassFreshKg, type AmountUnit } from '../../../core/units/amount.ts';
-import { plainFigure } from '../../format/figures.ts';
-import { UNIT_WORDS, type Measures } from '../../format/measures.ts';
-import { cautionInWords } from '../../format/words.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { cautionInWords } from '../../../words/words.ts';
 
 interface PostingNotesProps {
   readonly entry: EntryRecord;

@@ -10,11 +10,10 @@ import {
   useRestoreEntry,
   useRestorePlanting,
 } from '../../api/gardens.ts';
-import { dayOf, fullDate, shortDate } from '../../format/dates.ts';
-import { percent, plainFigure } from '../../format/figures.ts';
-import { SOIL_NITROGEN_WORDS, UNIT_WORDS, type Measures } from '../../format/measures.ts';
+import { dayOf, fullDate, shortDate } from '../../../words/dates.ts';
+import { entryWords } from '../../../words/entry-words.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { useUndo } from '../shell/use-undo.tsx';
-import { layName } from './naming.ts';
 
 interface PostingsProps {
   readonly books: GardenBooks;
@@ -66,47 +65,6 @@ export const Postings = memo(function Postings(props: PostingsProps) {
     </section>
   );
 });
-
-function entryWords(
-  entry: EntryRecord,
-  entries: readonly EntryRecord[],
-  books: GardenBooks,
-  measures: Measures,
-): string {
-  const layerName = (layerId: string) => {
-    const layer = entries.find(({ id }) => id === layerId);
-    return layer?.type === 'lay' ? layName(layer, books) : 'a layer';
-  };
-  switch (entry.type) {
-    case 'lay': {
-      const amount = `${plainFigure(entry.amount)} ${UNIT_WORDS[entry.unit]}`;
-      const age = entry.seasonedMonths > 0 ? `, ${entry.seasonedMonths} months old` : '';
-      const place = entry.dugDepthCm > 0 ? `, dug in ${measures.thickness(entry.dugDepthCm)} deep` : '';
-      return `${layName(entry, books)}: ${amount} (${measures.mass(entry.massFreshKg)})${age}${place}`;
-    }
-    case 'dig': {
-      const what = entry.layerId === null ? 'Everything on top' : layerName(entry.layerId);
-      return `${what} dug in ${measures.thickness(entry.dugDepthCm)} deep`;
-    }
-    case 'takeOff':
-      return `${layerName(entry.layerId)}: ${percent(entry.shareTakenOff)} taken off`;
-    case 'feed':
-      return `Fed ${measures.nitrogen(entry.nitrogenG)} nitrogen`;
-    case 'soilTest':
-      return soilTestWords(entry, measures);
-    case 'water':
-      return `Watered, ${measures.water(entry.waterMm)}`;
-  }
-}
-
-function soilTestWords(entry: Extract<EntryRecord, { type: 'soilTest' }>, measures: Measures): string {
-  const { amount, unit, sampledDepthCm, ph, organicMatterPct } = entry;
-  return [
-    `Soil test: ${plainFigure(amount)} ${SOIL_NITROGEN_WORDS[unit]} mineral nitrogen, 0 to ${measures.thickness(sampledDepthCm)}`,
-    ...(ph === null ? [] : [`pH ${plainFigure(ph)}`]),
-    ...(organicMatterPct === null ? [] : [`${plainFigure(organicMatterPct)} % organic matter`]),
-  ].join(', ');
-}
 
 /** A record as the change that leaves it as it is. */
 function asChange(entry: EntryRecord): EntryChange {

@@ -5,11 +5,11 @@ import { materialFinder } from '../../../core/records/garden-books.ts';
 import { atEndOf } from '../../../core/projection/bed-projection.ts';
 import { amountFromMassFreshKg } from '../../../core/units/amount.ts';
 import { BedSection } from '../../drawing/bed-section.tsx';
-import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../format/advice-words.ts';
-import { dayOf, fullDate } from '../../format/dates.ts';
-import { plainFigure } from '../../format/figures.ts';
-import { measuresOf, UNIT_WORDS, type Measures } from '../../format/measures.ts';
-import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../format/words.ts';
+import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
+import { dayOf, fullDate } from '../../../words/dates.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import { measuresOf, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../../words/words.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import './bed.css';
 import './print-sheet.css';
@@ -17,7 +17,8 @@ import { chosenProduct } from './chosen-product.ts';
 import { sectionInWords } from './bed-words.ts';
 import { statementsOf, StatementTable } from './Ledger.tsx';
 import { MindList } from './MindList.tsx';
-import { bedNames, layName, namedCrops, namedLayers, recordNames } from './naming.ts';
+import { bedNames, namedCrops, namedLayers, recordNames } from './naming.ts';
+import { layName } from '../../../words/record-names.ts';
 import { useBedAnswers, type BedAnswers } from './use-bed-answers.ts';
 
 /** One bed on paper: how it lies, what to do, what to mind, and its books of the year. */

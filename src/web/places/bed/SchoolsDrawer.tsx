@@ -2,9 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Drawer } from 'antd';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
 import { SCHOOLS } from '../../../core/records/bed-records.ts';
-import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../format/advice-words.ts';
-import type { Measures } from '../../format/measures.ts';
-import { SAME_PHYSICS, SCHOOL_WORDS } from '../../format/school-words.ts';
+import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../../words/advice-words.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { SAME_PHYSICS, SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
 import { chosenProduct } from './chosen-product.ts';
 

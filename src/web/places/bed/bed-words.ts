@@ -5,8 +5,8 @@ import {
   type BedSample,
 } from '../../../core/projection/bed-projection.ts';
 import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
-import { dateNear, fullDate } from '../../format/dates.ts';
-import type { Measures } from '../../format/measures.ts';
+import { dateNear, fullDate } from '../../../words/dates.ts';
+import type { Measures } from '../../../words/measures.ts';
 
 const YEAR_DAYS = 365;
 

@@ -1,7 +1,7 @@
 import type { BedRecord, GardenRecord } from '../../../contract/records.ts';
 import { asProduct, findFeedProduct } from '../../../core/supplement/feed-products.ts';
-import type { ChosenProduct } from '../../format/advice-words.ts';
-import { materialName } from './naming.ts';
+import type { ChosenProduct } from '../../../words/advice-words.ts';
+import { materialName } from '../../../words/record-names.ts';
 
 /** The product a garden feeds with, for one of its beds. */
 export function chosenProduct({ feedMaterialId }: GardenRecord, bed: BedRecord): ChosenProduct {

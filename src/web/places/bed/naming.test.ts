@@ -3,7 +3,8 @@ import { plantingOf } from '../../../../tests/fixtures/books.ts';
 import type { EntryRecord, PlantingRecord } from '../../../contract/records.ts';
 import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
 import type { BedSample, LayerState } from '../../../core/projection/bed-projection.ts';
-import { cropNames, DRAFT_ID, growingWords, layName, namedCrops, namedLayers } from './naming.ts';
+import { DRAFT_ID, growingWords, namedCrops, namedLayers } from './naming.ts';
+import { cropNames, layName } from '../../../words/record-names.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
 const planting = (id: string, cropId: string, plantedOn: string, clearedOn: string | null): PlantingRecord =>

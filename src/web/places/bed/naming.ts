@@ -1,55 +1,23 @@
 import type { EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { findCrop } from '../../../core/crops/crop-library.ts';
-import { findLibraryMaterial } from '../../../core/materials/library.ts';
 import type { BedSample } from '../../../core/projection/bed-projection.ts';
-import { residueId } from '../../../core/simulation/events.ts';
 import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
-import type { BedNames } from '../../format/advice-words.ts';
-import type { RecordNames } from '../../format/conflict-words.ts';
-import { ageInWords, dayOf } from '../../format/dates.ts';
+import type { BedNames } from '../../../words/advice-words.ts';
+import type { RecordNames } from '../../../words/conflict-words.ts';
+import {
+  cropName,
+  cropNames,
+  layerName,
+  layName,
+  plantingOf,
+  residueName,
+  type LayNames,
+} from '../../../words/record-names.ts';
+import { ageInWords, dayOf } from '../../../words/dates.ts';
 
 const PALE_FROM = 0.25;
 export const DRAFT_ID = 'draft';
-
-export const materialName = (materialId: string, materials: GardenBooks['materials']): string =>
-  materials.find(({ id }) => id === materialId)?.name ?? findLibraryMaterial(materialId)?.name ?? materialId;
-
-/** Where the names of what is laid stand. */
-export type LayNames = Pick<GardenBooks, 'materials' | 'lots'>;
-
-/** What was laid, by the lot it came from or by its material. */
-export function layName(
-  { lotId, materialId }: { readonly lotId?: string | null | undefined; readonly materialId: string },
-  { materials, lots }: LayNames,
-): string {
-  const lot = lotId ? lots.find(({ id }) => id === lotId) : undefined;
-  return lot?.name ?? materialName(materialId, materials);
-}
-
-/** A model crop belongs to the planting it grew from; a perennial has one for every year. */
-const plantingOf = (cropId: string, plantings: readonly PlantingRecord[]): PlantingRecord | undefined =>
-  plantings.find(({ id }) => cropId === id || cropId.startsWith(`${id}:`));
-
-export function cropName(cropId: string, plantings: readonly PlantingRecord[]): string {
-  const planting = plantingOf(cropId, plantings);
-  return (planting && findCrop(planting.cropId)?.name) ?? 'Crop';
-}
-
-/** Names of several model crops, each said once: "Garlic and Clover". */
-export const cropNames = (cropIds: readonly string[], plantings: readonly PlantingRecord[]): string =>
-  [...new Set(cropIds.map((id) => cropName(id, plantings)))].join(' and ');
-
-/** What a layer of the model is called: by its material, or by the crop it is left of. */
-export function layerName(
-  layerId: string,
-  entries: readonly EntryRecord[],
-  plantings: readonly PlantingRecord[],
-  names: LayNames,
-): string {
-  const entry = entries.find(({ id }) => id === layerId);
-  return entry?.type === 'lay' ? layName(entry, names) : residueName(layerId, plantings);
-}
 
 /** How the crops and layers of these records are called in an answer. */
 export const bedNames = ({ entries, plantings, ...names }: GardenBooks): BedNames => ({
@@ -87,11 +55,6 @@ export function namedLayers(
     }
     return { ...layer, name: residueName(layer.id, plantings), age: 'grown here', isDraft: false };
   });
-}
-
-function residueName(layerId: string, plantings: readonly PlantingRecord[]): string {
-  const cropId = layerId.slice(0, layerId.length - residueId('').length);
-  return `${cropName(cropId, plantings)} remains`;
 }
 
 /** Crops standing in a sample with their names and forms of growth. */

@@ -5,8 +5,8 @@ import { InputError } from '../../../core/input-error.ts';
 import { checkRoom } from '../../../core/records/planting-clash.ts';
 import { ROOTS_FULL_AT } from '../../../core/simulation/processes/crop-uptake.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { dayOf } from '../../format/dates.ts';
-import { plainFigure } from '../../format/figures.ts';
+import { dayOf } from '../../../words/dates.ts';
+import { plainFigure } from '../../../words/figures.ts';
 
 /** What has been typed and chosen, as typed. */
 export interface PlantingForm {

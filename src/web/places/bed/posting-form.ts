@@ -30,6 +30,8 @@ export interface PostingForm {
   readonly seasonedMonths: string;
   readonly layerId: string;
   readonly shareTakenOff: string;
+  /** Not typed: kept as it was. */
+  readonly humusShareTakenOff: number | null;
   readonly nitrogen: string;
   readonly test: {
     readonly amount: string;
@@ -68,6 +70,7 @@ export const emptyForm = (today: string, unit: AmountUnit, dugDepth: string): Po
   seasonedMonths: '0',
   layerId: '',
   shareTakenOff: '100',
+  humusShareTakenOff: null,
   nitrogen: '',
   test: {
     amount: '',
@@ -107,7 +110,12 @@ export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits)
     case 'dig':
       return { ...common, layerId: entry.layerId ?? '', dugDepth: depth(entry.dugDepthCm) };
     case 'takeOff':
-      return { ...common, layerId: entry.layerId, shareTakenOff: String(entry.shareTakenOff * 100) };
+      return {
+        ...common,
+        layerId: entry.layerId,
+        shareTakenOff: String(entry.shareTakenOff * 100),
+        humusShareTakenOff: entry.humusShareTakenOff ?? null,
+      };
     case 'feed':
       return { ...common, nitrogen: String(Number((entry.nitrogenG / units.gramsPerUnit).toFixed(2))) };
     case 'soilTest':
@@ -166,6 +174,7 @@ function typed(form: PostingForm, units: FormUnits): unknown {
         ...common,
         layerId: form.layerId,
         shareTakenOff: numberFromText(form.shareTakenOff) / PERCENT,
+        humusShareTakenOff: form.humusShareTakenOff,
       };
     case 'feed':
       return { ...common, nitrogenG: numberFromText(form.nitrogen) * units.gramsPerUnit };

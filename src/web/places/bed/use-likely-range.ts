@@ -5,6 +5,7 @@ import {
   type LikelyRange,
   type RangePlan,
 } from '../../../core/projection/likely-range.ts';
+import type { Observation } from '../../../core/journal/journal-records.ts';
 import type { BedQuestion, RangeSetUp } from '../../worker/core-worker.ts';
 import { ALL_DRAWS, drawAll, warmUp } from '../../worker/range-workers.ts';
 
@@ -30,12 +31,14 @@ interface RangeState {
 
 /**
  * The likely range of a bed, drawn in other threads while nothing else is asked; null until the first band. What is
- * shown is the range of the bed as it is drawn, so that a band goes with its tide and not before.
+ * shown is the range of the bed as it is drawn, so that a band goes with its tide and not before. `observations`: what
+ * the draws are weighed by; null when nothing is to be learnt from the log.
  */
 export function useLikelyRange(
   question: BedQuestion,
   isWanted: boolean,
   drawnQuestion: BedQuestion,
+  observations: readonly Observation[] | null,
 ): RangeState {
   const [shown, setShown] = useState<{ question: BedQuestion; range: ShownRange } | null>(null);
   const [stoppedFor, setStoppedFor] = useState<BedQuestion | null>(null);
@@ -59,13 +62,13 @@ export function useLikelyRange(
       );
     };
     const timer = setTimeout(() => {
-      void drawAll(question, ending.signal, (made) => (setUp = made), onDrawn);
+      void drawAll(question, observations, ending.signal, (made) => (setUp = made), onDrawn);
     }, SETTLE_MS);
     return () => {
       clearTimeout(timer);
       ending.abort();
     };
-  }, [question, isWanted, isStopped]);
+  }, [question, isWanted, isStopped, observations]);
   return useMemo(
     () => ({
       shown: shown?.question === drawnQuestion ? shown.range : null,

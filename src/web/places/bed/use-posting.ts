@@ -12,7 +12,7 @@ import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import { GRAMS_PER_OUNCE } from '../../../core/units/mass.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
-import type { Measures } from '../../format/measures.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { resolveMaterial } from './material-options.ts';
 import { DRAFT_ID } from './naming.ts';
 import { useStock } from '../stock/use-stock.ts';

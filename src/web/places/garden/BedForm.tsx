@@ -15,9 +15,9 @@ import { useChangeBed, useMakeBed } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { troublesOf } from '../../forms/troubles.ts';
-import { plainFigure } from '../../format/figures.ts';
-import type { Measures } from '../../format/measures.ts';
-import { BED_KIND_WORDS, CROPPING_WORDS, EXPOSURE_WORDS, TEXTURE_WORDS } from '../../format/words.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { BED_KIND_WORDS, CROPPING_WORDS, EXPOSURE_WORDS, TEXTURE_WORDS } from '../../../words/words.ts';
 import { FingerTest } from './FingerTest.tsx';
 
 interface BedFormProps {
@@ -92,6 +92,7 @@ function read(fields: BedFields, id: string, isMetric: boolean, changing: BedRec
     ph: fields.ph.trim() === '' ? null : numberFromText(fields.ph),
     startedOn: fields.startedOn === '' ? null : fields.startedOn,
     croppingBefore: fields.croppingBefore,
+    learnsFromLog: changing?.learnsFromLog ?? true,
     note: changing?.note ?? '',
   });
 }

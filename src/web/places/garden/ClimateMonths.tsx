@@ -1,5 +1,5 @@
 import { Input } from 'antd';
-import { MONTH_LETTERS } from '../../format/dates.ts';
+import { MONTH_LETTERS } from '../../../words/dates.ts';
 
 /** Twelve months as typed, by what was measured. */
 export interface TypedClimate {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { fingerStep, type FingerQuestion } from '../../../core/records/finger-test.ts';
 import { SOIL_TEXTURES, type SoilTexture } from '../../../core/records/soil-textures.ts';
 import { FingerDrawing } from '../../drawing/finger-drawings.tsx';
-import { TEXTURE_WORDS } from '../../format/words.ts';
+import { TEXTURE_WORDS } from '../../../words/words.ts';
 
 const QUESTIONS: Record<FingerQuestion, string> = {
   holdsABall: 'Wet a spoonful and knead it. Does it hold together as a ball?',

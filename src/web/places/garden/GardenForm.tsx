@@ -4,7 +4,7 @@ import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../contr
 import { CLIMATE_PATTERNS } from '../../../core/climate/patterns.ts';
 import { SCHOOLS, type School } from '../../../core/records/bed-records.ts';
 import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
-import { SCHOOL_WORDS } from '../../format/school-words.ts';
+import { SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { ClimateMonths, type TypedClimate } from './ClimateMonths.tsx';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';

@@ -7,8 +7,8 @@ import { useRemoveLab, useReportLab, useRestoreLab } from '../../api/stock.ts';
 import { DateField, TextField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { dayOf, shortDate } from '../../format/dates.ts';
-import { percent, plainFigure } from '../../format/figures.ts';
+import { dayOf, shortDate } from '../../../words/dates.ts';
+import { percent, plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import { otherTroubles } from '../stock/use-stock-post.ts';
 

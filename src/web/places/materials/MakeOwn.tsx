@@ -6,7 +6,7 @@ import { useMakeMaterial } from '../../api/gardens.ts';
 import { TextField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { plainFigure } from '../../format/figures.ts';
+import { plainFigure } from '../../../words/figures.ts';
 import { otherTroubles } from '../stock/use-stock-post.ts';
 
 interface MakeOwnProps {

@@ -5,7 +5,7 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMaterial, useRemoveMaterial, useRestoreMaterial } from '../../api/stock.ts';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { plainFigure } from '../../format/figures.ts';
+import { plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import { otherTroubles } from '../stock/use-stock-post.ts';
 

@@ -3,9 +3,9 @@ import { MIX_PURPOSES, MIX_TARGETS } from '../../../core/mixing/purposes.ts';
 import { carbonToNitrogenRatio } from '../../../core/materials/material.ts';
 import { AmountField, Choice, TextField } from '../../forms/inputs.tsx';
 import { Field } from '../../forms/Field.tsx';
-import type { Measures } from '../../format/measures.ts';
-import { MIX_PURPOSE_WORDS } from '../../format/mix-words.ts';
-import { ratioFigure } from '../../format/stock-words.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
+import { ratioFigure } from '../../../words/stock-words.ts';
 import { aimsOf, newRow, type BenchForm, type BenchPart, type BenchRow, type Mixable } from './mix-form.ts';
 
 interface RowsProps {

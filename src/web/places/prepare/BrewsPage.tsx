@@ -20,9 +20,9 @@ import {
   BREW_WORDS,
   GO_WORDS,
   INGREDIENT_WORDS,
-} from '../../format/brew-words.ts';
-import { dateNear, dayOf } from '../../format/dates.ts';
-import { measuresOf, type Measures } from '../../format/measures.ts';
+} from '../../../words/brew-words.ts';
+import { dateNear, dayOf } from '../../../words/dates.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import { otherTroubles } from '../stock/use-stock-post.ts';

@@ -1,6 +1,6 @@
 import { bucketHolds, type BucketRatio } from '../../../core/mixing/bucket-ratio.ts';
 import { GrainDefinitions, grainId } from '../../drawing/grains.tsx';
-import { percent, plainFigure } from '../../format/figures.ts';
+import { percent, plainFigure } from '../../../words/figures.ts';
 import { COLORS } from '../../theme/tokens.ts';
 import type { BenchPart } from './mix-form.ts';
 

@@ -1,7 +1,7 @@
 import { Checkbox } from 'antd';
 import { useEffect, useState } from 'react';
 import { BURN_METHOD_FACTS, DRUM_MINUTES, type BurnStep } from '../../../core/char/burn-methods.ts';
-import { STEP_WORDS } from '../../format/char-words.ts';
+import { STEP_WORDS } from '../../../words/char-words.ts';
 import { isTicked, type BurnForm } from './burn-form.ts';
 
 const TICK_MS = 10_000;

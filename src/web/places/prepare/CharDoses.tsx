@@ -4,7 +4,7 @@ import { charFactorForClay } from '../../../core/char/charge-recipes.ts';
 import { charDose } from '../../../core/char/char-dose.ts';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import type { Measures } from '../../format/measures.ts';
+import type { Measures } from '../../../words/measures.ts';
 
 /** A tenth of the top 15 cm at once, or a little every season, for every bed. */
 export function CharDoses({ beds, measures }: { beds: readonly BedRecord[]; measures: Measures }) {

@@ -8,16 +8,16 @@ import { isFoundCold, judgeYield } from '../../../core/char/burn-yield.ts';
 import { isRawChar } from '../../../core/char/charging.ts';
 import { lastingCarbon } from '../../../core/char/permanence.ts';
 import type { BurnResult } from '../../../core/stock/movements.ts';
-import { dateNear, dayOf } from '../../format/dates.ts';
-import { percent, plainFigure } from '../../format/figures.ts';
+import { dateNear, dayOf } from '../../../words/dates.ts';
+import { percent, plainFigure } from '../../../words/figures.ts';
 import {
   CHARGE_WORDS,
   CHAR_DUST,
   FINENESS_WORDS,
   METHOD_WORDS,
   VERDICT_WORDS,
-} from '../../format/char-words.ts';
-import { measuresOf, type Measures } from '../../format/measures.ts';
+} from '../../../words/char-words.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { burnsQuery, questionAboutStock } from '../../worker/questions.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { useStock, type ListedLot } from '../stock/use-stock.ts';

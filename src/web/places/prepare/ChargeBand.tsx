@@ -10,10 +10,10 @@ import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { dateNear, dayOf } from '../../format/dates.ts';
-import { percent, plainFigure } from '../../format/figures.ts';
-import { CHARGE_WORDS } from '../../format/char-words.ts';
-import type { Measures } from '../../format/measures.ts';
+import { dateNear, dayOf } from '../../../words/dates.ts';
+import { percent, plainFigure } from '../../../words/figures.ts';
+import { CHARGE_WORDS } from '../../../words/char-words.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { chargeQuery, questionAboutStock } from '../../worker/questions.ts';
 import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
 

@@ -4,7 +4,7 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import { CHAR_FINENESSES, type CharFineness } from '../../../core/char/char-codes.ts';
 import { DateField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
-import { CHAR_DUST, FINENESS_WORDS } from '../../format/char-words.ts';
+import { CHAR_DUST, FINENESS_WORDS } from '../../../words/char-words.ts';
 import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
 
 /** Char broken up. */

@@ -7,10 +7,16 @@ import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { heapLog, type HeapLog, type SignVerdict } from '../../../core/stock/heap-log.ts';
 import { HOT_FROM_C, HOT_RULES } from '../../../core/stock/hot-phase.ts';
 import { HeapTemperature } from '../../charts/heap-temperature.tsx';
-import { aboutWhen, ageInWords, dateNear, dayOf } from '../../format/dates.ts';
-import { percent } from '../../format/figures.ts';
-import { measuresOf, type Measures } from '../../format/measures.ts';
-import { powerWords, ratioFigure, readyWords, SIGN_WORDS, treatmentWords } from '../../format/stock-words.ts';
+import { aboutWhen, ageInWords, dateNear, dayOf } from '../../../words/dates.ts';
+import { percent } from '../../../words/figures.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
+import {
+  powerWords,
+  ratioFigure,
+  readyWords,
+  SIGN_WORDS,
+  treatmentWords,
+} from '../../../words/stock-words.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import type { Act } from '../stock/act-form.ts';

@@ -6,7 +6,7 @@ import type { Blend } from '../../../core/mixing/blend.ts';
 import { mixCautions } from '../../../core/mixing/mix-cautions.ts';
 import { heatsUp } from '../../../core/mixing/heating.ts';
 import { DateField, TextField } from '../../forms/inputs.tsx';
-import { MIX_PURPOSE_WORDS } from '../../format/mix-words.ts';
+import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
 import { batchPosting, type BatchPlan, type BenchForm, type BenchPart } from './mix-form.ts';
 

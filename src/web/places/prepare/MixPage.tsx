@@ -3,7 +3,7 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import { blend } from '../../../core/mixing/blend.ts';
 import { bucketRatio } from '../../../core/mixing/bucket-ratio.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { measuresOf, type Measures } from '../../format/measures.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { useStock } from '../stock/use-stock.ts';
 import { Aims, BenchRows } from './BenchRows.tsx';

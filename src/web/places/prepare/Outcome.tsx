@@ -4,9 +4,9 @@ import { mixCautions } from '../../../core/mixing/mix-cautions.ts';
 import { partnerMassKg } from '../../../core/mixing/two-materials.ts';
 import { Gauge } from '../../drawing/gauge.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { fixed, percent, plainFigure } from '../../format/figures.ts';
-import type { Measures } from '../../format/measures.ts';
-import { mixCautionWords } from '../../format/mix-words.ts';
+import { fixed, percent, plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { mixCautionWords } from '../../../words/mix-words.ts';
 import { ratioAim, type BenchForm, type BenchPart } from './mix-form.ts';
 
 interface OutcomeProps {

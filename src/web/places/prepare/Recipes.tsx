@@ -4,7 +4,7 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import { useRemoveRecipe, useRestoreRecipe, useSaveRecipe } from '../../api/stock.ts';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { plainFigure } from '../../format/figures.ts';
+import { plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import { aimsOf, ingredientsOf, newRow, type BenchForm, type BenchPart } from './mix-form.ts';
 

@@ -4,9 +4,9 @@ import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
 import { solveOnThread } from '../../solver/ask-solver.ts';
 import type { SolvedMix } from '../../solver/solver-worker.ts';
 import { TextField } from '../../forms/inputs.tsx';
-import { plainFigure } from '../../format/figures.ts';
-import type { Measures } from '../../format/measures.ts';
-import { fixWords, missWords } from '../../format/mix-words.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { fixWords, missWords } from '../../../words/mix-words.ts';
 import { problemOf, withLitres, type BenchForm, type BenchPart } from './mix-form.ts';
 
 interface SolvePanelProps {

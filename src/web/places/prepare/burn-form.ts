@@ -5,7 +5,7 @@ import type { CharTemperature } from '../../../core/materials/material.ts';
 import type { AmountUnit } from '../../../core/units/amount.ts';
 import type { TypedAmount } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { plainFigure } from '../../format/figures.ts';
+import { plainFigure } from '../../../words/figures.ts';
 
 export type BurnRecord = Extract<MovementRecord, { type: 'burn' }>;
 type BurnLog = BurnRecord['log'];

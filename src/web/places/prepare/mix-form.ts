@@ -9,7 +9,7 @@ import { materialFinder } from '../../../core/records/garden-books.ts';
 import { amountFromMassFreshKg, massFreshKgFromAmount, type AmountUnit } from '../../../core/units/amount.ts';
 import type { TypedAmount } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { plainFigure } from '../../format/figures.ts';
+import { plainFigure } from '../../../words/figures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 
 /** One thing on the bench, as typed. */

@@ -3,9 +3,9 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import type { LotRecord } from '../../../contract/stock-records.ts';
 import { LOT_FORMS } from '../../../core/stock/stock-records.ts';
 import { AmountField, Choice, TextField } from '../../forms/inputs.tsx';
-import { fixed } from '../../format/figures.ts';
-import type { Measures } from '../../format/measures.ts';
-import { LOT_FORM_WORDS } from '../../format/stock-words.ts';
+import { fixed } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import type { ActForm } from './act-form.ts';
 import { useProbe } from './use-instruments.ts';
 

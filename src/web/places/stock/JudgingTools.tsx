@@ -11,9 +11,9 @@ import {
 } from '../../../core/judging/judging.ts';
 import { Choice, TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { percent, plainFigure } from '../../format/figures.ts';
-import type { Measures } from '../../format/measures.ts';
-import { SQUEEZE_WORDS } from '../../format/stock-words.ts';
+import { percent, plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { SQUEEZE_WORDS } from '../../../words/stock-words.ts';
 import { useScale } from './use-instruments.ts';
 
 /** What a tool found, or what is wrong with what was typed into it. */

@@ -4,10 +4,10 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import type { MovementRecord } from '../../../contract/stock-records.ts';
 import type { LotLine } from '../../../core/stock/stock-ledger.ts';
 import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
-import { shortDate } from '../../format/dates.ts';
-import { fixed, percent } from '../../format/figures.ts';
-import type { Measures } from '../../format/measures.ts';
-import { movementInWords, ratioFigure } from '../../format/stock-words.ts';
+import { shortDate } from '../../../words/dates.ts';
+import { fixed, percent } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { movementInWords, ratioFigure } from '../../../words/stock-words.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 
 interface LotAccountProps {

@@ -8,9 +8,9 @@ import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
 import { LotCourseChart } from '../../charts/lot-course.tsx';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import { ageInWords, aboutWhen, dateNear, dayOf } from '../../format/dates.ts';
-import { fixed, percent, plainFigure } from '../../format/figures.ts';
-import { measuresOf, type Measures } from '../../format/measures.ts';
+import { ageInWords, aboutWhen, dateNear, dayOf } from '../../../words/dates.ts';
+import { fixed, percent, plainFigure } from '../../../words/figures.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
   KIND_WORDS,
   LOT_FORM_WORDS,
@@ -18,7 +18,7 @@ import {
   ratioFigure,
   readyWords,
   treatmentWords,
-} from '../../format/stock-words.ts';
+} from '../../../words/stock-words.ts';
 import { COLORS } from '../../theme/tokens.ts';
 import type { LotAnswer, StockedLot } from '../../worker/stock-answers.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';

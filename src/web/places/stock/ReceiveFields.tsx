@@ -3,7 +3,7 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import { CUTTING_SEASONS, type CuttingSeason } from '../../../core/materials/wood-chips.ts';
 import { LOT_FORMS } from '../../../core/stock/stock-records.ts';
 import { Choice, TextField } from '../../forms/inputs.tsx';
-import { LOT_FORM_WORDS } from '../../format/stock-words.ts';
+import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import { TreatmentFields } from './TreatmentFields.tsx';
 import type { Chips, ReceiveForm } from './receive-form.ts';
 

@@ -3,10 +3,16 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { dateNear, dayOf, fullDate } from '../../format/dates.ts';
-import { percent } from '../../format/figures.ts';
-import { measuresOf, type Measures } from '../../format/measures.ts';
-import { KIND_WORDS, LOT_FORM_WORDS, powerWords, ratioFigure, readyWords } from '../../format/stock-words.ts';
+import { dateNear, dayOf, fullDate } from '../../../words/dates.ts';
+import { percent } from '../../../words/figures.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
+import {
+  KIND_WORDS,
+  LOT_FORM_WORDS,
+  powerWords,
+  ratioFigure,
+  readyWords,
+} from '../../../words/stock-words.ts';
 import { Yard } from '../../drawing/yard.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { useStock, type ListedLot } from './use-stock.ts';

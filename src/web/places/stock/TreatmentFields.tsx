@@ -1,7 +1,7 @@
 import { Checkbox } from 'antd';
 import { KEEPINGS, type Treatment } from '../../../core/stock/keeping.ts';
 import { Choice } from '../../forms/inputs.tsx';
-import { KEEPING_WORDS } from '../../format/stock-words.ts';
+import { KEEPING_WORDS } from '../../../words/stock-words.ts';
 
 interface TreatmentFieldsProps {
   readonly name: string;

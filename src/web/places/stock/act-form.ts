@@ -4,8 +4,8 @@ import type { Keeping } from '../../../core/stock/keeping.ts';
 import type { LotForm, ReadinessSign, REASONS_TAKEN } from '../../../core/stock/stock-records.ts';
 import type { TypedAmount } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import type { Measures } from '../../format/measures.ts';
-import { LOT_FORM_WORDS } from '../../format/stock-words.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import { optional, PERCENT } from './receive-form.ts';
 
 /** What can be done to a lot, or found out about it. */

@@ -4,7 +4,7 @@ import type { Keeping } from '../../../core/stock/keeping.ts';
 import type { LotForm } from '../../../core/stock/stock-records.ts';
 import type { TypedAmount } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import type { Measures } from '../../format/measures.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { SEEN_CHIPS } from '../bed/posting-form.ts';
 
 /** Chips by what is seen of them, as typed. */

@@ -1,0 +1,63 @@
+import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
+import { FLOW } from '../ledger/flows.ts';
+import { projectBed, type BedProjection } from '../projection/bed-projection.ts';
+import { bedScenario } from '../records/bed-scenario.ts';
+import type { BedBooks, EntryRecord } from '../records/bed-records.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
+import type { LateCost } from './tasks.ts';
+
+/** How far the two runs are followed. */
+const FOLLOWED_DAYS = 300;
+/** Differences below these are not worth a word, g/m2 and days (set here). */
+const TOLD_G = 0.1;
+const TOLD_PALE_DAYS = 3;
+
+const run = (books: BedBooks, findMaterial: FindMaterial, today: DayNumber): BedProjection =>
+  projectBed(bedScenario(books, findMaterial, today, today + FOLLOWED_DAYS), FOLLOWED_DAYS * 10);
+
+const missed = ({ crops }: BedProjection): number => crops.reduce((sum, { shortG }) => sum + shortG, 0);
+const pale = ({ crops }: BedProjection): number => crops.reduce((sum, { paleDays }) => sum + paleDays, 0);
+
+/** Gone to the air and the groundwater by the end of a run, g/m2. */
+function lost({ samples }: BedProjection): number {
+  const { flows } = samples.at(-1)!;
+  return (
+    flows[FLOW.ammoniumVolatilized] +
+    flows[FLOW.layersVolatilized] +
+    flows[FLOW.leached] +
+    flows[FLOW.contactZoneDenitrified] +
+    flows[FLOW.rootZoneDenitrified]
+  );
+}
+
+/**
+ * What it costs that a planned entry is done `today` instead of on its day: the bed rerun both ways. `books` hold the
+ * entry as it was planned. Null when it is not late, or makes no difference worth telling.
+ */
+export function lateCost(
+  books: BedBooks,
+  entry: EntryRecord,
+  findMaterial: FindMaterial,
+  today: DayNumber,
+  todayIso: string,
+): LateCost | null {
+  const lateDays = today - dayNumberFromIso(entry.date, ['date']);
+  if (lateDays <= 0 || entry.state !== 'planned') return null;
+  const late = {
+    ...books,
+    entries: books.entries.map((one) => (one.id === entry.id ? { ...one, date: todayIso } : one)),
+  };
+  const onTime = run(books, findMaterial, today);
+  const now = run(late, findMaterial, today);
+  const cost = {
+    lateDays,
+    cropMissesG: missed(now) - missed(onTime),
+    paleDays: pale(now) - pale(onTime),
+    lostNitrogenG: lost(now) - lost(onTime),
+  };
+  const counts =
+    Math.abs(cost.cropMissesG) >= TOLD_G ||
+    Math.abs(cost.lostNitrogenG) >= TOLD_G ||
+    Math.abs(cost.paleDays) >= TOLD_PALE_DAYS;
+  return counts ? cost : null;
+}

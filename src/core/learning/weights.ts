@@ -1,0 +1,75 @@
+/** How much each draw counts after what was measured. */
+export interface DrawWeights {
+  /** Adding up to 1. */
+  readonly weights: readonly number[];
+  /** Draws that really carry the answer: 1 over the sum of squared weights (Kish 1965, from memory). */
+  readonly effectiveDraws: number;
+  /** Share of the evidence that was used: below 1 it was weakened so that enough draws still count. */
+  readonly evidenceUsed: number;
+}
+
+/** At least so many draws must carry a band, or a quarter of the few there are (set here). */
+const FEWEST_EFFECTIVE = 30;
+const FEWEST_SHARE = 0.25;
+const HALVINGS = 30;
+
+function weightsAt(logs: readonly number[], exponent: number): number[] {
+  const highest = Math.max(...logs);
+  const raw = logs.map((log) => Math.exp(exponent * (log - highest)));
+  const all = raw.reduce((sum, one) => sum + one, 0);
+  return raw.map((one) => one / all);
+}
+
+const effective = (weights: readonly number[]): number =>
+  1 / weights.reduce((sum, weight) => sum + weight * weight, 0);
+
+/**
+ * Importance weights of prior draws from the logarithms of their likelihoods. When too few draws would carry all the
+ * weight, the evidence is weakened (its logarithms multiplied by a share below 1) until enough do: a band from three
+ * draws would look surer than it is.
+ */
+export function drawWeights(logLikelihoods: readonly number[]): DrawWeights {
+  const wanted = Math.min(FEWEST_EFFECTIVE, logLikelihoods.length * FEWEST_SHARE);
+  let used = 1;
+  if (effective(weightsAt(logLikelihoods, 1)) < wanted) {
+    let low = 0;
+    let high = 1;
+    for (let i = 0; i < HALVINGS; i++) {
+      used = (low + high) / 2;
+      if (effective(weightsAt(logLikelihoods, used)) < wanted) high = used;
+      else low = used;
+    }
+    used = low;
+  }
+  const weights = weightsAt(logLikelihoods, used);
+  return { weights, effectiveDraws: effective(weights), evidenceUsed: used };
+}
+
+/**
+ * The value below which `share` of the weight lies. With equal weights it is the usual quantile by straight lines
+ * between neighbors.
+ */
+export function weightedQuantile(
+  values: readonly number[],
+  weights: readonly number[],
+  share: number,
+): number {
+  const order = values.map((_, i) => i).sort((a, b) => values[a] - values[b]);
+  const last = order.length - 1;
+  const at: number[] = [];
+  let before = 0;
+  order.forEach((index, k) => {
+    at.push(k * weights[index] + last * before);
+    before += weights[index];
+  });
+  const target = share * at[last];
+  let k = 0;
+  while (k < last && at[k + 1] < target) k += 1;
+  const next = Math.min(k + 1, last);
+  const span = at[next] - at[k];
+  const between = span > 0 ? Math.min(1, Math.max(0, (target - at[k]) / span)) : 0;
+  return values[order[k]] + (values[order[next]] - values[order[k]]) * between;
+}
+
+export const weightedMean = (values: readonly number[], weights: readonly number[]): number =>
+  values.reduce((sum, value, i) => sum + value * weights[i], 0) / weights.reduce((sum, one) => sum + one, 0);

@@ -1,0 +1,60 @@
+import type { Database } from 'better-sqlite3';
+import type { FeedRecord, PhotoRecord } from '../../contract/journal-records.ts';
+import type { FeedStore, PhotoStore } from '../stores.ts';
+
+type KeptPhoto = PhotoRecord & { readonly sentSha256: string };
+
+/** Photos are never changed, only added. */
+export function photoStore(db: Database, now: () => string): PhotoStore {
+  const find = (id: string) =>
+    db
+      .prepare(
+        `SELECT id, garden_id AS gardenId, media_type AS mediaType, bytes, created_at AS createdAt,
+                sent_sha256 AS sentSha256 FROM photo WHERE id = @id`,
+      )
+      .get({ id }) as KeptPhoto | undefined;
+  return {
+    find,
+    insert: (photo) => {
+      db.prepare(
+        `INSERT INTO photo (id, garden_id, media_type, bytes, sent_sha256, created_at)
+         VALUES (@id, @gardenId, @mediaType, @bytes, @sentSha256, @now)`,
+      ).run({ ...photo, now: now() });
+      return find(photo.id)!;
+    },
+  };
+}
+
+const FEED = 'id, garden_id AS gardenId, name, created_at AS createdAt, last_read_at AS lastReadAt';
+
+export function feedStore(db: Database, now: () => string): FeedStore {
+  const find = (id: string) =>
+    db.prepare(`SELECT ${FEED} FROM feed WHERE id = @id`).get({ id }) as FeedRecord;
+  return {
+    listOf: (gardenId) =>
+      db
+        .prepare(
+          `SELECT ${FEED} FROM feed WHERE garden_id = @gardenId AND revoked_at IS NULL ORDER BY created_at, id`,
+        )
+        .all({ gardenId }) as FeedRecord[],
+    insert: (feed, tokenSha256) => {
+      db.prepare(
+        `INSERT INTO feed (id, garden_id, name, token_sha256, created_at)
+         VALUES (@id, @gardenId, @name, @tokenSha256, @now)`,
+      ).run({ ...feed, tokenSha256, now: now() });
+      return find(feed.id);
+    },
+    opened: (tokenSha256) => {
+      const feed = db
+        .prepare(`SELECT ${FEED} FROM feed WHERE token_sha256 = @tokenSha256 AND revoked_at IS NULL`)
+        .get({ tokenSha256 }) as FeedRecord | undefined;
+      if (feed)
+        db.prepare('UPDATE feed SET last_read_at = @now WHERE id = @id').run({ id: feed.id, now: now() });
+      return feed;
+    },
+    revoke: (id) =>
+      db
+        .prepare('UPDATE feed SET revoked_at = @now WHERE id = @id AND revoked_at IS NULL')
+        .run({ id, now: now() }).changes === 1,
+  };
+}

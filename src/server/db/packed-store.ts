@@ -1,0 +1,49 @@
+import type { Database } from 'better-sqlite3';
+import type { OwnedStore, RemovalOutcome, Unstamped, Versioned, WriteOutcome } from '../stores.ts';
+import { VersionedTable, type Columns } from './versioned-table.ts';
+
+interface Packed extends Versioned {
+  readonly details: object;
+}
+
+/** A table whose records have fields of their own by type: those are kept together in its column `details`. */
+interface PackedTable {
+  readonly table: string;
+  /** With `details` among them. */
+  readonly columns: Columns;
+  readonly order: string;
+}
+
+const STAMPED = ['id', 'version', 'createdAt', 'updatedAt'];
+
+/** `ownedBy` is the condition under which a record belongs to `@value`; `tidy` may drop fields a type has not. */
+export function packedStore<Kept extends Versioned>(
+  { db, now }: { readonly db: Database; readonly now: () => string },
+  { table: name, columns, order }: PackedTable,
+  ownedBy: string,
+  tidy: (record: Kept) => Kept = (record) => record,
+): OwnedStore<Kept> {
+  const table = new VersionedTable<Packed>(db, name, columns, order);
+  const common = new Set([...STAMPED, ...Object.keys(columns)]);
+  const pack = (values: object) => {
+    const fields = Object.entries(values);
+    const isCommon = ([field]: [string, unknown]) => common.has(field);
+    const details = Object.fromEntries(fields.filter((one) => !isCommon(one)));
+    return { ...Object.fromEntries(fields.filter(isCommon)), details };
+  };
+  const unpack = ({ details, ...fields }: Packed) => tidy({ ...fields, ...details } as unknown as Kept);
+  const unpacked = <Outcome extends { readonly outcome: string }>(result: Outcome) =>
+    'current' in result ? { ...result, current: unpack(result.current as Packed) } : result;
+  return {
+    find: (id) => {
+      const row = table.find(id);
+      return row && unpack(row);
+    },
+    insert: (record: Unstamped<Kept>) => unpack(table.insert(pack(record) as Unstamped<Packed>, now())),
+    update: (id, version, values) =>
+      unpacked(table.update(id, version, pack(values), now())) as WriteOutcome<Kept>,
+    remove: (id, version) => unpacked(table.remove(id, version, now())) as RemovalOutcome<Kept>,
+    restore: (id) => unpacked(table.restore(id, now())) as WriteOutcome<Kept>,
+    listOf: (ownerId) => table.listWhere(ownedBy, ownerId).map(unpack),
+  };
+}

@@ -1,0 +1,68 @@
+import { Hono } from 'hono';
+import { journalChange, journalPosting } from '../../contract/journal-records.ts';
+import { InputError } from '../../core/input-error.ts';
+import { checkJournal } from '../../core/journal/check-journal.ts';
+import type { JournalRecord as CheckedRecord } from '../../core/journal/journal-records.ts';
+import type { AppContext } from '../app-context.ts';
+import { fromInputError } from '../problems.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { body, seenVersion } from './validated.ts';
+
+/** What is seen, ticked off, tried, brewed and closed. */
+export const journalRoutes = ({ stores, today }: AppContext) => {
+  /** Throws a problem naming the field for what cannot have been so. */
+  const requireTrue = (record: CheckedRecord & { readonly gardenId: string }) => {
+    const { gardenId } = record;
+    checkJournal(record, {
+      today: today(),
+      beds: stores.beds.listOf(gardenId),
+      entries: stores.entries.listOfGarden(gardenId),
+      plantings: stores.plantings.listOfGarden(gardenId),
+      trials: stores.journal.listOf(gardenId).filter((one) => one.kind === 'trial'),
+      hasPhoto: (photoId) => stores.photos.find(photoId)?.gardenId === gardenId,
+    });
+  };
+  return new Hono()
+    .post('/gardens/:gardenId/journal', body(journalPosting), (c) =>
+      stores.atomically(() => {
+        const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        const records = c.req.valid('json').records.map((draft, i) => {
+          const record = { ...draft, gardenId };
+          const known = sentAgain(stores.journal.find(draft.id), record);
+          if (known) return known;
+          try {
+            requireTrue(record);
+          } catch (error) {
+            if (!(error instanceof InputError)) throw error;
+            throw fromInputError(
+              new InputError(['records', i, ...error.path], error.code, error.requirement),
+            );
+          }
+          return stores.journal.insert(record);
+        });
+        return c.json({ records }, 201);
+      }),
+    )
+    .put('/journal/:recordId', body(journalChange), (c) => {
+      const id = c.req.param('recordId');
+      const { version, ...values } = c.req.valid('json');
+      return stores.atomically(() => {
+        const before = found(stores.journal.find(id), 'record');
+        requireSeen(before, version);
+        if (before.kind !== values.kind) {
+          throw new InputError(['kind'], 'bad_shape', `must stay ${before.kind}; got ${values.kind}`);
+        }
+        const kept = written(stores.journal.update(id, version, values), 'record');
+        requireTrue(kept);
+        return c.json(kept, 200);
+      });
+    })
+    .delete('/journal/:recordId', seenVersion, (c) => {
+      const { version } = c.req.valid('query');
+      requireRemoved(stores.journal.remove(c.req.param('recordId'), version), 'record');
+      return c.body(null, 204);
+    })
+    .post('/journal/:recordId/restore', (c) =>
+      c.json(written(stores.journal.restore(c.req.param('recordId')), 'record'), 200),
+    );
+};

@@ -1,0 +1,15 @@
+import { describe, expect, it } from 'vitest';
+import { numberFromText } from './parse-number.ts';
+
+describe('numbers as they are typed', () => {
+  it.each([
+    ['7', 7],
+    ['7,5', 7.5],
+    [' 1 200 ', 1200],
+    ['1e3', 1000],
+    ['-2', -2],
+  ])('%j', (text, value) => expect(numberFromText(text)).toBe(value));
+  it.each(['', 'seven', '7 cm', '1.2.3', '--1'])('%j is not one', (text) =>
+    expect(numberFromText(text)).toBeNaN(),
+  );
+});

@@ -1,0 +1,53 @@
+import type { DayNumber } from '../../core/climate/calendar.ts';
+import { InputError } from '../../core/input-error.ts';
+import type { BedBooks } from '../../core/records/bed-records.ts';
+import { bedScenario, inRecordWords } from '../../core/records/bed-scenario.ts';
+import {
+  booksOfBed,
+  carriedForward,
+  materialFinder,
+  stockBooksOf,
+  takenByBed,
+  type GardenRecords,
+} from '../../core/records/garden-books.ts';
+import type { BedScenario } from '../../core/simulation/scenario.ts';
+
+/** Which bed, and the records it is worked out from. */
+export interface BedQuestion {
+  readonly records: GardenRecords;
+  readonly bedId: string;
+  /** ISO date. */
+  readonly today: string;
+}
+
+/** What the stock gave last: all questions about one bed share it while nothing about the stock changes. */
+let lastTaken: { readonly key: string; readonly taken: ReturnType<typeof takenByBed> } | undefined;
+
+const rememberedTakes: typeof takenByBed = (records, bedId) => {
+  if (records.lots.length === 0) return undefined;
+  const { materials, labResults } = records;
+  const key = JSON.stringify([bedId, stockBooksOf(records), materials, labResults]);
+  if (lastTaken?.key !== key) lastTaken = { key, taken: takenByBed(records, bedId) };
+  return lastTaken.taken;
+};
+
+export const rememberedBooks = (records: GardenRecords, bedId: string): BedBooks | undefined =>
+  booksOfBed(records, bedId, rememberedTakes);
+
+function required(books: BedBooks | undefined): BedBooks {
+  if (!books) throw new InputError(['bedId'], 'unknown', 'names no bed of this garden');
+  return books;
+}
+
+/** The books with plans gone by carried forward: what is not ticked off will be done today at the earliest. */
+export const requireBooks = ({ records, bedId, today }: BedQuestion): BedBooks =>
+  required(rememberedBooks(carriedForward(records, today), bedId));
+
+export function scenarioOf(question: BedQuestion, today: DayNumber, daysAhead: number): BedScenario {
+  const books = requireBooks(question);
+  try {
+    return bedScenario(books, materialFinder(question.records), today, today + daysAhead);
+  } catch (error) {
+    throw error instanceof InputError ? inRecordWords(error, books) : error;
+  }
+}

@@ -1,0 +1,101 @@
+import { bedAgenda } from '../../core/agenda/garden-agenda.ts';
+import type { Task } from '../../core/agenda/tasks.ts';
+import { rulesFor } from '../../core/advice/schools.ts';
+import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
+import { diagnose, type Diagnosis } from '../../core/diagnosis/diagnose.ts';
+import type { PaleFacts } from '../../core/diagnosis/causes.ts';
+import { paleFacts } from '../../core/diagnosis/pale-facts.ts';
+import { tryRemedies, type Remedies } from '../../core/diagnosis/remedies.ts';
+import type { Expectation } from '../../core/journal/expectation.ts';
+import type { Observation, PlantSign } from '../../core/journal/journal-records.ts';
+import { findLibraryMaterial } from '../../core/materials/library.ts';
+import { atEndOf, projectBed } from '../../core/projection/bed-projection.ts';
+import { materialFinder } from '../../core/records/garden-books.ts';
+import { observedThings, yearSheet, type YearSheet } from '../../core/year/year-sheet.ts';
+import { yearChoices, type ChoiceOutcome } from '../../core/year/year-choices.ts';
+import { rememberedBooks, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
+
+const SHORT_DAYS = 150;
+
+/** What the books of a bed imply, task by task. */
+export const bedAgendaAnswer = ({ records, bedId, today }: BedQuestion): Task[] =>
+  bedAgenda(records, bedId, today, rememberedBooks);
+
+/** What the model expected where something was seen, by observation. */
+export function logAnswer(
+  question: BedQuestion,
+  observations: readonly Observation[],
+  today: DayNumber,
+): Record<string, Expectation | null> {
+  const books = requireBooks(question);
+  const scenario = scenarioOf(question, today, 2);
+  const days = observations.map(({ date }) => dayNumberFromIso(date, ['date']) + 1);
+  const projection = projectBed(scenario, scenario.endDay - scenario.startDay, days);
+  const things = observedThings({ books, scenario, observations, today }, projection, observations);
+  return Object.fromEntries(things.map(({ observation, expectation }) => [observation.id, expectation]));
+}
+
+/** What somebody says about plants that are not well. */
+export interface PaleQuestion {
+  readonly plantingId: string | null;
+  /** ISO date; null when nobody saw it begin. */
+  readonly beganOn: string | null;
+  readonly signs: readonly PlantSign[];
+}
+
+export interface PaleAnswer {
+  readonly facts: PaleFacts;
+  readonly diagnosis: Diagnosis;
+  /** Null when nothing stands on the bed. */
+  readonly remedies: Remedies | null;
+}
+
+const CASTINGS_ID = 'worm_castings';
+
+export function paleAnswer(question: BedQuestion, asked: PaleQuestion, today: DayNumber): PaleAnswer {
+  const books = requireBooks(question);
+  const scenario = scenarioOf(question, today, SHORT_DAYS);
+  const projection = projectBed(scenario, 7, [today, today + 1]);
+  const facts = paleFacts({
+    books,
+    findMaterial: materialFinder(question.records),
+    projection,
+    today,
+    plantingId: asked.plantingId,
+    beganDay: asked.beganOn === null ? null : dayNumberFromIso(asked.beganOn, ['beganOn']),
+  });
+  const cropIds = atEndOf(projection, today)
+    .crops.map(({ id }) => id)
+    .filter(
+      (id) => asked.plantingId === null || id === asked.plantingId || id.startsWith(`${asked.plantingId}:`),
+    );
+  const { reserveShare } = rulesFor(question.records.garden.school, books.bed);
+  return {
+    facts,
+    diagnosis: diagnose(facts, asked.signs),
+    remedies:
+      cropIds.length === 0
+        ? null
+        : tryRemedies({
+            scenario,
+            today,
+            cropIds,
+            reserveShare,
+            castings: findLibraryMaterial(CASTINGS_ID)!,
+          }),
+  };
+}
+
+export const yearAnswer = (
+  question: BedQuestion,
+  observations: readonly Observation[],
+  year: number,
+  today: DayNumber,
+): YearSheet =>
+  yearSheet(
+    { books: requireBooks(question), scenario: scenarioOf(question, today, 2), observations, today },
+    year,
+  );
+
+export const yearChoiceAnswer = (question: BedQuestion, today: DayNumber): ChoiceOutcome[] =>
+  yearChoices({ books: requireBooks(question), findMaterial: materialFinder(question.records), today });

@@ -1,0 +1,214 @@
+import { describe, expect, it } from 'vitest';
+import type { BedAdvice } from '../core/advice/bed-advice.ts';
+import type { Caution } from '../core/advice/cautions.ts';
+import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import type { PlannedDose } from '../core/advice/dose-plan.ts';
+import { SCHOOL_RULES } from '../core/advice/schools.ts';
+import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from './advice-words.ts';
+import { measuresOf } from './measures.ts';
+import { cautionInWords } from './words.ts';
+
+const day = (iso: string) => dayNumberFromIso(iso, []);
+const today = day('2026-05-14');
+const metric = measuresOf({ measures: 'metric' });
+const customary = measuresOf({ measures: 'customary' });
+
+const quiet: BedAdvice = {
+  today,
+  status: 'resting',
+  contact: null,
+  root: null,
+  doses: null,
+  planting: [],
+  prospects: [],
+  workings: [],
+  rules: SCHOOL_RULES.byDepth,
+};
+const window = {
+  fromDay: day('2026-04-02'),
+  peakDay: day('2026-08-15'),
+  peakG: 3.2,
+  nowG: 0.6,
+  halfBackDay: day('2027-05-12'),
+  causes: [
+    { layerId: 'Chips', share: 0.7 },
+    { layerId: 'Straw', share: 0.2 },
+  ],
+};
+const contact = { zone: 'contact' as const, ...window };
+const root = { zone: 'root' as const, ...window, peakG: 9 };
+
+const dose = (iso: string, nitrogenGPerM2: number, change: Partial<PlannedDose> = {}): PlannedDose => ({
+  day: day(iso),
+  nitrogenGPerM2,
+  unmetWithoutG: 1,
+  unmetWithG: 0,
+  isMet: true,
+  twinNitrogenGPerM2: 0,
+  priceGPerM2: nitrogenGPerM2,
+  productNitrogenGPerM2: nitrogenGPerM2,
+  reserveGPerM2: 0,
+  ...change,
+});
+const withDoses = (...doses: PlannedDose[]): BedAdvice => ({
+  ...quiet,
+  doses: { cropIds: ['crop'], untilDay: day('2026-09-01'), doses },
+  prospects: [
+    {
+      id: 'crop',
+      plantDay: today,
+      harvestDay: day('2026-09-01'),
+      demandG: 10,
+      shortG: 4,
+      paleDays: 30,
+      firstPaleDay: null,
+      shortWithoutMaterialsG: 1,
+      paleDaysWithoutMaterials: 0,
+      verdict: 'losesGrowth',
+    },
+  ],
+});
+const names: BedNames = { crops: () => 'Sweetcorn', layer: (id) => id };
+const product = {
+  name: 'feather meal',
+  dose: (g: number) => ({
+    materialId: 'feather_meal',
+    availability: 0.75,
+    massFreshKg: g / 100,
+    volumeL: g / 50,
+    waterL: 0,
+    parts: g > 7 ? 2 : 1,
+  }),
+};
+
+describe('lock-up in words', () => {
+  it('says that there is none', () =>
+    expect(lockUpAnswer(quiet, names, metric).headline).toBe('Nothing locked up'));
+  it('keeps the zones apart', () => {
+    expect(lockUpAnswer({ ...quiet, contact }, names, metric)).toMatchObject({
+      headline: 'Top 5 cm only, until mid May 2027',
+      isStop: false,
+      details: [
+        'Top 5 cm: held since early April, 0.6 g/m² now, at most 3.2 g/m² in mid August.',
+        'Held by chips (70 %), besides straw.',
+        'The root zone is hardly touched.',
+      ],
+    });
+    expect(lockUpAnswer({ ...quiet, contact, root }, names, metric)).toMatchObject({
+      headline: 'Root zone, until mid May 2027',
+      isStop: true,
+    });
+  });
+  it('speaks in the measures of the garden', () => {
+    expect(lockUpAnswer({ ...quiet, contact }, names, customary).headline).toBe(
+      'Top 2 in only, until mid May 2027',
+    );
+  });
+  it('says when it comes, and when no end is in sight', () => {
+    const later = { ...contact, fromDay: day('2026-07-01'), halfBackDay: null };
+    const answer = lockUpAnswer({ ...quiet, contact: later }, names, metric);
+    expect(answer.headline).toBe('Top 5 cm only, from early July');
+    const endless = lockUpAnswer({ ...quiet, contact: { ...contact, halfBackDay: null } }, names, metric);
+    expect(endless.headline).toBe('Top 5 cm only, for more than two years');
+    expect(answer.details[0]).toContain('held from early July, at most');
+  });
+});
+
+describe('doses in words', () => {
+  it('says when there is nothing to feed, or no need', () => {
+    expect(doseAnswer(quiet, 5, names, metric, product).headline).toBe('Nothing to feed');
+    const fed = withDoses(dose('2026-05-20', 0));
+    const content = { ...fed, prospects: fed.prospects.map((one) => ({ ...one, shortG: 0 })) };
+    expect(doseAnswer(content, 5, names, metric, product)).toMatchObject({
+      headline: 'No feed needed',
+      details: ['Sweetcorn finds enough.'],
+    });
+    expect(doseAnswer(fed, 5, names, metric, product).headline).toBe('No dose is worth its cost');
+  });
+  it('adds the doses up for the whole bed, dates them, prices them and names a product', () => {
+    const { headline, details } = doseAnswer(
+      withDoses(dose('2026-05-20', 6), dose('2026-06-17', 4)),
+      5,
+      names,
+      metric,
+      product,
+    );
+    expect(headline).toBe('50 g nitrogen in 2 doses');
+    expect(details.slice(0, 2)).toEqual([
+      '30 g on 20 May: 60 g or 0.51 cups of feather meal.',
+      '20 g on 17 June: 40 g or 0.34 cups of feather meal.',
+    ]);
+    expect(details).toContain('50 g is the price of what was laid.');
+    expect(details).toContain(
+      'Unfed, sweetcorn misses 40 % of its need (10 % on bare soil), pale for 30 days.',
+    );
+  });
+  it('says when not all can be met, what bare soil would want, and when to split', () => {
+    const hard = doseAnswer(
+      withDoses(dose('2026-05-20', 8, { isMet: false, priceGPerM2: -2 })),
+      5,
+      names,
+      metric,
+      product,
+    ).details;
+    expect(hard).toContain('Not all of the need can be met.');
+    expect(hard).toContain('Bare soil would want 10 g more.');
+    expect(hard[0]).toContain('in 2 parts two weeks apart');
+  });
+});
+
+describe('planting in words', () => {
+  const dates = (seedlings: number | null, waitFor: 'cold' | 'lockedUp' | null, missed = 0) => ({
+    ...quiet,
+    planting: (['seedlings', 'transplants'] as const).map((start) => ({
+      start,
+      day: start === 'seedlings' ? seedlings : today,
+      waitFor,
+      missedShare: missed,
+      missedShareBare: missed,
+    })),
+  });
+  it('says now, when, why, or never', () => {
+    expect(plantingAnswer(dates(today, null))).toMatchObject({
+      headline: 'Sow now',
+      details: ['Transplants now.'],
+      isStop: false,
+    });
+    expect(plantingAnswer(dates(day('2026-06-20'), 'lockedUp'))).toMatchObject({
+      headline: 'Sow from 20 June',
+      isStop: true,
+    });
+    expect(plantingAnswer(dates(day('2027-03-01'), 'cold')).details).toContain(
+      'Seeds: it is too cold before.',
+    );
+    expect(plantingAnswer(dates(null, 'lockedUp')).headline).toBe('Sow not within a year, unless fed');
+    expect(plantingAnswer({ ...quiet, status: 'path' }).headline).toBe('Not for planting');
+  });
+  it('tells a hungry soil from a locked one', () => {
+    expect(plantingAnswer(dates(today, null, 0.3)).details.at(-1)).toContain('hungry by itself');
+  });
+});
+
+describe('cautions in words', () => {
+  const all: Caution[] = [
+    { code: 'rawManure', touchingSoilDay: day('2026-09-11'), otherwiseDay: day('2026-08-12') },
+    { code: 'urine', harvestDay: day('2026-06-13') },
+    { code: 'persistentWeedkiller' },
+    { code: 'compostDust' },
+    { code: 'charDust' },
+    { code: 'unchargedChar' },
+    { code: 'keepOffTrunk' },
+    { code: 'deepLayer' },
+    { code: 'wetClay' },
+    { code: 'veryDeep', thicknessCm: 90, ifFeetCm: 27.4 },
+    { code: 'muchNitrogen', gPerM2: 8 },
+  ];
+  it.each(all.map((caution) => [caution.code, caution] as const))('%s is a whole sentence', (_, caution) => {
+    expect(cautionInWords(caution)).toMatch(/^[A-Z0-9].*\.$/);
+    expect(cautionInWords(caution)).not.toMatch(/undefined|NaN|!/);
+  });
+  it('name the dates and put local rules first', () => {
+    expect(cautionInWords(all[0])).toContain('11 September 2026');
+    expect(cautionInWords(all[0])).toContain('local food-safety rules come first');
+  });
+});

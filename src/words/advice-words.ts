@@ -1,0 +1,244 @@
+import { total } from '../core/numerics/total.ts';
+import type { BedAdvice, BedStanding } from '../core/advice/bed-advice.ts';
+import type { CropProspect } from '../core/advice/crop-prospects.ts';
+import type { LockUpWindow, Zone } from '../core/advice/lock-up.ts';
+import type { PlantingDate } from '../core/advice/planting-dates.ts';
+import type { ProductDose } from '../core/supplement/feed-products.ts';
+import { CONTACT_ZONE_CM } from '../core/simulation/scenario.ts';
+import type { DayNumber } from '../core/climate/calendar.ts';
+import { aboutWhen, dateNear } from './dates.ts';
+import { percent } from './figures.ts';
+import type { Measures } from './measures.ts';
+
+/** An answer as it stands on the page: a headline, and the sentences beneath it. */
+export interface Answer {
+  readonly headline: string;
+  readonly details: readonly string[];
+  readonly isStop: boolean;
+}
+
+const topWords = (measures: Measures): string => `Top ${measures.thickness(CONTACT_ZONE_CM)}`;
+
+const zoneWords = (zone: Zone, measures: Measures): string =>
+  zone === 'contact' ? topWords(measures) : 'Root zone';
+
+/** A lock-up that begins within this is as good as going on. */
+const AT_HAND_DAYS = 21;
+
+/** Until when a lock-up lasts that is going on or at hand, or from when one that is still to come. */
+function untilWords({ fromDay, halfBackDay }: LockUpWindow, today: DayNumber): string {
+  if (fromDay > today + AT_HAND_DAYS) return `from ${aboutWhen(fromDay, today)}`;
+  return halfBackDay === null ? 'for more than two years' : `until ${aboutWhen(halfBackDay, today)}`;
+}
+
+function windowSentence(window: LockUpWindow, today: DayNumber, measures: Measures): string {
+  const { fromDay, peakDay, peakG, nowG, zone } = window;
+  const since = fromDay <= today ? `since ${aboutWhen(fromDay, today)}` : `from ${aboutWhen(fromDay, today)}`;
+  const now = fromDay <= today ? `, ${measures.rate(nowG)} now` : '';
+  const most =
+    peakDay > today || fromDay > today
+      ? `, at most ${measures.rate(peakG)} in ${aboutWhen(peakDay, today)}`
+      : `, past its peak of ${measures.rate(peakG)}`;
+  return `${zoneWords(zone, measures)}: held ${since}${now}${most}.`;
+}
+
+/** How the things of a bed are called. */
+export interface BedNames {
+  readonly crops: (cropIds: readonly string[]) => string;
+  readonly layer: (layerId: string) => string;
+}
+
+function causeSentence({ causes }: LockUpWindow, names: BedNames): string[] {
+  if (causes.length === 0) return [];
+  // Two batches of one material are one cause to a gardener.
+  const shares = new Map<string, number>();
+  for (const { layerId, share } of causes) {
+    const name = names.layer(layerId).toLowerCase();
+    shares.set(name, (shares.get(name) ?? 0) + share);
+  }
+  const [first, ...rest] = [...shares].sort((a, b) => b[1] - a[1]);
+  const also = rest.length > 0 ? `, besides ${rest.map(([name]) => name).join(' and ')}` : '';
+  return [`Held by ${first![0]} (${percent(first![1])})${also}.`];
+}
+
+/** Whether the crops concerned feel it, and how. */
+function feltSentence({ prospects, doses, contact, root }: BedStanding, names: BedNames): string[] {
+  const [crop] = prospects.filter(({ id, demandG }) => doses?.cropIds.includes(id) && demandG > 0);
+  if (!crop) return [];
+  const name = names.crops([crop.id]);
+  switch (crop.verdict) {
+    case 'losesGrowth':
+      return [`${name} feels it and loses growth, unless fed.`];
+    case 'palesOnly':
+      return [`${name} pales for a while, then recovers.`];
+    case 'hungryAnyway':
+      return [`${name} is hungry, but would be on the bare soil too.`];
+    case 'unharmed':
+      return [
+        contact && !root
+          ? `${name} does not feel it: its roots feed below.`
+          : `${name} does not feel it: there is enough beside it.`,
+      ];
+  }
+}
+
+/** Where nitrogen is locked up, and until when half of it is back. */
+export function lockUpAnswer(standing: BedStanding, names: BedNames, measures: Measures): Answer {
+  const { contact, root, today } = standing;
+  if (root) {
+    const also = contact ? [windowSentence(contact, today, measures)] : [];
+    return {
+      headline: `Root zone, ${untilWords(root, today)}`,
+      details: [
+        windowSentence(root, today, measures),
+        ...causeSentence(root, names),
+        ...also,
+        ...feltSentence(standing, names),
+      ],
+      isStop: true,
+    };
+  }
+  if (contact) {
+    return {
+      headline: `${topWords(measures)} only, ${untilWords(contact, today)}`,
+      details: [
+        windowSentence(contact, today, measures),
+        ...causeSentence(contact, names),
+        'The root zone is hardly touched.',
+        ...feltSentence(standing, names),
+      ],
+      isStop: false,
+    };
+  }
+  return {
+    headline: 'Nothing locked up',
+    details: ['Decomposers leave the soil its nitrogen, in both zones.'],
+    isStop: false,
+  };
+}
+
+/** A price smaller than this, for a whole bed, is rounding. */
+const WORTH_SAYING_G = 0.5;
+
+/** What happens when nothing is done. */
+function otherwiseWords(prospects: readonly CropProspect[], today: DayNumber, names: BedNames): string[] {
+  const missing = prospects.filter(
+    ({ shortG, demandG, paleDays }) => shortG > 0.005 * demandG || paleDays > 0,
+  );
+  return missing.map(({ id, shortG, demandG, shortWithoutMaterialsG, paleDays, firstPaleDay }) => {
+    const share = shortG / demandG;
+    const bare = shortWithoutMaterialsG / demandG;
+    const since = firstPaleDay === null ? '' : ` from ${aboutWhen(firstPaleDay, today)}`;
+    const pale = paleDays > 0 ? `, pale for ${paleDays} days${since}` : '';
+    return `Unfed, ${names.crops([id]).toLowerCase()} misses ${percent(share)} of its need (${percent(bare)} on bare soil)${pale}.`;
+  });
+}
+
+/** What a dose comes to in the product chosen. */
+export function productWords(
+  { massFreshKg, volumeL, waterL, parts }: ProductDose,
+  name: string,
+  measures: Measures,
+): string {
+  const water = waterL > 0 ? ` in ${measures.liquid(waterL)} of water` : '';
+  const split = parts > 1 ? `, in ${parts} parts two weeks apart` : '';
+  return `${measures.mass(massFreshKg)} or ${measures.smallVolume(volumeL)} of ${name}${water}${split}`;
+}
+
+/** The product doses are worked out in, for one bed. */
+export interface ChosenProduct {
+  readonly name: string;
+  readonly dose: (nitrogenGPerM2: number) => ProductDose | null;
+}
+
+/** How much nitrogen to add, as what, and when. */
+export function doseAnswer(
+  { doses, prospects, today, rules }: BedStanding,
+  areaM2: number,
+  names: BedNames,
+  measures: Measures,
+  product: ChosenProduct,
+): Answer {
+  if (!doses) {
+    return {
+      headline: 'Nothing to feed',
+      details: ['Nothing grows here and nothing is planned.'],
+      isStop: false,
+    };
+  }
+  const given = doses.doses.filter(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
+  const concerned = prospects.filter(({ id, demandG }) => doses.cropIds.includes(id) && demandG > 0);
+  const crop = names.crops(doses.cropIds);
+  const isShort = concerned.some(({ shortG, demandG }) => shortG > rules.harmlessShare * demandG);
+  if (given.length === 0) {
+    return {
+      headline: isShort ? 'No dose is worth its cost' : 'No feed needed',
+      details: [
+        isShort ? 'What is missing cannot be made good by feeding now.' : `${crop} finds enough.`,
+        ...(isShort ? otherwiseWords(concerned, today, names) : []),
+      ],
+      isStop: false,
+    };
+  }
+  const totalG = total(given.map(({ nitrogenGPerM2 }) => nitrogenGPerM2)) * areaM2;
+  const priceG = total(doses.doses.map(({ priceGPerM2 }) => priceGPerM2)) * areaM2;
+  const reserveG = total(given.map(({ reserveGPerM2 }) => reserveGPerM2)) * areaM2;
+  const lines = given.map(({ day, nitrogenGPerM2 }) => {
+    const dose = product.dose(nitrogenGPerM2);
+    const as = dose ? `: ${productWords(dose, product.name, measures)}` : '';
+    return `${measures.nitrogen(nitrogenGPerM2 * areaM2)} on ${dateNear(day, today)}${as}.`;
+  });
+  const price =
+    priceG > WORTH_SAYING_G
+      ? [`${measures.nitrogen(priceG)} is the price of what was laid.`]
+      : priceG < -WORTH_SAYING_G
+        ? [`Bare soil would want ${measures.nitrogen(-priceG)} more.`]
+        : [];
+  return {
+    headline: isShort
+      ? `${measures.nitrogen(totalG)} nitrogen${given.length > 1 ? ` in ${given.length} doses` : ''}`
+      : `${measures.nitrogen(totalG)} nitrogen, if you like`,
+    details: [
+      ...lines,
+      ...price,
+      ...(reserveG > WORTH_SAYING_G ? [`${measures.nitrogen(reserveG)} of it is a cautious reserve.`] : []),
+      ...(doses.doses.some(({ isMet }) => !isMet) ? ['Not all of the need can be met.'] : []),
+      ...otherwiseWords(concerned, today, names),
+    ],
+    isStop: isShort,
+  };
+}
+
+const REASONS = { cold: 'it is too cold before', lockedUp: 'nitrogen is locked up now' } as const;
+
+function startWords({ day, waitFor }: PlantingDate, today: DayNumber): string {
+  if (day === null) return waitFor === 'cold' ? 'too cold all year' : 'not within a year, unless fed';
+  if (day === today) return 'now';
+  return `from ${dateNear(day, today)}`;
+}
+
+/** When young plants may go in. */
+export function plantingAnswer({ planting, today, status, rules }: BedAdvice): Answer {
+  const [seedlings, transplants] = planting;
+  if (!seedlings || !transplants) {
+    return {
+      headline: 'Not for planting',
+      details: status === 'path' ? ['It is a path.'] : [],
+      isStop: false,
+    };
+  }
+  const reason =
+    seedlings.waitFor && seedlings.day !== today ? [`Seeds: ${REASONS[seedlings.waitFor]}.`] : [];
+  const isHungry =
+    seedlings.day !== null &&
+    Math.min(seedlings.missedShareBare, seedlings.missedShare) > rules.harmlessShare;
+  return {
+    headline: `Sow ${startWords(seedlings, today)}`,
+    details: [
+      `Transplants ${startWords(transplants, today)}.`,
+      ...reason,
+      ...(isHungry ? ['This soil is hungry by itself: feed a little at sowing.'] : []),
+    ],
+    isStop: seedlings.waitFor === 'lockedUp' && seedlings.day !== today,
+  };
+}

@@ -1,0 +1,222 @@
+import { describe, expect, it } from 'vitest';
+import type { BedAdvice } from '../core/advice/bed-advice.ts';
+import type { Conflict } from '../core/advice/conflicts.ts';
+import { SCHOOL_RULES } from '../core/advice/schools.ts';
+import type { HarvestWait } from '../core/advice/waits.ts';
+import { BUILD_UP_NOTES } from '../core/build-ups/build-up.ts';
+import { BUILD_UPS } from '../core/build-ups/build-up-library.ts';
+import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import type { LikelyRange } from '../core/projection/likely-range.ts';
+import { PARAMETER_TABLE } from '../core/simulation/parameters.ts';
+import { BUILD_UP_NOTE_WORDS, BUILD_UP_WORDS, waitWords } from './build-up-words.ts';
+import { conflictInWords, waitInWords } from './conflict-words.ts';
+import { measuresOf } from './measures.ts';
+import { inputWords, rangeSentences } from './range-words.ts';
+import { counterpartyWords } from './words.ts';
+import { doseWorking, lockUpWorking, plantingWorking } from './workings-words.ts';
+
+const day = (iso: string) => dayNumberFromIso(iso, []);
+const today = day('2026-05-14');
+const metric = measuresOf({ measures: 'metric' });
+const customary = measuresOf({ measures: 'customary' });
+const records = { entry: (id: string) => `Entry ${id}`, planting: (id: string) => `Crop ${id}` };
+const names = { crops: () => 'Kale', layer: (id: string) => `Layer ${id}` };
+
+const isSentence = (words: string) => {
+  expect(words).toMatch(/^[A-Z0-9].*[.)]$/s);
+  expect(words).not.toMatch(/undefined|NaN|!|\[object/);
+};
+
+describe('conflicts in words', () => {
+  const all: Conflict[] = [
+    { code: 'limeWithAmmonium', limeId: 'a', nitrogenId: 'b', day: today },
+    { code: 'ashOnHighPh', entryId: 'a', ph: 7.8 },
+    { code: 'muchAsh', gPerM2: 180, day: today },
+    { code: 'mulchOnTrunk', entryId: 'a' },
+    { code: 'rawCharBeforeCrop', entryId: 'a', plantingId: 'p' },
+    { code: 'wetClayWorked', entryId: 'a', day: today },
+    { code: 'woodDugIntoClay', entryId: 'a' },
+    { code: 'muchNitrogenInYear', gPerM2: 25, limitGPerM2: 17, day: today },
+    { code: 'muchPhosphorus', gPerM2Year: 9, limitGPerM2Year: 4 },
+    { code: 'coverOverSeed', plantingId: 'p', coverCm: 8, deepestCm: 1.5 },
+  ];
+  it.each(all.map((one) => [one.code, one] as const))('%s says what to do', (_, conflict) => {
+    isSentence(conflictInWords(conflict, records, metric, today));
+    isSentence(conflictInWords(conflict, records, customary, today));
+  });
+  it('name what they are about, in the measures of the garden', () => {
+    expect(conflictInWords(all.at(-1)!, records, metric, today)).toContain('Crop p would be sown under 8 cm');
+    expect(conflictInWords(all.at(-1)!, records, customary, today)).toContain('under 3.1 in');
+    expect(conflictInWords(all[0], records, metric, today)).toContain('Entry a and entry b');
+  });
+  it('put the rule and local rules beside every wait, and say when the plan is too early', () => {
+    const wait: HarvestWait = {
+      code: 'manure',
+      entryId: 'm',
+      plantingId: 'p',
+      laidDay: day('2026-05-01'),
+      days: 120,
+      earliestDay: day('2026-08-29'),
+      plannedDay: day('2026-08-01'),
+      isTooEarly: true,
+    };
+    const words = waitInWords(wait, records, today);
+    isSentence(words);
+    expect(words).toContain('no earlier than 29 August');
+    expect(words).toContain('120 days, US organic rule');
+    expect(words).toContain('Local food-safety rules come first');
+    expect(words).toContain('cleared on 1 August: too early');
+    expect(waitInWords({ ...wait, code: 'urine', isTooEarly: false }, records, today)).not.toContain(
+      'too early',
+    );
+  });
+});
+
+describe('the other side of a posting in words', () => {
+  it('reads on after from or to', () => {
+    expect(counterpartyWords('deposited', 'deposition', 'From rain and air')).toBe('rain and air');
+    expect(counterpartyWords('nativeHumusToRootZone', 'humus', 'Humus')).toBe('native humus');
+    expect(counterpartyWords('laidHumusToRootZone', 'humus', 'Humus')).toBe('humus');
+    expect(counterpartyWords('harvested', 'harvested', 'Harvested')).toBe('the harvest');
+  });
+});
+
+describe('build-ups in words', () => {
+  it('have a name, an aim, a wait and notes for every one', () => {
+    for (const { id, wait, notes } of BUILD_UPS) {
+      expect(BUILD_UP_WORDS[id].name).not.toBe('');
+      isSentence(BUILD_UP_WORDS[id].aim);
+      expect(waitWords(wait)).toMatch(/wait|plant/);
+      for (const note of notes) isSentence(BUILD_UP_NOTE_WORDS[note]);
+    }
+  });
+  it('have no note that no build-up uses', () => {
+    const used = new Set(BUILD_UPS.flatMap(({ notes }) => notes));
+    expect(BUILD_UP_NOTES.filter((note) => !used.has(note))).toEqual([]);
+  });
+});
+
+describe('the likely range in words', () => {
+  const band = (low: number, high: number) => ({ low: [low], middle: [(low + high) / 2], high: [high] });
+  const spread = (low: number, high: number) => ({ low, middle: (low + high) / 2, high });
+  const range: LikelyRange = {
+    draws: 400,
+    drawsOfYears: 100,
+    availableG: band(1, 2),
+    heldG: band(1, 2),
+    organicMatterPct: band(3.4, 4.2),
+    enoughShare: 0.83,
+    missedShare: spread(0, 0.16),
+    peakHeldG: spread(2.1, 4.4),
+    waterSavedMm: spread(40, 90),
+    influences: [
+      { input: 'humusDecayPerYear', correlation: -0.6 },
+      { input: 'material:c:ratio', correlation: 0.4 },
+    ],
+    learnt: null,
+  };
+  it('says how often there is enough, how much is held, saved and left', () => {
+    const sentences = rangeSentences(range, 'kale', names, metric);
+    sentences.forEach(isSentence);
+    expect(sentences[0]).toBe('8 in 10: no shortage for kale. It misses 0 % to 16 % of its need, unfed.');
+    expect(sentences).toContain('Held at most: 2.1 to 4.4 g/m².');
+    expect(sentences).toContain('Organic matter in ten years: 3.4 to 4.2 %.');
+    expect(sentences.join(' ')).toContain('40 mm to 90 mm of water a year');
+  });
+  it('says what to measure, apart from what nobody can', () => {
+    const words = rangeSentences(range, 'kale', names, metric).join(' ');
+    expect(words).toContain(PARAMETER_TABLE.humusDecayPerYear.meaning);
+    expect(words).toContain('Of what you can measure: the C:N of the layer c');
+    expect(inputWords('material:c:moisture', names)).toContain('weigh and dry');
+    expect(inputWords('soil:organicMatter', names)).toContain('laboratory');
+  });
+  it('keeps quiet about what it does not know', () => {
+    const bare = {
+      ...range,
+      enoughShare: null,
+      organicMatterPct: null,
+      influences: [],
+      waterSavedMm: spread(0, 0),
+    };
+    expect(rangeSentences(bare, 'kale', names, metric)).toEqual(['Held at most: 2.1 to 4.4 g/m².']);
+    expect(rangeSentences({ ...bare, peakHeldG: spread(0, 0.04) }, 'kale', names, metric)).toEqual([]);
+  });
+});
+
+describe('workings in words', () => {
+  const advice: BedAdvice = {
+    today,
+    status: 'short',
+    rules: SCHOOL_RULES.byDepth,
+    prospects: [],
+    root: null,
+    contact: {
+      zone: 'contact',
+      fromDay: today,
+      peakDay: today + 60,
+      peakG: 3.2,
+      nowG: 1,
+      halfBackDay: null,
+      causes: [{ layerId: 'c', share: 1 }],
+    },
+    workings: [
+      {
+        layerId: 'c',
+        day: today,
+        massFreshKg: 10,
+        carbonG: 2695,
+        nitrogenG: 27,
+        carbonToNitrogen: 100,
+        quickAndStructuralC: 1860,
+        woodyC: 835,
+        growthEfficiency: 0.41,
+        woodyGrowthEfficiency: 0.12,
+        microbialCn: 9.64,
+        woodyHumifiedShare: 0.13,
+        humusCn: 11,
+        wantedG: 99.4,
+        broughtG: 27,
+        lackingG: 72.4,
+      },
+    ],
+    doses: {
+      cropIds: ['crop'],
+      untilDay: today + 100,
+      doses: [
+        {
+          day: today,
+          nitrogenGPerM2: 4,
+          reserveGPerM2: 0,
+          unmetWithoutG: 3,
+          unmetWithG: 0.4,
+          isMet: true,
+          twinNitrogenGPerM2: 1,
+          priceGPerM2: 3,
+          productNitrogenGPerM2: 4,
+        },
+      ],
+    },
+    planting: [
+      { start: 'seedlings', day: null, waitFor: 'lockedUp', missedShare: 0.4, missedShareBare: 0.1 },
+      { start: 'transplants', day: today + 7, waitFor: null, missedShare: 0.05, missedShareBare: 0 },
+    ],
+  };
+  it('put this bed’s figures into every formula, and a source beneath', () => {
+    const lines = [...lockUpWorking(advice, names), ...doseWorking(advice), ...plantingWorking(advice)];
+    expect(lines).toHaveLength(7);
+    for (const { says, formula, source } of lines) {
+      expect(says).not.toBe('');
+      expect(source).not.toBe('');
+      expect(formula).not.toMatch(/undefined|NaN/);
+    }
+    expect(lines[0].formula).toContain('C:N = 100');
+    expect(lines[1].formula).toContain('(0.41 × 1 860 g + 0.12 × 835 g) ÷ 9.64 + 0.13 × 835 g ÷ 11 = 99.4 g');
+    expect(lines[2].formula).toContain('99.4 g − 27.0 g = 72.4 g');
+  });
+  it('show the cost of a dose and of none', () => {
+    const [{ formula }] = doseWorking(advice);
+    // 0.4 missed + 0.15 x 4 g.
+    expect(formula).toContain('unfed 3.00; with 4.0 g/m² 0.40 + 0.15 × 4.0 = 1.00');
+    expect(formula).toContain('its price is 3.0');
+  });
+});

@@ -1,0 +1,58 @@
+import type { Conflict } from '../core/advice/conflicts.ts';
+import { ASH_YEARLY_CAP_G_PER_M2 } from '../core/ash/ash-gate.ts';
+import type { HarvestWait } from '../core/advice/waits.ts';
+import type { DayNumber } from '../core/climate/calendar.ts';
+import { dateNear } from './dates.ts';
+import { fixed, plainFigure } from './figures.ts';
+import type { Measures } from './measures.ts';
+
+/** How entries and plantings are called in a sentence. */
+export interface RecordNames {
+  readonly entry: (entryId: string) => string;
+  readonly planting: (plantingId: string) => string;
+}
+
+/** What clashes, and what to do about it. Trade rules say so; local codes and a soil test come first. */
+export function conflictInWords(
+  conflict: Conflict,
+  names: RecordNames,
+  measures: Measures,
+  today: DayNumber,
+): string {
+  switch (conflict.code) {
+    case 'limeWithAmmonium':
+      return `${names.entry(conflict.limeId)} and ${names.entry(conflict.nitrogenId).toLowerCase()} within two weeks: lime drives ammonia off. Keep them a month apart (common practice).`;
+    case 'ashOnHighPh':
+      return `${names.entry(conflict.entryId)} on pH ${plainFigure(conflict.ph)}: no ash on beds above 7.5, it locks up iron and phosphorus (common practice). Test again first.`;
+    case 'muchAsh':
+      return `${fixed(conflict.gPerM2, 0)} g/m² of ash within a year: at most ${ASH_YEARLY_CAP_G_PER_M2}, and never caustic ash on leaves (common practice; the trade's recipes differ up to eight times).`;
+    case 'mulchOnTrunk':
+      return `${names.entry(conflict.entryId)}: keep 15 to 30 cm clear of the stem, mulch against bark rots it.`;
+    case 'rawCharBeforeCrop':
+      return `${names.entry(conflict.entryId)} was not charged and ${names.planting(conflict.plantingId).toLowerCase()} comes soon: it takes up nitrogen first, for weeks to a season or two. Charge it before.`;
+    case 'wetClayWorked':
+      return `${names.entry(conflict.entryId)} on ${dateNear(conflict.day, today)}: that month brings more rain than the air takes up. Clay worked wet sets like brick; wait for a dry spell.`;
+    case 'woodDugIntoClay':
+      return `${names.entry(conflict.entryId)} is buried in heavy clay: without air it stalls. Leave wood on top, or mix it with nitrogen and air only to open hopeless clay.`;
+    case 'muchNitrogenInYear':
+      return `${fixed(conflict.gPerM2, 0)} g/m² of nitrogen in manure and meals in the year to ${dateNear(conflict.day, today)}: over ${fixed(conflict.limitGPerM2, 0)} g/m² (170 kg/ha, EU Nitrates Directive, from memory) it leaches. Local nutrient rules decide.`;
+    case 'muchPhosphorus':
+      return `About ${fixed(conflict.gPerM2Year, 0)} g/m² of phosphorus a year with what was spread; crops take off about ${fixed(conflict.limitGPerM2Year, 0)}. It builds up: test before the next manure or compost.`;
+    case 'coverOverSeed':
+      return `${names.planting(conflict.plantingId)} would be sown under ${measures.thickness(conflict.coverCm)} of cover; its seed comes through ${measures.thickness(conflict.deepestCm)} (common practice). Rake a row clear, or sow into compost.`;
+  }
+}
+
+/** How long to wait with the harvest. */
+export function waitInWords(wait: HarvestWait, names: RecordNames, today: DayNumber): string {
+  const crop = names.planting(wait.plantingId);
+  const rule =
+    wait.code === 'urine'
+      ? 'one month, WHO 2006, from memory'
+      : `${wait.days} days, US organic rule 7 CFR 205.203, from memory`;
+  const plan =
+    wait.isTooEarly && wait.plannedDay !== null
+      ? ` It stands in the book to be cleared on ${dateNear(wait.plannedDay, today)}: too early.`
+      : '';
+  return `${crop}: harvest no earlier than ${dateNear(wait.earliestDay, today)}, after ${names.entry(wait.entryId).toLowerCase()} of ${dateNear(wait.laidDay, today)} (${rule}). Local food-safety rules come first.${plan}`;
+}

@@ -1,0 +1,37 @@
+import type { Learnt, LearntRate } from '../core/learning/learnt.ts';
+import type { BedNames } from './advice-words.ts';
+import { fixed, percent, plainFigure } from './figures.ts';
+import { inputWords } from './range-words.ts';
+
+/** A rate this near to the book's is the book's. */
+const SAME_FROM = 0.9;
+const SAME_UP_TO = 1.12;
+
+function rateSentence({ layerId, factor, low, high }: LearntRate, names: BedNames): string {
+  const layer = names.layer(layerId).toLowerCase();
+  const range = `(likely ${plainFigure(low, 2)} to ${plainFigure(high, 2)})`;
+  if (factor >= SAME_FROM && factor <= SAME_UP_TO) {
+    return `The ${layer} rots here about as fast as by the book ${range}.`;
+  }
+  return `The ${layer} rots here about ${plainFigure(factor, 2)} times as fast as by the book ${range}.`;
+}
+
+const moved = (before: number, after: number): string =>
+  `${after > before ? 'rather high' : 'rather low'} in its range (${percent(before)} before, ${percent(after)} now)`;
+
+/** What the log has taught, and how much it weighs. */
+export function learntSentences(learnt: Learnt, names: BedNames): string[] {
+  const { points, draws, effectiveDraws, evidenceUsed, rates, inputs } = learnt;
+  const weakened =
+    evidenceUsed < 0.995
+      ? `, its evidence weakened to ${percent(evidenceUsed)} so that enough draws still count`
+      : '';
+  return [
+    ...rates.map((rate) => rateSentence(rate, names)),
+    ...inputs.map(({ input, before, after }) => {
+      const words = inputWords(input, names);
+      return `By its log, ${words.replace(/ \(.*\)$/, '')} lies ${moved(before, after)}.`;
+    }),
+    `Learnt from ${points} measurement${points === 1 ? '' : 's'}: of ${draws} draws as many count as ${fixed(effectiveDraws, 0)} alike would${weakened}.`,
+  ];
+}

@@ -1,0 +1,190 @@
+import type { GardenRecord } from '../contract/records.ts';
+import { STOCK_UNITS, type AmountUnit } from '../core/units/amount.ts';
+import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../core/units/area.ts';
+import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../core/units/length.ts';
+import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../core/units/mass.ts';
+import type { SoilNitrogenUnit } from '../core/units/soil-nitrogen.ts';
+import {
+  LITRES_PER_CUBIC_FOOT,
+  LITRES_PER_CUP,
+  LITRES_PER_CUSTOMARY_BARROW,
+  LITRES_PER_GALLON,
+  LITRES_PER_METRIC_BARROW,
+  LITRES_PER_TEASPOON,
+} from '../core/units/volume.ts';
+import { fixed, plainFigure, roundFigure } from './figures.ts';
+
+/** How one garden likes its figures: every quantity on screen passes through one of these. */
+export interface Measures {
+  readonly thickness: (cm: number) => string;
+  readonly area: (m2: number) => string;
+  /** Nitrogen of a whole bed. */
+  readonly nitrogen: (grams: number) => string;
+  /** A rate of nitrogen as a plain number in the unit below. */
+  readonly rateFigure: (gPerM2: number) => number;
+  readonly rateUnit: string;
+  /** Decimals that a rate is worth in that unit. */
+  readonly rateDecimals: number;
+  readonly rate: (gPerM2: number) => string;
+  readonly mass: (kg: number) => string;
+  /** A round length to draw a scale by. */
+  readonly scaleCm: number;
+  /** Depth as a plain number in the unit below, for scales. */
+  readonly depthFigure: (cm: number) => number;
+  readonly depthUnit: string;
+  /** A scoop of something dry: cups and litres as people measure them. */
+  readonly smallVolume: (litres: number) => string;
+  readonly liquid: (litres: number) => string;
+  /** A little of something: by the teaspoon, or like any scoop. */
+  readonly spoons: (litres: number) => string;
+  /** How much room a heap takes. */
+  readonly volume: (litres: number) => string;
+  /** The same as barrows to push. */
+  readonly barrows: (litres: number) => string;
+  readonly density: (kgPerM3: number) => string;
+  readonly warmth: (celsius: number) => string;
+  readonly barrowUnit: AmountUnit;
+  readonly bucketUnit: AmountUnit;
+  readonly massUnit: AmountUnit;
+  /** Water over a bed. */
+  readonly water: (mm: number) => string;
+  readonly units: readonly AmountUnit[];
+}
+
+const SQUARE_FEET_OF_A_RATE = 100;
+const OUNCES_PER_100_SQFT_PER_G_PER_M2 =
+  (SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT) / GRAMS_PER_OUNCE;
+
+const barrowWords = (barrows: number): string => {
+  const words = barrows < 9.5 ? plainFigure(Math.round(barrows * 2) / 2, 2) : fixed(barrows, 0);
+  return `${words} barrow${words === '1' ? '' : 's'}`;
+};
+
+/** Less of a whole bed's or heap's nitrogen than this is none. */
+const NOTHING_G = 0.005;
+const SPOONS_UP_TO_L = 12 * LITRES_PER_TEASPOON;
+
+const spoonsOr =
+  (scoop: (litres: number) => string) =>
+  (litres: number): string =>
+    litres > SPOONS_UP_TO_L ? scoop(litres) : `${plainFigure(litres / LITRES_PER_TEASPOON, 2)} tsp`;
+
+const metricScoop = (litres: number): string =>
+  litres < 2 ? `${plainFigure(litres / LITRES_PER_CUP, 2)} cups` : `${plainFigure(litres, 2)} L`;
+
+const customaryScoop = (litres: number): string => {
+  const cups = litres / LITRES_PER_CUP;
+  return cups < 16 ? `${plainFigure(cups, 2)} cups` : `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`;
+};
+
+const metric: Measures = {
+  thickness: (cm) => `${fixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,
+  area: (m2) => `${plainFigure(m2, 2)} m²`,
+  nitrogen: (g) => `${roundFigure(g < NOTHING_G ? 0 : g)} g`,
+  rateFigure: (gPerM2) => gPerM2,
+  rateUnit: 'g/m²',
+  rateDecimals: 1,
+  rate: (gPerM2) => `${fixed(gPerM2, 1)} g/m²`,
+  mass: (kg) => (kg < 1 ? `${roundFigure(kg * 1000)} g` : `${plainFigure(kg)} kg`),
+  scaleCm: 10,
+  depthFigure: (cm) => cm,
+  depthUnit: 'cm',
+  smallVolume: metricScoop,
+  spoons: spoonsOr(metricScoop),
+  liquid: (litres) => `${plainFigure(litres, 2)} L`,
+  volume: (litres) => (litres < 1000 ? `${roundFigure(litres)} L` : `${plainFigure(litres / 1000, 2)} m³`),
+  barrows: (litres) => barrowWords(litres / LITRES_PER_METRIC_BARROW),
+  density: (kgPerM3) => `${roundFigure(kgPerM3)} kg/m³`,
+  warmth: (celsius) => `${fixed(celsius, 0)} °C`,
+  barrowUnit: 'barrow85L',
+  bucketUnit: 'bucket10L',
+  massUnit: 'kg',
+  water: (mm) => `${plainFigure(mm, 2)} mm`,
+  units: ['cm', 'bucket10L', 'barrow85L', 'litre', 'cubicMetre', 'kg', 'gram', 'metre'],
+};
+
+const customary: Measures = {
+  thickness: (cm) => `${fixed(inchesFromCentimetres(cm), 1).replace(/\.0$/, '')} in`,
+  area: (m2) => `${plainFigure(squareFeetFromSquareMetres(m2), 2)} sq ft`,
+  nitrogen: (g) => `${roundFigure(ouncesFromGrams(g < NOTHING_G ? 0 : g))} oz`,
+  rateFigure: (gPerM2) => gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2,
+  rateUnit: 'oz/100 sq ft',
+  rateDecimals: 2,
+  rate: (gPerM2) => `${fixed(gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2, 2)} oz/100 sq ft`,
+  mass: (kg) => {
+    const pounds = poundsFromKilograms(kg);
+    return pounds < 1 ? `${roundFigure(pounds * 16)} oz` : `${plainFigure(pounds)} lb`;
+  },
+  scaleCm: 4 * CENTIMETRES_PER_INCH,
+  depthFigure: inchesFromCentimetres,
+  depthUnit: 'in',
+  smallVolume: customaryScoop,
+  spoons: spoonsOr(customaryScoop),
+  liquid: (litres) => `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`,
+  volume: (litres) => {
+    const feet = litres / LITRES_PER_CUBIC_FOOT;
+    return feet < 1 ? `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal` : `${plainFigure(feet, 2)} cu ft`;
+  },
+  barrows: (litres) => barrowWords(litres / LITRES_PER_CUSTOMARY_BARROW),
+  density: (kgPerM3) =>
+    `${roundFigure(poundsFromKilograms(kgPerM3) * LITRES_PER_CUBIC_FOOT * 0.001)} lb/cu ft`,
+  warmth: (celsius) => `${fixed(celsius * 1.8 + 32, 0)} °F`,
+  barrowUnit: 'barrow3CuFt',
+  bucketUnit: 'bucket5Gal',
+  massUnit: 'pound',
+  water: (mm) => `${plainFigure(inchesFromCentimetres(mm / 10), 2)} in`,
+  units: [
+    'inch',
+    'bucket5Gal',
+    'barrow3CuFt',
+    'cubicFoot',
+    'cubicYard',
+    'gallon',
+    'quart',
+    'cup',
+    'pound',
+    'foot',
+  ],
+};
+
+const BY_NAME: Record<GardenRecord['measures'], Measures> = { metric, customary };
+
+export const measuresOf = ({ measures }: Pick<GardenRecord, 'measures'>): Measures => BY_NAME[measures];
+
+/** Everything one can measure with: this garden's own units first. */
+export const unitsFor = (measures: Measures): AmountUnit[] => [
+  ...measures.units,
+  ...(measures === metric ? customary : metric).units,
+];
+
+/** The same without depths: what lies in a heap covers no bed. */
+export const stockUnits = (measures: Measures): AmountUnit[] =>
+  unitsFor(measures).filter((unit) => STOCK_UNITS.includes(unit));
+
+export const SOIL_NITROGEN_WORDS: Record<SoilNitrogenUnit, string> = {
+  gPerM2: 'g/m²',
+  kgPerHa: 'kg/ha',
+  lbPerAcre: 'lb/acre',
+  mgPerKg: 'mg/kg (ppm)',
+};
+
+export const UNIT_WORDS: Record<AmountUnit, string> = {
+  cm: 'cm thick',
+  inch: 'inches thick',
+  metre: 'metres thick',
+  foot: 'feet thick',
+  litre: 'litres',
+  cubicMetre: 'cubic metres',
+  bucket10L: 'buckets (10 L)',
+  barrow85L: 'barrows (85 L)',
+  cup: 'cups',
+  quart: 'quarts',
+  gallon: 'gallons',
+  bucket5Gal: 'buckets (5 gal)',
+  barrow3CuFt: 'barrows (3 cu ft)',
+  cubicFoot: 'cubic feet',
+  cubicYard: 'cubic yards',
+  kg: 'kg',
+  gram: 'g',
+  pound: 'lb',
+};

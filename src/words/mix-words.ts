@@ -1,0 +1,79 @@
+import type { MixCaution } from '../core/mixing/mix-cautions.ts';
+import type { MixFix, Remedy } from '../core/mixing/mix-fixes.ts';
+import type { MixPurpose } from '../core/mixing/purposes.ts';
+import type { MixMiss } from '../core/mixing/solve-mix.ts';
+import { percent, plainFigure } from './figures.ts';
+import type { Measures } from './measures.ts';
+import { ratioFigure } from './stock-words.ts';
+
+export const MIX_PURPOSE_WORDS: Record<MixPurpose, string> = {
+  hotCompost: 'hot compost',
+  fungalMulch: 'fungal mulch',
+  sheetLayer: 'a layer of a sheet mulch',
+  bedding: 'animal bedding',
+  leafMould: 'leaf mould',
+  open: 'no target',
+};
+
+export function mixCautionWords(caution: MixCaution): string {
+  switch (caution.code) {
+    case 'ashWithAmmonium':
+      return 'Ash or lime with ammonium in it: the ammonia is driven off at once. Leave one of them out; finished compost would be fine, its nitrogen is not ammonium.';
+    case 'rawManure':
+      return 'Fresh manure carries germs: gloves, wash hands, keep it off what is eaten raw. The US organic rule asks for 120 days to harvest where food touches the soil, 90 otherwise, unless it was hot-composted by the rules; local rules prevail.';
+    case 'persistentWeedkiller':
+      return 'Straw, hay, clippings and the manure of what ate them can carry weedkiller that outlives a compost heap: grow beans in a pot of it first.';
+    case 'richMix':
+      return `C:N of ${ratioFigure(caution.carbonToNitrogen)}: below about 20 it smells, and nitrogen leaves as ammonia.`;
+    case 'ammoniaLoss':
+      return `${percent(caution.ammoniumShare)} of the nitrogen is ammonium on the first day: cover it, and mix it in rather than layer it.`;
+    case 'salty':
+      return `${percent(caution.share)} of the dry stuff is poultry manure or a strong feed: its salts scorch seedlings. Let it rot through, or use it thinly.`;
+    case 'tooWet':
+      return `${percent(caution.moisture)} water: it will turn sour for want of air. Add something dry.`;
+    case 'tooDry':
+      return `${percent(caution.moisture)} water: too dry to rot. Water it as you build.`;
+    case 'littleAir':
+      return `About ${percent(caution.freeAirShare)} air by volume (a rough guide): add something coarse, or turn it often.`;
+  }
+}
+
+const remedyWords = (
+  remedies: readonly Remedy[],
+  nameOf: (id: string) => string,
+  measures: Measures,
+): string =>
+  remedies
+    .map(
+      ({ materialId, massFreshKg, volumeL }) =>
+        `${measures.mass(massFreshKg)} (${measures.volume(volumeL)}) of ${nameOf(materialId).toLowerCase()}`,
+    )
+    .join(', or ');
+
+export function missWords(miss: MixMiss, measures: Measures): string {
+  switch (miss.what) {
+    case 'carbonToNitrogen':
+      return `The nearest it gets is C:N ${ratioFigure(miss.is)}, not ${plainFigure(miss.aim.aim - miss.aim.tolerance)} to ${plainFigure(miss.aim.aim + miss.aim.tolerance)}.`;
+    case 'moisture':
+      return `It would be ${percent(miss.is)} water, not ${percent(miss.aim.aim - miss.aim.tolerance)} to ${percent(miss.aim.aim + miss.aim.tolerance)}.`;
+    case 'volume':
+      return `It comes to ${measures.volume(miss.isL)}, not ${measures.volume(miss.wantedL)}.`;
+  }
+}
+
+export function fixWords(fix: MixFix, nameOf: (id: string) => string, measures: Measures): string {
+  switch (fix.code) {
+    case 'addNitrogen':
+      return `${measures.nitrogen(fix.nitrogenG)} of nitrogen would do it: ${remedyWords(fix.with, nameOf, measures)}.`;
+    case 'addCarbon':
+      return `More carbon would do it: ${remedyWords(fix.with, nameOf, measures)}.`;
+    case 'addWater':
+      return `${measures.liquid(fix.waterL)} of water would do it.`;
+    case 'addDry':
+      return `Something dry would do it: ${remedyWords(fix.with, nameOf, measures)}.`;
+    case 'getMore':
+      return fix.litres > 0
+        ? `${measures.volume(fix.litres)} more of any of it would do.`
+        : `${measures.volume(-fix.litres)} less of what is fixed would do.`;
+  }
+}

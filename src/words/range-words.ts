@@ -1,0 +1,76 @@
+import type { Influence, LikelyRange, Spread } from '../core/projection/likely-range.ts';
+import { PARAMETER_TABLE } from '../core/simulation/parameters.ts';
+import type { BedNames } from './advice-words.ts';
+import { percent } from './figures.ts';
+import type { Measures } from './measures.ts';
+
+const tenths = (share: number): string => `${Math.round(share * 10)} in 10`;
+
+/** From the low to the high end of a spread, the unit said once by `say`. */
+export const between = ({ low, high }: Spread, figure: (value: number) => string, unit: string): string =>
+  figure(low) === figure(high) ? `${figure(low)} ${unit}` : `${figure(low)} to ${figure(high)} ${unit}`;
+
+/** What the draws come to, in sentences. */
+export function rangeSentences(
+  range: LikelyRange,
+  crop: string,
+  names: BedNames,
+  measures: Measures,
+): string[] {
+  const rate = (value: number) => measures.rateFigure(value).toFixed(measures.rateDecimals);
+  const { enoughShare, missedShare, peakHeldG, waterSavedMm, influences } = range;
+  const years = range.organicMatterPct;
+  return [
+    ...(enoughShare === null
+      ? []
+      : [
+          `${tenths(enoughShare)}: no shortage for ${crop}.${
+            enoughShare < 0.95
+              ? ` It misses ${percent(missedShare.low)} to ${percent(missedShare.high)} of its need, unfed.`
+              : ''
+          }`,
+        ]),
+    ...(Number(rate(peakHeldG.high)) > 0
+      ? [`Held at most: ${between(peakHeldG, rate, measures.rateUnit)}.`]
+      : []),
+    ...(years
+      ? [
+          `Organic matter in ten years: ${years.low.at(-1)!.toFixed(1)} to ${years.high.at(-1)!.toFixed(1)} %.`,
+        ]
+      : []),
+    ...(waterSavedMm.high >= 1
+      ? [
+          `Under the layers ${measures.water(waterSavedMm.low)} to ${measures.water(waterSavedMm.high)} of water a year stay in the soil that would evaporate from bare ground.`,
+        ]
+      : []),
+    ...measureFirst(influences, names),
+  ];
+}
+
+/** What decides most, and what a gardener could measure of it. */
+function measureFirst(influences: readonly Influence[], names: BedNames): string[] {
+  const measurable = influences.find(({ input }) => !isParameter(input));
+  const strongest = influences[0];
+  if (!strongest) return [];
+  const words = [`It hangs most on ${inputWords(strongest.input, names)}.`];
+  if (measurable && measurable !== strongest) {
+    words.push(`Of what you can measure: ${inputWords(measurable.input, names)}.`);
+  }
+  return words;
+}
+
+const isParameter = (input: string): boolean => input in PARAMETER_TABLE || input === 'exposure';
+
+export function inputWords(input: string, names: BedNames): string {
+  if (input === 'soil:organicMatter') return 'the organic matter of the soil (a laboratory can tell)';
+  if (input === 'exposure') return 'how damp the layers lie';
+  const [what, layerId, figure] = input.split(':');
+  if (what === 'material' && layerId !== undefined) {
+    const name = names.layer(layerId).toLowerCase();
+    return figure === 'ratio'
+      ? `the C:N of the ${name} (a lab test, or a closer look at its parts)`
+      : `the moisture of the ${name} (weigh and dry a handful)`;
+  }
+  const row = PARAMETER_TABLE[input as keyof typeof PARAMETER_TABLE];
+  return `what nobody can measure in a garden: ${row.meaning}`;
+}

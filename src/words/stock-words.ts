@@ -1,0 +1,156 @@
+import type { MaterialKind } from '../core/materials/material.ts';
+import type { DayNumber } from '../core/climate/calendar.ts';
+import type { Keeping, Treatment } from '../core/stock/keeping.ts';
+import type { LotBrief } from '../core/stock/lot-outlook.ts';
+import type { LockUpPower } from '../core/stock/lock-up-power.ts';
+import type { LotForm, ReadinessSign } from '../core/stock/stock-records.ts';
+import type { MovementRecord } from '../contract/stock-records.ts';
+import type { Squeeze } from '../core/judging/judging.ts';
+import { aboutWhen } from './dates.ts';
+import { fixed, plainFigure } from './figures.ts';
+import { UNIT_WORDS } from './measures.ts';
+
+export const LOT_FORM_WORDS: Record<LotForm, string> = {
+  pile: 'pile',
+  heap: 'heap',
+  bag: 'bags',
+  bin: 'bin',
+  drum: 'drum',
+  bale: 'bales',
+};
+
+export const KIND_WORDS: Record<MaterialKind, string> = {
+  wood: 'wood',
+  residue: 'half-rotted mix',
+  leaf: 'leaves',
+  green: 'greens',
+  manure: 'manure',
+  compost: 'compost',
+  paper: 'paper',
+  fertiliser: 'nitrogen carrier',
+  char: 'char',
+  none: 'no carbon',
+};
+
+export const KEEPING_WORDS: Record<Keeping, string> = {
+  open: 'open to the rain',
+  covered: 'covered, keeps its moisture',
+  roofed: 'dry, under a roof',
+  watered: 'kept watered',
+  shut: 'shut: bag, drum, lid',
+};
+
+/** "covered, turned now and then, heats up". */
+export const treatmentWords = ({ keeping, isTurned, isHot }: Treatment): string =>
+  [
+    KEEPING_WORDS[keeping],
+    isTurned ? 'turned now and then' : 'left still',
+    ...(isHot ? ['heats up'] : []),
+  ].join(', ');
+
+export const SQUEEZE_WORDS: Record<Squeeze, string> = {
+  runs: 'water runs out',
+  drops: 'a drop or two',
+  holds: 'holds together, no drop',
+  crumbles: 'falls apart, feels cool',
+  dusty: 'dusty and dry',
+};
+
+export const SIGN_WORDS: Record<ReadinessSign, string> = {
+  earthySmell: 'smells of earth',
+  sourSmell: 'smells sour',
+  ammoniaSmell: 'smells of ammonia',
+  darkCrumb: 'dark and crumbly',
+  nothingRecognizable: 'nothing left to recognize',
+  coolAfterTurning: 'stays cool after turning',
+  whiteThreads: 'white threads',
+  worms: 'worms in it',
+  seedlingsGrow: 'cress or beans grow in it',
+};
+
+export const REASON_WORDS = {
+  given: 'given away',
+  sold: 'sold',
+  spilt: 'spilt or spoilt',
+  used: 'used elsewhere',
+} as const;
+
+const amountWords = ({
+  amount,
+  unit,
+}: {
+  readonly amount: number;
+  readonly unit: keyof typeof UNIT_WORDS;
+}): string => `${plainFigure(amount)} ${UNIT_WORDS[unit]}`;
+
+/** What a posting did, from the side of one lot; `nameOf` calls the others by their names. */
+export function movementInWords(
+  movement: MovementRecord,
+  lotId: string,
+  nameOf: (lotId: string) => string,
+): string {
+  switch (movement.type) {
+    case 'receive':
+      return `Received ${amountWords(movement)}`;
+    case 'make':
+      return movement.lotId === lotId
+        ? `Made of ${movement.ingredients.length} thing${movement.ingredients.length === 1 ? '' : 's'}${movement.isLayered ? ', layered' : ', mixed'}`
+        : `Into ${nameOf(movement.lotId)}`;
+    case 'move':
+      return movement.lotId === lotId
+        ? `${amountWords(movement)} to ${nameOf(movement.toLotId)}`
+        : `${amountWords(movement)} from ${nameOf(movement.lotId)}`;
+    case 'takeOut':
+      return `${amountWords(movement)} ${REASON_WORDS[movement.reason]}`;
+    case 'stocktake':
+      return `Counted: ${movement.amount === 0 ? 'nothing left' : amountWords(movement)}`;
+    case 'keep':
+      return `Now ${treatmentWords(movement)}`;
+    case 'turn':
+      return 'Turned';
+    case 'water':
+      return `Watered with ${plainFigure(movement.waterL)} L`;
+    case 'reading':
+      return readingWords(movement);
+    case 'sign':
+      return movement.signs.map((sign) => SIGN_WORDS[sign]).join(', ');
+    case 'burn':
+      return movement.lotId === lotId ? 'Char out of the fire' : `Burnt to ${nameOf(movement.lotId)}`;
+    case 'crush':
+      return `Crushed: ${movement.fineness}`;
+  }
+}
+
+function readingWords(reading: Extract<MovementRecord, { type: 'reading' }>): string {
+  const found = [
+    reading.temperatureC !== null && `${fixed(reading.temperatureC, 0)} °C inside`,
+    reading.moistureFractionWetBasis !== null &&
+      `${fixed(reading.moistureFractionWetBasis * 100, 0)} % water`,
+    reading.bulkDensityKgPerM3 !== null && `${fixed(reading.bulkDensityKgPerM3, 0)} kg/m³`,
+    reading.carbonFractionDryBasis !== null && `${plainFigure(reading.carbonFractionDryBasis * 100)} % C`,
+    reading.nitrogenFractionDryBasis !== null && `${plainFigure(reading.nitrogenFractionDryBasis * 100)} % N`,
+  ].filter((one) => one !== false);
+  return `Measured ${found.join(', ')}`;
+}
+
+/** "takes 3.2 g/kg" or "gives 24 % of its nitrogen". */
+export function powerWords({ peakLockGPerKgDry, availableShare }: LockUpPower): string {
+  if (peakLockGPerKgDry >= 0.3 && availableShare < 0.1)
+    return `takes ${plainFigure(peakLockGPerKgDry, 2)} g/kg`;
+  if (availableShare > 0.02) return `gives ${fixed(availableShare * 100, 0)} % of its N`;
+  return 'neither takes nor gives';
+}
+
+/** When it may go on a growing bed without a fight. */
+export function readyWords(brief: LotBrief, today: DayNumber): string {
+  if (brief.now === null) return '';
+  if (brief.finishedOn !== null) {
+    return brief.finishedOn <= today ? 'finished compost' : `compost ${aboutWhen(brief.finishedOn, today)}`;
+  }
+  if (!brief.needsSeasoning) return '';
+  if (brief.seasonedOn === null) return 'not seasoned in two years';
+  return brief.seasonedOn <= today ? 'seasoned' : `seasoned ${aboutWhen(brief.seasonedOn, today)}`;
+}
+
+export const ratioFigure = (ratio: number | null): string =>
+  ratio === null ? 'no N' : ratio === 0 ? 'no C' : plainFigure(ratio, ratio < 20 ? 2 : 3);

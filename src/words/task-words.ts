@@ -1,0 +1,189 @@
+import type { EntryRecord, GardenBooks } from '../contract/records.ts';
+import type { LateCost, Task, TaskGroup, TaskWhat } from '../core/agenda/tasks.ts';
+import type { GroundWarning } from '../core/climate/ground.ts';
+import { findCrop } from '../core/crops/crop-library.ts';
+import type { MovementRecord } from '../contract/stock-records.ts';
+import { BREW_STEP_WORDS, BREW_WORDS } from './brew-words.ts';
+import { dateNear } from './dates.ts';
+import { entryWords } from './entry-words.ts';
+import { plainFigure } from './figures.ts';
+import type { Measures } from './measures.ts';
+import { cropNames, layName, materialName, type LayNames } from './record-names.ts';
+import { movementInWords } from './stock-words.ts';
+
+export const TASK_GROUP_WORDS: Record<TaskGroup, string> = {
+  laying: 'laying and lifting',
+  feeding: 'feeding and watering',
+  growing: 'sowing to harvest',
+  yard: 'yard, heaps and fires',
+  watching: 'looking',
+  testing: 'tests and closing',
+};
+
+/** A mark for each group, so that none is told by color alone. */
+export const TASK_GROUP_MARKS: Record<TaskGroup, string> = {
+  laying: '▤',
+  feeding: 'N',
+  growing: '❦',
+  yard: '▲',
+  watching: '◉',
+  testing: '☐',
+};
+
+/** The records that tasks are named by. */
+export type TaskNames = LayNames & Pick<GardenBooks, 'beds' | 'entries' | 'plantings'>;
+
+const cropName = (cropId: string): string => findCrop(cropId)?.name ?? 'A crop';
+
+const lotName = (lotId: string | null, { lots }: LayNames): string =>
+  lots.find(({ id }) => id === lotId)?.name ?? 'a pile';
+
+/** Where it is to be done: a bed or a pile; empty for the garden as a whole. */
+export function placeWords({ bedId, lotId }: Pick<Task, 'bedId' | 'lotId'>, names: TaskNames): string {
+  if (bedId !== null) return names.beds.find(({ id }) => id === bedId)?.name ?? '';
+  return lotId === null ? '' : lotName(lotId, names);
+}
+
+/** What is to be done, as a line of its own without the place. */
+export function taskWords(task: Task, names: TaskNames, measures: Measures): string {
+  const { what } = task;
+  switch (what.code) {
+    case 'entry':
+      return entryTaskWords(what.entry as EntryRecord, names, measures);
+    case 'plant':
+      return `${what.isSown ? 'Sow' : 'Plant'} ${cropName(what.cropId).toLowerCase()}`;
+    case 'clear':
+      return `Harvest and clear ${cropName(what.cropId).toLowerCase()}`;
+    case 'dose':
+      return `Feed ${cropNames(what.cropIds, names.plantings).toLowerCase()}: ${measures.nitrogen(what.nitrogenG)} of quick nitrogen`;
+    case 'topUp':
+      return `Top up with ${measures.thickness(what.addCm)} of ${materialName(what.materialId, names.materials).toLowerCase()}`;
+    case 'liftPath':
+      return 'Lift the bottom of the path: it has become crumbs';
+    case 'safe':
+      return `From here ${what.start === 'seedlings' ? 'seed may be sown' : 'young plants may be set'}: what was laid no longer starves them`;
+    case 'harvestFrom':
+      return `From here ${cropName(what.cropId).toLowerCase()} may be harvested after ${what.raw === 'urine' ? 'the urine' : 'the raw manure'}`;
+    case 'check':
+      return checkWords(what, names);
+    case 'retest':
+      return what.what === 'soil'
+        ? 'Sample the soil: mineral nitrogen, pH, organic matter'
+        : 'Test the pH before any more ash';
+    case 'closeYear':
+      return `Close the books of ${what.year}`;
+    default:
+      return yardWords(what, task.lotId, names);
+  }
+}
+
+function entryTaskWords(entry: EntryRecord, names: TaskNames, measures: Measures): string {
+  const words = entryWords(entry, names.entries, names, measures);
+  if (entry.type === 'lay') return `${entry.dugDepthCm > 0 ? 'Dig in' : 'Lay'} ${words}`;
+  return words;
+}
+
+function checkWords(
+  { check, aboutId }: Extract<TaskWhat, { code: 'check' }>,
+  { entries, plantings, ...names }: TaskNames,
+): string {
+  const entry = entries.find(({ id }) => id === aboutId);
+  const layer = entry?.type === 'lay' ? layName(entry, names).toLowerCase() : 'the layer';
+  switch (check) {
+    case 'sweetManure':
+      return `Look under the cover: ${layer} should be dark and smell sweet`;
+    case 'manureWorms':
+      return `Look for worms in the ${layer}`;
+    case 'manureCrumbs':
+      return `Is the ${layer} dark crumbs by now?`;
+    case 'threads':
+      return `Look for white threads under the ${layer}`;
+    case 'thickness':
+      return `Measure how thick the ${layer} still lies`;
+    case 'leaves':
+      return `Look at the leaves of the ${cropNames([aboutId], plantings).toLowerCase()}: nitrogen is held beneath them`;
+  }
+}
+
+/** Tasks of stock, heaps, fires, charges and brews. */
+function yardWords(what: TaskWhat, lotId: string | null, names: TaskNames): string {
+  switch (what.code) {
+    case 'movement':
+      return movementInWords(what.movement as MovementRecord, lotId ?? '', (id) => lotName(id, names));
+    case 'charReady':
+      return 'Charged char is ready';
+    case 'stirCharge':
+      return 'Stir the charge';
+    case 'coldCheck':
+      return 'Feel for warmth to the bottom of the fire pit: heaps re-light hours later';
+    case 'measureChar':
+      return 'Measure what the fire gave';
+    case 'turnHeap':
+      return 'Turn the heap';
+    case 'seasoned':
+      return 'Seasoned: down to half of the lock-up it had when fresh';
+    case 'finished':
+      return 'Finished compost';
+    case 'short':
+      return `Will be short by ${plainFigure(what.missingL, 2)} L of what is planned`;
+    case 'brewStep':
+      return `${BREW_WORDS[what.brewId].name}: ${BREW_STEP_WORDS[what.step]?.toLowerCase() ?? what.step}`;
+    case 'brewReady':
+      return `${BREW_WORDS[what.brewId].name} is ready`;
+    default:
+      return '';
+  }
+}
+
+/** Why it is there, or what hangs on it. */
+export function taskReason({ what }: Task, measures: Measures, today: number): string {
+  switch (what.code) {
+    case 'dose': {
+      const gained = what.missedWithoutG - what.missedWithG;
+      return `Without it the crop misses ${measures.nitrogen(what.missedWithoutG)}, with it ${measures.nitrogen(what.missedWithG)}${gained > 0 ? '' : ': it can wait'}.`;
+    }
+    case 'topUp':
+      return `By then ${measures.thickness(what.nowCm)} are left, by the model.`;
+    case 'liftPath':
+      return `The lowest chips have lain ${plainFigure(what.years, 2)} years: lift them after two to three (common practice). Weeds rooting in the top say the same; take perennial weeds out first, lay fresh card after.`;
+    case 'harvestFrom':
+      return 'Local food-safety rules come first.';
+    case 'retest':
+      return what.what === 'soil'
+        ? 'A test is an opening balance on its date; the book and its likely range learn from it.'
+        : 'The first dose on sour ground was doubled.';
+    case 'closeYear':
+      return 'See what went in, what was expected and what was found; then stack, pull or rest.';
+    case 'brewReady':
+      return `Use it up by ${dateNear(what.lastDay, today)}, or discard it if it smells foul or the mold is blue or green.`;
+    case 'turnHeap':
+      return `${what.days} days after it was last turned.`;
+    case 'coldCheck':
+      return 'Never leave it before it is cold to the hand, all the way down.';
+    default:
+      return '';
+  }
+}
+
+export function warningWords(warning: GroundWarning, measures: Measures): string {
+  return warning.code === 'coldSoil'
+    ? `Cold soil: about ${measures.warmth(warning.temperatureC)} by the climate of that day. Seed sits and rots, organic feed lies idle.`
+    : 'Wet clay: that month brings more rain than the air takes up. Keep off it, do not dig; wait for a dry spell.';
+}
+
+/** What being late costs, by the model rerun with the real day. */
+export function lateCostWords(cost: LateCost, areaM2: number, measures: Measures): string {
+  const { lateDays, cropMissesG, paleDays, lostNitrogenG } = cost;
+  const parts = [
+    Math.abs(cropMissesG * areaM2) >= 0.05 &&
+      `the crops miss ${measures.nitrogen(Math.abs(cropMissesG) * areaM2)} of nitrogen ${cropMissesG > 0 ? 'more' : 'less'}`,
+    Math.abs(paleDays) >= 1 &&
+      `${Math.abs(Math.round(paleDays))} pale days ${paleDays > 0 ? 'more' : 'fewer'}`,
+    Math.abs(lostNitrogenG * areaM2) >= 0.05 &&
+      `${measures.nitrogen(Math.abs(lostNitrogenG) * areaM2)} ${lostNitrogenG > 0 ? 'more' : 'less'} goes to air and groundwater`,
+  ].filter((part) => part !== false);
+  const late = `${lateDays} day${lateDays === 1 ? '' : 's'} late`;
+  return parts.length === 0
+    ? `${late}; it makes no difference that counts.`
+    : `${late}: done today instead, ${parts.join(', ')}.`;
+}

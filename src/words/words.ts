@@ -1,0 +1,154 @@
+import type { BedStatus } from '../core/advice/bed-advice.ts';
+import type { Caution } from '../core/advice/cautions.ts';
+import type { CarbonParty, NitrogenParty } from '../core/ledger/accounts.ts';
+import type { FlowName } from '../core/ledger/flows.ts';
+import type { PeriodKind } from '../core/ledger/periods.ts';
+import type { Exposure } from '../core/materials/material.ts';
+import type { BedKind, CroppingBefore } from '../core/records/bed-records.ts';
+import type { SoilTexture } from '../core/records/soil-textures.ts';
+import { fullDate } from './dates.ts';
+import { fixed } from './figures.ts';
+
+export const BED_KIND_WORDS: Record<BedKind, string> = {
+  annual: 'vegetable bed',
+  raised: 'raised bed',
+  seedbed: 'seed bed',
+  perennial: 'perennial bed',
+  shrubs: 'shrub bed',
+  treeRing: 'tree ring',
+  container: 'container',
+  path: 'path',
+  resting: 'resting bed',
+};
+
+/** What soil of each texture does between the fingers. */
+export const TEXTURE_WORDS: Record<SoilTexture, string> = {
+  sand: 'sand: gritty, falls apart',
+  sandyLoam: 'sandy loam: gritty, holds a ball',
+  loam: 'loam: soft, rolls badly',
+  clayLoam: 'clay loam: rolls into a sausage',
+  clay: 'clay: shiny, bends into a ring',
+};
+
+export const CROPPING_WORDS: Record<CroppingBefore, string> = {
+  unknown: 'not known',
+  hard: 'hungry crops, two a year',
+  ordinary: 'a crop or two a year',
+  rested: 'rested, or legumes',
+};
+
+export const EXPOSURE_WORDS: Record<Exposure, string> = {
+  damp: 'damp, shaded',
+  normal: 'in between',
+  dry: 'dry, in full sun',
+};
+
+/** A mark and a word: state is never told by color alone. */
+export const STATUS_WORDS: Record<BedStatus, { mark: string; word: string; isStop: boolean }> = {
+  pale: { mark: '▼', word: 'pale', isStop: true },
+  short: { mark: '▲', word: 'short', isStop: true },
+  held: { mark: '▨', word: 'held', isStop: false },
+  fed: { mark: '●', word: 'fed', isStop: false },
+  resting: { mark: '○', word: 'at rest', isStop: false },
+  path: { mark: '–', word: 'path', isStop: false },
+};
+
+export const PERIOD_WORDS: Record<PeriodKind, string> = {
+  month: 'month',
+  season: 'season',
+  year: 'year',
+  all: 'from the start',
+};
+
+export const CARBON_WORDS: Record<CarbonParty, string> = {
+  fresh: 'Fresh matter',
+  microbes: 'Microbes',
+  humus: 'Humus',
+  char: 'Char',
+  materials: 'Laid on or grown here',
+  air: 'Gone to the air',
+  takenOff: 'Taken off',
+};
+
+export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
+  fresh: 'Bound in fresh matter',
+  microbes: 'Locked in microbes',
+  humus: 'Humus',
+  char: 'On char',
+  ammonium: 'Ammonium just brought',
+  layers: 'Free in the layers',
+  contactZone: 'Available, contact zone',
+  rootZone: 'Available, root zone',
+  crops: 'Standing crops',
+  materials: 'Laid on',
+  fertiliser: 'Fed',
+  deposition: 'From rain and air',
+  fixation: 'Fixed by legumes',
+  subsoil: 'Lifted from below',
+  soilTest: 'Adjusted to a soil test',
+  leached: 'Leached',
+  denitrified: 'Denitrified',
+  ammonia: 'Lost as ammonia',
+  harvested: 'Harvested',
+  takenOff: 'Taken off',
+};
+
+/** The world outside as the other side of a posting, after "from" or "to". */
+const OUTSIDE_WORDS: Partial<Record<CarbonParty | NitrogenParty, string>> = {
+  materials: 'what was laid',
+  fertiliser: 'feed',
+  deposition: 'rain and air',
+  fixation: 'the air, by legumes',
+  subsoil: 'the subsoil',
+  soilTest: 'a soil test (adjusted)',
+  air: 'the air',
+  leached: 'below the roots (leached)',
+  denitrified: 'the air (denitrified)',
+  ammonia: 'the air (ammonia)',
+  harvested: 'the harvest',
+  takenOff: 'what was taken off',
+};
+
+const NATIVE_HUMUS: readonly FlowName[] = ['nativeHumusToContactZone', 'nativeHumusToRootZone'];
+
+/** The other side of a posting in a sentence: "from native humus", "to the harvest". */
+export function counterpartyWords(
+  name: FlowName,
+  party: CarbonParty | NitrogenParty,
+  accountWords: string,
+): string {
+  if (NATIVE_HUMUS.includes(name)) return 'native humus';
+  return OUTSIDE_WORDS[party] ?? accountWords.toLowerCase();
+}
+
+/** What to mind, with the rule it comes from; local rules and advice always come first. */
+export function cautionInWords(caution: Caution): string {
+  switch (caution.code) {
+    case 'rawManure':
+      return `Raw manure carries germs. Harvest no earlier than ${fullDate(caution.touchingSoilDay)} what touches the soil, ${fullDate(caution.otherwiseDay)} the rest (120 and 90 days, US organic rule 7 CFR 205.203, from memory). Your local food-safety rules come first. Wash hands.`;
+    case 'urine':
+      return `Only from healthy people, diluted, never on edible leaves; no harvest before ${fullDate(caution.harvestDay)} (one month, WHO 2006, from memory). Local rules come first.`;
+    case 'persistentWeedkiller':
+      return 'Manure, straw and grass can carry weedkiller that outlives composting. Grow beans or tomatoes in a potful of it before you spread it.';
+    case 'charDust':
+      return 'Char dust harms lungs: keep it damp, wear a mask, mind the wind.';
+    case 'unchargedChar':
+      return 'Uncharged char takes up nitrogen at first, for weeks to a season or two. Charge it with compost, urine or tea before it goes near roots.';
+    case 'compostDust':
+      return 'Dry compost can carry Legionella: damp it down, keep your face out of the bag, wash hands.';
+    case 'keepOffTrunk':
+      return 'Leave 15 to 30 cm clear around the stem: mulch against bark rots it.';
+    case 'deepLayer':
+      return 'Carry it in parts, it is heavy. Deep dry mulch close to a building is a fire risk.';
+    case 'veryDeep':
+      return `That is ${fixed(caution.thicknessCm, 0)} cm, deeper than anyone lays at once. Were feet meant, not metres? Then it would be ${fixed(caution.ifFeetCm, 0)} cm.`;
+    case 'wetClay':
+      return 'Never work or tread clay while it is wet, and wood buried in airless clay stalls.';
+    case 'muchNitrogen':
+      return `${fixed(caution.gPerM2, 0)} g of nitrogen per m² at once can burn plants and leach to groundwater. Split it; near wells and streams local nutrient rules decide.`;
+  }
+}
+
+/** The sentence under every answer. */
+export const ESTIMATE =
+  'An estimate from a model, not a measurement: a soil test and your local advisory service come first.';

@@ -1,0 +1,258 @@
+import exifr from 'exifr';
+import ICAL from 'ical.js';
+import { existsSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { bedOf, GARDEN, MILD } from '../fixtures/books.ts';
+import { grayJpeg, phoneJpeg } from '../fixtures/photos.ts';
+import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+
+interface Kept {
+  readonly id: string;
+  readonly version: number;
+  readonly kind: string;
+  readonly note: string;
+}
+interface Body extends Kept {
+  readonly detail: string;
+  readonly errors: readonly { readonly field: string; readonly sentence: string }[];
+  readonly records: readonly Kept[];
+  readonly journal: readonly Kept[];
+  readonly feeds: readonly { readonly id: string; readonly lastReadAt: string | null }[];
+  readonly feed: { readonly id: string };
+  readonly path: string;
+}
+
+const { temperatureC, rainMm, evapotranspirationMm } = MILD;
+const CLIMATE = { temperatureC, rainMm, evapotranspirationMm };
+
+const folder = newFolder();
+let server: RunningServer;
+const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server.address, method, path, json);
+const post = (...records: object[]) => ask('POST', '/api/gardens/garden/journal', { records });
+const journal = async () => (await ask('GET', '/api/gardens/garden/books')).body.journal;
+
+const seen = (id: string, change: object = {}) => ({
+  id,
+  kind: 'observation',
+  date: '2026-05-10',
+  note: '',
+  bedId: 'bed',
+  plantingId: null,
+  photoId: null,
+  observed: { type: 'leafColor', step: 2 },
+  ...change,
+});
+const lay = {
+  type: 'lay',
+  state: 'planned',
+  date: '2026-05-20',
+  note: '',
+  materialId: 'chips_mixed',
+  amount: 5,
+  unit: 'cm',
+  dugDepthCm: 0,
+  seasonedMonths: 0,
+};
+
+beforeAll(async () => {
+  server = await startServer(join(folder, 'own.sqlite'));
+  const { version, createdAt, updatedAt, gardenId, ...bed } = bedOf({ startedOn: '2025-03-01' });
+  await ask('POST', '/api/gardens', { ...GARDEN, climate: CLIMATE });
+  await ask('POST', '/api/gardens/garden/beds', bed);
+  await ask('POST', '/api/beds/bed/entries', { ...lay, id: 'plan' });
+});
+afterAll(async () => {
+  await server.stop();
+  removeFolder(folder);
+});
+
+describe('the journal', () => {
+  it('keeps an observation once, however often a phone sends it', async () => {
+    const first = await post(seen('leaf'));
+    const again = await post(seen('leaf'));
+    expect([first.status, again.status]).toEqual([201, 201]);
+    expect(again.body.records[0]).toMatchObject({ id: 'leaf', version: 1 });
+    expect((await journal()).filter(({ id }) => id === 'leaf')).toHaveLength(1);
+  });
+  it('keeps what two phones write at once, and loses neither when they write under one name', async () => {
+    const both = await Promise.all([post(seen('one')), post(seen('two', { note: 'from the other phone' }))]);
+    expect(both.map(({ status }) => status)).toEqual([201, 201]);
+    const clash = await post(seen('one', { note: 'another thought' }));
+    expect(clash.status).toBe(409);
+    expect(clash.body).toMatchObject({ current: { id: 'one', note: '' } });
+  });
+  it('refuses what cannot have been, naming the field, and keeps nothing of that sending', async () => {
+    const cases: [object, string, RegExp][] = [
+      [{ date: '2026-05-15' }, 'records.1.date', /in the future.*today is 2026-05-14/],
+      [{ date: '2025-02-01' }, 'records.1.date', /before the bed was made on 2025-03-01/],
+      [{ bedId: 'nowhere' }, 'records.1.bedId', /names no bed/],
+      [{ plantingId: 'nothing' }, 'records.1.plantingId', /nothing that grows/],
+      [{ photoId: 'unsent' }, 'records.1.photoId', /no photo/],
+      [{ observed: { type: 'leafColor', step: 5 } }, 'records.1.observed.step', /./],
+      [
+        { observed: { type: 'thickness', layerId: 'gone', thicknessCm: 3 } },
+        'records.1.observed.layerId',
+        /./,
+      ],
+      [{ observed: { type: 'worms', count: 2.5 } }, 'records.1.observed.count', /./],
+    ];
+    for (const [change, field, sentence] of cases) {
+      const { status, body } = await post(seen('fine'), seen('wrong', change));
+      expect([field, [400, 422, 404].includes(status)]).toEqual([field, true]);
+      expect(body.errors[0].field).toBe(field);
+      expect(body.errors[0].sentence).toMatch(sentence);
+      expect((await journal()).some(({ id }) => id === 'fine')).toBe(false);
+    }
+  });
+  it('changes, removes and brings back, and a stale change is told', async () => {
+    await post(seen('mend'));
+    const { id, ...draft } = seen('mend', { note: 'older leaves' });
+    expect((await ask('PUT', `/api/journal/${id}`, { ...draft, version: 1 })).body.note).toBe('older leaves');
+    expect((await ask('PUT', `/api/journal/${id}`, { ...draft, version: 1 })).status).toBe(409);
+    const asMark = {
+      version: 2,
+      kind: 'mark',
+      date: '2026-05-10',
+      note: '',
+      taskKey: 'x',
+      state: 'done',
+      dueOn: '2026-05-10',
+      untilDate: null,
+    };
+    expect((await ask('PUT', `/api/journal/${id}`, asMark)).status).toBe(422);
+    expect((await ask('DELETE', `/api/journal/${id}?version=2`)).status).toBe(204);
+    expect((await journal()).some((one) => one.id === id)).toBe(false);
+    expect((await ask('POST', `/api/journal/${id}/restore`)).status).toBe(200);
+  });
+  it('keeps trials with readings of plots there are, and only from when they began', async () => {
+    const trial = {
+      id: 'pots',
+      kind: 'trial',
+      date: '2026-04-01',
+      note: '',
+      bedId: null,
+      name: 'Char in pots',
+      place: 'pots',
+      treatments: ['none', '10 %'],
+      repeats: 4,
+      seed: 7,
+      measure: 'height',
+      unit: 'cm',
+      isMoreBetter: true,
+    };
+    const reading = {
+      kind: 'plotReading',
+      date: '2026-05-01',
+      note: '',
+      trialId: 'pots',
+      plot: 3,
+      value: 14,
+    };
+    expect((await post(trial, { ...reading, id: 'r1' })).status).toBe(201);
+    expect((await post({ ...reading, id: 'r2', plot: 8 })).body.errors[0].sentence).toContain(
+      'one of the 8 of this trial',
+    );
+    expect((await post({ ...reading, id: 'r3', date: '2026-03-01' })).body.errors[0].field).toBe(
+      'records.0.date',
+    );
+    expect(
+      (await post({ ...trial, id: 'twins', treatments: ['a', 'A '] })).body.errors[0].sentence,
+    ).toContain('twice');
+  });
+  it('survives a power cut right after it was acknowledged', async () => {
+    await post(seen('last words'.replace(' ', '-')));
+    await server.kill();
+    server = await startServer(server.file);
+    expect((await journal()).some(({ id }) => id === 'last-words')).toBe(true);
+  });
+});
+
+describe('photos', () => {
+  const put = (id: string, body: BodyInit) =>
+    fetch(`${server.address}/api/gardens/garden/photos/${id}`, { method: 'PUT', body });
+  it('are kept beside the database, without where they were taken', async () => {
+    expect((await put('pic', phoneJpeg())).status).toBe(201);
+    expect((await put('pic', phoneJpeg())).status).toBe(200);
+    const answer = await fetch(`${server.address}/api/photos/pic`);
+    expect(answer.headers.get('content-type')).toBe('image/jpeg');
+    const picture = Buffer.from(await answer.arrayBuffer());
+    expect(await exifr.gps(picture)).toBeUndefined();
+    expect(readdirSync(`${server.file}-photos`)).toEqual(['pic']);
+    expect((await post(seen('with-photo', { photoId: 'pic', observed: { type: 'note' } }))).status).toBe(201);
+  });
+  it('that are none, too large, or another under the same name are refused and leave nothing behind', async () => {
+    const wrong = await put('text', 'this is a letter');
+    expect(wrong.status).toBe(422);
+    expect(((await wrong.json()) as Body).errors[0].field).toBe('photo');
+    expect((await put('huge', new Uint8Array(9 * 1024 * 1024))).status).toBe(413);
+    expect((await put('..%2Fout', phoneJpeg())).status).toBe(422);
+    expect((await put('pic', grayJpeg())).status).toBe(409);
+    expect(readdirSync(`${server.file}-photos`)).toEqual(['pic']);
+    expect(existsSync(join(folder, 'out'))).toBe(false);
+  });
+});
+
+describe('the calendar as a file', () => {
+  const events = async (path: string) => {
+    const answer = await fetch(server.address + path);
+    const text = await answer.text();
+    expect([answer.status, answer.headers.get('content-type')]).toEqual([
+      200,
+      'text/calendar; charset=utf-8',
+    ]);
+    const calendar = new ICAL.Component(ICAL.parse(text) as unknown[] as [string, [], []]);
+    return calendar.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
+  };
+  const fileOf = () => events('/api/gardens/garden/calendar.ics');
+
+  it('is read by another parser: whole days, ids of their own, what hangs on it', async () => {
+    const all = await fileOf();
+    const plan = all.find(({ uid }) => uid.startsWith('entry:plan@'))!;
+    expect(plan.summary).toContain('First bed: Lay');
+    expect([plan.startDate.toString(), plan.startDate.isDate]).toEqual(['2026-05-20', true]);
+    expect(new Set(all.map(({ uid }) => uid)).size).toBe(all.length);
+    expect(all.some(({ summary }) => summary.includes('Sample the soil'))).toBe(true);
+  });
+  it('moves an event whose plan moves, and drops it when the plan is ticked off', async () => {
+    const before = (await fileOf()).find(({ uid }) => uid.startsWith('entry:plan@'))!;
+    await ask('PUT', '/api/entries/plan', { ...lay, version: 1, date: '2026-06-02' });
+    const after = (await fileOf()).filter(({ uid }) => uid === before.uid);
+    expect(after.map(({ startDate }) => startDate.toString())).toEqual(['2026-06-02']);
+    expect(after[0].sequence).toBeGreaterThanOrEqual(before.sequence);
+    await ask('PUT', '/api/entries/plan', { ...lay, version: 2, state: 'laid', date: '2026-05-14' });
+    expect((await fileOf()).some(({ uid }) => uid === before.uid)).toBe(false);
+  });
+  it('is served to whoever has a secret address, until that is revoked', async () => {
+    const made = await ask('POST', '/api/gardens/garden/feeds', { name: 'Kitchen phone' });
+    expect(made.status).toBe(201);
+    const { feed, path } = made.body;
+    expect((await events(path)).length).toBeGreaterThan(0);
+    const listed = (await ask('GET', '/api/gardens/garden/feeds')).body.feeds;
+    expect(listed.find(({ id }) => id === feed.id)?.lastReadAt).toBeTruthy();
+    expect(JSON.stringify(listed)).not.toContain(path.slice(8, 20));
+    expect((await fetch(`${server.address}/feeds/AAAA${path.slice(11)}`)).status).toBe(404);
+    expect((await ask('DELETE', `/api/feeds/${feed.id}`)).status).toBe(204);
+    expect((await fetch(server.address + path)).status).toBe(404);
+    expect((await ask('DELETE', `/api/feeds/${feed.id}`)).status).toBe(404);
+  });
+  it('leaves out what was ticked off or put off, and brings it back on its day', async () => {
+    const task = (await fileOf()).find(({ uid }) => uid.startsWith('retest:'))!;
+    const key = task.uid.slice(0, task.uid.indexOf('@'));
+    const mark = {
+      id: 'off',
+      kind: 'mark',
+      date: '2026-05-14',
+      note: 'the laboratory is shut',
+      taskKey: key,
+      dueOn: task.startDate.toString(),
+      untilDate: '2027-04-01',
+    };
+    await post({ ...mark, state: 'snoozed' });
+    const put = (await fileOf()).find(({ uid }) => uid === task.uid)!;
+    expect(put.startDate.toString()).toBe('2027-04-01');
+    expect(put.description).toContain('the laboratory is shut');
+    await post({ ...mark, id: 'done', state: 'done', untilDate: null });
+    expect((await fileOf()).some(({ uid }) => uid === task.uid)).toBe(false);
+  });
+});
