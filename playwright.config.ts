@@ -3,15 +3,16 @@ import { CHROMIUM } from './tests/chromium.ts';
 
 /** Servers of their own: the demo garden, and books in which nothing is written yet, twice. All stand in May. */
 const TODAY = '2026-05-14';
-/** A scale and a probe that stand in for real ones. */
+/** A scale, a probe and a laboratory that stand in for real ones. */
 const SCALE = 'http://127.0.0.1:4195';
 const PROBE = 'http://127.0.0.1:4196';
+const LABORATORY = 'http://127.0.0.1:4197';
 const server = (port: number, extra: string) =>
   `node --import tsx src/server/main.ts --port ${port} --today ${TODAY} ${extra}`;
 
 /** Books that begin empty on every run. */
 const ownBooks = (port: number, name: string, extra = '') => ({
-  command: `node -e "for (const s of ['','-wal','-shm']) require('fs').rmSync('test-results/e2e-${name}.sqlite'+s,{force:true})" && ${server(port, `--db test-results/e2e-${name}.sqlite ${extra}`)}`,
+  command: `node -e "for (const s of ['','-wal','-shm']) require('fs').rmSync('test-results/e2e-${name}.sqlite'+s,{force:true}); require('fs').rmSync('test-results/e2e-${name}.sqlite-photos',{force:true,recursive:true})" && ${server(port, `--db test-results/e2e-${name}.sqlite ${extra}`)}`,
   url: `http://127.0.0.1:${port}/api/health`,
   reuseExistingServer: false,
 });
@@ -30,14 +31,15 @@ export default defineConfig({
   },
   webServer: [
     {
-      command: server(4191, '--demo --db test-results/e2e-demo.sqlite'),
+      command: server(4191, `--demo --db test-results/e2e-demo.sqlite --laboratory ${LABORATORY}`),
       url: 'http://127.0.0.1:4191/api/health',
       reuseExistingServer: false,
     },
     ownBooks(4192, 'own'),
     ownBooks(4193, 'beds', `--scale ${SCALE} --probe ${PROBE}`),
     {
-      command: 'node --import tsx src/standins/main.ts --scale-port 4195 --probe-port 4196',
+      command:
+        'node --import tsx src/standins/main.ts --scale-port 4195 --probe-port 4196 --laboratory-port 4197 --laboratory-days 0',
       url: `${PROBE}/reading`,
       reuseExistingServer: false,
     },

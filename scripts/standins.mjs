@@ -1,4 +1,4 @@
-// npm run standins: a kitchen scale and a heap probe that are not there, to try the app with.
+// npm run standins: a kitchen scale, a heap probe and a soil laboratory that are not there, to try the app with.
 import { spawn } from 'node:child_process';
 import { ensurePackages, ROOT } from './setup.mjs';
 
@@ -15,13 +15,13 @@ export function startStandins(args, onAddress) {
   return child;
 }
 
-/** Addresses of both, once both answer. */
+/** Addresses of all three, once all answer. */
 export const standinAddresses = (args) =>
   new Promise((resolve, reject) => {
     const found = {};
     const child = startStandins(args, (name, address) => {
       found[name] = address;
-      if (found.scale && found.probe) resolve({ ...found, child });
+      if (found.scale && found.probe && found.laboratory) resolve({ ...found, child });
     });
     child.on('error', reject);
     child.on('exit', (code) => reject(new Error(`the stand-ins ended with ${code}`)));

@@ -123,6 +123,9 @@ export const journalPosting = z.strictObject({
 });
 export type JournalPosting = z.infer<typeof journalPosting>;
 export type JournalDraft = JournalPosting['records'][number];
+export type BrewRecord = Extract<JournalRecord, { kind: 'brew' }>;
+export type TrialRecord = Extract<JournalRecord, { kind: 'trial' }>;
+export type ObservationRecord = Extract<JournalRecord, { kind: 'observation' }>;
 
 /** A photo as it is kept; the picture itself lies beside the database. */
 export interface PhotoRecord {

@@ -122,6 +122,16 @@ export type EntryDraft = z.infer<typeof entryDraft>;
 export type EntryChange = z.infer<typeof entryChange>;
 export type EntryRecord = z.infer<typeof entryRecord>;
 
+/** Layers lifted off a bed into the stock: one lot, taken off there and received here. */
+export const liftDraft = z.strictObject({
+  id: z.string().regex(/^[A-Za-z0-9_-]{1,50}$/, 'must be 1 to 50 letters, digits, - or _'),
+  date,
+  note,
+  layerIds: z.array(id).min(1).max(20),
+  lotName: name,
+});
+export type LiftDraft = z.infer<typeof liftDraft>;
+
 const seen = z.strictObject({ id, version });
 /** Several entries of one bed written, changed, removed, brought back and put in order: all of it or nothing. */
 export const bedRevision = z.strictObject({

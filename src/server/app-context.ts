@@ -11,7 +11,7 @@ export interface AppContext {
   readonly newId: () => string;
   /** Pictures beside the database. */
   readonly photoFiles: PhotoFiles;
-  /** A scale and a probe, where there are some. */
+  /** A scale, a probe and a soil laboratory, where there are some. */
   readonly instruments?: InstrumentAddresses;
   /** Adds the built pages after the interface; absent when there are none. */
   readonly servePages?: (app: Hono) => void;

@@ -10,6 +10,7 @@ import { gardenRoutes } from './routes/gardens.ts';
 import { instrumentRoutes } from './routes/instruments.ts';
 import { journalRoutes } from './routes/journal.ts';
 import { labResultRoutes } from './routes/lab-results.ts';
+import { liftRoutes } from './routes/lifts.ts';
 import { materialRoutes } from './routes/materials.ts';
 import { photoRoutes } from './routes/photos.ts';
 import { plantingRoutes } from './routes/plantings.ts';
@@ -42,7 +43,8 @@ export function createApp(context: AppContext) {
     .route('/api', recipeRoutes(context))
     .route('/api', journalRoutes(context))
     .route('/api', photoRoutes(context))
-    .route('/api', feedRoutes(context));
+    .route('/api', feedRoutes(context))
+    .route('/api', liftRoutes(context));
   app.all('/api/*', (c) => {
     throw nothingAt(c.req.path);
   });

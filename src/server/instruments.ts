@@ -1,26 +1,49 @@
-import type { z } from 'zod';
-import { probeReading, scaleReading, type ProbeReading, type ScaleReading } from '../contract/instruments.ts';
+import { z } from 'zod';
+import {
+  labReport,
+  labSample,
+  labSamples,
+  probeReading,
+  scaleReading,
+  type LabReport,
+  type LabSample,
+  type ProbeReading,
+  type SampleSent,
+  type ScaleReading,
+} from '../contract/instruments.ts';
 import { ProblemError } from './problems.ts';
 
 /** Where the instruments of a garden answer; absent where there is none. */
 export interface InstrumentAddresses {
   readonly scale?: string | undefined;
   readonly probe?: string | undefined;
+  readonly laboratory?: string | undefined;
 }
 
 const PATIENCE_MS = 3000;
+
+interface Asked {
+  /** What is asked for there. */
+  readonly path: string;
+  /** What is handed over; nothing when something is only read. */
+  readonly body?: object;
+}
 
 async function ask<Reading>(
   address: string | undefined,
   schema: z.ZodType<Reading>,
   what: string,
+  { path, body }: Asked = { path: '/reading' },
 ): Promise<Reading> {
   if (address === undefined) {
     throw new ProblemError(404, 'Not connected', `No ${what} is connected; type the figure instead.`);
   }
   let answer: unknown;
   try {
-    const response = await fetch(new URL('/reading', address), { signal: AbortSignal.timeout(PATIENCE_MS) });
+    const response = await fetch(new URL(path, address), {
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      ...(body ? { method: 'POST', body: JSON.stringify(body) } : {}),
+    });
     answer = await response.json();
   } catch {
     throw new ProblemError(
@@ -55,3 +78,30 @@ export async function readScale({ scale }: InstrumentAddresses): Promise<ScaleRe
 
 export const readProbe = ({ probe }: InstrumentAddresses): Promise<ProbeReading> =>
   ask(probe, probeReading, 'probe');
+
+const LABORATORY = 'soil laboratory';
+
+export const sendSample = ({ laboratory }: InstrumentAddresses, sample: SampleSent): Promise<LabSample> =>
+  ask(laboratory, labSample, LABORATORY, { path: '/samples', body: sample });
+
+export const samplesOf = (
+  { laboratory }: InstrumentAddresses,
+  bedId: string,
+): Promise<{ samples: LabSample[] }> =>
+  ask(laboratory, labSamples, LABORATORY, { path: `/samples?bed=${encodeURIComponent(bedId)}` });
+
+/** The report on a sample; a problem that says when it will be there, while it is not. */
+export async function reportOn(
+  { laboratory }: InstrumentAddresses,
+  sampleId: string,
+  today: string,
+): Promise<LabReport> {
+  const path = `/samples/${encodeURIComponent(sampleId)}.json?on=${today}`;
+  const answer = await ask(laboratory, z.union([labReport, z.object({ readyOn: z.string() })]), LABORATORY, {
+    path,
+  });
+  if ('readyOn' in answer) {
+    throw new ProblemError(503, 'Not ready', `The laboratory will have the report on ${answer.readyOn}.`);
+  }
+  return answer;
+}

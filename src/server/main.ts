@@ -25,9 +25,10 @@ const { values: options } = parseArgs({
     demo: { type: 'boolean', default: false },
     /** Pretend it is this day, YYYY-MM-DD. */
     today: { type: 'string' },
-    /** Where a kitchen scale and a probe answer, as http://host:port. */
+    /** Where a kitchen scale, a probe and a soil laboratory answer, as http://host:port. */
     scale: { type: 'string' },
     probe: { type: 'string' },
+    laboratory: { type: 'string' },
   },
 });
 
@@ -62,7 +63,7 @@ function main(): void {
     today,
     newId: randomUUID,
     photoFiles: photoFilesIn(photoFolder),
-    instruments: { scale: options.scale, probe: options.probe },
+    instruments: { scale: options.scale, probe: options.probe, laboratory: options.laboratory },
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
   });
 

@@ -2,12 +2,16 @@ import { serve } from '@hono/node-server';
 import { parseArgs } from 'node:util';
 import { heapProbe } from './heap-probe.ts';
 import { kitchenScale } from './kitchen-scale.ts';
+import { soilLaboratory } from './soil-laboratory.ts';
 
 const LOOPBACK = '127.0.0.1';
 const { values: options } = parseArgs({
   options: {
     'scale-port': { type: 'string', default: '0' },
     'probe-port': { type: 'string', default: '0' },
+    'laboratory-port': { type: 'string', default: '0' },
+    /** How long the laboratory takes, days. */
+    'laboratory-days': { type: 'string', default: '6' },
     seed: { type: 'string', default: '1' },
   },
 });
@@ -22,3 +26,4 @@ function start(name: string, app: { fetch: Parameters<typeof serve>[0]['fetch'] 
 
 start('scale', kitchenScale(seed), options['scale-port']);
 start('probe', heapProbe(seed + 1), options['probe-port']);
+start('laboratory', soilLaboratory(seed + 2, Number(options['laboratory-days'])), options['laboratory-port']);

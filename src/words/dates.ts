@@ -47,6 +47,12 @@ export function aboutWhen(day: DayNumber, today: DayNumber): string {
   return year === calendarDateOf(today).year ? text : `${text} ${year}`;
 }
 
+/** "May 2026". */
+export function monthAndYear(day: DayNumber): string {
+  const { year, month } = calendarDateOf(day);
+  return `${MONTHS[month - 1]!} ${year}`;
+}
+
 /** "May", or "Jan 27" for a January, so that the year shows where it turns. */
 export function monthTick(day: DayNumber): string {
   const { year, month } = calendarDateOf(day);

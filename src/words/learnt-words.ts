@@ -8,7 +8,8 @@ const SAME_FROM = 0.9;
 const SAME_UP_TO = 1.12;
 
 function rateSentence({ layerId, factor, low, high }: LearntRate, names: BedNames): string {
-  const layer = names.layer(layerId).toLowerCase();
+  const name = names.layer(layerId);
+  const layer = name.charAt(0).toLowerCase() + name.slice(1);
   const range = `(likely ${plainFigure(low, 2)} to ${plainFigure(high, 2)})`;
   if (factor >= SAME_FROM && factor <= SAME_UP_TO) {
     return `The ${layer} rots here about as fast as by the book ${range}.`;

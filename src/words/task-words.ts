@@ -135,13 +135,16 @@ function yardWords(what: TaskWhat, lotId: string | null, names: TaskNames): stri
   }
 }
 
+/** Less than this, for a whole bed, is nothing. */
+const LEAST_TOLD_G = 0.05;
+
 /** Why it is there, or what hangs on it. */
 export function taskReason({ what }: Task, measures: Measures, today: number): string {
   switch (what.code) {
-    case 'dose': {
-      const gained = what.missedWithoutG - what.missedWithG;
-      return `Without it the crop misses ${measures.nitrogen(what.missedWithoutG)}, with it ${measures.nitrogen(what.missedWithG)}${gained > 0 ? '' : ': it can wait'}.`;
-    }
+    case 'dose':
+      return what.missedWithoutG < LEAST_TOLD_G
+        ? 'It makes good what the crop is owed already.'
+        : `Without it the crop misses ${measures.nitrogen(what.missedWithoutG)} until the next, with it ${measures.nitrogen(what.missedWithG)}.`;
     case 'topUp':
       return `By then ${measures.thickness(what.nowCm)} are left, by the model.`;
     case 'liftPath':

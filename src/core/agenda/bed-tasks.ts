@@ -6,7 +6,7 @@ import { groundWarnings, type GroundWarning } from '../climate/ground.ts';
 import { findCrop } from '../crops/crop-library.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
 import type { BedProjection } from '../projection/bed-projection.ts';
-import type { BedBooks, EntryRecord, PlantingRecord } from '../records/bed-records.ts';
+import type { BedBooks, BedKind, EntryRecord, PlantingRecord } from '../records/bed-records.ts';
 import { coverTasks } from './cover-tasks.ts';
 import { lateCost } from './late-cost.ts';
 import { isWithinAgenda, type Task, type TaskGroup } from './tasks.ts';
@@ -27,6 +27,8 @@ export interface BedAgendaSetting {
 }
 
 const CLEARED_TOLD_DAYS = 14;
+/** Beds in which something young is set year after year. */
+const SOWN: ReadonlySet<BedKind> = new Set(['annual', 'raised', 'seedbed', 'container']);
 const GROUP_OF_ENTRY: Readonly<Record<EntryRecord['type'], TaskGroup>> = {
   lay: 'laying',
   dig: 'laying',
@@ -151,6 +153,7 @@ function doseTasks(setting: BedAgendaSetting): Task[] {
 
 /** When what was laid no longer starves young plants; only where it does today. */
 function safeTasks({ planting, books }: BedAgendaSetting): Task[] {
+  if (!SOWN.has(books.bed.kind)) return [];
   return planting
     .filter(({ waitFor, day }) => waitFor === 'lockedUp' && day !== null)
     .map(({ start, day }) => ({

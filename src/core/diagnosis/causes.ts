@@ -185,7 +185,7 @@ export const EVIDENCE: readonly Evidence[] = [
   {
     code: 'rawCharRecent',
     holds: ({ rawCharWithinDays: days }) => days !== null && days <= CHAR_DAYS,
-    weighs: { rawChar: 2.4 },
+    weighs: { rawChar: 3, hunger: -0.5 },
   },
   {
     code: 'noRawChar',

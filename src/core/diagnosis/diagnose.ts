@@ -20,7 +20,9 @@ export interface Diagnosis {
   readonly standsOut: boolean;
 }
 
-/** Half of the weight, and twice the next, and a cause stands out (set here). */
+/** Kept for what no evidence here can see, spread over all causes (set here): nothing is ever certain. */
+const DOUBT = 0.06;
+/** Nearly half of the weight, and twice the next, and a cause stands out (set here). */
 const STANDS_OUT_SHARE = 0.45;
 const STANDS_OUT_LEAD = 1.8;
 const POSSIBLE_SHARE = 0.08;
@@ -41,9 +43,10 @@ export function diagnose(facts: PaleFacts, signs: readonly PlantSign[]): Diagnos
       .filter(({ weight }) => weight >= TOLD_FROM)
       .sort((a, b) => b.weight - a.weight)
       .map(({ code }) => code);
-  const weighed = CAUSES.map((cause, i) => ({ cause, share: odds[i] / all })).sort(
-    (a, b) => b.share - a.share,
-  );
+  const weighed = CAUSES.map((cause, i) => ({
+    cause,
+    share: (1 - DOUBT) * (odds[i] / all) + DOUBT / CAUSES.length,
+  })).sort((a, b) => b.share - a.share);
   const [first, second] = weighed;
   const standsOut = first.share >= STANDS_OUT_SHARE && first.share >= STANDS_OUT_LEAD * second.share;
   return {

@@ -1,6 +1,7 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { dayNumberFromIso } from '../climate/calendar.ts';
 import { InputError } from '../input-error.ts';
+import { checkSoilTest } from '../journal/soil-report.ts';
 import { checkScenario } from '../simulation/check-scenario.ts';
 import type { BedBooks } from './bed-records.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
@@ -17,6 +18,7 @@ export function checkBooks(books: BedBooks, findMaterial: FindMaterial, today: D
     ...books.plantings.map(({ plantedOn }, i) => dayNumberFromIso(plantedOn, ['plantings', i, 'plantedOn'])),
   );
   refuseBeforeTheBed(books);
+  refuseOtherUnits(books);
   try {
     checkScenario(bedScenario(books, findMaterial, today, lastDay + 1));
   } catch (error) {
@@ -35,6 +37,19 @@ function refuseBeforeTheBed({ bed: { startedOn }, entries, plantings }: BedBooks
   plantings.forEach(({ plantedOn }, i) => {
     if (plantedOn < startedOn) {
       throw new InputError(['plantings', i, 'plantedOn'], 'bad_order', requirement(plantedOn));
+    }
+  });
+}
+
+/** Figures of soil tests that can only have been meant in another unit. */
+function refuseOtherUnits({ bed: { bulkDensityGPerCm3 }, entries }: BedBooks): void {
+  entries.forEach((entry, i) => {
+    if (entry.type !== 'soilTest') return;
+    try {
+      checkSoilTest(entry, { sampledDepthCm: entry.sampledDepthCm, bulkDensityGPerCm3 });
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      throw new InputError(['entries', i, ...error.path], error.code, error.requirement);
     }
   });
 }

@@ -62,7 +62,8 @@ function outcomeOf(choice: YearChoice, setting: ChoiceSetting): ChoiceOutcome {
   const scenario = bedScenario(withPlan(books, plan), findMaterial, today, until);
   const spring = nextSeasonDay(books.site.climate, SPRING_MONTH, today);
   const projection = projectBed(scenario, 14, [today, today + 1, spring]);
-  const ahead = projection.samples.filter(({ day }) => day > today && day <= today + YEAR_DAYS);
+  // What is pulled goes tomorrow.
+  const ahead = projection.samples.filter(({ day }) => day > today + 1 && day <= today + YEAR_DAYS);
   const before = atEndOf(
     projectBed(bedScenario(books, findMaterial, today, today + 2), 400, [today + 1]),
     today,

@@ -4,6 +4,7 @@ import { materialFinder } from '../../core/records/garden-books.ts';
 import { massFreshKgFromAmount } from '../../core/units/amount.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
+import { journalDemoGarden } from './demo-journal.ts';
 import { stockDemoGarden } from './demo-stock.ts';
 import { DEMO_BEDS, DEMO_MATERIALS, type DemoBed, type DemoDay } from './demo-beds.ts';
 
@@ -40,6 +41,7 @@ export function plantDemoGarden(stores: Stores, today: string): void {
     for (const material of DEMO_MATERIALS) stores.materials.insert({ ...material, gardenId: DEMO_GARDEN_ID });
     stockDemoGarden(stores, DEMO_GARDEN_ID, today);
     for (const demoBed of DEMO_BEDS) plantBed({ stores, today }, demoBed);
+    journalDemoGarden(stores, DEMO_GARDEN_ID, today);
   });
 }
 

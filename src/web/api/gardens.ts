@@ -11,6 +11,7 @@ import type {
   GardenBooks,
   GardenChange,
   GardenDraft,
+  LiftDraft,
   MaterialDraft,
   PlantingChange,
   PlantingDraft,
@@ -52,8 +53,14 @@ export const useMakeMaterial = (gardenId: string) =>
     bodyOf(gardens[':gardenId'].materials.$post({ param: { gardenId }, json: draft })),
   );
 
-export const useWriteEntry = (bedId: string) =>
-  useWrite((draft: EntryDraft) => bodyOf(beds[':bedId'].entries.$post({ param: { bedId }, json: draft })));
+export const useWriteEntry = (bedId: string) => useWrite((draft: EntryDraft) => sendEntry(bedId, draft));
+
+export const sendEntry = (bedId: string, draft: EntryDraft) =>
+  bodyOf(beds[':bedId'].entries.$post({ param: { bedId }, json: draft }));
+
+/** Where the bed is known only when it is written. */
+export const useWriteEntryOn = () =>
+  useWrite(({ bedId, draft }: { bedId: string; draft: EntryDraft }) => sendEntry(bedId, draft));
 
 export const useChangeEntry = () =>
   useWrite(({ entryId, change }: { entryId: string; change: EntryChange }) =>
@@ -72,6 +79,9 @@ export const useReviseBed = (bedId: string) =>
   useWrite((revision: BedRevision) =>
     bodyOf(beds[':bedId'].revisions.$post({ param: { bedId }, json: revision })),
   );
+
+export const useLift = (bedId: string) =>
+  useWrite((draft: LiftDraft) => bodyOf(beds[':bedId'].lifts.$post({ param: { bedId }, json: draft })));
 
 export const useSaveBuildUp = (gardenId: string) =>
   useWrite((draft: BuildUpDraft) =>

@@ -12,3 +12,16 @@ export const readScale = async (): Promise<number> => (await bodyOf(instruments.
 
 /** What the probe says, degrees C. */
 export const readProbe = async (): Promise<number> => (await bodyOf(instruments.probe.$get())).temperatureC;
+
+/** Samples of a bed that lie in the laboratory. */
+export const samplesQuery = (bedId: string) =>
+  queryOptions({
+    queryKey: ['instruments', 'samples', bedId],
+    queryFn: () => bodyOf(instruments.laboratory.beds[':bedId'].samples.$get({ param: { bedId } })),
+  });
+
+export const sendSample = (bedId: string) =>
+  bodyOf(instruments.laboratory.beds[':bedId'].samples.$post({ param: { bedId } }));
+
+export const readReport = (sampleId: string) =>
+  bodyOf(instruments.laboratory.samples[':sampleId'].$get({ param: { sampleId } }));

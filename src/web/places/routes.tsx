@@ -25,6 +25,30 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('./bed/BedPage.tsx')).BedPage }),
           },
           {
+            path: 'calendar',
+            lazy: async () => ({ Component: (await import('./calendar/CalendarPage.tsx')).CalendarPage }),
+          },
+          {
+            path: 'laying',
+            lazy: async () => ({ Component: (await import('./calendar/LayingDayPage.tsx')).LayingDayPage }),
+          },
+          {
+            path: 'log',
+            lazy: async () => ({ Component: (await import('./log/LogPage.tsx')).LogPage }),
+          },
+          {
+            path: 'pale',
+            lazy: async () => ({ Component: (await import('./pale/PalePage.tsx')).PalePage }),
+          },
+          {
+            path: 'trials',
+            lazy: async () => ({ Component: (await import('./trials/TrialsPage.tsx')).TrialsPage }),
+          },
+          {
+            path: 'year',
+            lazy: async () => ({ Component: (await import('./year/YearPage.tsx')).YearPage }),
+          },
+          {
             path: 'stock',
             lazy: async () => ({ Component: (await import('./stock/StockPage.tsx')).StockPage }),
           },

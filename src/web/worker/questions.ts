@@ -2,8 +2,11 @@ import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { wrap } from 'comlink';
 import { drawsOnStock, recordsAbout, type GardenRecords } from '../../core/records/garden-books.ts';
 import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
+import type { BrewRecord, Observation } from '../../core/journal/journal-records.ts';
+import type { YardRecords } from '../../core/agenda/garden-agenda.ts';
 import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
-import type { StockQuestion } from './stock-answers.ts';
+import type { PaleQuestion } from './log-answers.ts';
+import type { StockQuestion, YardQuestion } from './stock-answers.ts';
 
 type Remote = ReturnType<typeof wrap<CoreWorker>>;
 
@@ -54,7 +57,7 @@ function keyOf(question: object): string {
   return key;
 }
 
-type Asked = readonly [what: string, about: BedQuestion | StockQuestion, more?: unknown];
+type Asked = readonly [what: string, about: BedQuestion | StockQuestion | YardQuestion, more?: unknown];
 
 const FOREVER = {
   queryKeyHashFn: ([what, about, more]: Asked) => `${what} ${JSON.stringify(more)} ${keyOf(about)}`,
@@ -146,5 +149,73 @@ export const burnsQuery = (question: StockQuestion) =>
   queryOptions({
     queryKey: ['burns', question] as Asked,
     queryFn: ({ signal }) => advising(signal, (core) => core.burns(question)),
+    ...FOREVER,
+  });
+
+/** Tasks of one bed; beds take turns on the two threads. */
+export const agendaQuery = (question: BedQuestion, lane: number) =>
+  queryOptions({
+    queryKey: ['agenda', question] as Asked,
+    queryFn: ({ signal }) => (lane % 2 === 0 ? drawing : advising)(signal, (core) => core.agenda(question)),
+    ...FOREVER,
+  });
+
+/** What the yard asks for. */
+export const questionAboutYard = (
+  records: YardRecords,
+  brews: readonly BrewRecord[],
+  today: string,
+): YardQuestion => ({
+  today,
+  brews,
+  records: {
+    ...questionAboutStock(records, today).records,
+    lots: records.lots,
+    movements: records.movements,
+  },
+});
+
+export const yardQuery = (question: YardQuestion) =>
+  queryOptions({
+    queryKey: ['yard', question] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.yard(question)),
+    ...FOREVER,
+  });
+
+/** Everything planned to be laid up to a day; the question holds all entries of the garden. */
+export const layingQuery = (question: StockQuestion, untilDay: number) =>
+  queryOptions({
+    queryKey: ['laying', question, untilDay] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.laying(question, untilDay)),
+    ...FOREVER,
+  });
+
+/** What the model expected where something was seen. */
+export const logQuery = (question: BedQuestion, observations: readonly Observation[], lane: number) =>
+  queryOptions({
+    queryKey: ['log', question, observations] as Asked,
+    queryFn: ({ signal }) =>
+      (lane % 2 === 0 ? drawing : advising)(signal, (core) => core.log(question, observations)),
+    ...FOREVER,
+  });
+
+export const paleQuery = (question: BedQuestion, asked: PaleQuestion) =>
+  queryOptions({
+    queryKey: ['pale', question, asked] as Asked,
+    queryFn: ({ signal }) => drawing(signal, (core) => core.pale(question, asked)),
+    ...FOREVER,
+  });
+
+export const yearQuery = (question: BedQuestion, observations: readonly Observation[], year: number) =>
+  queryOptions({
+    queryKey: ['year', question, [observations, year]] as Asked,
+    queryFn: ({ signal }) => drawing(signal, (core) => core.year(question, observations, year)),
+    ...FOREVER,
+  });
+
+export const choicesQuery = (question: BedQuestion) =>
+  queryOptions({
+    queryKey: ['choices', question] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.choices(question)),
     ...FOREVER,
   });

@@ -13,7 +13,7 @@ import { LayerList } from './LayerList.tsx';
 import { Ledger } from './Ledger.tsx';
 import { LikelyRangeNote } from './LikelyRangeNote.tsx';
 import { MindList } from './MindList.tsx';
-import { bedNames, namedCrops, namedLayers, recordNames } from './naming.ts';
+import { bedNames, datedNames, namedCrops, namedLayers, recordNames } from './naming.ts';
 import { TimeSlider } from './TimeSlider.tsx';
 import type { BedAnswers } from './use-bed-answers.ts';
 import type { LayerActions } from './use-layer-actions.ts';
@@ -57,6 +57,7 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
   const { books, bed, projection, advice, monthBooks, likely, actions, measures, today, day, onDay } = props;
   const { selectedId, onSelect, onOpen } = props;
   const learning = useLearning(bed);
+  const inLearning = useMemo(() => datedNames(books), [books]);
   const saveAsBuildUp = useCallback(() => onOpen('saveBuildUp'), [onOpen]);
   const compareSchools = useCallback(() => onOpen('schools'), [onOpen]);
   const sample = atEndOf(projection, day);
@@ -150,7 +151,9 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
           <LikelyRangeNote
             state={likely}
             crop={concerned.length > 0 ? names.crops(concerned).toLowerCase() : 'what grows here'}
-            {...{ names, measures, learning }}
+            names={names}
+            datedNames={inLearning}
+            {...{ measures, learning }}
           />
         </div>
       </div>

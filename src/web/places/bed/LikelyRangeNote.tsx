@@ -12,6 +12,8 @@ interface LikelyRangeNoteProps {
   readonly state: ReturnType<typeof useLikelyRange>;
   readonly crop: string;
   readonly names: BedNames;
+  /** The same with the day each layer was laid, where one is told from another of its kind. */
+  readonly datedNames: BedNames;
   readonly measures: Measures;
   /** Whether its log is heeded, and how to change that. */
   readonly learning: { readonly isOn: boolean; readonly toggle: () => void };
@@ -22,6 +24,7 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
   state,
   crop,
   names,
+  datedNames,
   measures,
   learning,
 }: LikelyRangeNoteProps) {
@@ -58,7 +61,7 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
               <li key={sentence}>{sentence}</li>
             ))}
           </ul>
-          <Learning learnt={shown.range.learnt} learning={learning} names={names} />
+          <Learning learnt={shown.range.learnt} learning={learning} names={datedNames} />
           <p className="soft hint">
             {draws} times the same bed, materials and rates drawn from their likely ranges
             {shown.range.drawsOfYears > 0 && `, ${shown.range.drawsOfYears} of them for ten years`}; the bands

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { Button } from 'antd';
-import type { EntryChange, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
+import type { EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
 import { findCrop } from '../../../core/crops/crop-library.ts';
 import {
   useChangeEntry,
@@ -10,6 +10,7 @@ import {
   useRestoreEntry,
   useRestorePlanting,
 } from '../../api/gardens.ts';
+import { entryAsChange, plantingAsChange } from '../../api/as-change.ts';
 import { dayOf, fullDate, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';
 import type { Measures } from '../../../words/measures.ts';
@@ -66,16 +67,6 @@ export const Postings = memo(function Postings(props: PostingsProps) {
   );
 });
 
-/** A record as the change that leaves it as it is. */
-function asChange(entry: EntryRecord): EntryChange {
-  if (entry.type === 'lay') {
-    const { id, bedId, createdAt, updatedAt, massFreshKg, ...change } = entry;
-    return change;
-  }
-  const { id, bedId, createdAt, updatedAt, ...change } = entry;
-  return change;
-}
-
 interface EntryLineProps extends Omit<PostingsProps, 'plantings' | 'onChangePlanting'> {
   readonly entry: EntryRecord;
 }
@@ -91,7 +82,7 @@ function EntryLine({ entry, entries, books, measures, onChange, onTrouble }: Ent
       note={entry.note}
       isPlanned={entry.state === 'planned'}
       onTickOff={() =>
-        change.mutateAsync({ entryId: entry.id, change: { ...asChange(entry), state: 'laid' } })
+        change.mutateAsync({ entryId: entry.id, change: { ...entryAsChange(entry), state: 'laid' } })
       }
       onChange={() => onChange(entry)}
       onStrikeOut={() => remove.mutateAsync(entry)}
@@ -113,14 +104,16 @@ function PlantingLine({ planting, onChange, onTrouble }: PlantingLineProps) {
   const restore = useRestorePlanting();
   const crop = findCrop(planting.cropId);
   const until = planting.clearedOn === null ? 'stays' : `until ${fullDate(dayOf(planting.clearedOn))}`;
-  const { id, bedId, createdAt, updatedAt, ...kept } = planting;
+  const { id } = planting;
   return (
     <PostingLine
       date={planting.plantedOn}
       words={`❦ ${crop?.name ?? planting.cropId}, ${until}`}
       note={planting.note}
       isPlanned={planting.state === 'planned'}
-      onTickOff={() => change.mutateAsync({ plantingId: id, change: { ...kept, state: 'laid' } })}
+      onTickOff={() =>
+        change.mutateAsync({ plantingId: id, change: { ...plantingAsChange(planting), state: 'laid' } })
+      }
       onChange={() => onChange(planting)}
       onStrikeOut={() => remove.mutateAsync(planting)}
       onRestore={() => restore.mutateAsync(id)}

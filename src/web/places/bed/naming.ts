@@ -14,7 +14,7 @@ import {
   residueName,
   type LayNames,
 } from '../../../words/record-names.ts';
-import { ageInWords, dayOf } from '../../../words/dates.ts';
+import { ageInWords, dayOf, shortDate } from '../../../words/dates.ts';
 
 const PALE_FROM = 0.25;
 export const DRAFT_ID = 'draft';
@@ -24,6 +24,18 @@ export const bedNames = ({ entries, plantings, ...names }: GardenBooks): BedName
   crops: (cropIds) => cropNames(cropIds, plantings),
   layer: (layerId) => layerName(layerId, entries, plantings, names),
 });
+
+/** The same, each layer with the day it was laid. */
+export function datedNames(books: GardenBooks): BedNames {
+  const names = bedNames(books);
+  return {
+    ...names,
+    layer: (layerId) => {
+      const entry = books.entries.find(({ id }) => id === layerId);
+      return entry ? `${names.layer(layerId)} of ${shortDate(dayOf(entry.date))}` : names.layer(layerId);
+    },
+  };
+}
 
 /** How entries and plantings are called where they clash. */
 export const recordNames = ({ entries, plantings, ...names }: GardenBooks): RecordNames => ({

@@ -1,6 +1,5 @@
-import type { JournalRecord } from '../../../contract/journal-records.ts';
-import type { Observation } from '../../../core/journal/journal-records.ts';
+import type { JournalRecord, ObservationRecord } from '../../../contract/journal-records.ts';
 
 /** What was observed on one bed, by day. */
-export const observationsOf = (journal: readonly JournalRecord[], bedId: string): Observation[] =>
+export const observationsOf = (journal: readonly JournalRecord[], bedId: string): ObservationRecord[] =>
   journal.flatMap((one) => (one.kind === 'observation' && one.bedId === bedId ? [one] : []));

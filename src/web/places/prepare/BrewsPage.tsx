@@ -1,5 +1,6 @@
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
+import type { BrewRecord, JournalChange } from '../../../contract/journal-records.ts';
 import type { GardenBooks } from '../../../contract/records.ts';
 import {
   BREWS,
@@ -10,7 +11,9 @@ import {
 } from '../../../core/brews/brew-recipes.ts';
 import { isoDateOf } from '../../../core/climate/calendar.ts';
 import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import { journalAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
+import { useChangeJournal, useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
 import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
@@ -28,6 +31,8 @@ import { useUndo } from '../shell/use-undo.tsx';
 import { otherTroubles } from '../stock/use-stock-post.ts';
 import '../stock/stock.css';
 import './prepare.css';
+
+type BrewChange = Extract<JournalChange, { kind: 'brew' }>;
 
 /** Small brews: scaled, dated, checked, and what they bring to the books. */
 export function BrewsPage() {
@@ -75,6 +80,9 @@ function OpenBrews({ books }: { books: GardenBooks }) {
           <Recipe id={id} scaled={scaled} date={date} books={books} measures={measures} />
           <Checks id={id} />
         </div>
+      )}
+      {scaled && hasDate && (
+        <BeginBrew key={`begin ${id}`} id={id} litres={litres} date={date} books={books} />
       )}
       {scaled && hasDate && scaled.adds.length > 0 && (
         <OnBed key={id} id={id} scaled={scaled} date={date} books={books} measures={measures} />
@@ -211,6 +219,65 @@ function OnBed({ id, scaled, date, books, measures }: BrewProps) {
         </p>
       )}
       {otherTroubles(troubles, []).map((sentence) => (
+        <p key={sentence} className="field-trouble" role="alert">
+          {sentence}
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** A brew that takes days is written down when it is begun; its steps then stand in the calendar. */
+function BeginBrew({
+  id,
+  litres,
+  date,
+  books,
+}: Pick<BrewProps, 'id' | 'date' | 'books'> & { litres: number }) {
+  const write = useWriteJournal(books.garden.id);
+  const remove = useRemoveJournal();
+  const change = useChangeJournal();
+  const offerUndo = useUndo();
+  const today = dayOf(books.today);
+  const going = books.journal.filter(
+    (one): one is BrewRecord => one.kind === 'brew' && one.state === 'going',
+  );
+  const begin = () =>
+    write.mutate(
+      [{ kind: 'brew', id: crypto.randomUUID(), date, note: '', brewId: id, litres, state: 'going' }],
+      {
+        onSuccess: ({ records }) =>
+          offerUndo(`${BREW_WORDS[id].name} is begun; its steps are in the calendar.`, () =>
+            remove.mutate(records[0]!),
+          ),
+      },
+    );
+  const end = (brew: BrewRecord, state: 'used' | 'discarded') =>
+    change.mutate({ recordId: brew.id, change: { ...(journalAsChange(brew) as BrewChange), state } });
+  const { days } = findBrew(id);
+  return (
+    <section className="tool" aria-label="Brews that are going">
+      {days[1] > 0 && (
+        <Button loading={write.isPending} onClick={begin}>
+          Begin it: {litres} L, ready {dateNear(dayOf(date) + days[0], today)}
+        </Button>
+      )}
+      <ul className="plain-list">
+        {going.map((brew) => (
+          <li key={brew.id}>
+            <strong>{BREW_WORDS[brew.brewId].name}</strong>, {brew.litres} L, begun{' '}
+            {dateNear(dayOf(brew.date), today)}, use it up by{' '}
+            {dateNear(dayOf(brew.date) + findBrew(brew.brewId).days[1], today)}{' '}
+            <Button size="small" onClick={() => end(brew, 'used')}>
+              Used
+            </Button>{' '}
+            <Button size="small" onClick={() => end(brew, 'discarded')}>
+              Discarded
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {Object.values(sentencesOf(write.error)).map((sentence) => (
         <p key={sentence} className="field-trouble" role="alert">
           {sentence}
         </p>

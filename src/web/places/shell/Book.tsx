@@ -3,8 +3,18 @@ import { NavLink, Outlet, useParams } from 'react-router';
 import { gardenBooksQuery } from '../../api/gardens.ts';
 import { Trouble } from './Trouble.tsx';
 
-/** Places besides the garden and its beds, in the order of the work. */
-const PLACES = [
+/** What is wanted every day. */
+const DAILY = [
+  { path: 'calendar', name: 'Calendar', isUnder: false },
+  { path: 'laying', name: 'Laying day', isUnder: true },
+  { path: 'log', name: 'Logbook', isUnder: false },
+  { path: 'pale', name: 'Why is it pale?', isUnder: true },
+  { path: 'trials', name: 'Trials', isUnder: true },
+  { path: 'year', name: 'Year sheet', isUnder: true },
+] as const;
+
+/** Where the stuff is, in the order of the work. */
+const WORK = [
   { path: 'stock', name: 'Stock', isUnder: false },
   { path: 'materials', name: 'Materials', isUnder: true },
   { path: 'prepare', name: 'Mixing bench', isUnder: false },
@@ -31,20 +41,30 @@ export function Book() {
             </NavLink>
           </li>
           {books?.beds.map((bed) => (
-            <li key={bed.id} className="bed-tab">
+            <li key={bed.id} className="bed-tab own-bed">
               <NavLink to={`/garden/${gardenId}/bed/${bed.id}`}>{bed.name}</NavLink>
             </li>
           ))}
-          {PLACES.map(({ path, name, isUnder }) => (
-            <li key={path} className={isUnder ? 'bed-tab' : undefined}>
-              <NavLink to={`/garden/${gardenId}/${path}`} end={path !== 'stock'}>
-                {name}
-              </NavLink>
-            </li>
-          ))}
+          <Tabs places={DAILY} gardenId={gardenId} />
+          <Tabs places={WORK} gardenId={gardenId} />
         </ul>
       </nav>
       <main>{error ? <Trouble failure={error} /> : <Outlet />}</main>
     </div>
   );
+}
+
+interface TabsProps {
+  readonly places: readonly { readonly path: string; readonly name: string; readonly isUnder: boolean }[];
+  readonly gardenId: string;
+}
+
+function Tabs({ places, gardenId }: TabsProps) {
+  return places.map(({ path, name, isUnder }) => (
+    <li key={path} className={isUnder ? 'bed-tab' : undefined}>
+      <NavLink to={`/garden/${gardenId}/${path}`} end={path !== 'stock'}>
+        {name}
+      </NavLink>
+    </li>
+  ));
 }

@@ -1,0 +1,103 @@
+import { Hono } from 'hono';
+import { liftDraft, type BedRecord, type LiftDraft } from '../../contract/records.ts';
+import { dayNumberFromIso } from '../../core/climate/calendar.ts';
+import { InputError } from '../../core/input-error.ts';
+import { bedScenario } from '../../core/records/bed-scenario.ts';
+import { booksOfBed, materialFinder } from '../../core/records/garden-books.ts';
+import { LIFTED_HUMUS_SHARE, liftFrom, type Lifted } from '../../core/year/lift.ts';
+import type { AppContext } from '../app-context.ts';
+import { requireSoundBooks } from '../kept-books.ts';
+import { keptRecords, requireSoundStock } from '../kept-stock.ts';
+import type { Stores } from '../stores.ts';
+import { found } from './answers.ts';
+import { body } from './validated.ts';
+
+/** What the layers hold by the book on the morning of that day, as a material of its own. */
+function lifted(stores: Stores, bed: BedRecord, { date, layerIds }: LiftDraft, today: string): Lifted {
+  if (date > today) throw new InputError(['date'], 'bad_date', `lies in the future; got ${date}`);
+  const entries = stores.entries.listOf(bed.id);
+  layerIds.forEach((layerId, i) => {
+    const layer = entries.find(({ id }) => id === layerId);
+    if (layer?.type !== 'lay' || layer.date > date) {
+      throw new InputError(['layerIds', i], 'unknown', 'names no layer that lay on this bed by then');
+    }
+  });
+  const records = keptRecords(stores, bed.gardenId);
+  const day = dayNumberFromIso(date, ['date']);
+  const scenario = bedScenario(
+    found(booksOfBed(records, bed.id), 'bed'),
+    materialFinder(records),
+    day,
+    day + 1,
+  );
+  return liftFrom(scenario, layerIds, day, bed.areaM2);
+}
+
+/** Writes the taking off and the receiving. Ids follow from that of the lift, so that sending again finds them. */
+function carryOut(stores: Stores, bed: BedRecord, draft: LiftDraft, { basis, massFreshKg }: Lifted) {
+  const { id, date, note, layerIds, lotName } = draft;
+  const { gardenId } = bed;
+  const name = `Lifted from ${bed.name}, ${date}`.slice(0, 80);
+  const entries = layerIds.map((layerId, i) =>
+    stores.entries.insert({
+      id: `${id}-off-${i + 1}`,
+      bedId: bed.id,
+      type: 'takeOff',
+      state: 'laid',
+      date,
+      note,
+      layerId,
+      shareTakenOff: 1,
+      humusShareTakenOff: LIFTED_HUMUS_SHARE,
+    }),
+  );
+  const material = stores.materials.insert({ id: `${id}-stuff`, gardenId, name, basis, note });
+  const lot = stores.lots.insert({
+    id: `${id}-lot`,
+    gardenId,
+    name: lotName,
+    form: 'pile',
+    keeping: 'covered',
+    isTurned: false,
+    isHot: false,
+    reserveL: 0,
+    note,
+  });
+  const movement = stores.movements.insert({
+    id: `${id}-in`,
+    gardenId,
+    lotId: lot.id,
+    type: 'receive',
+    state: 'laid',
+    date,
+    note,
+    materialId: material.id,
+    amount: massFreshKg,
+    unit: 'kg',
+    moistureFractionWetBasis: null,
+    bulkDensityKgPerM3: null,
+    seasonedMonths: 0,
+  });
+  return { entries, lot, movement };
+}
+
+/** Finished layers lifted off a path or a bed into the stock: what the bed loses, the pile gains. */
+export const liftRoutes = ({ stores, today }: AppContext) =>
+  new Hono().post('/beds/:bedId/lifts', body(liftDraft), (c) => {
+    const draft = c.req.valid('json');
+    return stores.atomically(() => {
+      const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+      const known = stores.lots.find(`${draft.id}-lot`);
+      if (known) {
+        const entries = stores.entries.listOf(bed.id).filter(({ id }) => id.startsWith(`${draft.id}-off-`));
+        return c.json(
+          { entries, lot: known, movement: found(stores.movements.find(`${draft.id}-in`), 'posting') },
+          200,
+        );
+      }
+      const written = carryOut(stores, bed, draft, lifted(stores, bed, draft, today()));
+      requireSoundBooks(stores, bed.id, today(), { about: written.entries.map(({ id }) => id) });
+      requireSoundStock(keptRecords(stores, bed.gardenId), today(), [written.movement.id]);
+      return c.json(written, 201);
+    });
+  });

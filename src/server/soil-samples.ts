@@ -1,0 +1,33 @@
+import type { SampleSent } from '../contract/instruments.ts';
+import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import { phOn } from '../core/advice/conflicts.ts';
+import { projectBed } from '../core/projection/bed-projection.ts';
+import { bedScenario } from '../core/records/bed-scenario.ts';
+import { booksOfBed, carriedForward, materialFinder } from '../core/records/garden-books.ts';
+import { keptRecords } from './kept-stock.ts';
+import { found } from './routes/answers.ts';
+import type { Stores } from './stores.ts';
+
+/** 1 g/m2 is 10 kg/ha. */
+const KG_PER_HA_PER_G_PER_M2 = 10;
+
+/** A sample of a bed down to the bottom of its root zone, with what its book says it holds this morning. */
+export function sampleOf(stores: Stores, bedId: string, todayIso: string): SampleSent {
+  const bed = found(stores.beds.find(bedId), 'bed');
+  const records = carriedForward(keptRecords(stores, bed.gardenId), todayIso);
+  const books = found(booksOfBed(records, bedId), 'bed');
+  const today = dayNumberFromIso(todayIso, ['today']);
+  const scenario = bedScenario(books, materialFinder(records), today, today + 1);
+  const sample = projectBed(scenario, scenario.endDay - scenario.startDay, [today]).samples.find(
+    ({ day }) => day === today,
+  )!;
+  return {
+    bedId,
+    bedName: bed.name,
+    date: todayIso,
+    sampledDepthCm: bed.rootZoneCm,
+    ph: phOn(books, today),
+    organicMatterPct: sample.organicMatterPct,
+    mineralNitrogenKgPerHa: (sample.availableContactG + sample.availableRootG) * KG_PER_HA_PER_G_PER_M2,
+  };
+}

@@ -1,0 +1,77 @@
+import { COLORS } from '../theme/tokens.ts';
+
+export interface TrialBar {
+  readonly name: string;
+  readonly values: readonly number[];
+  readonly mean: number | null;
+}
+
+interface TrialResultChartProps {
+  readonly bars: readonly TrialBar[];
+  readonly unit: string;
+  readonly format: (value: number) => string;
+}
+
+const ROW = 34;
+const LABEL = 150;
+const WIDTH = 560;
+const RIGHT = 30;
+const MARGIN_SHARE = 0.08;
+
+/** Every plot as a dot, every treatment's mean as a line through them. */
+export function TrialResultChart({ bars, unit, format }: TrialResultChartProps) {
+  const values = bars.flatMap((bar) => bar.values);
+  if (values.length === 0) return null;
+  // Dots need no zero: the room goes to their differences.
+  const span = Math.max(...values) - Math.min(...values) || Math.abs(values[0]!) || 1;
+  const low = Math.min(...values) - span * MARGIN_SHARE;
+  const high = Math.max(...values) + span * MARGIN_SHARE;
+  const at = (value: number) => LABEL + ((value - low) / (high - low)) * (WIDTH - LABEL - RIGHT);
+  const height = bars.length * ROW + 24;
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      className="trial-chart"
+      role="img"
+      aria-label={inWords(bars, unit, format)}
+    >
+      {[low, (low + high) / 2, high].map((tick) => (
+        <g key={tick}>
+          <path d={`M${at(tick)} 0V${height - 20}`} stroke={COLORS.rule} />
+          <text x={at(tick)} y={height - 6} fontSize={11} textAnchor="middle" fill={COLORS.softInk}>
+            {format(tick)}
+          </text>
+        </g>
+      ))}
+      {bars.map(({ name, values: own, mean }, i) => {
+        const y = i * ROW + ROW / 2;
+        return (
+          <g key={name}>
+            <text x={0} y={y + 4} fontSize={13} fill={COLORS.ink}>
+              {name.length > 22 ? `${name.slice(0, 21)}…` : name}
+            </text>
+            <path d={`M${LABEL} ${y}H${WIDTH - RIGHT}`} stroke={COLORS.rule} />
+            {own.map((value, k) => (
+              <circle
+                key={`${k} ${value}`}
+                cx={at(value)}
+                cy={y}
+                r={4.5}
+                fill={COLORS.nitrogenDeepWash}
+                stroke={COLORS.nitrogen}
+              />
+            ))}
+            {mean !== null && <path d={`M${at(mean)} ${y - 11}v22`} stroke={COLORS.ink} strokeWidth={2.5} />}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+const inWords = (bars: readonly TrialBar[], unit: string, format: (value: number) => string): string =>
+  bars
+    .map(({ name, values, mean }) =>
+      mean === null ? `${name}: not measured` : `${name}: mean ${format(mean)} ${unit} of ${values.length}`,
+    )
+    .join('; ');

@@ -1,0 +1,109 @@
+import { describe, expect, it } from 'vitest';
+import { createOutbox, type HandOver, type NewParcel, type Parcel, type Shelf } from './outbox.ts';
+
+const note = (text: string): NewParcel => ({
+  type: 'journal',
+  gardenId: 'garden',
+  record: {
+    kind: 'observation',
+    id: text,
+    date: '2026-05-14',
+    note: text,
+    bedId: 'bed',
+    plantingId: null,
+    photoId: null,
+    observed: { type: 'note' },
+  },
+});
+const textOf = (parcel: Parcel): string => (parcel.type === 'journal' ? parcel.record.note : '');
+
+/** A shelf in memory, one thing at a time, and books that can be cut off. */
+function setUp() {
+  let lying: readonly Parcel[] = [];
+  const shelf: Shelf = {
+    read: () => Promise.resolve(lying),
+    write: (parcels) => {
+      lying = parcels;
+      return Promise.resolve();
+    },
+  };
+  let last: Promise<unknown> = Promise.resolve();
+  const exclusively = <Result>(act: () => Promise<Result>): Promise<Result> => {
+    const turn = last.then(act);
+    last = turn.catch(() => undefined);
+    return turn;
+  };
+  const world = { isOnline: true, kept: [] as string[], losesAnswers: false };
+  const handOver: HandOver = (parcel) => {
+    if (!world.isOnline) return Promise.reject(new Error('no connection'));
+    if (textOf(parcel) === 'wrong') return Promise.resolve({ refusal: 'date lies in the future' });
+    if (!world.kept.includes(textOf(parcel))) world.kept.push(textOf(parcel));
+    return world.losesAnswers ? Promise.reject(new Error('answer lost')) : Promise.resolve('kept');
+  };
+  const open = () => createOutbox(shelf, handOver, exclusively, () => '2026-05-14T10:00:00Z');
+  return { world, open, lying: () => lying };
+}
+
+describe('what is written in the garden', () => {
+  it('waits while there is no connection, and goes in once and in order when it is back', async () => {
+    const { world, open } = setUp();
+    const box = open();
+    world.isOnline = false;
+    await box.add([note('first')]);
+    expect(await box.flush()).toBe(false);
+    await box.add([note('second'), note('third')]);
+    expect([await box.flush(), box.parcels().length, world.kept]).toEqual([false, 3, []]);
+    world.isOnline = true;
+    expect(await box.flush()).toBe(true);
+    expect([box.parcels(), world.kept]).toEqual([[], ['first', 'second', 'third']]);
+  });
+  it('outlives the page', async () => {
+    const { world, open } = setUp();
+    world.isOnline = false;
+    await open().add([note('kept on the device')]);
+    world.isOnline = true;
+    const later = open();
+    await later.open();
+    expect(later.parcels().map(textOf)).toEqual(['kept on the device']);
+    await later.flush();
+    expect(world.kept).toEqual(['kept on the device']);
+  });
+  it('is doubled neither by two windows nor by an answer that is lost', async () => {
+    const { world, open } = setUp();
+    const [one, two] = [open(), open()];
+    await one.add([note('a'), note('b')]);
+    await Promise.all([one.flush(), two.flush(), one.flush()]);
+    expect(world.kept).toEqual(['a', 'b']);
+    world.losesAnswers = true;
+    await one.add([note('c')]);
+    expect(await one.flush()).toBe(false);
+    world.losesAnswers = false;
+    await one.flush();
+    expect([world.kept, one.parcels()]).toEqual([['a', 'b', 'c'], []]);
+  });
+  it('stays with the reason when it is refused, and does not hold up what comes after', async () => {
+    const { world, open, lying } = setUp();
+    const box = open();
+    await box.add([note('wrong'), note('right')]);
+    expect(await box.flush()).toBe(true);
+    expect(world.kept).toEqual(['right']);
+    expect(box.parcels().map(({ refusal }) => refusal)).toEqual(['date lies in the future']);
+    const [{ id }] = box.parcels();
+    await box.retry(id);
+    await box.flush();
+    expect(box.parcels()).toHaveLength(1);
+    await box.discard(id);
+    expect(lying()).toEqual([]);
+  });
+  it('tells whoever listens, until they stop', async () => {
+    const { open } = setUp();
+    const box = open();
+    let told = 0;
+    const stop = box.subscribe(() => (told += 1));
+    await box.add([note('a')]);
+    const first = told;
+    stop();
+    await box.flush();
+    expect([first > 0, told]).toEqual([true, first]);
+  });
+});

@@ -1,0 +1,208 @@
+import { Button, Checkbox, Segmented, Select } from 'antd';
+import { lazy, Suspense, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { AgendaItem } from '../../../core/agenda/agenda.ts';
+import { TASK_GROUPS, type TaskGroup } from '../../../core/agenda/tasks.ts';
+import type { DayNumber } from '../../../core/climate/calendar.ts';
+import { dayOf, fullDate } from '../../../words/dates.ts';
+import { measuresOf } from '../../../words/measures.ts';
+import { TASK_GROUP_MARKS, TASK_GROUP_WORDS } from '../../../words/task-words.ts';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { agendaSections, bundled, doneLately } from './agenda-sections.ts';
+import { MonthGrid } from './MonthGrid.tsx';
+import { TaskBundle } from './TaskBundle.tsx';
+import { TaskRow, type TaskRowProps } from './TaskRow.tsx';
+import { useAgenda } from './use-agenda.ts';
+import { useTaskActs } from './use-task-acts.ts';
+import './calendar.css';
+
+const SubscribeBand = lazy(async () => ({ default: (await import('./SubscribeBand.tsx')).SubscribeBand }));
+
+/** What to do when, worked out from everything that was written down. */
+export function CalendarPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenCalendar key={books.garden.id} books={books} />;
+}
+
+const ALL = 'all';
+const YARD = 'yard';
+
+interface Filter {
+  /** A bed's id, the yard, or all. */
+  readonly place: string;
+  readonly hidden: ReadonlySet<TaskGroup>;
+}
+
+const passes = ({ bedId, group }: AgendaItem, { place, hidden }: Filter): boolean =>
+  !hidden.has(group) && (place === ALL || (place === YARD ? bedId === null : bedId === place));
+
+function OpenCalendar({ books }: { books: GardenBooks }) {
+  const [query, setQuery] = useSearchParams();
+  const [filter, setFilter] = useState<Filter>({ place: ALL, hidden: new Set() });
+  const [isSubscribing, setSubscribing] = useState(false);
+  const today = dayOf(books.today);
+  const [day, setDay] = useState<DayNumber>(today);
+  const measures = measuresOf(books.garden);
+  const agenda = useAgenda(books);
+  const acts = useTaskActs(books);
+  const items = agenda.items.filter((item) => passes(item, filter));
+  const isMonth = query.get('view') === 'month';
+  const rows: Omit<TaskRowProps, 'item'> = { books, measures, today, acts };
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>Calendar from {fullDate(today)}</h1>
+          <p className="soft">{summary(agenda.items, agenda.waiting, today)}</p>
+        </div>
+        <div className="actions">
+          <Link className="button-link" to={`/garden/${books.garden.id}/laying`}>
+            Laying day
+          </Link>
+          <Button onClick={() => setSubscribing(!isSubscribing)}>Subscribe</Button>
+        </div>
+      </header>
+      {isSubscribing && (
+        <Suspense fallback={<p className="soft">Opening …</p>}>
+          <SubscribeBand gardenId={books.garden.id} onClose={() => setSubscribing(false)} />
+        </Suspense>
+      )}
+      <div className="calendar-bar">
+        <Segmented
+          value={isMonth ? 'month' : 'agenda'}
+          onChange={(view) => setQuery(view === 'month' ? { view } : {}, { replace: true })}
+          options={[
+            { value: 'agenda', label: 'Agenda' },
+            { value: 'month', label: 'Month' },
+          ]}
+        />
+        <Select
+          aria-label="Whose tasks"
+          value={filter.place}
+          onChange={(place: string) => setFilter({ ...filter, place })}
+          popupMatchSelectWidth={false}
+          style={{ width: 150 }}
+          options={[
+            { value: ALL, label: 'Whole garden' },
+            ...books.beds.map(({ id, name }) => ({ value: id, label: name })),
+            { value: YARD, label: 'Yard and fires' },
+          ]}
+        />
+        <GroupChoice hidden={filter.hidden} onChange={(hidden) => setFilter({ ...filter, hidden })} />
+      </div>
+      {agenda.refusals.map((sentence) => (
+        <p key={sentence} className="trouble" role="alert">
+          {sentence}
+        </p>
+      ))}
+      {isMonth ? (
+        <>
+          <MonthGrid items={items.filter(isStanding)} {...{ books, measures, today, day }} onDay={setDay} />
+          <DayList day={day} items={items} rows={rows} />
+        </>
+      ) : (
+        <AgendaLists items={items} isWaiting={agenda.waiting > 0} rows={rows} />
+      )}
+      <p className="soft estimate">
+        Nothing here was typed: it follows from what you laid, planned and planted, and from what the model
+        expects. Change the records and it changes. Seasons follow the climate of your garden; the weather
+        itself is yours to judge.
+      </p>
+    </div>
+  );
+}
+
+const isStanding = ({ state }: AgendaItem): boolean => state === 'open' || state === 'snoozed';
+
+function summary(items: readonly AgendaItem[], waiting: number, today: DayNumber): string {
+  const standing = items.filter(isStanding);
+  const late = standing.filter(({ lateDays }) => lateDays > 0).length;
+  const week = standing.filter(({ shownDay }) => shownDay >= today && shownDay < today + 7).length;
+  const more = waiting > 0 ? ` Working out ${waiting} more …` : '';
+  if (standing.length === 0)
+    return waiting > 0 ? 'Working out what is to be done …' : 'Nothing is to be done.';
+  return `${late > 0 ? `${late} late, ` : ''}${week} this week, ${standing.length} in all within a year.${more}`;
+}
+
+function GroupChoice({
+  hidden,
+  onChange,
+}: {
+  hidden: ReadonlySet<TaskGroup>;
+  onChange: (hidden: ReadonlySet<TaskGroup>) => void;
+}) {
+  return (
+    <Checkbox.Group
+      className="group-choice"
+      aria-label="Kinds of tasks"
+      value={TASK_GROUPS.filter((group) => !hidden.has(group))}
+      onChange={(shown: TaskGroup[]) =>
+        onChange(new Set(TASK_GROUPS.filter((group) => !shown.includes(group))))
+      }
+      options={TASK_GROUPS.map((group) => ({
+        value: group,
+        label: `${TASK_GROUP_MARKS[group]} ${TASK_GROUP_WORDS[group]}`,
+      }))}
+    />
+  );
+}
+
+interface ListsProps {
+  readonly items: readonly AgendaItem[];
+  readonly isWaiting: boolean;
+  readonly rows: Omit<TaskRowProps, 'item'>;
+}
+
+function AgendaLists({ items, isWaiting, rows }: ListsProps) {
+  const sections = agendaSections(items, rows.today);
+  const done = doneLately(items, rows.today);
+  if (sections.length === 0 && !isWaiting) {
+    return (
+      <div className="empty">
+        <h2>Nothing to do</h2>
+        <p>
+          Make a bed and plan something for it: a layer for autumn, a crop for spring. What follows from it,
+          and when, stands here by itself.
+        </p>
+      </div>
+    );
+  }
+  return (
+    <>
+      {sections.map(({ name, items: own }) => (
+        <TaskList key={name} name={name} items={own} rows={rows} />
+      ))}
+      {done.length > 0 && (
+        <details className="done-lately">
+          <summary>Ticked off or struck out lately ({done.length})</summary>
+          <TaskList name="Done" items={done} rows={rows} />
+        </details>
+      )}
+    </>
+  );
+}
+
+function TaskList({ name, items, rows }: { name: string } & Omit<ListsProps, 'isWaiting'>) {
+  return (
+    <section className={name === 'Late' ? 'agenda is-late' : 'agenda'} aria-label={name}>
+      <h2>{name}</h2>
+      <ul className="tasks">
+        {bundled(items).map((bundle) =>
+          bundle.length === 1 ? (
+            <TaskRow key={bundle[0]!.key} item={bundle[0]!} {...rows} />
+          ) : (
+            <TaskBundle key={bundle[0]!.key} items={bundle} {...rows} />
+          ),
+        )}
+      </ul>
+    </section>
+  );
+}
+
+function DayList({ day, items, rows }: { day: DayNumber } & Omit<ListsProps, 'isWaiting'>) {
+  const own = items.filter((item) => isStanding(item) && Math.max(item.shownDay, rows.today) === day);
+  if (own.length === 0) return <p className="soft">Nothing on {fullDate(day)}. Choose another day.</p>;
+  return <TaskList name={fullDate(day)} items={own} rows={rows} />;
+}

@@ -1,0 +1,76 @@
+import { Button, Select } from 'antd';
+import { useState } from 'react';
+import type { LayEntry } from '../../../core/records/bed-records.ts';
+import type { AmountUnit } from '../../../core/units/amount.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import { unitsFor, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { Field } from '../../forms/Field.tsx';
+import { DateField, TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import type { ReallyLaid } from './use-task-acts.ts';
+
+interface LaidFormProps {
+  readonly entry: LayEntry;
+  readonly measures: Measures;
+  /** ISO date. */
+  readonly today: string;
+  readonly isSaving: boolean;
+  readonly onLaid: (laid: ReallyLaid) => void;
+  readonly onClose: () => void;
+}
+
+/** What was really laid: the plan's amount to begin with, corrected where it came out otherwise. */
+export function LaidForm({ entry, measures, today, isSaving, onLaid, onClose }: LaidFormProps) {
+  const [amount, setAmount] = useState(() => plainFigure(entry.amount ?? entry.massFreshKg, 4));
+  const [unit, setUnit] = useState<AmountUnit>(entry.unit ?? 'kg');
+  const [date, setDate] = useState(today);
+  const figure = numberFromText(amount);
+  const isFit = figure > 0;
+  const isPast = /^\d{4}-\d\d-\d\d$/.test(date) && date <= today;
+  return (
+    <form
+      className="task-form"
+      aria-label="What was really laid"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isFit && isPast) onLaid({ amount: figure, unit, date });
+      }}
+    >
+      <div className="band-fields">
+        <TextField
+          name="Really laid"
+          value={amount}
+          onChange={setAmount}
+          width={84}
+          trouble={isFit ? undefined : 'above 0'}
+        />
+        <Field name="of">
+          {(control) => (
+            <Select
+              {...control}
+              value={unit}
+              onChange={setUnit}
+              style={{ width: 142 }}
+              popupMatchSelectWidth={false}
+              options={unitsFor(measures).map((one) => ({ value: one, label: UNIT_WORDS[one] }))}
+            />
+          )}
+        </Field>
+        <DateField
+          name="on"
+          value={date}
+          onChange={setDate}
+          trouble={isPast ? undefined : 'today or before'}
+        />
+      </div>
+      <div className="band-foot">
+        <Button size="small" type="primary" htmlType="submit" loading={isSaving}>
+          Write it down as laid
+        </Button>
+        <Button size="small" type="text" onClick={onClose}>
+          Cancel
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,34 @@
+import type { AgendaItem } from '../../../core/agenda/agenda.ts';
+import { dateNear } from '../../../words/dates.ts';
+import { TASK_GROUP_MARKS, taskReason, taskWords } from '../../../words/task-words.ts';
+import { TaskRow, type TaskRowProps } from './TaskRow.tsx';
+
+/** The same task on many beds on one day, as one line that opens. */
+export function TaskBundle({
+  items,
+  ...rows
+}: { items: readonly AgendaItem[] } & Omit<TaskRowProps, 'item'>) {
+  const first = items[0]!;
+  const { books, measures, today } = rows;
+  return (
+    <li className="task-bundle">
+      <details>
+        <summary className="task">
+          <span className="task-date figure">{dateNear(first.shownDay, today)}</span>
+          <span className="task-mark">{TASK_GROUP_MARKS[first.group]}</span>
+          <span className="task-body">
+            <span className="task-what">
+              {items.length} beds: {taskWords(first, books, measures)}
+            </span>
+            <span className="soft"> {taskReason(first, measures, today)}</span>
+          </span>
+        </summary>
+        <ul className="tasks">
+          {items.map((item) => (
+            <TaskRow key={item.key} item={item} {...rows} />
+          ))}
+        </ul>
+      </details>
+    </li>
+  );
+}

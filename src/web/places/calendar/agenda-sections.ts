@@ -1,0 +1,75 @@
+import type { AgendaItem } from '../../../core/agenda/agenda.ts';
+import { calendarDateOf, type DayNumber } from '../../../core/climate/calendar.ts';
+import { monthAndYear } from '../../../words/dates.ts';
+
+export interface AgendaSection {
+  readonly name: string;
+  readonly items: readonly AgendaItem[];
+}
+
+const WEEK_DAYS = 7;
+const SOON_DAYS = 28;
+/** Things ticked off this long ago are still shown, to be brought back. */
+const DONE_TOLD_DAYS = 30;
+
+const isOpen = ({ state }: AgendaItem): boolean => state === 'open' || state === 'snoozed';
+
+/** Open tasks by when they are due: late, this week, soon, then month by month. */
+export function agendaSections(items: readonly AgendaItem[], today: DayNumber): AgendaSection[] {
+  const sections = new Map<string, AgendaItem[]>();
+  for (const item of items.filter(isOpen)) {
+    const name = sectionName(item, today);
+    sections.set(name, [...(sections.get(name) ?? []), item]);
+  }
+  return [...sections].map(([name, own]) => ({ name, items: own }));
+}
+
+function sectionName({ shownDay }: AgendaItem, today: DayNumber): string {
+  if (shownDay < today) return 'Late';
+  if (shownDay < today + WEEK_DAYS) return 'This week';
+  if (shownDay < today + SOON_DAYS) return 'The next four weeks';
+  return monthAndYear(shownDay);
+}
+
+/** Tasks that are the same for every bed, and so many of which are told as one. */
+const BUNDLED: ReadonlySet<string> = new Set(['closeYear', 'retest']);
+const FEWEST_BUNDLED = 3;
+
+/** Items in order, those that are the same on many beds on one day together. */
+export function bundled(items: readonly AgendaItem[]): AgendaItem[][] {
+  const bundles: AgendaItem[][] = [];
+  for (const item of items) {
+    const keyOf = ({ what, shownDay, state }: AgendaItem) => `${what.code} ${shownDay} ${state}`;
+    const same = BUNDLED.has(item.what.code)
+      ? bundles.find(([first]) => keyOf(first!) === keyOf(item))
+      : undefined;
+    if (same) same.push(item);
+    else bundles.push([item]);
+  }
+  return bundles.flatMap((bundle) =>
+    bundle.length >= FEWEST_BUNDLED ? [bundle] : bundle.map((item) => [item]),
+  );
+}
+
+/** What was ticked off or struck out lately, the last first. */
+export const doneLately = (items: readonly AgendaItem[], today: DayNumber): AgendaItem[] =>
+  items
+    .filter((item) => !isOpen(item) && item.mark !== null && item.day >= today - DONE_TOLD_DAYS)
+    .toReversed();
+
+/** Days of the weeks that a month touches, Monday first. */
+export function monthWeeks(day: DayNumber): DayNumber[][] {
+  const { day: dayOfMonth } = calendarDateOf(day);
+  const first = day - dayOfMonth + 1;
+  // Day 1 of the count, 1 January of year 1, was a Monday.
+  const monday = first - ((first - 1) % WEEK_DAYS);
+  const weeks: DayNumber[][] = [];
+  for (
+    let start = monday;
+    start === monday || calendarDateOf(start).month === calendarDateOf(first).month;
+    start += WEEK_DAYS
+  ) {
+    weeks.push(Array.from({ length: WEEK_DAYS }, (_, i) => start + i));
+  }
+  return weeks;
+}

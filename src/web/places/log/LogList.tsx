@@ -1,0 +1,159 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button, Image, Segmented } from 'antd';
+import { useMemo, useState } from 'react';
+import type { ObservationRecord } from '../../../contract/journal-records.ts';
+import type { EntryRecord, GardenBooks } from '../../../contract/records.ts';
+import type { Expectation } from '../../../core/journal/expectation.ts';
+import { LeafDrawing } from '../../drawing/leaf-scale.tsx';
+import { dayOf, shortDate } from '../../../words/dates.ts';
+import { entryWords } from '../../../words/entry-words.ts';
+import { expectedInWords, observationLine, verdictWords } from '../../../words/journal-words.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { cropName } from '../../../words/record-names.ts';
+import { photoAddress, useRemoveJournal, useRestoreJournal } from '../../api/journal.ts';
+import { logQuery, questionAbout } from '../../worker/questions.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { observationsOf } from './observations-of.ts';
+
+interface LogListProps {
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly bedId: string;
+}
+
+type Line =
+  | { readonly date: string; readonly key: string; readonly observation: ObservationRecord }
+  | { readonly date: string; readonly key: string; readonly entry: EntryRecord };
+
+const FIRST_SHOWN = 30;
+
+/** What was written in the log of a bed, newest first, with what the model expected that day. */
+export function LogList({ books, measures, bedId }: LogListProps) {
+  const [filter, setFilter] = useState<'all' | 'unexpected'>('all');
+  const [shown, setShown] = useState(FIRST_SHOWN);
+  const observations = useMemo(() => observationsOf(books.journal, bedId), [books.journal, bedId]);
+  const question = useMemo(() => questionAbout(books, bedId, books.today), [books, bedId]);
+  const { data, isPlaceholderData } = useQuery({
+    ...logQuery(question, observations, 0),
+    enabled: observations.length > 0,
+  });
+  const expected = data?.ok && !isPlaceholderData ? data.result : {};
+  const entries = books.entries.filter(
+    (entry) =>
+      entry.bedId === bedId &&
+      entry.state === 'laid' &&
+      (entry.type === 'water' || entry.type === 'soilTest'),
+  );
+  const lines: Line[] = [
+    ...observations.map((observation) => ({
+      date: observation.date,
+      key: observation.id,
+      observation,
+    })),
+    ...entries.map((entry) => ({ date: entry.date, key: entry.id, entry })),
+  ].sort((a, b) => b.date.localeCompare(a.date));
+  const passing = lines.filter(
+    (line) =>
+      filter === 'all' ||
+      ('observation' in line && expected[line.key] != null && expected[line.key]!.verdict !== 'asExpected'),
+  );
+  return (
+    <section aria-label="The log" className="log-list">
+      <div className="section-head">
+        <h2>{books.beds.find(({ id }) => id === bedId)?.name}</h2>
+        <Segmented
+          size="small"
+          value={filter}
+          onChange={setFilter}
+          options={[
+            { value: 'all', label: 'All' },
+            { value: 'unexpected', label: 'Not as expected' },
+          ]}
+        />
+      </div>
+      {data && !data.ok && <p className="trouble">{data.sentence}</p>}
+      {passing.length === 0 ? (
+        <p className="soft">
+          {filter === 'all'
+            ? 'Nothing written about this bed yet. Look at it and tap what you see.'
+            : 'Nothing that the model did not expect.'}
+        </p>
+      ) : (
+        <ul className="log-lines">
+          {passing.slice(0, shown).map((line) =>
+            'observation' in line ? (
+              <ObservationLine
+                key={line.key}
+                observation={line.observation}
+                expectation={expected[line.key] ?? null}
+                books={books}
+                measures={measures}
+              />
+            ) : (
+              <li key={line.key} className="log-line">
+                <span className="posting-date figure">{shortDate(dayOf(line.date))}</span>
+                <span>{entryWords(line.entry, books.entries, books, measures)}</span>
+              </li>
+            ),
+          )}
+        </ul>
+      )}
+      {passing.length > shown && (
+        <Button size="small" onClick={() => setShown(shown + FIRST_SHOWN)}>
+          Show older ones
+        </Button>
+      )}
+    </section>
+  );
+}
+
+interface ObservationLineProps {
+  readonly observation: ObservationRecord;
+  readonly expectation: Expectation | null;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+}
+
+function ObservationLine({ observation, expectation, books, measures }: ObservationLineProps) {
+  const remove = useRemoveJournal();
+  const restore = useRestoreJournal();
+  const offerUndo = useUndo();
+  const { observed, plantingId, photoId } = observation;
+  const strikeOut = async () => {
+    await remove.mutateAsync(observation);
+    offerUndo('Taken out of the log.', () => restore.mutate(observation.id));
+  };
+  return (
+    <li className="log-line">
+      <span className="posting-date figure">{shortDate(dayOf(observation.date))}</span>
+      <span>
+        {observed.type === 'leafColor' && <LeafDrawing step={observed.step} size={18} />}{' '}
+        {observationLine(observation, measures)}
+        {plantingId !== null && <span className="soft"> {cropName(plantingId, books.plantings)}</span>}
+        {expectation && <VerdictNote expectation={expectation} measures={measures} />}
+        {photoId !== null && (
+          <Image
+            className="log-photo"
+            src={photoAddress(photoId)}
+            alt={`Photo of ${observation.date}`}
+            width={110}
+          />
+        )}
+      </span>
+      <Button size="small" type="text" onClick={() => void strikeOut()}>
+        Strike out
+      </Button>
+    </li>
+  );
+}
+
+function VerdictNote({ expectation, measures }: { expectation: Expectation; measures: Measures }) {
+  const { mark, word } = verdictWords(expectation);
+  const expected = expectedInWords(expectation.expected, measures);
+  return (
+    <span className={`verdict verdict-${expectation.verdict}`}>
+      {mark} {word}
+      {expected !== '' && <span className="soft">: {expected}</span>}
+    </span>
+  );
+}

@@ -1,0 +1,155 @@
+import { Select } from 'antd';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { GardenBooks, PlantingRecord } from '../../../contract/records.ts';
+import { findCrop } from '../../../core/crops/crop-library.ts';
+import { LOG_TILES, LogIcon, type LogTile } from '../../drawing/log-icons.tsx';
+import { fullDate, dayOf } from '../../../words/dates.ts';
+import { OBSERVED_WORDS } from '../../../words/journal-words.ts';
+import { measuresOf } from '../../../words/measures.ts';
+import { DateField } from '../../forms/inputs.tsx';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { LogList } from './LogList.tsx';
+import { TilePanel } from './TilePanel.tsx';
+import { useLogBook, type LogSubject } from './use-log-book.ts';
+import { WaitingList } from './WaitingList.tsx';
+import './log.css';
+
+const TILE_WORDS: Record<LogTile, string> = {
+  ...OBSERVED_WORDS,
+  watering: 'Watered',
+  soilTest: 'Soil test',
+};
+
+/** What is seen, measured and done, in two taps; and what the model expected there. */
+export function LogPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenLog key={books.garden.id} books={books} />;
+}
+
+/** What stands on a bed on a day. */
+function standing(plantings: readonly PlantingRecord[], bedId: string, date: string): PlantingRecord[] {
+  return plantings.filter(
+    (one) =>
+      one.bedId === bedId && one.plantedOn <= date && (one.clearedOn === null || one.clearedOn >= date),
+  );
+}
+
+function OpenLog({ books }: { books: GardenBooks }) {
+  const [query, setQuery] = useSearchParams();
+  const bedId = books.beds.find(({ id }) => id === query.get('bed'))?.id ?? books.beds[0]?.id;
+  const [date, setDate] = useState(books.today);
+  const [chosenPlanting, setChosenPlanting] = useState<string | null>(null);
+  const [tile, setTile] = useState<LogTile | null>(null);
+  const book = useLogBook(books);
+  const measures = measuresOf(books.garden);
+  if (bedId === undefined) {
+    return (
+      <div className="page">
+        <h1>Logbook</h1>
+        <div className="empty">
+          <h2>No bed to look at yet</h2>
+          <p>
+            The logbook ties what you see to a bed, its layers and what grows there.{' '}
+            <Link to={`/garden/${books.garden.id}`}>Make a bed first</Link>.
+          </p>
+        </div>
+      </div>
+    );
+  }
+  const isPast = /^\d{4}-\d\d-\d\d$/.test(date) && date <= books.today;
+  const crops = standing(books.plantings, bedId, isPast ? date : books.today);
+  const plantingId = crops.find(({ id }) => id === chosenPlanting)?.id ?? crops.at(-1)?.id ?? null;
+  const subject: LogSubject = { bedId, plantingId, date };
+  return (
+    <div className="page log-page">
+      <header className="page-head">
+        <div>
+          <h1>Logbook</h1>
+          <p className="soft">
+            {fullDate(dayOf(books.today))}. Choose the bed, tap what you see, tap how it is.
+          </p>
+        </div>
+        <div className="actions">
+          <Link className="button-link" to={`/garden/${books.garden.id}/pale?bed=${bedId}`}>
+            Why is it pale?
+          </Link>
+        </div>
+      </header>
+      <WaitingList outbox={book.outbox} books={books} measures={measures} />
+      <div className="log-columns">
+        <section aria-label="Write down">
+          <div className="log-subject">
+            <div className="bed-chips" role="radiogroup" aria-label="Bed">
+              {books.beds.map(({ id, name }) => (
+                <button
+                  key={id}
+                  type="button"
+                  role="radio"
+                  aria-checked={id === bedId}
+                  className="chip"
+                  onClick={() => setQuery({ bed: id }, { replace: true })}
+                >
+                  {name}
+                </button>
+              ))}
+            </div>
+            <div className="band-fields">
+              {crops.length > 0 && (
+                <div className="field">
+                  <span className="field-name">Growing there</span>
+                  <Select
+                    aria-label="Growing there"
+                    value={plantingId}
+                    onChange={setChosenPlanting}
+                    style={{ width: 150 }}
+                    options={crops.map(({ id, cropId }) => ({
+                      value: id,
+                      label: findCrop(cropId)?.name ?? cropId,
+                    }))}
+                  />
+                </div>
+              )}
+              <DateField
+                name="Seen on"
+                value={date}
+                onChange={setDate}
+                trouble={isPast ? undefined : 'today or before'}
+              />
+            </div>
+          </div>
+          {tile !== null && isPast && (
+            <TilePanel
+              key={`${tile} ${bedId}`}
+              tile={tile}
+              subject={subject}
+              books={books}
+              measures={measures}
+              book={book}
+              onDone={() => setTile(null)}
+            />
+          )}
+          <div className="log-tiles">
+            {LOG_TILES.map((one) => (
+              <button
+                key={one}
+                type="button"
+                className="log-tile"
+                aria-pressed={tile === one}
+                onClick={() => setTile(tile === one ? null : one)}
+              >
+                <LogIcon tile={one} />
+                {TILE_WORDS[one]}
+              </button>
+            ))}
+          </div>
+          <p className="log-said" role="status">
+            {book.said}
+          </p>
+        </section>
+        <LogList books={books} measures={measures} bedId={bedId} />
+      </div>
+    </div>
+  );
+}

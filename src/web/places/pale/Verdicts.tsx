@@ -1,0 +1,200 @@
+import { Button } from 'antd';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import { MENDED_BY_NITROGEN, type RemedyOutcome } from '../../../core/diagnosis/remedies.ts';
+import type { Cause } from '../../../core/diagnosis/causes.ts';
+import type { WeighedCause } from '../../../core/diagnosis/diagnose.ts';
+import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
+import { dayOf } from '../../../words/dates.ts';
+import {
+  CAUSE_WORDS,
+  evidenceWords,
+  FIT_WORDS,
+  outcomeWords,
+  remedyWords,
+} from '../../../words/pale-words.ts';
+import type { Measures } from '../../../words/measures.ts';
+import type { PaleAnswer } from '../../worker/log-answers.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+
+interface VerdictsProps {
+  readonly answer: PaleAnswer;
+  readonly bed: BedRecord;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly hasSigns: boolean;
+}
+
+const MOST_SHOWN = 4;
+
+/** What it could be, the likeliest first, with what speaks for and against each. */
+export function Verdicts({ answer, bed, books, measures, hasSigns }: VerdictsProps) {
+  const { diagnosis } = answer;
+  const [first] = diagnosis.causes;
+  const shown = diagnosis.causes.filter(({ fit }, i) => fit !== 'unlikely' || i === 0).slice(0, MOST_SHOWN);
+  const others = diagnosis.causes.filter((one) => !shown.includes(one));
+  return (
+    <section aria-label="What it could be" className="verdicts">
+      <p className="verdict-head" role="status">
+        {diagnosis.standsOut
+          ? `Most likely: ${CAUSE_WORDS[first!.cause].name.toLowerCase()}. Try its test before you treat.`
+          : hasSigns
+            ? 'No cause stands out yet: the cheap tests below would tell them apart.'
+            : 'From the books alone; tick what you see and it gets clearer.'}
+      </p>
+      {shown.map((cause) => (
+        <CauseCard key={cause.cause} weighed={cause} {...{ answer, bed, books, measures }} />
+      ))}
+      <details className="unlikely">
+        <summary>Less likely ({others.length})</summary>
+        <ul>
+          {others.map(({ cause, speaksAgainst }) => (
+            <li key={cause}>
+              {CAUSE_WORDS[cause].name}
+              {speaksAgainst.length > 0 && (
+                <span className="soft">
+                  : against it,{' '}
+                  {speaksAgainst.map((code) => evidenceWords(code, answer.facts, measures)).join('; ')}
+                </span>
+              )}
+            </li>
+          ))}
+        </ul>
+      </details>
+      <p className="soft hint">
+        Evidence weighed, not proven: the weights are ours, from common practice. A soil test and the local
+        advisory service come first.
+      </p>
+    </section>
+  );
+}
+
+function CauseCard({
+  weighed,
+  answer,
+  bed,
+  books,
+  measures,
+}: Omit<VerdictsProps, 'hasSigns'> & { weighed: WeighedCause }) {
+  const { cause, fit, share, speaksFor, speaksAgainst } = weighed;
+  const { name, test, remedy } = CAUSE_WORDS[cause];
+  const words = (codes: WeighedCause['speaksFor']) =>
+    codes.map((code) => evidenceWords(code, answer.facts, measures));
+  return (
+    <article className={`cause cause-${fit}`}>
+      <h3>
+        <span aria-hidden="true">{FIT_WORDS[fit].mark}</span> {name}{' '}
+        <span className="soft cause-fit">{FIT_WORDS[fit].word}</span>
+      </h3>
+      <div className="cause-bar" aria-hidden="true">
+        <span style={{ width: `${Math.round(share * 100)}%` }} />
+      </div>
+      <dl>
+        {speaksFor.length > 0 && (
+          <>
+            <dt>for it</dt>
+            <dd>{words(speaksFor).join('; ')}</dd>
+          </>
+        )}
+        {speaksAgainst.length > 0 && (
+          <>
+            <dt>against it</dt>
+            <dd>{words(speaksAgainst).join('; ')}</dd>
+          </>
+        )}
+        <dt>cheap test</dt>
+        <dd>{test}</dd>
+        <dt>what to do</dt>
+        <dd>{remedy}</dd>
+      </dl>
+      <RemedyLines {...{ cause, answer, bed, books, measures }} />
+    </article>
+  );
+}
+
+const reckonedFor = (cause: Cause, { what }: RemedyOutcome): boolean =>
+  what.code === 'wait' ||
+  (what.code === 'water' ? cause === 'drought' && what.waterMm > 0.5 : MENDED_BY_NITROGEN.has(cause));
+
+/** Remedies that can be reckoned on this bed, each with what the model expects after it. */
+function RemedyLines({
+  cause,
+  answer: { remedies },
+  bed,
+  books,
+  measures,
+}: Omit<VerdictsProps, 'hasSigns'> & { cause: Cause }) {
+  const write = useWriteEntry(bed.id);
+  const remove = useRemoveEntry();
+  const offerUndo = useUndo();
+  const own = remedies?.outcomes.filter((outcome) => reckonedFor(cause, outcome)) ?? [];
+  if (!remedies || own.length < 2) return null;
+  const nothing = remedies.outcomes[0]!;
+  const today = dayOf(books.today);
+  const carryOut = ({ what }: RemedyOutcome) => {
+    const common = {
+      state: 'laid' as const,
+      date: books.today,
+      note: `Against: ${CAUSE_WORDS[cause].name.toLowerCase()}.`,
+    };
+    const draft =
+      what.code === 'feed'
+        ? ({ ...common, type: 'feed', nitrogenG: what.nitrogenGPerM2 * bed.areaM2 } as const)
+        : what.code === 'water'
+          ? ({ ...common, type: 'water', waterMm: what.waterMm } as const)
+          : what.code === 'workIn'
+            ? ({
+                ...common,
+                type: 'lay',
+                materialId: what.materialId,
+                lotId: null,
+                amount: what.thicknessCm,
+                unit: 'cm',
+                dugDepthCm: what.depthCm,
+                seasonedMonths: 0,
+              } as const)
+            : null;
+    if (!draft) return;
+    write.mutate(draft, {
+      onSuccess: (entry) => offerUndo('Written into the book of the bed.', () => remove.mutate(entry)),
+    });
+  };
+  return (
+    <table className="ledger remedies">
+      <tbody>
+        {own.map((outcome) => (
+          <tr key={outcome.what.code}>
+            <td>
+              <strong>{remedyWords(outcome, bed.areaM2, measures)}</strong>
+              {outcome.what.code === 'workIn' && (
+                <span className="soft">
+                  {' '}
+                  ({findLibraryMaterial(outcome.what.materialId)!.name}, or composted manure)
+                </span>
+              )}
+              <br />
+              <span className="soft">
+                {outcomeWords(outcome, remedies.isPaleByModel, nothing.missedG, bed.areaM2, measures, today)}
+              </span>
+            </td>
+            <td>
+              {outcome.what.code !== 'wait' && (
+                <Button size="small" loading={write.isPending} onClick={() => carryOut(outcome)}>
+                  Done today
+                </Button>
+              )}
+            </td>
+          </tr>
+        ))}
+        {Object.values(sentencesOf(write.error)).map((sentence) => (
+          <tr key={sentence}>
+            <td colSpan={2} className="field-trouble">
+              {sentence}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

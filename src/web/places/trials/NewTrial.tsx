@@ -1,0 +1,187 @@
+import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import type { JournalDraft, TrialRecord } from '../../../contract/journal-records.ts';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { placePlots } from '../../../core/trials/placement.ts';
+import { TrialPlots } from '../../drawing/trial-plots.tsx';
+import { sentencesOf } from '../../api/failures.ts';
+import { useWriteJournal } from '../../api/journal.ts';
+import { Field } from '../../forms/Field.tsx';
+import { FormFoot } from '../../forms/FormFoot.tsx';
+import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { TRIAL_PLACE_WORDS, TRIAL_TEMPLATES } from '../../../words/trial-words.ts';
+
+type Draft = Omit<Extract<JournalDraft, { kind: 'trial' }>, 'id' | 'kind' | 'note'>;
+
+const PLACES = Object.entries(TRIAL_PLACE_WORDS).map(([value, { many }]) => ({
+  value: value as TrialRecord['place'],
+  label: many,
+}));
+const MOST_REPEATS = 25;
+const newSeed = (): number => 1 + Math.floor(Math.random() * 999_998);
+
+/** Setting up a trial: what against what, how many of each, and where each comes to lie by lot. */
+export function NewTrial({
+  books,
+  onClose,
+  onKept,
+}: {
+  books: GardenBooks;
+  onClose: () => void;
+  onKept: (trialId: string) => void;
+}) {
+  const [id] = useState(() => crypto.randomUUID());
+  const write = useWriteJournal(books.garden.id);
+  const [draft, setDraft] = useState<Draft>(() => ({
+    date: books.today,
+    bedId: null,
+    name: TRIAL_TEMPLATES[0]!.name,
+    place: TRIAL_TEMPLATES[0]!.place,
+    treatments: [...TRIAL_TEMPLATES[0]!.treatments],
+    repeats: 4,
+    seed: newSeed(),
+    measure: 'height',
+    unit: 'cm',
+    isMoreBetter: true,
+  }));
+  const set = (change: Partial<Draft>) => setDraft((before) => ({ ...before, ...change }));
+  const treatments = draft.treatments.map((name) => name.trim()).filter((name) => name !== '');
+  const troubles = sentencesOf(write.error);
+  return (
+    <form
+      className="band"
+      aria-label="A new trial"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const record = { ...draft, treatments, kind: 'trial' as const, id, note: '' };
+        write.mutate([record], { onSuccess: () => onKept(id) });
+      }}
+    >
+      <div className="band-fields">
+        <Choice
+          name="Like"
+          value={null}
+          placeholder="a usual one …"
+          onChange={(name) => {
+            const template = TRIAL_TEMPLATES.find((one) => one.name === name);
+            if (template) set({ ...template, treatments: [...template.treatments] });
+          }}
+          options={TRIAL_TEMPLATES.map(({ name }) => ({ value: name, label: name }))}
+          width={230}
+        />
+        <TextField
+          name="Name"
+          value={draft.name}
+          onChange={(name) => set({ name })}
+          isNumber={false}
+          width={230}
+        />
+        <Choice
+          name="In"
+          value={draft.place}
+          onChange={(place) => set({ place })}
+          options={PLACES}
+          width={110}
+        />
+        <Field name="On">
+          {(control) => (
+            <Select
+              {...control}
+              value={draft.bedId ?? ''}
+              onChange={(bedId) => set({ bedId: bedId === '' ? null : bedId })}
+              style={{ width: 150 }}
+              options={[
+                { value: '', label: 'no bed' },
+                ...books.beds.map((bed) => ({ value: bed.id, label: bed.name })),
+              ]}
+            />
+          )}
+        </Field>
+        <DateField name="Begun on" value={draft.date} onChange={(date) => set({ date })} />
+      </div>
+      <div className="band-fields">
+        <Field
+          name="What against what, one a line; the first is what the others are held against"
+          trouble={treatments.length < 2 ? 'two at least' : undefined}
+        >
+          {(control) => (
+            <Input.TextArea
+              {...control}
+              value={draft.treatments.join('\n')}
+              onChange={(event) => set({ treatments: event.target.value.split('\n').slice(0, 8) })}
+              autoSize={{ minRows: 4 }}
+              style={{ width: 320 }}
+            />
+          )}
+        </Field>
+        <Field
+          name={`${TRIAL_PLACE_WORDS[draft.place].many} of each`}
+          hint={draft.repeats < 3 ? 'fewer than three tell nothing' : undefined}
+        >
+          {(control) => (
+            <InputNumber
+              {...control}
+              min={1}
+              max={MOST_REPEATS}
+              value={draft.repeats}
+              onChange={(repeats) => set({ repeats: repeats ?? 1 })}
+              style={{ width: 80 }}
+            />
+          )}
+        </Field>
+        <TextField
+          name="Measured"
+          value={draft.measure}
+          onChange={(measure) => set({ measure })}
+          isNumber={false}
+          width={130}
+        />
+        <TextField
+          name="in"
+          value={draft.unit}
+          onChange={(unit) => set({ unit })}
+          isNumber={false}
+          width={70}
+        />
+        <Field name="More is">
+          {(control) => (
+            <Checkbox
+              id={control.id}
+              checked={draft.isMoreBetter}
+              onChange={(event) => set({ isMoreBetter: event.target.checked })}
+            >
+              better
+            </Checkbox>
+          )}
+        </Field>
+      </div>
+      {treatments.length >= 2 && (
+        <div className="trial-lot">
+          <TrialPlots
+            plots={placePlots({ ...draft, treatments })}
+            treatments={treatments}
+            arePots={draft.place === 'pots'}
+            captionOf={() => ''}
+          />
+          <div>
+            <p className="soft">
+              Each row has every treatment once, in an order drawn by lot (number {draft.seed}), so that none
+              gets the sunny end every time.
+            </p>
+            <Button size="small" onClick={() => set({ seed: newSeed() })}>
+              Draw again
+            </Button>
+          </div>
+        </div>
+      )}
+      <FormFoot
+        label="Begin the trial"
+        isSaving={write.isPending}
+        onClose={onClose}
+        troubles={Object.entries(troubles).map(([field, sentence]) =>
+          sentence.replace(field, field.replace('records.0.', '')),
+        )}
+      />
+    </form>
+  );
+}

@@ -1,0 +1,94 @@
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import type { LiftDraft } from '../../../contract/records.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useLift, useRemoveEntry } from '../../api/gardens.ts';
+import { useRemoveLot, useRemoveMovement } from '../../api/stock.ts';
+import { DateField, TextField } from '../../forms/inputs.tsx';
+import { ageInWords, dayOf } from '../../../words/dates.ts';
+import { layName } from '../../../words/record-names.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import type { YearPartProps } from './SheetBody.tsx';
+
+/** The crumbs at the bottom of a path lifted into the stock: what the path loses, the pile gains, by the book. */
+export function LiftBand({ bed, books }: Omit<YearPartProps, 'sheet'>) {
+  const taken = new Set(
+    books.entries.flatMap((entry) =>
+      entry.type === 'takeOff' && entry.shareTakenOff === 1 ? [entry.layerId] : [],
+    ),
+  );
+  const layers = books.entries
+    .filter(
+      (entry) =>
+        entry.bedId === bed.id && entry.type === 'lay' && entry.state === 'laid' && !taken.has(entry.id),
+    )
+    .toSorted((a, b) => a.date.localeCompare(b.date));
+  const [chosen, setChosen] = useState<readonly string[]>(() => layers.slice(0, 1).map(({ id }) => id));
+  const [name, setName] = useState(`Path crumbs of ${books.today.slice(0, 4)}`);
+  const [date, setDate] = useState(books.today);
+  const [id, setId] = useState(() => crypto.randomUUID());
+  const lift = useLift(bed.id);
+  const removeMovement = useRemoveMovement();
+  const removeLot = useRemoveLot();
+  const removeEntry = useRemoveEntry();
+  const offerUndo = useUndo();
+  const today = dayOf(books.today);
+  if (layers.length === 0) return null;
+  const draft: LiftDraft = { id, date, note: '', layerIds: [...chosen], lotName: name };
+  const send = () =>
+    lift.mutate(draft, {
+      onSuccess: ({ entries, lot, movement }) => {
+        setId(crypto.randomUUID());
+        setChosen([]);
+        offerUndo(`${name} lies in the stock now.`, () => {
+          void (async () => {
+            await removeMovement.mutateAsync(movement);
+            await removeLot.mutateAsync(lot);
+            for (const entry of entries) await removeEntry.mutateAsync(entry);
+          })();
+        });
+      },
+    });
+  return (
+    <section aria-label="Lift the bottom" className="year-lift">
+      <h2>Lift the bottom of the path</h2>
+      <p className="soft">
+        After two to three years the lowest chips are crumbs (common practice). Take perennial weeds out
+        first; lay fresh card and chips after. The pile gets exactly the carbon and nitrogen the book has in
+        these layers, four fifths of the humus they have made with them.
+      </p>
+      <Checkbox.Group
+        className="lift-layers"
+        value={[...chosen]}
+        onChange={(ids: string[]) => setChosen(ids)}
+      >
+        {layers.map((entry) =>
+          entry.type === 'lay' ? (
+            <Checkbox key={entry.id} value={entry.id}>
+              {layName(entry, books)}, {ageInWords(today - dayOf(entry.date))} old
+            </Checkbox>
+          ) : null,
+        )}
+      </Checkbox.Group>
+      <div className="band-fields">
+        <TextField name="Call the pile" value={name} onChange={setName} isNumber={false} width={200} />
+        <DateField name="Lifted on" value={date} onChange={setDate} />
+        <div className="field">
+          <span className="field-name">&nbsp;</span>
+          <Button
+            disabled={chosen.length === 0 || name.trim() === ''}
+            loading={lift.isPending}
+            onClick={send}
+          >
+            Lift into the stock
+          </Button>
+        </div>
+      </div>
+      {Object.values(sentencesOf(lift.error)).map((sentence) => (
+        <p key={sentence} className="field-trouble" role="alert">
+          {sentence}
+        </p>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,134 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { LabReport } from '../../../contract/instruments.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { instrumentsQuery, readReport, samplesQuery, sendSample } from '../../api/instruments.ts';
+import { dateNear, dayOf } from '../../../words/dates.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { SoilTestForm } from '../log/SoilTestForm.tsx';
+import { useLogBook } from '../log/use-log-book.ts';
+import '../log/log.css';
+
+interface RetestProps {
+  readonly bed: BedRecord;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+}
+
+/** Testing the soil again: typed, out of a table, or by the laboratory that is connected. */
+export function Retest({ bed, books, measures }: RetestProps) {
+  const [isTyping, setTyping] = useState(false);
+  const book = useLogBook(books);
+  const { data: instruments } = useQuery(instrumentsQuery());
+  return (
+    <section aria-label="Test again" className="year-retest">
+      <h2>Test again</h2>
+      <p className="soft">
+        pH, organic matter and mineral nitrogen, once a year on the same day: the book is set right from that
+        day on, and its likely range learns from it.
+      </p>
+      <div className="band-foot">
+        <Button onClick={() => setTyping(!isTyping)}>Write down a soil test</Button>
+      </div>
+      {isTyping && (
+        <SoilTestForm
+          subject={{ bedId: bed.id, plantingId: null, date: books.today }}
+          books={books}
+          measures={measures}
+          book={book}
+          onDone={() => setTyping(false)}
+        />
+      )}
+      {book.said !== null && (
+        <p className="log-said" role="status">
+          {book.said}
+        </p>
+      )}
+      {instruments?.laboratory === true && <Laboratory bed={bed} books={books} book={book} />}
+    </section>
+  );
+}
+
+function Laboratory({
+  bed,
+  books,
+  book,
+}: Pick<RetestProps, 'bed' | 'books'> & { book: ReturnType<typeof useLogBook> }) {
+  const queries = useQueryClient();
+  const { data, error } = useQuery(samplesQuery(bed.id));
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [report, setReport] = useState<LabReport | null>(null);
+  const today = dayOf(books.today);
+  const attempt = async (act: () => Promise<void>) => {
+    setTrouble(null);
+    try {
+      await act();
+    } catch (failure) {
+      setTrouble(Object.values(sentencesOf(failure)).join(' '));
+    }
+  };
+  const send = () =>
+    attempt(async () => {
+      await sendSample(bed.id);
+      await queries.invalidateQueries({ queryKey: ['instruments', 'samples', bed.id] });
+    });
+  const keep = ({ mineralNitrogenKgPerHa, sampledDepthCm, ph, organicMatterPct, date }: LabReport) => {
+    setReport(null);
+    void book.post(
+      { bedId: bed.id, plantingId: null, date },
+      {
+        type: 'soilTest',
+        amount: mineralNitrogenKgPerHa,
+        unit: 'kgPerHa',
+        sampledDepthCm,
+        ph,
+        organicMatterPct,
+      },
+      `${bed.name}: the laboratory’s report is in the book.`,
+      'From the laboratory.',
+    );
+  };
+  return (
+    <div className="tool">
+      <h3>The laboratory</h3>
+      {error && <p className="soft">{error.message}</p>}
+      <ul className="feeds">
+        {data?.samples.map(({ id, sentOn, readyOn }) => (
+          <li key={id}>
+            Sample {id}, sent {dateNear(dayOf(sentOn), today)},{' '}
+            {readyOn <= books.today ? 'ready' : `ready ${dateNear(dayOf(readyOn), today)}`}{' '}
+            <Button
+              size="small"
+              type="link"
+              disabled={readyOn > books.today}
+              onClick={() => void attempt(async () => setReport(await readReport(id)))}
+            >
+              Read the report
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {report && (
+        <p>
+          {report.date}, 0 to {plainFigure(report.sampledDepthCm)} cm: mineral nitrogen{' '}
+          {plainFigure(report.mineralNitrogenKgPerHa)} kg/ha, pH {plainFigure(report.ph)}, organic matter{' '}
+          {plainFigure(report.organicMatterPct)} %.{' '}
+          <Button size="small" type="primary" onClick={() => keep(report)}>
+            Write it into the book
+          </Button>
+        </p>
+      )}
+      {trouble !== null && (
+        <p className="field-trouble" role="alert">
+          {trouble}
+        </p>
+      )}
+      <Button size="small" onClick={() => void send()}>
+        Send a sample today
+      </Button>
+    </div>
+  );
+}

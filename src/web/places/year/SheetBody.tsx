@@ -1,0 +1,154 @@
+import type { ReactNode } from 'react';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { YearSheet } from '../../../core/year/year-sheet.ts';
+import { dateNear, dayOf } from '../../../words/dates.ts';
+import { cell, fixed, percent, plainFigure } from '../../../words/figures.ts';
+import { entryWords } from '../../../words/entry-words.ts';
+import { expectedInWords, observationLine, verdictWords } from '../../../words/journal-words.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { cropName, layerName } from '../../../words/record-names.ts';
+import { seenSummary, testSentences } from '../../../words/year-words.ts';
+import { CARBON_WORDS, NITROGEN_WORDS } from '../../../words/words.ts';
+import { StatementTable } from '../bed/Ledger.tsx';
+import '../bed/bed.css';
+
+export interface YearPartProps {
+  readonly sheet: YearSheet;
+  readonly bed: BedRecord;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+}
+
+/** Everything of the year that is worked out. */
+export function SheetBody(props: YearPartProps) {
+  const { sheet, bed } = props;
+  const books = {
+    carbon: { title: 'Carbon', mark: 'C', unit: 'kg', scale: bed.areaM2 / 1000, decimals: 2 },
+    nitrogen: { title: 'Nitrogen', mark: 'N', unit: 'g', scale: bed.areaM2, decimals: 1 },
+  };
+  return (
+    <>
+      <YearFigures {...props} />
+      <div className="year-columns">
+        <PutInTable {...props} />
+        <Found {...props} />
+      </div>
+      <section aria-label="What the books say" className="year-books">
+        <h2>What the books say</h2>
+        <div className="two-books">
+          <StatementTable {...books.carbon} statement={sheet.carbon} words={CARBON_WORDS} />
+          <StatementTable {...books.nitrogen} statement={sheet.nitrogen} words={NITROGEN_WORDS} />
+        </div>
+      </section>
+    </>
+  );
+}
+
+function Figure({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <div className="year-figure">
+      <dt>{name}</dt>
+      <dd className="figure">{children}</dd>
+    </div>
+  );
+}
+
+function YearFigures({ sheet, bed, books, measures }: YearPartProps) {
+  const { openingOrganicMatterPct: before, closingOrganicMatterPct: after, crops } = sheet;
+  return (
+    <dl className="year-figures">
+      <Figure name="organic matter">
+        {fixed(before, 2)} to {fixed(after, 2)} %
+      </Figure>
+      <Figure name="cover at the end">{measures.thickness(sheet.closingMulchCm)}</Figure>
+      {crops.map(({ id, shortG, demandG, paleDays }) => (
+        <Figure key={id} name={cropName(id, books.plantings)}>
+          {demandG > 0 ? `${percent(1 - shortG / demandG)} of its need` : '—'}
+          {paleDays > 0 && <span className="soft">, {paleDays} pale days</span>}
+        </Figure>
+      ))}
+      {sheet.fedNitrogenG > 0 && (
+        <Figure name="fed">{measures.nitrogen(sheet.fedNitrogenG * bed.areaM2)} N</Figure>
+      )}
+      {sheet.wateredMm > 0 && <Figure name="watered by hand">{measures.water(sheet.wateredMm)}</Figure>}
+      {sheet.yieldKg > 0 && <Figure name="harvested">{measures.mass(sheet.yieldKg)}</Figure>}
+      {sheet.hours > 0 && <Figure name="hours">{plainFigure(sheet.hours)} h</Figure>}
+    </dl>
+  );
+}
+
+function PutInTable({ sheet, bed, books, measures }: YearPartProps) {
+  const carbonKg = sheet.putIn.reduce((sum, { carbonG }) => sum + carbonG, 0) * (bed.areaM2 / 1000);
+  const nitrogenG = sheet.putIn.reduce((sum, one) => sum + one.nitrogenG, 0) * bed.areaM2;
+  return (
+    <section aria-label="What went in">
+      <h2>What went in</h2>
+      {sheet.putIn.length === 0 ? (
+        <p className="soft">Nothing was laid in this year.</p>
+      ) : (
+        <table className="ledger put-in">
+          <thead>
+            <tr>
+              <th>on</th>
+              <th className="words">what</th>
+              <th>C, kg</th>
+              <th>N, g</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sheet.putIn.map((one) => {
+              const entry = books.entries.find(({ id }) => id === one.entryId);
+              return (
+                <tr key={one.entryId}>
+                  <td>{dateNear(one.day, sheet.fromDay)}</td>
+                  <td className="words">
+                    {entry
+                      ? entryWords(entry, books.entries, books, measures)
+                      : layerName(one.entryId, books.entries, books.plantings, books)}
+                  </td>
+                  <td>{cell((one.carbonG * bed.areaM2) / 1000, 2)}</td>
+                  <td>{cell(one.nitrogenG * bed.areaM2, 0)}</td>
+                </tr>
+              );
+            })}
+            <tr className="closing">
+              <td />
+              <td className="words">together</td>
+              <td>{cell(carbonKg, 2)}</td>
+              <td>{cell(nitrogenG, 0)}</td>
+            </tr>
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+function Found({ sheet, books, measures }: YearPartProps) {
+  const judged = sheet.seen.filter(({ expectation }) => expectation !== null).toReversed();
+  return (
+    <section aria-label="Expected and found">
+      <h2>Expected and found</h2>
+      {sheet.tests.map((test) => (
+        <p key={test.entryId}>
+          <strong>Soil test of {dateNear(test.day, dayOf(books.today))}.</strong>{' '}
+          {testSentences(test, measures).join(' ')}
+        </p>
+      ))}
+      {sheet.tests.length === 0 && <p className="soft">No soil test in this year.</p>}
+      <p>{seenSummary(sheet)}</p>
+      <ul className="log-lines">
+        {judged.slice(0, 8).map(({ observation, expectation }) => (
+          <li key={observation.id}>
+            <span className="soft">{dateNear(dayOf(observation.date), sheet.fromDay)}</span>{' '}
+            {observationLine(observation, measures)}:{' '}
+            <span className={`verdict-${expectation!.verdict}`}>
+              {verdictWords(expectation!).mark} {verdictWords(expectation!).word}
+            </span>
+            <span className="soft"> {expectedInWords(expectation!.expected, measures)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

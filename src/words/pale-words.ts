@@ -1,0 +1,165 @@
+import type { Cause, EvidenceCode, PaleFacts } from '../core/diagnosis/causes.ts';
+import type { Fit } from '../core/diagnosis/diagnose.ts';
+import type { RemedyOutcome } from '../core/diagnosis/remedies.ts';
+import type { PlantSign } from '../core/journal/journal-records.ts';
+import { dateNear } from './dates.ts';
+import { fixed, plainFigure } from './figures.ts';
+import { PLANT_SIGN_WORDS } from './journal-words.ts';
+import type { Measures } from './measures.ts';
+
+interface CauseWords {
+  readonly name: string;
+  /** The cheap test that would tell. */
+  readonly test: string;
+  /** What to do when it is so; amounts stand beside it where they can be reckoned. */
+  readonly remedy: string;
+}
+
+export const CAUSE_WORDS: Record<Cause, CauseWords> = {
+  lockUp: {
+    name: 'Nitrogen locked up by what was laid',
+    test: 'Compare with the same crop on bare soil beside it; or rake the layer off one square foot, feed that spot, and look again in ten days.',
+    remedy:
+      'Feed quick nitrogen, or work composted manure or castings into the top 2 to 3 cm; leave the layer where it is.',
+  },
+  hunger: {
+    name: 'Simple nitrogen hunger',
+    test: 'Feed one plant and not its neighbor: hunger answers within ten days, from the new leaves on.',
+    remedy: 'Feed it, and plan compost for the next crop.',
+  },
+  coldSoil: {
+    name: 'Cold soil',
+    test: 'Put a thermometer a finger deep in the morning; below about 9 °C roots take up little, whatever is there.',
+    remedy:
+      'Wait, or cover with a fleece; draw the mulch aside so that the sun reaches the soil. Do not feed now.',
+  },
+  waterlogged: {
+    name: 'Too wet for roots to breathe',
+    test: 'Dig a hole a hand deep: does water stand in it after an hour, does it smell sour?',
+    remedy:
+      'Draw the mulch aside, loosen with a fork without treading, let it dry; keep off clay. No feed until it drains.',
+  },
+  drought: {
+    name: 'Drought',
+    test: 'Scratch a finger deep under the mulch: is it dry there? Limp at noon and up by evening says the same.',
+    remedy: 'Water slowly and deep, then cover again.',
+  },
+  phLockOut: {
+    name: 'Wrong pH, or ash: nutrients locked out',
+    test: 'A pH strip or a kit from the shop: below 5.6 or above 7.4 it is worth a laboratory.',
+    remedy:
+      'No more ash or lime on high pH; on low pH lime by a soil test. Iron and manganese show it first.',
+  },
+  traceElements: {
+    name: 'A trace element is missing',
+    test: 'Pale between green veins, youngest leaves first? Spray one plant with seaweed or iron chelate and look in a week.',
+    remedy: 'Have the soil tested before you buy anything; compost usually mends it over a season.',
+  },
+  transplantShock: {
+    name: 'Transplant shock',
+    test: 'Is the newest leaf, grown since planting, of the right green? Then it is over.',
+    remedy:
+      'Shade and water for a week; do not feed wilting plants. By the trade a pale week or two is usual.',
+  },
+  rootTrouble: {
+    name: 'Root pests or disease',
+    test: 'Dig up the worst plant and look: grubs, eaten or brown roots, knots.',
+    remedy: 'Take out what is lost; the advisory service can name the culprit. Feeding does not help.',
+  },
+  rawChar: {
+    name: 'Raw char taking up nitrogen',
+    test: 'Was the char charged? Feed one end of the bed and compare in ten days.',
+    remedy:
+      'Feed quick nitrogen now, or compost on top; charge char before use the next time. How long it robs is told as weeks to seasons.',
+  },
+  scorch: {
+    name: 'Scorch from too much nitrogen',
+    test: 'Brown dry edges after feeding? A conductivity strip or the smell of ammonia says the same.',
+    remedy:
+      'Stop feeding; water through where nothing drains into a well or stream; scrape off fresh manure.',
+  },
+  other: {
+    name: 'Something else: disease, virus, weedkiller, old leaves',
+    test: 'Twisted leaves after straw, hay or manure: sow beans in a pot of that soil. Spots and mold: ask the advisory service with a photo.',
+    remedy: 'Find out before you do anything.',
+  },
+};
+
+export const FIT_WORDS: Record<Fit, { readonly mark: string; readonly word: string }> = {
+  fitsBest: { mark: '●', word: 'fits best' },
+  possible: { mark: '◐', word: 'possible' },
+  unlikely: { mark: '○', word: 'unlikely' },
+};
+
+type ModelEvidence = Exclude<EvidenceCode, PlantSign>;
+
+const EVIDENCE_WORDS: Record<ModelEvidence, (facts: PaleFacts, measures: Measures) => string> = {
+  modelHolds: ({ heldInRootsReachG }, m) =>
+    `by the book ${m.rate(heldInRootsReachG)} are held in reach of the roots`,
+  modelPale: () => 'the book expects the crop to be short of nitrogen now',
+  modelFed: ({ availableInReachG }, m) =>
+    `by the book ${m.rate(availableInReachG)} lie in reach of the roots: enough`,
+  modelShortWithoutHold: () => 'the book has it short, yet nothing is held',
+  beganAfterMulch: ({ daysFromMulchToSigns }) => `wood or straw went on ${daysFromMulchToSigns} days before`,
+  beganBeforeMulch: () => 'it began before wood or straw went on',
+  noMulch: () => 'no wood, straw or leaves were laid within a year',
+  woodDugIn: () => 'wood or straw was dug in within a year',
+  legume: () => 'it is a legume and feeds itself',
+  coldNow: ({ temperatureC }, m) => `about ${m.warmth(temperatureC)} by the climate of the day`,
+  warmNow: ({ temperatureC }, m) => `about ${m.warmth(temperatureC)} by the climate of the day: warm enough`,
+  wetGround: () => 'the ground is full of water by the book',
+  dryGround: () => 'the topsoil has dried out by the book',
+  moistGround: () => 'the topsoil is moist by the book, neither dry nor full',
+  highPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is high`,
+  lowPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is low`,
+  goodPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is in the usual range`,
+  muchAsh: ({ ashLastYearGPerM2 }) => `${fixed(ashLastYearGPerM2, 0)} g/m² of ash within a year`,
+  rawCharRecent: ({ rawCharWithinDays }) => `raw char went in ${rawCharWithinDays} days ago`,
+  noRawChar: () => 'no raw char within four months',
+  muchFed: ({ fedRecentlyG }, m) => `${m.rate(fedRecentlyG)} of quick nitrogen within three weeks`,
+  littleFed: () => 'hardly any quick nitrogen within three weeks',
+  justPlanted: ({ daysSincePlanting }) => `planted ${daysSincePlanting ?? 'a few'} days ago`,
+  longPlanted: ({ daysSincePlanting }) => `has stood for ${daysSincePlanting} days`,
+};
+
+export function evidenceWords(code: EvidenceCode, facts: PaleFacts, measures: Measures): string {
+  return code in EVIDENCE_WORDS
+    ? EVIDENCE_WORDS[code as ModelEvidence](facts, measures)
+    : PLANT_SIGN_WORDS[code as PlantSign];
+}
+
+/** What a remedy is, with the amount for this bed. */
+export function remedyWords({ what }: RemedyOutcome, areaM2: number, measures: Measures): string {
+  switch (what.code) {
+    case 'wait':
+      return 'Do nothing';
+    case 'feed':
+      return `Feed ${measures.nitrogen(what.nitrogenGPerM2 * areaM2)} of quick nitrogen today`;
+    case 'workIn':
+      return `Work ${measures.volume(what.thicknessCm * 10 * areaM2)} of worm castings into the top ${measures.thickness(what.depthCm)}`;
+    case 'water':
+      return `Water with ${measures.liquid(what.waterMm * areaM2)} (${measures.water(what.waterMm)}), slowly`;
+  }
+}
+
+/** What the model expects after it. */
+export function outcomeWords(
+  { greenDay, missedG, what }: RemedyOutcome,
+  isPaleByModel: boolean,
+  nothingMissedG: number,
+  areaM2: number,
+  measures: Measures,
+  today: number,
+): string {
+  const gained = (nothingMissedG - missedG) * areaM2;
+  const saved =
+    what.code === 'wait'
+      ? `the crop misses ${measures.nitrogen(missedG * areaM2)} by then`
+      : Math.abs(gained) < 0.05
+        ? 'no difference to the crop'
+        : `the crop misses ${measures.nitrogen(Math.abs(gained))} ${gained > 0 ? 'less' : 'more'}`;
+  if (!isPaleByModel) return `The book sees no shortage, so: ${saved}.`;
+  return greenDay === null
+    ? `Still pale in four months by the book; ${saved}.`
+    : `Green again about ${dateNear(greenDay, today)} by the book; ${saved}.`;
+}

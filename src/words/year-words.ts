@@ -1,0 +1,57 @@
+import type { YearChoice } from '../core/journal/journal-records.ts';
+import type { TestedSoil, YearSheet } from '../core/year/year-sheet.ts';
+import type { ChoiceOutcome } from '../core/year/year-choices.ts';
+import { fixed, plainFigure } from './figures.ts';
+import type { Measures } from './measures.ts';
+
+export const CHOICE_WORDS: Record<YearChoice, { readonly name: string; readonly what: string }> = {
+  stack: { name: 'Stack', what: 'leave everything and lay the same mulch again on top' },
+  pull: {
+    name: 'Pull',
+    what: 'take the mulch off, compost it a year elsewhere, bring it back when it hardly draws',
+  },
+  rest: { name: 'Rest', what: 'lay nothing and sow clover over everything for a year' },
+};
+
+/** What would be written into the plan. */
+export function planWords({ plan, choice }: ChoiceOutcome, nameOf: (layerId: string) => string): string {
+  if (plan.length === 0) {
+    return choice === 'stack'
+      ? 'More mulch is planned already, or none was ever laid.'
+      : 'No mulch lies there to pull.';
+  }
+  return plan
+    .map((one) => {
+      switch (one.type) {
+        case 'lay':
+          return `${one.date}: ${nameOf(one.like.id)} again`;
+        case 'takeOff':
+          return `${one.date}: ${nameOf(one.layerId)} off`;
+        case 'plant':
+          return `${one.plantedOn} to ${one.clearedOn}: clover`;
+      }
+    })
+    .join('; ');
+}
+
+/** How expected and found stand to each other, as a sentence for each figure of a soil test. */
+export function testSentences(test: TestedSoil, measures: Measures): string[] {
+  const { mineralNitrogenG, expectedMineralNitrogenG, organicMatterPct, expectedOrganicMatterPct, ph } = test;
+  return [
+    `Mineral nitrogen ${measures.rate(mineralNitrogenG)}; the book had ${measures.rate(expectedMineralNitrogenG)}.`,
+    ...(organicMatterPct === null
+      ? []
+      : [
+          `Organic matter ${plainFigure(organicMatterPct, 2)} %; the book had ${fixed(expectedOrganicMatterPct, 1)} %.`,
+        ]),
+    ...(ph === null ? [] : [`pH ${plainFigure(ph)}.`]),
+  ];
+}
+
+/** How much of what was seen was as expected. */
+export function seenSummary({ seen }: YearSheet): string {
+  const judged = seen.flatMap(({ expectation }) => expectation ?? []);
+  if (judged.length === 0) return 'Nothing in the log of this year that the model had an opinion on.';
+  const count = (verdict: string) => judged.filter((one) => one.verdict === verdict).length;
+  return `${judged.length} things seen: ${count('asExpected')} as expected, ${count('better')} better, ${count('worse')} worse.`;
+}
