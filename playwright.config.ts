@@ -31,8 +31,14 @@ export default defineConfig({
   },
   webServer: [
     {
-      command: server(4191, `--demo --db test-results/e2e-demo.sqlite --laboratory ${LABORATORY}`),
+      command: server(4191, '--demo --db test-results/e2e-demo.sqlite'),
       url: 'http://127.0.0.1:4191/api/health',
+      reuseExistingServer: false,
+    },
+    // A season is lived through on a demo garden of its own.
+    {
+      command: server(4194, `--demo --db test-results/e2e-season.sqlite --laboratory ${LABORATORY}`),
+      url: 'http://127.0.0.1:4194/api/health',
       reuseExistingServer: false,
     },
     ownBooks(4192, 'own'),

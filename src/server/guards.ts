@@ -54,8 +54,7 @@ export const headers = secureHeaders({
     scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
     styleSrc: ["'self'", "'unsafe-inline'"],
     fontSrc: ["'self'"],
-    // blob: a photo that still waits on the phone.
-    imgSrc: ["'self'", 'data:', 'blob:'],
+    imgSrc: ["'self'", 'data:'],
     connectSrc: ["'self'"],
     workerSrc: ["'self'"],
     formAction: ["'none'"],

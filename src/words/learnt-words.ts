@@ -8,13 +8,12 @@ const SAME_FROM = 0.9;
 const SAME_UP_TO = 1.12;
 
 function rateSentence({ layerId, factor, low, high }: LearntRate, names: BedNames): string {
-  const name = names.layer(layerId);
-  const layer = name.charAt(0).toLowerCase() + name.slice(1);
+  const layer = names.layer(layerId);
   const range = `(likely ${plainFigure(low, 2)} to ${plainFigure(high, 2)})`;
   if (factor >= SAME_FROM && factor <= SAME_UP_TO) {
-    return `The ${layer} rots here about as fast as by the book ${range}.`;
+    return `${layer}: rotting here about as fast as by the book ${range}.`;
   }
-  return `The ${layer} rots here about ${plainFigure(factor, 2)} times as fast as by the book ${range}.`;
+  return `${layer}: rotting here about ${plainFigure(factor, 2)} times as fast as by the book ${range}.`;
 }
 
 const moved = (before: number, after: number): string =>

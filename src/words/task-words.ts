@@ -6,9 +6,9 @@ import type { MovementRecord } from '../contract/stock-records.ts';
 import { BREW_STEP_WORDS, BREW_WORDS } from './brew-words.ts';
 import { dateNear } from './dates.ts';
 import { entryWords } from './entry-words.ts';
-import { plainFigure } from './figures.ts';
+import { percent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
-import { cropNames, layName, materialName, type LayNames } from './record-names.ts';
+import { cropNames, layerName, layName, materialName, type LayNames } from './record-names.ts';
 import { movementInWords } from './stock-words.ts';
 
 export const TASK_GROUP_WORDS: Record<TaskGroup, string> = {
@@ -79,9 +79,24 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
 
 function entryTaskWords(entry: EntryRecord, names: TaskNames, measures: Measures): string {
   const words = entryWords(entry, names.entries, names, measures);
-  if (entry.type === 'lay') return `${entry.dugDepthCm > 0 ? 'Dig in' : 'Lay'} ${words}`;
-  return words;
+  switch (entry.type) {
+    case 'lay':
+      return `${entry.dugDepthCm > 0 ? 'Dig in' : 'Lay'} ${words}`;
+    case 'feed':
+      return `Feed ${measures.nitrogen(entry.nitrogenG)} of nitrogen`;
+    case 'water':
+      return `Water with ${measures.water(entry.waterMm)}`;
+    case 'soilTest':
+      return 'Have the soil tested, as planned';
+    case 'dig':
+      return `Dig in ${entry.layerId === null ? 'everything on top' : layerNameOf(entry.layerId, names)}, ${measures.thickness(entry.dugDepthCm)} deep`;
+    case 'takeOff':
+      return `Take off ${percent(entry.shareTakenOff)} of ${layerNameOf(entry.layerId, names)}`;
+  }
 }
+
+const layerNameOf = (layerId: string, { entries, plantings, ...names }: TaskNames): string =>
+  layerName(layerId, entries, plantings, names).toLowerCase();
 
 function checkWords(
   { check, aboutId }: Extract<TaskWhat, { code: 'check' }>,

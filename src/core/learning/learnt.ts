@@ -1,5 +1,5 @@
 import type { DrawnOutcome } from '../projection/likely-range.ts';
-import { weightedMean, weightedQuantile, type DrawWeights } from './weights.ts';
+import { weightedMean, weightedQuantiles, type DrawWeights } from './weights.ts';
 
 /** What the log of a bed has taught. */
 export interface Learnt {
@@ -73,11 +73,8 @@ function rateOf(
   if (known.length === 0) return null;
   const rates = known.map(({ rate }) => rate);
   const own = known.map(({ weight }) => weight);
-  const byTheBook = weightedQuantile(
-    rates,
-    rates.map(() => 1 / rates.length),
-    0.5,
-  );
-  const at = (share: number) => weightedQuantile(rates, own, share) / byTheBook;
-  return { layerId, factor: at(0.5), low: at(LOW), high: at(HIGH) };
+  const alike = rates.map(() => 1 / rates.length);
+  const [byTheBook] = weightedQuantiles(rates, alike, [0.5]);
+  const [low, factor, high] = weightedQuantiles(rates, own, [LOW, 0.5, HIGH]).map((rate) => rate / byTheBook);
+  return { layerId, factor, low, high };
 }

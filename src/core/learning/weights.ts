@@ -46,14 +46,14 @@ export function drawWeights(logLikelihoods: readonly number[]): DrawWeights {
 }
 
 /**
- * The value below which `share` of the weight lies. With equal weights it is the usual quantile by straight lines
- * between neighbors.
+ * The values below which each of `shares` of the weight lies. With equal weights they are the usual quantiles by
+ * straight lines between neighbors.
  */
-export function weightedQuantile(
+export function weightedQuantiles(
   values: readonly number[],
   weights: readonly number[],
-  share: number,
-): number {
+  shares: readonly number[],
+): number[] {
   const order = values.map((_, i) => i).sort((a, b) => values[a] - values[b]);
   const last = order.length - 1;
   const at: number[] = [];
@@ -62,13 +62,15 @@ export function weightedQuantile(
     at.push(k * weights[index] + last * before);
     before += weights[index];
   });
-  const target = share * at[last];
-  let k = 0;
-  while (k < last && at[k + 1] < target) k += 1;
-  const next = Math.min(k + 1, last);
-  const span = at[next] - at[k];
-  const between = span > 0 ? Math.min(1, Math.max(0, (target - at[k]) / span)) : 0;
-  return values[order[k]] + (values[order[next]] - values[order[k]]) * between;
+  return shares.map((share) => {
+    const target = share * at[last];
+    let k = 0;
+    while (k < last && at[k + 1] < target) k += 1;
+    const next = Math.min(k + 1, last);
+    const span = at[next] - at[k];
+    const between = span > 0 ? Math.min(1, Math.max(0, (target - at[k]) / span)) : 0;
+    return values[order[k]] + (values[order[next]] - values[order[k]]) * between;
+  });
 }
 
 export const weightedMean = (values: readonly number[], weights: readonly number[]): number =>

@@ -6,7 +6,7 @@ import { endingOn, type BedScenario } from '../simulation/scenario.ts';
 import { learntFrom, type Learnt } from '../learning/learnt.ts';
 import { logLikelihood, lookDay, rotRate } from '../learning/likelihood.ts';
 import type { MeasuredPoint } from '../learning/measured-points.ts';
-import { drawWeights, weightedQuantile, type DrawWeights } from '../learning/weights.ts';
+import { drawWeights, weightedQuantiles, type DrawWeights } from '../learning/weights.ts';
 import { drawScenario } from './draws.ts';
 import { waterSavedMm } from './water-saved.ts';
 
@@ -191,12 +191,14 @@ const DRAWS_FOR_INFLUENCE = 200;
 
 const sorted = (values: readonly number[]): Float64Array => Float64Array.from(values).sort();
 
-/** Draws that count alike are ranked once for all three; weighed ones by their weights. */
+const BAND_SHARES = [BAND.low, 0.5, BAND.high];
+
 function spreadOf(values: readonly number[], weights: readonly number[] | null): Spread {
   const inOrder = weights ? null : sorted(values);
-  const at = (share: number) =>
-    inOrder ? quantileSorted(inOrder, share) : weightedQuantile(values, weights!, share);
-  return { low: at(BAND.low), middle: at(0.5), high: at(BAND.high) };
+  const [low, middle, high] = inOrder
+    ? BAND_SHARES.map((share) => quantileSorted(inOrder, share))
+    : weightedQuantiles(values, weights!, BAND_SHARES);
+  return { low, middle, high };
 }
 
 function bandOf(

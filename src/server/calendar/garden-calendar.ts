@@ -69,7 +69,7 @@ export function calendarFile(records: CalendarRecords, now: Date): string {
       allDay: true,
       summary:
         place === '' ? taskWords(item, records, measures) : `${place}: ${taskWords(item, records, measures)}`,
-      description: details.filter((line) => line !== '').join('\n'),
+      description: details.filter((line) => line !== '').join('\n') || null,
       categories: [{ name: item.group }],
       transparency: ICalEventTransparency.TRANSPARENT,
     });

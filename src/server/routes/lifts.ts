@@ -21,6 +21,10 @@ function lifted(stores: Stores, bed: BedRecord, { date, layerIds }: LiftDraft, t
     if (layer?.type !== 'lay' || layer.date > date) {
       throw new InputError(['layerIds', i], 'unknown', 'names no layer that lay on this bed by then');
     }
+    const off = entries.find(
+      (entry) => entry.type === 'takeOff' && entry.layerId === layerId && entry.shareTakenOff === 1,
+    );
+    if (off) throw new InputError(['layerIds', i], 'bad_order', `was taken off on ${off.date} already`);
   });
   const records = keptRecords(stores, bed.gardenId);
   const day = dayNumberFromIso(date, ['date']);

@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import { feedingCautions } from '../../../core/advice/cautions.ts';
 import { MENDED_BY_NITROGEN, type RemedyOutcome } from '../../../core/diagnosis/remedies.ts';
 import type { Cause } from '../../../core/diagnosis/causes.ts';
 import type { WeighedCause } from '../../../core/diagnosis/diagnose.ts';
@@ -14,6 +15,7 @@ import {
   outcomeWords,
   remedyWords,
 } from '../../../words/pale-words.ts';
+import { cautionInWords } from '../../../words/words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import type { PaleAnswer } from '../../worker/log-answers.ts';
 import { useUndo } from '../shell/use-undo.tsx';
@@ -28,20 +30,27 @@ interface VerdictsProps {
 
 const MOST_SHOWN = 4;
 
+function headWords({ diagnosis }: PaleAnswer, hasSigns: boolean): string {
+  const likeliest = CAUSE_WORDS[diagnosis.causes[0]!.cause].name.toLowerCase();
+  if (!hasSigns) {
+    return diagnosis.standsOut
+      ? `From the books alone it would be ${likeliest}. Tick what you see: it may say otherwise.`
+      : 'From the books alone nothing stands out. Tick what you see and it gets clearer.';
+  }
+  return diagnosis.standsOut
+    ? `Most likely: ${likeliest}. Try its test before you treat.`
+    : 'No cause stands out yet: the cheap tests below would tell them apart.';
+}
+
 /** What it could be, the likeliest first, with what speaks for and against each. */
 export function Verdicts({ answer, bed, books, measures, hasSigns }: VerdictsProps) {
   const { diagnosis } = answer;
-  const [first] = diagnosis.causes;
   const shown = diagnosis.causes.filter(({ fit }, i) => fit !== 'unlikely' || i === 0).slice(0, MOST_SHOWN);
   const others = diagnosis.causes.filter((one) => !shown.includes(one));
   return (
     <section aria-label="What it could be" className="verdicts">
       <p className="verdict-head" role="status">
-        {diagnosis.standsOut
-          ? `Most likely: ${CAUSE_WORDS[first!.cause].name.toLowerCase()}. Try its test before you treat.`
-          : hasSigns
-            ? 'No cause stands out yet: the cheap tests below would tell them apart.'
-            : 'From the books alone; tick what you see and it gets clearer.'}
+        {headWords(answer, hasSigns)}
       </p>
       {shown.map((cause) => (
         <CauseCard key={cause.cause} weighed={cause} {...{ answer, bed, books, measures }} />
@@ -174,6 +183,12 @@ function RemedyLines({
                 </span>
               )}
               <br />
+              {outcome.what.code === 'feed' &&
+                feedingCautions(outcome.what.nitrogenGPerM2).map((caution) => (
+                  <span key={caution.code} className="task-warning">
+                    ⚠ {cautionInWords(caution)}{' '}
+                  </span>
+                ))}
               <span className="soft">
                 {outcomeWords(outcome, remedies.isPaleByModel, nothing.missedG, bed.areaM2, measures, today)}
               </span>

@@ -174,6 +174,9 @@ export function NewTrial({
           </div>
         </div>
       )}
+      {treatments.some((name) => /char|ash/i.test(name)) && (
+        <p className="soft">⚠ Dust of char and ash harms lungs and eyes: mask and goggles, damp it down.</p>
+      )}
       <FormFoot
         label="Begin the trial"
         isSaving={write.isPending}

@@ -54,8 +54,9 @@ export function LiftBand({ bed, books }: Omit<YearPartProps, 'sheet'>) {
       <h2>Lift the bottom of the path</h2>
       <p className="soft">
         After two to three years the lowest chips are crumbs (common practice). Take perennial weeds out
-        first; lay fresh card and chips after. The pile gets exactly the carbon and nitrogen the book has in
-        these layers, four fifths of the humus they have made with them.
+        first; lay fresh card and chips after. Damp the crumbs down and wash your hands: like bagged compost
+        they can carry Legionella. The pile gets exactly the carbon and nitrogen the book has in these layers,
+        four fifths of the humus they have made with them.
       </p>
       <Checkbox.Group
         className="lift-layers"

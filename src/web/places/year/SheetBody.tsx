@@ -4,7 +4,7 @@ import type { YearSheet } from '../../../core/year/year-sheet.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { cell, fixed, percent, plainFigure } from '../../../words/figures.ts';
 import { entryWords } from '../../../words/entry-words.ts';
-import { expectedInWords, observationLine, verdictWords } from '../../../words/journal-words.ts';
+import { expectedInWords, observedInWords, verdictWords } from '../../../words/journal-words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { cropName, layerName } from '../../../words/record-names.ts';
 import { seenSummary, testSentences } from '../../../words/year-words.ts';
@@ -23,8 +23,8 @@ export interface YearPartProps {
 export function SheetBody(props: YearPartProps) {
   const { sheet, bed } = props;
   const books = {
-    carbon: { title: 'Carbon', mark: 'C', unit: 'kg', scale: bed.areaM2 / 1000, decimals: 2 },
-    nitrogen: { title: 'Nitrogen', mark: 'N', unit: 'g', scale: bed.areaM2, decimals: 1 },
+    carbon: { title: 'Carbon', mark: '■', unit: 'kg', scale: bed.areaM2 / 1000, decimals: 2 },
+    nitrogen: { title: 'Nitrogen', mark: '●', unit: 'g', scale: bed.areaM2, decimals: 1 },
   };
   return (
     <>
@@ -141,7 +141,7 @@ function Found({ sheet, books, measures }: YearPartProps) {
         {judged.slice(0, 8).map(({ observation, expectation }) => (
           <li key={observation.id}>
             <span className="soft">{dateNear(dayOf(observation.date), sheet.fromDay)}</span>{' '}
-            {observationLine(observation, measures)}:{' '}
+            {observedInWords(observation.observed, measures)}:{' '}
             <span className={`verdict-${expectation!.verdict}`}>
               {verdictWords(expectation!).mark} {verdictWords(expectation!).word}
             </span>

@@ -1,0 +1,323 @@
+import { describe, expect, it } from 'vitest';
+import { bedOf, plantingOf } from '../../tests/fixtures/books.ts';
+import type { EntryRecord } from '../contract/records.ts';
+import { CHECKS, TASK_GROUPS, type Task, type TaskWhat } from '../core/agenda/tasks.ts';
+import { CAUSES, EVIDENCE, type PaleFacts } from '../core/diagnosis/causes.ts';
+import type { Expected } from '../core/journal/expectation.ts';
+import { PLANT_SIGNS, type Observed } from '../core/journal/journal-records.ts';
+import {
+  expectedInWords,
+  observationLine,
+  observedInWords,
+  PLANT_SIGN_WORDS,
+  verdictWords,
+} from './journal-words.ts';
+import { learntSentences } from './learnt-words.ts';
+import { measuresOf } from './measures.ts';
+import { CAUSE_WORDS, evidenceWords, outcomeWords, remedyWords } from './pale-words.ts';
+import {
+  lateCostWords,
+  placeWords,
+  TASK_GROUP_MARKS,
+  TASK_GROUP_WORDS,
+  taskReason,
+  taskWords,
+  warningWords,
+} from './task-words.ts';
+import { differenceInWords } from './trial-words.ts';
+import { planWords, testSentences } from './year-words.ts';
+
+const metric = measuresOf({ measures: 'metric' });
+const customary = measuresOf({ measures: 'customary' });
+const stamp = { version: 1, createdAt: '', updatedAt: '', note: '' };
+const chips: EntryRecord = {
+  ...stamp,
+  id: 'chips',
+  bedId: 'bed',
+  type: 'lay',
+  state: 'laid',
+  date: '2026-03-01',
+  materialId: 'chips_mixed',
+  lotId: null,
+  amount: 5,
+  unit: 'cm',
+  massFreshKg: 70,
+  dugDepthCm: 0,
+  seasonedMonths: 0,
+};
+const names = {
+  beds: [bedOf({ name: 'North' })],
+  entries: [chips],
+  plantings: [plantingOf()],
+  materials: [],
+  lots: [],
+};
+const taskOf = (what: TaskWhat): Task => ({
+  key: 'k',
+  group: 'laying',
+  what,
+  bedId: 'bed',
+  lotId: null,
+  day: 739_750,
+  record: null,
+  warnings: [],
+  lateCost: null,
+});
+const isClean = (text: string) => {
+  expect(text).not.toMatch(/undefined|NaN|null|\[object|—/);
+  expect(text.length).toBeGreaterThan(2);
+};
+const entry = { ...stamp, id: 'e', bedId: 'bed', state: 'planned' as const, date: '2026-06-01' };
+
+const WHATS: readonly TaskWhat[] = [
+  { code: 'entry', entry: { ...chips, state: 'planned' } },
+  { code: 'entry', entry: { ...entry, type: 'feed', nitrogenG: 20 } },
+  { code: 'entry', entry: { ...entry, type: 'water', waterMm: 10 } },
+  { code: 'entry', entry: { ...entry, type: 'dig', layerId: 'chips', dugDepthCm: 10 } },
+  { code: 'entry', entry: { ...entry, type: 'dig', layerId: null, dugDepthCm: 10 } },
+  { code: 'entry', entry: { ...entry, type: 'takeOff', layerId: 'chips', shareTakenOff: 0.5 } },
+  {
+    code: 'entry',
+    entry: {
+      ...entry,
+      type: 'soilTest',
+      amount: 1,
+      unit: 'kgPerHa',
+      sampledDepthCm: 30,
+      ph: null,
+      organicMatterPct: null,
+    },
+  },
+  { code: 'plant', cropId: 'leek', isSown: false },
+  { code: 'clear', cropId: 'leek' },
+  { code: 'dose', nitrogenG: 12, cropIds: ['planting'], missedWithoutG: 5, missedWithG: 1 },
+  { code: 'dose', nitrogenG: 12, cropIds: ['planting'], missedWithoutG: 0, missedWithG: 0 },
+  { code: 'topUp', nowCm: 2.4, addCm: 3.6, materialId: 'chips_mixed' },
+  { code: 'liftPath', layerIds: ['chips'], years: 2.5 },
+  { code: 'safe', start: 'seedlings' },
+  { code: 'harvestFrom', cropId: 'leek', raw: 'manure' },
+  ...CHECKS.map((check): TaskWhat => ({
+    code: 'check',
+    check,
+    aboutId: check === 'leaves' ? 'planting' : 'chips',
+  })),
+  { code: 'retest', what: 'soil' },
+  { code: 'retest', what: 'phAfterAsh' },
+  { code: 'closeYear', year: 2026 },
+  { code: 'charReady' },
+  { code: 'stirCharge' },
+  { code: 'coldCheck' },
+  { code: 'measureChar' },
+  { code: 'turnHeap', days: 10 },
+  { code: 'seasoned' },
+  { code: 'finished' },
+  { code: 'short', missingL: 120 },
+  { code: 'brewStep', brewId: 'nativeStarter', step: 'lookForMould' },
+  { code: 'brewReady', brewId: 'nativeStarter', lastDay: 739_760 },
+];
+
+describe('tasks in words', () => {
+  it.each(WHATS.map((what) => [what.code, what] as const))('%s', (_, what) => {
+    for (const measures of [metric, customary]) {
+      isClean(taskWords(taskOf(what), names, measures));
+      const reason = taskReason(taskOf(what), measures, 739_750);
+      if (reason !== '') expect(reason).toMatch(/[.]$/);
+    }
+  });
+  it('say where, and have a word and a mark of their own for every group', () => {
+    expect(placeWords(taskOf(WHATS[0]), names)).toBe('North');
+    expect(placeWords({ bedId: null, lotId: null }, names)).toBe('');
+    expect(new Set(TASK_GROUPS.map((group) => TASK_GROUP_MARKS[group])).size).toBe(TASK_GROUPS.length);
+    for (const group of TASK_GROUPS) isClean(TASK_GROUP_WORDS[group]);
+  });
+  it('say what being late costs, or gains, and what the ground is like', () => {
+    const cost = { lateDays: 12, cropMissesG: 1.2, paleDays: 5, lostNitrogenG: -0.4 };
+    expect(lateCostWords(cost, 5, metric)).toBe(
+      '12 days late: done today instead, the crops miss 6.0 g of nitrogen more, 5 pale days more, 2.0 g less goes to air and groundwater.',
+    );
+    expect(
+      lateCostWords({ lateDays: 1, cropMissesG: 0, paleDays: 0, lostNitrogenG: 0 }, 5, metric),
+    ).toContain('no difference');
+    expect(warningWords({ code: 'coldSoil', temperatureC: 5 }, metric)).toContain('5 °C');
+    expect(warningWords({ code: 'wetClay' }, customary)).toContain('Wet clay');
+  });
+});
+
+describe('the log in words', () => {
+  const seen: readonly Observed[] = [
+    { type: 'leafColor', step: 2 },
+    { type: 'growth', vigor: 'slow' },
+    { type: 'threads', amount: 'some' },
+    { type: 'worms', count: 1 },
+    { type: 'thickness', layerId: null, thicknessCm: 3 },
+    { type: 'smell', smell: 'sour' },
+    { type: 'squeeze', squeeze: 'dusty' },
+    { type: 'waterBehavior', behavior: 'runsOff' },
+    { type: 'hours', hours: 2 },
+    { type: 'soilTemperature', temperatureC: 12 },
+    { type: 'yield', massKg: 3 },
+    { type: 'signs', signs: ['greenVeins', 'soilDry'], beganOn: null },
+    { type: 'signs', signs: [], beganOn: null },
+    { type: 'note' },
+  ];
+  it('says everything that can be seen', () => {
+    for (const observed of seen) isClean(observedInWords(observed, customary));
+    expect(observationLine({ observed: { type: 'note' }, note: 'slugs' }, metric)).toBe('slugs');
+    expect(observationLine({ observed: { type: 'note' }, note: '' }, metric)).toBe('Photo');
+    expect(observationLine({ observed: { type: 'worms', count: 1 }, note: 'pink' }, metric)).toBe(
+      '1 worm in a spadeful. pink',
+    );
+    for (const sign of PLANT_SIGNS) isClean(PLANT_SIGN_WORDS[sign]);
+  });
+  it('says what was expected, and calls rot and warmth by their own words', () => {
+    const expected: readonly Expected[] = [
+      { type: 'leafColor', low: 3, high: 4 },
+      { type: 'leafColor', low: 2, high: 2 },
+      { type: 'growth', vigor: 'steady' },
+      { type: 'thickness', thicknessCm: 4 },
+      { type: 'soilTemperature', temperatureC: 11 },
+      { type: 'squeeze', low: 'drops', high: 'holds' },
+      { type: 'yield', massKg: 2 },
+      { type: 'life', isDue: true },
+    ];
+    for (const one of expected) isClean(expectedInWords(one, metric));
+    expect(verdictWords({ expected: expected[3], verdict: 'better' }).word).toContain('faster');
+    expect(verdictWords({ expected: expected[4], verdict: 'worse' }).word).toContain('colder');
+    expect(verdictWords({ expected: expected[0], verdict: 'worse' }).word).toBe('worse than expected');
+  });
+});
+
+describe('the diagnosis in words', () => {
+  const facts: PaleFacts = {
+    paleness: 0.4,
+    heldInRootsReachG: 1,
+    availableInReachG: 2,
+    isLegume: false,
+    daysSincePlanting: 30,
+    daysFromMulchToSigns: 20,
+    isWoodDugIn: true,
+    temperatureC: 12,
+    topsoilDryness: 0.3,
+    isWetMonth: false,
+    isHeavyClay: false,
+    ph: 6.5,
+    ashLastYearGPerM2: 120,
+    rawCharWithinDays: 40,
+    fedRecentlyG: 4,
+  };
+  it('names every cause with a test and a remedy, and every piece of evidence', () => {
+    for (const cause of CAUSES) Object.values(CAUSE_WORDS[cause]).forEach(isClean);
+    for (const { code } of EVIDENCE) isClean(evidenceWords(code, facts, metric));
+  });
+  it('says remedies with amounts for the bed and what the book expects after them', () => {
+    const feed = { what: { code: 'feed', nitrogenGPerM2: 3 } as const, greenDay: 739_760, missedG: 1 };
+    expect(remedyWords(feed, 5, metric)).toBe('Feed 15 g of quick nitrogen today');
+    expect(
+      remedyWords(
+        { ...feed, what: { code: 'workIn', materialId: 'worm_castings', thicknessCm: 1, depthCm: 3 } },
+        5,
+        metric,
+      ),
+    ).toContain('50 L');
+    expect(remedyWords({ ...feed, what: { code: 'water', waterMm: 12 } }, 5, metric)).toContain('60 L');
+    expect(outcomeWords(feed, true, 3, 5, metric, 739_750)).toMatch(
+      /^Green again about .* the crop misses 10 g less\.$/,
+    );
+    expect(outcomeWords({ ...feed, greenDay: null }, true, 1, 5, metric, 739_750)).toContain('Still pale');
+    expect(outcomeWords({ ...feed, what: { code: 'wait' } }, false, 1, 5, metric, 739_750)).toContain(
+      'sees no shortage',
+    );
+  });
+});
+
+describe('trials, years and learning in words', () => {
+  const trial = {
+    ...stamp,
+    kind: 'trial' as const,
+    id: 't',
+    gardenId: 'g',
+    date: '2026-05-01',
+    bedId: null,
+    name: 'Pots',
+    place: 'pots' as const,
+    treatments: ['none', 'some'],
+    repeats: 4,
+    seed: 1,
+    measure: 'height',
+    unit: 'cm',
+    isMoreBetter: true,
+  };
+  const difference = {
+    treatment: 1,
+    difference: 2,
+    low: 1,
+    high: 3,
+    method: 'withinBlocks' as const,
+    repeatsToTell: null,
+  };
+  it('never say more than the pots do', () => {
+    expect(differenceInWords({ ...difference, verdict: 'better' }, trial)).toBe(
+      'some: better than none in height. +2 cm (between +1 and +3 cm, 19 times in 20), each pot held against its neighbor.',
+    );
+    expect(differenceInWords({ ...difference, verdict: 'tooFew', low: null, high: null }, trial)).toContain(
+      'too few pots to tell',
+    );
+    expect(differenceInWords({ ...difference, verdict: 'cannotTell', repeatsToTell: 12 }, trial)).toContain(
+      'about 12 pots of each',
+    );
+    expect(differenceInWords({ ...difference, verdict: 'noDifference' }, trial)).toContain('that matters');
+    expect(differenceInWords({ ...difference, verdict: 'tooFew', difference: null }, trial)).toBe(
+      'some: not measured yet.',
+    );
+  });
+  it('say what a choice plans and what a test found', () => {
+    const outcome = {
+      mulchNextSpringCm: 1,
+      peakHeldG: 1,
+      feedNextYearG: 0,
+      organicMatterInThreeYearsPct: 4,
+      pulledCarbonG: 0,
+    };
+    expect(planWords({ ...outcome, choice: 'stack', plan: [] }, () => 'chips')).toContain('planned already');
+    expect(
+      planWords(
+        { ...outcome, choice: 'pull', plan: [{ type: 'takeOff', date: '2026-11-11', layerId: 'chips' }] },
+        () => 'chips',
+      ),
+    ).toBe('2026-11-11: chips off');
+    const test = {
+      entryId: 't',
+      day: 1,
+      mineralNitrogenG: 3,
+      expectedMineralNitrogenG: 2,
+      organicMatterPct: 4.2,
+      expectedOrganicMatterPct: 4,
+      ph: 6.4,
+    };
+    expect(testSentences(test, metric)).toHaveLength(3);
+  });
+  it('say what was learnt, and when the evidence was weakened', () => {
+    const sentences = learntSentences(
+      {
+        points: 1,
+        draws: 400,
+        effectiveDraws: 30,
+        evidenceUsed: 0.6,
+        rates: [
+          { layerId: 'chips', factor: 1.4, low: 1.1, high: 1.8 },
+          { layerId: 'chips', factor: 1, low: 0.8, high: 1.2 },
+        ],
+        inputs: [{ input: 'exposure', before: 0.5, after: 0.7 }],
+      },
+      { crops: () => 'Leek', layer: () => 'Hazel chips' },
+    );
+    expect(sentences[0]).toBe(
+      'Hazel chips: rotting here about 1.4 times as fast as by the book (likely 1.1 to 1.8).',
+    );
+    expect(sentences[1]).toContain('about as fast as by the book');
+    expect(sentences[2]).toContain('rather high in its range (50 % before, 70 % now)');
+    expect(sentences[3]).toContain(
+      'Learnt from 1 measurement: of 400 draws as many count as 30 alike would, its evidence weakened to 60 %',
+    );
+  });
+});

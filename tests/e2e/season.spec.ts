@@ -1,0 +1,311 @@
+import { expect, test, type Page } from '@playwright/test';
+import ICAL from 'ical.js';
+import { phoneJpeg } from '../fixtures/photos.ts';
+import { choose, expectAccessible, layers } from './bed-page.ts';
+import { makeGarden } from './own-books.ts';
+
+const SEASON = 'http://127.0.0.1:4194';
+const GARDEN = '/garden/ternhollow';
+const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
+const isWorkedOut = (page: Page) => expect(page.getByText(/Working out/)).toHaveCount(0);
+
+test.describe('a season on the demo', () => {
+  test.use({ baseURL: SEASON });
+
+  test('a layer is planned, carried and laid with a correction; stock and books follow', async ({ page }) => {
+    await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
+    await page.getByRole('button', { name: 'Lay something' }).click();
+    await choose(page, 'What', 'Hazel chips by the gate');
+    await choose(page, 'of', 'buckets (10 L)');
+    await page.getByLabel('How much').fill('6');
+    await page.getByLabel('When').fill('2026-05-17');
+    await page.getByText('planned', { exact: true }).click();
+    await page.getByRole('button', { name: /Write into the (book|plan)/ }).click();
+    await expect(page.getByRole('form', { name: 'Write an entry' })).toHaveCount(0);
+    await expect(page.getByRole('region', { name: 'What was written down' })).toContainText('17 May 2026');
+
+    await test.step('it stands in the calendar, worked out and not typed', async () => {
+      await page.getByRole('link', { name: 'Calendar' }).click();
+      await isWorkedOut(page);
+      const line = page.getByRole('listitem').filter({ hasText: 'Hazel chips by the gate: 6 buckets' });
+      await expect(line).toContainText('Nursery Frame');
+      await expectAccessible(page);
+    });
+    await test.step('on the laying day it is carried, and more was laid than planned', async () => {
+      const before = await litresOfHazel(page);
+      await page.goto(`${GARDEN}/laying`);
+      const bed = region(page, 'Nursery Frame');
+      await expect(bed).toContainText('Hazel chips by the gate');
+      await bed.getByRole('button', { name: 'Correct …' }).click();
+      await page.getByLabel('Really laid', { exact: true }).fill('-1');
+      await expect(page.getByText('above 0', { exact: true })).toBeVisible();
+      await page.getByLabel('Really laid', { exact: true }).fill('8');
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Write it down as laid' }).click();
+      await expect(bed).toContainText('laid: 8 buckets');
+      // The page rounds to two figures: 80 L of some 2 000.
+      const taken = before - (await litresOfHazel(page));
+      expect(taken).toBeGreaterThan(0);
+      expect(taken).toBeLessThan(160);
+      await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
+      await expect(layers(page)).toContainText('Hazel chips by the gate');
+    });
+  });
+
+  test('what is seen with no connection waits on the phone and goes in once, in order', async ({
+    browser,
+  }) => {
+    const context = await browser.newContext({ baseURL: SEASON, viewport: { width: 390, height: 844 } });
+    const page = await context.newPage();
+    await page.goto(`${GARDEN}/log`);
+    await page.getByRole('radio', { name: 'Nursery Frame' }).click();
+    await expectAccessible(page);
+    await context.setOffline(true);
+    await page.getByRole('button', { name: 'Leaf color' }).click();
+    await page.getByRole('button', { name: 'pale', exact: true }).click();
+    await expect(page.getByRole('status')).toContainText('It waits here until the connection is back');
+    await page.getByRole('button', { name: 'Worms' }).click();
+    await page.getByRole('button', { name: 'about 5' }).click();
+    await page.getByRole('button', { name: 'Watered' }).click();
+    await page.getByLabel('Given, L').fill('20');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Note or photo' }).click();
+    await page.getByLabel('Note', { exact: true }).fill('Slugs at the north end');
+    await page
+      .getByLabel('Add a photo')
+      .setInputFiles({ name: 'bed.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(phoneJpeg()) });
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(region(page, 'Waiting on this device')).toContainText('5 waiting');
+    await expectAccessible(page);
+
+    await context.setOffline(false);
+    await expect(region(page, 'Waiting on this device')).toHaveCount(0);
+    const log = region(page, 'The log');
+    await expect(log.getByRole('listitem').filter({ hasText: 'Leaves pale' })).toHaveCount(1);
+    await expect(log).toContainText('5 worms in a spadeful');
+    await expect(log).toContainText('Watered');
+    await expect(
+      log.getByRole('listitem').filter({ hasText: 'Slugs at the north end' }).getByRole('img'),
+    ).toBeVisible();
+    await expect(log).toContainText(/the book expected/);
+    const { journal } = (await (await page.request.get('/api/gardens/ternhollow/books')).json()) as {
+      journal: { note: string; createdAt: string; bedId?: string; observed?: { type: string } }[];
+    };
+    const sent = journal.filter(
+      ({ bedId, createdAt }) =>
+        bedId === 'demo-nursery-frame' && createdAt >= new Date(Date.now() - 600_000).toISOString(),
+    );
+    const fresh = sent.filter(({ observed }) =>
+      ['leafColor', 'worms', 'note'].includes(observed?.type ?? ''),
+    );
+    expect(fresh.map(({ observed }) => observed?.type).slice(-3)).toEqual(['leafColor', 'worms', 'note']);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await context.close();
+  });
+
+  test('what the books refuse stays on the phone with the reason', async ({ page }) => {
+    await page.goto(`${GARDEN}/log?bed=demo-char-bed`);
+    await page.getByRole('button', { name: 'Note or photo' }).click();
+    await page.getByLabel('Note', { exact: true }).fill('not a photo');
+    await page
+      .getByLabel('Add a photo')
+      .setInputFiles({ name: 'letter.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('Dear garden') });
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    const waiting = region(page, 'Waiting on this device');
+    await expect(waiting).toContainText('not a photo in JPEG or PNG');
+    await expect(waiting).toContainText('names no photo that has been sent');
+    await waiting.getByRole('button', { name: 'Discard' }).first().click();
+    await waiting.getByRole('button', { name: 'Discard' }).first().click();
+    await expect(waiting).toHaveCount(0);
+    await page.getByRole('button', { name: 'Soil test' }).click();
+    await page.getByText('From a laboratory’s table').click();
+    await page.getByLabel('The laboratory’s table').fill('sample,organic matter (%)\nChar Bed,46000');
+    await expect(page.getByText(/in ppm it would be 4.6 %/)).toBeVisible();
+    await page
+      .getByLabel('The laboratory’s table')
+      .fill('sample,pH,organic matter (ppm),nitrate N (mg/kg)\nChar Bed,6.8,46000,900');
+    await expect(page.getByLabel('Organic matter, %')).toHaveValue('4.6');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(page.getByText(/more than any garden soil holds/)).toBeVisible();
+  });
+
+  test('pale leaves are diagnosed, and fed with what the bed needs', async ({ page }) => {
+    await page.goto(`${GARDEN}/pale?bed=demo-nursery-frame`);
+    await expect(page.getByRole('status')).toContainText('From the books alone');
+    await page.getByLabel('the older leaves are pale first').check();
+    await page.getByLabel('they are seedlings').check();
+    await page.getByLabel('the same crop without mulch beside it is fine').check();
+    const verdicts = region(page, 'What it could be');
+    await expect(verdicts).toContainText(/hunger|locked up/i);
+    await expect(verdicts).toContainText('cheap test');
+    await expect(verdicts).toContainText(/Feed .* of quick nitrogen today/);
+    await expect(verdicts).toContainText(/by the book|The book sees no shortage/);
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Write these signs into the log' }).click();
+    await expect(page.getByText('The signs are in the log of the bed.')).toBeVisible();
+    await verdicts.getByRole('button', { name: 'Done today' }).first().click();
+    await expect(page.getByText('Written into the book of the bed.')).toBeVisible();
+    await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
+    await expect(page.getByRole('region', { name: 'What was written down' })).toContainText('Against:');
+  });
+
+  test('the calendar is subscribed to, a task put off with its reason, and the address revoked', async ({
+    page,
+    request,
+  }) => {
+    await page.goto(`${GARDEN}/calendar`);
+    await isWorkedOut(page);
+    const heap = page.getByRole('listitem').filter({ hasText: 'Turn the heap' });
+    await heap.getByRole('button', { name: 'Put off' }).click();
+    await page.getByLabel('Until').fill('2026-05-10');
+    await expect(page.getByText('a day after today')).toBeVisible();
+    await page.getByLabel('Until').fill('2026-05-23');
+    await page.getByLabel('Why').fill('the fork is lent out');
+    await page.getByRole('button', { name: 'Put it off' }).click();
+    await expect(heap).toContainText('23 May');
+    await expect(heap).toContainText('the fork is lent out');
+    await page.getByRole('button', { name: 'Subscribe' }).click();
+    await page.getByLabel('For what').fill('Kitchen tablet');
+    await page.getByRole('button', { name: 'Make an address' }).click();
+    const address = await page.getByLabel('Address of the calendar').inputValue();
+    await expectAccessible(page);
+    const text = await (await request.get(address)).text();
+    const events = new ICAL.Component(ICAL.parse(text) as [string, [], []]).getAllSubcomponents('vevent');
+    const turn = events
+      .map((one) => new ICAL.Event(one))
+      .find(({ summary }) => summary.includes('Turn the heap'))!;
+    expect(turn.startDate.toString()).toBe('2026-05-23');
+    expect(turn.description).toContain('the fork is lent out');
+    const line = page.getByRole('listitem').filter({ hasText: 'Kitchen tablet' });
+    await line.getByRole('button', { name: 'Revoke' }).click();
+    await expect(line).toHaveCount(0);
+    expect((await request.get(address)).status()).toBe(404);
+  });
+
+  test('the month shows the same tasks, and a check is done by writing it down', async ({ page }) => {
+    await page.goto(`${GARDEN}/calendar?view=month`);
+    await isWorkedOut(page);
+    await expect(page.getByRole('button', { name: /^14 May 2026, \d+ to do/ })).toBeVisible();
+    await page.getByRole('button', { name: 'The next month' }).click();
+    await expect(page.getByRole('heading', { name: 'June 2026' })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto(`${GARDEN}/log?bed=demo-ferry-strip`);
+    await page.getByRole('button', { name: 'Layer left' }).click();
+    await choose(page, 'Which layer', 'Hazel coppice chips, 2025-10-09');
+    await page.getByLabel('Left, cm').fill('2.2');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(region(page, 'The log')).toContainText('rotting faster than expected');
+    await page.goto(`${GARDEN}/calendar`);
+    await isWorkedOut(page);
+    await expect(
+      page.getByRole('listitem').filter({ hasText: 'Ferry Strip: Measure how thick' }),
+    ).toHaveCount(0);
+  });
+
+  test('the forecast of a measured bed is narrowed, says what was learnt, and can do without', async ({
+    page,
+  }) => {
+    test.setTimeout(180_000);
+    await page.goto(`${GARDEN}/bed/demo-ferry-strip`);
+    const likely = region(page, 'How sure is that?');
+    await expect(likely).toContainText('400 times the same bed', { timeout: 90_000 });
+    await expect(likely).toContainText(/times as fast as by the book/);
+    await expect(likely).toContainText(/Learnt from 3 measurements/);
+    const held = async () => {
+      const [, low, high] =
+        /Held at most: ([\d.]+) to ([\d.]+)/.exec((await likely.textContent()) ?? '') ?? [];
+      return Number(high) - Number(low);
+    };
+    const learnt = await held();
+    await likely.getByRole('switch', { name: 'Learn from its log' }).click();
+    await expect(likely).not.toContainText('Learnt from');
+    await expect(likely).toContainText('400 times the same bed', { timeout: 90_000 });
+    expect(learnt).toBeLessThan(await held());
+    await likely.getByRole('switch', { name: 'Learn from its log' }).click();
+    await expect(likely).toContainText('Learnt from', { timeout: 90_000 });
+  });
+
+  test('a trial is drawn by lot, measured, and says when there is too little to tell', async ({ page }) => {
+    await page.goto(`${GARDEN}/trials`);
+    await expect(region(page, 'Alder char in pots')).toContainText('10 % char: better than no char');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Begin a trial' }).click();
+    await choose(page, 'Like', 'Fresh against seasoned chips');
+    await page.getByLabel('plots of each').fill('2');
+    await expect(page.getByText('fewer than three tell nothing')).toBeVisible();
+    await page.getByRole('button', { name: 'Draw again' }).click();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Begin the trial' }).click();
+    const sheet = region(page, 'Fresh against seasoned chips');
+    await expect(sheet).toContainText('6 plots since 14 May 2026');
+    for (const [i, cell] of (
+      await sheet.getByRole('form', { name: 'Readings' }).getByRole('textbox').all()
+    ).entries()) {
+      if (i > 0) await cell.fill(String(10 + i));
+    }
+    await sheet.getByRole('button', { name: /Write down height/ }).click();
+    await expect(sheet).toContainText('too few plots to tell');
+  });
+
+  test('the year is closed: tested by the laboratory, the next step chosen, a path lifted', async ({
+    page,
+  }) => {
+    await page.goto(`${GARDEN}/year?bed=demo-sawpit-corner`);
+    const found = region(page, 'Expected and found');
+    await expect(found).toContainText('Soil test of 24 February');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Send a sample today' }).click();
+    await page.getByRole('button', { name: 'Read the report' }).click();
+    await page.getByRole('button', { name: 'Write it into the book' }).click();
+    await expect(found).toContainText('Soil test of 14 May');
+    await page.getByLabel('What to remember').fill('No more sawdust');
+    await page.getByRole('button', { name: 'Close 2026' }).click();
+    await expect(region(page, 'Closed')).toContainText('No more sawdust');
+    await expect(region(page, 'Closed')).toContainText('Carried forward');
+
+    await page.goto(`${GARDEN}/year?bed=demo-currant-line`);
+    const choices = region(page, 'Stack, pull or rest');
+    await expect(choices).toContainText('organic matter in three years');
+    await choices.getByRole('button', { name: 'Make it the plan' }).nth(1).click();
+    await expect(choices.getByRole('button', { name: 'In the plan' })).toBeVisible();
+
+    await page.goto(`${GARDEN}/year?bed=demo-boathouse-path`);
+    const lift = region(page, 'Lift the bottom');
+    await lift.getByLabel(/Shelterbelt chips, part spruce, 2.2 years old/).check();
+    await lift.getByRole('button', { name: 'Lift into the stock' }).click();
+    await expect(page.getByText('Path crumbs of 2026 lies in the stock now.')).toBeVisible();
+    await page.goto(`${GARDEN}/stock`);
+    await expect(page.getByRole('row').filter({ hasText: 'Path crumbs of 2026' })).toBeVisible();
+  });
+
+  /** What is left of the pile by its page, L. */
+  async function litresOfHazel(page: Page): Promise<number> {
+    await page.goto(`${GARDEN}/stock/demo-lot-hazel`);
+    const words =
+      (await page
+        .getByText(/[\d.]+ m³/)
+        .first()
+        .textContent()) ?? '';
+    return Number(/([\d.]+) m³/.exec(words)?.[1]) * 1000;
+  }
+});
+
+test.describe('an empty garden', () => {
+  test.use({ baseURL: 'http://127.0.0.1:4193' });
+
+  test('says in every place what to do first', async ({ page, request }) => {
+    await makeGarden(request, 'bare');
+    for (const [path, words] of [
+      ['calendar', 'Make a bed and plan something for it'],
+      ['laying', 'Plan a layer on a bed'],
+      ['log', 'Make a bed first'],
+      ['pale', 'Make a bed and write down what grows on it'],
+      ['trials', 'No trial yet'],
+      ['year', 'Make a bed first'],
+    ] as const) {
+      await page.goto(`/garden/bare/${path}`);
+      await expect(page.getByText(words).first()).toBeVisible();
+      await expectAccessible(page);
+    }
+  });
+});

@@ -1,0 +1,124 @@
+import { serve, type ServerType } from '@hono/node-server';
+import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { soilReports } from '../../src/core/journal/soil-report.ts';
+import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
+import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+
+interface Body {
+  readonly id: string;
+  readonly readyOn: string;
+  readonly detail: string;
+  readonly samples: readonly { readonly id: string }[];
+  readonly ph: number;
+  readonly organicMatterPct: number;
+  readonly mineralNitrogenKgPerHa: number;
+  readonly laboratory: boolean;
+}
+
+const folder = newFolder();
+const open: ServerType[] = [];
+const listening = (app: { fetch: Parameters<typeof serve>[0]['fetch'] }): Promise<string> =>
+  new Promise((resolve) => {
+    const one = serve({ fetch: app.fetch, hostname: '127.0.0.1', port: 0 }, (address: AddressInfo) =>
+      resolve(`http://127.0.0.1:${address.port}`),
+    );
+    open.push(one);
+  });
+const servers: RunningServer[] = [];
+const demoWith = async (name: string, extra: readonly string[]) => {
+  const server = await startServer(join(folder, `${name}.sqlite`), ['--demo', ...extra]);
+  servers.push(server);
+  return server;
+};
+const ask = (server: RunningServer, method: string, path: string) =>
+  askAt<Body>(server.address, method, `/api/instruments${path}`);
+const BED = '/laboratory/beds/demo-sawpit-corner/samples';
+
+let quick: RunningServer;
+let quickAt: string;
+beforeAll(async () => {
+  quickAt = await listening(soilLaboratory(5, 0));
+  quick = await demoWith('quick', ['--laboratory', quickAt]);
+});
+afterAll(async () => {
+  for (const server of servers) await server.stop();
+  for (const one of open) one.close();
+  removeFolder(folder);
+});
+
+describe('a soil laboratory', () => {
+  it('takes a sample and reports near what the book has, in JSON and as a table the logbook reads', async () => {
+    expect((await ask(quick, 'GET', '')).body.laboratory).toBe(true);
+    const sent = await ask(quick, 'POST', BED);
+    expect(sent.status).toBe(201);
+    expect((await ask(quick, 'GET', BED)).body.samples.map(({ id }) => id)).toEqual([sent.body.id]);
+    const report = (await ask(quick, 'GET', `/laboratory/samples/${sent.body.id}`)).body;
+    expect(report.ph).toBeGreaterThan(5.4);
+    expect(report.ph).toBeLessThan(6.9);
+    expect(report.organicMatterPct).toBeGreaterThan(2);
+    expect(report.organicMatterPct).toBeLessThan(5);
+    const table = await (await fetch(`${quickAt}/samples/${sent.body.id}.csv?on=2026-05-14`)).text();
+    const [row] = soilReports(
+      table
+        .trim()
+        .split('\r\n')
+        .map((line) => line.split(',').map((cell) => cell.replaceAll('"', ''))),
+    );
+    expect(row).toMatchObject({
+      sample: 'Sawpit Corner',
+      ph: report.ph,
+      organicMatterPct: report.organicMatterPct,
+      mineralNitrogen: { amount: report.mineralNitrogenKgPerHa, unit: 'kgPerHa' },
+    });
+  });
+  it('takes its days, and says when it will be ready', async () => {
+    const slow = await demoWith('slow', ['--laboratory', await listening(soilLaboratory(5, 6))]);
+    const sent = await ask(slow, 'POST', BED);
+    expect(sent.body.readyOn).toBe('2026-05-20');
+    const early = await ask(slow, 'GET', `/laboratory/samples/${sent.body.id}`);
+    expect([early.status, early.body.detail]).toEqual([
+      503,
+      'The laboratory will have the report on 2026-05-20.',
+    ]);
+  });
+  it('that is silent, absurd or not there is answered in words', async () => {
+    const none = await demoWith('none', []);
+    expect((await ask(none, 'POST', BED)).body.detail).toContain('No soil laboratory is connected');
+    const silent = await demoWith('silent', ['--laboratory', 'http://127.0.0.1:9']);
+    expect((await ask(silent, 'POST', BED)).status).toBe(502);
+    expect((await ask(quick, 'GET', '/laboratory/samples/S9999')).status).toBe(502);
+    expect((await ask(quick, 'GET', '/laboratory/samples/..%2F..%2Fx')).status).toBe(502);
+    expect((await ask(quick, 'POST', '/laboratory/beds/nowhere/samples')).status).toBe(404);
+  });
+});
+
+describe('lifting a path into the stock', () => {
+  const lift = (change: object = {}) =>
+    askAt<{ lot: { id: string }; movement: { amount: number }; entries: unknown[]; detail: string }>(
+      quick.address,
+      'POST',
+      '/api/beds/demo-boathouse-path/lifts',
+      {
+        id: 'l1',
+        date: '2026-05-14',
+        note: '',
+        layerIds: ['demo-boathouse-path-layer-2'],
+        lotName: 'Crumbs',
+        ...change,
+      },
+    );
+  it('takes off there what is received here, once, however often it is sent', async () => {
+    const first = await lift();
+    expect([first.status, first.body.entries.length]).toEqual([201, 1]);
+    expect(first.body.movement.amount).toBeGreaterThan(50);
+    const again = await lift();
+    expect([again.status, again.body.lot.id]).toEqual([200, first.body.lot.id]);
+  });
+  it('is refused for layers of other beds, for tomorrow, and for what is gone', async () => {
+    expect((await lift({ id: 'l2', layerIds: ['demo-ferry-strip-layer-1'] })).status).toBe(422);
+    expect((await lift({ id: 'l3', date: '2026-05-15' })).body.detail).toContain('in the future');
+    expect((await lift({ id: 'l4' })).body.detail).toContain('was taken off on 2026-05-14 already');
+  });
+});
