@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { quantileSorted } from '../numerics/ranks.ts';
-import { drawWeights, weightedMean, weightedQuantiless } from './weights.ts';
+import { drawWeights, weightedMean, weightedQuantiles } from './weights.ts';
 
 describe('weights of draws', () => {
   it('are equal when the draws explain equally well', () => {
