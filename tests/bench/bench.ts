@@ -15,9 +15,17 @@ import {
 } from '../../src/core/simulation/scenario.ts';
 
 import { lockUpPower } from '../../src/core/stock/lock-up-power.ts';
+import { bedAgenda } from '../../src/core/agenda/garden-agenda.ts';
+import { plantingOf } from '../fixtures/books.ts';
+import { gardenOf, layOf } from '../fixtures/laid.ts';
 import { runStock, type StockBooks } from '../../src/core/stock/run-stock.ts';
 import { solverOver } from '../../src/web/solver/highs.ts';
-import { drawOutcome, type RangePlan } from '../../src/core/projection/likely-range.ts';
+import {
+  drawOutcome,
+  type RangePlan,
+  likelyRange,
+  drawnInputs,
+} from '../../src/core/projection/likely-range.ts';
 import { outlookDays } from '../../src/core/projection/outlook.ts';
 import { report, timesOf, type Times } from './report.ts';
 
@@ -256,5 +264,36 @@ report(
     20,
     3,
   ),
+  null,
+);
+
+/** A bed of three years with a late plan, and what its books ask somebody to do. */
+const GARDEN_OF_ONE = gardenOf(
+  [
+    ...Array.from({ length: 3 }, (_, year) =>
+      layOf({ id: `chips ${year}`, date: `${2023 + year}-04-01`, massFreshKg: 70 }),
+    ),
+    { ...layOf({ id: 'late', date: '2026-05-01' }), state: 'planned' },
+  ],
+  { plantings: [{ ...plantingOf({ plantedOn: '2026-05-10' }), bedId: 'bed' }] },
+);
+report(
+  'the tasks of one bed, with what being late costs',
+  timed(() => bedAgenda(GARDEN_OF_ONE, 'bed', '2026-05-14'), 10, 2),
+  null,
+);
+const weighedPlan: RangePlan = {
+  ...PLAN,
+  points: Array.from({ length: 6 }, (_, i) => ({
+    type: 'thickness' as const,
+    day: START + 200 + i * 100,
+    layerId: null,
+    thicknessCm: 4,
+  })),
+};
+const weighed = Array.from({ length: 400 }, (_, i) => drawOutcome(drawn, weighedPlan, i % 20, 'season'));
+report(
+  'a band from 400 draws, weighed by six measurements',
+  timed(() => likelyRange(weighed, drawnInputs(drawn, weighedPlan), weighedPlan, 0.1), 20, 3),
   null,
 );

@@ -54,6 +54,26 @@ describe('the tasks of a bed', () => {
     expect(Math.abs(three.cropMissesG)).toBeLessThan(0.5);
     expect(many.cropMissesG).toBeGreaterThan(1);
   });
+  it('say the same of a crop that is planted late', () => {
+    const crop = (state: 'planned' | 'laid') => ({
+      beds: [bedOf({ organicMatterPct: 2 })],
+      plantings: [
+        {
+          ...plantingOf({
+            state,
+            plantedOn: '2026-04-01',
+            clearedOn: '2026-07-20',
+            nitrogenDemandGPerM2: 12,
+          }),
+          bedId: 'bed',
+        },
+      ],
+    });
+    const [late] = byCode(tasksOf(gardenOf([], crop('planned')), '2026-06-15'), 'plant');
+    expect(late.lateCost).toMatchObject({ lateDays: 75 });
+    expect(byCode(tasksOf(gardenOf([], crop('planned')), '2026-03-20'), 'plant')[0].lateCost).toBeNull();
+    expect(byCode(tasksOf(gardenOf([], crop('laid')), '2026-06-15'), 'plant')).toEqual([]);
+  });
   it('warn of cold soil by the climate of the hemisphere, and of wet clay', () => {
     const sow = (plantedOn: string, records: Partial<GardenRecords> = {}) =>
       byCode(

@@ -6,6 +6,7 @@ import { groundWarnings, type GroundWarning } from '../climate/ground.ts';
 import { findCrop } from '../crops/crop-library.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
 import type { BedProjection } from '../projection/bed-projection.ts';
+import { plantedLater } from '../records/garden-books.ts';
 import type { BedBooks, BedKind, EntryRecord, PlantingRecord } from '../records/bed-records.ts';
 import { coverTasks } from './cover-tasks.ts';
 import { lateCost } from './late-cost.ts';
@@ -80,7 +81,18 @@ function entryTasks(setting: BedAgendaSetting): Task[] {
         day,
         record: { type: 'entry', id: entry.id },
         warnings: warningsFor(setting, day, { needsWarmth: entry.type === 'feed', treadsOrDigs: digs }),
-        lateCost: lateCost(books, entry, findMaterial, today, todayIso),
+        lateCost: lateCost(
+          {
+            books,
+            moved: {
+              ...books,
+              entries: books.entries.map((one) => (one.id === entry.id ? { ...one, date: todayIso } : one)),
+            },
+            plannedFor: entry.date,
+          },
+          findMaterial,
+          today,
+        ),
       };
     });
 }
@@ -93,18 +105,32 @@ function plantingTasks(setting: BedAgendaSetting): Task[] {
 }
 
 function plantTask(setting: BedAgendaSetting, planting: PlantingRecord): Task {
+  const { books, findMaterial, today, todayIso } = setting;
   const day = dayOf(planting.plantedOn);
   const isHardy = findCrop(planting.cropId)?.isCoverCrop === true || planting.startsAs === 'set';
   return {
     key: `planting:${planting.id}`,
     group: 'growing',
     what: { code: 'plant', cropId: planting.cropId, isSown: planting.startsAs === 'seed' },
-    bedId: setting.books.bed.id,
+    bedId: books.bed.id,
     lotId: null,
     day,
     record: { type: 'planting', id: planting.id },
     warnings: warningsFor(setting, day, { needsWarmth: !isHardy, treadsOrDigs: true }),
-    lateCost: null,
+    lateCost: lateCost(
+      {
+        books,
+        moved: {
+          ...books,
+          plantings: books.plantings.map((one) =>
+            one.id === planting.id ? plantedLater(one, todayIso) : one,
+          ),
+        },
+        plannedFor: planting.plantedOn,
+      },
+      findMaterial,
+      today,
+    ),
   };
 }
 

@@ -2,7 +2,7 @@ import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
 import { FLOW } from '../ledger/flows.ts';
 import { projectBed, type BedProjection } from '../projection/bed-projection.ts';
 import { bedScenario } from '../records/bed-scenario.ts';
-import type { BedBooks, EntryRecord } from '../records/bed-records.ts';
+import type { BedBooks } from '../records/bed-records.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
 import type { LateCost } from './tasks.ts';
 
@@ -30,25 +30,27 @@ function lost({ samples }: BedProjection): number {
   );
 }
 
+/** A plan as it stands in the books of a bed, and the same books with it moved to today. */
+interface Late {
+  readonly books: BedBooks;
+  readonly moved: BedBooks;
+  /** ISO date it was planned for. */
+  readonly plannedFor: string;
+}
+
 /**
- * What it costs that a planned entry is done `today` instead of on its day: the bed rerun both ways. `books` hold the
- * entry as it was planned. Null when it is not late, or makes no difference worth telling.
+ * What it costs that a planned entry or planting is done today instead of on its day: the bed rerun both ways. Null
+ * when it is not late, or makes no difference worth telling.
  */
 export function lateCost(
-  books: BedBooks,
-  entry: EntryRecord,
+  { books, moved, plannedFor }: Late,
   findMaterial: FindMaterial,
   today: DayNumber,
-  todayIso: string,
 ): LateCost | null {
-  const lateDays = today - dayNumberFromIso(entry.date, ['date']);
-  if (lateDays <= 0 || entry.state !== 'planned') return null;
-  const late = {
-    ...books,
-    entries: books.entries.map((one) => (one.id === entry.id ? { ...one, date: todayIso } : one)),
-  };
+  const lateDays = today - dayNumberFromIso(plannedFor, ['date']);
+  if (lateDays <= 0) return null;
   const onTime = run(books, findMaterial, today);
-  const now = run(late, findMaterial, today);
+  const now = run(moved, findMaterial, today);
   const cost = {
     lateDays,
     cropMissesG: missed(now) - missed(onTime),

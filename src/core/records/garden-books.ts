@@ -58,8 +58,8 @@ export function carriedForward<Records extends GardenRecords>(records: Records, 
   };
 }
 
-/** A late planting stands as long as it was meant to. */
-function plantedLater<Planting extends PlantingRecord>(planting: Planting, today: string): Planting {
+/** A planting put in on a later day; it stands as long as it was meant to. */
+export function plantedLater<Planting extends PlantingRecord>(planting: Planting, today: string): Planting {
   const by = dayNumberFromIso(today, ['today']) - dayNumberFromIso(planting.plantedOn, ['plantedOn']);
   return {
     ...planting,
