@@ -215,7 +215,7 @@ function moreThanThere(lot: RunningLot, massFreshKg: number, path: FieldPath): I
   const thereKg = freshKg(lot.contents);
   const { name } = lot.record;
   const times = thereKg > 0 ? massFreshKg / thereKg : Infinity;
-  const hint = times > 5 && times < 1000 ? ' Did you mean litres, or one barrow fewer?' : '';
+  const hint = times > 5 && times < 1000 ? '. Perhaps litres were meant, or one barrow fewer' : '';
   const there =
     thereKg > 0
       ? `only ${thereKg.toPrecision(3)} kg (${volumeL(lot.contents).toPrecision(3)} L) of "${name}" are there on that day`
@@ -223,7 +223,7 @@ function moreThanThere(lot: RunningLot, massFreshKg: number, path: FieldPath): I
   return new InputError(
     path,
     'out_of_range',
-    `is more than there is: ${there}, and this asks for ${massFreshKg.toPrecision(3)} kg.${hint}`,
+    `is more than there is: ${there}, and this asks for ${massFreshKg.toPrecision(3)} kg${hint}`,
   );
 }
 

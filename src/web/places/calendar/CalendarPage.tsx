@@ -123,7 +123,10 @@ function summary(items: readonly AgendaItem[], waiting: number, today: DayNumber
   const more = waiting > 0 ? ` Working out ${waiting} more …` : '';
   if (standing.length === 0)
     return waiting > 0 ? 'Working out what is to be done …' : 'Nothing is to be done.';
-  return `${late > 0 ? `${late} late, ` : ''}${week} this week, ${standing.length} in all within a year.${more}`;
+  const lateWords = late > 0 ? `${late} late, ` : '';
+  const weekWords = week > 0 ? `${week} this week` : 'nothing this week';
+  const words = `${lateWords}${weekWords}, ${standing.length} in all within a year.${more}`;
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 function GroupChoice({
