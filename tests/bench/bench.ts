@@ -284,6 +284,8 @@ report(
 );
 const weighedPlan: RangePlan = {
   ...PLAN,
+  today: START + 800,
+  tideDays: PLAN.tideDays.map((day) => day + 800),
   points: Array.from({ length: 6 }, (_, i) => ({
     type: 'thickness' as const,
     day: START + 200 + i * 100,

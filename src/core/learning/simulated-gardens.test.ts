@@ -217,4 +217,18 @@ describe('a draw that is measured', () => {
     expect(measured.logLikelihood).toBeCloseTo(priors[5].logsOf(points).log, 9);
     expect(measured.rotRates.chips).toBeGreaterThan(0);
   });
+  it('goes no further than this morning, and leaves out what lies ahead', () => {
+    const seen = (day: DayNumber): MeasuredPoint => ({
+      type: 'thickness',
+      day,
+      layerId: null,
+      thicknessCm: 4,
+    });
+    const plain = drawOutcome(SCENARIO, PLAN, 5, 'season');
+    const today = drawOutcome(SCENARIO, { ...PLAN, points: [seen(TODAY)] }, 5, 'season');
+    expect(today.availableG).toEqual(plain.availableG);
+    expect(today.logLikelihood).toBeLessThan(0);
+    const ahead = drawOutcome(SCENARIO, { ...PLAN, points: [seen(LATER + 400)] }, 5, 'season');
+    expect([ahead.availableG, ahead.logLikelihood]).toEqual([plain.availableG, 0]);
+  });
 });

@@ -73,7 +73,7 @@ export function drawOutcome(
     ...endingOn(draw.scenario, lastDayOf(plan, reach) + 1),
     stepsPerDay: STEPS_PER_DAY,
   });
-  const explained = readPoints(run, plan.points);
+  const explained = readPoints(run, plan);
   const availableG: number[] = [];
   const heldG: number[] = [];
   const organicPct: number[] = [];
@@ -112,15 +112,19 @@ export function drawOutcome(
   };
 }
 
-/** Runs a draw past everything that was measured. Mutates run. */
+/**
+ * Runs a draw past everything that was measured up to today, and no further than this morning: what was seen today is
+ * held against the bed as today's looks find it. Mutates run.
+ */
 function readPoints(
   run: BedRun,
-  points: readonly MeasuredPoint[],
+  { points, today }: RangePlan,
 ): Pick<DrawnOutcome, 'logLikelihood' | 'rotRates'> {
   const rotRates: Record<string, number | null> = {};
   let sum = 0;
-  for (const point of points.toSorted((a, b) => lookDay(a) - lookDay(b))) {
-    runTo(run, lookDay(point));
+  const known = points.filter(({ day }) => day <= today).toSorted((a, b) => lookDay(a) - lookDay(b));
+  for (const point of known) {
+    runTo(run, Math.min(lookDay(point), today));
     sum += logLikelihood(run, point);
     if (point.type === 'thickness' && point.layerId !== null) {
       rotRates[point.layerId] = rotRate(run, point.layerId, point.day);
