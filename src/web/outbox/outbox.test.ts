@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { createOutbox, type HandOver, type NewParcel, type Parcel, type Shelf } from './outbox.ts';
+import {
+  createOutbox,
+  holding,
+  pageShelf,
+  type HandOver,
+  type NewParcel,
+  type Parcel,
+  type Shelf,
+} from './outbox.ts';
 
 const note = (text: string): NewParcel => ({
   type: 'journal',
@@ -19,14 +27,7 @@ const textOf = (parcel: Parcel): string => (parcel.type === 'journal' ? parcel.r
 
 /** A shelf in memory, one thing at a time, and books that can be cut off. */
 function setUp() {
-  let lying: readonly Parcel[] = [];
-  const shelf: Shelf = {
-    read: () => Promise.resolve(lying),
-    write: (parcels) => {
-      lying = parcels;
-      return Promise.resolve();
-    },
-  };
+  const shelf = pageShelf();
   let last: Promise<unknown> = Promise.resolve();
   const exclusively = <Result>(act: () => Promise<Result>): Promise<Result> => {
     const turn = last.then(act);
@@ -41,7 +42,7 @@ function setUp() {
     return world.losesAnswers ? Promise.reject(new Error('answer lost')) : Promise.resolve('kept');
   };
   const open = () => createOutbox(shelf, handOver, exclusively, () => '2026-05-14T10:00:00Z');
-  return { world, open, lying: () => lying };
+  return { world, open, shelf };
 }
 
 describe('what is written in the garden', () => {
@@ -82,7 +83,7 @@ describe('what is written in the garden', () => {
     expect([world.kept, one.parcels()]).toEqual([['a', 'b', 'c'], []]);
   });
   it('stays with the reason when it is refused, and does not hold up what comes after', async () => {
-    const { world, open, lying } = setUp();
+    const { world, open, shelf } = setUp();
     const box = open();
     await box.add([note('wrong'), note('right')]);
     expect(await box.flush()).toBe(true);
@@ -93,7 +94,7 @@ describe('what is written in the garden', () => {
     await box.flush();
     expect(box.parcels()).toHaveLength(1);
     await box.discard(id);
-    expect(lying()).toEqual([]);
+    expect(await shelf.read()).toEqual([]);
   });
   it('tells whoever listens, until they stop', async () => {
     const { open } = setUp();
@@ -105,5 +106,20 @@ describe('what is written in the garden', () => {
     stop();
     await box.flush();
     expect([first > 0, told]).toEqual([true, first]);
+  });
+  it('lies on the page where the browser stores nothing', async () => {
+    const broken: Shelf = {
+      read: () => Promise.reject(new Error('storage is off')),
+      write: () => Promise.reject(new Error('storage is off')),
+    };
+    const kept: string[] = [];
+    const box = createOutbox(
+      holding(broken, pageShelf()),
+      (parcel) => Promise.resolve(kept.push(textOf(parcel)) > 0 ? ('kept' as const) : { refusal: '' }),
+      (act) => act(),
+      () => '2026-05-14T10:00:00Z',
+    );
+    await box.add([note('still written')]);
+    expect([await box.flush(), kept]).toEqual([true, ['still written']]);
   });
 });

@@ -38,6 +38,33 @@ export function deviceShelf(): Shelf {
   };
 }
 
+/** A shelf that lasts as long as the page. */
+export function pageShelf(): Shelf {
+  let lying: readonly Parcel[] = [];
+  return {
+    read: () => Promise.resolve(lying),
+    write: (parcels) => {
+      lying = parcels;
+      return Promise.resolve();
+    },
+  };
+}
+
+/** The first shelf while it holds; where a browser stores nothing, the spare one from then on. */
+export function holding(first: Shelf, spare: Shelf): Shelf {
+  let shelf = first;
+  const orSpare = async <Result>(act: (on: Shelf) => Promise<Result>): Promise<Result> => {
+    try {
+      return await act(shelf);
+    } catch (error) {
+      if (shelf === spare) throw error;
+      shelf = spare;
+      return act(shelf);
+    }
+  };
+  return { read: () => orSpare((on) => on.read()), write: (parcels) => orSpare((on) => on.write(parcels)) };
+}
+
 /** Runs one thing at a time, in every window of the device where it can. */
 export type Exclusively = <Result>(act: () => Promise<Result>) => Promise<Result>;
 

@@ -3,7 +3,15 @@ import { useCallback, useEffect, useSyncExternalStore } from 'react';
 import { ProblemFailure } from '../api/failures.ts';
 import { sendEntry } from '../api/gardens.ts';
 import { sendJournal, sendPhoto } from '../api/journal.ts';
-import { createOutbox, deviceShelf, type HandOver, type NewParcel, type Outbox } from './outbox.ts';
+import {
+  createOutbox,
+  deviceShelf,
+  holding,
+  pageShelf,
+  type HandOver,
+  type NewParcel,
+  type Outbox,
+} from './outbox.ts';
 
 const TRY_AGAIN_MS = 10_000;
 
@@ -34,7 +42,9 @@ function exclusively<Result>(act: () => Promise<Result>): Promise<Result> {
 
 let outbox: Outbox | undefined;
 const theOutbox = (): Outbox =>
-  (outbox ??= createOutbox(deviceShelf(), handOver, exclusively, () => new Date().toISOString()));
+  (outbox ??= createOutbox(holding(deviceShelf(), pageShelf()), handOver, exclusively, () =>
+    new Date().toISOString(),
+  ));
 
 /** What waits on this device, and a way to add to it. It is sent at once, and again whenever the connection is back. */
 export function useOutbox() {

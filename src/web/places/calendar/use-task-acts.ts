@@ -3,13 +3,13 @@ import type { BrewRecord, JournalChange, JournalDraft } from '../../../contract/
 import type { EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
 import type { AgendaItem } from '../../../core/agenda/agenda.ts';
 import { isoDateOf } from '../../../core/climate/calendar.ts';
+import { plantedLater } from '../../../core/records/garden-books.ts';
 import type { AmountUnit } from '../../../core/units/amount.ts';
 import { entryAsChange, journalAsChange, movementAsChange, plantingAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useChangePlanting, useWriteEntryOn, useRemoveEntry } from '../../api/gardens.ts';
 import { useChangeJournal, useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
 import { useChangeMovement } from '../../api/stock.ts';
-import { dayOf } from '../../../words/dates.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 
 /** What was really laid, and when. */
@@ -80,11 +80,9 @@ export function useTaskActs(books: GardenBooks) {
   };
 
   const tickPlanting = async (planting: PlantingRecord) => {
-    const by = dayOf(today) - dayOf(planting.plantedOn);
-    const clearedOn = planting.clearedOn === null ? null : isoDateOf(dayOf(planting.clearedOn) + by);
     const kept = await changePlanting.mutateAsync({
       plantingId: planting.id,
-      change: { ...plantingAsChange(planting), state: 'laid', plantedOn: today, clearedOn },
+      change: { ...plantingAsChange(plantedLater(planting, today)), state: 'laid' },
     });
     offerUndo(
       'Written down as planted today.',
