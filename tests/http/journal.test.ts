@@ -160,6 +160,67 @@ describe('the journal', () => {
       (await post({ ...trial, id: 'twins', treatments: ['a', 'A '] })).body.errors[0].sentence,
     ).toContain('twice');
   });
+  it('keeps every kind as it was sent, in order, and gives it back so', async () => {
+    const sent = [
+      seen('k1', {
+        observed: { type: 'signs', signs: ['greenVeins', 'soilDry'], beganOn: '2026-05-01' },
+        note: 'at the end',
+      }),
+      seen('k2', { observed: { type: 'soilTemperature', temperatureC: 11.5 } }),
+      {
+        id: 'k3',
+        kind: 'mark',
+        date: '2026-05-12',
+        note: 'rain',
+        taskKey: 'close:bed:2026',
+        state: 'dropped',
+        dueOn: '2026-11-01',
+        untilDate: null,
+      },
+      {
+        id: 'k4',
+        kind: 'brew',
+        date: '2026-05-12',
+        note: '',
+        brewId: 'compostTea',
+        litres: 10,
+        state: 'going',
+      },
+      {
+        id: 'k5',
+        kind: 'yearClose',
+        date: '2026-05-12',
+        note: '',
+        bedId: 'bed',
+        year: 2026,
+        choice: 'stack',
+        carbonGPerM2: 5000.25,
+        nitrogenGPerM2: 410.5,
+        organicMatterPct: 4.1,
+      },
+    ];
+    expect((await post(...sent)).status).toBe(201);
+    const kept = (await journal()).filter(({ id }) => /^k\d$/.test(id));
+    const byId = new Map(kept.map((one) => [one.id, one]));
+    for (const one of sent) expect(byId.get(one.id)).toMatchObject(one);
+    expect(byId.get('k4')).not.toHaveProperty('bedId');
+    expect((await post({ ...sent[4], id: 'k6', year: 2027 })).body.errors[0].sentence).toContain(
+      'has not begun',
+    );
+    expect((await post({ ...sent[3], id: 'k7', litres: 0 })).body.errors[0].field).toBe('records.0.litres');
+  });
+  it('is left out of a bed that does not learn from it, and that is kept with the bed', async () => {
+    const bedIn = async () =>
+      (
+        (await ask('GET', '/api/gardens/garden/books')).body as unknown as {
+          beds: (object & { learnsFromLog: boolean })[];
+        }
+      ).beds[0];
+    expect((await bedIn()).learnsFromLog).toBe(true);
+    const { id, gardenId, createdAt, updatedAt, ...bed } = (await bedIn()) as Record<string, unknown>;
+    expect((await ask('PUT', '/api/beds/bed', { ...bed, learnsFromLog: false })).status).toBe(200);
+    expect((await bedIn()).learnsFromLog).toBe(false);
+  });
   it('survives a power cut right after it was acknowledged', async () => {
     await post(seen('last words'.replace(' ', '-')));
     await server.kill();

@@ -81,7 +81,13 @@ describe('books of the first version', () => {
       ['high', 1, ''],
     ]);
     expect(stores.entries.restore('dig')).toMatchObject({ outcome: 'written', current: { layerId: 'high' } });
-    expect(stores.beds.find('b')).toMatchObject({ startedOn: null, ph: null, croppingBefore: 'unknown' });
+    expect(stores.beds.find('b')).toMatchObject({
+      startedOn: null,
+      ph: null,
+      croppingBefore: 'unknown',
+      learnsFromLog: true,
+    });
+    expect(stores.journal.listOf('g')).toEqual([]);
     expect(stores.gardens.find('g')).toMatchObject({ school: 'byDepth', feedMaterialId: 'feather_meal' });
     expect(stores.plantings.find('p')).toMatchObject({ startsAs: 'set', areaShare: 1, isUndersown: false });
     stores.entries.insert({
