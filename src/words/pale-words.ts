@@ -20,7 +20,7 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
     name: 'Nitrogen locked up by what was laid',
     test: 'Compare with the same crop on bare soil beside it; or rake the layer off one square foot, feed that spot, and look again in ten days.',
     remedy:
-      'Feed quick nitrogen, or work composted manure or castings into the top 2 to 3 cm; leave the layer where it is.',
+      'Feed quick nitrogen, or work composted manure or castings into the top 2 to 3 cm (an inch); leave the layer where it is.',
   },
   hunger: {
     name: 'Simple nitrogen hunger',
@@ -29,7 +29,7 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
   },
   coldSoil: {
     name: 'Cold soil',
-    test: 'Put a thermometer a finger deep in the morning; below about 9 °C roots take up little, whatever is there.',
+    test: 'Put a thermometer a finger deep in the morning; below about 9 °C (48 °F) roots take up little, whatever is there.',
     remedy:
       'Wait, or cover with a fleece; draw the mulch aside so that the sun reaches the soil. Do not feed now.',
   },

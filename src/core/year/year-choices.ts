@@ -35,8 +35,9 @@ export type PlannedForChoice =
 
 const YEAR_DAYS = 365;
 const FOLLOWED_DAYS = 3 * YEAR_DAYS + 30;
-/** A summer crop as hungry as cabbage, to ask all three the same question (set here). */
-const TEST_CROP = { demandG: 12, rootDepthCm: 40, days: 120 } as const;
+/** A summer crop as hungry as cabbage, to ask all three the same question, g N/m2 (set here). */
+export const HUNGRY_CROP_DEMAND_G = 12;
+const TEST_CROP = { demandG: HUNGRY_CROP_DEMAND_G, rootDepthCm: 40, days: 120 } as const;
 const PLANTING_MONTH = 5;
 const SPRING_MONTH = 3;
 const RESTING_COVER_ID = 'clover';

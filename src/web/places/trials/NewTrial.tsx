@@ -41,7 +41,7 @@ export function NewTrial({
     repeats: 4,
     seed: newSeed(),
     measure: 'height',
-    unit: 'cm',
+    unit: books.garden.measures === 'metric' ? 'cm' : 'in',
     isMoreBetter: true,
   }));
   const set = (change: Partial<Draft>) => setDraft((before) => ({ ...before, ...change }));

@@ -3,7 +3,11 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import type { EntryDraft } from '../../../contract/records.ts';
 import { findCrop } from '../../../core/crops/crop-library.ts';
-import type { ChoiceOutcome, PlannedForChoice } from '../../../core/year/year-choices.ts';
+import {
+  HUNGRY_CROP_DEMAND_G,
+  type ChoiceOutcome,
+  type PlannedForChoice,
+} from '../../../core/year/year-choices.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlant, useRemovePlanting, useReviseBed } from '../../api/gardens.ts';
 import { fixed } from '../../../words/figures.ts';
@@ -139,9 +143,9 @@ export function Choices({
         </p>
       ))}
       <p className="soft hint">
-        By the model on this bed, with the plans as they stand (rest leaves them out). The hungry crop wants
-        12 g/m² of nitrogen from May on. What is pulled comes back a year later hardly drawing at all; that is
-        not in these figures.
+        By the model on this bed, with the plans as they stand (rest leaves them out). The hungry crop wants{' '}
+        {measures.rate(HUNGRY_CROP_DEMAND_G)} of nitrogen from May on (November in the south). What is pulled
+        comes back a year later hardly drawing at all; that is not in these figures.
       </p>
     </section>
   );
