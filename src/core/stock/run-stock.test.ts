@@ -314,7 +314,7 @@ describe('what cannot be', () => {
     [
       'more than is there',
       { movements: [chips], takes: [take('a', 2000)] },
-      /^takes\.0\.amount is more than there is.*Did you mean/,
+      /^takes\.0\.amount is more than there is.*Perhaps litres were meant/,
     ],
     [
       'a pile that came later',
