@@ -53,5 +53,5 @@ export function seenSummary({ seen }: YearSheet): string {
   const judged = seen.flatMap(({ expectation }) => expectation ?? []);
   if (judged.length === 0) return 'Nothing in the log of this year that the model had an opinion on.';
   const count = (verdict: string) => judged.filter((one) => one.verdict === verdict).length;
-  return `${judged.length} things seen: ${count('asExpected')} as expected, ${count('better')} better, ${count('worse')} worse.`;
+  return `${judged.length} thing${judged.length === 1 ? '' : 's'} seen: ${count('asExpected')} as expected, ${count('better')} better, ${count('worse')} worse.`;
 }

@@ -10,6 +10,9 @@ import { layName } from '../../../words/record-names.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import type { YearPartProps } from './SheetBody.tsx';
 
+/** Two years, from which the lowest chips are worth a look (common practice, no source). */
+const CRUMBS_AFTER_DAYS = 730;
+
 /** The crumbs at the bottom of a path lifted into the stock: what the path loses, the pile gains, by the book. */
 export function LiftBand({ bed, books }: Omit<YearPartProps, 'sheet'>) {
   const taken = new Set(
@@ -23,7 +26,10 @@ export function LiftBand({ bed, books }: Omit<YearPartProps, 'sheet'>) {
         entry.bedId === bed.id && entry.type === 'lay' && entry.state === 'laid' && !taken.has(entry.id),
     )
     .toSorted((a, b) => a.date.localeCompare(b.date));
-  const [chosen, setChosen] = useState<readonly string[]>(() => layers.slice(0, 1).map(({ id }) => id));
+  const today = dayOf(books.today);
+  const [chosen, setChosen] = useState<readonly string[]>(() =>
+    layers.filter(({ date }) => today - dayOf(date) >= CRUMBS_AFTER_DAYS).map(({ id }) => id),
+  );
   const [name, setName] = useState(`Path crumbs of ${books.today.slice(0, 4)}`);
   const [date, setDate] = useState(books.today);
   const [id, setId] = useState(() => crypto.randomUUID());
@@ -32,7 +38,6 @@ export function LiftBand({ bed, books }: Omit<YearPartProps, 'sheet'>) {
   const removeLot = useRemoveLot();
   const removeEntry = useRemoveEntry();
   const offerUndo = useUndo();
-  const today = dayOf(books.today);
   if (layers.length === 0) return null;
   const draft: LiftDraft = { id, date, note: '', layerIds: [...chosen], lotName: name };
   const send = () =>

@@ -11,6 +11,7 @@ import type { Measures } from '../../../words/measures.ts';
 import { SoilTestForm } from '../log/SoilTestForm.tsx';
 import { useLogBook } from '../log/use-log-book.ts';
 import '../log/log.css';
+import '../stock/stock.css';
 
 interface RetestProps {
   readonly bed: BedRecord;
