@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { tTestTwoSample, mean, sampleStandardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { studentT } from '../../web/statistics/student-t.ts';
-import type { PlotReading } from '../journal/journal-records.ts';
-import { compareTreatments } from './comparison.ts';
-import { placePlots } from './placement.ts';
+import { studentT } from '../../src/web/statistics/student-t.ts';
+import type { PlotReading } from '../../src/core/journal/journal-records.ts';
+import { compareTreatments } from '../../src/core/trials/comparison.ts';
+import { placePlots } from '../../src/core/trials/placement.ts';
 
 const trialOf = (treatments: string[], repeats: number, seed = 7) => ({
   treatments,
