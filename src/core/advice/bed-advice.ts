@@ -36,7 +36,8 @@ export interface AdviceSetting {
   readonly rules: SchoolRules;
 }
 
-const PALENESS_SHOWN = 0.25;
+/** Leaves show a paleness of the model from here on (set here). */
+export const PALENESS_SHOWN = 0.25;
 
 /** How a bed stands on `today` by its projection, which must reach beyond today. */
 export function bedStanding(

@@ -140,7 +140,7 @@ describe('the tasks of a bed', () => {
     expect(tasksOf(gardenOf([sawdust], crop)).some(({ key }) => key === 'check:planting:leaves')).toBe(true);
     expect(tasksOf(gardenOf([], crop)).some(({ key }) => key === 'check:planting:leaves')).toBe(false);
   });
-  it('sample the soil before growth begins, a year after the last test', () => {
+  it('sample the soil a year after the last test, before growth begins where there was none for long', () => {
     const test = (date: string, state: 'laid' | 'planned' = 'laid'): EntryRecord => ({
       id: `t${date}`,
       type: 'soilTest',
@@ -155,8 +155,9 @@ describe('the tasks of a bed', () => {
     const due = (...entries: EntryRecord[]) =>
       byCode(tasksOf(gardenOf(entries)), 'retest').map((one) => isoDateOf(one.day));
     expect(due()).toEqual(['2027-03-01']);
-    expect(due(test('2026-04-20'))).toEqual([]);
-    expect(due(test('2026-02-20'))).toEqual(['2027-03-01']);
+    expect(due(test('2026-04-20'))).toEqual(['2027-04-20']);
+    expect(due(test('2025-04-20'))).toEqual(['2026-04-20']);
+    expect(due(test('2023-04-20'))).toEqual(['2027-03-01']);
     expect(due(test('2027-02-20', 'planned'))).toEqual([]);
   });
   it('feed what the crop will miss, with what that saves', () => {

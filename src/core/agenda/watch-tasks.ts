@@ -17,10 +17,8 @@ const WOOD_CHECKS: readonly (readonly [Check, number])[] = [
 ];
 /** Hunger shows three weeks after planting, when seed reserves are used up (set here). */
 const LEAVES_AFTER_DAYS = 21;
-/** Look at the leaves where this much is held from the roots, g/m2 (as the middle school counts a lock-up). */
-const HELD_FROM_G = 0.25;
 const SOIL_TEST_EVERY_DAYS = 365;
-/** Soil is sampled before growth begins, and books are closed when it ends. */
+/** Soil is first sampled before growth begins, then on the same day every year; books are closed when growth ends. */
 const SAMPLING_MONTH = 3;
 const CLOSING_MONTH = 11;
 const CHECK_TOLD_DAYS = 60;
@@ -83,11 +81,11 @@ function layerChecks(setting: BedAgendaSetting): Task[] {
 
 /** Where young plants stand over a lock-up, somebody should look at their leaves. */
 function leafChecks(setting: BedAgendaSetting): Task[] {
-  const { books, projection, today } = setting;
+  const { books, projection, today, standing } = setting;
   return books.plantings.flatMap((planting) => {
     const day = dayOf(planting.plantedOn) + LEAVES_AFTER_DAYS;
     const sample = projection.samples.find((one) => one.day >= day);
-    const isHeld = sample !== undefined && sample.heldContactG + sample.heldRootG >= HELD_FROM_G;
+    const isHeld = sample !== undefined && sample.heldContactG + sample.heldRootG >= standing.rules.feltFromG;
     if (!isHeld || day < today - CHECK_TOLD_DAYS) return [];
     return [
       ofBed(setting, `check:${planting.id}:leaves`, day, 'watching', {
@@ -109,8 +107,10 @@ function soilRetest(setting: BedAgendaSetting): Task[] {
     .sort((a, b) => a - b)
     .at(-1);
   if (tests.some(({ state }) => state === 'planned')) return [];
-  const due = last === undefined ? today : last + SOIL_TEST_EVERY_DAYS;
-  const day = nextSeasonDay(books.site.climate, SAMPLING_MONTH, Math.max(due, today));
+  const due = last === undefined ? undefined : last + SOIL_TEST_EVERY_DAYS;
+  // Long forgotten, or never tested: before the next season begins.
+  const isNear = due !== undefined && due >= today - CHECK_TOLD_DAYS;
+  const day = isNear ? due : nextSeasonDay(books.site.climate, SAMPLING_MONTH, today);
   return [
     ofBed(setting, `retest:${books.bed.id}:${calendarDateOf(day).year}`, day, 'testing', {
       code: 'retest',

@@ -1,3 +1,4 @@
+import { PALENESS_SHOWN } from '../advice/bed-advice.ts';
 import type { PlantSign } from '../journal/journal-records.ts';
 
 /** Why leaves may be pale, or a plant not thrive. */
@@ -75,7 +76,6 @@ interface Evidence {
 }
 
 const HELD_FROM_G = 0.25;
-const PALE_FROM = 0.25;
 const FED_ENOUGH_G = 2;
 const COLD_BELOW_C = 9;
 const WARM_FROM_C = 13;
@@ -108,19 +108,19 @@ export const EVIDENCE: readonly Evidence[] = [
   },
   {
     code: 'modelPale',
-    holds: ({ paleness }) => (paleness ?? 0) >= PALE_FROM,
+    holds: ({ paleness }) => (paleness ?? 0) >= PALENESS_SHOWN,
     weighs: { lockUp: 0.7, hunger: 0.9, drought: -0.3, rootTrouble: -0.3, traceElements: -0.4 },
   },
   {
     code: 'modelFed',
     holds: ({ paleness, availableInReachG }) =>
-      (paleness ?? 0) < PALE_FROM && availableInReachG >= FED_ENOUGH_G,
+      (paleness ?? 0) < PALENESS_SHOWN && availableInReachG >= FED_ENOUGH_G,
     weighs: { hunger: -1.3, lockUp: -0.8, traceElements: 0.3, rootTrouble: 0.3, phLockOut: 0.2, other: 0.2 },
   },
   {
     code: 'modelShortWithoutHold',
     holds: ({ paleness, heldInRootsReachG }) =>
-      (paleness ?? 0) >= PALE_FROM && heldInRootsReachG < HELD_FROM_G,
+      (paleness ?? 0) >= PALENESS_SHOWN && heldInRootsReachG < HELD_FROM_G,
     weighs: { hunger: 1.2, lockUp: -1.2 },
   },
   {

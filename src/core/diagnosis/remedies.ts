@@ -1,5 +1,6 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import type { Material } from '../materials/material.ts';
+import { PALENESS_SHOWN } from '../advice/bed-advice.ts';
 import { dosePlan } from '../advice/dose-plan.ts';
 import { projectBed, type BedProjection } from '../projection/bed-projection.ts';
 import { massFreshKgFromAmount } from '../units/amount.ts';
@@ -38,8 +39,6 @@ export interface Remedies {
 const WORK_IN = { materialId: 'worm_castings', thicknessCm: 1, depthCm: 3 } as const;
 const FOLLOWED_DAYS = 120;
 const LOOK_EVERY_DAYS = 3;
-/** Leaves show it from here on (as the page draws them). */
-const PALE_FROM = 0.25;
 /** A first small dose when the solver sees no need but the gardener does, g/m2 (set here). */
 const SMALL_DOSE_G = 2;
 
@@ -64,7 +63,7 @@ export function tryRemedies(setting: RemedySetting): Remedies {
   const dose = first > 0 ? first : SMALL_DOSE_G;
   const nothing = outcome(setting, short, { code: 'wait' }, []);
   return {
-    isPaleByModel: palenessAt(project(short, today), setting.cropIds, today) >= PALE_FROM,
+    isPaleByModel: palenessAt(project(short, today), setting.cropIds, today) >= PALENESS_SHOWN,
     outcomes: [
       nothing,
       outcome(setting, short, { code: 'feed', nitrogenGPerM2: dose }, [
@@ -114,7 +113,7 @@ function outcome(
   events: readonly BedEvent[],
 ): RemedyOutcome {
   const projection = project({ ...scenario, events: [...scenario.events, ...events] }, today);
-  const isPale = (day: DayNumber) => palenessAt(projection, cropIds, day) >= PALE_FROM;
+  const isPale = (day: DayNumber) => palenessAt(projection, cropIds, day) >= PALENESS_SHOWN;
   const green = projection.samples.find(({ day }) => day > today && !isPale(day));
   return {
     what,

@@ -3,6 +3,7 @@ import {
   createOutbox,
   holding,
   pageShelf,
+  type Exclusively,
   type HandOver,
   type NewParcel,
   type Parcel,
@@ -28,10 +29,13 @@ const textOf = (parcel: Parcel): string => (parcel.type === 'journal' ? parcel.r
 /** A shelf in memory, one thing at a time, and books that can be cut off. */
 function setUp() {
   const shelf = pageShelf();
-  let last: Promise<unknown> = Promise.resolve();
-  const exclusively = <Result>(act: () => Promise<Result>): Promise<Result> => {
-    const turn = last.then(act);
-    last = turn.catch(() => undefined);
+  const last = new Map<string, Promise<unknown>>();
+  const exclusively: Exclusively = (name, act) => {
+    const turn = (last.get(name) ?? Promise.resolve()).then(act);
+    last.set(
+      name,
+      turn.catch(() => undefined),
+    );
     return turn;
   };
   const world = { isOnline: true, kept: [] as string[], losesAnswers: false };
@@ -42,7 +46,7 @@ function setUp() {
     return world.losesAnswers ? Promise.reject(new Error('answer lost')) : Promise.resolve('kept');
   };
   const open = () => createOutbox(shelf, handOver, exclusively, () => '2026-05-14T10:00:00Z');
-  return { world, open, shelf };
+  return { world, open, shelf, exclusively };
 }
 
 describe('what is written in the garden', () => {
@@ -116,10 +120,27 @@ describe('what is written in the garden', () => {
     const box = createOutbox(
       holding(broken, pageShelf()),
       (parcel) => Promise.resolve(kept.push(textOf(parcel)) > 0 ? ('kept' as const) : { refusal: '' }),
-      (act) => act(),
+      (_, act) => act(),
       () => '2026-05-14T10:00:00Z',
     );
     await box.add([note('still written')]);
     expect([await box.flush(), kept]).toEqual([true, ['still written']]);
+  });
+  it('is on the shelf at once, though something before it hangs on its way', async () => {
+    const { shelf, exclusively } = setUp();
+    let release: () => void = () => undefined;
+    const hanging = new Promise<'kept'>((resolve) => (release = () => resolve('kept')));
+    const box = createOutbox(
+      shelf,
+      () => hanging,
+      exclusively,
+      () => '2026-05-14T10:00:00Z',
+    );
+    await box.add([note('hangs')]);
+    const sending = box.flush();
+    await box.add([note('written meanwhile')]);
+    expect((await shelf.read()).map(textOf)).toEqual(['hangs', 'written meanwhile']);
+    release();
+    expect([await sending, await shelf.read()]).toEqual([true, []]);
   });
 });

@@ -65,8 +65,11 @@ export function holding(first: Shelf, spare: Shelf): Shelf {
   return { read: () => orSpare((on) => on.read()), write: (parcels) => orSpare((on) => on.write(parcels)) };
 }
 
-/** Runs one thing at a time, in every window of the device where it can. */
-export type Exclusively = <Result>(act: () => Promise<Result>) => Promise<Result>;
+/**
+ * Runs one thing of a name at a time, in every window of the device where it can. The shelf has a name of its own: what
+ * is written is laid there at once, however long something else takes to be sent.
+ */
+export type Exclusively = <Result>(name: 'shelf' | 'sending', act: () => Promise<Result>) => Promise<Result>;
 
 /**
  * What was written is laid on the shelf first and handed over after, one by one in the order of writing. What the books
@@ -81,27 +84,24 @@ export function createOutbox(shelf: Shelf, handOver: HandOver, exclusively: Excl
     for (const listener of listeners) listener();
   };
   const change = (how: (parcels: readonly Parcel[]) => readonly Parcel[]) =>
-    exclusively(async () => {
+    exclusively('shelf', async () => {
       const parcels = how(await shelf.read());
       await shelf.write(parcels);
       tell(parcels);
     });
 
   const sendOne = async (): Promise<boolean> => {
-    const parcels = await shelf.read();
-    const next = parcels.find(({ refusal }) => refusal === null);
+    const next = (await shelf.read()).find(({ refusal }) => refusal === null);
     if (!next) {
-      tell(parcels);
+      await change((parcels) => parcels);
       return false;
     }
     const answer = await handOver(next);
-    const after = await shelf.read();
-    const left =
+    await change((parcels) =>
       answer === 'kept'
-        ? after.filter(({ id }) => id !== next.id)
-        : after.map((one) => (one.id === next.id ? { ...one, refusal: answer.refusal } : one));
-    await shelf.write(left);
-    tell(left);
+        ? parcels.filter(({ id }) => id !== next.id)
+        : parcels.map((one) => (one.id === next.id ? { ...one, refusal: answer.refusal } : one)),
+    );
     return true;
   };
 
@@ -129,7 +129,7 @@ export function createOutbox(shelf: Shelf, handOver: HandOver, exclusively: Excl
     /** Hands over what waits; true when nothing is left waiting, false when the books cannot be reached. */
     flush: async (): Promise<boolean> => {
       try {
-        while (await exclusively(sendOne));
+        while (await exclusively('sending', sendOne));
         return true;
       } catch {
         return false;

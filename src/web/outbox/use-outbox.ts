@@ -8,6 +8,7 @@ import {
   deviceShelf,
   holding,
   pageShelf,
+  type Exclusively,
   type HandOver,
   type NewParcel,
   type Outbox,
@@ -30,19 +31,35 @@ const handOver: HandOver = async (parcel) => {
   }
 };
 
-let last: Promise<unknown> = Promise.resolve();
+/** A connection that neither answers nor breaks counts as none; what did arrive is known by its id the next time. */
+const PATIENCE_MS = 20_000;
+
+const handOverInTime: HandOver = (parcel) =>
+  new Promise((resolve, reject) => {
+    const timer = setTimeout(() => reject(new Error('no answer in time')), PATIENCE_MS);
+    handOver(parcel)
+      .then(resolve, reject)
+      .finally(() => clearTimeout(timer));
+  });
+
+const last = new Map<string, Promise<unknown>>();
 
 /** Web locks hold for all windows; where there are none, within this one. */
-function exclusively<Result>(act: () => Promise<Result>): Promise<Result> {
-  if ('locks' in navigator) return navigator.locks.request('vine-ledger-outbox', act);
-  const turn = last.then(act);
-  last = turn.catch(() => undefined);
+const exclusively: Exclusively = (name, act) => {
+  if ('locks' in navigator) {
+    return navigator.locks.request(`vine-ledger-${name}`, act);
+  }
+  const turn = (last.get(name) ?? Promise.resolve()).then(act);
+  last.set(
+    name,
+    turn.catch(() => undefined),
+  );
   return turn;
-}
+};
 
 let outbox: Outbox | undefined;
 const theOutbox = (): Outbox =>
-  (outbox ??= createOutbox(holding(deviceShelf(), pageShelf()), handOver, exclusively, () =>
+  (outbox ??= createOutbox(holding(deviceShelf(), pageShelf()), handOverInTime, exclusively, () =>
     new Date().toISOString(),
   ));
 

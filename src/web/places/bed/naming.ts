@@ -1,4 +1,5 @@
 import type { EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
+import { PALENESS_SHOWN } from '../../../core/advice/bed-advice.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { findCrop } from '../../../core/crops/crop-library.ts';
 import type { BedSample } from '../../../core/projection/bed-projection.ts';
@@ -16,7 +17,6 @@ import {
 } from '../../../words/record-names.ts';
 import { ageInWords, dayOf, shortDate } from '../../../words/dates.ts';
 
-const PALE_FROM = 0.25;
 export const DRAFT_ID = 'draft';
 
 /** How the crops and layers of these records are called in an answer. */
@@ -81,7 +81,7 @@ export function namedCrops(sample: BedSample, plantings: readonly PlantingRecord
       // A perennial is grown up from the start.
       progress: crop?.isPerennial ? 1 : progress,
       rootDepthCm,
-      isPale: paleness > PALE_FROM,
+      isPale: paleness > PALENESS_SHOWN,
     };
   });
 }
