@@ -1,0 +1,245 @@
+import { calendarDateOf, dayNumberOf, isoDateOf, type DayNumber } from '../climate/calendar.ts';
+import { isSouthern } from '../climate/climate.ts';
+import { findCrop } from '../crops/crop-library.ts';
+import { InputError, requireNumber, requireOneOf, type FieldPath } from '../input-error.ts';
+import type { FindMaterial } from '../materials/find-material.ts';
+import type { MaterialKind } from '../materials/material.ts';
+import type { BedBooks, EntryRecord, LayEntry, PlantingRecord } from '../records/bed-records.ts';
+import { AMOUNT_UNITS, massFreshKgFromAmount, type AmountUnit } from '../units/amount.ts';
+
+/** The longest that is looked ahead, years. */
+export const MOST_YEARS = 30;
+
+export const HABIT_ACT_TYPES = ['lay', 'grow', 'feed', 'pull'] as const;
+
+/** In which month, in which of the years ahead; year 1 is the twelve months from today on. */
+interface Recurring {
+  /** Month of the northern year, 1 to 12; half a year later in the south. */
+  readonly month: number;
+  readonly everyYears: number;
+  readonly fromYear: number;
+  /** Null for as long as is looked ahead. */
+  readonly untilYear: number | null;
+}
+
+/** A material laid on every square metre: so much by depth, or by volume or weight per m2. */
+export interface LayAct extends Recurring {
+  readonly type: 'lay';
+  readonly materialId: string;
+  readonly amount: number;
+  readonly unit: AmountUnit;
+  readonly dugDepthCm: number;
+  readonly seasonedMonths: number;
+}
+
+/** A cover crop that is cut and left where it grew. */
+export interface GrowAct extends Recurring {
+  readonly type: 'grow';
+  readonly cropId: string;
+}
+
+/** Bought quick nitrogen. */
+export interface FeedAct extends Recurring {
+  readonly type: 'feed';
+  readonly nitrogenGPerM2: number;
+}
+
+/** All mulch that lies on top is taken off. */
+export interface PullAct extends Recurring {
+  readonly type: 'pull';
+}
+
+export type HabitAct = LayAct | GrowAct | FeedAct | PullAct;
+
+/** What somebody means to do year after year. */
+export interface Habit {
+  readonly acts: readonly HabitAct[];
+  /** Whether what grew in the last twelve months is grown again every year. */
+  readonly keepsCrops: boolean;
+}
+
+export const MULCH_KINDS: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf']);
+
+const MID_MONTH = 15;
+const MONTHS = 12;
+
+/** Throws InputError naming the field for a habit that cannot be followed. */
+export function checkHabit(habit: Habit, findMaterial: FindMaterial): void {
+  habit.acts.forEach((act, i) => checkAct(act, ['acts', i], findMaterial));
+}
+
+const isWhole = (value: number, path: FieldPath, min: number, max: number): void => {
+  requireNumber(value, path, { min, max });
+  if (!Number.isInteger(value)) {
+    throw new InputError(path, 'out_of_range', `must be a whole number; got ${value}`);
+  }
+};
+
+function checkAct(act: HabitAct, path: FieldPath, findMaterial: FindMaterial): void {
+  isWhole(act.month, [...path, 'month'], 1, MONTHS);
+  isWhole(act.everyYears, [...path, 'everyYears'], 1, MOST_YEARS);
+  isWhole(act.fromYear, [...path, 'fromYear'], 1, MOST_YEARS);
+  if (act.untilYear !== null) {
+    isWhole(act.untilYear, [...path, 'untilYear'], 1, MOST_YEARS);
+    if (act.untilYear < act.fromYear) {
+      throw new InputError(
+        [...path, 'untilYear'],
+        'bad_order',
+        `must not come before it starts: it starts in year ${act.fromYear} and would end in year ${act.untilYear}`,
+      );
+    }
+  }
+  if (act.type === 'feed')
+    requireNumber(act.nitrogenGPerM2, [...path, 'nitrogenGPerM2'], { above: 0, max: 100 });
+  if (act.type === 'grow' && !findCrop(act.cropId)?.isCoverCrop) {
+    throw new InputError([...path, 'cropId'], 'unknown', `names no cover crop; got "${act.cropId}"`);
+  }
+  if (act.type === 'lay') checkLay(act, path, findMaterial);
+}
+
+function checkLay(act: LayAct, path: FieldPath, findMaterial: FindMaterial): void {
+  requireNumber(act.amount, [...path, 'amount'], { above: 0 });
+  requireOneOf(act.unit, [...path, 'unit'], AMOUNT_UNITS);
+  requireNumber(act.dugDepthCm, [...path, 'dugDepthCm'], { min: 0, max: 200 });
+  requireNumber(act.seasonedMonths, [...path, 'seasonedMonths'], { min: 0, max: 120 });
+  if (!findMaterial(act.materialId)) {
+    throw new InputError([...path, 'materialId'], 'unknown', `names no material; got "${act.materialId}"`);
+  }
+}
+
+/** The years ahead, counted from 1, in which an act is done. */
+export function yearsOfAct({ fromYear, untilYear, everyYears }: Recurring, years: number): number[] {
+  const last = Math.min(untilYear ?? years, years);
+  const found: number[] = [];
+  for (let year = fromYear; year <= last; year += everyYears) found.push(year);
+  return found;
+}
+
+/** The middle of a month of the northern year, in the year ahead that is asked for; after `today`. */
+export function dayOfAct(
+  books: Pick<BedBooks, 'site'>,
+  month: number,
+  year: number,
+  today: DayNumber,
+): DayNumber {
+  const own = isSouthern(books.site.climate) ? ((month + 5) % MONTHS) + 1 : month;
+  const { year: now } = calendarDateOf(today);
+  const thisYears = dayNumberOf({ year: now, month: own, day: MID_MONTH });
+  const first = thisYears > today ? now : now + 1;
+  return dayNumberOf({ year: first + year - 1, month: own, day: MID_MONTH });
+}
+
+/** Fresh mass on a square metre, kg. */
+export function massOfLay({ amount, unit, materialId }: LayAct, findMaterial: FindMaterial): number {
+  const { bulkDensityKgPerM3 } = findMaterial(materialId)!;
+  return massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: 1 });
+}
+
+export interface HabitSetting {
+  readonly findMaterial: FindMaterial;
+  readonly today: DayNumber;
+  readonly years: number;
+}
+
+/** A habit as the records it would become on a bed; ids say which act in which year. */
+export interface HabitRecords {
+  readonly entries: readonly EntryRecord[];
+  readonly plantings: readonly PlantingRecord[];
+}
+
+/** What an act is called in the records it becomes: the same act in the same year is the same record. */
+export const actRecordId = (prefix: string, act: number, year: number): string =>
+  `${prefix}-${act + 1}-${year}`;
+
+/** The records of a habit on a bed, ascending by date; layers already on the bed are among what a pull takes off. */
+export function habitRecords(
+  habit: Habit,
+  books: BedBooks,
+  setting: HabitSetting,
+  prefix = 'habit',
+): HabitRecords {
+  const { findMaterial, today, years } = setting;
+  const entries: EntryRecord[] = [];
+  const plantings: PlantingRecord[] = [];
+  const pulls: { readonly id: string; readonly day: DayNumber }[] = [];
+  habit.acts.forEach((act, i) => {
+    for (const year of yearsOfAct(act, years)) {
+      const day = dayOfAct(books, act.month, year, today);
+      const common = { id: actRecordId(prefix, i, year), state: 'planned' as const, date: isoDateOf(day) };
+      if (act.type === 'lay') entries.push(layRecord(act, common, books, findMaterial));
+      if (act.type === 'feed') {
+        entries.push({ ...common, type: 'feed', nitrogenG: act.nitrogenGPerM2 * books.bed.areaM2 });
+      }
+      if (act.type === 'grow') plantings.push(coverRecord(act, common, day));
+      if (act.type === 'pull') pulls.push({ id: common.id, day });
+    }
+  });
+  entries.push(...pulledOff(pulls, [...books.entries, ...entries], findMaterial));
+  return { entries: entries.toSorted((a, b) => a.date.localeCompare(b.date)), plantings };
+}
+
+interface CommonRecord {
+  readonly id: string;
+  readonly state: 'planned';
+  readonly date: string;
+}
+
+function layRecord(
+  act: LayAct,
+  common: CommonRecord,
+  { bed }: BedBooks,
+  findMaterial: FindMaterial,
+): LayEntry {
+  const massFreshKg = massOfLay(act, findMaterial) * bed.areaM2;
+  const { materialId, dugDepthCm, seasonedMonths } = act;
+  return { ...common, type: 'lay', materialId, lotId: null, massFreshKg, dugDepthCm, seasonedMonths };
+}
+
+function coverRecord({ cropId }: GrowAct, common: CommonRecord, day: DayNumber): PlantingRecord {
+  const crop = findCrop(cropId)!;
+  return {
+    id: common.id,
+    state: 'planned',
+    cropId,
+    plantedOn: common.date,
+    clearedOn: isoDateOf(day + crop.daysInGround),
+    startsAs: crop.startsAs,
+    areaShare: 1,
+    isUndersown: false,
+    nitrogenDemandGPerM2: crop.nitrogenDemandGPerM2,
+    rootDepthCm: crop.rootDepthCm,
+  };
+}
+
+/** For every pull, what lies on top by then as mulch: each layer is pulled once. */
+function pulledOff(
+  pulls: readonly { readonly id: string; readonly day: DayNumber }[],
+  entries: readonly EntryRecord[],
+  findMaterial: FindMaterial,
+): EntryRecord[] {
+  const dug = new Set(entries.flatMap((one) => (one.type === 'dig' ? [one.layerId] : [])));
+  const mulches = entries.filter(
+    (one): one is LayEntry =>
+      one.type === 'lay' &&
+      one.dugDepthCm === 0 &&
+      MULCH_KINDS.has(findMaterial(one.materialId)?.kind ?? 'paper') &&
+      !dug.has(one.id) &&
+      !dug.has(null),
+  );
+  const gone = new Set<string>();
+  return pulls
+    .toSorted((a, b) => a.day - b.day)
+    .flatMap(({ id, day }) => {
+      const date = isoDateOf(day);
+      const there = mulches.filter((one) => one.date < date && !gone.has(one.id));
+      there.forEach((one) => gone.add(one.id));
+      return there.map((one, k): EntryRecord => ({
+        id: `${id}-${k + 1}`,
+        state: 'planned',
+        date,
+        type: 'takeOff',
+        layerId: one.id,
+        shareTakenOff: 1,
+      }));
+    });
+}

@@ -1,0 +1,210 @@
+import highsLoader from 'highs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { findLibraryMaterial } from '../../src/core/materials/library.ts';
+import type { SolveLinearProgram } from '../../src/core/numerics/linear-program.ts';
+import { dayNumberFromIso } from '../../src/core/climate/calendar.ts';
+import { shareBed, shareGains, type MaterialPile } from '../../src/core/sharing/garden-shares.ts';
+import { evenSplit, measureOf } from '../../src/core/sharing/measure.ts';
+import { shareOut, type ShareAnswer } from '../../src/core/sharing/share-out.ts';
+import type { FixedShare, ShareBed, SharePile, ShareProblem } from '../../src/core/sharing/share-problem.ts';
+import { solverOver } from '../../src/web/solver/highs.ts';
+import { bedOf, GARDEN, MILD, plantingOf } from '../fixtures/books.ts';
+
+let solve: SolveLinearProgram;
+beforeAll(async () => {
+  solve = solverOver(await highsLoader());
+});
+
+const NOTHING = { cover: 0, humus: 0, feed: 0, char: 0 };
+const pileOf = (change: Partial<SharePile> & Pick<SharePile, 'id'>): SharePile => ({
+  kind: 'wood',
+  freeL: 1000,
+  comingL: 0,
+  isRawChar: false,
+  isLogs: false,
+  massPerL: 0.28,
+  ...change,
+});
+const bedOfShare = (change: Partial<ShareBed> & Pick<ShareBed, 'id'>): ShareBed => ({
+  kind: 'shrubs',
+  areaM2: 10,
+  clayPct: 20,
+  wants: { now: { ...NOTHING, cover: 500 }, next: NOTHING },
+  urgency: { ...NOTHING, cover: 1 },
+  lockLimitG: 40,
+  rootsReachDeep: true,
+  ...change,
+});
+const problemOf = (
+  piles: SharePile[],
+  beds: ShareBed[],
+  lockedGPerL: Record<string, number> = {},
+): ShareProblem => ({
+  piles,
+  beds,
+  gains: piles.flatMap((pile) =>
+    beds.map((bed) => ({
+      pileId: pile.id,
+      bedId: bed.id,
+      perL: { ...NOTHING, cover: 1 },
+      lockedGPerL: lockedGPerL[bed.id] ?? 0,
+    })),
+  ),
+  fixed: [],
+});
+const solved = (answer: ShareAnswer) => {
+  if (answer.status !== 'solved') throw new Error(JSON.stringify(answer));
+  return answer;
+};
+const litresTo = (answer: ShareAnswer, bedId: string) =>
+  solved(answer).shares.reduce((sum, one) => (one.bedId === bedId ? sum + one.litres : sum), 0);
+
+describe('who gets what, where the answer is plain', () => {
+  const greedy = bedOfShare({ id: 'urgent' });
+  const calm = bedOfShare({ id: 'calm', urgency: { ...NOTHING, cover: 0.4 } });
+
+  it('the urgent bed is served first when there is too little for two', () => {
+    const answer = shareOut(problemOf([pileOf({ id: 'chips', freeL: 500 })], [greedy, calm]), solve);
+    expect(litresTo(answer, 'urgent')).toBeCloseTo(500, 6);
+    expect(litresTo(answer, 'calm')).toBe(0);
+    expect(solved(answer).unmet).toEqual([
+      { bedId: 'calm', season: 'now', purpose: 'cover', metShare: 0, cause: 'usedUp' },
+    ]);
+  });
+  it('never more than the lock-up of a bed allows, however urgent; the rest goes to the bed that bears it', () => {
+    const tender = bedOfShare({ id: 'tender', lockLimitG: 2, rootsReachDeep: false });
+    const answer = shareOut(
+      problemOf([pileOf({ id: 'chips' })], [tender, calm], { tender: 0.01, calm: 0.01 }),
+      solve,
+    );
+    expect(litresTo(answer, 'tender')).toBeCloseTo(200, 6);
+    expect(litresTo(answer, 'calm')).toBeCloseTo(500, 6);
+    expect(solved(answer).unmet[0]).toMatchObject({ bedId: 'tender', cause: 'lockUp' });
+  });
+  it('what is still to arrive is not given away now', () => {
+    const wants = { now: { ...NOTHING, cover: 400 }, next: { ...NOTHING, cover: 400 } };
+    const pile = pileOf({ id: 'chips', freeL: 300, comingL: 300 });
+    const { shares } = solved(shareOut(problemOf([pile], [bedOfShare({ id: 'bed', wants })]), solve));
+    const now = shares.filter(({ season }) => season === 'now').reduce((sum, one) => sum + one.litres, 0);
+    expect(now).toBeLessThanOrEqual(300 + 1e-6);
+    expect(shares.reduce((sum, one) => sum + one.litres, 0)).toBeCloseTo(600, 6);
+  });
+  it('nobody is sent with a handful', () => {
+    const tiny = bedOfShare({
+      id: 'tiny',
+      areaM2: 1,
+      wants: { now: { ...NOTHING, cover: 10 }, next: NOTHING },
+    });
+    const { shares } = solved(shareOut(problemOf([pileOf({ id: 'chips' })], [tiny]), solve));
+    for (const { litres } of shares) expect(litres).toBeGreaterThanOrEqual(42.5 - 1e-6);
+  });
+  it('logs, ash and raw char are not shared out', () => {
+    const piles = [
+      pileOf({ id: 'poles', isLogs: true }),
+      pileOf({ id: 'ash', kind: 'fertiliser' }),
+      pileOf({ id: 'char', kind: 'char', isRawChar: true }),
+    ];
+    const answer = solved(shareOut(problemOf(piles, [greedy]), solve));
+    expect(answer.shares).toEqual([]);
+    expect(answer.unmet[0]?.cause).toBe('nothingSuits');
+  });
+});
+
+describe('own choices', () => {
+  const base = problemOf(
+    [pileOf({ id: 'chips', freeL: 500 })],
+    [bedOfShare({ id: 'a' }), bedOfShare({ id: 'b' })],
+  );
+  const withFixed = (...fixed: FixedShare[]) => ({ ...base, fixed });
+  const fix = (bedId: string, litres: number): FixedShare => ({
+    pileId: 'chips',
+    bedId,
+    season: 'now',
+    litres,
+  });
+
+  it('stay as they are, and the rest is shared around them', () => {
+    const answer = shareOut(withFixed(fix('b', 120)), solve);
+    expect(litresTo(answer, 'b')).toBeCloseTo(120, 6);
+    expect(litresTo(answer, 'a')).toBeCloseTo(380, 6);
+    expect(solved(answer).shares.find(({ bedId }) => bedId === 'b')?.isFixed).toBe(true);
+  });
+  it('nothing is a choice too', () => {
+    expect(litresTo(shareOut(withFixed(fix('a', 0)), solve), 'a')).toBe(0);
+  });
+  it.each<[string, FixedShare[], object]>([
+    ['more than there is', [fix('a', 300), fix('b', 300)], { type: 'beyondStock', fixedL: 600, thereL: 500 }],
+    ['deeper than it is laid', [{ ...fix('a', 300), litres: 1200 }], { type: 'beyondStock' }],
+  ])('%s is said to be impossible', (_, fixed, conflict) => {
+    const answer = shareOut(withFixed(...fixed), solve);
+    expect(answer.status === 'infeasible' && answer.conflicts[0]).toMatchObject(conflict);
+  });
+  it('more than a bed can bear is said, with its limit', () => {
+    const problem = problemOf([pileOf({ id: 'chips' })], [bedOfShare({ id: 'a', lockLimitG: 1 })], {
+      a: 0.01,
+    });
+    const answer = shareOut({ ...problem, fixed: [fix('a', 200)] }, solve);
+    expect(answer).toMatchObject({
+      status: 'infeasible',
+      conflicts: [{ type: 'beyondLockUp', bedId: 'a', lockedG: 2, limitG: 1 }],
+    });
+  });
+  it('a negative amount is refused by name', () => {
+    expect(() => shareOut(withFixed(fix('a', -1)), solve)).toThrow(/fixed\.0\.litres/);
+  });
+});
+
+describe('a garden of four beds by the model', () => {
+  const today = dayNumberFromIso('2026-05-14', ['today']);
+  const piles = (
+    [
+      ['chips_mixed', 1500],
+      ['compost_garden', 400],
+      ['grass_clippings', 200],
+    ] as const
+  ).map(([id, freeL]): MaterialPile => {
+    const material = findLibraryMaterial(id)!;
+    return { ...pileOf({ id, kind: material.kind, freeL }), material };
+  });
+  const sets = [
+    { bed: bedOf({ id: 'annual', organicMatterPct: 2.5, clayPct: 10 }), plantings: [plantingOf()] },
+    { bed: bedOf({ id: 'shrubs', kind: 'shrubs' }), plantings: [] },
+    { bed: bedOf({ id: 'path', kind: 'path' }), plantings: [] },
+    { bed: bedOf({ id: 'seed', kind: 'seedbed' }), plantings: [] },
+  ].map(({ bed, plantings }) => ({
+    books: { site: { ...GARDEN, climate: MILD }, bed, entries: [], plantings },
+    findMaterial: findLibraryMaterial,
+    today,
+    school: 'byDepth' as const,
+    aimOrganicMatterPct: 5,
+  }));
+  const beds = sets.map(shareBed);
+  const problem: ShareProblem = {
+    piles,
+    beds,
+    gains: sets.flatMap((set, i) => shareGains(set, beds[i], piles)),
+    fixed: [],
+  };
+
+  it('fresh chips go to shrubs and path, compost to the hungry sand, clippings feed it; none to the seed bed but compost', () => {
+    const { shares } = solved(shareOut(problem, solve));
+    const litres = (pileId: string, bedId: string) =>
+      shares.reduce((sum, one) => (one.pileId === pileId && one.bedId === bedId ? sum + one.litres : sum), 0);
+    expect(litres('chips_mixed', 'shrubs')).toBeGreaterThan(200);
+    expect(litres('chips_mixed', 'path')).toBeGreaterThan(200);
+    expect(litres('chips_mixed', 'seed')).toBe(0);
+    expect(litres('compost_garden', 'annual')).toBeGreaterThan(0);
+    expect(litres('compost_garden', 'path')).toBe(0);
+  });
+  it('scores better than an even split by the same measure, on every problem we can think of', () => {
+    const { measure, even } = solved(shareOut(problem, solve));
+    expect(even).toEqual(measureOf(evenSplit(problem), problem));
+    expect(measure.score).toBeGreaterThan(even.score);
+    expect(measure.metM2).toBeLessThanOrEqual(measure.wantedM2 + 1e-9);
+  });
+  it('chips hold back nitrogen where roots are shallow and none to speak of where they are deep', () => {
+    const gain = (bedId: string) =>
+      problem.gains.find((one) => one.pileId === 'chips_mixed' && one.bedId === bedId)!;
+    expect(gain('annual').lockedGPerL).toBeGreaterThan(5 * gain('shrubs').lockedGPerL);
+  });
+});
