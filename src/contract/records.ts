@@ -6,6 +6,7 @@ import { BED_KINDS, CROPPING_BEFORE, RECORD_STATES, SCHOOLS } from '../core/reco
 import { AMOUNT_UNITS } from '../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../core/units/soil-nitrogen.ts';
 import { creation, date, finite, id, MOST_AT_ONCE, name, note, share, stamp, version } from './fields.ts';
+import type { HabitRecord } from './habit-records.ts';
 import type { JournalRecord } from './journal-records.ts';
 import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from './stock-records.ts';
 
@@ -18,6 +19,15 @@ export const climateNormals = z.strictObject({
   evapotranspirationMm: z.array(finite.min(0).max(1000)).length(MONTHS),
 });
 
+const price = finite.min(0, 'must not be negative; leave it empty if you do not know it').max(1e6).nullable();
+/** What its owner pays, in a money of their own. */
+export const gardenPrices = z.strictObject({
+  nitrogenPerKg: price,
+  phosphorusPerKg: price,
+  potassiumPerKg: price,
+  hour: price,
+});
+
 const gardenFields = {
   name,
   place: note,
@@ -27,6 +37,8 @@ const gardenFields = {
   school: z.enum(SCHOOLS).default('byDepth'),
   /** The carrier in which doses are worked out. */
   feedMaterialId: id.default('feather_meal'),
+  /** Null when nobody has told any. */
+  prices: gardenPrices.nullable().default(null),
 };
 export const gardenDraft = z.strictObject({ ...creation, ...gardenFields });
 export const gardenChange = z.strictObject({ version, ...gardenFields });
@@ -163,6 +175,25 @@ export type PlantingChange = z.infer<typeof plantingChange>;
 export type PlantingDraft = z.infer<typeof plantingDraft>;
 export type PlantingRecord = z.infer<typeof plantingRecord>;
 
+/** What is planned on several beds, written and taken back together: all of it or nothing. */
+export const planRevision = z.strictObject({
+  beds: z
+    .array(
+      z.strictObject({
+        bedId: id,
+        entries: bedRevision,
+        plantings: z.strictObject({
+          creates: z.array(z.strictObject({ id, ...plantingFields })).max(MOST_AT_ONCE),
+          removals: z.array(seen).max(MOST_AT_ONCE),
+          restores: z.array(id).max(MOST_AT_ONCE),
+        }),
+      }),
+    )
+    .min(1)
+    .max(MOST_AT_ONCE),
+});
+export type PlanRevision = z.infer<typeof planRevision>;
+
 const materialBasis = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('chips'),
@@ -217,6 +248,7 @@ export interface GardenBooks {
   readonly plantings: readonly PlantingRecord[];
   readonly materials: readonly MaterialRecord[];
   readonly buildUps: readonly BuildUpRecord[];
+  readonly habits: readonly HabitRecord[];
   readonly lots: readonly LotRecord[];
   readonly movements: readonly MovementRecord[];
   readonly labResults: readonly LabResultRecord[];

@@ -4,6 +4,8 @@ import { headers, limitedBody, sameHostOnly } from './guards.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { bedRoutes } from './routes/beds.ts';
 import { buildUpRoutes } from './routes/build-ups.ts';
+import { habitRoutes } from './routes/habits.ts';
+import { planRoutes } from './routes/plans.ts';
 import { entryRoutes } from './routes/entries.ts';
 import { calendarFiles, feedRoutes } from './routes/feeds.ts';
 import { gardenRoutes } from './routes/gardens.ts';
@@ -37,6 +39,8 @@ export function createApp(context: AppContext) {
     .route('/api', plantingRoutes(context))
     .route('/api', materialRoutes(context))
     .route('/api', buildUpRoutes(context))
+    .route('/api', habitRoutes(context))
+    .route('/api', planRoutes(context))
     .route('/api/instruments', instrumentRoutes(context))
     .route('/api', stockRoutes(context))
     .route('/api', labResultRoutes(context))

@@ -6,6 +6,7 @@ import type {
   MaterialRecord,
   PlantingRecord,
 } from '../contract/records.ts';
+import type { HabitRecord } from '../contract/habit-records.ts';
 import type { FeedRecord, JournalRecord, PhotoRecord } from '../contract/journal-records.ts';
 import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from '../contract/stock-records.ts';
 
@@ -63,6 +64,7 @@ export interface Stores {
   readonly beds: OwnedStore<BedRecord>;
   readonly materials: OwnedStore<MaterialRecord>;
   readonly buildUps: OwnedStore<BuildUpRecord>;
+  readonly habits: OwnedStore<HabitRecord>;
   readonly lots: OwnedStore<LotRecord>;
   /** Of lots that are not removed. */
   readonly movements: OwnedStore<MovementRecord>;

@@ -48,7 +48,7 @@ describe('what a habit becomes on a bed', () => {
     // 2 cm on 5 m2 are 100 L.
     const { bulkDensityKgPerM3 } = findLibraryMaterial('compost_yard')!;
     const [first] = entries;
-    expect(first?.type === 'lay' && first.massFreshKg).toBeCloseTo(0.1 * bulkDensityKgPerM3, 9);
+    expect(first.type === 'lay' && first.massFreshKg).toBeCloseTo(0.1 * bulkDensityKgPerM3, 9);
   });
   it('is half a year later in the south', () => {
     const southern = CLIMATE_PATTERNS.find((climate) => isSouthern(climate))!;

@@ -31,6 +31,7 @@ describe('migrations', () => {
       'entry',
       'feed',
       'garden',
+      'habit',
       'journal',
       'lab_result',
       'lot',

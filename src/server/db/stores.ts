@@ -7,6 +7,7 @@ import type {
   MaterialRecord,
   PlantingRecord,
 } from '../../contract/records.ts';
+import type { HabitRecord } from '../../contract/habit-records.ts';
 import type { JournalRecord } from '../../contract/journal-records.ts';
 import type {
   LabResultRecord,
@@ -27,6 +28,7 @@ const GARDEN: Columns = {
   measures: ['measures'],
   school: ['school'],
   feedMaterialId: ['feed_material_id'],
+  prices: ['prices_json', 'json'],
 };
 
 const BED: Columns = {
@@ -82,6 +84,14 @@ const BUILD_UP: Columns = {
   name: ['name'],
   layers: ['layers_json', 'json'],
   waitDays: ['wait_days'],
+  note: ['note'],
+};
+
+const HABIT: Columns = {
+  gardenId: ['garden_id'],
+  name: ['name'],
+  keepsCrops: ['keeps_crops', 'boolean'],
+  acts: ['acts_json', 'json'],
   note: ['note'],
 };
 
@@ -207,6 +217,7 @@ export function createStores(db: Database, now: () => string): Stores {
   const beds = new VersionedTable<BedRecord>(db, 'bed', BED, 'created_at, rowid');
   const materials = new VersionedTable<MaterialRecord>(db, 'material', MATERIAL, 'name, id');
   const buildUps = new VersionedTable<BuildUpRecord>(db, 'build_up', BUILD_UP, 'name, id');
+  const habits = new VersionedTable<HabitRecord>(db, 'habit', HABIT, 'created_at, rowid');
   const entries = new VersionedTable<EntryRecord>(db, 'entry', ENTRY, 'date, sequence');
   const lots = new VersionedTable<LotRecord>(db, 'lot', LOT, 'created_at, rowid');
   const labResults = new VersionedTable<LabResultRecord>(db, 'lab_result', LAB_RESULT, 'date, id');
@@ -225,6 +236,10 @@ export function createStores(db: Database, now: () => string): Stores {
     buildUps: {
       ...storeOver(buildUps, now),
       listOf: (gardenId) => buildUps.listWhere('garden_id = @value', gardenId),
+    },
+    habits: {
+      ...storeOver(habits, now),
+      listOf: (gardenId) => habits.listWhere('garden_id = @value', gardenId),
     },
     lots: { ...storeOver(lots, now), listOf: (gardenId) => lots.listWhere('garden_id = @value', gardenId) },
     movements: movementStore(db, now),

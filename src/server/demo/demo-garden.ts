@@ -37,6 +37,7 @@ export function plantDemoGarden(stores: Stores, today: string): void {
       measures: 'metric',
       school: 'byDepth',
       feedMaterialId: 'feather_meal',
+      prices: null,
     });
     for (const material of DEMO_MATERIALS) stores.materials.insert({ ...material, gardenId: DEMO_GARDEN_ID });
     stockDemoGarden(stores, DEMO_GARDEN_ID, today);

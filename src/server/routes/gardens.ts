@@ -23,6 +23,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
         plantings: stores.plantings.listOfGarden(garden.id),
         materials: stores.materials.listOf(garden.id),
         buildUps: stores.buildUps.listOf(garden.id),
+        habits: stores.habits.listOf(garden.id),
         lots: stores.lots.listOf(garden.id),
         movements: stores.movements.listOf(garden.id),
         labResults: stores.labResults.listOf(garden.id),

@@ -55,6 +55,7 @@ function firstFields(changing: GardenRecord | null) {
     measures: 'metric' as GardenDraft['measures'],
     depositionGPerM2Year: 1,
     feedMaterialId: 'feather_meal',
+    prices: null,
   };
 }
 
@@ -79,6 +80,7 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
     measures,
     school,
     feedMaterialId: first.feedMaterialId,
+    prices: first.prices,
   });
   const troubles = troublesOf(parsed, makeGarden.error ?? changeGarden.error);
 

@@ -1,0 +1,58 @@
+import { Hono } from 'hono';
+import { planRevision, type PlanRevision } from '../../contract/records.ts';
+import { checkRoom } from '../../core/records/planting-clash.ts';
+import type { AppContext } from '../app-context.ts';
+import { carryOutRevision, requireOwnEntries } from '../entry-revision.ts';
+import { requireSoundBooks } from '../kept-books.ts';
+import { notFound } from '../problems.ts';
+import type { Stores } from '../stores.ts';
+import { found, requireRemoved, sentAgain, written } from './answers.ts';
+import { body } from './validated.ts';
+
+type BedPlan = PlanRevision['beds'][number];
+
+/** Takes away, brings back and plants; cover crops of a plan may stand where something is sown later. */
+function revisePlantings(
+  stores: Stores,
+  bedId: string,
+  { creates, removals, restores }: BedPlan['plantings'],
+): void {
+  const own = new Set(stores.plantings.listOf(bedId).map(({ id }) => id));
+  for (const { id, version } of removals) {
+    if (!own.has(id)) throw notFound('planting');
+    requireRemoved(stores.plantings.remove(id, version), 'planting');
+  }
+  for (const id of restores) written(stores.plantings.restore(id), 'planting');
+  for (const draft of creates) {
+    if (sentAgain(stores.plantings.find(draft.id), { ...draft, bedId })) continue;
+    checkRoom(draft, stores.plantings.listOf(bedId));
+    stores.plantings.insert({ ...draft, bedId });
+  }
+}
+
+/** Plans for several beds at once, as a habit or a sharing out of the stock makes them; and taking them back. */
+export const planRoutes = ({ stores, today }: AppContext) =>
+  new Hono().post('/gardens/:gardenId/plans', body(planRevision), (c) =>
+    stores.atomically(() => {
+      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const { beds } = c.req.valid('json');
+      for (const { bedId, entries, plantings } of beds) {
+        const bed = found(stores.beds.find(bedId), 'bed');
+        if (bed.gardenId !== garden.id) throw notFound('bed');
+        requireOwnEntries(stores, bed.id, [...entries.changes, ...entries.removals]);
+        carryOutRevision({ stores, today: today() }, bed, entries);
+        revisePlantings(stores, bed.id, plantings);
+      }
+      for (const { bedId, entries, plantings } of beds) {
+        const about = [...entries.creates, ...entries.changes, ...plantings.creates].map(({ id }) => id);
+        requireSoundBooks(stores, bedId, today(), { about });
+      }
+      return c.json(
+        {
+          entries: beds.flatMap(({ bedId }) => stores.entries.listOf(bedId)),
+          plantings: beds.flatMap(({ bedId }) => stores.plantings.listOf(bedId)),
+        },
+        200,
+      );
+    }),
+  );
