@@ -1,6 +1,6 @@
 import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../core/climate/calendar.ts';
 
-const MONTHS = [
+export const MONTH_NAMES = [
   'January',
   'February',
   'March',
@@ -16,26 +16,26 @@ const MONTHS = [
 ];
 
 /** Months cut to three letters, January first. */
-export const MONTH_LETTERS: readonly string[] = MONTHS.map((month) => month.slice(0, 3));
+export const MONTH_LETTERS: readonly string[] = MONTH_NAMES.map((month) => month.slice(0, 3));
 
 export const dayOf = (iso: string): DayNumber => dayNumberFromIso(iso, ['date']);
 
 /** "14 May 2026". */
 export function fullDate(day: DayNumber): string {
   const { year, month, day: dayOfMonth } = calendarDateOf(day);
-  return `${dayOfMonth} ${MONTHS[month - 1]!} ${year}`;
+  return `${dayOfMonth} ${MONTH_NAMES[month - 1]!} ${year}`;
 }
 
 /** "14 May 2026", the month cut to three letters for a column of dates. */
 export function shortDate(day: DayNumber): string {
   const { year, month, day: dayOfMonth } = calendarDateOf(day);
-  return `${dayOfMonth} ${MONTHS[month - 1]!.slice(0, 3)} ${year}`;
+  return `${dayOfMonth} ${MONTH_NAMES[month - 1]!.slice(0, 3)} ${year}`;
 }
 
 /** "14 May", with the year when it is another year than `today`'s. */
 export function dateNear(day: DayNumber, today: DayNumber): string {
   const { year, month, day: dayOfMonth } = calendarDateOf(day);
-  const short = `${dayOfMonth} ${MONTHS[month - 1]!}`;
+  const short = `${dayOfMonth} ${MONTH_NAMES[month - 1]!}`;
   return year === calendarDateOf(today).year ? short : `${short} ${year}`;
 }
 
@@ -43,20 +43,20 @@ export function dateNear(day: DayNumber, today: DayNumber): string {
 export function aboutWhen(day: DayNumber, today: DayNumber): string {
   const { year, month, day: dayOfMonth } = calendarDateOf(day);
   const part = dayOfMonth <= 10 ? 'early' : dayOfMonth <= 20 ? 'mid' : 'late';
-  const text = `${part} ${MONTHS[month - 1]!}`;
+  const text = `${part} ${MONTH_NAMES[month - 1]!}`;
   return year === calendarDateOf(today).year ? text : `${text} ${year}`;
 }
 
 /** "May 2026". */
 export function monthAndYear(day: DayNumber): string {
   const { year, month } = calendarDateOf(day);
-  return `${MONTHS[month - 1]!} ${year}`;
+  return `${MONTH_NAMES[month - 1]!} ${year}`;
 }
 
 /** "May", or "Jan 27" for a January, so that the year shows where it turns. */
 export function monthTick(day: DayNumber): string {
   const { year, month } = calendarDateOf(day);
-  const short = MONTHS[month - 1]!.slice(0, 3);
+  const short = MONTH_NAMES[month - 1]!.slice(0, 3);
   return month === 1 ? `${short} ${String(year).slice(2)}` : short;
 }
 

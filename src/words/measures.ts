@@ -27,6 +27,9 @@ export interface Measures {
   readonly rateDecimals: number;
   readonly rate: (gPerM2: number) => string;
   readonly mass: (kg: number) => string;
+  /** Mass on an area as a plain number in the unit below. */
+  readonly areaMassFigure: (kgPerM2: number) => number;
+  readonly areaMassUnit: string;
   /** A round length to draw a scale by. */
   readonly scaleCm: number;
   /** Depth as a plain number in the unit below, for scales. */
@@ -86,6 +89,8 @@ const metric: Measures = {
   rateDecimals: 1,
   rate: (gPerM2) => `${fixed(gPerM2, 1)} g/m²`,
   mass: (kg) => (kg < 1 ? `${roundFigure(kg * 1000)} g` : `${plainFigure(kg)} kg`),
+  areaMassFigure: (kgPerM2) => kgPerM2,
+  areaMassUnit: 'kg/m²',
   scaleCm: 10,
   depthFigure: (cm) => cm,
   depthUnit: 'cm',
@@ -115,6 +120,9 @@ const customary: Measures = {
     const pounds = poundsFromKilograms(kg);
     return pounds < 1 ? `${roundFigure(pounds * 16)} oz` : `${plainFigure(pounds)} lb`;
   },
+  areaMassFigure: (kgPerM2) =>
+    poundsFromKilograms(kgPerM2) * SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT,
+  areaMassUnit: 'lb/100 sq ft',
   scaleCm: 4 * CENTIMETRES_PER_INCH,
   depthFigure: inchesFromCentimetres,
   depthUnit: 'in',

@@ -22,7 +22,7 @@ const pileOf = (change: Partial<SharePile> & Pick<SharePile, 'id'>): SharePile =
   comingL: 0,
   isRawChar: false,
   isLogs: false,
-  massPerL: 0.28,
+  materialId: 'chips_mixed',
   ...change,
 });
 const bedOfShare = (change: Partial<ShareBed> & Pick<ShareBed, 'id'>): ShareBed => ({

@@ -18,7 +18,8 @@ export interface SharePile {
   readonly comingL: number;
   readonly isRawChar: boolean;
   readonly isLogs: boolean;
-  readonly massPerL: number;
+  /** Library material it comes nearest to: for its look and cautions. */
+  readonly materialId: string;
 }
 
 /** By purpose: cover in liters of mulch, humus in kg C, feed in g N, char in kg C, for the whole bed. */

@@ -2,10 +2,9 @@ import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../climate/cal
 import { isSouthern } from '../climate/climate.ts';
 import type { BedBooks, FeedEntry, LayEntry } from '../records/bed-records.ts';
 import type { FeedAct, Habit, HabitAct, LayAct } from './habit.ts';
-import { MOST_YEARS } from './habit.ts';
+import { MOST_YEARS, ownMonth } from './habit.ts';
 
 const YEAR_DAYS = 365.25;
-const MONTHS = 12;
 
 /** The month most of these days fall into, as a month of the northern year. */
 function usualMonth(days: readonly DayNumber[], isSouth: boolean): number {
@@ -15,7 +14,7 @@ function usualMonth(days: readonly DayNumber[], isSouth: boolean): number {
     counts.set(month, (counts.get(month) ?? 0) + 1);
   }
   const [[month]] = [...counts].toSorted((a, b) => b[1] - a[1] || a[0] - b[0]);
-  return isSouth ? ((month + 5) % MONTHS) + 1 : month;
+  return ownMonth(month, isSouth);
 }
 
 interface Rhythm {

@@ -115,6 +115,10 @@ export function yearsOfAct({ fromYear, untilYear, everyYears }: Recurring, years
   return found;
 }
 
+/** A month of the northern year as this garden has it, or back: half a year apart is the same both ways. */
+export const ownMonth = (northernMonth: number, isSouth: boolean): number =>
+  isSouth ? ((northernMonth + 5) % MONTHS) + 1 : northernMonth;
+
 /** The middle of a month of the northern year, in the year ahead that is asked for; after `today`. */
 export function dayOfAct(
   books: Pick<BedBooks, 'site'>,
@@ -122,7 +126,7 @@ export function dayOfAct(
   year: number,
   today: DayNumber,
 ): DayNumber {
-  const own = isSouthern(books.site.climate) ? ((month + 5) % MONTHS) + 1 : month;
+  const own = ownMonth(month, isSouthern(books.site.climate));
   const { year: now } = calendarDateOf(today);
   const thisYears = dayNumberOf({ year: now, month: own, day: MID_MONTH });
   const first = thisYears > today ? now : now + 1;
@@ -141,15 +145,11 @@ export interface HabitSetting {
   readonly years: number;
 }
 
-/** A habit as the records it would become on a bed; ids say which act in which year. */
+/** A habit as the records it would become on a bed; ids say which act in which calendar year. */
 export interface HabitRecords {
   readonly entries: readonly EntryRecord[];
   readonly plantings: readonly PlantingRecord[];
 }
-
-/** What an act is called in the records it becomes: the same act in the same year is the same record. */
-export const actRecordId = (prefix: string, act: number, year: number): string =>
-  `${prefix}-${act + 1}-${year}`;
 
 /** The records of a habit on a bed, ascending by date; layers already on the bed are among what a pull takes off. */
 export function habitRecords(
@@ -165,7 +165,11 @@ export function habitRecords(
   habit.acts.forEach((act, i) => {
     for (const year of yearsOfAct(act, years)) {
       const day = dayOfAct(books, act.month, year, today);
-      const common = { id: actRecordId(prefix, i, year), state: 'planned' as const, date: isoDateOf(day) };
+      const common = {
+        id: `${prefix}-${i + 1}-${calendarDateOf(day).year}`,
+        state: 'planned' as const,
+        date: isoDateOf(day),
+      };
       if (act.type === 'lay') entries.push(layRecord(act, common, books, findMaterial));
       if (act.type === 'feed') {
         entries.push({ ...common, type: 'feed', nitrogenG: act.nitrogenGPerM2 * books.bed.areaM2 });

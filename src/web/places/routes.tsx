@@ -49,8 +49,16 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('./year/YearPage.tsx')).YearPage }),
           },
           {
+            path: 'years',
+            lazy: async () => ({ Component: (await import('./years/YearsPage.tsx')).YearsPage }),
+          },
+          {
             path: 'stock',
             lazy: async () => ({ Component: (await import('./stock/StockPage.tsx')).StockPage }),
+          },
+          {
+            path: 'share',
+            lazy: async () => ({ Component: (await import('./stock/SharePage.tsx')).SharePage }),
           },
           {
             path: 'stock/:lotId',

@@ -1,13 +1,17 @@
 import { wrap } from 'comlink';
 import type { MixProblem } from '../../core/mixing/solve-mix.ts';
-import type { SolvedMix, SolverWorker } from './solver-worker.ts';
+import type { ShareAnswer } from '../../core/sharing/share-out.ts';
+import type { ShareProblem } from '../../core/sharing/share-problem.ts';
+import type { Solved, SolvedMix, SolverWorker } from './solver-worker.ts';
 
 let remote: ReturnType<typeof wrap<SolverWorker>> | undefined;
 
-/** Asks the solver, which is loaded when it is first asked. */
-export function solveOnThread(problem: MixProblem): Promise<SolvedMix> {
-  remote ??= wrap<SolverWorker>(
+/** The solver, which is loaded when it is first asked. */
+const solver = () =>
+  (remote ??= wrap<SolverWorker>(
     new Worker(new URL('./solver-worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return remote.solve(problem);
-}
+  ));
+
+export const solveOnThread = (problem: MixProblem): Promise<SolvedMix> => solver().solve(problem);
+
+export const shareOnThread = (problem: ShareProblem): Promise<Solved<ShareAnswer>> => solver().share(problem);

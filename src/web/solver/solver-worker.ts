@@ -3,19 +3,24 @@ import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import { InputError } from '../../core/input-error.ts';
 import { solveMix, type MixAnswer, type MixProblem } from '../../core/mixing/solve-mix.ts';
+import type { SolveLinearProgram } from '../../core/numerics/linear-program.ts';
+import { shareOut, type ShareAnswer } from '../../core/sharing/share-out.ts';
+import type { ShareProblem } from '../../core/sharing/share-problem.ts';
 import { solverOver } from './highs.ts';
 
-export type SolvedMix =
-  | { readonly ok: true; readonly answer: MixAnswer }
+export type Solved<Answer> =
+  | { readonly ok: true; readonly answer: Answer }
   | { readonly ok: false; readonly field: string; readonly sentence: string };
+
+export type SolvedMix = Solved<MixAnswer>;
 
 const loaded = highsLoader({ locateFile: () => wasmUrl });
 
-/** Solves a mix; what makes no sense comes back as a sentence. */
-async function solve(problem: MixProblem): Promise<SolvedMix> {
+/** Runs `work` with the solver; what makes no sense comes back as a sentence. */
+async function solved<Answer>(work: (solver: SolveLinearProgram) => Answer): Promise<Solved<Answer>> {
   const solver = solverOver(await loaded);
   try {
-    return { ok: true, answer: solveMix(problem, solver) };
+    return { ok: true, answer: work(solver) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     const field = error.path.join('.');
@@ -23,7 +28,11 @@ async function solve(problem: MixProblem): Promise<SolvedMix> {
   }
 }
 
-const solverWorker = { solve };
+const solve = (problem: MixProblem): Promise<SolvedMix> => solved((solver) => solveMix(problem, solver));
+const share = (problem: ShareProblem): Promise<Solved<ShareAnswer>> =>
+  solved((solver) => shareOut(problem, solver));
+
+const solverWorker = { solve, share };
 export type SolverWorker = typeof solverWorker;
 
 expose(solverWorker);

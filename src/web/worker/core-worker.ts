@@ -57,6 +57,17 @@ import {
   type YardQuestion,
 } from './stock-answers.ts';
 
+import {
+  openYears,
+  sharingProblem,
+  yearsAmount,
+  yearsLine,
+  type AmountAsked,
+  type SharingAsked,
+  type YearsAsked,
+  type YearsPlan,
+} from './years-answers.ts';
+
 export type { BedQuestion } from './bed-books.ts';
 
 /** Refusals travel as data: errors lose their class between threads. */
@@ -242,6 +253,11 @@ const year = (question: BedQuestion, observations: readonly Observation[], of: n
   worked(question, (today) => yearAnswer(question, observations, of, today));
 const choices = (question: BedQuestion) => worked(question, (today) => yearChoiceAnswer(question, today));
 
+const yearsOpen = (plan: YearsPlan) => workedStock(() => openYears(plan));
+const yearsOne = (asked: YearsAsked) => workedStock(() => yearsLine(asked));
+const amount = (asked: AmountAsked) => workedStock(() => yearsAmount(asked));
+const sharing = (asked: SharingAsked) => workedStock(() => sharingProblem(asked));
+
 const core = {
   near,
   advice,
@@ -262,6 +278,10 @@ const core = {
   pale,
   year,
   choices,
+  yearsOpen,
+  yearsOne,
+  amount,
+  sharing,
 };
 export type CoreWorker = typeof core;
 

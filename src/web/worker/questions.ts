@@ -5,6 +5,8 @@ import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
 import type { BrewRecord, Observation } from '../../core/journal/journal-records.ts';
 import type { YardRecords } from '../../core/agenda/garden-agenda.ts';
 import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
+import { shareOnThread } from '../solver/ask-solver.ts';
+import type { SharingAsked } from './years-answers.ts';
 import type { PaleQuestion } from './log-answers.ts';
 import type { StockQuestion, YardQuestion } from './stock-answers.ts';
 
@@ -217,5 +219,20 @@ export const choicesQuery = (question: BedQuestion) =>
   queryOptions({
     queryKey: ['choices', question] as Asked,
     queryFn: ({ signal }) => advising(signal, (core) => core.choices(question)),
+    ...FOREVER,
+  });
+
+/** Who gets what of the stock: the core says what it would do where, the solver chooses. */
+export const shareQuery = (asked: SharingAsked) =>
+  queryOptions({
+    queryKey: ['share', asked.question, [asked.reserves, asked.aimOrganicMatterPct, asked.fixed]] as Asked,
+    queryFn: async ({ signal }) => {
+      const problem = await advising(signal, (core) => core.sharing(asked));
+      if (!problem.ok) return problem;
+      const solved = await shareOnThread(problem.result);
+      return solved.ok
+        ? { ok: true as const, result: { problem: problem.result, answer: solved.answer } }
+        : { ok: false as const, field: solved.field, sentence: solved.sentence };
+    },
     ...FOREVER,
   });

@@ -12,7 +12,7 @@ const DRAWS_OF_YEARS = 100;
 const reachOf = (number: number): Reach =>
   number >= FIRST_OF_YEARS && number < FIRST_OF_YEARS + DRAWS_OF_YEARS ? 'years' : 'season';
 
-interface Drawer {
+export interface Drawer {
   readonly worker: Worker;
   readonly core: Remote<CoreWorker>;
 }
@@ -25,7 +25,7 @@ const startDrawer = (): Drawer => {
 };
 
 /** Two threads of their own: what is drawn on screen never waits behind them. */
-const startedDrawers = (): readonly Drawer[] =>
+export const startedDrawers = (): readonly Drawer[] =>
   (drawers ??= Array.from({ length: WORKERS }, () => startDrawer()));
 
 /** Starts the threads before they are needed. */

@@ -1,6 +1,7 @@
 import { previewCharge, type ChargePreview } from '../../core/char/charging.ts';
 import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
 import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
+import { findLibraryMaterial } from '../../core/materials/library.ts';
 import type { Material } from '../../core/materials/material.ts';
 import { layingDay, type LayingDay } from '../../core/agenda/laying-day.ts';
 import { yardAgenda, type YardRecords } from '../../core/agenda/garden-agenda.ts';
@@ -12,8 +13,9 @@ import {
   stockBooksOf,
   type GardenRecords,
 } from '../../core/records/garden-books.ts';
-import { materialOfContents } from '../../core/stock/lot-figures.ts';
-import { isEmpty, scaled, volumeL } from '../../core/stock/lot-contents.ts';
+import { figuresOf, kindOf, materialOfContents } from '../../core/stock/lot-figures.ts';
+import { isEmpty, scaled, volumeL, type LotContents } from '../../core/stock/lot-contents.ts';
+import { nearestMaterialId } from '../../core/stock/nearest-material.ts';
 import {
   LOT_HORIZON_DAYS,
   lotBrief,
@@ -21,6 +23,7 @@ import {
   type LotBrief,
   type LotCourse,
 } from '../../core/stock/lot-outlook.ts';
+import type { MaterialPile } from '../../core/sharing/garden-shares.ts';
 import type { BurnResult } from '../../core/stock/movements.ts';
 import { foldTime, type LotLine } from '../../core/stock/stock-ledger.ts';
 import { runStock, type StockRun } from '../../core/stock/run-stock.ts';
@@ -95,6 +98,55 @@ export function stockBriefs(
       material: isEmpty(contents) ? null : materialOfContents(contents),
     };
   });
+}
+
+/** What arrives later than this belongs to another year. */
+const NEXT_SEASON_DAYS = 182;
+
+/** Every lot that holds something or is about to, as something to share out. */
+export function stockPiles(
+  question: StockQuestion,
+  reserves: Readonly<Record<string, number>>,
+): MaterialPile[] {
+  const runs = runsFor(question);
+  const today = dayNumberFromIso(question.today, ['today']);
+  const nextSeason = today + NEXT_SEASON_DAYS;
+  return question.records.lots.flatMap(({ id }): MaterialPile[] => {
+    const { promises, finishedOn } = briefOf(question, id, reserves[id] ?? 0);
+    const planned = runs.planned.lots.get(id)!;
+    const isWorking = isStillWorking(runs.today.lots.get(id)!.contents, finishedOn, today);
+    // A heap that is at work is left alone; it is given away when it has become compost.
+    if (isWorking && (finishedOn === null || finishedOn > nextSeason)) return [];
+    const now = runs.today.lots.get(id)!.contents;
+    const later = planned.looks.find(
+      ({ day, contents }) => contents && !isEmpty(contents) && day > (isWorking ? finishedOn! : today),
+    );
+    const contents = isWorking || isEmpty(now) ? later?.contents : now;
+    if (!contents) return [];
+    const arrivingL = planned.lines
+      .filter(({ isPlanned, cause, day }) => isPlanned && cause.type !== 'time' && day <= nextSeason)
+      .reduce((sum, line) => sum + Math.max(0, line.volumeL), 0);
+    const materialId = nearestMaterialId(contents);
+    return [
+      {
+        id,
+        kind: kindOf(contents),
+        materialId,
+        freeL: isWorking ? 0 : promises.freeL,
+        comingL: isWorking ? volumeL(contents) : arrivingL,
+        isRawChar: kindOf(contents) === 'char' && figuresOf(contents).charHeldNitrogenG <= 0,
+        isLogs: findLibraryMaterial(materialId)?.particleSize === 'log',
+        material: materialOfContents(contents),
+      },
+    ];
+  });
+}
+
+/** A mix of several things that is on its way to compost. */
+function isStillWorking(contents: LotContents, finishedOn: DayNumber | null, today: DayNumber): boolean {
+  const isMix = new Set(contents.cohorts.map(({ kind }) => kind)).size > 1;
+  const isChar = contents.cohorts.some(({ kind }) => kind === 'char');
+  return isMix && !isChar && kindOf(contents) !== 'compost' && (finishedOn === null || finishedOn > today);
 }
 
 export interface LotAnswer {

@@ -11,11 +11,13 @@ const DAILY = [
   { path: 'pale', name: 'Why is it pale?', isUnder: true },
   { path: 'trials', name: 'Trials', isUnder: true },
   { path: 'year', name: 'Year sheet', isUnder: true },
+  { path: 'years', name: 'Years', isUnder: false },
 ] as const;
 
 /** Where the stuff is, in the order of the work. */
 const WORK = [
   { path: 'stock', name: 'Stock', isUnder: false },
+  { path: 'share', name: 'Share out', isUnder: true },
   { path: 'materials', name: 'Materials', isUnder: true },
   { path: 'prepare', name: 'Mixing bench', isUnder: false },
   { path: 'prepare/heaps', name: 'Heaps', isUnder: true },

@@ -1,0 +1,180 @@
+import { memo, useMemo } from 'react';
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  DefaultZIndexes,
+  Line,
+  ResponsiveContainer,
+  usePlotArea,
+  useXAxisScale,
+  useYAxisScale,
+  XAxis,
+  YAxis,
+  ZIndexLayer,
+} from 'recharts';
+import { stackLabels } from '../drawing/label-stack.ts';
+import { COLORS, FONTS } from '../theme/tokens.ts';
+import { Level } from './marks.tsx';
+import type { LineMark } from './line-marks.ts';
+
+export interface YearLine {
+  readonly id: string;
+  readonly name: string;
+  readonly mark: LineMark;
+  /** By years ahead; null where there is nothing to tell. */
+  readonly values: readonly (number | null)[];
+  readonly isThin?: boolean;
+}
+
+interface YearLinesProps {
+  readonly lines: readonly YearLine[];
+  readonly years: number;
+  /** Of one of the lines: 8 of 10 draws lie between. */
+  readonly band: {
+    readonly color: string;
+    readonly low: readonly number[];
+    readonly high: readonly number[];
+  } | null;
+  /** Both charts beside each other share it. */
+  readonly domain: readonly [number, number];
+  readonly level: { readonly value: number; readonly words: string } | null;
+  readonly description: string;
+  readonly caption: string;
+}
+
+const MARGIN = { top: 14, right: 128, bottom: 0, left: -8 };
+const TICK = { fill: COLORS.softInk, fontSize: 11.5 };
+const FIGURE_TICK = { ...TICK, fontFamily: FONTS.figures };
+const NAME_HEIGHT = 15;
+const NAME_GAP = 8;
+const MOST_LETTERS = 19;
+
+const yearTick = (year: number): string => (year === 0 ? 'now' : `${year} y`);
+const ticksOf = (years: number): number[] => {
+  const step = years <= 6 ? 1 : years <= 12 ? 2 : 5;
+  return Array.from({ length: Math.floor(years / step) + 1 }, (_, i) => i * step);
+};
+
+/** Names at the ends of the lines, none over another. */
+function EndNames({ lines, years }: { lines: readonly YearLine[]; years: number }) {
+  const x = useXAxisScale();
+  const y = useYAxisScale();
+  const plot = usePlotArea();
+  if (!x || !y || !plot) return null;
+  const ends = lines
+    .flatMap((line) => {
+      const last = line.values[years];
+      const at = last === null || last === undefined ? undefined : y(last);
+      return at === undefined ? [] : [{ line, at }];
+    })
+    .toSorted((a, b) => a.at - b.at);
+  const tops = stackLabels(
+    ends.map(({ at }) => ({ targetY: at, height: NAME_HEIGHT })),
+    plot.y - NAME_GAP,
+    plot.y + plot.height + NAME_GAP,
+  );
+  const edge = plot.x + plot.width;
+  return (
+    <ZIndexLayer zIndex={DefaultZIndexes.label}>
+      {ends.map(({ line, at }, i) => {
+        const middle = tops[i]! + NAME_HEIGHT / 2;
+        return (
+          <g key={line.id}>
+            <path
+              d={`M ${edge} ${at} L ${edge + NAME_GAP} ${middle}`}
+              stroke={line.mark.color}
+              strokeWidth={1}
+              fill="none"
+            />
+            <text
+              x={edge + NAME_GAP + 3}
+              y={middle + 4}
+              fill={line.mark.color}
+              fontFamily={FONTS.text}
+              fontSize={12}
+              fontWeight={line.isThin ? 400 : 650}
+              fontStyle={line.isThin ? 'italic' : 'normal'}
+            >
+              {line.name.length > MOST_LETTERS ? `${line.name.slice(0, MOST_LETTERS - 1)}…` : line.name}
+            </text>
+          </g>
+        );
+      })}
+    </ZIndexLayer>
+  );
+}
+
+const Scales = memo(function Scales({ years, low, high }: { years: number; low: number; high: number }) {
+  return (
+    <>
+      <CartesianGrid vertical={false} stroke={COLORS.rule} />
+      <XAxis
+        dataKey="year"
+        type="number"
+        domain={[0, years]}
+        ticks={ticksOf(years)}
+        tickFormatter={yearTick}
+        tick={TICK}
+        stroke={COLORS.softInk}
+      />
+      <YAxis domain={[low, high]} tickCount={5} tick={FIGURE_TICK} tickLine={false} axisLine={false} />
+    </>
+  );
+});
+
+/** One figure of several habits over the years, each named at its end. */
+export const YearLines = memo(function YearLines({
+  lines,
+  years,
+  band,
+  domain: [low, high],
+  level,
+  description,
+  caption,
+}: YearLinesProps) {
+  const points = useMemo(
+    () =>
+      Array.from({ length: years + 1 }, (_, year) => ({
+        year,
+        likely: band ? [band.low[year] ?? null, band.high[year] ?? null] : null,
+        ...Object.fromEntries(lines.map(({ id, values }) => [id, values[year] ?? null])),
+      })),
+    [lines, years, band],
+  );
+  return (
+    <figure className="tide year-lines" role="group" aria-label={description}>
+      <ResponsiveContainer width="100%" height={280}>
+        <ComposedChart data={points} margin={MARGIN} accessibilityLayer={false}>
+          <Scales years={years} low={low} high={high} />
+          {band && (
+            <Area
+              dataKey="likely"
+              stroke={band.color}
+              strokeWidth={0.8}
+              strokeDasharray="2 3"
+              fill={band.color}
+              fillOpacity={0.12}
+              isAnimationActive={false}
+            />
+          )}
+          {lines.map(({ id, mark, isThin = false }) => (
+            <Line
+              key={id}
+              dataKey={id}
+              stroke={mark.color}
+              strokeWidth={isThin ? 1 : 2.2}
+              {...(mark.dash === undefined ? {} : { strokeDasharray: mark.dash })}
+              dot={false}
+              isAnimationActive={false}
+              type="monotone"
+            />
+          ))}
+          {level && <Level y={level.value} stroke={COLORS.stop} words={level.words} />}
+          <EndNames lines={lines} years={years} />
+        </ComposedChart>
+      </ResponsiveContainer>
+      <figcaption className="soft">{caption}</figcaption>
+    </figure>
+  );
+});

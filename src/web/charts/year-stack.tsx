@@ -1,0 +1,95 @@
+import { memo } from 'react';
+import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { COLORS, FONTS } from '../theme/tokens.ts';
+import { Name } from './marks.tsx';
+
+export interface StackYear {
+  readonly year: number;
+  readonly humus: number;
+  readonly char: number;
+  readonly fresh: number;
+}
+
+interface YearStackProps {
+  readonly years: readonly StackYear[];
+  readonly names: { readonly humus: string; readonly char: string; readonly fresh: string };
+  readonly most: number;
+  readonly description: string;
+  readonly caption: string;
+}
+
+const MARGIN = { top: 14, right: 18, bottom: 0, left: -8 };
+const TICK = { fill: COLORS.softInk, fontSize: 11.5 };
+/** From the soil upwards, told apart by their grain too. */
+const PARTS = [
+  { key: 'humus', fill: '#6B5240', stroke: COLORS.carbon },
+  { key: 'char', fill: '#3B3733', stroke: COLORS.ink },
+  { key: 'fresh', fill: '#CDAE83', stroke: '#8A6A3C' },
+] as const;
+/** Thinner than this share of the height there is no room for a name. */
+const NAMED_FROM = 0.06;
+
+/** What a bed's carbon is made of, one part on the other. */
+export const YearStack = memo(function YearStack({
+  years,
+  names,
+  most,
+  description,
+  caption,
+}: YearStackProps) {
+  const last = years.at(-1);
+  if (!last) return null;
+  const named = years[Math.round(years.length * 0.75) - 1] ?? last;
+  let beneath = 0;
+  const labels = PARTS.flatMap(({ key }) => {
+    const from = beneath;
+    beneath += named[key];
+    return named[key] / most >= NAMED_FROM ? [{ key, y: from + named[key] / 2 }] : [];
+  });
+  return (
+    <figure className="tide year-lines" role="group" aria-label={description}>
+      <ResponsiveContainer width="100%" height={280}>
+        <ComposedChart data={[...years]} margin={MARGIN} accessibilityLayer={false}>
+          <CartesianGrid vertical={false} stroke={COLORS.rule} />
+          <XAxis
+            dataKey="year"
+            type="number"
+            domain={[0, last.year]}
+            tickFormatter={(year: number) => (year === 0 ? 'now' : `${year} y`)}
+            tick={TICK}
+            stroke={COLORS.softInk}
+          />
+          <YAxis
+            domain={[0, most]}
+            tickCount={5}
+            tick={{ ...TICK, fontFamily: FONTS.figures }}
+            tickLine={false}
+            axisLine={false}
+          />
+          {PARTS.map(({ key, fill, stroke }) => (
+            <Area
+              key={key}
+              dataKey={key}
+              stackId="carbon"
+              fill={fill}
+              stroke={stroke}
+              fillOpacity={1}
+              isAnimationActive={false}
+            />
+          ))}
+          {labels.map(({ key, y }) => (
+            <Name
+              key={key}
+              x={named.year}
+              y={y}
+              place="at"
+              name={names[key]}
+              color={key === 'fresh' ? COLORS.ink : COLORS.sheet}
+            />
+          ))}
+        </ComposedChart>
+      </ResponsiveContainer>
+      <figcaption className="soft">{caption}</figcaption>
+    </figure>
+  );
+});

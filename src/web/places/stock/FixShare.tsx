@@ -1,0 +1,104 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import {
+  SHARE_SEASONS,
+  type FixedShare,
+  type ShareProblem,
+  type ShareSeason,
+} from '../../../core/sharing/share-problem.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { SEASON_WORDS } from '../../../words/share-words.ts';
+import { Choice, TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import type { Names } from './SharePage.tsx';
+
+interface FixShareProps {
+  readonly problem: ShareProblem;
+  readonly fixed: readonly FixedShare[];
+  readonly setFixed: (fixed: readonly FixedShare[]) => void;
+  readonly measures: Measures;
+  readonly names: Names;
+}
+
+/** Choices of one's own: they stay, and everything else is shared around them. */
+export function FixShare({ problem, fixed, setFixed, measures, names }: FixShareProps) {
+  const [pileId, setPileId] = useState<string | null>(null);
+  const [bedId, setBedId] = useState<string | null>(null);
+  const [season, setSeason] = useState<ShareSeason>('now');
+  const [litres, setLitres] = useState('');
+  const amount = numberFromText(litres);
+  const isReady = pileId !== null && bedId !== null && amount >= 0;
+  const fix = () => {
+    if (pileId === null || bedId === null) return;
+    const others = fixed.filter(
+      (one) => one.pileId !== pileId || one.bedId !== bedId || one.season !== season,
+    );
+    setFixed([...others, { pileId, bedId, season, litres: amount }]);
+    setLitres('');
+  };
+  return (
+    <section aria-label="Your own choices" className="band">
+      <h2>Your own choices</h2>
+      {fixed.length > 0 && (
+        <ul>
+          {fixed.map((one, i) => (
+            <li key={i}>
+              {measures.volume(one.litres)} of {names.pile(one.pileId)} to {names.bed(one.bedId)},{' '}
+              {SEASON_WORDS[one.season]}{' '}
+              <Button
+                size="small"
+                type="text"
+                onClick={() => setFixed(fixed.filter((other) => other !== one))}
+              >
+                Let it go
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <form
+        className="band-fields"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (isReady) fix();
+        }}
+      >
+        <Choice
+          name="Of"
+          value={pileId}
+          onChange={setPileId}
+          placeholder="a pile"
+          options={problem.piles.map(({ id }) => ({ value: id, label: names.pile(id) }))}
+        />
+        <Choice
+          name="to"
+          value={bedId}
+          onChange={setBedId}
+          placeholder="a bed"
+          options={problem.beds.map(({ id }) => ({ value: id, label: names.bed(id) }))}
+          width={160}
+        />
+        <Choice
+          name="when"
+          value={season}
+          onChange={setSeason}
+          options={SHARE_SEASONS.map((one) => ({ value: one, label: SEASON_WORDS[one] }))}
+          width={140}
+        />
+        <TextField
+          name="exactly, L"
+          value={litres}
+          onChange={setLitres}
+          trouble={litres !== '' && !(amount >= 0) ? 'must be 0 or more' : undefined}
+          hint="0 keeps it off"
+        />
+        <div className="field">
+          <span className="field-name">&nbsp;</span>
+          <Button htmlType="submit" disabled={!isReady}>
+            Keep to this
+          </Button>
+        </div>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,250 @@
+import { Button, Checkbox, Select } from 'antd';
+import { useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { isSouthern } from '../../../core/climate/climate.ts';
+import { CROP_LIBRARY } from '../../../core/crops/crop-library.ts';
+import { materialFinder } from '../../../core/records/garden-books.ts';
+import { HABIT_ACT_TYPES, type Habit } from '../../../core/years/habit.ts';
+import { MONTH_NAMES } from '../../../words/dates.ts';
+import { UNIT_WORDS, unitsFor, type Measures } from '../../../words/measures.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useChangeHabit, useKeepHabit, useRemoveHabit, useRestoreHabit } from '../../api/habits.ts';
+import { Choice, TextField } from '../../forms/inputs.tsx';
+import { materialOptions } from '../bed/material-options.ts';
+import { SEEN_CHIPS } from '../bed/posting-form.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { formOf, newAct, readHabit, type ActForm, type HabitForm } from './habit-form.ts';
+import type { HabitDraftOnPage, Line } from './lines.ts';
+
+interface HabitEditorProps {
+  readonly books: GardenBooks;
+  readonly line: Line;
+  readonly habit: Habit;
+  readonly measures: Measures;
+  readonly onDraft: (id: string, draft: HabitDraftOnPage | null) => void;
+  readonly onKept: (lineId: string, habitId: string) => void;
+  readonly onDone: () => void;
+}
+
+const TYPE_WORDS: Record<ActForm['type'], string> = {
+  lay: 'lay',
+  grow: 'grow a cover crop',
+  feed: 'buy nitrogen',
+  pull: 'pull all mulch',
+};
+
+/** A habit changed in place: every change that can be followed is followed at once. */
+export function HabitEditor({ books, line, habit, measures, onDraft, onKept, onDone }: HabitEditorProps) {
+  const isSouth = isSouthern(books.garden.climate);
+  const findMaterial = materialFinder(books);
+  const [form, setForm] = useState<HabitForm>(() => formOf(line.name, habit, isSouth));
+  const [isNew, setIsNew] = useState(0);
+  const keep = useKeepHabit(books.garden.id);
+  const change = useChangeHabit();
+  const remove = useRemoveHabit();
+  const restore = useRestoreHabit();
+  const offerUndo = useUndo();
+  const read = readHabit(form, findMaterial, isSouth);
+  const isSound = Object.keys(read.troubles).length === 0;
+  const set = (changes: Partial<HabitForm>) => {
+    const next = { ...form, ...changes };
+    setForm(next);
+    const { name, habit: typed, troubles } = readHabit(next, findMaterial, isSouth);
+    if (Object.keys(troubles).length === 0) onDraft(line.id, { name, habit: typed });
+  };
+  const setAct = (key: string, changes: Partial<ActForm>) =>
+    set({ acts: form.acts.map((act) => (act.key === key ? { ...act, ...changes } : act)) });
+  const save = async () => {
+    const fields = {
+      name: read.name,
+      keepsCrops: read.habit.keepsCrops,
+      acts: [...read.habit.acts],
+      note: '',
+    };
+    const kept = line.kept
+      ? await change.mutateAsync({ habitId: line.kept.id, change: { ...fields, version: line.kept.version } })
+      : await keep.mutateAsync({ ...fields, id: crypto.randomUUID() });
+    onKept(line.id, kept.id);
+    onDone();
+  };
+  const strikeOut = async () => {
+    const kept = line.kept;
+    if (!kept) return;
+    await remove.mutateAsync(kept);
+    onDraft(line.id, null);
+    offerUndo(`“${kept.name}” is struck out.`, () => restore.mutate(kept.id));
+    onDone();
+  };
+  const failures = Object.values({ ...sentencesOf(keep.error), ...sentencesOf(change.error) });
+  return (
+    <form
+      className="habit-editor"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isSound) void save();
+      }}
+    >
+      <TextField
+        name="Name"
+        value={form.name}
+        onChange={(name) => set({ name })}
+        trouble={read.troubles['name']}
+        isNumber={false}
+        width={200}
+      />
+      {form.acts.map((act, i) => (
+        <ActFields
+          key={act.key}
+          act={act}
+          place={i}
+          books={books}
+          measures={measures}
+          troubles={read.troubles}
+          set={(changes) => setAct(act.key, changes)}
+          onRemove={() => set({ acts: form.acts.filter(({ key }) => key !== act.key) })}
+        />
+      ))}
+      <div className="band-foot">
+        <Button
+          size="small"
+          onClick={() => {
+            setIsNew(isNew + 1);
+            set({ acts: [...form.acts, newAct(`new ${isNew}`)] });
+          }}
+        >
+          Add something done
+        </Button>
+        <Checkbox checked={form.keepsCrops} onChange={({ target }) => set({ keepsCrops: target.checked })}>
+          what grows now grows on
+        </Checkbox>
+      </div>
+      <div className="band-foot">
+        <Button
+          type="primary"
+          size="small"
+          htmlType="submit"
+          disabled={!isSound}
+          loading={keep.isPending || change.isPending}
+        >
+          {line.kept ? 'Keep the change' : 'Keep as my habit'}
+        </Button>
+        {line.isChanged && (
+          <Button
+            size="small"
+            onClick={() => {
+              onDraft(line.id, null);
+              onDone();
+            }}
+          >
+            As it was
+          </Button>
+        )}
+        {line.kept && (
+          <Button size="small" onClick={() => void strikeOut()}>
+            Strike out
+          </Button>
+        )}
+        {failures.map((sentence) => (
+          <span key={sentence} className="field-trouble" role="alert">
+            {sentence}
+          </span>
+        ))}
+      </div>
+    </form>
+  );
+}
+
+interface ActFieldsProps {
+  readonly act: ActForm;
+  readonly place: number;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  readonly troubles: Readonly<Record<string, string>>;
+  readonly set: (changes: Partial<ActForm>) => void;
+  readonly onRemove: () => void;
+}
+
+function ActFields({ act, place, books, measures, troubles, set, onRemove }: ActFieldsProps) {
+  const text = (name: string, key: keyof ActForm, width = 62, trouble: string = key) => (
+    <TextField
+      name={name}
+      value={act[key]}
+      onChange={(value) => set({ [key]: value })}
+      trouble={troubles[`acts.${place}.${trouble}`]}
+      width={width}
+    />
+  );
+  return (
+    <fieldset className="act-fields">
+      <legend>
+        {place + 1}.{' '}
+        <Select<ActForm['type']>
+          size="small"
+          variant="borderless"
+          aria-label={`What is done, ${place + 1}`}
+          value={act.type}
+          onChange={(type) => set({ type })}
+          popupMatchSelectWidth={false}
+          options={HABIT_ACT_TYPES.map((type) => ({ value: type, label: TYPE_WORDS[type] }))}
+        />
+        <Button
+          size="small"
+          type="text"
+          onClick={onRemove}
+          aria-label={`Take away what is done, ${place + 1}`}
+        >
+          ×
+        </Button>
+      </legend>
+      <div className="band-fields">
+        {act.type === 'lay' && (
+          <>
+            <Choice<string>
+              name="Material"
+              value={act.materialId}
+              onChange={(materialId) => set({ materialId })}
+              trouble={troubles[`acts.${place}.materialId`]}
+              options={materialOptions(books).flatMap(({ options }) =>
+                options.filter(({ value }) => value !== SEEN_CHIPS),
+              )}
+              width={210}
+            />
+            {text('Each time', 'amount')}
+            <Choice
+              name="of, on 1 m²"
+              value={act.unit}
+              onChange={(unit) => set({ unit })}
+              options={unitsFor(measures).map((unit) => ({ value: unit, label: UNIT_WORDS[unit] }))}
+              width={124}
+            />
+            {text('Dug in to, cm', 'dugDepthCm', 84)}
+            {text('Months old', 'seasonedMonths', 84)}
+          </>
+        )}
+        {act.type === 'grow' && (
+          <Choice<string>
+            name="Cover crop"
+            value={act.cropId}
+            onChange={(cropId) => set({ cropId })}
+            trouble={troubles[`acts.${place}.cropId`]}
+            options={CROP_LIBRARY.filter(({ isCoverCrop }) => isCoverCrop).map(({ id, name }) => ({
+              value: id,
+              label: name,
+            }))}
+          />
+        )}
+        {act.type === 'feed' && text('Nitrogen, g/m²', 'nitrogen', 90, 'nitrogenGPerM2')}
+        <Choice<string>
+          name="In"
+          value={act.month}
+          onChange={(month) => set({ month })}
+          options={MONTH_NAMES.map((name, i) => ({ value: String(i + 1), label: name }))}
+          width={112}
+        />
+        {text('Every … years', 'everyYears', 84)}
+        {text('From year', 'fromYear', 66)}
+        {text('To year', 'untilYear', 66)}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,311 @@
+import { Button, Segmented, Select } from 'antd';
+import { useRef, useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { InputError } from '../../../core/input-error.ts';
+import { checkTarget, targetOdds, type Target, type TargetOdds } from '../../../core/years/targets.ts';
+import { percent } from '../../../words/figures.ts';
+import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { materialName } from '../../../words/record-names.ts';
+import { amountWords, targetWords } from '../../../words/years-words.ts';
+import { TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import type { FoundAmounts } from '../../worker/years-workers.ts';
+import { findAmount } from '../../worker/years-workers.ts';
+import type { YearsPlan } from '../../worker/years-answers.ts';
+import { LineKey } from './HabitList.tsx';
+import type { ViewedBed, ViewedLine, YearsView } from './view.ts';
+
+interface TargetBandProps {
+  readonly view: YearsView;
+  readonly plan: YearsPlan;
+  readonly measures: Measures;
+  readonly books: GardenBooks;
+  readonly form: TargetForm;
+  readonly setForm: (form: TargetForm) => void;
+}
+
+export const FIRST_TARGET: TargetForm = { type: 'organicMatter', pct: '6', massKg: '100' };
+
+type TargetType = Target['type'];
+const TYPE_WORDS: Record<TargetType, string> = {
+  organicMatter: 'organic matter',
+  noBoughtNitrogen: 'no bought nitrogen',
+  lastingCarbon: 'lasting carbon',
+};
+const AMOUNT_DRAWS = 12;
+
+export interface TargetForm {
+  readonly type: TargetType;
+  readonly pct: string;
+  readonly massKg: string;
+}
+
+export function readTarget(form: TargetForm, areaM2: number): { target: Target } | { trouble: string } {
+  const target: Target =
+    form.type === 'organicMatter'
+      ? { type: 'organicMatter', pct: numberFromText(form.pct) }
+      : form.type === 'lastingCarbon'
+        ? { type: 'lastingCarbon', massKg: numberFromText(form.massKg), areaM2 }
+        : { type: 'noBoughtNitrogen' };
+  try {
+    checkTarget(target);
+    return { target };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { trouble: `The target ${error.requirement}.` };
+  }
+}
+
+/** When a target is reached under each habit; and how much of something it takes. */
+export function TargetBand({ view, plan, measures, books, form, setForm }: TargetBandProps) {
+  const set = (change: Partial<TargetForm>) => setForm({ ...form, ...change });
+  const read = readTarget(form, view.beds[0]!.areaM2);
+  return (
+    <section aria-label="Target" className="band target-band">
+      <h2>When is it reached?</h2>
+      <div className="band-fields">
+        <div className="field">
+          <span className="field-name">Target</span>
+          <Segmented<TargetType>
+            aria-label="Target"
+            value={form.type}
+            onChange={(type) => set({ type })}
+            options={(Object.keys(TYPE_WORDS) as TargetType[]).map((type) => ({
+              value: type,
+              label: TYPE_WORDS[type],
+            }))}
+          />
+        </div>
+        {form.type === 'organicMatter' && (
+          <TextField
+            name="At least, %"
+            value={form.pct}
+            onChange={(pct) => set({ pct })}
+            trouble={'trouble' in read ? read.trouble : undefined}
+          />
+        )}
+        {form.type === 'lastingCarbon' && (
+          <TextField
+            name="At least, kg of carbon"
+            value={form.massKg}
+            onChange={(massKg) => set({ massKg })}
+            trouble={'trouble' in read ? read.trouble : undefined}
+            hint="1000 kg is a tonne"
+            width={150}
+          />
+        )}
+      </div>
+      {'target' in read && (
+        <>
+          {view.beds.map((bed) => (
+            <Reached
+              key={bed.id}
+              bed={bed}
+              target={onBed(read.target, bed)}
+              measures={measures}
+              years={view.years}
+            />
+          ))}
+          {plan.sparesPaths ? (
+            <p className="soft hint">To find an amount, look at one bed or two.</p>
+          ) : (
+            <AmountSearch view={view} plan={plan} target={read.target} measures={measures} books={books} />
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+const onBed = (target: Target, { areaM2 }: ViewedBed): Target =>
+  target.type === 'lastingCarbon' ? { ...target, areaM2 } : target;
+
+interface ReachedProps {
+  readonly bed: ViewedBed;
+  readonly target: Target;
+  readonly measures: Measures;
+  readonly years: number;
+}
+
+function Reached({ bed, target, measures, years }: ReachedProps) {
+  return (
+    <div className="reached">
+      <h3>
+        {bed.name}: {targetWords(target, measures)}
+      </h3>
+      <ul>
+        {bed.lines.map((line) => (
+          <li key={line.line.id}>
+            <LineKey place={line.place} /> {line.line.name}:{' '}
+            <ReachedWords line={line} target={target} years={years} />
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function ReachedWords({ line, target, years }: { line: ViewedLine; target: Target; years: number }) {
+  const odds = targetOdds(target, line.points, line.draws);
+  return (
+    <>
+      <strong>{firstYearWords(odds, years)}</strong>
+      {odds.draws >= 8 && <span className="soft">; {oddsWords(odds, years)}</span>}
+    </>
+  );
+}
+
+function firstYearWords({ firstYear }: TargetOdds, years: number): string {
+  if (firstYear === null) return `not within ${years} ${years === 1 ? 'year' : 'years'}`;
+  return firstYear === 0 ? 'met already today' : `in year ${firstYear}`;
+}
+
+function oddsWords({ reachedShare, draws }: TargetOdds, years: number): string {
+  const by = reachedShare.at(-1)!;
+  const half = reachedShare.findIndex((share) => share >= 0.5);
+  const even = half > 0 ? `, half of them by year ${half}` : '';
+  return `${percent(by)} of ${draws} draws within ${years} years${even}`;
+}
+
+interface AmountSearchProps extends Omit<TargetBandProps, 'form' | 'setForm'> {
+  readonly target: Target;
+}
+
+/** The other way round: what amount each time reaches the target by a year. */
+function AmountSearch({ view, plan, target, measures, books }: AmountSearchProps) {
+  const choices = laysOf(view, books);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [byYear, setByYear] = useState('10');
+  const [state, setState] = useState<SearchState | null>(null);
+  const searching = useRef<AbortController | null>(null);
+  const choice = choices.find(({ value }) => value === chosen) ?? choices[0];
+  if (!choice)
+    return (
+      <p className="soft hint">Compare a habit that lays something to find out how much of it it takes.</p>
+    );
+  const year = numberFromText(byYear);
+  const yearTrouble =
+    Number.isInteger(year) && year >= 1 && year <= 30 ? undefined : 'must be a whole year from 1 to 30';
+  const search = async () => {
+    searching.current?.abort();
+    const ending = new AbortController();
+    searching.current = ending;
+    const about = { target: targetWords(target, measures), choice, year };
+    setState({ ...about, found: [], isSearching: true, refusal: null });
+    const found: FoundOnBed[] = [];
+    for (const [bed, viewed] of view.beds.entries()) {
+      const own = { ...plan, key: `${plan.key} ${bed}` };
+      const answer = await findAmount(
+        own,
+        { bed, habit: choice.habit, act: choice.act, target: onBed(target, viewed), byYear: year },
+        AMOUNT_DRAWS,
+        ending.signal,
+        (refusal) => setState((before) => before && { ...before, refusal, isSearching: false }),
+      );
+      if (ending.signal.aborted) return;
+      if (answer) found.push({ name: viewed.name, amounts: answer });
+    }
+    setState((before) => before && { ...before, found, isSearching: false });
+  };
+  const stop = () => {
+    searching.current?.abort();
+    setState(null);
+  };
+  return (
+    <div className="amount-search" role="group" aria-label="Find the amount">
+      <div className="band-fields">
+        <div className="field">
+          <span className="field-name">How much each time of</span>
+          <Select<string>
+            aria-label="How much of"
+            value={choice.value}
+            onChange={setChosen}
+            popupMatchSelectWidth={false}
+            style={{ minWidth: 260 }}
+            options={choices.map(({ value, label }) => ({ value, label }))}
+          />
+        </div>
+        <TextField
+          name="to get there by year"
+          value={byYear}
+          onChange={setByYear}
+          trouble={yearTrouble}
+          width={100}
+        />
+        <div className="field">
+          <span className="field-name">&nbsp;</span>
+          {state?.isSearching ? (
+            <Button onClick={stop}>Stop</Button>
+          ) : (
+            <Button type="primary" disabled={yearTrouble !== undefined} onClick={() => void search()}>
+              Find the amount
+            </Button>
+          )}
+        </div>
+      </div>
+      <div role="status">
+        {state?.isSearching && <p className="soft">Trying amounts …</p>}
+        {state?.refusal && <p className="field-trouble">{state.refusal}</p>}
+        {state?.found.map(({ name, amounts }) => (
+          <p key={name} className="found-amount">
+            {state.target} on {name} by year {state.year}, {state.choice.name}:{' '}
+            <strong>
+              {amountWords(
+                amounts.own,
+                amounts.drawn,
+                UNIT_WORDS[state.choice.unit] + state.choice.per,
+                state.year,
+              )}
+            </strong>
+          </p>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+interface FoundOnBed {
+  readonly name: string;
+  readonly amounts: FoundAmounts;
+}
+interface SearchState {
+  readonly target: string;
+  readonly choice: LayChoice;
+  readonly year: number;
+  readonly found: readonly FoundOnBed[];
+  readonly isSearching: boolean;
+  readonly refusal: string | null;
+}
+
+interface LayChoice {
+  readonly value: string;
+  readonly label: string;
+  readonly name: string;
+  readonly habit: number;
+  readonly act: number;
+  readonly unit: keyof typeof UNIT_WORDS;
+  readonly per: string;
+}
+
+/** Everything that is laid under one of the habits. */
+function laysOf(view: YearsView, { materials }: GardenBooks): LayChoice[] {
+  return view.beds[0]!.lines.flatMap(({ line, place: habit }) => {
+    if (typeof line.followed === 'string') return [];
+    return line.followed.acts.flatMap((one, act): LayChoice[] => {
+      if (one.type !== 'lay') return [];
+      const name = materialName(one.materialId, materials).toLowerCase();
+      const per = ['cm', 'inch', 'metre', 'foot'].includes(one.unit) ? '' : ' on each m²';
+      return [
+        {
+          value: `${habit} ${act}`,
+          label: `${name}, in “${line.name}”`,
+          name,
+          habit,
+          act,
+          unit: one.unit,
+          per,
+        },
+      ];
+    });
+  });
+}

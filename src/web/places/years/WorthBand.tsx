@@ -1,0 +1,219 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { materialFinder } from '../../../core/records/garden-books.ts';
+import type { Habit } from '../../../core/years/habit.ts';
+import { textureOf } from '../../../core/years/held-more.ts';
+import { NO_PRICES, worthOf, type Prices, type Worth } from '../../../core/years/worth.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { useChangeGarden } from '../../api/gardens.ts';
+import { TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { LineKey } from './HabitList.tsx';
+import { SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
+
+interface WorthBandProps {
+  readonly view: YearsView;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+}
+
+/** What each habit is worth against a bed on which nothing is laid; that one must be among the lines. */
+export function WorthBand({ view, books, measures }: WorthBandProps) {
+  const [isPricing, setIsPricing] = useState(false);
+  const prices = books.garden.prices ?? NO_PRICES;
+  const beds = view.beds.filter((bed) => bed.bed !== null);
+  return (
+    <section aria-label="What it is worth" className="band worth-band">
+      <div className="years-chart-head">
+        <h2>Is it worth the barrowing?</h2>
+        <Button size="small" onClick={() => setIsPricing(!isPricing)}>
+          {isPricing ? 'Close' : 'Your prices'}
+        </Button>
+      </div>
+      {isPricing && <PricesForm books={books} onClose={() => setIsPricing(false)} />}
+      {beds.length === 0 && (
+        <p className="soft hint">Look at one bed or two to see what a habit is worth there.</p>
+      )}
+      {beds.map((bed) => (
+        <BedWorth key={bed.id} bed={bed} books={books} measures={measures} prices={prices} />
+      ))}
+      <details>
+        <summary>What counts here, and what does not</summary>
+        <p className="soft">
+          Everything is told against the same bed with nothing laid from today on, over all the years shown.
+          Nitrogen is what roots can take, beyond what that bed would give; phosphorus and potassium are those
+          of what is laid, from tables. Water and nutrients held are averages of many soils (Minasny and
+          McBratney 2018 for water, textbook exchange capacities; from memory), so they are ranges. Carbon in
+          humus is lent: it goes again when the habit stops. Of char, the part that the IPCC (2019, from
+          memory) expects to be there in a hundred years is called lasting. None of this is a credit: smoke,
+          methane, what the wood would have become elsewhere, and the way it came are left out.
+        </p>
+      </details>
+    </section>
+  );
+}
+
+interface BedWorthProps extends Omit<WorthBandProps, 'view'> {
+  readonly bed: ViewedBed;
+  readonly prices: Prices;
+}
+
+function BedWorth({ bed, books, measures, prices }: BedWorthProps) {
+  const bare = bed.lines.find(({ line }) => isNothing(line.followed));
+  if (!bare) {
+    return (
+      <p className="soft hint">
+        Take “Nothing laid” into the comparison to see on {bed.name} what the others are worth against it.
+      </p>
+    );
+  }
+  const others = bed.lines.filter((line) => line !== bare && typeof line.line.followed !== 'string');
+  if (others.length === 0) return <p className="soft hint">Compare a habit that lays something.</p>;
+  const rows = others.map((line) => ({ line, worth: worthOfLine(line, bare, bed, books, prices) }));
+  return (
+    <div className="table-scroll">
+      <table className="figures-table worth">
+        <caption>
+          {bed.name}, over {rows[0]!.worth.years} years, {textureWords(bed)}
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Habit</th>
+            <th scope="col">nitrogen given</th>
+            <th scope="col">bought feed spared</th>
+            <th scope="col">phosphorus</th>
+            <th scope="col">potassium</th>
+            <th scope="col">carbon in humus</th>
+            <th scope="col">water held</th>
+            <th scope="col">nutrients held</th>
+            <th scope="col">carrying</th>
+            {rows.some(({ worth }) => worth.money !== null) && <th scope="col">in your money</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ line, worth }) => (
+            <WorthRow key={line.line.id} line={line} worth={worth} measures={measures} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+const isNothing = (followed: ViewedLine['line']['followed']): boolean =>
+  typeof followed !== 'string' && followed.acts.length === 0;
+
+const TEXTURE_WORDS = { sand: 'sandy ground', loam: 'loam', clay: 'clay' } as const;
+const textureWords = ({ bed }: ViewedBed): string => TEXTURE_WORDS[textureOf(bed!.clayPct)];
+
+const worthOfLine = (
+  line: ViewedLine,
+  bare: ViewedLine,
+  bed: ViewedBed,
+  books: GardenBooks,
+  prices: Prices,
+): Worth =>
+  worthOf(line.line.followed as Habit, line.points, bare.points, {
+    bed: bed.bed!,
+    findMaterial: materialFinder(books),
+    prices,
+    depthCm: SAMPLED_DEPTH_CM,
+  });
+
+function WorthRow({ line, worth, measures }: { line: ViewedLine; worth: Worth; measures: Measures }) {
+  const mass = (kg: number) => (kg < 0 ? `−${measures.mass(-kg)}` : measures.mass(kg));
+  const from = ({ low, high }: Worth['waterL'], digits: number) =>
+    `${plainFigure(low, digits)} to ${plainFigure(high, digits)}`;
+  return (
+    <tr>
+      <th scope="row">
+        <LineKey place={line.place} /> {line.line.name}
+      </th>
+      <td>{mass(worth.nitrogenGivenKg)}</td>
+      <td>{mass(worth.feedAvoidedNitrogenKg - worth.nitrogenBoughtKg)}</td>
+      <td>{mass(worth.phosphorusKg)}</td>
+      <td>{mass(worth.potassiumKg)}</td>
+      <td>{mass(worth.humusCarbonKg)}</td>
+      <td>
+        {measures.liquid(worth.waterL.low)} to {measures.liquid(worth.waterL.high)}
+      </td>
+      <td>{from(worth.nutrientsMol, 2)} mol</td>
+      <td>
+        {worth.trips} barrows, {plainFigure(worth.hours, 2)} h
+      </td>
+      {worth.money !== null && <td>{plainFigure(worth.money, 3)}</td>}
+    </tr>
+  );
+}
+
+const PRICE_WORDS: readonly (readonly [keyof Prices, string])[] = [
+  ['nitrogenPerKg', 'a kg of nitrogen'],
+  ['phosphorusPerKg', 'a kg of phosphorus'],
+  ['potassiumPerKg', 'a kg of potassium'],
+  ['hour', 'an hour of yours'],
+];
+
+/** What the gardener pays, in a money of their own; all of it may stay empty. */
+function PricesForm({ books, onClose }: { books: GardenBooks; onClose: () => void }) {
+  const { id, version, createdAt, updatedAt, ...kept } = books.garden;
+  const change = useChangeGarden();
+  const [typed, setTyped] = useState(
+    () =>
+      Object.fromEntries(
+        PRICE_WORDS.map(([field]) => {
+          const price = books.garden.prices?.[field] ?? null;
+          return [field, price === null ? '' : plainFigure(price, 6)];
+        }),
+      ) as Record<keyof Prices, string>,
+  );
+  const read = Object.fromEntries(
+    PRICE_WORDS.map(([field]) => [field, typed[field].trim() === '' ? null : numberFromText(typed[field])]),
+  ) as Record<keyof Prices, number | null>;
+  const troubleOf = (field: keyof Prices): string | undefined => {
+    const price = read[field];
+    if (price === null) return undefined;
+    if (Number.isNaN(price)) return 'must be a number; leave it empty if you do not know it';
+    return price < 0 ? `must not be negative; got ${price}` : undefined;
+  };
+  const isSound = PRICE_WORDS.every(([field]) => troubleOf(field) === undefined);
+  const isEmpty = PRICE_WORDS.every(([field]) => read[field] === null);
+  const save = async () => {
+    await change.mutateAsync({ gardenId: id, change: { ...kept, version, prices: isEmpty ? null : read } });
+    onClose();
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isSound) void save();
+      }}
+    >
+      <div className="band-fields">
+        {PRICE_WORDS.map(([field, words]) => (
+          <TextField
+            key={field}
+            name={words}
+            value={typed[field]}
+            onChange={(value) => setTyped({ ...typed, [field]: value })}
+            trouble={troubleOf(field)}
+            width={130}
+          />
+        ))}
+        <div className="field">
+          <span className="field-name">&nbsp;</span>
+          <Button type="primary" htmlType="submit" disabled={!isSound} loading={change.isPending}>
+            Keep
+          </Button>
+        </div>
+      </div>
+      {Object.values(sentencesOf(change.error)).map((sentence) => (
+        <p key={sentence} className="field-trouble" role="alert">
+          {sentence}
+        </p>
+      ))}
+    </form>
+  );
+}

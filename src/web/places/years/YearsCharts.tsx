@@ -1,0 +1,195 @@
+import { Button } from 'antd';
+import { useRef } from 'react';
+import { FEWEST_DRAWS, type Band } from '../../../core/projection/likely-range.ts';
+import { OPINION_IDS } from '../../../core/opinions/second-opinions.ts';
+import { bandOfYears, isOfAYear, readMeasure, type YearMeasure } from '../../../core/years/years-range.ts';
+import { plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
+import {
+  measureFigure,
+  measureUnit,
+  OPINION_WORDS,
+  STACK_WORDS,
+  YEAR_MEASURE_WORDS,
+} from '../../../words/years-words.ts';
+import { markOf } from '../../charts/line-marks.ts';
+import { YearLines, type YearLine } from '../../charts/year-lines.tsx';
+import { YearStack, type StackYear } from '../../charts/year-stack.tsx';
+import { COLORS } from '../../theme/tokens.ts';
+import { saveFile } from '../bed/ledger-csv.ts';
+import { chartFile } from './chart-file.ts';
+import { lineAt, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
+
+interface YearsChartsProps {
+  readonly view: YearsView;
+  readonly measure: YearMeasure;
+  readonly isStacked: boolean;
+  /** Place of the line whose range is shown. */
+  readonly focus: number;
+  readonly measures: Measures;
+  readonly hasOpinions: boolean;
+  /** Organic matter that is aimed at, %. */
+  readonly aimPct: number | null;
+}
+
+/** One chart a bed, all on one scale. */
+export function YearsCharts(props: YearsChartsProps) {
+  const { view, isStacked } = props;
+  const domain = isStacked ? ([0, mostStacked(props)] as const) : domainOf(props);
+  return (
+    <div className={view.beds.length > 1 ? 'years-charts side-by-side' : 'years-charts'}>
+      {view.beds.map((bed) => (
+        <BedChart key={bed.id} {...props} bed={bed} domain={domain} />
+      ))}
+    </div>
+  );
+}
+
+const OPINION_MARKS = ['1 3', '6 2 1 2', '3 3'];
+
+const told = (line: ViewedLine, measure: YearMeasure, measures: Measures): (number | null)[] =>
+  line.points.map((point) =>
+    isOfAYear(measure) && point.yearsAhead === 0
+      ? null
+      : measureFigure(readMeasure(point, measure), measure, measures),
+  );
+
+function linesOf(bed: ViewedBed, { measure, measures, hasOpinions, focus }: YearsChartsProps): YearLine[] {
+  const own = bed.lines.map((one): YearLine => ({
+    id: one.line.id,
+    name: one.line.name,
+    mark: markOf(one.place),
+    values: told(one, measure, measures),
+  }));
+  const opinions = hasOpinions ? lineAt(bed, focus)?.opinions : undefined;
+  if (!opinions) return own;
+  return [
+    ...own,
+    ...OPINION_IDS.map((id, i): YearLine => ({
+      id: `opinion ${id}`,
+      name: OPINION_WORDS[id].short,
+      mark: { color: COLORS.softInk, dash: OPINION_MARKS[i] },
+      values: opinions[id].map((g) => measureFigure(g, measure, measures)),
+      isThin: true,
+    })),
+  ];
+}
+
+function bandOf(bed: ViewedBed, { measure, measures, focus }: YearsChartsProps): Band | null {
+  const line = lineAt(bed, focus);
+  if (!line || line.draws.length < FEWEST_DRAWS) return null;
+  const band = bandOfYears(line.draws, measure);
+  const from = isOfAYear(measure) ? 1 : 0;
+  const shown = (values: readonly number[]) =>
+    values.map((value, i) => (i < from ? Number.NaN : measureFigure(value, measure, measures)));
+  return { low: shown(band.low), middle: shown(band.middle), high: shown(band.high) };
+}
+
+/** Round figures around everything that is drawn, the same for all beds. */
+function domainOf(props: YearsChartsProps): readonly [number, number] {
+  const values = props.view.beds.flatMap((bed) => {
+    const band = bandOf(bed, props);
+    return [
+      ...linesOf(bed, props).flatMap((line) => line.values.filter((value) => value !== null)),
+      ...(band ? [...band.low, ...band.high].filter(Number.isFinite) : []),
+    ];
+  });
+  if (values.length === 0) return [0, 1];
+  const [lowest, highest] = [Math.min(...values), Math.max(...values)];
+  const isShare = props.measure === 'organicMatterPct';
+  const step = niceStep((highest - (isShare ? lowest : Math.min(0, lowest))) / 4);
+  const low = isShare || lowest < 0 ? Math.floor(lowest / step) * step : 0;
+  const high = Math.max(low + 4 * step, Math.ceil(highest / step) * step);
+  return [isShare ? Math.max(0, low) : low, high];
+}
+
+/** 1, 2, 2.5 or 5 times a power of ten, not below `rough`. */
+function niceStep(rough: number): number {
+  if (!(rough > 0)) return 0.25;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  return [1, 2, 2.5, 5, 10].map((factor) => factor * power).find((step) => step >= rough - 1e-12)!;
+}
+
+function stackOf({ points }: ViewedLine, measures: Measures): StackYear[] {
+  const shown = (g: number) => measureFigure(g, 'humusCarbonG', measures);
+  return points.map((point) => ({
+    year: point.yearsAhead,
+    humus: shown(point.humusCarbonG),
+    char: shown(point.charCarbonG),
+    fresh: shown(point.freshCarbonG + point.microbialCarbonG),
+  }));
+}
+
+function mostStacked({ view, measures, focus }: YearsChartsProps): number {
+  const sums = view.beds.flatMap((bed) => {
+    const line = lineAt(bed, focus);
+    return line ? stackOf(line, measures).map(({ humus, char, fresh }) => humus + char + fresh) : [];
+  });
+  const most = Math.max(1e-9, ...sums);
+  const step = niceStep(most / 4);
+  return Math.ceil(most / step) * step;
+}
+
+function BedChart(props: YearsChartsProps & { bed: ViewedBed; domain: readonly [number, number] }) {
+  const { bed, domain, measure, measures, isStacked, focus, view } = props;
+  const holder = useRef<HTMLDivElement>(null);
+  const line = lineAt(bed, focus);
+  if (!line) return null;
+  const unit = measureUnit(isStacked ? 'humusCarbonG' : measure, measures);
+  const words = isStacked
+    ? `All carbon of “${line.line.name}”, ${unit}`
+    : `${YEAR_MEASURE_WORDS[measure].caption}, ${unit}`.replace(
+        ', % of the soil’s weight, %',
+        ', % of the soil’s weight',
+      );
+  const band = isStacked ? null : bandOf(bed, props);
+  const save = () => {
+    const svg = holder.current?.querySelector('svg');
+    if (svg)
+      saveFile(
+        `${bed.name} ${YEAR_MEASURE_WORDS[measure].name.toLowerCase()}.svg`,
+        chartFile(svg, `${bed.name}: ${words}`),
+        'image/svg+xml',
+      );
+  };
+  return (
+    <div className="years-chart" ref={holder}>
+      <div className="years-chart-head">
+        <h2>{bed.name}</h2>
+        <Button size="small" type="text" onClick={save} aria-label={`Save the chart of ${bed.name} as SVG`}>
+          SVG
+        </Button>
+      </div>
+      {isStacked ? (
+        <YearStack
+          years={stackOf(line, measures)}
+          names={{
+            humus: STACK_WORDS.humusCarbonG,
+            char: STACK_WORDS.charCarbonG,
+            fresh: STACK_WORDS.freshCarbonG,
+          }}
+          most={domain[1]}
+          description={`${bed.name}: ${words}`}
+          caption={words}
+        />
+      ) : (
+        <YearLines
+          lines={linesOf(bed, props)}
+          years={view.years}
+          band={band && { color: markOf(line.place).color, low: band.low, high: band.high }}
+          domain={domain}
+          level={
+            measure === 'organicMatterPct' &&
+            props.aimPct !== null &&
+            props.aimPct <= domain[1] &&
+            props.aimPct >= domain[0]
+              ? { value: props.aimPct, words: `aim: ${plainFigure(props.aimPct)} %` }
+              : null
+          }
+          description={`${bed.name}: ${words}`}
+          caption={band ? `${words}; dotted: “${line.line.name}”, 8 in 10 likely` : words}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,332 @@
+import { Button, Checkbox, InputNumber, Progress, Segmented, Select } from 'antd';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import { MOST_YEARS } from '../../../core/years/habit.ts';
+import { YEAR_MEASURES } from '../../../core/years/years-range.ts';
+import { measuresOf } from '../../../words/measures.ts';
+import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
+import type { YearsPlan } from '../../worker/years-answers.ts';
+import { LeaveGuard } from '../shell/LeaveGuard.tsx';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { AdoptBand } from './AdoptBand.tsx';
+import { HabitList } from './HabitList.tsx';
+import { keptLineId, lineOf, shownIds, type Drafts, type Line } from './lines.ts';
+import { Opinions } from './Opinions.tsx';
+import { FIRST_TARGET, readTarget, TargetBand, type TargetForm } from './TargetBand.tsx';
+import { usePlan } from './use-plan.ts';
+import { useYears, type Followed } from './use-years.ts';
+import { viewOf, type YearsView } from './view.ts';
+import { WorthBand } from './WorthBand.tsx';
+import { YearAnswers } from './YearAnswers.tsx';
+import { YearsCharts } from './YearsCharts.tsx';
+import { YearsTable } from './YearsTable.tsx';
+import { seriesCsv } from './series-csv.ts';
+import { saveFile } from '../bed/ledger-csv.ts';
+import '../../theme/figures-table.css';
+import './years.css';
+
+export const WHOLE_GARDEN = 'garden';
+const MOST_BEDS = 2;
+const FIRST_YEARS = 10;
+
+/** What beds come to over the years under one habit or another. */
+export function YearsPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  if (books.beds.length === 0) {
+    return (
+      <div className="page">
+        <h1>Years</h1>
+        <div className="empty">
+          <h2>No bed yet</h2>
+          <p>
+            Here you see what a bed’s humus, char and nitrogen come to in one to thirty years, and what
+            another habit would make of it. <Link to={`/garden/${books.garden.id}`}>Make a bed first</Link>.
+          </p>
+        </div>
+      </div>
+    );
+  }
+  return <OpenYears key={books.garden.id} books={books} />;
+}
+
+/** What is shown, as the address says it. */
+function useAddress(books: GardenBooks) {
+  const [query, setQuery] = useSearchParams();
+  const asked = (query.get('beds') ?? '').split(',');
+  const isGarden = asked[0] === WHOLE_GARDEN;
+  const chosen = books.beds.filter(({ id }) => asked.includes(id)).slice(0, MOST_BEDS);
+  const beds = isGarden ? books.beds : chosen.length > 0 ? chosen : books.beds.slice(0, 1);
+  const years = Math.min(
+    MOST_YEARS,
+    Math.max(1, Math.round(Number(query.get('years') ?? FIRST_YEARS)) || FIRST_YEARS),
+  );
+  const measure = YEAR_MEASURES.find((one) => one === query.get('measure')) ?? 'organicMatterPct';
+  const set = (change: Record<string, string>) =>
+    setQuery({ ...Object.fromEntries(query), ...change }, { replace: true });
+  return {
+    beds,
+    isGarden,
+    years,
+    measure,
+    isStacked: query.get('measure') === 'stack',
+    shown: shownIds(query.get('habits')),
+    set,
+  };
+}
+
+function OpenYears({ books }: { books: GardenBooks }) {
+  const { beds, isGarden, years, measure, isStacked, shown, set } = useAddress(books);
+  const [drafts, setDrafts] = useState<Drafts>({});
+  const [focused, setFocused] = useState<string | null>(null);
+  const [hasOpinions, setHasOpinions] = useState(false);
+  const [targetForm, setTargetForm] = useState(FIRST_TARGET);
+  const measures = measuresOf(books.garden);
+  const lines = shown.flatMap((id) => lineOf(id, books, drafts) ?? []);
+  const plan = usePlan(books, beds, lines, years, isGarden);
+  const following = useYears(plan);
+  const view = viewed(following.followed, plan, beds, lines, isGarden, books);
+  const focus = Math.max(
+    0,
+    lines.findIndex(({ id }) => id === focused),
+  );
+  const show = (ids: readonly string[]) => set({ habits: ids.join(',') });
+  return (
+    <div className="page years">
+      <header className="page-head">
+        <div>
+          <h1>Years</h1>
+          <p className="soft">What becomes of a bed under one habit or another.</p>
+        </div>
+        <div className="actions">
+          <BedChoice
+            books={books}
+            isGarden={isGarden}
+            chosen={beds.map(({ id }) => id)}
+            onChoose={(ids) => set({ beds: ids.join(',') })}
+          />
+          <YearsAhead years={years} onChange={(value) => set({ years: String(value) })} />
+        </div>
+      </header>
+      {view && <YearAnswers view={view} focus={focus} measures={measures} />}
+      <div className="years-columns">
+        <HabitList
+          books={books}
+          beds={beds}
+          lines={lines}
+          shown={shown}
+          drafts={drafts}
+          focus={focus}
+          measures={measures}
+          onShow={show}
+          onFocus={setFocused}
+          onDraft={(id, draft) => setDrafts((all) => withDraft(all, id, draft))}
+          onKept={(lineId, habitId) => {
+            setDrafts((all) => withDraft(all, lineId, null));
+            show(shown.map((id) => (id === lineId ? keptLineId(habitId) : id)));
+            setFocused(keptLineId(habitId));
+          }}
+        />
+        <section aria-label="Over the years">
+          <MeasureChoice
+            chosen={isStacked ? 'stack' : measure}
+            onChoose={(chosen) => set({ measure: chosen })}
+          />
+          <Waiting
+            refusal={following.followed?.refusal ?? null}
+            hasView={view !== null}
+            years={years}
+            count={lines.length}
+          />
+          {view && (
+            <YearsCharts
+              view={view}
+              measure={measure}
+              isStacked={isStacked}
+              focus={focus}
+              measures={measures}
+              aimPct={aimOf(targetForm)}
+              hasOpinions={hasOpinions && measure === 'humusCarbonG' && !isStacked}
+            />
+          )}
+          <div className="years-foot">
+            <Checkbox
+              checked={hasOpinions}
+              onChange={({ target }) => {
+                setHasOpinions(target.checked);
+                if (target.checked) set({ measure: 'humusCarbonG' });
+              }}
+            >
+              Second opinions
+            </Checkbox>
+            {view && <Exports view={view} />}
+            <Drawing view={view} {...following} />
+          </div>
+          {hasOpinions && <Opinions />}
+        </section>
+      </div>
+      {view && plan && (
+        <>
+          <YearsTable view={view} measure={measure} measures={measures} />
+          <TargetBand
+            view={view}
+            plan={plan}
+            measures={measures}
+            books={books}
+            form={targetForm}
+            setForm={setTargetForm}
+          />
+          <WorthBand view={view} books={books} measures={measures} />
+          <AdoptBand key={lines[focus]!.id} line={lines[focus]!} view={view} books={books} />
+        </>
+      )}
+      <LeaveGuard isUnsaved={Object.keys(drafts).length > 0} />
+    </div>
+  );
+}
+
+const viewed = (followed: Followed | null, plan: YearsPlan | null, ...rest: Rest): YearsView | null =>
+  followed && plan ? viewOf(followed, plan, ...rest) : null;
+type Rest = [beds: readonly BedRecord[], lines: readonly Line[], isGarden: boolean, books: GardenBooks];
+
+/** The organic matter that is aimed at, %; null for any other target. */
+function aimOf(form: TargetForm): number | null {
+  const read = readTarget(form, 1);
+  return 'target' in read && read.target.type === 'organicMatter' ? read.target.pct : null;
+}
+
+function YearsAhead({ years, onChange }: { years: number; onChange: (years: number) => void }) {
+  return (
+    <label className="years-ahead">
+      <InputNumber
+        aria-label="Years ahead"
+        min={1}
+        max={MOST_YEARS}
+        precision={0}
+        value={years}
+        onChange={(value) => value !== null && onChange(value)}
+        style={{ width: 66 }}
+      />{' '}
+      years ahead
+    </label>
+  );
+}
+
+function MeasureChoice({ chosen, onChoose }: { chosen: string; onChoose: (chosen: string) => void }) {
+  return (
+    <div className="years-views">
+      <Segmented<string>
+        aria-label="What is shown"
+        size="small"
+        value={chosen}
+        onChange={onChoose}
+        options={[
+          ...YEAR_MEASURES.map((one) => ({ value: one, label: YEAR_MEASURE_WORDS[one].name })),
+          { value: 'stack', label: 'All carbon' },
+        ]}
+      />
+    </div>
+  );
+}
+
+interface WaitingProps {
+  readonly refusal: string | null;
+  readonly hasView: boolean;
+  readonly years: number;
+  readonly count: number;
+}
+
+function Waiting({ refusal, hasView, years, count }: WaitingProps) {
+  if (count === 0) return <p className="soft">Choose a habit to follow.</p>;
+  if (refusal !== null) {
+    return (
+      <p className="trouble" role="alert">
+        {refusal}
+      </p>
+    );
+  }
+  return hasView ? null : <p className="soft">Following {years} years …</p>;
+}
+
+function withDraft(all: Drafts, id: string, draft: Drafts[string] | null): Drafts {
+  const { [id]: _, ...others } = all;
+  return draft ? { ...others, [id]: draft } : others;
+}
+
+interface BedChoiceProps {
+  readonly books: GardenBooks;
+  readonly isGarden: boolean;
+  readonly chosen: readonly string[];
+  readonly onChoose: (ids: readonly string[]) => void;
+}
+
+/** One bed, two beside each other, or all as one. */
+function BedChoice({ books, isGarden, chosen, onChoose }: BedChoiceProps) {
+  const choose = (ids: readonly string[]) => {
+    const last = ids.at(-1);
+    if (last === undefined) return;
+    if (last === WHOLE_GARDEN) onChoose([WHOLE_GARDEN]);
+    else onChoose(ids.filter((id) => id !== WHOLE_GARDEN).slice(-MOST_BEDS));
+  };
+  return (
+    <Select
+      mode="multiple"
+      aria-label="Beds"
+      value={isGarden ? [WHOLE_GARDEN] : [...chosen]}
+      onChange={choose}
+      popupMatchSelectWidth={false}
+      style={{ minWidth: 260 }}
+      options={[
+        { value: WHOLE_GARDEN, label: 'The whole garden' },
+        ...books.beds.map(({ id, name }) => ({ value: id, label: name })),
+      ]}
+    />
+  );
+}
+
+function Exports({ view }: { view: YearsView }) {
+  const save = () => {
+    const series = view.beds.flatMap((bed) =>
+      bed.lines.map(({ line, points }) => ({ bed: bed.name, habit: line.name, areaM2: bed.areaM2, points })),
+    );
+    saveFile(`${view.beds.map(({ name }) => name).join(' and ')} years.csv`, seriesCsv(series));
+  };
+  return (
+    <Button size="small" onClick={save}>
+      Series as CSV
+    </Button>
+  );
+}
+
+interface DrawingProps {
+  readonly view: YearsView | null;
+  readonly isStopped: boolean;
+  readonly stop: () => void;
+  readonly goOn: () => void;
+}
+
+/** How far the likely range has been drawn, and the way to stop it. */
+function Drawing({ view, isStopped, stop, goOn }: DrawingProps) {
+  if (!view || view.done >= view.total) return null;
+  return (
+    <span className="years-drawing">
+      <Progress
+        percent={Math.round((100 * view.done) / view.total)}
+        size="small"
+        showInfo={false}
+        aria-label="Drawing the likely range"
+        style={{ width: 120 }}
+      />
+      {isStopped ? (
+        <Button size="small" onClick={goOn}>
+          Draw on
+        </Button>
+      ) : (
+        <Button size="small" onClick={stop}>
+          Stop drawing
+        </Button>
+      )}
+    </span>
+  );
+}

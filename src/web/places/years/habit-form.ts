@@ -1,0 +1,143 @@
+import { habitDraft } from '../../../contract/habit-records.ts';
+import { InputError } from '../../../core/input-error.ts';
+import type { FindMaterial } from '../../../core/materials/find-material.ts';
+import { checkHabit, ownMonth, type Habit, type HabitAct } from '../../../core/years/habit.ts';
+import type { AmountUnit } from '../../../core/units/amount.ts';
+import { numberFromText } from '../../forms/parse-number.ts';
+import { troublesOf } from '../../forms/troubles.ts';
+import { plainFigure } from '../../../words/figures.ts';
+
+/** One act as it is typed. */
+export interface ActForm {
+  readonly key: string;
+  readonly type: HabitAct['type'];
+  readonly materialId: string;
+  readonly cropId: string;
+  readonly amount: string;
+  readonly unit: AmountUnit;
+  readonly nitrogen: string;
+  readonly dugDepthCm: string;
+  readonly seasonedMonths: string;
+  /** As this garden has it. */
+  readonly month: string;
+  readonly everyYears: string;
+  readonly fromYear: string;
+  /** Empty for as long as is looked ahead. */
+  readonly untilYear: string;
+}
+
+export interface HabitForm {
+  readonly name: string;
+  readonly keepsCrops: boolean;
+  readonly acts: readonly ActForm[];
+}
+
+const EMPTY: Omit<ActForm, 'key'> = {
+  type: 'lay',
+  materialId: 'compost_yard',
+  cropId: 'vetch_rye',
+  amount: '2',
+  unit: 'cm',
+  nitrogen: '5',
+  dugDepthCm: '0',
+  seasonedMonths: '0',
+  month: '3',
+  everyYears: '1',
+  fromYear: '1',
+  untilYear: '',
+};
+
+export const newAct = (key: string): ActForm => ({ ...EMPTY, key });
+
+/** A habit as it can be typed over. Keys are the places of its acts. */
+export function formOf(name: string, { acts, keepsCrops }: Habit, isSouth: boolean): HabitForm {
+  return {
+    name,
+    keepsCrops,
+    acts: acts.map((act, i): ActForm => ({
+      ...EMPTY,
+      key: String(i),
+      type: act.type,
+      month: String(ownMonth(act.month, isSouth)),
+      everyYears: String(act.everyYears),
+      fromYear: String(act.fromYear),
+      untilYear: act.untilYear === null ? '' : String(act.untilYear),
+      ...(act.type === 'lay'
+        ? {
+            materialId: act.materialId,
+            amount: plainFigure(act.amount, 4),
+            unit: act.unit,
+            dugDepthCm: plainFigure(act.dugDepthCm),
+            seasonedMonths: plainFigure(act.seasonedMonths),
+          }
+        : {}),
+      ...(act.type === 'grow' ? { cropId: act.cropId } : {}),
+      ...(act.type === 'feed' ? { nitrogen: plainFigure(act.nitrogenGPerM2) } : {}),
+    })),
+  };
+}
+
+function actOf(form: ActForm, isSouth: boolean): HabitAct {
+  const common = {
+    month: ownMonth(numberFromText(form.month), isSouth),
+    everyYears: numberFromText(form.everyYears),
+    fromYear: numberFromText(form.fromYear),
+    untilYear: form.untilYear.trim() === '' ? null : numberFromText(form.untilYear),
+  };
+  switch (form.type) {
+    case 'lay':
+      return {
+        ...common,
+        type: 'lay',
+        materialId: form.materialId,
+        amount: numberFromText(form.amount),
+        unit: form.unit,
+        dugDepthCm: numberFromText(form.dugDepthCm),
+        seasonedMonths: numberFromText(form.seasonedMonths),
+      };
+    case 'grow':
+      return { ...common, type: 'grow', cropId: form.cropId };
+    case 'feed':
+      return { ...common, type: 'feed', nitrogenGPerM2: numberFromText(form.nitrogen) };
+    case 'pull':
+      return { ...common, type: 'pull' };
+  }
+}
+
+export interface ReadHabit {
+  readonly name: string;
+  readonly habit: Habit;
+  /** Sentences by field, `acts.2.amount` for the amount of the third act; empty when it can be followed. */
+  readonly troubles: Readonly<Record<string, string>>;
+}
+
+/** What was typed, as a habit, and what is wrong with it. */
+export function readHabit(form: HabitForm, findMaterial: FindMaterial, isSouth: boolean): ReadHabit {
+  const habit: Habit = {
+    keepsCrops: form.keepsCrops,
+    acts: form.acts.map((act) => actOf(act, isSouth)),
+  };
+  const troubles = troublesOf(habitDraft.safeParse({ name: form.name, ...habit, note: '' }), null);
+  return {
+    name: form.name.trim(),
+    habit,
+    troubles: Object.keys(troubles).length > 0 ? troubles : inCore(habit, findMaterial),
+  };
+}
+
+/** What only the core knows: an end before the start, a material nobody knows. */
+function inCore(habit: Habit, findMaterial: FindMaterial): Record<string, string> {
+  try {
+    checkHabit(habit, findMaterial);
+    return {};
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const field = String(error.path.at(-1));
+    return { [error.path.join('.')]: `${FIELD_WORDS[field] ?? field} ${error.requirement}.` };
+  }
+}
+
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  untilYear: 'The last year',
+  fromYear: 'The first year',
+};

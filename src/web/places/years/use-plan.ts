@@ -1,0 +1,37 @@
+import { useMemo, useState } from 'react';
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { YearsPlan } from '../../worker/years-answers.ts';
+import type { Line } from './lines.ts';
+
+type Asked = Omit<YearsPlan, 'key'>;
+interface Settled {
+  readonly signature: string;
+  readonly plan: YearsPlan | null;
+}
+
+const settled = (signature: string, asked: Asked): Settled => ({
+  signature,
+  plan: asked.habits.length === 0 ? null : { ...asked, key: crypto.randomUUID() },
+});
+
+/** What is to be followed, the same one as long as nothing about it changes; null while nothing is chosen. */
+export function usePlan(
+  books: GardenBooks,
+  beds: readonly BedRecord[],
+  lines: readonly Line[],
+  years: number,
+  isGarden: boolean,
+): YearsPlan | null {
+  const records = useMemo(() => {
+    const { garden, beds: all, entries, plantings, materials, labResults, lots, movements } = books;
+    return { garden, beds: all, entries, plantings, materials, labResults, lots, movements };
+  }, [books]);
+  const recordsSignature = useMemo(() => JSON.stringify(records), [records]);
+  const bedIds = beds.map(({ id }) => id);
+  const habits = lines.map(({ followed }) => followed);
+  const signature = JSON.stringify([bedIds, habits, years, isGarden]) + recordsSignature;
+  const asked: Asked = { records, today: books.today, years, bedIds, habits, sparesPaths: isGarden };
+  const [known, setKnown] = useState(() => settled(signature, asked));
+  if (known.signature !== signature) setKnown(settled(signature, asked));
+  return known.plan;
+}

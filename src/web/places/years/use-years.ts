@@ -1,0 +1,101 @@
+import { startTransition, useEffect, useMemo, useState } from 'react';
+import type { YearPoint } from '../../../core/years/run-years.ts';
+import type { SecondOpinions } from '../../../core/opinions/second-opinions.ts';
+import type { YearsPlan } from '../../worker/years-answers.ts';
+import { followYears } from '../../worker/years-workers.ts';
+
+/** Draws of each line; a garden of many beds is asked for fewer. */
+const DRAWS = 32;
+const FEWEST_DRAWS = 8;
+/** About as many runs as a minute of two threads allows. */
+const MOST_RUNS = 1600;
+/** What changes within this is not worth starting for, ms. */
+const SETTLE_MS = 120;
+/** The page is told no oftener than this, ms. */
+const TELL_EVERY_MS = 150;
+
+/** One bed under one habit, as far as it is known. */
+export interface FollowedLine {
+  readonly points: readonly YearPoint[];
+  readonly opinions: SecondOpinions | null;
+  readonly draws: readonly (readonly YearPoint[])[];
+}
+
+export interface Followed {
+  readonly plan: YearsPlan;
+  /** By `bed habit`, their places in the plan. */
+  readonly lines: ReadonlyMap<string, FollowedLine>;
+  readonly done: number;
+  readonly total: number;
+  readonly refusal: string | null;
+}
+
+export const lineKey = (bed: number, habit: number): string => `${bed} ${habit}`;
+
+export const drawsFor = ({ bedIds, habits }: Pick<YearsPlan, 'bedIds' | 'habits'>): number =>
+  Math.max(FEWEST_DRAWS, Math.min(DRAWS, Math.floor(MOST_RUNS / (bedIds.length * habits.length))));
+
+interface YearsState {
+  readonly followed: Followed | null;
+  readonly isStopped: boolean;
+  readonly stop: () => void;
+  readonly goOn: () => void;
+}
+
+/**
+ * Follows a plan in the other threads: first every line by the book, then its draws. What was known of the plan before
+ * stays on the page until something of the new one is there. Stopping keeps what has come.
+ */
+export function useYears(plan: YearsPlan | null): YearsState {
+  const [followed, setFollowed] = useState<Followed | null>(null);
+  const [stoppedKey, setStoppedKey] = useState<string | null>(null);
+  const isStopped = plan !== null && stoppedKey === plan.key;
+  useEffect(() => {
+    if (!plan || isStopped) return undefined;
+    const ending = new AbortController();
+    const timer = setTimeout(() => void gather(plan, ending.signal, setFollowed), SETTLE_MS);
+    return () => {
+      clearTimeout(timer);
+      ending.abort();
+    };
+  }, [plan, isStopped]);
+  return useMemo(
+    () => ({
+      followed,
+      isStopped,
+      stop: () => setStoppedKey(plan?.key ?? null),
+      goOn: () => setStoppedKey(null),
+    }),
+    [followed, isStopped, plan],
+  );
+}
+
+async function gather(
+  plan: YearsPlan,
+  signal: AbortSignal,
+  setFollowed: (followed: Followed) => void,
+): Promise<void> {
+  const draws = drawsFor(plan);
+  const total = plan.bedIds.length * plan.habits.length * (draws + 1);
+  const ownLines = plan.bedIds.length * plan.habits.length;
+  const lines = new Map<string, FollowedLine>();
+  let done = 0;
+  let toldAt = 0;
+  const tell = (refusal: string | null = null) => {
+    toldAt = performance.now();
+    const now = { plan, lines: new Map(lines), done, total, refusal };
+    startTransition(() => setFollowed(now));
+  };
+  await followYears(plan, draws, signal, {
+    onRefusal: (sentence) => tell(sentence),
+    onLine: ({ bed, habit, draw }, { points, opinions }) => {
+      const key = lineKey(bed, habit);
+      const known = lines.get(key);
+      if (draw === null) lines.set(key, { points, opinions, draws: [] });
+      else if (known) lines.set(key, { ...known, draws: [...known.draws, points] });
+      done += 1;
+      const isTelling = done === ownLines || done === total || performance.now() - toldAt > TELL_EVERY_MS;
+      if (done >= Math.min(ownLines, plan.bedIds.length) && isTelling) tell();
+    },
+  });
+}

@@ -1,0 +1,131 @@
+import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { SecondOpinions } from '../../../core/opinions/second-opinions.ts';
+import { SOIL_DEFAULTS } from '../../../core/simulation/scenario.ts';
+import { asOneBed } from '../../../core/years/garden-years.ts';
+import type { YearPoint } from '../../../core/years/run-years.ts';
+import type { YearsPlan } from '../../worker/years-answers.ts';
+import type { Line } from './lines.ts';
+import { lineKey, type Followed, type FollowedLine } from './use-years.ts';
+
+/** One habit on one bed, as far as it is known. */
+export interface ViewedLine {
+  readonly line: Line;
+  /** Its place among the habits followed. */
+  readonly place: number;
+  readonly points: readonly YearPoint[];
+  readonly draws: readonly (readonly YearPoint[])[];
+  readonly opinions: SecondOpinions | null;
+}
+
+/** A bed, or the whole garden as one. */
+export interface ViewedBed {
+  readonly id: string;
+  readonly name: string;
+  readonly areaM2: number;
+  /** The bed itself; null for the whole garden. */
+  readonly bed: BedRecord | null;
+  readonly lines: readonly ViewedLine[];
+}
+
+/** What the page shows: nothing but lines that are there. */
+export interface YearsView {
+  readonly years: number;
+  readonly beds: readonly ViewedBed[];
+  readonly done: number;
+  readonly total: number;
+}
+
+export const SAMPLED_DEPTH_CM = SOIL_DEFAULTS.samplingDepthCm;
+const soilMassKgPerM2 = ({ bulkDensityGPerCm3 }: BedRecord): number =>
+  bulkDensityGPerCm3 * SAMPLED_DEPTH_CM * 10;
+
+/**
+ * What was followed as the page shows it. While a newer plan has not begun to answer, what is known of the older one
+ * stays as long as it is about the same beds and habits.
+ */
+export function viewOf(
+  followed: Followed,
+  plan: YearsPlan,
+  beds: readonly BedRecord[],
+  lines: readonly Line[],
+  isGarden: boolean,
+  { garden }: Pick<GardenBooks, 'garden'>,
+): YearsView | null {
+  if (followed.plan.key !== plan.key) return null;
+  const known = (bed: number, habit: number): FollowedLine | undefined =>
+    followed.lines.get(lineKey(bed, habit));
+  const viewed: ViewedBed[] = isGarden
+    ? [
+        {
+          id: 'garden',
+          name: garden.name,
+          areaM2: beds.reduce((sum, { areaM2 }) => sum + areaM2, 0),
+          bed: null,
+          lines: lines.flatMap((line, habit) =>
+            gardenLine(
+              line,
+              habit,
+              beds,
+              beds.map((_, bed) => known(bed, habit)),
+            ),
+          ),
+        },
+      ]
+    : beds.map((bed, b) => ({
+        id: bed.id,
+        name: bed.name,
+        areaM2: bed.areaM2,
+        bed,
+        lines: lines.flatMap((line, habit) => {
+          const one = known(b, habit);
+          return one ? [{ line, place: habit, ...one }] : [];
+        }),
+      }));
+  const { done, total } = followed;
+  return viewed.every((bed) => bed.lines.length === 0)
+    ? null
+    : { years: plan.years, beds: viewed, done, total };
+}
+
+/** All beds under one habit as one; nothing until every bed is known. */
+function gardenLine(
+  line: Line,
+  place: number,
+  beds: readonly BedRecord[],
+  known: readonly (FollowedLine | undefined)[],
+): ViewedLine[] {
+  const all = known.flatMap((one) => one ?? []);
+  if (all.length < beds.length) return [];
+  const together = (pointsOf: (one: FollowedLine) => readonly YearPoint[]) =>
+    asOneBed(
+      beds.map((bed, b) => ({
+        areaM2: bed.areaM2,
+        soilMassKgPerM2: soilMassKgPerM2(bed),
+        points: pointsOf(all[b]!),
+      })),
+    );
+  const draws = Math.min(...all.map((one) => one.draws.length));
+  return [
+    {
+      line,
+      place,
+      points: together(({ points }) => points),
+      draws: Array.from({ length: draws }, (_, i) => together((one) => one.draws[i]!)),
+      opinions: opinionsTogether(beds, all),
+    },
+  ];
+}
+
+function opinionsTogether(beds: readonly BedRecord[], all: readonly FollowedLine[]): SecondOpinions | null {
+  const areaM2 = beds.reduce((sum, bed) => sum + bed.areaM2, 0);
+  const mean = (id: keyof SecondOpinions) =>
+    all[0]!.points.map((_, i) =>
+      all.reduce((sum, one, b) => sum + ((one.opinions?.[id][i] ?? 0) * beds[b]!.areaM2) / areaM2, 0),
+    );
+  if (all.some(({ opinions }) => opinions === null)) return null;
+  return { fivePools: mean('fivePools'), youngAndOld: mean('youngAndOld'), isohumic: mean('isohumic') };
+}
+
+/** The line of a place, or the first one that is there. */
+export const lineAt = ({ lines }: ViewedBed, place: number): ViewedLine | undefined =>
+  lines.find((one) => one.place === place) ?? lines[0];

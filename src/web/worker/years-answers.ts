@@ -1,0 +1,202 @@
+import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
+import type { FindMaterial } from '../../core/materials/find-material.ts';
+import { secondOpinions, type SecondOpinions } from '../../core/opinions/second-opinions.ts';
+import { drawScenario } from '../../core/projection/draws.ts';
+import type { BedBooks } from '../../core/records/bed-records.ts';
+import { bedScenario } from '../../core/records/bed-scenario.ts';
+import { carriedForward, materialFinder, type GardenRecords } from '../../core/records/garden-books.ts';
+import { shareBed, shareGains } from '../../core/sharing/garden-shares.ts';
+import type { FixedShare, ShareProblem } from '../../core/sharing/share-problem.ts';
+import type { BedScenario } from '../../core/simulation/scenario.ts';
+import { amountFromMassFreshKg, massFreshKgFromAmount } from '../../core/units/amount.ts';
+import { checkHabit, type Habit, type LayAct } from '../../core/years/habit.ts';
+import { habitSoFar } from '../../core/years/habit-so-far.ts';
+import { booksAsPlanned, booksWithHabit } from '../../core/years/habit-books.ts';
+import { runYears, type YearPoint } from '../../core/years/run-years.ts';
+import { amountFor, checkTarget, type AmountAnswer, type Target } from '../../core/years/targets.ts';
+import { rememberedBooks } from './bed-books.ts';
+import { stockPiles, type StockQuestion } from './stock-answers.ts';
+
+/** A habit, what was really done on each bed, or the books as they stand. */
+export type FollowedHabit = Habit | 'soFar' | 'planned';
+
+/** What is followed: which beds, for how long, under which habits. */
+export interface YearsPlan {
+  /** Names the plan, so that what is asked about an earlier one is not answered by a later. */
+  readonly key: string;
+  readonly records: GardenRecords;
+  /** ISO date. */
+  readonly today: string;
+  readonly years: number;
+  readonly bedIds: readonly string[];
+  readonly habits: readonly FollowedHabit[];
+  /** Of a whole garden the paths keep to their plan: what is meant for beds is not laid on them. */
+  readonly sparesPaths: boolean;
+}
+
+/** One bed under one habit; draw null for the book's own figures. */
+export interface YearsAsked {
+  readonly plan: string;
+  readonly bed: number;
+  readonly habit: number;
+  readonly draw: number | null;
+}
+
+export interface YearsLine {
+  readonly points: readonly YearPoint[];
+  /** Only beside the book's own figures. */
+  readonly opinions: SecondOpinions | null;
+}
+
+const DRAW_SEED = 1;
+
+/** The plan this thread works on, and the scenarios it has set up for it. */
+interface OpenPlan {
+  readonly plan: YearsPlan;
+  readonly today: DayNumber;
+  readonly findMaterial: FindMaterial;
+  readonly scenarios: Map<string, BedScenario>;
+}
+/** The one on the page, and the one that an amount is sought for. */
+const MOST_OPEN = 2;
+const open = new Map<string, OpenPlan>();
+
+/** Makes this thread ready for a plan, instead of the oldest. Throws InputError for a habit that cannot be. */
+export function openYears(plan: YearsPlan): void {
+  const findMaterial = materialFinder(plan.records);
+  for (const habit of plan.habits) if (typeof habit !== 'string') checkHabit(habit, findMaterial);
+  open.delete(plan.key);
+  open.set(plan.key, {
+    plan,
+    today: dayNumberFromIso(plan.today, ['today']),
+    findMaterial,
+    scenarios: new Map(),
+  });
+  for (const key of [...open.keys()].slice(0, -MOST_OPEN)) open.delete(key);
+}
+
+const booksFor = ({ plan }: OpenPlan, bed: number): BedBooks =>
+  rememberedBooks(carriedForward(plan.records, plan.today), plan.bedIds[bed]!)!;
+
+const NOTHING_MORE: Habit = { acts: [], keepsCrops: true };
+
+/** What a habit means on one bed; null for its plan. */
+function habitOn({ plan, today }: OpenPlan, books: BedBooks, followed: FollowedHabit): Habit | null {
+  if (followed === 'planned' || (plan.sparesPaths && books.bed.kind === 'path')) return null;
+  return followed === 'soFar' ? (habitSoFar(books, today) ?? NOTHING_MORE) : followed;
+}
+
+function scenarioFor(opened: OpenPlan, books: BedBooks, habit: Habit | null, years: number): BedScenario {
+  const { today, findMaterial } = opened;
+  const setting = { findMaterial, today, years };
+  const followed = habit ? booksWithHabit(books, habit, setting) : booksAsPlanned(books, setting);
+  return bedScenario(followed, findMaterial, today, today + Math.ceil(years * 365.25) + 2);
+}
+
+function rememberedScenario(opened: OpenPlan, { bed, habit }: YearsAsked): BedScenario {
+  const key = `${bed} ${habit}`;
+  const known = opened.scenarios.get(key);
+  if (known) return known;
+  const { habits, years } = opened.plan;
+  const books = booksFor(opened, bed);
+  const made = scenarioFor(opened, books, habitOn(opened, books, habits[habit] ?? 'planned'), years);
+  opened.scenarios.set(key, made);
+  return made;
+}
+
+/** One line of a plan; null when it is not open any more. */
+export function yearsLine(asked: YearsAsked): YearsLine | null {
+  const opened = open.get(asked.plan);
+  if (!opened) return null;
+  const scenario = rememberedScenario(opened, asked);
+  const { today } = opened;
+  const { years } = opened.plan;
+  if (asked.draw !== null) {
+    const drawn = drawScenario(scenario, DRAW_SEED, asked.draw).scenario;
+    return { points: runYears(drawn, today, years).points, opinions: null };
+  }
+  const { points, inputs } = runYears(scenario, today, years);
+  return {
+    points,
+    opinions: secondOpinions(
+      scenario,
+      inputs,
+      points.map(({ day }) => day),
+    ),
+  };
+}
+
+export interface AmountAsked extends YearsAsked {
+  /** Which act of the habit is varied; it lays something. */
+  readonly act: number;
+  readonly target: Target;
+  readonly byYear: number;
+}
+
+/** More than this at a time is no gardening, cm as laid; in weight and volume as much. */
+const MOST_AT_A_TIME_CM = 25;
+const TOLERANCE_SHARE = 0.002;
+
+/** The amount of an act with which a target is met in time; null when the plan is not open or the act lays nothing. */
+export function yearsAmount(asked: AmountAsked): AmountAnswer | null {
+  checkTarget(asked.target);
+  const opened = open.get(asked.plan);
+  if (!opened) return null;
+  const books = booksFor(opened, asked.bed);
+  const habit = habitOn(opened, books, opened.plan.habits[asked.habit] ?? 'planned');
+  const act = habit?.acts[asked.act];
+  if (!habit || act?.type !== 'lay') return null;
+  const most = mostOf(act, opened.findMaterial);
+  const pointsWith = (amount: number): readonly YearPoint[] => {
+    const acts = habit.acts.flatMap((one, i) =>
+      i !== asked.act ? [one] : amount > 0 ? [{ ...act, amount }] : [],
+    );
+    const scenario = scenarioFor(opened, books, { ...habit, acts }, asked.byYear);
+    const drawn = asked.draw === null ? scenario : drawScenario(scenario, DRAW_SEED, asked.draw).scenario;
+    return runYears(drawn, opened.today, asked.byYear).points;
+  };
+  const { target, byYear } = asked;
+  return amountFor({ target, byYear, most, tolerance: most * TOLERANCE_SHARE }, pointsWith);
+}
+
+/** The most of an act at a time, in its own unit. */
+function mostOf({ materialId, unit }: LayAct, findMaterial: FindMaterial): number {
+  const { bulkDensityKgPerM3 } = findMaterial(materialId)!;
+  const measured = { bulkDensityKgPerM3, areaM2: 1 };
+  const mostKg = massFreshKgFromAmount(MOST_AT_A_TIME_CM, 'cm', measured);
+  return amountFromMassFreshKg(mostKg, unit, measured);
+}
+
+export interface SharingAsked {
+  readonly question: StockQuestion;
+  /** Kept back in each lot, L. */
+  readonly reserves: Readonly<Record<string, number>>;
+  readonly aimOrganicMatterPct: number;
+  readonly fixed: readonly FixedShare[];
+}
+
+/** What lies in stock and what the beds want of it, as a problem to solve. */
+export function sharingProblem({
+  question,
+  reserves,
+  aimOrganicMatterPct,
+  fixed,
+}: SharingAsked): ShareProblem {
+  const { records, today } = question;
+  const findMaterial = materialFinder(records);
+  const piles = stockPiles(question, reserves);
+  const settings = records.beds.map(({ id }) => ({
+    books: rememberedBooks(carriedForward(records, today), id)!,
+    findMaterial,
+    today: dayNumberFromIso(today, ['today']),
+    school: records.garden.school,
+    aimOrganicMatterPct,
+  }));
+  const beds = settings.map(shareBed);
+  return {
+    piles: piles.map(({ material, ...pile }) => pile),
+    beds,
+    gains: settings.flatMap((setting, i) => shareGains(setting, beds[i]!, piles)),
+    fixed,
+  };
+}

@@ -1,0 +1,215 @@
+import type { MaterialRecord } from '../contract/records.ts';
+import { findCrop } from '../core/crops/crop-library.ts';
+import type { OpinionId } from '../core/opinions/second-opinions.ts';
+import { ownMonth, type HabitAct } from '../core/years/habit.ts';
+import type { HabitTemplateId } from '../core/years/habit-templates.ts';
+import type { AmountAnswer, Target } from '../core/years/targets.ts';
+import type { YearMeasure } from '../core/years/years-range.ts';
+import { MONTH_NAMES } from './dates.ts';
+import { fixed, plainFigure } from './figures.ts';
+import { UNIT_WORDS, type Measures } from './measures.ts';
+import { materialName } from './record-names.ts';
+
+export const TEMPLATE_WORDS: Record<HabitTemplateId, { readonly name: string; readonly what: string }> = {
+  nothing: { name: 'Nothing laid', what: 'The crops go on, and nothing is brought.' },
+  chipsOnly: { name: 'Chips only', what: '5 cm of branch chips every autumn.' },
+  compostYearly: { name: 'Compost yearly', what: '2 cm of compost every spring.' },
+  compostAndChar: {
+    name: 'Compost and char',
+    what: '2 cm of compost every spring, and half a liter of charged char on each m² for ten years.',
+  },
+  manureUnderCard: {
+    name: 'Manure under card',
+    what: 'Manure, card and straw every third autumn.',
+  },
+  pathFactory: {
+    name: 'Path factory',
+    what: 'Every second spring 2 cm of what a path has made of its chips.',
+  },
+  coverCrops: {
+    name: 'Three cover crops a year',
+    what: 'Phacelia, lupin, then vetch and rye, each cut and left; nothing else grows.',
+  },
+  thinFeeding: {
+    name: 'Thin feeding mulch',
+    what: 'A little compost, then clippings and leaves in thin layers all year.',
+  },
+  wholeProgram: {
+    name: 'Whole program',
+    what: 'Manure under card, char, a cover crop, path crumbs, castings and leaves together.',
+  },
+  stack: { name: 'Stack', what: 'Chips every autumn, never taken off.' },
+  pullYearly: {
+    name: 'Pull and bring back',
+    what: 'Chips every autumn; pulled a year later, rotted elsewhere and brought back.',
+  },
+  rotate: { name: 'Rotate', what: 'Two years under chips, the third under clover with nothing laid.' },
+};
+
+interface MeasureWords {
+  readonly name: string;
+  /** What stands under the chart. */
+  readonly caption: string;
+}
+
+export const YEAR_MEASURE_WORDS: Record<YearMeasure, MeasureWords> = {
+  organicMatterPct: {
+    name: 'Organic matter',
+    caption: 'Organic matter of the top 20 cm beneath all layers, % of the soil’s weight',
+  },
+  humusCarbonG: { name: 'Humus', caption: 'Carbon in humus, what the soil had included' },
+  charCarbonG: { name: 'Char', caption: 'Carbon in char' },
+  freshCarbonG: { name: 'Fresh', caption: 'Carbon in what can still be recognized' },
+  mulchCm: { name: 'Layer', caption: 'Height of everything that lies on the soil' },
+  nitrogenGivenG: {
+    name: 'N given',
+    caption:
+      'Nitrogen set free for roots in the year before, less what decomposers took back (net mineralization)',
+  },
+  nitrogenBankG: {
+    name: 'N bank',
+    caption: 'Nitrogen bound in humus, layers, decomposers and char: what the soil can still give',
+  },
+  nitrogenWantedG: {
+    name: 'N to buy',
+    caption: 'Bought nitrogen of the year before, with what crops missed for want of more',
+  },
+  carbonToAirG: { name: 'To the air', caption: 'Carbon breathed out in the year before' },
+};
+
+/** What parts a bed's carbon is stacked of, from the bottom up. */
+export const STACK_WORDS = {
+  humusCarbonG: 'humus',
+  charCarbonG: 'char',
+  freshCarbonG: 'fresh matter and decomposers',
+} as const;
+
+const isCarbon = (measure: YearMeasure): boolean =>
+  measure.includes('Carbon') || measure.startsWith('carbon');
+
+/** The unit figures of a measure are drawn in, per m2. */
+export function measureUnit(measure: YearMeasure, measures: Measures): string {
+  if (measure === 'organicMatterPct') return '%';
+  if (measure === 'mulchCm') return measures.depthUnit;
+  return isCarbon(measure) ? measures.areaMassUnit : measures.rateUnit;
+}
+
+/** A figure of a measure as a plain number in that unit. */
+export function measureFigure(value: number, measure: YearMeasure, measures: Measures): number {
+  if (measure === 'organicMatterPct') return value;
+  if (measure === 'mulchCm') return measures.depthFigure(value);
+  return isCarbon(measure) ? measures.areaMassFigure(value / 1000) : measures.rateFigure(value);
+}
+
+/** The same in words, with its unit. */
+export function measureInWords(value: number, measure: YearMeasure, measures: Measures): string {
+  return `${measureCell(value, measure, measures)} ${measureUnit(measure, measures)}`;
+}
+
+/** The same for a column of figures. */
+export function measureCell(value: number, measure: YearMeasure, measures: Measures): string {
+  const shown = measureFigure(value, measure, measures);
+  if (measure === 'organicMatterPct' || measure === 'mulchCm') return fixed(shown, 1);
+  return isCarbon(measure) ? fixed(shown, Math.abs(shown) < 10 ? 2 : 1) : fixed(shown, measures.rateDecimals);
+}
+
+/** A difference with its sign. */
+export const signed = (words: string): string =>
+  /^[-−]/.test(words) ? words.replace('-', '−') : `+${words}`;
+
+const OFTEN = ['', 'every year', 'every second year', 'every third year'];
+const often = (everyYears: number): string => OFTEN[everyYears] ?? `every ${everyYears} years`;
+
+function span({ fromYear, untilYear }: HabitAct): string {
+  if (untilYear !== null) return `, years ${fromYear} to ${untilYear}`;
+  return fromYear > 1 ? `, from year ${fromYear}` : '';
+}
+
+/** One act of a habit as a line to read. */
+export function actWords(
+  act: HabitAct,
+  materials: readonly MaterialRecord[],
+  measures: Measures,
+  isSouth: boolean,
+): string {
+  const when = `${MONTH_NAMES[ownMonth(act.month, isSouth) - 1]!}, ${often(act.everyYears)}${span(act)}`;
+  switch (act.type) {
+    case 'lay': {
+      const name = materialName(act.materialId, [...materials]);
+      const per = ['cm', 'inch', 'metre', 'foot'].includes(act.unit) ? '' : ' on each m²';
+      const dug = act.dugDepthCm > 0 ? `, dug in to ${measures.thickness(act.dugDepthCm)}` : '';
+      const old = act.seasonedMonths > 0 ? `, ${act.seasonedMonths} months old` : '';
+      return `${name}, ${plainFigure(act.amount)} ${UNIT_WORDS[act.unit]}${per}${old}${dug}: ${when}`;
+    }
+    case 'grow':
+      return `${findCrop(act.cropId)?.name ?? act.cropId}, sown and left where it grew: ${when}`;
+    case 'feed':
+      return `Bought nitrogen, ${measures.rate(act.nitrogenGPerM2)}: ${when}`;
+    case 'pull':
+      return `All mulch pulled off: ${when}`;
+  }
+}
+
+export const OPINION_WORDS: Record<
+  OpinionId,
+  { readonly name: string; readonly short: string; readonly what: string }
+> = {
+  fivePools: {
+    name: 'Coleman and Jenkinson 1996',
+    short: 'Coleman & J. 1996',
+    what: 'five pools, month by month; takes compost for farmyard manure and wood for shrubs, all of it in the soil',
+  },
+  youngAndOld: {
+    name: 'Andrén and Kätterer 1997',
+    short: 'Andrén & K. 1997',
+    what: 'a young and an old pool at one yearly pace; 12.5 % of plant carbon and 31 % of manure and compost grows old',
+  },
+  isohumic: {
+    name: 'Hénin and Dupuis 1945',
+    short: 'Hénin & D. 1945',
+    what: 'one pool; a fixed share of all that is laid becomes humus at once, and 1 to 3 % of humus is lost a year',
+  },
+};
+
+export const WHY_OPINIONS_DIFFER =
+  'They differ because they know nothing of nitrogen and little of wood: where ours slows a layer that lies dry on top or starves, they count everything as dug in and fed; and each draws the line between fresh matter and humus elsewhere. Char is left out of theirs.';
+
+export function targetWords(target: Target, measures: Measures): string {
+  switch (target.type) {
+    case 'organicMatter':
+      return `${plainFigure(target.pct)} % organic matter`;
+    case 'noBoughtNitrogen':
+      return 'no bought nitrogen';
+    case 'lastingCarbon':
+      return `${measures.mass(target.massKg)} of lasting carbon`;
+  }
+}
+
+/** What was found for an amount, with what draws make of it. */
+export function amountWords(
+  own: AmountAnswer,
+  drawn: readonly AmountAnswer[],
+  unit: string,
+  byYear: number,
+): string {
+  switch (own.status) {
+    case 'notNeeded':
+      return `The target is met in year ${byYear} without any of it.`;
+    case 'infeasible':
+      return `It cannot be done: even ${plainFigure(own.most)} ${unit} each time falls short in year ${byYear}. Take another material, give it more years, or lower the target.`;
+    case 'solved': {
+      const between = `between ${plainFigure(own.low)} and ${plainFigure(own.high)} by the book’s own figures, ${own.runs} runs`;
+      const found = drawn.flatMap((one) =>
+        one.status === 'solved' ? [one.amount] : one.status === 'notNeeded' ? [0] : [],
+      );
+      const sorted = found.toSorted((a, b) => a - b);
+      const range =
+        sorted.length >= 5
+          ? ` Draws ask for ${plainFigure(sorted[Math.floor(sorted.length * 0.1)]!, 2)} to ${plainFigure(sorted[Math.ceil(sorted.length * 0.9) - 1]!, 2)}.`
+          : '';
+      const never = drawn.length - found.length;
+      const not = never > 0 ? ` ${never} of ${drawn.length} draws do not get there at all.` : '';
+      return `${plainFigure(own.amount)} ${unit} each time (${between}).${range}${not}`;
+    }
+  }
+}
