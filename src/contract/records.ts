@@ -19,7 +19,7 @@ export const climateNormals = z.strictObject({
   evapotranspirationMm: z.array(finite.min(0).max(1000)).length(MONTHS),
 });
 
-const price = finite.min(0, 'must not be negative; leave it empty if you do not know it').max(1e6).nullable();
+const price = finite.min(0).max(1e6).nullable();
 /** What its owner pays, in a money of their own. */
 export const gardenPrices = z.strictObject({
   nitrogenPerKg: price,

@@ -205,11 +205,11 @@ export function amountWords(
       const sorted = found.toSorted((a, b) => a - b);
       const range =
         sorted.length >= 5
-          ? ` Draws ask for ${plainFigure(sorted[Math.floor(sorted.length * 0.1)]!, 2)} to ${plainFigure(sorted[Math.ceil(sorted.length * 0.9) - 1]!, 2)}.`
+          ? ` 8 in 10 draws ask for ${plainFigure(sorted[Math.floor(sorted.length * 0.1)]!, 2)} to ${plainFigure(sorted[Math.ceil(sorted.length * 0.9) - 1]!, 2)}.`
           : '';
       const never = drawn.length - found.length;
       const not = never > 0 ? ` ${never} of ${drawn.length} draws do not get there at all.` : '';
-      return `${plainFigure(own.amount)} ${unit} each time (${between}).${range}${not}`;
+      return `${plainFigure(own.amount, 2)} ${unit} each time (${between}).${range}${not}`;
     }
   }
 }

@@ -6,6 +6,7 @@ import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import { journalDemoGarden } from './demo-journal.ts';
 import { stockDemoGarden } from './demo-stock.ts';
+import { DEMO_HABITS } from './demo-habits.ts';
 import { DEMO_BEDS, DEMO_MATERIALS, type DemoBed, type DemoDay } from './demo-beds.ts';
 
 export const DEMO_GARDEN_ID = 'ternhollow';
@@ -41,6 +42,9 @@ export function plantDemoGarden(stores: Stores, today: string): void {
     });
     for (const material of DEMO_MATERIALS) stores.materials.insert({ ...material, gardenId: DEMO_GARDEN_ID });
     stockDemoGarden(stores, DEMO_GARDEN_ID, today);
+    for (const habit of DEMO_HABITS) {
+      stores.habits.insert({ ...habit, acts: [...habit.acts], gardenId: DEMO_GARDEN_ID });
+    }
     for (const demoBed of DEMO_BEDS) plantBed({ stores, today }, demoBed);
     journalDemoGarden(stores, DEMO_GARDEN_ID, today);
   });

@@ -114,12 +114,15 @@ export const LikelyBand = memo(function LikelyBand({ color }: { color: string })
   );
 });
 
-type LevelProps = { readonly stroke: string; readonly words: string } & (
-  { readonly y: number; readonly x?: undefined } | { readonly x: number; readonly y?: undefined }
-);
+type LevelProps = {
+  readonly stroke: string;
+  readonly words: string;
+  /** Words at its beginning, where lines crowd at the end. */
+  readonly isAtStart?: boolean;
+} & ({ readonly y: number; readonly x?: undefined } | { readonly x: number; readonly y?: undefined });
 
 /** A level across the plot with its figure at the end, or a small sign on the axis at a day. */
-export function Level({ x, y, stroke, words }: LevelProps) {
+export function Level({ x, y, stroke, words, isAtStart = false }: LevelProps) {
   const across = useYAxisScale()?.(y ?? 0);
   const along = useXAxisScale()?.(x ?? 0);
   const plot = usePlotArea();
@@ -137,7 +140,13 @@ export function Level({ x, y, stroke, words }: LevelProps) {
             stroke={stroke}
             strokeDasharray="4 3"
           />
-          <text x={plot.x + plot.width - GAP} y={across - GAP} fill={stroke} fontSize={11.5} textAnchor="end">
+          <text
+            x={isAtStart ? plot.x + GAP : plot.x + plot.width - GAP}
+            y={across - GAP}
+            fill={stroke}
+            fontSize={11.5}
+            textAnchor={isAtStart ? 'start' : 'end'}
+          >
             {words}
           </text>
         </>

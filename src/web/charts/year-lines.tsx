@@ -16,6 +16,7 @@ import {
 import { stackLabels } from '../drawing/label-stack.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { Level } from './marks.tsx';
+import { yearTick, yearTicks } from './year-ticks.ts';
 import type { LineMark } from './line-marks.ts';
 
 export interface YearLine {
@@ -49,12 +50,6 @@ const FIGURE_TICK = { ...TICK, fontFamily: FONTS.figures };
 const NAME_HEIGHT = 15;
 const NAME_GAP = 8;
 const MOST_LETTERS = 19;
-
-const yearTick = (year: number): string => (year === 0 ? 'now' : `${year} y`);
-const ticksOf = (years: number): number[] => {
-  const step = years <= 6 ? 1 : years <= 12 ? 2 : 5;
-  return Array.from({ length: Math.floor(years / step) + 1 }, (_, i) => i * step);
-};
 
 /** Names at the ends of the lines, none over another. */
 function EndNames({ lines, years }: { lines: readonly YearLine[]; years: number }) {
@@ -113,7 +108,7 @@ const Scales = memo(function Scales({ years, low, high }: { years: number; low: 
         dataKey="year"
         type="number"
         domain={[0, years]}
-        ticks={ticksOf(years)}
+        ticks={yearTicks(years)}
         tickFormatter={yearTick}
         tick={TICK}
         stroke={COLORS.softInk}
@@ -170,7 +165,7 @@ export const YearLines = memo(function YearLines({
               type="monotone"
             />
           ))}
-          {level && <Level y={level.value} stroke={COLORS.stop} words={level.words} />}
+          {level && <Level y={level.value} stroke={COLORS.stop} words={level.words} isAtStart />}
           <EndNames lines={lines} years={years} />
         </ComposedChart>
       </ResponsiveContainer>

@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { Name } from './marks.tsx';
+import { yearTick, yearTicks } from './year-ticks.ts';
 
 export interface StackYear {
   readonly year: number;
@@ -29,6 +30,19 @@ const PARTS = [
 /** Thinner than this share of the height there is no room for a name. */
 const NAMED_FROM = 0.06;
 
+/** Where a part is thickest, away from both ends: its middle; nothing where there is no room for a name. */
+function namedAt(years: readonly StackYear[], part: number, most: number): { x: number; y: number }[] {
+  const { key } = PARTS[part]!;
+  const margin = Math.ceil(years.length / 8);
+  const inner = years.slice(margin, -margin);
+  const thickest = (inner.length > 0 ? inner : years).reduce((best, one) =>
+    one[key] > best[key] ? one : best,
+  );
+  if (thickest[key] / most < NAMED_FROM) return [];
+  const beneath = PARTS.slice(0, part).reduce((sum, one) => sum + thickest[one.key], 0);
+  return [{ x: thickest.year, y: beneath + thickest[key] / 2 }];
+}
+
 /** What a bed's carbon is made of, one part on the other. */
 export const YearStack = memo(function YearStack({
   years,
@@ -39,13 +53,7 @@ export const YearStack = memo(function YearStack({
 }: YearStackProps) {
   const last = years.at(-1);
   if (!last) return null;
-  const named = years[Math.round(years.length * 0.75) - 1] ?? last;
-  let beneath = 0;
-  const labels = PARTS.flatMap(({ key }) => {
-    const from = beneath;
-    beneath += named[key];
-    return named[key] / most >= NAMED_FROM ? [{ key, y: from + named[key] / 2 }] : [];
-  });
+  const labels = PARTS.flatMap(({ key }, i) => namedAt(years, i, most).map((at) => ({ key, ...at })));
   return (
     <figure className="tide year-lines" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={280}>
@@ -55,7 +63,8 @@ export const YearStack = memo(function YearStack({
             dataKey="year"
             type="number"
             domain={[0, last.year]}
-            tickFormatter={(year: number) => (year === 0 ? 'now' : `${year} y`)}
+            ticks={yearTicks(last.year)}
+            tickFormatter={yearTick}
             tick={TICK}
             stroke={COLORS.softInk}
           />
@@ -77,10 +86,10 @@ export const YearStack = memo(function YearStack({
               isAnimationActive={false}
             />
           ))}
-          {labels.map(({ key, y }) => (
+          {labels.map(({ key, x, y }) => (
             <Name
               key={key}
-              x={named.year}
+              x={x}
               y={y}
               place="at"
               name={names[key]}

@@ -30,6 +30,8 @@ export interface YearsPlan {
   readonly years: number;
   readonly bedIds: readonly string[];
   readonly habits: readonly FollowedHabit[];
+  /** What the page calls them. */
+  readonly lineIds: readonly string[];
   /** Of a whole garden the paths keep to their plan: what is meant for beds is not laid on them. */
   readonly sparesPaths: boolean;
 }

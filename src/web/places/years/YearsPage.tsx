@@ -1,21 +1,20 @@
 import { Button, Checkbox, InputNumber, Progress, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/records.ts';
 import { MOST_YEARS } from '../../../core/years/habit.ts';
 import { YEAR_MEASURES } from '../../../core/years/years-range.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
-import type { YearsPlan } from '../../worker/years-answers.ts';
 import { LeaveGuard } from '../shell/LeaveGuard.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { AdoptBand } from './AdoptBand.tsx';
 import { HabitList } from './HabitList.tsx';
-import { keptLineId, lineOf, shownIds, type Drafts, type Line } from './lines.ts';
+import { keptLineId, lineOf, shownIds, type Drafts } from './lines.ts';
 import { Opinions } from './Opinions.tsx';
 import { FIRST_TARGET, readTarget, TargetBand, type TargetForm } from './TargetBand.tsx';
 import { usePlan } from './use-plan.ts';
-import { useYears, type Followed } from './use-years.ts';
+import { useYears } from './use-years.ts';
 import { viewOf, type YearsView } from './view.ts';
 import { WorthBand } from './WorthBand.tsx';
 import { YearAnswers } from './YearAnswers.tsx';
@@ -86,7 +85,7 @@ function OpenYears({ books }: { books: GardenBooks }) {
   const lines = shown.flatMap((id) => lineOf(id, books, drafts) ?? []);
   const plan = usePlan(books, beds, lines, years, isGarden);
   const following = useYears(plan);
-  const view = viewed(following.followed, plan, beds, lines, isGarden, books);
+  const view = following.followed && viewOf(following.followed, beds, lines, isGarden, books);
   const focus = Math.max(
     0,
     lines.findIndex(({ id }) => id === focused),
@@ -185,10 +184,6 @@ function OpenYears({ books }: { books: GardenBooks }) {
     </div>
   );
 }
-
-const viewed = (followed: Followed | null, plan: YearsPlan | null, ...rest: Rest): YearsView | null =>
-  followed && plan ? viewOf(followed, plan, ...rest) : null;
-type Rest = [beds: readonly BedRecord[], lines: readonly Line[], isGarden: boolean, books: GardenBooks];
 
 /** The organic matter that is aimed at, %; null for any other target. */
 function aimOf(form: TargetForm): number | null {

@@ -29,8 +29,9 @@ export function usePlan(
   const recordsSignature = useMemo(() => JSON.stringify(records), [records]);
   const bedIds = beds.map(({ id }) => id);
   const habits = lines.map(({ followed }) => followed);
-  const signature = JSON.stringify([bedIds, habits, years, isGarden]) + recordsSignature;
-  const asked: Asked = { records, today: books.today, years, bedIds, habits, sparesPaths: isGarden };
+  const lineIds = lines.map(({ id }) => id);
+  const signature = JSON.stringify([bedIds, lineIds, habits, years, isGarden]) + recordsSignature;
+  const asked: Asked = { records, today: books.today, years, bedIds, habits, lineIds, sparesPaths: isGarden };
   const [known, setKnown] = useState(() => settled(signature, asked));
   if (known.signature !== signature) setKnown(settled(signature, asked));
   return known.plan;

@@ -3,7 +3,6 @@ import type { SecondOpinions } from '../../../core/opinions/second-opinions.ts';
 import { SOIL_DEFAULTS } from '../../../core/simulation/scenario.ts';
 import { asOneBed } from '../../../core/years/garden-years.ts';
 import type { YearPoint } from '../../../core/years/run-years.ts';
-import type { YearsPlan } from '../../worker/years-answers.ts';
 import type { Line } from './lines.ts';
 import { lineKey, type Followed, type FollowedLine } from './use-years.ts';
 
@@ -40,20 +39,20 @@ const soilMassKgPerM2 = ({ bulkDensityGPerCm3 }: BedRecord): number =>
   bulkDensityGPerCm3 * SAMPLED_DEPTH_CM * 10;
 
 /**
- * What was followed as the page shows it. While a newer plan has not begun to answer, what is known of the older one
- * stays as long as it is about the same beds and habits.
+ * What was followed as the page shows it. While a newer plan has not begun to answer, the older one stays, as far as it
+ * is about the same beds and habits.
  */
 export function viewOf(
   followed: Followed,
-  plan: YearsPlan,
   beds: readonly BedRecord[],
   lines: readonly Line[],
   isGarden: boolean,
   { garden }: Pick<GardenBooks, 'garden'>,
 ): YearsView | null {
-  if (followed.plan.key !== plan.key) return null;
-  const known = (bed: number, habit: number): FollowedLine | undefined =>
-    followed.lines.get(lineKey(bed, habit));
+  const { plan, done, total } = followed;
+  if (plan.sparesPaths !== isGarden) return null;
+  const known = ({ id }: BedRecord, line: Line): FollowedLine | undefined =>
+    followed.lines.get(lineKey(plan.bedIds.indexOf(id), plan.lineIds.indexOf(line.id)));
   const viewed: ViewedBed[] = isGarden
     ? [
         {
@@ -61,30 +60,28 @@ export function viewOf(
           name: garden.name,
           areaM2: beds.reduce((sum, { areaM2 }) => sum + areaM2, 0),
           bed: null,
-          lines: lines.flatMap((line, habit) =>
+          lines: lines.flatMap((line, place) =>
             gardenLine(
               line,
-              habit,
+              place,
               beds,
-              beds.map((_, bed) => known(bed, habit)),
+              beds.map((bed) => known(bed, line)),
             ),
           ),
         },
       ]
-    : beds.map((bed, b) => ({
+    : beds.map((bed) => ({
         id: bed.id,
         name: bed.name,
         areaM2: bed.areaM2,
         bed,
-        lines: lines.flatMap((line, habit) => {
-          const one = known(b, habit);
-          return one ? [{ line, place: habit, ...one }] : [];
+        lines: lines.flatMap((line, place) => {
+          const one = known(bed, line);
+          return one ? [{ line, place, ...one }] : [];
         }),
       }));
-  const { done, total } = followed;
-  return viewed.every((bed) => bed.lines.length === 0)
-    ? null
-    : { years: plan.years, beds: viewed, done, total };
+  const isKnown = viewed.every((bed) => bed.lines.length > 0);
+  return isKnown ? { years: plan.years, beds: viewed, done, total } : null;
 }
 
 /** All beds under one habit as one; nothing until every bed is known. */

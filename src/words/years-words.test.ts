@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import type { HabitAct } from '../core/years/habit.ts';
+import { measuresOf } from './measures.ts';
+import { conflictInWords, reasonWords, unmetWords, wantWords } from './share-words.ts';
+import { actWords, amountWords, measureInWords, signed, targetWords } from './years-words.ts';
+
+const metric = measuresOf({ measures: 'metric' });
+const customary = measuresOf({ measures: 'customary' });
+const COMPOST: HabitAct = {
+  type: 'lay',
+  materialId: 'biochar_charged',
+  amount: 0.5,
+  unit: 'litre',
+  dugDepthCm: 10,
+  seasonedMonths: 0,
+  month: 3,
+  everyYears: 2,
+  fromYear: 2,
+  untilYear: 10,
+};
+
+describe('habits in words', () => {
+  it('an act says what, how much, how deep, when and how long', () => {
+    const words = actWords(COMPOST, [], metric, false);
+    expect(words).toContain(
+      '0.5 litres on each m², dug in to 10 cm: March, every second year, years 2 to 10',
+    );
+    expect(actWords(COMPOST, [], metric, true)).toContain('September');
+    expect(actWords(COMPOST, [], customary, false)).toContain('dug in to 3.9 in');
+  });
+  it('figures carry their unit, in either measure', () => {
+    expect(measureInWords(5230, 'humusCarbonG', metric)).toBe('5.23 kg/m²');
+    expect(measureInWords(5230, 'humusCarbonG', customary)).toBe('107.1 lb/100 sq ft');
+    expect(measureInWords(4.04, 'organicMatterPct', metric)).toBe('4.0 %');
+    expect(measureInWords(5.08, 'mulchCm', customary)).toBe('2.0 in');
+  });
+  it('a difference has a sign', () => {
+    expect(signed('1.2')).toBe('+1.2');
+    expect(signed('-1.2')).toBe('−1.2');
+  });
+  it('a target says its unit', () => {
+    expect(targetWords({ type: 'lastingCarbon', massKg: 1000, areaM2: 1 }, metric)).toContain(
+      'kg of lasting carbon',
+    );
+    expect(targetWords({ type: 'organicMatter', pct: 6 }, metric)).toBe('6 % organic matter');
+  });
+});
+
+describe('an amount that was found', () => {
+  const solved = (amount: number) => ({
+    status: 'solved' as const,
+    amount,
+    low: amount - 0.01,
+    high: amount + 0.01,
+    runs: 7,
+  });
+  it('has the bracket, and what draws ask for', () => {
+    const drawn = [1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.4, 2.6, 2.8].map(solved);
+    const words = amountWords(solved(1.9), drawn, 'cm thick', 10);
+    expect(words).toContain('1.9 cm thick each time (between 1.89 and 1.91');
+    expect(words).toContain('8 in 10 draws ask for 1.2 to 2.6');
+  });
+  it('says how many draws never get there', () => {
+    const never = { status: 'infeasible' as const, most: 25, shortfall: 1, runs: 2 };
+    expect(amountWords(solved(2), [solved(2), never, never], 'cm thick', 10)).toContain(
+      '2 of 3 draws do not get there',
+    );
+    expect(amountWords(never, [], 'cm thick', 5)).toMatch(/cannot be done: even 25 cm thick .* year 5/);
+    expect(amountWords({ status: 'notNeeded', runs: 1 }, [], 'cm', 4)).toContain('without any of it');
+  });
+});
+
+describe('sharing out in words', () => {
+  const names = { bed: (id: string) => `bed ${id}`, pile: (id: string) => `pile ${id}` };
+  it('says what it serves, what the roots bear and who is next', () => {
+    const words = reasonWords(
+      { serves: [{ purpose: 'cover', share: 1 }], bearsLockUp: true, runnerUpBedId: 'b', isFixed: false },
+      names.bed,
+    );
+    expect(words).toContain('cover');
+    expect(words).toContain('above the roots');
+    expect(words).toContain('next in line is bed b');
+  });
+  it('says why something stays open', () => {
+    const open = { bedId: 'a', season: 'now', purpose: 'feed', metShare: 0.4, cause: 'lockUp' } as const;
+    expect(unmetWords(open)).toMatch(/feed met to 40 %: .*hold back/);
+  });
+  it('says what own choices ask that cannot be', () => {
+    const conflict = { type: 'beyondStock', pileId: 'p', fixedL: 500, thereL: 120 } as const;
+    expect(conflictInWords(conflict, names, metric)).toContain('500 L of pile p, and 120 L can be given');
+  });
+  it('a bed that wants nothing wants nothing', () => {
+    expect(wantWords({ cover: 0, humus: 0, feed: 0, char: 0 }, metric)).toBe('nothing');
+    expect(wantWords({ cover: 120, humus: 0, feed: 30, char: 0 }, metric)).toBe(
+      '120 L of cover, 30 g of nitrogen',
+    );
+  });
+});

@@ -1,0 +1,195 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test, type Page } from '@playwright/test';
+import Papa from 'papaparse';
+import { choose, expectAccessible } from './bed-page.ts';
+import { makeBed, makeGarden } from './own-books.ts';
+
+const SEASON = 'http://127.0.0.1:4194';
+const OWN = 'http://127.0.0.1:4192';
+const GARDEN = '/garden/ternhollow';
+/** Sand with little in it, and heavy clay. */
+const TWO_BEDS = 'beds=years-sand,years-clay';
+const region = (page: Page, name: string | RegExp) => page.getByRole('region', { name });
+const charts = (page: Page) => page.getByRole('group', { name: /Organic matter of the top 20 cm/ });
+
+async function savedText(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string }> {
+  const [file] = await Promise.all([page.waitForEvent('download'), press()]);
+  return { name: file.suggestedFilename(), text: await readFile(await file.path(), 'utf8') };
+}
+
+test.describe('a sandy and a clay bed', () => {
+  test.use({ baseURL: OWN });
+  const garden = '/garden/two-soils';
+
+  test('three habits on a sandy and a clay bed, the amount for 6 % by year 10, adopted, and taken out as files', async ({
+    page,
+    request,
+  }) => {
+    await makeGarden(request, 'two-soils');
+    const planting = { id: 'sand-leek', cropId: 'leek', plantedOn: '2026-04-20', clearedOn: '2026-10-01' };
+    await makeBed(
+      request,
+      'two-soils',
+      { id: 'years-sand', name: 'Dune bed', clayPct: 6, organicMatterPct: 2 },
+      [],
+      [planting],
+    );
+    await makeBed(request, 'two-soils', {
+      id: 'years-clay',
+      name: 'Brook bed',
+      clayPct: 45,
+      organicMatterPct: 3.5,
+    });
+    await page.goto(`${garden}/years?${TWO_BEDS}&years=10&habits=compostYearly,chipsOnly,nothing`);
+    await test.step('all three stand beside each other, on one scale, with their likely range', async () => {
+      await expect(charts(page)).toHaveCount(2);
+      for (const name of ['Compost yearly', 'Chips only', 'Nothing laid']) {
+        await expect(charts(page).first()).toContainText(name);
+      }
+      await expect(page.getByText('8 in 10 likely').first()).toBeVisible({ timeout: 30_000 });
+      const answer = page.getByText(/Compost yearly on Dune bed: .* organic matter now, .* in 10 years/);
+      await expect(answer).toContainText(/points \(.* to .*\) against “Chips only”/, { timeout: 30_000 });
+      await expectAccessible(page);
+    });
+    await test.step('compost builds more than nothing on both beds', async () => {
+      for (const bed of ['Dune bed', 'Brook bed']) {
+        const table = page.getByRole('table', { name: `${bed}: organic matter, %` });
+        const inTenYears = async (habit: string) => {
+          const cells = await table.getByRole('row', { name: habit }).getByRole('cell').allTextContents();
+          return Number(cells[4]);
+        };
+        expect(await inTenYears('Compost yearly')).toBeGreaterThan((await inTenYears('Nothing laid')) + 1);
+      }
+    });
+    await test.step('the amount of compost that reaches 6 % by year 10 is found for each bed', async () => {
+      const search = page.getByRole('group', { name: 'Find the amount' });
+      await search.getByLabel('to get there by year').fill('40');
+      await expect(search.getByText('must be a whole year from 1 to 30')).toBeVisible();
+      await search.getByLabel('to get there by year').fill('10');
+      await search.getByRole('button', { name: 'Find the amount' }).click();
+      const sandy = search.getByText(/6 % organic matter on Dune bed by year 10/);
+      await expect(sandy).toContainText(/\d cm thick each time \(between .* runs\)\. 8 in 10 draws ask for/, {
+        timeout: 60_000,
+      });
+      await expect(search.getByText(/on Brook bed by year 10/)).toBeVisible();
+    });
+    await test.step('the found amount goes into the habit, which becomes the plan and stands in the calendar', async () => {
+      await page.getByRole('button', { name: 'Change Compost yearly' }).click();
+      await page.getByLabel('To year').fill('400');
+      await expect(page.getByText(/30/).filter({ hasText: 'must' }).first()).toBeVisible();
+      await page.getByLabel('To year').fill('');
+      await page.getByLabel('Each time').fill('1,2');
+      await page.getByLabel('Name', { exact: true }).fill('Compost, as much as it takes');
+      await page.getByRole('button', { name: 'Keep as my habit' }).click();
+      await expect(
+        page.getByRole('button', { name: 'Compost, as much as it takes', exact: true }),
+      ).toHaveAttribute('aria-pressed', 'true');
+      const adopt = region(page, 'Make it the plan');
+      await adopt.getByRole('button', { name: 'Plan it on Dune bed and Brook bed' }).click();
+      await expect(adopt.getByText('is the plan of Dune bed and Brook bed')).toBeVisible();
+      await adopt.getByRole('link', { name: 'See the calendar' }).click();
+      await expect(page.getByText(/Working out/)).toHaveCount(0);
+      await expect(page.getByText(/yard-debris compost/).first()).toBeVisible();
+    });
+    await test.step('the chart leaves as SVG and the series as CSV', async () => {
+      await page.goto(`${garden}/years?${TWO_BEDS}&years=5&habits=compostYearly,nothing`);
+      await expect(charts(page)).toHaveCount(2);
+      const chart = await savedText(page, () =>
+        page.getByRole('button', { name: 'Save the chart of Dune bed as SVG' }).click(),
+      );
+      expect(chart.name).toBe('Dune bed organic matter.svg');
+      const parsed = await page.evaluate((text) => {
+        const svg = new DOMParser().parseFromString(text, 'image/svg+xml');
+        return {
+          broken: svg.querySelector('parsererror') !== null,
+          paths: svg.querySelectorAll('path').length,
+          words: svg.documentElement.textContent,
+        };
+      }, chart.text);
+      expect(parsed.broken).toBe(false);
+      expect(parsed.paths).toBeGreaterThan(2);
+      expect(parsed.words).toContain('Compost yearly');
+      const series = await savedText(page, () => page.getByRole('button', { name: 'Series as CSV' }).click());
+      const rows = Papa.parse<Record<string, string>>(series.text.trim(), { header: true }).data;
+      expect(rows).toHaveLength(2 * 2 * 6);
+      expect(new Set(rows.map(({ bed }) => bed))).toEqual(new Set(['Dune bed', 'Brook bed']));
+      expect(Number(rows[5]!['organic_matter_pct'])).toBeGreaterThan(1);
+    });
+  });
+});
+
+test.describe('years on the demo', () => {
+  test.use({ baseURL: SEASON });
+
+  test('second opinions by name, the whole garden as one, and what it is worth', async ({ page }) => {
+    await page.goto(`${GARDEN}/years?beds=garden&years=5&habits=planned,compostYearly,nothing`);
+    await expect(page.getByText(/As planned on Ternhollow/)).toBeVisible({ timeout: 30_000 });
+    await page.getByLabel('Second opinions').check();
+    await expect(page.getByRole('group', { name: /Carbon in humus/ })).toContainText('Hénin & D. 1945');
+    await expect(page.getByText('Coleman and Jenkinson 1996')).toBeVisible();
+    await expect(page.getByText(/They differ because/)).toBeVisible();
+    await page.getByText('All carbon', { exact: true }).click();
+    await expect(page.getByRole('group', { name: /All carbon of/ })).toBeVisible();
+
+    await page.goto(`${GARDEN}/years?beds=demo-sawpit-corner&years=5&habits=compostYearly,nothing`);
+    const worth = region(page, 'What it is worth');
+    await worth.getByRole('button', { name: 'Your prices' }).click();
+    await worth.getByLabel('an hour of yours').fill('-3');
+    await expect(worth.getByText('must not be negative; got -3')).toBeVisible();
+    await worth.getByLabel('an hour of yours').fill('8');
+    await worth.getByLabel('a kg of nitrogen').fill('20');
+    await worth.getByRole('button', { name: 'Keep' }).click();
+    await expect(worth.getByRole('columnheader', { name: 'in your money' })).toBeVisible();
+    await worth.getByText('What counts here, and what does not').click();
+    await expect(worth.getByText(/None of this is a credit/)).toBeVisible();
+    await page.getByLabel('At least, %').fill('2');
+    await expect(region(page, 'Target').getByText('met already today').first()).toBeVisible();
+    await page.getByLabel('At least, %').fill('-2');
+    await expect(region(page, 'Target').getByText(/must be greater than 0/)).toBeVisible();
+    await expectAccessible(page);
+  });
+
+  test('the stock is shared out with reasons, own choices kept, and made the plan', async ({ page }) => {
+    await page.goto(`${GARDEN}/share`);
+    const answer = page.getByText(/of what the beds want is met/);
+    await expect(answer).toBeVisible({ timeout: 30_000 });
+    await test.step('better than sharing evenly, by the measure it states', async () => {
+      const [, met, even] = /^(\d+) %.* would meet (\d+) %/.exec((await answer.textContent())!)!;
+      expect(Number(met)).toBeGreaterThan(Number(even));
+      await expect(region(page, 'this season')).toContainText('because');
+      await expectAccessible(page);
+    });
+    await test.step('a choice of one’s own stays; one that cannot be is said to be impossible', async () => {
+      const own = region(page, 'Your own choices');
+      const fix = async (litres: string) => {
+        await choose(page, 'Of', 'Last year’s compost');
+        await choose(page, 'to', 'Ferry Strip');
+        await page.getByLabel('exactly, L').fill(litres);
+        await own.getByRole('button', { name: 'Keep to this' }).click();
+      };
+      await fix('60');
+      await expect(region(page, 'this season').getByText('your own choice, kept as it is')).toBeVisible();
+      await fix('9000');
+      await expect(page.getByRole('alert')).toContainText('It cannot be done like this');
+      await expect(page.getByRole('alert')).toContainText('can be given');
+      await own.getByRole('button', { name: 'Let it go' }).click();
+      await expect(answer).toBeVisible();
+    });
+    await test.step('it becomes the plan, and the laying day has it', async () => {
+      await region(page, 'this season').getByRole('button', { name: 'Make it the plan' }).click();
+      await page.getByRole('link', { name: 'See the laying day' }).click();
+      await expect(page.getByText('Last year’s compost').first()).toBeVisible();
+    });
+  });
+});
+
+test.describe('an empty book', () => {
+  test.use({ baseURL: OWN });
+  test('says what to do first', async ({ page, request }) => {
+    await makeGarden(request, 'bare-years');
+    await page.goto('/garden/bare-years/years');
+    await expect(page.getByRole('link', { name: 'Make a bed first' })).toBeVisible();
+    await page.getByRole('link', { name: 'Share out' }).click();
+    await expect(page.getByRole('link', { name: 'Make a bed first' })).toBeVisible();
+  });
+});
