@@ -8,6 +8,7 @@ import { report, timesOf } from './report.ts';
 
 const BED = '/garden/ternhollow/bed/demo-ferry-strip';
 const EDGE = /Thickness of Hazel/;
+const YEARS_VISITS = 5;
 const EDITS = 12;
 
 /** Long tasks of the page from now on, ms. */
@@ -82,6 +83,23 @@ async function bands(page: Page): Promise<{ first: number; all: number }> {
   );
 }
 
+/** From asking for the years of a bed to the first lines on the page, ms. */
+async function firstLines(page: Page): Promise<number> {
+  return page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const start = performance.now();
+        document.querySelector<HTMLAnchorElement>('.tabs a[href$="/years"]')!.click();
+        const look = () => {
+          if (document.querySelectorAll('.year-lines .recharts-line').length >= 3) {
+            requestAnimationFrame(() => resolve(performance.now() - start));
+          } else setTimeout(look, 2);
+        };
+        look();
+      }),
+  );
+}
+
 const folder = newFolder();
 const server = await startServer(join(folder, 'bench.sqlite'), ['--demo']);
 const browser = await chromium.launch(CHROMIUM);
@@ -106,6 +124,14 @@ try {
   report('browser: a layer edited to the new tide', timesOf(edits.slice(2)), 100);
   const tasks = await longTasks(page);
   report('browser: tasks over 50 ms while editing', timesOf(tasks.length > 0 ? tasks : [0]), 50);
+  const lines: number[] = [];
+  for (let i = 0; i < YEARS_VISITS; i++) {
+    lines.push(await firstLines(page));
+    await page.goto(server.address + BED);
+    await page.getByRole('img', { name: /Section of the bed/ }).waitFor();
+    await page.waitForTimeout(3000);
+  }
+  report('browser: years of a bed asked for to the first lines', timesOf(lines), 500);
 } finally {
   await browser.close();
   await server.stop();

@@ -113,7 +113,7 @@ test.describe('a sandy and a clay bed', () => {
       const rows = Papa.parse<Record<string, string>>(series.text.trim(), { header: true }).data;
       expect(rows).toHaveLength(2 * 2 * 6);
       expect(new Set(rows.map(({ bed }) => bed))).toEqual(new Set(['Dune bed', 'Brook bed']));
-      expect(Number(rows[5]!['organic_matter_pct'])).toBeGreaterThan(1);
+      expect(Number(rows[5]['organic_matter_pct'])).toBeGreaterThan(1);
     });
   });
 });

@@ -1,5 +1,6 @@
 import type { DayNumber } from '../climate/calendar.ts';
-import { layerAccount, type Bed } from './bed.ts';
+import { FLOW } from '../ledger/flows.ts';
+import { CONTACT_ZONE, layerAccount, type Bed } from './bed.ts';
 import { carbonPools, livingCarbon, nitrogenPools, type CohortTable } from './cohort-table.ts';
 
 /** Which cohorts are old enough, and which must stay because something will still be done to them. */
@@ -17,6 +18,7 @@ export interface Folding {
  */
 export function foldCohorts(bed: Bed, folding: Folding): void {
   const { cohorts } = bed.state;
+  postTraces(bed);
   const isOld = (i: number): boolean => {
     const id = cohorts.ids[i];
     const opened = folding.openedOn(id);
@@ -28,6 +30,26 @@ export function foldCohorts(bed: Bed, folding: Folding): void {
     if (into === undefined) continue;
     merge(bed, into, from);
     removeCohort(bed, from);
+  }
+}
+
+/** Less than this lies in a layer for the day's arithmetic alone, g N/m2. */
+const TRACE_G = 1e-9;
+
+/** Traces of ammonium and nitrate that rain would go on washing out of old layers for ever go down at once, posted. */
+function postTraces({ state: { cohorts: t, mineralN, flows } }: Bed): void {
+  for (let i = 0; i < t.count; i++) {
+    const layer = layerAccount(i);
+    if (t.ammoniumN[i] > 0 && t.ammoniumN[i] < TRACE_G) {
+      mineralN[CONTACT_ZONE] += t.ammoniumN[i];
+      flows[FLOW.ammoniumToContactZone] += t.ammoniumN[i];
+      t.ammoniumN[i] = 0;
+    }
+    if (mineralN[layer] > 0 && mineralN[layer] < TRACE_G) {
+      mineralN[CONTACT_ZONE] += mineralN[layer];
+      flows[FLOW.layersToContactZone] += mineralN[layer];
+      mineralN[layer] = 0;
+    }
   }
 }
 

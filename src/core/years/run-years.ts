@@ -60,6 +60,8 @@ export interface YearsRun {
 
 /** One sub-step a day is enough for a look once a year: tests show what it costs. */
 const STEPS_PER_DAY = 1;
+/** How often old cohorts are laid together, days. */
+const FOLDED_EVERY_DAYS = 122;
 /** Cohorts are laid together once they are this old, days. */
 const FOLDED_AFTER_DAYS = 365;
 
@@ -80,12 +82,15 @@ function follow(scenario: BedScenario, today: DayNumber, years: number, foldedAf
   const lasting = lastingChar(run);
   const points: YearPoint[] = [];
   let before: Float64Array | null = null;
-  for (let day = scenario.startDay + 365; day < today; day += 365) {
+  const goTo = (day: DayNumber) => {
+    for (let until = run.day + FOLDED_EVERY_DAYS; until < day; until += FOLDED_EVERY_DAYS) {
+      runTo(run, until, watch.onMorning);
+      fold(until);
+    }
     runTo(run, day, watch.onMorning);
-    fold(day);
-  }
+  };
   outlookDays(today, years).forEach((day, yearsAhead) => {
-    runTo(run, day, watch.onMorning);
+    goTo(day);
     watch.onMorning(run);
     points.push({ yearsAhead, day, ...standing(run.bed, lasting(day)), ...happened(run, before) });
     before = totalsOf(run);
@@ -109,8 +114,12 @@ function inputWatch({ piles, bed: { constants } }: BedRun, scenario: BedScenario
       event.type === 'apply' ? [[event.id, charCarbonG(openingOf(event, piles, constants.parameters))]] : [],
     ),
   );
+  let newest: string | undefined;
   const onMorning = ({ bed, day }: BedRun) => {
     const { cohorts } = bed.state;
+    const top = cohorts.ids[cohorts.count - 1];
+    if (top === newest) return;
+    newest = top;
     for (let i = cohorts.count - 1; i >= 0; i--) {
       const id = cohorts.ids[i];
       if (openedOn.has(id)) break;
