@@ -164,7 +164,8 @@ test.describe('years on the demo', () => {
       const fix = async (litres: string) => {
         await choose(page, 'Of', 'Last year’s compost');
         await choose(page, 'to', 'Ferry Strip');
-        await page.getByLabel('exactly, L').fill(litres);
+        await choose(page, 'of', 'litres');
+        await page.getByLabel('exactly', { exact: true }).fill(litres);
         await own.getByRole('button', { name: 'Keep to this' }).click();
       };
       await fix('60');

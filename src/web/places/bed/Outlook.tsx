@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { Link } from 'react-router';
 import { changesSoil, type OutlookYear } from '../../../core/projection/outlook.ts';
 import { HumusYears } from '../../charts/humus-years.tsx';
 import { fixed } from '../../../words/figures.ts';
@@ -7,22 +8,29 @@ interface OutlookProps {
   /** Undefined while they are being worked out. */
   readonly years: readonly OutlookYear[] | undefined;
   readonly areaM2: number;
+  /** Where the same bed is followed under other habits. */
+  readonly yearsAddress: string;
   readonly band: { readonly low: readonly number[]; readonly high: readonly number[] } | null;
 }
 
 /** Humus and char in ten years, in a sentence and a line. */
-export const Outlook = memo(function Outlook({ years, ...rest }: OutlookProps) {
+export const Outlook = memo(function Outlook({ years, yearsAddress, ...rest }: OutlookProps) {
   return (
     <section aria-label="Ten years">
       <div className="section-head">
         <h2>Ten years</h2>
+        <Link to={yearsAddress}>Under other habits</Link>
       </div>
       {years ? <Years years={years} {...rest} /> : <p className="soft">Looking ahead …</p>}
     </section>
   );
 });
 
-function Years({ years, areaM2, band }: OutlookProps & { years: readonly OutlookYear[] }) {
+function Years({
+  years,
+  areaM2,
+  band,
+}: Omit<OutlookProps, 'yearsAddress'> & { years: readonly OutlookYear[] }) {
   const first = years[0]!;
   const last = years.at(-1)!;
   const humusKg = (carbonG: number) => fixed((carbonG * areaM2) / 1000, 0);

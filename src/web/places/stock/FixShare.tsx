@@ -6,11 +6,17 @@ import {
   type ShareProblem,
   type ShareSeason,
 } from '../../../core/sharing/share-problem.ts';
-import type { Measures } from '../../../words/measures.ts';
+import { massFreshKgFromAmount, type AmountUnit } from '../../../core/units/amount.ts';
+import { stockUnits, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { SEASON_WORDS } from '../../../words/share-words.ts';
 import { Choice, TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import type { Names } from './SharePage.tsx';
+
+const WATER = { bulkDensityKgPerM3: 1000, areaM2: 1 };
+/** A liter of water weighs a kilogram: that turns any volume into liters. */
+const litresPer = (unit: AmountUnit): number => massFreshKgFromAmount(1, unit, WATER);
+const isMassUnit = (unit: AmountUnit): boolean => ['kg', 'gram', 'pound'].includes(unit);
 
 interface FixShareProps {
   readonly problem: ShareProblem;
@@ -25,16 +31,17 @@ export function FixShare({ problem, fixed, setFixed, measures, names }: FixShare
   const [pileId, setPileId] = useState<string | null>(null);
   const [bedId, setBedId] = useState<string | null>(null);
   const [season, setSeason] = useState<ShareSeason>('now');
-  const [litres, setLitres] = useState('');
-  const amount = numberFromText(litres);
+  const [typed, setTyped] = useState('');
+  const [unit, setUnit] = useState<AmountUnit>(measures.barrowUnit);
+  const amount = numberFromText(typed);
   const isReady = pileId !== null && bedId !== null && amount >= 0;
   const fix = () => {
     if (pileId === null || bedId === null) return;
     const others = fixed.filter(
       (one) => one.pileId !== pileId || one.bedId !== bedId || one.season !== season,
     );
-    setFixed([...others, { pileId, bedId, season, litres: amount }]);
-    setLitres('');
+    setFixed([...others, { pileId, bedId, season, litres: amount * litresPer(unit) }]);
+    setTyped('');
   };
   return (
     <section aria-label="Your own choices" className="band">
@@ -86,11 +93,20 @@ export function FixShare({ problem, fixed, setFixed, measures, names }: FixShare
           width={140}
         />
         <TextField
-          name="exactly, L"
-          value={litres}
-          onChange={setLitres}
-          trouble={litres !== '' && !(amount >= 0) ? 'must be 0 or more' : undefined}
+          name="exactly"
+          value={typed}
+          onChange={setTyped}
+          trouble={typed !== '' && !(amount >= 0) ? 'must be 0 or more' : undefined}
           hint="0 keeps it off"
+        />
+        <Choice<AmountUnit>
+          name="of"
+          value={unit}
+          onChange={setUnit}
+          options={stockUnits(measures)
+            .filter((one) => !isMassUnit(one))
+            .map((one) => ({ value: one, label: UNIT_WORDS[one] }))}
+          width={142}
         />
         <div className="field">
           <span className="field-name">&nbsp;</span>

@@ -35,21 +35,21 @@ const TYPE_WORDS: Record<ActForm['type'], string> = {
 
 /** A habit changed in place: every change that can be followed is followed at once. */
 export function HabitEditor({ books, line, habit, measures, onDraft, onKept, onDone }: HabitEditorProps) {
-  const isSouth = isSouthern(books.garden.climate);
+  const setting = { isSouth: isSouthern(books.garden.climate), measures };
   const findMaterial = materialFinder(books);
-  const [form, setForm] = useState<HabitForm>(() => formOf(line.name, habit, isSouth));
+  const [form, setForm] = useState<HabitForm>(() => formOf(line.name, habit, setting));
   const [isNew, setIsNew] = useState(0);
   const keep = useKeepHabit(books.garden.id);
   const change = useChangeHabit();
   const remove = useRemoveHabit();
   const restore = useRestoreHabit();
   const offerUndo = useUndo();
-  const read = readHabit(form, findMaterial, isSouth);
+  const read = readHabit(form, findMaterial, setting);
   const isSound = Object.keys(read.troubles).length === 0;
   const set = (changes: Partial<HabitForm>) => {
     const next = { ...form, ...changes };
     setForm(next);
-    const { name, habit: typed, troubles } = readHabit(next, findMaterial, isSouth);
+    const { name, habit: typed, troubles } = readHabit(next, findMaterial, setting);
     if (Object.keys(troubles).length === 0) onDraft(line.id, { name, habit: typed });
   };
   const setAct = (key: string, changes: Partial<ActForm>) =>
@@ -217,7 +217,7 @@ function ActFields({ act, place, books, measures, troubles, set, onRemove }: Act
               options={unitsFor(measures).map((unit) => ({ value: unit, label: UNIT_WORDS[unit] }))}
               width={124}
             />
-            {text('Dug in to, cm', 'dugDepthCm', 84)}
+            {text(`Dug in to, ${measures.depthUnit}`, 'dugDepth', 84, 'dugDepthCm')}
             {text('Months old', 'seasonedMonths', 84)}
           </>
         )}
@@ -233,7 +233,7 @@ function ActFields({ act, place, books, measures, troubles, set, onRemove }: Act
             }))}
           />
         )}
-        {act.type === 'feed' && text('Nitrogen, g/m²', 'nitrogen', 90, 'nitrogenGPerM2')}
+        {act.type === 'feed' && text(`Nitrogen, ${measures.rateUnit}`, 'nitrogen', 130, 'nitrogenGPerM2')}
         <Choice<string>
           name="In"
           value={act.month}

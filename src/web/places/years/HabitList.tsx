@@ -10,7 +10,15 @@ import type { Measures } from '../../../words/measures.ts';
 import { actWords } from '../../../words/years-words.ts';
 import { markOf } from '../../charts/line-marks.ts';
 import { HabitEditor } from './HabitEditor.tsx';
-import { allLineIds, lineOf, MOST_LINES, type Drafts, type HabitDraftOnPage, type Line } from './lines.ts';
+import {
+  allLineIds,
+  COMPARISONS,
+  lineOf,
+  MOST_LINES,
+  type Drafts,
+  type HabitDraftOnPage,
+  type Line,
+} from './lines.ts';
 
 interface HabitListProps {
   readonly books: GardenBooks;
@@ -102,6 +110,14 @@ export function HabitList(props: HabitListProps) {
       ) : (
         <p className="soft hint">Six is the most that can be told apart.</p>
       )}
+      <div className="comparisons">
+        <span className="soft">Or:</span>
+        {COMPARISONS.map(({ name, ids }) => (
+          <Button key={name} size="small" onClick={() => onShow(ids)}>
+            {name}
+          </Button>
+        ))}
+      </div>
     </section>
   );
 }

@@ -2,6 +2,7 @@ import { Button, Segmented, Select } from 'antd';
 import { useRef, useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { InputError } from '../../../core/input-error.ts';
+import { massFreshKgFromAmount } from '../../../core/units/amount.ts';
 import { checkTarget, targetOdds, type Target, type TargetOdds } from '../../../core/years/targets.ts';
 import { percent } from '../../../words/figures.ts';
 import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
@@ -24,7 +25,7 @@ interface TargetBandProps {
   readonly setForm: (form: TargetForm) => void;
 }
 
-export const FIRST_TARGET: TargetForm = { type: 'organicMatter', pct: '6', massKg: '100' };
+export const FIRST_TARGET: TargetForm = { type: 'organicMatter', pct: '6', mass: '100' };
 
 type TargetType = Target['type'];
 const TYPE_WORDS: Record<TargetType, string> = {
@@ -37,15 +38,20 @@ const AMOUNT_DRAWS = 12;
 export interface TargetForm {
   readonly type: TargetType;
   readonly pct: string;
-  readonly massKg: string;
+  /** In the garden's own unit of mass. */
+  readonly mass: string;
 }
 
-export function readTarget(form: TargetForm, areaM2: number): { target: Target } | { trouble: string } {
+export function readTarget(
+  form: TargetForm,
+  areaM2: number,
+  measures: Measures,
+): { target: Target } | { trouble: string } {
   const target: Target =
     form.type === 'organicMatter'
       ? { type: 'organicMatter', pct: numberFromText(form.pct) }
       : form.type === 'lastingCarbon'
-        ? { type: 'lastingCarbon', massKg: numberFromText(form.massKg), areaM2 }
+        ? { type: 'lastingCarbon', massKg: numberFromText(form.mass) * kgPerUnit(measures), areaM2 }
         : { type: 'noBoughtNitrogen' };
   try {
     checkTarget(target);
@@ -56,10 +62,13 @@ export function readTarget(form: TargetForm, areaM2: number): { target: Target }
   }
 }
 
+const kgPerUnit = ({ massUnit }: Measures): number =>
+  massFreshKgFromAmount(1, massUnit, { bulkDensityKgPerM3: 1000, areaM2: 1 });
+
 /** When a target is reached under each habit; and how much of something it takes. */
 export function TargetBand({ view, plan, measures, books, form, setForm }: TargetBandProps) {
   const set = (change: Partial<TargetForm>) => setForm({ ...form, ...change });
-  const read = readTarget(form, view.beds[0]!.areaM2);
+  const read = readTarget(form, view.beds[0]!.areaM2, measures);
   return (
     <section aria-label="Target" className="band target-band">
       <h2>When is it reached?</h2>
@@ -86,11 +95,11 @@ export function TargetBand({ view, plan, measures, books, form, setForm }: Targe
         )}
         {form.type === 'lastingCarbon' && (
           <TextField
-            name="At least, kg of carbon"
-            value={form.massKg}
-            onChange={(massKg) => set({ massKg })}
+            name={`At least, ${UNIT_WORDS[measures.massUnit]} of carbon`}
+            value={form.mass}
+            onChange={(mass) => set({ mass })}
             trouble={'trouble' in read ? read.trouble : undefined}
-            hint="1000 kg is a tonne"
+            hint={measures.massUnit === 'kg' ? '1000 kg is a tonne' : '2000 lb is a short ton'}
             width={150}
           />
         )}

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
 import { MOST_YEARS } from '../../../core/years/habit.ts';
 import { YEAR_MEASURES } from '../../../core/years/years-range.ts';
-import { measuresOf } from '../../../words/measures.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { LeaveGuard } from '../shell/LeaveGuard.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
@@ -145,7 +145,7 @@ function OpenYears({ books }: { books: GardenBooks }) {
               isStacked={isStacked}
               focus={focus}
               measures={measures}
-              aimPct={aimOf(targetForm)}
+              aimPct={aimOf(targetForm, measures)}
               hasOpinions={hasOpinions && measure === 'humusCarbonG' && !isStacked}
             />
           )}
@@ -186,8 +186,8 @@ function OpenYears({ books }: { books: GardenBooks }) {
 }
 
 /** The organic matter that is aimed at, %; null for any other target. */
-function aimOf(form: TargetForm): number | null {
-  const read = readTarget(form, 1);
+function aimOf(form: TargetForm, measures: Measures): number | null {
+  const read = readTarget(form, 1, measures);
   return 'target' in read && read.target.type === 'organicMatter' ? read.target.pct : null;
 }
 

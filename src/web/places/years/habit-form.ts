@@ -6,6 +6,7 @@ import type { AmountUnit } from '../../../core/units/amount.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { troublesOf } from '../../forms/troubles.ts';
 import { plainFigure } from '../../../words/figures.ts';
+import type { Measures } from '../../../words/measures.ts';
 
 /** One act as it is typed. */
 export interface ActForm {
@@ -15,8 +16,9 @@ export interface ActForm {
   readonly cropId: string;
   readonly amount: string;
   readonly unit: AmountUnit;
+  /** In the garden's own units, like the depth. */
   readonly nitrogen: string;
-  readonly dugDepthCm: string;
+  readonly dugDepth: string;
   readonly seasonedMonths: string;
   /** As this garden has it. */
   readonly month: string;
@@ -32,6 +34,12 @@ export interface HabitForm {
   readonly acts: readonly ActForm[];
 }
 
+/** How the garden counts months and measures. */
+export interface FormSetting {
+  readonly isSouth: boolean;
+  readonly measures: Measures;
+}
+
 const EMPTY: Omit<ActForm, 'key'> = {
   type: 'lay',
   materialId: 'compost_yard',
@@ -39,7 +47,7 @@ const EMPTY: Omit<ActForm, 'key'> = {
   amount: '2',
   unit: 'cm',
   nitrogen: '5',
-  dugDepthCm: '0',
+  dugDepth: '0',
   seasonedMonths: '0',
   month: '3',
   everyYears: '1',
@@ -50,7 +58,11 @@ const EMPTY: Omit<ActForm, 'key'> = {
 export const newAct = (key: string): ActForm => ({ ...EMPTY, key });
 
 /** A habit as it can be typed over. Keys are the places of its acts. */
-export function formOf(name: string, { acts, keepsCrops }: Habit, isSouth: boolean): HabitForm {
+export function formOf(
+  name: string,
+  { acts, keepsCrops }: Habit,
+  { isSouth, measures }: FormSetting,
+): HabitForm {
   return {
     name,
     keepsCrops,
@@ -67,17 +79,17 @@ export function formOf(name: string, { acts, keepsCrops }: Habit, isSouth: boole
             materialId: act.materialId,
             amount: plainFigure(act.amount, 4),
             unit: act.unit,
-            dugDepthCm: plainFigure(act.dugDepthCm),
+            dugDepth: plainFigure(measures.depthFigure(act.dugDepthCm), 4),
             seasonedMonths: plainFigure(act.seasonedMonths),
           }
         : {}),
       ...(act.type === 'grow' ? { cropId: act.cropId } : {}),
-      ...(act.type === 'feed' ? { nitrogen: plainFigure(act.nitrogenGPerM2) } : {}),
+      ...(act.type === 'feed' ? { nitrogen: plainFigure(measures.rateFigure(act.nitrogenGPerM2), 4) } : {}),
     })),
   };
 }
 
-function actOf(form: ActForm, isSouth: boolean): HabitAct {
+function actOf(form: ActForm, { isSouth, measures }: FormSetting): HabitAct {
   const common = {
     month: ownMonth(numberFromText(form.month), isSouth),
     everyYears: numberFromText(form.everyYears),
@@ -92,13 +104,17 @@ function actOf(form: ActForm, isSouth: boolean): HabitAct {
         materialId: form.materialId,
         amount: numberFromText(form.amount),
         unit: form.unit,
-        dugDepthCm: numberFromText(form.dugDepthCm),
+        dugDepthCm: numberFromText(form.dugDepth) / measures.depthFigure(1),
         seasonedMonths: numberFromText(form.seasonedMonths),
       };
     case 'grow':
       return { ...common, type: 'grow', cropId: form.cropId };
     case 'feed':
-      return { ...common, type: 'feed', nitrogenGPerM2: numberFromText(form.nitrogen) };
+      return {
+        ...common,
+        type: 'feed',
+        nitrogenGPerM2: numberFromText(form.nitrogen) / measures.rateFigure(1),
+      };
     case 'pull':
       return { ...common, type: 'pull' };
   }
@@ -112,10 +128,10 @@ export interface ReadHabit {
 }
 
 /** What was typed, as a habit, and what is wrong with it. */
-export function readHabit(form: HabitForm, findMaterial: FindMaterial, isSouth: boolean): ReadHabit {
+export function readHabit(form: HabitForm, findMaterial: FindMaterial, setting: FormSetting): ReadHabit {
   const habit: Habit = {
     keepsCrops: form.keepsCrops,
-    acts: form.acts.map((act) => actOf(act, isSouth)),
+    acts: form.acts.map((act) => actOf(act, setting)),
   };
   const troubles = troublesOf(habitDraft.safeParse({ name: form.name, ...habit, note: '' }), null);
   return {

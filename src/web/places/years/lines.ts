@@ -86,3 +86,16 @@ export function shownIds(asked: string | null): string[] {
   const ids = asked.split(',').filter((id) => id !== '');
   return [...new Set(ids)].slice(0, MOST_LINES);
 }
+
+/** Comparisons people ask for, at one press. */
+export const COMPARISONS: readonly { readonly name: string; readonly ids: readonly string[] }[] = [
+  { name: 'Stack, pull or rotate', ids: ['stack', 'pullYearly', 'rotate', 'nothing'] },
+  {
+    name: 'What feeds the soil',
+    ids: ['compostYearly', 'compostAndChar', 'thinFeeding', 'coverCrops', 'nothing'],
+  },
+  {
+    name: 'One thing or all',
+    ids: ['chipsOnly', 'manureUnderCard', 'pathFactory', 'wholeProgram', 'nothing'],
+  },
+];

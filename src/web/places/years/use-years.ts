@@ -1,4 +1,4 @@
-import { startTransition, useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import type { YearPoint } from '../../../core/years/run-years.ts';
 import type { SecondOpinions } from '../../../core/opinions/second-opinions.ts';
 import type { YearsPlan } from '../../worker/years-answers.ts';
@@ -9,7 +9,7 @@ const DRAWS = 32;
 const FEWEST_DRAWS = 8;
 /** About as many runs as a minute of two threads allows. */
 const MOST_RUNS = 1600;
-/** What changes within this is not worth starting for, ms. */
+/** What changes within this is not worth starting for, ms; what is asked first is asked at once. */
 const SETTLE_MS = 120;
 /** The page is told no oftener than this, ms. */
 const TELL_EVERY_MS = 150;
@@ -50,10 +50,15 @@ export function useYears(plan: YearsPlan | null): YearsState {
   const [followed, setFollowed] = useState<Followed | null>(null);
   const [stoppedKey, setStoppedKey] = useState<string | null>(null);
   const isStopped = plan !== null && stoppedKey === plan.key;
+  const isFirst = useRef(true);
   useEffect(() => {
     if (!plan || isStopped) return undefined;
     const ending = new AbortController();
-    const timer = setTimeout(() => void gather(plan, ending.signal, setFollowed), SETTLE_MS);
+    const timer = setTimeout(
+      () => void gather(plan, ending.signal, setFollowed),
+      isFirst.current ? 0 : SETTLE_MS,
+    );
+    isFirst.current = false;
     return () => {
       clearTimeout(timer);
       ending.abort();

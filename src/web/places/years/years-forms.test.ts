@@ -4,6 +4,7 @@ import type { HabitRecord } from '../../../contract/habit-records.ts';
 import { findLibraryMaterial } from '../../../core/materials/library.ts';
 import { HABIT_TEMPLATE_IDS, habitFromTemplate } from '../../../core/years/habit-templates.ts';
 import type { YearPoint } from '../../../core/years/run-years.ts';
+import { measuresOf } from '../../../words/measures.ts';
 import { formOf, newAct, readHabit, type HabitForm } from './habit-form.ts';
 import { allLineIds, keptLineId, lineOf, shownIds } from './lines.ts';
 import { planCautions } from './plan-cautions.ts';
@@ -22,6 +23,9 @@ const kept: HabitRecord = {
   note: '',
 };
 const books = { habits: [kept] };
+
+const metric = measuresOf({ measures: 'metric' });
+const NORTH = { isSouth: false, measures: metric };
 
 describe('the habits that are compared', () => {
   it('three to start from, never more than six, none twice', () => {
@@ -52,13 +56,16 @@ describe('a habit as it is typed', () => {
   it.each(HABIT_TEMPLATE_IDS)('%s comes out as it went in, north and south', (template) => {
     const habit = habitFromTemplate(template);
     for (const isSouth of [false, true]) {
-      const read = readHabit(formOf('Name', habit, isSouth), findLibraryMaterial, isSouth);
+      const setting = { isSouth, measures: metric };
+      const read = readHabit(formOf('Name', habit, setting), findLibraryMaterial, setting);
       expect(read.troubles).toEqual({});
       expect(read.habit).toEqual(habit);
     }
   });
   it('shows a southern gardener her own months', () => {
-    expect(formOf('x', habitFromTemplate('compostYearly'), true).acts[0]?.month).toBe('9');
+    expect(
+      formOf('x', habitFromTemplate('compostYearly'), { isSouth: true, measures: metric }).acts[0]?.month,
+    ).toBe('9');
   });
   const typed = (change: Partial<ReturnType<typeof newAct>>): HabitForm => ({
     name: 'Mine',
@@ -71,18 +78,28 @@ describe('a habit as it is typed', () => {
     ['half a year', { everyYears: '1,5' }, 'acts.0.everyYears'],
     ['no amount', { amount: '' }, 'acts.0.amount'],
     ['a negative amount', { amount: '-2' }, 'acts.0.amount'],
-    ['a depth in words', { dugDepthCm: 'deep' }, 'acts.0.dugDepthCm'],
+    ['a depth in words', { dugDepth: 'deep' }, 'acts.0.dugDepthCm'],
   ])('%s is told at its field', (_, change, field) => {
-    const { troubles } = readHabit(typed(change), findLibraryMaterial, false);
+    const { troubles } = readHabit(typed(change), findLibraryMaterial, NORTH);
     expect(Object.keys(troubles)).toEqual([field]);
     expect(troubles[field]).toMatch(/\.$/);
   });
+  it('inches and ounces are read as such', () => {
+    const customary = { isSouth: false, measures: measuresOf({ measures: 'customary' }) };
+    const form = typed({ dugDepth: '4', unit: 'inch', amount: '1' });
+    expect(readHabit(form, findLibraryMaterial, customary).habit.acts[0]).toMatchObject({
+      dugDepthCm: 10.16,
+    });
+    const fed = readHabit(typed({ type: 'feed', nitrogen: '2' }), findLibraryMaterial, customary).habit
+      .acts[0];
+    expect(fed.type === 'feed' && fed.nitrogenGPerM2).toBeCloseTo((2 * 28.349523125) / 9.290304, 9);
+  });
   it('a name is wanted', () => {
-    const read = readHabit({ ...typed({}), name: ' ' }, findLibraryMaterial, false);
+    const read = readHabit({ ...typed({}), name: ' ' }, findLibraryMaterial, NORTH);
     expect(Object.keys(read.troubles)).toEqual(['name']);
   });
   it('a comma is a decimal sign', () => {
-    expect(readHabit(typed({ amount: '1,5' }), findLibraryMaterial, false).habit.acts[0]).toMatchObject({
+    expect(readHabit(typed({ amount: '1,5' }), findLibraryMaterial, NORTH).habit.acts[0]).toMatchObject({
       amount: 1.5,
     });
   });
