@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { HabitAct } from '../core/years/habit.ts';
 import { measuresOf } from './measures.ts';
 import { conflictInWords, reasonWords, unmetWords, wantWords } from './share-words.ts';
-import { actWords, amountWords, measureInWords, signed, targetWords } from './years-words.ts';
+import { actWords, amountWords, measureCaption, measureInWords, signed, targetWords } from './years-words.ts';
 
 const metric = measuresOf({ measures: 'metric' });
 const customary = measuresOf({ measures: 'customary' });
@@ -27,6 +27,13 @@ describe('habits in words', () => {
     );
     expect(actWords(COMPOST, [], metric, true)).toContain('September');
     expect(actWords(COMPOST, [], customary, false)).toContain('dug in to 3.9 in');
+  });
+  it('a depth is told in the measures of the garden, whatever it was entered in', () => {
+    const layer: HabitAct = { ...COMPOST, amount: 2, unit: 'cm', dugDepthCm: 0 };
+    expect(actWords(layer, [], metric, false)).toContain(', 2 cm thick:');
+    expect(actWords(layer, [], customary, false)).toContain(', 0.8 in thick:');
+    expect(measureCaption('organicMatterPct', 20, customary)).toContain('top 7.9 in beneath');
+    expect(measureCaption('nitrogenGivenG', 20, metric)).toMatch(/, g\/m²$/);
   });
   it('figures carry their unit, in either measure', () => {
     expect(measureInWords(5230, 'humusCarbonG', metric)).toBe('5.23 kg/m²');

@@ -1,6 +1,12 @@
 import type { MaterialRecord } from '../contract/records.ts';
 import { findCrop } from '../core/crops/crop-library.ts';
 import type { OpinionId } from '../core/opinions/second-opinions.ts';
+import {
+  amountFromMassFreshKg,
+  isDepthUnit,
+  massFreshKgFromAmount,
+  type AmountUnit,
+} from '../core/units/amount.ts';
 import { ownMonth, type HabitAct } from '../core/years/habit.ts';
 import type { HabitTemplateId } from '../core/years/habit-templates.ts';
 import type { AmountAnswer, Target } from '../core/years/targets.ts';
@@ -12,11 +18,11 @@ import { materialName } from './record-names.ts';
 
 export const TEMPLATE_WORDS: Record<HabitTemplateId, { readonly name: string; readonly what: string }> = {
   nothing: { name: 'Nothing laid', what: 'The crops go on, and nothing is brought.' },
-  chipsOnly: { name: 'Chips only', what: '5 cm of branch chips every autumn.' },
-  compostYearly: { name: 'Compost yearly', what: '2 cm of compost every spring.' },
+  chipsOnly: { name: 'Chips only', what: 'Branch chips every autumn.' },
+  compostYearly: { name: 'Compost yearly', what: 'Compost on top every spring.' },
   compostAndChar: {
     name: 'Compost and char',
-    what: '2 cm of compost every spring, and half a liter of charged char on each m² for ten years.',
+    what: 'Compost every spring, and a little charged char dug in with it for ten years.',
   },
   manureUnderCard: {
     name: 'Manure under card',
@@ -24,7 +30,7 @@ export const TEMPLATE_WORDS: Record<HabitTemplateId, { readonly name: string; re
   },
   pathFactory: {
     name: 'Path factory',
-    what: 'Every second spring 2 cm of what a path has made of its chips.',
+    what: 'Every second spring what a path has made of its chips.',
   },
   coverCrops: {
     name: 'Three cover crops a year',
@@ -48,34 +54,40 @@ export const TEMPLATE_WORDS: Record<HabitTemplateId, { readonly name: string; re
 
 interface MeasureWords {
   readonly name: string;
-  /** What stands under the chart. */
-  readonly caption: string;
+  /** What stands under the chart; `depth` is that of the sampled soil. */
+  readonly caption: (depth: string) => string;
 }
 
 export const YEAR_MEASURE_WORDS: Record<YearMeasure, MeasureWords> = {
   organicMatterPct: {
     name: 'Organic matter',
-    caption: 'Organic matter of the top 20 cm beneath all layers, % of the soil’s weight',
+    caption: (depth) => `Organic matter of the top ${depth} beneath all layers, % of the soil’s weight`,
   },
-  humusCarbonG: { name: 'Humus', caption: 'Carbon in humus, what the soil had included' },
-  charCarbonG: { name: 'Char', caption: 'Carbon in char' },
-  freshCarbonG: { name: 'Fresh', caption: 'Carbon in what can still be recognized' },
-  mulchCm: { name: 'Layer', caption: 'Height of everything that lies on the soil' },
+  humusCarbonG: { name: 'Humus', caption: () => 'Carbon in humus, what the soil had included' },
+  charCarbonG: { name: 'Char', caption: () => 'Carbon in char' },
+  freshCarbonG: { name: 'Fresh', caption: () => 'Carbon in what can still be recognized' },
+  mulchCm: { name: 'Layer', caption: () => 'Height of everything that lies on the soil' },
   nitrogenGivenG: {
     name: 'N given',
-    caption:
+    caption: () =>
       'Nitrogen set free for roots in the year before, less what decomposers took back (net mineralization)',
   },
   nitrogenBankG: {
     name: 'N bank',
-    caption: 'Nitrogen bound in humus, layers, decomposers and char: what the soil can still give',
+    caption: () => 'Nitrogen bound in humus, layers, decomposers and char: what the soil can still give',
   },
   nitrogenWantedG: {
     name: 'N to buy',
-    caption: 'Bought nitrogen of the year before, with what crops missed for want of more',
+    caption: () => 'Bought nitrogen of the year before, with what crops missed for want of more',
   },
-  carbonToAirG: { name: 'To the air', caption: 'Carbon breathed out in the year before' },
+  carbonToAirG: { name: 'To the air', caption: () => 'Carbon breathed out in the year before' },
 };
+
+/** What a chart of a measure is of, with its unit. */
+export function measureCaption(measure: YearMeasure, sampledDepthCm: number, measures: Measures): string {
+  const words = YEAR_MEASURE_WORDS[measure].caption(measures.thickness(sampledDepthCm));
+  return measure === 'organicMatterPct' ? words : `${words}, ${measureUnit(measure, measures)}`;
+}
 
 /** What parts a bed's carbon is stacked of, from the bottom up. */
 export const STACK_WORDS = {
@@ -125,6 +137,11 @@ function span({ fromYear, untilYear }: HabitAct): string {
   return fromYear > 1 ? `, from year ${fromYear}` : '';
 }
 
+/** A depth in any unit, cm: any density does. */
+const thicknessCm = (amount: number, unit: AmountUnit): number =>
+  amountFromMassFreshKg(massFreshKgFromAmount(amount, unit, ANY), 'cm', ANY);
+const ANY = { bulkDensityKgPerM3: 1000, areaM2: 1 };
+
 /** One act of a habit as a line to read. */
 export function actWords(
   act: HabitAct,
@@ -136,10 +153,12 @@ export function actWords(
   switch (act.type) {
     case 'lay': {
       const name = materialName(act.materialId, [...materials]);
-      const per = ['cm', 'inch', 'metre', 'foot'].includes(act.unit) ? '' : ' on each m²';
+      const much = isDepthUnit(act.unit)
+        ? `${measures.thickness(thicknessCm(act.amount, act.unit))} thick`
+        : `${plainFigure(act.amount)} ${UNIT_WORDS[act.unit]} on each m²`;
       const dug = act.dugDepthCm > 0 ? `, dug in to ${measures.thickness(act.dugDepthCm)}` : '';
       const old = act.seasonedMonths > 0 ? `, ${act.seasonedMonths} months old` : '';
-      return `${name}, ${plainFigure(act.amount)} ${UNIT_WORDS[act.unit]}${per}${old}${dug}: ${when}`;
+      return `${name}, ${much}${old}${dug}: ${when}`;
     }
     case 'grow':
       return `${findCrop(act.cropId)?.name ?? act.cropId}, sown and left where it grew: ${when}`;

@@ -37,8 +37,8 @@ interface YearLinesProps {
     readonly low: readonly number[];
     readonly high: readonly number[];
   } | null;
-  /** Both charts beside each other share it. */
-  readonly domain: readonly [number, number];
+  /** Figures along the height, ascending; charts beside each other share them. */
+  readonly scale: readonly number[];
   readonly level: { readonly value: number; readonly words: string } | null;
   readonly description: string;
   readonly caption: string;
@@ -100,7 +100,7 @@ function EndNames({ lines, years }: { lines: readonly YearLine[]; years: number 
   );
 }
 
-const Scales = memo(function Scales({ years, low, high }: { years: number; low: number; high: number }) {
+const Scales = memo(function Scales({ years, scale }: { years: number; scale: readonly number[] }) {
   return (
     <>
       <CartesianGrid vertical={false} stroke={COLORS.rule} />
@@ -113,7 +113,13 @@ const Scales = memo(function Scales({ years, low, high }: { years: number; low: 
         tick={TICK}
         stroke={COLORS.softInk}
       />
-      <YAxis domain={[low, high]} tickCount={5} tick={FIGURE_TICK} tickLine={false} axisLine={false} />
+      <YAxis
+        domain={[scale[0]!, scale.at(-1)!]}
+        ticks={[...scale]}
+        tick={FIGURE_TICK}
+        tickLine={false}
+        axisLine={false}
+      />
     </>
   );
 });
@@ -123,7 +129,7 @@ export const YearLines = memo(function YearLines({
   lines,
   years,
   band,
-  domain: [low, high],
+  scale,
   level,
   description,
   caption,
@@ -141,7 +147,7 @@ export const YearLines = memo(function YearLines({
     <figure className="tide year-lines" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={280}>
         <ComposedChart data={points} margin={MARGIN} accessibilityLayer={false}>
-          <Scales years={years} low={low} high={high} />
+          <Scales years={years} scale={scale} />
           {band && (
             <Area
               dataKey="likely"

@@ -14,7 +14,8 @@ export interface StackYear {
 interface YearStackProps {
   readonly years: readonly StackYear[];
   readonly names: { readonly humus: string; readonly char: string; readonly fresh: string };
-  readonly most: number;
+  /** Figures along the height, ascending from 0. */
+  readonly scale: readonly number[];
   readonly description: string;
   readonly caption: string;
 }
@@ -47,12 +48,13 @@ function namedAt(years: readonly StackYear[], part: number, most: number): { x: 
 export const YearStack = memo(function YearStack({
   years,
   names,
-  most,
+  scale,
   description,
   caption,
 }: YearStackProps) {
   const last = years.at(-1);
-  if (!last) return null;
+  const most = scale.at(-1);
+  if (!last || most === undefined) return null;
   const labels = PARTS.flatMap(({ key }, i) => namedAt(years, i, most).map((at) => ({ key, ...at })));
   return (
     <figure className="tide year-lines" role="group" aria-label={description}>
@@ -70,7 +72,7 @@ export const YearStack = memo(function YearStack({
           />
           <YAxis
             domain={[0, most]}
-            tickCount={5}
+            ticks={[...scale]}
             tick={{ ...TICK, fontFamily: FONTS.figures }}
             tickLine={false}
             axisLine={false}

@@ -6,6 +6,7 @@ import { bandOfYears, isOfAYear, readMeasure, type YearMeasure } from '../../../
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import {
+  measureCaption,
   measureFigure,
   measureUnit,
   OPINION_WORDS,
@@ -18,7 +19,7 @@ import { YearStack, type StackYear } from '../../charts/year-stack.tsx';
 import { COLORS } from '../../theme/tokens.ts';
 import { saveFile } from '../bed/ledger-csv.ts';
 import { chartFile } from './chart-file.ts';
-import { lineAt, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
+import { lineAt, SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 
 interface YearsChartsProps {
   readonly view: YearsView;
@@ -35,11 +36,11 @@ interface YearsChartsProps {
 /** One chart a bed, all on one scale. */
 export function YearsCharts(props: YearsChartsProps) {
   const { view, isStacked } = props;
-  const domain = isStacked ? ([0, mostStacked(props)] as const) : domainOf(props);
+  const scale = isStacked ? stackScale(props) : scaleOf(props);
   return (
     <div className={view.beds.length > 1 ? 'years-charts side-by-side' : 'years-charts'}>
       {view.beds.map((bed) => (
-        <BedChart key={bed.id} {...props} bed={bed} domain={domain} />
+        <BedChart key={bed.id} {...props} bed={bed} scale={scale} />
       ))}
     </div>
   );
@@ -85,8 +86,8 @@ function bandOf(bed: ViewedBed, { measure, measures, focus }: YearsChartsProps):
   return { low: shown(band.low), middle: shown(band.middle), high: shown(band.high) };
 }
 
-/** Round figures around everything that is drawn, the same for all beds. */
-function domainOf(props: YearsChartsProps): readonly [number, number] {
+/** Round figures, evenly apart, around everything that is drawn; the same for all beds. */
+function scaleOf(props: YearsChartsProps): readonly number[] {
   const values = props.view.beds.flatMap((bed) => {
     const band = bandOf(bed, props);
     return [
@@ -99,9 +100,12 @@ function domainOf(props: YearsChartsProps): readonly [number, number] {
   const isShare = props.measure === 'organicMatterPct';
   const step = niceStep((highest - (isShare ? lowest : Math.min(0, lowest))) / 4);
   const low = isShare || lowest < 0 ? Math.floor(lowest / step) * step : 0;
-  const high = Math.max(low + 4 * step, Math.ceil(highest / step) * step);
-  return [isShare ? Math.max(0, low) : low, high];
+  return evenly(isShare ? Math.max(0, low) : low, highest, step);
 }
+
+/** From `low` in steps to the first figure that is not below `highest`. */
+const evenly = (low: number, highest: number, step: number): number[] =>
+  Array.from({ length: Math.max(2, Math.ceil((highest - low) / step - 1e-9) + 1) }, (_, i) => low + i * step);
 
 /** 1, 2, 2.5 or 5 times a power of ten, not below `rough`. */
 function niceStep(rough: number): number {
@@ -120,28 +124,23 @@ function stackOf({ points }: ViewedLine, measures: Measures): StackYear[] {
   }));
 }
 
-function mostStacked({ view, measures, focus }: YearsChartsProps): number {
+function stackScale({ view, measures, focus }: YearsChartsProps): readonly number[] {
   const sums = view.beds.flatMap((bed) => {
     const line = lineAt(bed, focus);
     return line ? stackOf(line, measures).map(({ humus, char, fresh }) => humus + char + fresh) : [];
   });
   const most = Math.max(1e-9, ...sums);
-  const step = niceStep(most / 4);
-  return Math.ceil(most / step) * step;
+  return evenly(0, most, niceStep(most / 4));
 }
 
-function BedChart(props: YearsChartsProps & { bed: ViewedBed; domain: readonly [number, number] }) {
-  const { bed, domain, measure, measures, isStacked, focus, view } = props;
+function BedChart(props: YearsChartsProps & { bed: ViewedBed; scale: readonly number[] }) {
+  const { bed, scale, measure, measures, isStacked, focus, view } = props;
   const holder = useRef<HTMLDivElement>(null);
   const line = lineAt(bed, focus);
   if (!line) return null;
-  const unit = measureUnit(isStacked ? 'humusCarbonG' : measure, measures);
   const words = isStacked
-    ? `All carbon of “${line.line.name}”, ${unit}`
-    : `${YEAR_MEASURE_WORDS[measure].caption}, ${unit}`.replace(
-        ', % of the soil’s weight, %',
-        ', % of the soil’s weight',
-      );
+    ? `All carbon of “${line.line.name}”, ${measureUnit('humusCarbonG', measures)}`
+    : measureCaption(measure, SAMPLED_DEPTH_CM, measures);
   const band = isStacked ? null : bandOf(bed, props);
   const save = () => {
     const svg = holder.current?.querySelector('svg');
@@ -168,7 +167,7 @@ function BedChart(props: YearsChartsProps & { bed: ViewedBed; domain: readonly [
             char: STACK_WORDS.charCarbonG,
             fresh: STACK_WORDS.freshCarbonG,
           }}
-          most={domain[1]}
+          scale={scale}
           description={`${bed.name}: ${words}`}
           caption={words}
         />
@@ -177,12 +176,12 @@ function BedChart(props: YearsChartsProps & { bed: ViewedBed; domain: readonly [
           lines={linesOf(bed, props)}
           years={view.years}
           band={band && { color: markOf(line.place).color, low: band.low, high: band.high }}
-          domain={domain}
+          scale={scale}
           level={
             measure === 'organicMatterPct' &&
             props.aimPct !== null &&
-            props.aimPct <= domain[1] &&
-            props.aimPct >= domain[0]
+            props.aimPct <= scale.at(-1)! &&
+            props.aimPct >= scale[0]!
               ? { value: props.aimPct, words: `aim: ${plainFigure(props.aimPct)} %` }
               : null
           }

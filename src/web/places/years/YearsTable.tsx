@@ -4,7 +4,7 @@ import { percent } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { measureCell, measureUnit, YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { LineKey } from './HabitList.tsx';
-import type { ViewedBed, ViewedLine, YearsView } from './view.ts';
+import { SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 
 interface YearsTableProps {
   readonly view: YearsView;
@@ -27,9 +27,9 @@ export function YearsTable({ view, measure, measures }: YearsTableProps) {
         <BedTable key={bed.id} bed={bed} years={view.years} measure={measure} measures={measures} />
       ))}
       <p className="soft hint">
-        Organic matter is told for the top 20 cm beneath all layers, as a probe under the mulch would find it.
-        What lies on top counts as a layer until it has become humus and sunk in. Fresh matter that wakes old
-        humus (priming) is not counted.
+        Organic matter is told for the top {measures.thickness(SAMPLED_DEPTH_CM)} beneath all layers, as a
+        probe under the mulch would find it. What lies on top counts as a layer until it has become humus and
+        sunk in. Fresh matter that wakes old humus (priming) is not counted.
       </p>
     </section>
   );
