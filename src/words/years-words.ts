@@ -54,6 +54,8 @@ export const TEMPLATE_WORDS: Record<HabitTemplateId, { readonly name: string; re
 
 interface MeasureWords {
   readonly name: string;
+  /** After a figure, in a sentence. */
+  readonly inSentence: string;
   /** What stands under the chart; `depth` is that of the sampled soil. */
   readonly caption: (depth: string) => string;
 }
@@ -61,26 +63,46 @@ interface MeasureWords {
 export const YEAR_MEASURE_WORDS: Record<YearMeasure, MeasureWords> = {
   organicMatterPct: {
     name: 'Organic matter',
+    inSentence: 'organic matter',
     caption: (depth) => `Organic matter of the top ${depth} beneath all layers, % of the soil’s weight`,
   },
-  humusCarbonG: { name: 'Humus', caption: () => 'Carbon in humus, what the soil had included' },
-  charCarbonG: { name: 'Char', caption: () => 'Carbon in char' },
-  freshCarbonG: { name: 'Fresh', caption: () => 'Carbon in what can still be recognized' },
-  mulchCm: { name: 'Layer', caption: () => 'Height of everything that lies on the soil' },
+  humusCarbonG: {
+    name: 'Humus',
+    inSentence: 'of carbon in humus',
+    caption: () => 'Carbon in humus, what the soil had included',
+  },
+  charCarbonG: { name: 'Char', inSentence: 'of carbon in char', caption: () => 'Carbon in char' },
+  freshCarbonG: {
+    name: 'Fresh',
+    inSentence: 'of carbon in fresh matter',
+    caption: () => 'Carbon in what can still be recognized',
+  },
+  mulchCm: {
+    name: 'Layer',
+    inSentence: 'of layer',
+    caption: () => 'Height of everything that lies on the soil',
+  },
   nitrogenGivenG: {
     name: 'N given',
+    inSentence: 'of nitrogen given',
     caption: () =>
       'Nitrogen set free for roots in the year before, less what decomposers took back (net mineralization)',
   },
   nitrogenBankG: {
     name: 'N bank',
+    inSentence: 'of nitrogen bound',
     caption: () => 'Nitrogen bound in humus, layers, decomposers and char: what the soil can still give',
   },
   nitrogenWantedG: {
     name: 'N to buy',
+    inSentence: 'of nitrogen to buy',
     caption: () => 'Bought nitrogen of the year before, with what crops missed for want of more',
   },
-  carbonToAirG: { name: 'To the air', caption: () => 'Carbon breathed out in the year before' },
+  carbonToAirG: {
+    name: 'To the air',
+    inSentence: 'of carbon to the air',
+    caption: () => 'Carbon breathed out in the year before',
+  },
 };
 
 /** What a chart of a measure is of, with its unit. */

@@ -87,6 +87,11 @@ test.describe('a sandy and a clay bed', () => {
       const adopt = region(page, 'Make it the plan');
       await adopt.getByRole('button', { name: 'Plan it on Dune bed and Brook bed' }).click();
       await expect(adopt.getByText('is the plan of Dune bed and Brook bed')).toBeVisible();
+      await page.getByRole('button', { name: 'Undo' }).click();
+      await expect(adopt.getByText('2 years')).toBeVisible();
+      await expect(adopt.getByText('4 entries for the book and the calendar.')).toBeVisible();
+      await adopt.getByRole('button', { name: 'Plan it on Dune bed and Brook bed' }).click();
+      await expect(adopt.getByText('is the plan of Dune bed and Brook bed')).toBeVisible();
       await adopt.getByRole('link', { name: 'See the calendar' }).click();
       await expect(page.getByText(/Working out/)).toHaveCount(0);
       await expect(page.getByText(/yard-debris compost/).first()).toBeVisible();

@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { HabitRecord } from '../../src/contract/habit-records.ts';
 import type { GardenBooks, Problem } from '../../src/contract/records.ts';
+import { COMPOST_ACT } from '../fixtures/years.ts';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
@@ -24,19 +25,7 @@ afterAll(async () => {
   removeFolder(folder);
 });
 
-const act = {
-  type: 'lay',
-  materialId: 'compost_yard',
-  amount: 2,
-  unit: 'cm',
-  dugDepthCm: 0,
-  seasonedMonths: 0,
-  month: 3,
-  everyYears: 1,
-  fromYear: 1,
-  untilYear: null,
-};
-const habit = { id: 'round', name: 'Our round', keepsCrops: true, acts: [act], note: '' };
+const habit = { id: 'round', name: 'Our round', keepsCrops: true, acts: [COMPOST_ACT], note: '' };
 const keep = (change: object = {}) =>
   ask<HabitRecord & Problem>('POST', '/api/gardens/garden/habits', { ...habit, ...change });
 
@@ -45,7 +34,7 @@ describe('a habit in the book', () => {
     expect((await keep()).status).toBe(201);
     expect((await keep()).status).toBe(200);
     expect((await keep({ name: 'Another' })).status).toBe(409);
-    expect((await books()).habits).toMatchObject([{ id: 'round', acts: [act], version: 1 }]);
+    expect((await books()).habits).toMatchObject([{ id: 'round', acts: [COMPOST_ACT], version: 1 }]);
 
     const { id, ...fields } = habit;
     const changed = { ...fields, name: 'Our new round', version: 1 };
@@ -72,14 +61,14 @@ describe('a habit in the book', () => {
     ['with a negative amount', { amount: -1 }, 'acts.0.amount', /0/],
     ['in a thirteenth month', { month: 13 }, 'acts.0.month', /12/],
   ])('one %s is refused at its field, and nothing is kept', async (_, change, field, sentence) => {
-    const { status, body } = await keep({ id: 'wrong', acts: [{ ...act, ...change }] });
+    const { status, body } = await keep({ id: 'wrong', acts: [{ ...COMPOST_ACT, ...change }] });
     expect(status).toBe(422);
     expect(body.errors).toMatchObject([{ field, sentence: expect.stringMatching(sentence) as string }]);
     expect((await books()).habits.some(({ id }) => id === 'wrong')).toBe(false);
   });
 
   it('with too much in it is refused', async () => {
-    expect((await keep({ id: 'long', acts: Array(21).fill(act) })).status).toBe(422);
+    expect((await keep({ id: 'long', acts: Array(21).fill(COMPOST_ACT) })).status).toBe(422);
   });
   it('of a garden that is not there is not found', async () => {
     expect((await ask('POST', '/api/gardens/nowhere/habits', habit)).status).toBe(404);

@@ -23,6 +23,9 @@ export const MATERIAL_KINDS = [
 ] as const;
 export type MaterialKind = (typeof MATERIAL_KINDS)[number];
 
+/** What lies on top for cover and can be pulled off again. */
+export const MULCH_KINDS: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf']);
+
 /** Shares of the carbon of a material; they add up to 1. */
 export interface CarbonPools {
   readonly quick: number;

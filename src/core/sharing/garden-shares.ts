@@ -1,7 +1,7 @@
 import { rulesFor } from '../advice/schools.ts';
 import type { DayNumber } from '../climate/calendar.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
-import type { Material } from '../materials/material.ts';
+import { MULCH_KINDS, type Material } from '../materials/material.ts';
 import { findCrop } from '../crops/crop-library.ts';
 import { atEndOf, projectBed } from '../projection/bed-projection.ts';
 import type { BedBooks, BedKind, School } from '../records/bed-records.ts';
@@ -159,7 +159,7 @@ export function shareGains(setting: WantSetting, bed: ShareBed, piles: readonly 
       today,
       bed.rootsReachDeep,
     );
-    const isCover = ['wood', 'residue', 'leaf'].includes(pile.kind);
+    const isCover = MULCH_KINDS.has(pile.kind);
     return [
       {
         pileId: pile.id,

@@ -2,6 +2,7 @@ import { dayNumberFromIso, isoDateOf, type DayNumber } from '../climate/calendar
 import { nextSeasonDay } from '../climate/ground.ts';
 import type { YearChoice } from '../journal/journal-records.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
+import { MULCH_KINDS } from '../materials/material.ts';
 import { atEndOf, projectBed } from '../projection/bed-projection.ts';
 import { bedScenario } from '../records/bed-scenario.ts';
 import type { BedBooks, EntryRecord, LayEntry, PlantingRecord } from '../records/bed-records.ts';
@@ -129,10 +130,10 @@ function planFor(choice: YearChoice, setting: ChoiceSetting): PlannedForChoice[]
   }
 }
 
-const MULCHES = new Set(['wood', 'residue', 'leaf']);
-
 const isMulch = (entry: EntryRecord, findMaterial: FindMaterial): entry is LayEntry =>
-  entry.type === 'lay' && entry.dugDepthCm === 0 && MULCHES.has(findMaterial(entry.materialId)?.kind ?? '');
+  entry.type === 'lay' &&
+  entry.dugDepthCm === 0 &&
+  MULCH_KINDS.has(findMaterial(entry.materialId)?.kind ?? 'none');
 
 /** The last mulch once more, a year after it, or tomorrow when that day has gone by. */
 function stackPlan({ books, findMaterial, today }: ChoiceSetting): PlannedForChoice[] {
@@ -151,7 +152,7 @@ function pullPlan({ books, findMaterial, today }: ChoiceSetting): PlannedForChoi
     today,
   );
   return there.layers
-    .filter(({ isOnTop, kind }) => isOnTop && MULCHES.has(kind))
+    .filter(({ isOnTop, kind }) => isOnTop && MULCH_KINDS.has(kind))
     .filter(({ id }) => books.entries.some((entry) => entry.id === id))
     .map(({ id }) => ({ type: 'takeOff', date: isoDateOf(today + 1), layerId: id }));
 }

@@ -1,41 +1,18 @@
 import { describe, expect, it } from 'vitest';
+import { yearPointOf } from '../../../tests/fixtures/years.ts';
 import { asOneBed } from './garden-years.ts';
-import type { YearPoint } from './run-years.ts';
 import { bandOfYears, differenceOf, readMeasure } from './years-range.ts';
-
-const pointOf = (yearsAhead: number, change: Partial<YearPoint>): YearPoint => ({
-  yearsAhead,
-  day: 739000 + yearsAhead * 365,
-  organicMatterPct: 4,
-  humusCarbonG: 0,
-  charCarbonG: 0,
-  lastingCharG: [0, 0, 0],
-  freshCarbonG: 0,
-  microbialCarbonG: 0,
-  mulchCm: 0,
-  woodLeftShare: null,
-  nitrogenBankG: 0,
-  carbonLaidG: 0,
-  carbonToAirG: 0,
-  nitrogenLaidG: 0,
-  nitrogenGivenG: 0,
-  nitrogenBoughtG: 0,
-  cropWantG: 0,
-  cropMissedG: 0,
-  nitrogenLostG: 0,
-  ...change,
-});
 
 describe('a garden of two beds as one', () => {
   const small = {
     areaM2: 1,
     soilMassKgPerM2: 240,
-    points: [pointOf(0, { humusCarbonG: 100, organicMatterPct: 2, woodLeftShare: 0.5 })],
+    points: [yearPointOf(0, { humusCarbonG: 100, organicMatterPct: 2, woodLeftShare: 0.5 })],
   };
   const large = {
     areaM2: 3,
     soilMassKgPerM2: 80,
-    points: [pointOf(0, { humusCarbonG: 500, organicMatterPct: 6 })],
+    points: [yearPointOf(0, { humusCarbonG: 500, organicMatterPct: 6 })],
   };
   it('has as many grams as both, and organic matter by mass of soil', () => {
     const [one] = asOneBed([small, large]);
@@ -54,8 +31,8 @@ describe('a garden of two beds as one', () => {
 
 describe('the range of draws', () => {
   const draws = Array.from({ length: 11 }, (_, i) => [
-    pointOf(0, {}),
-    pointOf(1, { organicMatterPct: 4 + i / 10 }),
+    yearPointOf(0, {}),
+    yearPointOf(1, { organicMatterPct: 4 + i / 10 }),
   ]);
   it('leaves one in ten below and above', () => {
     const band = bandOfYears(draws, 'organicMatterPct');
@@ -74,6 +51,6 @@ describe('the range of draws', () => {
     expect(differenceOf([], others, 1, 'organicMatterPct')).toBeNull();
   });
   it('nitrogen to buy is what was bought and what was missed', () => {
-    expect(readMeasure(pointOf(1, { nitrogenBoughtG: 2, cropMissedG: 3 }), 'nitrogenWantedG')).toBe(5);
+    expect(readMeasure(yearPointOf(1, { nitrogenBoughtG: 2, cropMissedG: 3 }), 'nitrogenWantedG')).toBe(5);
   });
 });

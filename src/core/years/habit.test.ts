@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, MILD, plantingOf } from '../../../tests/fixtures/books.ts';
+import { COMPOST_ACT } from '../../../tests/fixtures/years.ts';
 import { layOf } from '../../../tests/fixtures/laid.ts';
 import { CLIMATE_PATTERNS } from '../climate/patterns.ts';
 import { dayNumberFromIso } from '../climate/calendar.ts';
@@ -23,18 +24,7 @@ const booksOf = (change: Partial<BedBooks> = {}): BedBooks => ({
   plantings: [],
   ...change,
 });
-const compost: HabitAct = {
-  type: 'lay',
-  materialId: 'compost_yard',
-  amount: 2,
-  unit: 'cm',
-  dugDepthCm: 0,
-  seasonedMonths: 0,
-  month: 3,
-  everyYears: 1,
-  fromYear: 1,
-  untilYear: null,
-};
+const compost: HabitAct = COMPOST_ACT;
 const habitOf = (...acts: HabitAct[]): Habit => ({ acts, keepsCrops: true });
 
 describe('what a habit becomes on a bed', () => {
@@ -76,6 +66,7 @@ describe('a habit that cannot be', () => {
     ['comes every 1.5 years', { everyYears: 1.5 }, /everyYears must be a whole number/],
     ['is in month 13', { month: 13 }, /acts\.0\.month must be between 1 and 12/],
     ['lays nothing', { amount: 0 }, /acts\.0\.amount must be greater than 0/],
+    ['lays deeper than anybody can', { amount: 140 }, /acts\.0\.amount would lie 140 cm deep/],
     ['lays what nobody knows', { materialId: 'gold' }, /acts\.0\.materialId names no material/],
   ])('%s', (_, change, message) => {
     expect(() => checkHabit(habitOf({ ...compost, ...change } as HabitAct), findLibraryMaterial)).toThrow(

@@ -3,7 +3,7 @@ import { isSouthern } from '../climate/climate.ts';
 import { findCrop } from '../crops/crop-library.ts';
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../input-error.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
-import type { MaterialKind } from '../materials/material.ts';
+import { MULCH_KINDS } from '../materials/material.ts';
 import type { BedBooks, EntryRecord, LayEntry, PlantingRecord } from '../records/bed-records.ts';
 import { AMOUNT_UNITS, massFreshKgFromAmount, type AmountUnit } from '../units/amount.ts';
 
@@ -58,8 +58,9 @@ export interface Habit {
   readonly keepsCrops: boolean;
 }
 
-export const MULCH_KINDS: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf']);
-
+const CM_PER_M = 100;
+/** As deep as the model lets anything be laid at once. */
+const MOST_CM_AT_A_TIME = 100;
 const MID_MONTH = 15;
 const MONTHS = 12;
 
@@ -102,8 +103,17 @@ function checkLay(act: LayAct, path: FieldPath, findMaterial: FindMaterial): voi
   requireOneOf(act.unit, [...path, 'unit'], AMOUNT_UNITS);
   requireNumber(act.dugDepthCm, [...path, 'dugDepthCm'], { min: 0, max: 200 });
   requireNumber(act.seasonedMonths, [...path, 'seasonedMonths'], { min: 0, max: 120 });
-  if (!findMaterial(act.materialId)) {
+  const material = findMaterial(act.materialId);
+  if (!material) {
     throw new InputError([...path, 'materialId'], 'unknown', `names no material; got "${act.materialId}"`);
+  }
+  const thicknessCm = (massOfLay(act, findMaterial) / material.bulkDensityKgPerM3) * CM_PER_M;
+  if (thicknessCm > MOST_CM_AT_A_TIME) {
+    throw new InputError(
+      [...path, 'amount'],
+      'out_of_range',
+      `would lie ${Math.round(thicknessCm)} cm deep; ${MOST_CM_AT_A_TIME} cm at a time is the most that can be followed`,
+    );
   }
 }
 

@@ -1,29 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { yearPointOf } from '../../../tests/fixtures/years.ts';
 import type { YearPoint } from './run-years.ts';
 import { amountFor, checkTarget, firstYearReached, targetOdds } from './targets.ts';
 
-const point = (yearsAhead: number, change: Partial<YearPoint> = {}): YearPoint => ({
-  yearsAhead,
-  day: yearsAhead * 365,
-  organicMatterPct: 4,
-  humusCarbonG: 0,
-  charCarbonG: 0,
-  lastingCharG: [0, 0, 0],
-  freshCarbonG: 0,
-  microbialCarbonG: 0,
-  mulchCm: 0,
-  woodLeftShare: null,
-  nitrogenBankG: 0,
-  carbonLaidG: 0,
-  carbonToAirG: 0,
-  nitrogenLaidG: 0,
-  nitrogenGivenG: 0,
-  nitrogenBoughtG: 0,
-  cropWantG: 10,
-  cropMissedG: 0,
-  nitrogenLostG: 0,
-  ...change,
-});
+const point = (yearsAhead: number, change: Partial<YearPoint> = {}) =>
+  yearPointOf(yearsAhead, { cropWantG: 10, ...change });
 /** Organic matter rising by so much a year. */
 const rising = (perYear: number, years = 10) =>
   Array.from({ length: years + 1 }, (_, y) => point(y, { organicMatterPct: 4 + perYear * y }));

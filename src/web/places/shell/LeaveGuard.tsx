@@ -3,7 +3,13 @@ import { useEffect } from 'react';
 import { useBlocker } from 'react-router';
 
 /** Asks before something that is not in the book yet is left behind. */
-export function LeaveGuard({ isUnsaved }: { isUnsaved: boolean }) {
+export function LeaveGuard({
+  isUnsaved,
+  what = 'What you tried on this bed is not in the book yet.',
+}: {
+  isUnsaved: boolean;
+  what?: string;
+}) {
   const blocker = useBlocker(
     ({ currentLocation, nextLocation }) => isUnsaved && currentLocation.pathname !== nextLocation.pathname,
   );
@@ -28,7 +34,7 @@ export function LeaveGuard({ isUnsaved }: { isUnsaved: boolean }) {
         </Button>,
       ]}
     >
-      <p>What you tried on this bed is not in the book yet.</p>
+      <p>{what}</p>
     </Modal>
   );
 }

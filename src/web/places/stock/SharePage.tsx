@@ -13,6 +13,7 @@ import {
 } from '../../../core/sharing/share-problem.ts';
 import { materialFinder } from '../../../core/records/garden-books.ts';
 import { dayOf } from '../../../words/dates.ts';
+import { ESTIMATE } from '../../../words/words.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
   barrowsCount,
@@ -126,6 +127,7 @@ function OpenShares({ books }: { books: GardenBooks }) {
             measures={measures}
             names={names}
           />
+          <p className="soft estimate">{ESTIMATE}</p>
         </div>
       )}
     </div>

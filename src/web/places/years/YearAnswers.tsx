@@ -1,72 +1,82 @@
 import { FEWEST_DRAWS } from '../../../core/projection/likely-range.ts';
-import { bandOfYears, differenceOf } from '../../../core/years/years-range.ts';
-import { fixed } from '../../../words/figures.ts';
+import {
+  bandOfYears,
+  differenceOf,
+  isOfAYear,
+  readMeasure,
+  type YearMeasure,
+} from '../../../core/years/years-range.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { measureCell, signed } from '../../../words/years-words.ts';
+import { measureCell, measureInWords, signed, YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { markOf } from '../../charts/line-marks.ts';
 import { lineAt, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 
 interface YearAnswersProps {
   readonly view: YearsView;
   readonly focus: number;
+  readonly measure: YearMeasure;
   readonly measures: Measures;
 }
 
-/** What it comes to in the last year, one sentence a bed: the habit in focus, and how much more than the first. */
-export function YearAnswers({ view, focus, measures }: YearAnswersProps) {
+/** What it comes to in the last year, one sentence a bed: the habit in focus, and how much more than another. */
+export function YearAnswers({ view, focus, ...told }: YearAnswersProps) {
   return (
     <div className="year-answers" role="status">
       {view.beds.map((bed) => {
         const line = lineAt(bed, focus);
-        return line ? (
-          <Answer
-            key={bed.id}
-            bed={bed}
-            line={line}
-            place={line.place}
-            years={view.years}
-            measures={measures}
-          />
-        ) : null;
+        return line && <Answer key={bed.id} bed={bed} line={line} years={view.years} {...told} />;
       })}
     </div>
   );
 }
 
-interface AnswerProps {
+interface AnswerProps extends Omit<YearAnswersProps, 'view' | 'focus'> {
   readonly bed: ViewedBed;
   readonly line: ViewedLine;
-  readonly place: number;
   readonly years: number;
-  readonly measures: Measures;
 }
 
-function Answer({ bed, line, place, years, measures }: AnswerProps) {
+function Answer({ bed, line, years, measure, measures }: AnswerProps) {
   const [now, last] = [line.points[0]!, line.points.at(-1)!];
-  const range = line.draws.length >= FEWEST_DRAWS ? bandOfYears(line.draws, 'organicMatterPct') : null;
+  const words = (value: number) => measureInWords(value, measure, measures);
+  const cell = (value: number) => measureCell(value, measure, measures);
+  const range = line.draws.length >= FEWEST_DRAWS ? bandOfYears(line.draws, measure) : null;
   const base = bed.lines.find((one) => one !== line);
+  const name = YEAR_MEASURE_WORDS[measure].inSentence;
   return (
     <p className="year-answer">
-      <strong style={{ color: markOf(place).color }}>{line.line.name}</strong> on {bed.name}:{' '}
-      <span className="figure">{fixed(now.organicMatterPct, 1)} %</span> organic matter now,{' '}
-      <strong className="figure">{fixed(last.organicMatterPct, 1)} %</strong>
+      <strong style={{ color: markOf(line.place).color }}>{line.line.name}</strong> on {bed.name}:{' '}
+      {!isOfAYear(measure) && (
+        <>
+          <span className="figure">{words(readMeasure(now, measure))}</span> {name} now,{' '}
+        </>
+      )}
+      <strong className="figure">{words(readMeasure(last, measure))}</strong>
+      {isOfAYear(measure) && ` ${name}`}
       {range && (
         <span className="soft">
           {' '}
-          ({fixed(range.low.at(-1)!, 1)} to {fixed(range.high.at(-1)!, 1)})
+          ({cell(range.low.at(-1)!)} to {cell(range.high.at(-1)!)})
         </span>
       )}{' '}
-      in {years} {years === 1 ? 'year' : 'years'}
-      {base && base !== line && <>; {differenceWords(line, base, years, measures)}</>}.
+      in {isOfAYear(measure) ? `year ${years}` : `${years} ${years === 1 ? 'year' : 'years'}`}
+      {base && <>; {differenceWords(line, base, years, measure, measures)}</>}.
     </p>
   );
 }
 
-function differenceWords(line: ViewedLine, base: ViewedLine, years: number, measures: Measures): string {
-  const own = line.points.at(-1)!.organicMatterPct - base.points.at(-1)!.organicMatterPct;
-  const drawn = differenceOf(line.draws, base.draws, years, 'organicMatterPct');
-  const told = (value: number) => signed(measureCell(value, 'organicMatterPct', measures));
+function differenceWords(
+  line: ViewedLine,
+  base: ViewedLine,
+  years: number,
+  measure: YearMeasure,
+  measures: Measures,
+): string {
+  const at = ({ points }: ViewedLine) => readMeasure(points.at(-1)!, measure);
+  const told = (value: number) => signed(measureCell(value, measure, measures));
+  const drawn = differenceOf(line.draws, base.draws, years, measure);
   const range =
     drawn && line.draws.length >= FEWEST_DRAWS ? ` (${told(drawn.low)} to ${told(drawn.high)})` : '';
-  return `${told(own)} points${range} against “${base.line.name}”`;
+  const points = measure === 'organicMatterPct' ? ' points' : '';
+  return `${told(at(line) - at(base))}${points}${range} against “${base.line.name}”`;
 }

@@ -5,6 +5,7 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import { MOST_YEARS } from '../../../core/years/habit.ts';
 import { YEAR_MEASURES } from '../../../core/years/years-range.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
+import { ESTIMATE } from '../../../words/words.ts';
 import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { LeaveGuard } from '../shell/LeaveGuard.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
@@ -108,7 +109,7 @@ function OpenYears({ books }: { books: GardenBooks }) {
           <YearsAhead years={years} onChange={(value) => set({ years: String(value) })} />
         </div>
       </header>
-      {view && <YearAnswers view={view} focus={focus} measures={measures} />}
+      {view && <YearAnswers view={view} focus={focus} measure={measure} measures={measures} />}
       <div className="years-columns">
         <HabitList
           books={books}
@@ -180,7 +181,11 @@ function OpenYears({ books }: { books: GardenBooks }) {
           <AdoptBand key={lines[focus]!.id} line={lines[focus]!} view={view} books={books} />
         </>
       )}
-      <LeaveGuard isUnsaved={Object.keys(drafts).length > 0} />
+      <p className="soft estimate">{ESTIMATE}</p>
+      <LeaveGuard
+        isUnsaved={Object.keys(drafts).length > 0}
+        what="A habit you changed is not in the book yet."
+      />
     </div>
   );
 }

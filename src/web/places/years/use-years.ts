@@ -75,6 +75,10 @@ export function useYears(plan: YearsPlan | null): YearsState {
   );
 }
 
+/** Whether one habit at least is known on every bed: nothing less can be shown. */
+const hasOneOfAllBeds = ({ bedIds, habits }: YearsPlan, lines: ReadonlyMap<string, FollowedLine>): boolean =>
+  habits.some((_, habit) => bedIds.every((__, bed) => lines.has(lineKey(bed, habit))));
+
 async function gather(
   plan: YearsPlan,
   signal: AbortSignal,
@@ -100,7 +104,7 @@ async function gather(
       else if (known) lines.set(key, { ...known, draws: [...known.draws, points] });
       done += 1;
       const isTelling = done === ownLines || done === total || performance.now() - toldAt > TELL_EVERY_MS;
-      if (done >= Math.min(ownLines, plan.bedIds.length) && isTelling) tell();
+      if (hasOneOfAllBeds(plan, lines) && isTelling) tell();
     },
   });
 }
