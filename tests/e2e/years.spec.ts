@@ -51,6 +51,12 @@ test.describe('a sandy and a clay bed', () => {
       await expect(answer).toContainText(/points \(.* to .*\) against “Chips only”/, { timeout: 30_000 });
       await expectAccessible(page);
     });
+    await test.step('400 years are refused in words, and the chart stays', async () => {
+      await page.getByLabel('Years ahead').fill('400');
+      await expect(page.getByText('must be whole years from 1 to 30')).toBeVisible();
+      await page.getByLabel('Years ahead').fill('10');
+      await expect(page.getByText('must be whole years from 1 to 30')).toHaveCount(0);
+    });
     await test.step('compost builds more than nothing on both beds', async () => {
       for (const bed of ['Dune bed', 'Brook bed']) {
         const table = page.getByRole('table', { name: `${bed}: organic matter, %` });

@@ -13,6 +13,7 @@ import {
   STACK_WORDS,
   YEAR_MEASURE_WORDS,
 } from '../../../words/years-words.ts';
+import { evenly, evenScale, niceStep } from '../../charts/even-scale.ts';
 import { markOf } from '../../charts/line-marks.ts';
 import { YearLines, type YearLine } from '../../charts/year-lines.tsx';
 import { YearStack, type StackYear } from '../../charts/year-stack.tsx';
@@ -96,22 +97,7 @@ function scaleOf(props: YearsChartsProps): readonly number[] {
     ];
   });
   if (values.length === 0) return [0, 1];
-  const [lowest, highest] = [Math.min(...values), Math.max(...values)];
-  const isShare = props.measure === 'organicMatterPct';
-  const step = niceStep((highest - (isShare ? lowest : Math.min(0, lowest))) / 4);
-  const low = isShare || lowest < 0 ? Math.floor(lowest / step) * step : 0;
-  return evenly(isShare ? Math.max(0, low) : low, highest, step);
-}
-
-/** From `low` in steps to the first figure that is not below `highest`. */
-const evenly = (low: number, highest: number, step: number): number[] =>
-  Array.from({ length: Math.max(2, Math.ceil((highest - low) / step - 1e-9) + 1) }, (_, i) => low + i * step);
-
-/** 1, 2, 2.5 or 5 times a power of ten, not below `rough`. */
-function niceStep(rough: number): number {
-  if (!(rough > 0)) return 0.25;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  return [1, 2, 2.5, 5, 10].map((factor) => factor * power).find((step) => step >= rough - 1e-12)!;
+  return evenScale(values, props.measure === 'organicMatterPct');
 }
 
 function stackOf({ points }: ViewedLine, measures: Measures): StackYear[] {

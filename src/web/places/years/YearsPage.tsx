@@ -1,4 +1,4 @@
-import { Button, Checkbox, InputNumber, Progress, Segmented, Select } from 'antd';
+import { Button, Checkbox, Progress, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
@@ -9,6 +9,8 @@ import { ESTIMATE } from '../../../words/words.ts';
 import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { LeaveGuard } from '../shell/LeaveGuard.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { TextField } from '../../forms/inputs.tsx';
+import { numberFromText } from '../../forms/parse-number.ts';
 import { AdoptBand } from './AdoptBand.tsx';
 import { HabitList } from './HabitList.tsx';
 import { keptLineId, lineOf, shownIds, type Drafts } from './lines.ts';
@@ -58,10 +60,8 @@ function useAddress(books: GardenBooks) {
   const isGarden = asked[0] === WHOLE_GARDEN;
   const chosen = books.beds.filter(({ id }) => asked.includes(id)).slice(0, MOST_BEDS);
   const beds = isGarden ? books.beds : chosen.length > 0 ? chosen : books.beds.slice(0, 1);
-  const years = Math.min(
-    MOST_YEARS,
-    Math.max(1, Math.round(Number(query.get('years') ?? FIRST_YEARS)) || FIRST_YEARS),
-  );
+  const askedYears = Number(query.get('years') ?? FIRST_YEARS);
+  const years = isYears(askedYears) ? askedYears : FIRST_YEARS;
   const measure = YEAR_MEASURES.find((one) => one === query.get('measure')) ?? 'organicMatterPct';
   const set = (change: Record<string, string>) =>
     setQuery({ ...Object.fromEntries(query), ...change }, { replace: true });
@@ -196,22 +196,27 @@ function aimOf(form: TargetForm, measures: Measures): number | null {
   return 'target' in read && read.target.type === 'organicMatter' ? read.target.pct : null;
 }
 
+/** How far is looked; what cannot be is said and not followed. */
 function YearsAhead({ years, onChange }: { years: number; onChange: (years: number) => void }) {
+  const [typed, setTyped] = useState(String(years));
+  const asked = numberFromText(typed);
+  const isSound = isYears(asked);
   return (
-    <label className="years-ahead">
-      <InputNumber
-        aria-label="Years ahead"
-        min={1}
-        max={MOST_YEARS}
-        precision={0}
-        value={years}
-        onChange={(value) => value !== null && onChange(value)}
-        style={{ width: 66 }}
-      />{' '}
-      years ahead
-    </label>
+    <TextField
+      name="Years ahead"
+      value={typed}
+      onChange={(text) => {
+        setTyped(text);
+        const value = numberFromText(text);
+        if (isYears(value)) onChange(value);
+      }}
+      trouble={isSound ? undefined : `must be whole years from 1 to ${MOST_YEARS}`}
+      width={84}
+    />
   );
 }
+
+const isYears = (value: number): boolean => Number.isInteger(value) && value >= 1 && value <= MOST_YEARS;
 
 function MeasureChoice({ chosen, onChoose }: { chosen: string; onChoose: (chosen: string) => void }) {
   return (

@@ -1,0 +1,23 @@
+/** 1, 2, 2.5 or 5 times a power of ten, not below `rough`. */
+export function niceStep(rough: number): number {
+  if (!(rough > 0)) return 0.25;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  return [1, 2, 2.5, 5, 10].map((factor) => factor * power).find((step) => step >= rough * (1 - 1e-9))!;
+}
+
+/** From `low` in steps to the first figure that is not below `highest`; two figures at least. */
+export const evenly = (low: number, highest: number, step: number): number[] =>
+  Array.from({ length: Math.max(2, Math.ceil((highest - low) / step - 1e-9) + 1) }, (_, i) => low + i * step);
+
+const STEPS = 4;
+
+/**
+ * Round figures, evenly apart, around all values; from zero on, or, when `isAbout` a level far from zero, from just
+ * below the lowest. At least one value.
+ */
+export function evenScale(values: readonly number[], isAbout: boolean): readonly number[] {
+  const [lowest, highest] = [Math.min(...values), Math.max(...values)];
+  const step = niceStep((highest - (isAbout ? lowest : Math.min(0, lowest))) / STEPS);
+  const low = isAbout || lowest < 0 ? Math.floor(lowest / step) * step : 0;
+  return evenly(isAbout ? Math.max(0, low) : low, highest, step);
+}
