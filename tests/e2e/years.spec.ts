@@ -87,6 +87,7 @@ test.describe('a sandy and a clay bed', () => {
       await page.getByLabel('Each time').fill('1,2');
       await page.getByLabel('Name', { exact: true }).fill('Compost, as much as it takes');
       await page.getByRole('button', { name: 'Keep as my habit' }).click();
+      await expect(page.getByRole('button', { name: 'Keep as my habit' })).toHaveCount(0);
       await expect(
         page.getByRole('button', { name: 'Compost, as much as it takes', exact: true }),
       ).toHaveAttribute('aria-pressed', 'true');

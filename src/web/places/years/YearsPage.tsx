@@ -178,7 +178,7 @@ function OpenYears({ books }: { books: GardenBooks }) {
             setForm={setTargetForm}
           />
           <WorthBand view={view} books={books} measures={measures} />
-          <AdoptBand key={lines[focus]!.id} line={lines[focus]!} view={view} books={books} />
+          <AdoptBand key={`${focus} ${lines[focus]!.name}`} line={lines[focus]!} view={view} books={books} />
         </>
       )}
       <p className="soft estimate">{ESTIMATE}</p>
