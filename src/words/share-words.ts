@@ -1,4 +1,5 @@
-import type { ShareConflict, ShareReason, UnmetCause, UnmetWant } from '../core/sharing/share-out.ts';
+import type { ShareReason, UnmetCause, UnmetWant } from '../core/sharing/explain.ts';
+import type { ShareConflict } from '../core/sharing/share-out.ts';
 import type { ByPurpose, Purpose, ShareSeason } from '../core/sharing/share-problem.ts';
 import { percent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';

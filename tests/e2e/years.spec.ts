@@ -190,6 +190,7 @@ test.describe('years on the demo', () => {
     });
     await test.step('it becomes the plan, and the laying day has it', async () => {
       await region(page, 'this season').getByRole('button', { name: 'Make it the plan' }).click();
+      await expect(page.getByText(/loads? (is|are) planned\. See the laying day/)).toBeVisible();
       await page.getByRole('link', { name: 'See the laying day' }).click();
       await expect(page.getByText('Last year’s compost').first()).toBeVisible();
     });

@@ -21,6 +21,8 @@ export interface Share {
   readonly litres: number;
 }
 
+/** Nobody walks with less than half a barrow. */
+export const LEAST_L = LITRES_PER_METRIC_BARROW / 2;
 /** Carrying one barrow costs as much as a want met on so many square metres is worth (set here). */
 export const BARROW_COST_M2 = 0.03;
 

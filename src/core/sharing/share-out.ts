@@ -6,13 +6,14 @@ import type {
   SolveLinearProgram,
 } from '../numerics/linear-program.ts';
 import { LITRES_PER_METRIC_BARROW } from '../units/volume.ts';
+import { reasonOf, unmetOf, type ExplainedShare, type SharedPair, type UnmetWant } from './explain.ts';
 import {
   BARROW_COST_M2,
   evenSplit,
   gainKey,
   gainsByPair,
+  LEAST_L,
   measureOf,
-  metBy,
   valueOfWant,
   type Share,
   type ShareMeasure,
@@ -23,37 +24,9 @@ import {
   SHARE_SEASONS,
   unsuited,
   type FixedShare,
-  type Purpose,
-  type ShareBed,
-  type ShareGain,
-  type SharePile,
   type ShareProblem,
   type ShareSeason,
 } from './share-problem.ts';
-
-/** Why a share is what it is. */
-export interface ShareReason {
-  /** What it serves, the most first, as shares of what it is worth there. */
-  readonly serves: readonly { readonly purpose: Purpose; readonly share: number }[];
-  /** It holds nitrogen back, and this bed can bear it. */
-  readonly bearsLockUp: boolean;
-  /** The bed the next liter would be worth most on otherwise; null when it suits no other. */
-  readonly runnerUpBedId: string | null;
-  readonly isFixed: boolean;
-}
-
-export interface ExplainedShare extends Share, ShareReason {}
-
-export type UnmetCause = 'nothingSuits' | 'usedUp' | 'lockUp' | 'notWorthCarrying';
-
-/** A want that stays open. */
-export interface UnmetWant {
-  readonly bedId: string;
-  readonly season: ShareSeason;
-  readonly purpose: Purpose;
-  readonly metShare: number;
-  readonly cause: UnmetCause;
-}
 
 export type ShareConflict =
   | {
@@ -81,23 +54,16 @@ export type ShareAnswer =
     }
   | { readonly status: 'infeasible'; readonly conflicts: readonly ShareConflict[] };
 
-/** One pile on one bed in one season. */
-interface Pair {
-  readonly pile: SharePile;
-  readonly bed: ShareBed;
-  readonly season: ShareSeason;
-  readonly gain: ShareGain;
+/** A pair as the programme names it. */
+interface Pair extends SharedPair {
   readonly litres: string;
   readonly isUsed: string;
   readonly fixedL: number | null;
 }
 
-/** Nobody walks with less than half a barrow. */
-const LEAST_L = LITRES_PER_METRIC_BARROW / 2;
 /** With more pairs than this, halves of barrows are no longer kept apart from none: it would take too long. */
 const MOST_WHOLE_PAIRS = 160;
 const NEAR_ENOUGH = 1e-6;
-const MET = 0.95;
 
 /**
  * Who gets what: the shares that meet most of what the beds want for the least carrying, within what is there, the
@@ -134,7 +100,10 @@ export function shareOut(problem: ShareProblem, solve: SolveLinearProgram): Shar
   }));
   return {
     status: 'solved',
-    shares: used.map(({ pair }, i) => ({ ...shares[i], ...reasonOf(pair, shares[i], problem) })),
+    shares: used.map(({ pair }, i) => ({
+      ...shares[i],
+      ...reasonOf(pair, shares[i].litres, pair.fixedL !== null, problem),
+    })),
     unmet: unmetOf(shares, problem),
     measure: measureOf(shares, problem),
     even,
@@ -281,86 +250,4 @@ function conflictsOf({ piles, beds, gains, fixed }: ShareProblem): ShareConflict
     }),
   );
   return [...beyondStock, ...onBeds, ...beyondLockUp];
-}
-
-const worthPerL = (gain: ShareGain, bed: ShareBed, season: ShareSeason, purpose: Purpose): number => {
-  const wanted = bed.wants[season][purpose];
-  return wanted > 0 ? (valueOfWant(bed, purpose) * Math.max(0, gain.perL[purpose])) / wanted : 0;
-};
-
-function reasonOf(pair: Pair, { litres }: Share, { beds, gains, piles }: ShareProblem): ShareReason {
-  const { bed, season, gain, pile } = pair;
-  const worth = PURPOSES.map((purpose) => ({
-    purpose,
-    worth: Math.min(worthPerL(gain, bed, season, purpose) * litres, valueOfWant(bed, purpose)),
-  }));
-  const all = worth.reduce((sum, one) => sum + one.worth, 0);
-  const others = gains
-    .filter((one) => one.pileId === pile.id && one.bedId !== bed.id)
-    .flatMap((one) => {
-      const other = beds.find(({ id }) => id === one.bedId)!;
-      const itsPile = piles.find(({ id }) => id === one.pileId)!;
-      if (unsuited(itsPile, other) !== null) return [];
-      return [
-        { bedId: other.id, worth: PURPOSES.reduce((sum, p) => sum + worthPerL(one, other, season, p), 0) },
-      ];
-    })
-    .filter((one) => one.worth > 0)
-    .toSorted((a, b) => b.worth - a.worth);
-  return {
-    serves: worth
-      .filter((one) => one.worth > 0.1 * all)
-      .toSorted((a, b) => b.worth - a.worth)
-      .map((one) => ({ purpose: one.purpose, share: all > 0 ? one.worth / all : 0 })),
-    bearsLockUp: gain.lockedGPerL * litres > 0.05 * bed.lockLimitG && bed.rootsReachDeep,
-    runnerUpBedId: others[0]?.bedId ?? null,
-    isFixed: pair.fixedL !== null,
-  };
-}
-
-function unmetOf(shares: readonly Share[], problem: ShareProblem): UnmetWant[] {
-  const byPair = gainsByPair(problem.gains);
-  return problem.beds.flatMap((bed) =>
-    SHARE_SEASONS.flatMap((season) => {
-      const met = metBy(shares, bed, season, byPair);
-      return PURPOSES.flatMap((purpose): UnmetWant[] => {
-        const wanted = bed.wants[season][purpose];
-        const metShare = wanted > 0 ? met[purpose] / wanted : 1;
-        if (metShare >= MET) return [];
-        const cause = causeOf(bed, season, purpose, shares, problem, byPair);
-        return [{ bedId: bed.id, season, purpose, metShare, cause }];
-      });
-    }),
-  );
-}
-
-function causeOf(
-  bed: ShareBed,
-  season: ShareSeason,
-  purpose: Purpose,
-  shares: readonly Share[],
-  { piles }: ShareProblem,
-  gains: ReadonlyMap<string, ShareGain>,
-): UnmetCause {
-  const serving = piles.filter(
-    (pile) => unsuited(pile, bed) === null && (gains.get(gainKey(pile.id, bed.id))?.perL[purpose] ?? 0) > 0,
-  );
-  if (serving.length === 0) return 'nothingSuits';
-  const left = serving.filter((pile) => {
-    const takenL = shares.reduce(
-      (sum, one) =>
-        one.pileId === pile.id && (season === 'next' || one.season === 'now') ? sum + one.litres : sum,
-      0,
-    );
-    return takenL < (season === 'now' ? pile.freeL : pile.freeL + pile.comingL) - LEAST_L;
-  });
-  if (left.length === 0) return 'usedUp';
-  const locked = shares
-    .filter((one) => one.bedId === bed.id && one.season === season)
-    .reduce(
-      (sum, one) => sum + one.litres * Math.max(0, gains.get(gainKey(one.pileId, bed.id))!.lockedGPerL),
-      0,
-    );
-  const locks = left.every((pile) => gains.get(gainKey(pile.id, bed.id))!.lockedGPerL > 0);
-  return locks && locked > 0.9 * bed.lockLimitG - NEAR_ENOUGH ? 'lockUp' : 'notWorthCarrying';
 }

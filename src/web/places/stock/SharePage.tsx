@@ -1,18 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks, PlanRevision } from '../../../contract/records.ts';
-import { isoDateOf } from '../../../core/climate/calendar.ts';
-import type { ExplainedShare, ShareAnswer } from '../../../core/sharing/share-out.ts';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { ExplainedShare } from '../../../core/sharing/explain.ts';
+import type { ShareAnswer } from '../../../core/sharing/share-out.ts';
 import {
   SHARE_SEASONS,
   type FixedShare,
   type ShareProblem,
   type ShareSeason,
 } from '../../../core/sharing/share-problem.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
-import { dayOf } from '../../../words/dates.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
@@ -24,15 +21,12 @@ import {
   unmetWords,
   wantWords,
 } from '../../../words/share-words.ts';
-import { sentencesOf } from '../../api/failures.ts';
-import { usePlanBeds } from '../../api/habits.ts';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { shareQuery } from '../../worker/questions.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { useUndo } from '../shell/use-undo.tsx';
-import { planCautions } from '../years/plan-cautions.ts';
 import { FixShare } from './FixShare.tsx';
+import { PlanShares, ShareCautions, shareDate } from './PlanShares.tsx';
 import '../../theme/figures-table.css';
 import './share.css';
 
@@ -67,6 +61,7 @@ export function SharePage() {
 function OpenShares({ books }: { books: GardenBooks }) {
   const [aim, setAim] = useState(FIRST_AIM_PCT);
   const [fixed, setFixed] = useState<readonly FixedShare[]>([]);
+  const [planned, setPlanned] = useState<string | null>(null);
   const measures = measuresOf(books.garden);
   const aimPct = numberFromText(aim);
   const isAim = aimPct > 0 && aimPct <= 40;
@@ -111,6 +106,13 @@ function OpenShares({ books }: { books: GardenBooks }) {
           {trouble}
         </p>
       )}
+      <div role="status">
+        {planned && (
+          <p>
+            {planned} <Link to={`/garden/${books.garden.id}/laying`}>See the laying day</Link>
+          </p>
+        )}
+      </div>
       {data?.ok && (
         <div aria-busy={isFetching}>
           <Shared
@@ -119,6 +121,7 @@ function OpenShares({ books }: { books: GardenBooks }) {
             books={books}
             measures={measures}
             names={names}
+            onPlanned={setPlanned}
           />
           <FixShare
             problem={data.result.problem}
@@ -145,13 +148,16 @@ interface SharedProps {
   readonly books: GardenBooks;
   readonly measures: Measures;
   readonly names: Names;
+  /** Told what was planned; null when it was taken back. */
+  readonly onPlanned: (what: string | null) => void;
 }
 
-function Shared({ answer, problem, books, measures, names }: SharedProps) {
+function Shared({ answer, problem, books, measures, names, onPlanned }: SharedProps) {
   if (answer.status === 'infeasible') {
     return (
       <section className="band" role="alert">
         <h2>It cannot be done like this</h2>
+        {answer.conflicts.length === 0 && <p>Your choices do not go together: let one of them go.</p>}
         <ul>
           {answer.conflicts.map((conflict, i) => (
             <li key={i}>{conflictInWords(conflict, names, measures)}</li>
@@ -178,6 +184,7 @@ function Shared({ answer, problem, books, measures, names }: SharedProps) {
           problem={problem}
           measures={measures}
           names={names}
+          onPlanned={onPlanned}
         />
       ))}
       <details className="unmet">
@@ -220,16 +227,17 @@ interface SeasonSharesProps extends Omit<SharedProps, 'answer'> {
   readonly shares: readonly ExplainedShare[];
 }
 
-function SeasonShares({ season, shares, books, problem, measures, names }: SeasonSharesProps) {
+function SeasonShares({ season, shares, books, problem, measures, names, onPlanned }: SeasonSharesProps) {
   if (shares.length === 0) return null;
+  const date = shareDate(season, books.today);
   const piles = problem.piles.filter((pile) => shares.some(({ pileId }) => pileId === pile.id));
   return (
     <section aria-label={SEASON_WORDS[season]} className="band">
       <div className="share-head">
         <h2>{season === 'now' ? 'This season' : 'In half a year'}</h2>
-        <PlanShares season={season} shares={shares} books={books} />
+        <PlanShares date={date} shares={shares} books={books} onPlanned={onPlanned} />
       </div>
-      {season === 'now' && <ShareCautions shares={shares} problem={problem} books={books} />}
+      <ShareCautions date={date} shares={shares} problem={problem} books={books} />
       {piles.map((pile) => (
         <div key={pile.id} className="share-pile">
           <h3>
@@ -256,111 +264,4 @@ function SeasonShares({ season, shares, books, problem, measures, names }: Seaso
       ))}
     </section>
   );
-}
-
-/** What to mind before it is carried. */
-function ShareCautions({ shares, problem, books }: Pick<SeasonSharesProps, 'shares' | 'problem' | 'books'>) {
-  const findMaterial = materialFinder(books);
-  const sentences = planCautions(
-    shares.flatMap(({ pileId, bedId, litres }) => {
-      const bed = books.beds.find(({ id }) => id === bedId);
-      const { materialId } = problem.piles.find(({ id }) => id === pileId)!;
-      const density = findMaterial(materialId)?.bulkDensityKgPerM3 ?? 0;
-      return bed
-        ? [{ date: books.today, materialId, bed, massFreshKg: (litres * density) / 1000, dugDepthCm: 0 }]
-        : [];
-    }),
-    findMaterial,
-  );
-  if (sentences.length === 0) return null;
-  return (
-    <details className="share-cautions">
-      <summary>Mind before you carry: {sentences.length} things</summary>
-      <ul className="caution-list">
-        {sentences.map((sentence) => (
-          <li key={sentence}>{sentence}</li>
-        ))}
-      </ul>
-    </details>
-  );
-}
-
-const SEASON_DAYS = 182;
-
-/** The shares of a season as planned entries on all their beds. */
-function PlanShares({ season, shares, books }: Pick<SeasonSharesProps, 'season' | 'shares' | 'books'>) {
-  const planBeds = usePlanBeds(books.garden.id);
-  const offerUndo = useUndo();
-  const [isPlanned, setIsPlanned] = useState(false);
-  const date = isoDateOf(dayOf(books.today) + (season === 'now' ? 7 : SEASON_DAYS));
-  const plan = async () => {
-    const revision = revisionOf(shares, date);
-    const kept = await planBeds.mutateAsync(revision);
-    setIsPlanned(true);
-    offerUndo(`${shares.length} loads are planned.`, () => {
-      setIsPlanned(false);
-      planBeds.mutate({
-        beds: revision.beds.map((bed) => ({
-          ...bed,
-          entries: {
-            ...bed.entries,
-            creates: [],
-            removals: kept.entries
-              .filter(({ id }) => bed.entries.creates.some((one) => one.id === id))
-              .map(({ id, version }) => ({ id, version })),
-          },
-        })),
-      });
-    });
-  };
-  return (
-    <div role="status">
-      {isPlanned ? (
-        <span>
-          Planned. <Link to={`/garden/${books.garden.id}/laying`}>See the laying day</Link>
-        </span>
-      ) : (
-        <Button type="primary" loading={planBeds.isPending} onClick={() => void plan()}>
-          Make it the plan
-        </Button>
-      )}
-      {Object.values(sentencesOf(planBeds.error)).map((sentence) => (
-        <span key={sentence} className="field-trouble" role="alert">
-          {sentence}
-        </span>
-      ))}
-    </div>
-  );
-}
-
-function revisionOf(shares: readonly ExplainedShare[], date: string): PlanRevision {
-  const bedIds = [...new Set(shares.map(({ bedId }) => bedId))];
-  return {
-    beds: bedIds.map((bedId) => ({
-      bedId,
-      plantings: { creates: [], removals: [], restores: [] },
-      entries: {
-        changes: [],
-        removals: [],
-        restores: [],
-        order: [],
-        creates: shares
-          .filter((one) => one.bedId === bedId)
-          .map(({ pileId, litres }) => ({
-            id: crypto.randomUUID(),
-            type: 'lay' as const,
-            state: 'planned' as const,
-            date,
-            note: 'Shared out of the stock.',
-            // The server says what the lot has become by then.
-            materialId: 'compost_yard',
-            lotId: pileId,
-            amount: Number(litres.toPrecision(3)),
-            unit: 'litre' as const,
-            dugDepthCm: 0,
-            seasonedMonths: 0,
-          })),
-      },
-    })),
-  };
 }

@@ -1,0 +1,118 @@
+import { Button } from 'antd';
+import type { GardenBooks, PlanRevision } from '../../../contract/records.ts';
+import { isoDateOf } from '../../../core/climate/calendar.ts';
+import { materialFinder } from '../../../core/records/garden-books.ts';
+import type { ExplainedShare } from '../../../core/sharing/explain.ts';
+import type { ShareProblem, ShareSeason } from '../../../core/sharing/share-problem.ts';
+import { dayOf } from '../../../words/dates.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { usePlanBeds } from '../../api/habits.ts';
+import { useUndo } from '../shell/use-undo.tsx';
+import { takenBack } from '../years/adopt-plan.ts';
+import { planCautions } from '../years/plan-cautions.ts';
+
+const WEEK_DAYS = 7;
+const SEASON_DAYS = 182;
+
+/** When the shares of a season are planned to be laid, ISO. */
+export const shareDate = (season: ShareSeason, today: string): string =>
+  isoDateOf(dayOf(today) + (season === 'now' ? WEEK_DAYS : SEASON_DAYS));
+
+interface PlanSharesProps {
+  readonly date: string;
+  readonly shares: readonly ExplainedShare[];
+  readonly books: GardenBooks;
+  /** Told what was planned; null when it was taken back. */
+  readonly onPlanned: (what: string | null) => void;
+}
+
+/** The shares of a season as planned entries on all their beds. */
+export function PlanShares({ date, shares, books, onPlanned }: PlanSharesProps) {
+  const planBeds = usePlanBeds(books.garden.id);
+  const offerUndo = useUndo();
+  const plan = async () => {
+    const { beds } = revisionOf(shares, date);
+    const kept = await planBeds.mutateAsync({ beds });
+    const done = `${shares.length} ${shares.length === 1 ? 'load is' : 'loads are'} planned.`;
+    onPlanned(done);
+    offerUndo(done, () => {
+      onPlanned(null);
+      planBeds.mutate({ beds: beds.map((bed) => takenBack(bed, kept)) });
+    });
+  };
+  return (
+    <div>
+      <Button type="primary" loading={planBeds.isPending} onClick={() => void plan()}>
+        Make it the plan
+      </Button>
+      {Object.values(sentencesOf(planBeds.error)).map((sentence) => (
+        <span key={sentence} className="field-trouble" role="alert">
+          {sentence}
+        </span>
+      ))}
+    </div>
+  );
+}
+
+function revisionOf(shares: readonly ExplainedShare[], date: string): PlanRevision {
+  const bedIds = [...new Set(shares.map(({ bedId }) => bedId))];
+  return {
+    beds: bedIds.map((bedId) => ({
+      bedId,
+      plantings: { creates: [], removals: [], restores: [] },
+      entries: {
+        changes: [],
+        removals: [],
+        restores: [],
+        order: [],
+        creates: shares
+          .filter((one) => one.bedId === bedId)
+          .map(({ pileId, litres }) => ({
+            id: crypto.randomUUID(),
+            type: 'lay' as const,
+            state: 'planned' as const,
+            date,
+            note: 'Shared out of the stock.',
+            // The server says what the lot has become by then.
+            materialId: 'compost_yard',
+            lotId: pileId,
+            amount: Number(litres.toPrecision(3)),
+            unit: 'litre' as const,
+            dugDepthCm: 0,
+            seasonedMonths: 0,
+          })),
+      },
+    })),
+  };
+}
+
+interface ShareCautionsProps extends Omit<PlanSharesProps, 'onPlanned'> {
+  readonly problem: ShareProblem;
+}
+
+/** What to mind before it is carried. */
+export function ShareCautions({ date, shares, problem, books }: ShareCautionsProps) {
+  const findMaterial = materialFinder(books);
+  const sentences = planCautions(
+    shares.flatMap(({ pileId, bedId, litres }) => {
+      const bed = books.beds.find(({ id }) => id === bedId);
+      const { materialId } = problem.piles.find(({ id }) => id === pileId)!;
+      const density = findMaterial(materialId)?.bulkDensityKgPerM3 ?? 0;
+      return bed ? [{ date, materialId, bed, massFreshKg: (litres * density) / 1000, dugDepthCm: 0 }] : [];
+    }),
+    findMaterial,
+  );
+  if (sentences.length === 0) return null;
+  return (
+    <details className="share-cautions">
+      <summary>
+        Mind before you carry: {sentences.length} {sentences.length === 1 ? 'thing' : 'things'}
+      </summary>
+      <ul className="caution-list">
+        {sentences.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </details>
+  );
+}
