@@ -28,5 +28,6 @@ describe('a scale of round figures', () => {
   it('steps are 1, 2, 2.5 or 5 times a power of ten', () => {
     expect([0.011, 0.3, 1, 1.7, 24, 300].map(niceStep)).toEqual([0.02, 0.5, 1, 2, 25, 500]);
     expect(niceStep(0)).toBeGreaterThan(0);
+    expect(niceStep(Number.MIN_VALUE)).toBeGreaterThan(0);
   });
 });

@@ -1,6 +1,9 @@
-/** 1, 2, 2.5 or 5 times a power of ten, not below `rough`. */
+/** Steps below this are no steps: no figure on any chart is that fine, and powers of ten run out further down. */
+const FINEST_STEP = 1e-12;
+
+/** 1, 2, 2.5 or 5 times a power of ten, not below `rough`; a quarter when there is nothing to step over. */
 export function niceStep(rough: number): number {
-  if (!(rough > 0)) return 0.25;
+  if (!(rough > FINEST_STEP)) return 0.25;
   const power = 10 ** Math.floor(Math.log10(rough));
   return [1, 2, 2.5, 5, 10].map((factor) => factor * power).find((step) => step >= rough * (1 - 1e-9))!;
 }
