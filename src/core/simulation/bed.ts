@@ -96,9 +96,6 @@ export interface SubStep {
   rootHumusLoss: number;
 }
 
-/** All processes have this shape. They mutate bed.state and may add to step. */
-export type Process = (bed: Bed, step: SubStep) => void;
-
 export const createSubStep = (): SubStep => ({
   day: 0,
   waterMm: 0,

@@ -37,6 +37,8 @@ function createColumns(column: () => Float64Array) {
 /** Crops in order of planting, one array per column over one buffer. */
 export interface CropTable extends Readonly<ReturnType<typeof createColumns>> {
   count: number;
+  /** No crop before this one is alive: what loops over the living starts here. */
+  firstLiving: number;
   readonly values: Float64Array;
   readonly ids: string[];
 }
@@ -45,13 +47,14 @@ export function createCropTable(capacity: number): CropTable {
   const values = new Float64Array(capacity * COLUMN_COUNT);
   let next = 0;
   const columns = createColumns(() => values.subarray(next, (next += capacity)));
-  return Object.assign(columns, { count: 0, values, ids: [] });
+  return Object.assign(columns, { count: 0, firstLiving: 0, values, ids: [] });
 }
 
 /** Makes `target` equal to `source`; both have the same capacity. Mutates target. */
 export function copyCrops(source: CropTable, target: CropTable): void {
   target.values.set(source.values);
   target.count = source.count;
+  target.firstLiving = source.firstLiving;
   target.ids.length = 0;
   target.ids.push(...source.ids);
 }

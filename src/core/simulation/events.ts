@@ -121,6 +121,7 @@ export function harvestCrop(bed: Bed, crop: CropPlan): void {
   crops.backlogN[k] = 0;
   crops.paleness[k] = 0;
   crops.isAlive[k] = 0;
+  while (crops.firstLiving < crops.count && !crops.isAlive[crops.firstLiving]) crops.firstLiving += 1;
   const standing = crops.standingN[k];
   crops.standingN[k] = 0;
   const residueN = crop.residueMaterial ? standing * crop.residueShare : 0;

@@ -19,6 +19,11 @@ import { automaticWaterMm, stepDay } from './step-day.ts';
 
 /** Largest relative difference between the two sides of the books that a day may end with. */
 export const BALANCE_TOLERANCE = 1e-9;
+/**
+ * The books are proved this often, days, and at the end of every stretch that is run. They are running totals, so
+ * that a gram lost on any day is still missing on the day of the proof.
+ */
+const PROVED_EVERY_DAYS = 10;
 
 /** A bed on its way through a scenario, standing at the morning of `day`. */
 export interface BedRun {
@@ -108,6 +113,7 @@ export function runTo(run: BedRun, untilDay: DayNumber, onMorning?: (run: BedRun
   while (run.day < untilDay) {
     onMorning?.(run);
     runDay(run);
+    if (run.day === untilDay || run.day % PROVED_EVERY_DAYS === 0) proveBooks(run);
   }
 }
 
@@ -129,7 +135,6 @@ function runDay(run: BedRun): void {
   if (scenario.irrigation) wateringMm += automaticWaterMm(bed, scenario.irrigation, weather.month[index]);
   stepDay(bed, run.step, weather, index, wateringMm);
   run.day = day + 1;
-  proveBooks(run);
 }
 
 function proveBooks(run: BedRun): void {

@@ -1,6 +1,6 @@
 import type { WeatherSeries } from '../climate/weather.ts';
 import { smoothStep } from '../numerics/interpolation.ts';
-import type { Bed, Process, SubStep } from './bed.ts';
+import type { Bed, SubStep } from './bed.ts';
 import { age } from './processes/ageing.ts';
 import { decayChar, exchangeCharNitrogen } from './processes/char.ts';
 import { growCrops } from './processes/crop-uptake.ts';
@@ -18,20 +18,20 @@ import type { AutomaticIrrigation } from './scenario.ts';
  * then decay, where microbes are served before roots (short-term microbial priority, Brady and Weil, from
  * memory), and leaching takes what nobody wanted.
  */
-const PROCESSES: readonly Process[] = [
-  receiveDeposition,
-  stackMulch,
-  balanceWater,
-  washAndVolatilize,
-  decayNativeHumus,
-  decayLaidHumus,
-  decayChar,
-  decompose,
-  exchangeCharNitrogen,
-  age,
-  growCrops,
-  leachAndDenitrify,
-];
+function stepOnce(bed: Bed, step: SubStep): void {
+  receiveDeposition(bed);
+  stackMulch(bed, step);
+  balanceWater(bed, step);
+  washAndVolatilize(bed, step);
+  decayNativeHumus(bed, step);
+  decayLaidHumus(bed, step);
+  decayChar(bed);
+  decompose(bed, step);
+  exchangeCharNitrogen(bed);
+  age(bed);
+  growCrops(bed);
+  leachAndDenitrify(bed, step);
+}
 
 /** Days over which unmet demand is compared with demand (S8.9 of the model, set here). */
 const PALENESS_WINDOW_DAYS = 14;
@@ -62,14 +62,12 @@ export function stepDay(
   step.evapotranspirationMm = weather.evapotranspirationMm[index] / steps;
   step.temperatureModifier = weather.temperatureModifier[index]!;
   step.q10Modifier = weather.q10Modifier[index]!;
-  for (let s = 0; s < steps; s++) {
-    for (const process of PROCESSES) process(bed, step);
-  }
+  for (let s = 0; s < steps; s++) stepOnce(bed, step);
   judgePaleness(bed, step.day);
 }
 
 function judgePaleness({ state: { crops } }: Bed, day: number): void {
-  for (let k = 0; k < crops.count; k++) {
+  for (let k = crops.firstLiving; k < crops.count; k++) {
     if (!crops.isAlive[k]) continue;
     const demand = crops.demandAtHarvest[k];
     const now = crops.progress[k];

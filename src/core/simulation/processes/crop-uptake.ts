@@ -23,7 +23,7 @@ export function growCrops(bed: Bed): void {
   const { crops } = bed.state;
   let living = 0;
   let largestReach = 0;
-  for (let k = 0; k < crops.count; k++) {
+  for (let k = crops.firstLiving; k < crops.count; k++) {
     if (!crops.isAlive[k]) continue;
     living += 1;
     advance(bed, k);
@@ -34,7 +34,7 @@ export function growCrops(bed: Bed): void {
     takeUp(bed, CONTACT_ZONE, round, 1);
     takeUp(bed, ROOT_ZONE, round, largestReach);
   }
-  for (let k = 0; k < crops.count; k++) {
+  for (let k = crops.firstLiving; k < crops.count; k++) {
     if (crops.isAlive[k]) settle(bed, k);
   }
 }
@@ -96,12 +96,12 @@ function takeUp({ state, constants }: Bed, zone: number, round: 0 | 1, largestRe
   const content = mineralN[zone];
   const draw = constants.cropDraw;
   let total = 0;
-  for (let k = 0; k < crops.count; k++) total += ask(crops, k, zone, round, content, draw);
+  for (let k = crops.firstLiving; k < crops.count; k++) total += ask(crops, k, zone, round, content, draw);
   if (total <= 0) return;
   const limit = draw * largestReach * content;
   const scale = total <= limit ? 1 : limit / total;
   let paid = 0;
-  for (let k = 0; k < crops.count; k++) {
+  for (let k = crops.firstLiving; k < crops.count; k++) {
     const amount = ask(crops, k, zone, round, content, draw) * scale;
     crops.got[k] += amount;
     paid += amount;

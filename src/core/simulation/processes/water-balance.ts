@@ -8,7 +8,7 @@ const FULL_COVER_MULCH_CM = 5;
 /** Share of the ground the crops shade, 0 to 1. */
 function groundCover(crops: CropTable): number {
   let cover = 0;
-  for (let k = 0; k < crops.count; k++) {
+  for (let k = crops.firstLiving; k < crops.count; k++) {
     if (crops.isAlive[k]) cover = Math.max(cover, smoothStep(crops.progress[k]));
   }
   return cover;
