@@ -6,52 +6,16 @@ import { dayNumberFromIso } from '../../src/core/climate/calendar.ts';
 import { shareBed, shareGains, type MaterialPile } from '../../src/core/sharing/garden-shares.ts';
 import { evenSplit, measureOf } from '../../src/core/sharing/measure.ts';
 import { shareOut, type ShareAnswer } from '../../src/core/sharing/share-out.ts';
-import type { FixedShare, ShareBed, SharePile, ShareProblem } from '../../src/core/sharing/share-problem.ts';
+import type { FixedShare, ShareProblem } from '../../src/core/sharing/share-problem.ts';
 import { solverOver } from '../../src/web/solver/highs.ts';
 import { bedOf, GARDEN, MILD, plantingOf } from '../fixtures/books.ts';
+import { bedOfShare, NOTHING, pileOf, problemOf } from '../fixtures/shares.ts';
 
 let solve: SolveLinearProgram;
 beforeAll(async () => {
   solve = solverOver(await highsLoader());
 });
 
-const NOTHING = { cover: 0, humus: 0, feed: 0, char: 0 };
-const pileOf = (change: Partial<SharePile> & Pick<SharePile, 'id'>): SharePile => ({
-  kind: 'wood',
-  freeL: 1000,
-  comingL: 0,
-  isRawChar: false,
-  isLogs: false,
-  materialId: 'chips_mixed',
-  ...change,
-});
-const bedOfShare = (change: Partial<ShareBed> & Pick<ShareBed, 'id'>): ShareBed => ({
-  kind: 'shrubs',
-  areaM2: 10,
-  clayPct: 20,
-  wants: { now: { ...NOTHING, cover: 500 }, next: NOTHING },
-  urgency: { ...NOTHING, cover: 1 },
-  lockLimitG: 40,
-  rootsReachDeep: true,
-  ...change,
-});
-const problemOf = (
-  piles: SharePile[],
-  beds: ShareBed[],
-  lockedGPerL: Record<string, number> = {},
-): ShareProblem => ({
-  piles,
-  beds,
-  gains: piles.flatMap((pile) =>
-    beds.map((bed) => ({
-      pileId: pile.id,
-      bedId: bed.id,
-      perL: { ...NOTHING, cover: 1 },
-      lockedGPerL: lockedGPerL[bed.id] ?? 0,
-    })),
-  ),
-  fixed: [],
-});
 const solved = (answer: ShareAnswer) => {
   if (answer.status !== 'solved') throw new Error(JSON.stringify(answer));
   return answer;

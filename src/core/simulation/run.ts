@@ -108,7 +108,10 @@ export function startRun(scenario: BedScenario): BedRun {
   };
 }
 
-/** Runs to the morning of `untilDay`, calling `onMorning` before each day. Mutates run. */
+/**
+ * Runs to the morning of `untilDay`, calling `onMorning` before each day. Throws when the books do not balance: a defect
+ * of the model, never of its input. Mutates run.
+ */
 export function runTo(run: BedRun, untilDay: DayNumber, onMorning?: (run: BedRun) => void): void {
   while (run.day < untilDay) {
     onMorning?.(run);
@@ -140,7 +143,7 @@ function runDay(run: BedRun): void {
 function proveBooks(run: BedRun): void {
   const error = relativeError(readBooks(run.bed, run.opening, run.scratch));
   if (!(error <= BALANCE_TOLERANCE)) {
-    throw new Error(`The books do not balance on day ${run.day}: relative difference ${error}`);
+    throw new Error(`The books no longer balance by day ${run.day}: relative difference ${error}`);
   }
   run.largestRelativeError = Math.max(run.largestRelativeError, error);
 }
