@@ -25,6 +25,13 @@ export const date = z.string().superRefine((text, context) => {
   }
 });
 
+const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,9})?Z$/;
+export const instant = z
+  .string()
+  .regex(INSTANT, 'must be an instant in UTC such as 2026-05-14T08:30:00.000Z');
+/** What every record carries in a garden file: its version counts writes in one database and stays there. */
+export const filed = { id, createdAt: instant, updatedAt: instant };
+
 export const stamp = { id, version, createdAt: z.string(), updatedAt: z.string() };
 export const creation = { id: id.optional() };
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MOST_YEARS } from '../core/years/habit.ts';
 import { AMOUNT_UNITS } from '../core/units/amount.ts';
-import { creation, finite, id, name, note, stamp, version } from './fields.ts';
+import { creation, filed, finite, id, name, note, stamp, version } from './fields.ts';
 
 const recurring = {
   month: z.int().min(1).max(12),
@@ -34,6 +34,7 @@ const habitFields = {
 export const habitDraft = z.strictObject({ ...creation, ...habitFields });
 export const habitChange = z.strictObject({ version, ...habitFields });
 export const habitRecord = z.object({ ...stamp, gardenId: id, ...habitFields });
+export const habitFiled = z.strictObject({ ...filed, ...habitFields });
 export type HabitDraft = z.infer<typeof habitDraft>;
 export type HabitChange = z.infer<typeof habitChange>;
 export type HabitRecord = z.infer<typeof habitRecord>;

@@ -12,7 +12,7 @@ import {
   YEAR_CHOICES,
 } from '../core/journal/journal-records.ts';
 import { SQUEEZES } from '../core/judging/judging.ts';
-import { date, finite, id, MOST_AT_ONCE, name, note, stamp, version } from './fields.ts';
+import { creation, date, filed, finite, id, MOST_AT_ONCE, name, note, stamp, version } from './fields.ts';
 
 const leafStep = z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4)]);
 const observed = z.discriminatedUnion('type', [
@@ -112,8 +112,10 @@ const anyRecord = <Extra extends z.ZodRawShape>(extra: Extra) =>
     z.strictObject({ ...extra, ...fields.yearClose }),
   ]);
 
+export const journalRow = anyRecord(creation);
 export const journalChange = anyRecord({ version });
 export const journalRecord = anyRecord({ ...stamp, gardenId: id });
+export const journalFiled = anyRecord(filed);
 export type JournalChange = z.infer<typeof journalChange>;
 export type JournalRecord = z.infer<typeof journalRecord>;
 

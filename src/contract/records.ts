@@ -5,7 +5,19 @@ import { CUTTING_SEASONS } from '../core/materials/wood-chips.ts';
 import { BED_KINDS, CROPPING_BEFORE, RECORD_STATES, SCHOOLS } from '../core/records/bed-records.ts';
 import { AMOUNT_UNITS } from '../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../core/units/soil-nitrogen.ts';
-import { creation, date, finite, id, MOST_AT_ONCE, name, note, share, stamp, version } from './fields.ts';
+import {
+  creation,
+  date,
+  filed,
+  finite,
+  id,
+  MOST_AT_ONCE,
+  name,
+  note,
+  share,
+  stamp,
+  version,
+} from './fields.ts';
 import type { HabitRecord } from './habit-records.ts';
 import type { JournalRecord } from './journal-records.ts';
 import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from './stock-records.ts';
@@ -43,6 +55,7 @@ const gardenFields = {
 export const gardenDraft = z.strictObject({ ...creation, ...gardenFields });
 export const gardenChange = z.strictObject({ version, ...gardenFields });
 export const gardenRecord = z.object({ ...stamp, ...gardenFields });
+export const gardenFiled = z.strictObject({ ...filed, ...gardenFields });
 export type GardenChange = z.infer<typeof gardenChange>;
 export type GardenDraft = z.infer<typeof gardenDraft>;
 export type GardenRecord = z.infer<typeof gardenRecord>;
@@ -67,6 +80,7 @@ const bedFields = {
 export const bedDraft = z.strictObject({ ...creation, ...bedFields });
 export const bedChange = z.strictObject({ version, ...bedFields });
 export const bedRecord = z.object({ ...stamp, gardenId: id, ...bedFields });
+export const bedFiled = z.strictObject({ ...filed, ...bedFields });
 export type BedChange = z.infer<typeof bedChange>;
 export type BedDraft = z.infer<typeof bedDraft>;
 export type BedRecord = z.infer<typeof bedRecord>;
@@ -120,8 +134,21 @@ const anyEntry = <Extra extends z.ZodRawShape>(extra: Extra) =>
   ]);
 
 export const entryDraft = anyEntry(creation);
+/** A line of a table that says which bed it is about. */
+export const entryRow = anyEntry({ ...creation, bedId: id });
 export const entryChange = anyEntry({ version });
 const entryStamp = { ...stamp, bedId: id };
+const massFreshKg = finite.gt(0).max(1e12);
+const entryFiledStamp = { ...filed, bedId: id };
+/** As it stands in a garden file, with what it weighed when it was laid. */
+export const entryFiled = z.discriminatedUnion('type', [
+  z.strictObject({ ...entryFiledStamp, ...layFields, massFreshKg }),
+  z.strictObject({ ...entryFiledStamp, ...digFields }),
+  z.strictObject({ ...entryFiledStamp, ...takeOffFields }),
+  z.strictObject({ ...entryFiledStamp, ...feedFields }),
+  z.strictObject({ ...entryFiledStamp, ...soilTestFields }),
+  z.strictObject({ ...entryFiledStamp, ...waterFields }),
+]);
 export const entryRecord = z.discriminatedUnion('type', [
   z.object({ ...entryStamp, ...layFields, massFreshKg: finite }),
   z.object({ ...entryStamp, ...digFields }),
@@ -169,8 +196,10 @@ const plantingFields = {
   note,
 };
 export const plantingDraft = z.strictObject({ ...creation, ...plantingFields });
+export const plantingRow = z.strictObject({ ...creation, bedId: id, ...plantingFields });
 export const plantingChange = z.strictObject({ version, ...plantingFields });
 export const plantingRecord = z.object({ ...stamp, bedId: id, ...plantingFields });
+export const plantingFiled = z.strictObject({ ...filed, bedId: id, ...plantingFields });
 export type PlantingChange = z.infer<typeof plantingChange>;
 export type PlantingDraft = z.infer<typeof plantingDraft>;
 export type PlantingRecord = z.infer<typeof plantingRecord>;
@@ -218,6 +247,7 @@ export const materialChange = z.strictObject({ version, ...materialFields });
 /** A material described while something else is written, kept with it or not at all. */
 export const namedMaterialDraft = z.strictObject({ id, ...materialFields });
 export const materialRecord = z.object({ ...stamp, gardenId: id, ...materialFields });
+export const materialFiled = z.strictObject({ ...filed, ...materialFields });
 export type MaterialDraft = z.infer<typeof materialDraft>;
 export type MaterialRecord = z.infer<typeof materialRecord>;
 
@@ -236,6 +266,7 @@ const buildUpFields = {
 };
 export const buildUpDraft = z.strictObject({ ...creation, ...buildUpFields });
 export const buildUpRecord = z.object({ ...stamp, gardenId: id, ...buildUpFields });
+export const buildUpFiled = z.strictObject({ ...filed, ...buildUpFields });
 export type BuildUpDraft = z.infer<typeof buildUpDraft>;
 export type BuildUpRecord = z.infer<typeof buildUpRecord>;
 

@@ -7,7 +7,19 @@ import { KEEPINGS } from '../core/stock/keeping.ts';
 import { LOT_FORMS, READINESS_SIGNS, REASONS_TAKEN } from '../core/stock/stock-records.ts';
 import { STOCK_UNITS } from '../core/units/amount.ts';
 import { namedMaterialDraft } from './records.ts';
-import { creation, date, finite, id, MOST_AT_ONCE, name, note, share, stamp, version } from './fields.ts';
+import {
+  creation,
+  date,
+  filed,
+  finite,
+  id,
+  MOST_AT_ONCE,
+  name,
+  note,
+  share,
+  stamp,
+  version,
+} from './fields.ts';
 
 const lotFields = {
   name,
@@ -19,8 +31,10 @@ const lotFields = {
   reserveL: finite.min(0).max(1e7).default(0),
   note,
 };
+export const lotDraft = z.strictObject({ ...creation, ...lotFields });
 export const lotChange = z.strictObject({ version, ...lotFields });
 export const lotRecord = z.object({ ...stamp, gardenId: id, ...lotFields });
+export const lotFiled = z.strictObject({ ...filed, ...lotFields });
 export type LotChange = z.infer<typeof lotChange>;
 export type LotRecord = z.infer<typeof lotRecord>;
 
@@ -134,6 +148,7 @@ const anyMovement = <Extra extends z.ZodRawShape>(extra: Extra) =>
 export const movementDraft = anyMovement(creation);
 export const movementChange = anyMovement({ version });
 export const movementRecord = anyMovement({ ...stamp, gardenId: id });
+export const movementFiled = anyMovement(filed);
 export type MovementDraft = z.infer<typeof movementDraft>;
 export type MovementChange = z.infer<typeof movementChange>;
 export type MovementRecord = z.infer<typeof movementRecord>;
@@ -160,6 +175,7 @@ const labFields = {
 export const labResultDraft = z.strictObject({ ...creation, ...labFields });
 export const labResultChange = z.strictObject({ version, ...labFields });
 export const labResultRecord = z.object({ ...stamp, gardenId: id, ...labFields });
+export const labResultFiled = z.strictObject({ ...filed, ...labFields });
 export type LabResultDraft = z.infer<typeof labResultDraft>;
 export type LabResultRecord = z.infer<typeof labResultRecord>;
 
@@ -173,5 +189,6 @@ const recipeFields = {
 };
 export const recipeDraft = z.strictObject({ ...creation, ...recipeFields });
 export const recipeRecord = z.object({ ...stamp, gardenId: id, ...recipeFields });
+export const recipeFiled = z.strictObject({ ...filed, ...recipeFields });
 export type RecipeDraft = z.infer<typeof recipeDraft>;
 export type RecipeRecord = z.infer<typeof recipeRecord>;

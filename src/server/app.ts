@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import type { AppContext } from './app-context.ts';
-import { headers, limitedBody, sameHostOnly } from './guards.ts';
+import { headers, limitedBody, sameHostOnly, shallowJson } from './guards.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { bedRoutes } from './routes/beds.ts';
 import { buildUpRoutes } from './routes/build-ups.ts';
@@ -9,6 +9,7 @@ import { planRoutes } from './routes/plans.ts';
 import { entryRoutes } from './routes/entries.ts';
 import { calendarFiles, feedRoutes } from './routes/feeds.ts';
 import { gardenRoutes } from './routes/gardens.ts';
+import { gardenFileRoutes, importRoutes } from './routes/imports.ts';
 import { instrumentRoutes } from './routes/instruments.ts';
 import { journalRoutes } from './routes/journal.ts';
 import { labResultRoutes } from './routes/lab-results.ts';
@@ -30,7 +31,9 @@ export function createApp(context: AppContext) {
   app.use(headers);
   app.use(sameHostOnly);
   app.use('/api/*', limitedBody);
+  app.use('/api/*', shallowJson);
   app.route('/', calendarFiles(context));
+  app.route('/', gardenFileRoutes(context));
   const api = app
     .get('/api/health', (c) => c.json({ status: 'ok' }, 200))
     .route('/api/gardens', gardenRoutes(context))
@@ -48,7 +51,8 @@ export function createApp(context: AppContext) {
     .route('/api', journalRoutes(context))
     .route('/api', photoRoutes(context))
     .route('/api', feedRoutes(context))
-    .route('/api', liftRoutes(context));
+    .route('/api', liftRoutes(context))
+    .route('/api', importRoutes(context));
   app.all('/api/*', (c) => {
     throw nothingAt(c.req.path);
   });

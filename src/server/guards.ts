@@ -3,9 +3,11 @@ import { bodyLimit } from 'hono/body-limit';
 import { secureHeaders } from 'hono/secure-headers';
 import { ProblemError } from './problems.ts';
 
-/** A whole garden in one file is far smaller; nothing here needs more. */
+/** No request but a file needs more. */
 const LARGEST_BODY_BYTES = 1024 * 1024;
 const LARGEST_PHOTO_BYTES = 8 * LARGEST_BODY_BYTES;
+const LARGEST_FILE_BYTES = 64 * LARGEST_BODY_BYTES;
+const FILE_PATH = /^\/api\/(gardens\/[^/]+\/)?imports$/;
 const PHOTO_PATH = /^\/api\/gardens\/[^/]+\/photos\/[^/]+$/;
 const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
 const READING = new Set(['GET', 'HEAD']);
@@ -42,9 +44,44 @@ const limitedTo = (maxSize: number, inWords: string): MiddlewareHandler =>
 const limitedRecords = limitedTo(LARGEST_BODY_BYTES, '1 MB');
 const limitedPhoto = limitedTo(LARGEST_PHOTO_BYTES, '8 MB');
 
-/** Photos may be larger than anything else. */
-export const limitedBody: MiddlewareHandler = (c, next) =>
-  (PHOTO_PATH.test(c.req.path) ? limitedPhoto : limitedRecords)(c, next);
+const limitedFile = limitedTo(LARGEST_FILE_BYTES, '64 MB');
+
+/** Photos and whole gardens may be larger than anything else. */
+export const limitedBody: MiddlewareHandler = (c, next) => {
+  if (FILE_PATH.test(c.req.path)) return limitedFile(c, next);
+  return (PHOTO_PATH.test(c.req.path) ? limitedPhoto : limitedRecords)(c, next);
+};
+
+const DEEPEST_JSON = 40;
+
+/** How deep the brackets of a text lie in each other, strings aside. */
+function depthOf(text: string): number {
+  let depth = 0;
+  let deepest = 0;
+  let isInString = false;
+  for (let i = 0; i < text.length; i++) {
+    const sign = text.charCodeAt(i);
+    if (isInString) {
+      if (sign === 0x5c) i += 1;
+      else if (sign === 0x22) isInString = false;
+    } else if (sign === 0x22) isInString = true;
+    else if (sign === 0x7b || sign === 0x5b) deepest = Math.max(deepest, ++depth);
+    else if (sign === 0x7d || sign === 0x5d) depth -= 1;
+  }
+  return deepest;
+}
+
+/** Nothing we write is nested deeply; what is would only exhaust whoever walks it. */
+export const shallowJson: MiddlewareHandler = async function shallowJson(c, next) {
+  if (c.req.header('content-type')?.includes('json') && depthOf(await c.req.text()) > DEEPEST_JSON) {
+    throw new ProblemError(
+      400,
+      'Not accepted',
+      'The file is nested deeper than any of ours; nothing was saved.',
+    );
+  }
+  await next();
+};
 
 /** The component library writes its styles into the page, hence unsafe-inline for styles alone. */
 export const headers = secureHeaders({

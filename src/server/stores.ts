@@ -6,6 +6,7 @@ import type {
   MaterialRecord,
   PlantingRecord,
 } from '../contract/records.ts';
+import type { CollectionName } from '../contract/garden-file.ts';
 import type { HabitRecord } from '../contract/habit-records.ts';
 import type { FeedRecord, JournalRecord, PhotoRecord } from '../contract/journal-records.ts';
 import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from '../contract/stock-records.ts';
@@ -30,12 +31,25 @@ type Distributed<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : ne
 /** A record as it is handed in: everything but what the store stamps on it. */
 export type Unstamped<Record> = Distributed<Record, 'version' | 'createdAt' | 'updatedAt'>;
 
+/** A record as a garden file holds it: with time stamps of its own. */
+export type Filed<Record> = Distributed<Record, 'version'>;
+
 export interface Store<Record extends Versioned> {
   find(id: string): Record | undefined;
   insert(record: Unstamped<Record>): Record;
   update(id: string, version: number, values: object): WriteOutcome<Record>;
   remove(id: string, version: number): RemovalOutcome<Record>;
   restore(id: string): WriteOutcome<Record>;
+  /** Whatever has this id, removed or not. */
+  look(id: string): { readonly record: Record; readonly isRemoved: boolean } | undefined;
+  /** Keeps a record as a file holds it, in the place of whatever has its id. */
+  put(record: Filed<Record>): Record;
+}
+
+/** Records whose order of writing counts: of one day the earlier lies lower, or came first. */
+export interface OrderedStore<Record extends Versioned> extends OwnedStore<Record> {
+  /** Puts these records into this order among themselves. */
+  reorder(ids: readonly string[]): void;
 }
 
 /** Records that belong to something: beds to a garden, entries to a bed. */
@@ -45,8 +59,12 @@ export interface OwnedStore<Record extends Versioned> extends Store<Record> {
 
 /** What is known of photos; the pictures themselves are files. */
 export interface PhotoStore {
+  listOf(gardenId: string): PhotoRecord[];
   find(id: string): (PhotoRecord & { readonly sentSha256: string }) | undefined;
-  insert(photo: Omit<PhotoRecord, 'createdAt'> & { readonly sentSha256: string }): PhotoRecord;
+  /** Taken now, unless the photo says when. */
+  insert(
+    photo: Omit<PhotoRecord, 'createdAt'> & { readonly sentSha256: string; readonly createdAt?: string },
+  ): PhotoRecord;
 }
 
 /** Addresses of calendar feeds, known by the digest of their secret. */
@@ -59,6 +77,35 @@ export interface FeedStore {
   revoke(id: string): boolean;
 }
 
+/** Something that was read in, with what stood there before, so that it can be taken back. */
+export interface ImportRecord {
+  readonly id: string;
+  readonly gardenId: string;
+  readonly at: string;
+  /** What was read in, in words. */
+  readonly summary: string;
+  readonly writes: readonly ImportWrite[];
+  readonly undoneAt: string | null;
+}
+
+export interface ImportWrite {
+  readonly collection: CollectionName | 'garden';
+  readonly id: string;
+  /** The version it was given; a later one has been changed since. */
+  readonly version: number;
+  /** Null when there was nothing, or something removed. */
+  readonly before: object | null;
+}
+
+export interface ImportLog {
+  insert(record: Omit<ImportRecord, 'at' | 'undoneAt'>): ImportRecord;
+  find(id: string): ImportRecord | undefined;
+  /** The newest first. */
+  listOf(gardenId: string): Omit<ImportRecord, 'writes'>[];
+  /** False when it has been taken back already. */
+  markUndone(id: string): boolean;
+}
+
 export interface Stores {
   readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
   readonly beds: OwnedStore<BedRecord>;
@@ -67,18 +114,15 @@ export interface Stores {
   readonly habits: OwnedStore<HabitRecord>;
   readonly lots: OwnedStore<LotRecord>;
   /** Of lots that are not removed. */
-  readonly movements: OwnedStore<MovementRecord>;
+  readonly movements: OrderedStore<MovementRecord>;
   readonly labResults: OwnedStore<LabResultRecord>;
   readonly recipes: OwnedStore<RecipeRecord>;
-  readonly entries: OwnedStore<EntryRecord> & {
-    listOfGarden(gardenId: string): EntryRecord[];
-    /** Puts these entries into this order among themselves; entries of one day lie in it from the soil upwards. */
-    reorder(ids: readonly string[]): void;
-  };
+  readonly entries: OrderedStore<EntryRecord> & { listOfGarden(gardenId: string): EntryRecord[] };
   readonly plantings: OwnedStore<PlantingRecord> & { listOfGarden(gardenId: string): PlantingRecord[] };
-  readonly journal: OwnedStore<JournalRecord>;
+  readonly journal: OrderedStore<JournalRecord>;
   readonly photos: PhotoStore;
   readonly feeds: FeedStore;
+  readonly imports: ImportLog;
   /** Runs `act` so that all its writes are kept, or none when it throws. */
   atomically<Result>(act: () => Result): Result;
 }

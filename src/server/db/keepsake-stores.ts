@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { FeedRecord, PhotoRecord } from '../../contract/journal-records.ts';
-import type { FeedStore, PhotoStore } from '../stores.ts';
+import type { FeedStore, ImportLog, ImportRecord, PhotoStore } from '../stores.ts';
 
 type KeptPhoto = PhotoRecord & { readonly sentSha256: string };
 
@@ -15,11 +15,18 @@ export function photoStore(db: Database, now: () => string): PhotoStore {
       .get({ id }) as KeptPhoto | undefined;
   return {
     find,
+    listOf: (gardenId) =>
+      db
+        .prepare(
+          `SELECT id, garden_id AS gardenId, media_type AS mediaType, bytes, created_at AS createdAt
+           FROM photo WHERE garden_id = @gardenId ORDER BY created_at, id`,
+        )
+        .all({ gardenId }) as PhotoRecord[],
     insert: (photo) => {
       db.prepare(
         `INSERT INTO photo (id, garden_id, media_type, bytes, sent_sha256, created_at)
-         VALUES (@id, @gardenId, @mediaType, @bytes, @sentSha256, @now)`,
-      ).run({ ...photo, now: now() });
+         VALUES (@id, @gardenId, @mediaType, @bytes, @sentSha256, @createdAt)`,
+      ).run({ createdAt: now(), ...photo });
       return find(photo.id)!;
     },
   };
@@ -55,6 +62,39 @@ export function feedStore(db: Database, now: () => string): FeedStore {
     revoke: (id) =>
       db
         .prepare('UPDATE feed SET revoked_at = @now WHERE id = @id AND revoked_at IS NULL')
+        .run({ id, now: now() }).changes === 1,
+  };
+}
+
+const IMPORT = 'id, garden_id AS gardenId, at, summary, undone_at AS undoneAt';
+type ImportRow = Omit<ImportRecord, 'writes'> & { readonly writes: string };
+
+/** What was read in, and what stood there before. */
+export function importLog(db: Database, now: () => string): ImportLog {
+  const find = (id: string): ImportRecord | undefined => {
+    const row = db
+      .prepare(`SELECT ${IMPORT}, writes_json AS writes FROM import WHERE id = @id`)
+      .get({ id }) as ImportRow | undefined;
+    return row && { ...row, writes: JSON.parse(row.writes) as ImportRecord['writes'] };
+  };
+  return {
+    find,
+    insert: (record) => {
+      db.prepare(
+        `INSERT INTO import (id, garden_id, at, summary, writes_json)
+         VALUES (@id, @gardenId, @now, @summary, @writes)`,
+      ).run({ ...record, writes: JSON.stringify(record.writes), now: now() });
+      return find(record.id)!;
+    },
+    listOf: (gardenId) =>
+      db
+        .prepare(
+          `SELECT ${IMPORT} FROM import WHERE garden_id = @gardenId ORDER BY at DESC, rowid DESC LIMIT 20`,
+        )
+        .all({ gardenId }) as Omit<ImportRecord, 'writes'>[],
+    markUndone: (id) =>
+      db
+        .prepare('UPDATE import SET undone_at = @now WHERE id = @id AND undone_at IS NULL')
         .run({ id, now: now() }).changes === 1,
   };
 }

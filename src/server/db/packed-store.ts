@@ -43,6 +43,11 @@ export function packedStore<Kept extends Versioned>(
     update: (id, version, values) =>
       unpacked(table.update(id, version, pack(values), now())) as WriteOutcome<Kept>,
     remove: (id, version) => unpacked(table.remove(id, version, now())) as RemovalOutcome<Kept>,
+    look: (id) => {
+      const kept = table.look(id);
+      return kept && { ...kept, record: unpack(kept.record) };
+    },
+    put: (record) => unpack(table.put(pack(record) as Omit<Packed, 'version'>)),
     restore: (id) => unpacked(table.restore(id, now())) as WriteOutcome<Kept>,
     listOf: (ownerId) => table.listWhere(ownedBy, ownerId).map(unpack),
   };

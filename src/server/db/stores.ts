@@ -15,8 +15,8 @@ import type {
   MovementRecord,
   RecipeRecord,
 } from '../../contract/stock-records.ts';
-import type { OwnedStore, Store, Stores, Unstamped, Versioned } from '../stores.ts';
-import { feedStore, photoStore } from './keepsake-stores.ts';
+import type { Filed, OrderedStore, Store, Stores, Unstamped, Versioned } from '../stores.ts';
+import { feedStore, importLog, photoStore } from './keepsake-stores.ts';
 import { packedStore } from './packed-store.ts';
 import { VersionedTable, type Columns } from './versioned-table.ts';
 
@@ -208,6 +208,8 @@ function storeOver<Record extends Versioned>(
     update: (id, version, values) => table.update(id, version, values, now()),
     remove: (id, version) => table.remove(id, version, now()),
     restore: (id) => table.restore(id, now()),
+    look: (id) => table.look(id),
+    put: (record) => table.put(record as Omit<Record, 'version'>),
   };
 }
 
@@ -246,6 +248,7 @@ export function createStores(db: Database, now: () => string): Stores {
     journal: journalStore(db, now),
     photos: photoStore(db, now),
     feeds: feedStore(db, now),
+    imports: importLog(db, now),
     labResults: {
       ...storeOver(labResults, now),
       listOf: (gardenId) => labResults.listWhere('garden_id = @value', gardenId),
@@ -255,12 +258,17 @@ export function createStores(db: Database, now: () => string): Stores {
       listOf: (gardenId) => recipes.listWhere('garden_id = @value', gardenId),
     },
     entries: {
-      reorder: (ids) => reorderEntries(db, ids),
+      reorder: (ids) => reorder(db, 'entry', ids),
       find: (id) => trimmed(entryStore.find(id)),
       insert: (record) => trimEntry(entryStore.insert(record)),
       update: (id, version, values) => trimmedOutcome(entryStore.update(id, version, spreadEntry(values))),
       remove: (id, version) => trimmedOutcome(entryStore.remove(id, version)),
       restore: (id) => trimmedOutcome(entryStore.restore(id)),
+      look: (id) => {
+        const kept = entryStore.look(id);
+        return kept && { ...kept, record: trimEntry(kept.record) };
+      },
+      put: (record) => trimEntry(entryStore.put(spreadEntry(record) as Filed<EntryRecord>)),
       listOf: (bedId) => entries.listWhere('bed_id = @value', bedId).map(trimEntry),
       listOfGarden: (gardenId) => entries.listWhere(ofGarden, gardenId).map(trimEntry),
     },
@@ -274,21 +282,25 @@ export function createStores(db: Database, now: () => string): Stores {
 }
 
 /** Movements of lots that are not removed. */
-const movementStore = (db: Database, now: () => string): OwnedStore<MovementRecord> =>
-  packedStore<MovementRecord>(
+const movementStore = (db: Database, now: () => string): OrderedStore<MovementRecord> => ({
+  reorder: (ids) => reorder(db, 'stock_movement', ids),
+  ...packedStore<MovementRecord>(
     { db, now },
     { table: 'stock_movement', columns: MOVEMENT, order: 'date, sequence' },
     `lot_id IN (SELECT id FROM lot WHERE removed_at IS NULL AND garden_id = @value)`,
-  );
+  ),
+});
 
 /** What was written about a garden and those of its beds that are not removed. */
-const journalStore = (db: Database, now: () => string): OwnedStore<JournalRecord> =>
-  packedStore<JournalRecord>(
+const journalStore = (db: Database, now: () => string): OrderedStore<JournalRecord> => ({
+  reorder: (ids) => reorder(db, 'journal', ids),
+  ...packedStore<JournalRecord>(
     { db, now },
     { table: 'journal', columns: JOURNAL, order: 'date, sequence' },
     `garden_id = @value AND (bed_id IS NULL OR bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL))`,
     (record) => ('bedId' in record && !isAboutBed(record.kind) ? withoutBed(record) : record),
-  );
+  ),
+});
 
 const isAboutBed = (kind: JournalRecord['kind']): boolean =>
   kind === 'observation' || kind === 'trial' || kind === 'yearClose';
@@ -296,13 +308,15 @@ const isAboutBed = (kind: JournalRecord['kind']): boolean =>
 const withoutBed = ({ bedId, ...record }: JournalRecord & { bedId?: unknown }): JournalRecord =>
   record as JournalRecord;
 
-/** Deals out the places these entries have among themselves anew. */
-function reorderEntries(db: Database, ids: readonly string[]): void {
+/** Deals out the places these records have among themselves anew. */
+function reorder(db: Database, table: 'entry' | 'stock_movement' | 'journal', ids: readonly string[]): void {
   const places = db
-    .prepare(`SELECT sequence FROM entry WHERE id IN (SELECT value FROM json_each(@ids)) ORDER BY sequence`)
+    .prepare(
+      `SELECT sequence FROM ${table} WHERE id IN (SELECT value FROM json_each(@ids)) ORDER BY sequence`,
+    )
     .pluck()
     .all({ ids: JSON.stringify(ids) }) as number[];
-  const put = db.prepare('UPDATE entry SET sequence = @place WHERE id = @id');
+  const put = db.prepare(`UPDATE ${table} SET sequence = @place WHERE id = @id`);
   ids.forEach((id, i) => put.run({ id, place: places[i] }));
 }
 

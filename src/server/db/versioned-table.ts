@@ -105,6 +105,31 @@ export class VersionedTable<Record extends Versioned> {
     return this.find(record.id)!;
   }
 
+  /** Whatever has this id, removed or not. */
+  look(id: string): { readonly record: Record; readonly isRemoved: boolean } | undefined {
+    const row = this.db
+      .prepare(`SELECT ${this.#selected}, removed_at AS removedAt FROM ${this.table} WHERE id = @id`)
+      .get({ id }) as Row | undefined;
+    return row && { record: this.#fromRow(row), isRemoved: row['removedAt'] !== null };
+  }
+
+  /** Keeps a record with the time stamps it brings, in the place of whatever has its id. */
+  put(record: Omit<Record, 'version'>): Record {
+    const columns = Object.values(this.#columns).map(([column]) => column);
+    const overwritten = columns
+      .filter((column) => column !== 'id' && column !== 'version')
+      .map((column) => `${column} = excluded.${column}`);
+    const parameters = Object.keys(this.#columns).map((field) => `@${field}`);
+    this.db
+      .prepare(
+        `INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})
+         ON CONFLICT (id) DO UPDATE SET ${overwritten.join(', ')},
+           version = ${this.table}.version + 1, removed_at = NULL`,
+      )
+      .run(this.#bound({ ...record, version: 1 }));
+    return this.find((record as unknown as Versioned).id)!;
+  }
+
   #isKnown(id: string): boolean {
     return this.db.prepare(`SELECT 1 FROM ${this.table} WHERE id = @id`).get({ id }) !== undefined;
   }

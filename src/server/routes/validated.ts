@@ -9,6 +9,12 @@ export const body = <Schema extends z.ZodType>(schema: Schema) =>
     if (!result.success) throw invalid(problemsOf(result.error));
   });
 
+/** The query through a schema, like a body. */
+export const query = <Schema extends z.ZodType<Record<string, string>>>(schema: Schema) =>
+  zValidator('query', schema, (result) => {
+    if (!result.success) throw invalid(problemsOf(result.error));
+  });
+
 const removal = z.object({ version: z.coerce.number<string>().int().min(1) });
 
 /** Removing names the version one has seen, in the query. */

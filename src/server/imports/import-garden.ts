@@ -1,0 +1,142 @@
+import { createHash } from 'node:crypto';
+import { COLLECTION_NAMES, filedCollections, gardenFile, upgraded } from '../../contract/garden-file.ts';
+import type { ImportReport } from '../../contract/imports.ts';
+import { problemsOf } from '../../contract/problem-fields.ts';
+import { gardenFiled } from '../../contract/records.ts';
+import type { AppContext } from '../app-context.ts';
+import { cleanPhoto } from '../photos/clean-photo.ts';
+import { invalid, ProblemError } from '../problems.ts';
+import type { ImportWrite } from '../stores.ts';
+import { asCopy } from './as-copy.ts';
+import { importRows, type ReadRow } from './write-import.ts';
+
+const REFERENCE = gardenFile.pick({ photos: true });
+
+/** Every record of a file by itself, so that all that is wrong is told at once. */
+function readRows(file: Record<string, unknown>): ReadRow[] {
+  return COLLECTION_NAMES.flatMap((collection) => {
+    const list = file[collection];
+    if (!Array.isArray(list)) {
+      throw invalid([{ field: collection, sentence: `${collection} is missing; it must be a list.` }]);
+    }
+    const seen = new Set<string>();
+    return list.map((raw: unknown, index): ReadRow => {
+      const read = filedCollections[collection].safeParse(raw);
+      if (!read.success) return { collection, index, record: {}, reasons: problemsOf(read.error) };
+      const record = read.data as ReadRow['record'] & { readonly id: string };
+      const isTwice = seen.has(record.id);
+      seen.add(record.id);
+      const reasons = isTwice ? [{ field: 'id', sentence: `id is there twice; got "${record.id}".` }] : [];
+      return { collection, index, record, reasons };
+    });
+  });
+}
+
+function unknownFields(file: Record<string, unknown>): void {
+  const known = new Set(Object.keys(gardenFile.shape));
+  const unknown = Object.keys(file).filter((key) => !known.has(key));
+  if (unknown.length > 0) {
+    throw invalid([{ field: 'input', sentence: `input has unknown fields: ${unknown.join(', ')}.` }]);
+  }
+}
+
+/** Pictures of a file that are not kept yet; those of another garden or none at all are refused. */
+function newPhotos({ stores }: AppContext, gardenId: string, file: Record<string, unknown>) {
+  const read = REFERENCE.safeParse({ photos: file['photos'] });
+  if (!read.success) throw invalid(problemsOf(read.error));
+  return (read.data.photos ?? []).flatMap((photo, i) => {
+    const kept = stores.photos.find(photo.id);
+    if (kept) {
+      if (kept.gardenId === gardenId) return [];
+      throw invalid([{ field: `photos.${i}.id`, sentence: `photos.${i}.id belongs to another garden.` }]);
+    }
+    const bytes = new Uint8Array(Buffer.from(photo.base64, 'base64'));
+    const clean = cleanPhoto(bytes);
+    if (!clean) {
+      throw invalid([
+        { field: `photos.${i}.base64`, sentence: `photos.${i}.base64 must be a whole JPEG or PNG picture.` },
+      ]);
+    }
+    return [{ photo, clean, sentSha256: createHash('sha256').update(bytes).digest('hex') }];
+  });
+}
+
+/** Reads a garden file in: a garden of its own, or into the one of the same id. `isCopy` gives everything new ids. */
+export function importGarden(
+  context: AppContext,
+  raw: unknown,
+  { isDryRun, isCopy }: { readonly isDryRun: boolean; readonly isCopy: boolean },
+): ImportReport {
+  const newest = upgraded(raw) as Record<string, unknown>;
+  const file = isCopy ? (asCopy(newest, context.newId) as Record<string, unknown>) : newest;
+  unknownFields(file);
+  const read = gardenFiled.safeParse(file['garden']);
+  if (!read.success) {
+    throw invalid(
+      problemsOf({
+        issues: read.error.issues.map((issue) => ({ ...issue, path: ['garden', ...issue.path] })),
+      }),
+    );
+  }
+  const garden = read.data;
+  const { stores, photoFiles } = context;
+  const photos = newPhotos(context, garden.id, file);
+  if (!isDryRun) for (const { photo, clean } of photos) photoFiles.write(photo.id, clean.picture);
+  return importRows(context, {
+    gardenId: garden.id,
+    rows: readRows(file),
+    summary: `the garden ${garden.name}, from a file`,
+    isDryRun,
+    isWholeGarden: true,
+    before: () => {
+      const kept = stores.gardens.look(garden.id);
+      const before = kept && !kept.isRemoved ? kept.record : null;
+      const fields = before
+        ? Object.entries(garden)
+            .filter(
+              ([field, value]) =>
+                JSON.stringify(value) !== JSON.stringify(before[field as keyof typeof before]),
+            )
+            .map(([field]) => field)
+        : [];
+      const outcome = !before
+        ? ('added' as const)
+        : fields.length > 0
+          ? ('changed' as const)
+          : ('same' as const);
+      const writes: ImportWrite[] = [];
+      if (outcome !== 'same') {
+        const { version } = stores.gardens.put(garden);
+        writes.push({ collection: 'garden', id: garden.id, version, before });
+      }
+      for (const { photo, clean, sentSha256 } of photos) {
+        const { id, createdAt, mediaType } = photo;
+        if (mediaType !== clean.mediaType) {
+          throw new ProblemError(422, 'Not accepted', `photos: ${id} is not of the kind ${mediaType}.`);
+        }
+        stores.photos.insert({
+          id,
+          createdAt,
+          gardenId: garden.id,
+          mediaType,
+          bytes: clean.picture.length,
+          sentSha256,
+        });
+      }
+      return {
+        rows: [
+          { collection: 'garden', index: 0, id: garden.id, outcome, fields, reasons: [] },
+          ...photos.map(({ photo }, index) => ({
+            collection: 'photos' as const,
+            index,
+            id: photo.id,
+            outcome: 'added' as const,
+            fields: [],
+            reasons: [],
+          })),
+        ],
+        writes,
+      };
+    },
+  });
+}

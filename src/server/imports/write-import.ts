@@ -1,0 +1,310 @@
+import { createHash } from 'node:crypto';
+import { COLLECTION_NAMES, type CollectionName } from '../../contract/garden-file.ts';
+import type { ImportOutcome, ImportReport, ImportRow } from '../../contract/imports.ts';
+import type { FieldProblem } from '../../contract/problem-fields.ts';
+import type { EntryDraft } from '../../contract/records.ts';
+import { InputError } from '../../core/input-error.ts';
+import type { AppContext } from '../app-context.ts';
+import { weighed } from '../entry-revision.ts';
+import { ProblemError, fromInputError } from '../problems.ts';
+import type { Filed, ImportWrite, Store, Stores, Versioned } from '../stores.ts';
+import { journalFaults, modelFaults, type Fault } from './check-import.ts';
+
+/** A record out of a file, or what keeps it from being one. */
+export interface ReadRow {
+  readonly collection: CollectionName;
+  readonly index: number;
+  /** Without an id, one is made of what it says, so that the same line read twice is the same record. */
+  readonly record: object & { readonly id?: string | undefined };
+  readonly reasons: readonly FieldProblem[];
+}
+
+type AnyRecord = Versioned & { readonly gardenId?: string; readonly bedId?: string };
+type AnyStore = Store<AnyRecord>;
+
+interface Setting {
+  readonly stores: Stores;
+  /** ISO date. */
+  readonly today: string;
+  /** The instant of the import. */
+  readonly now: string;
+  readonly gardenId: string;
+}
+
+const storeOf = (stores: Stores, collection: CollectionName): AnyStore =>
+  stores[collection] as unknown as AnyStore;
+
+const sameValue = (a: unknown, b: unknown): boolean =>
+  JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+
+/** Fields in which a record differs from the one that is kept. */
+const differing = (record: object, kept: object): string[] =>
+  Object.entries(record)
+    .filter(([field, value]) => !sameValue(value, (kept as Record<string, unknown>)[field]))
+    .map(([field]) => field);
+
+/** An id that goes with what a line says, and with how many the same have come before it. */
+function namedByContent(rows: readonly ReadRow[]): (ReadRow & { readonly id: string })[] {
+  const seen = new Map<string, number>();
+  return rows.map((row) => {
+    if (row.record.id !== undefined) return { ...row, id: row.record.id };
+    const content = JSON.stringify([row.collection, row.record]);
+    const nth = seen.get(content) ?? 0;
+    seen.set(content, nth + 1);
+    return {
+      ...row,
+      id: `line-${createHash('sha256').update(`${nth} ${content}`).digest('hex').slice(0, 24)}`,
+    };
+  });
+}
+
+/** Where a kept record belongs; entries and plantings belong to the garden of their bed. */
+const gardenOf = (stores: Stores, record: AnyRecord): string | undefined =>
+  record.gardenId ??
+  (record.bedId === undefined ? undefined : stores.beds.look(record.bedId)?.record.gardenId);
+
+interface Named {
+  readonly stores: Stores;
+  readonly gardenId: string;
+}
+
+const isOwnBed = ({ stores, gardenId }: Named, bedId: unknown) =>
+  typeof bedId === 'string' && stores.beds.find(bedId)?.gardenId === gardenId;
+const isOwnLot = ({ stores, gardenId }: Named, lotId: unknown) =>
+  typeof lotId === 'string' && stores.lots.find(lotId)?.gardenId === gardenId;
+
+/** What a record leans on and the garden does not have. */
+function missingReferences(named: Named, collection: CollectionName, record: object): FieldProblem[] {
+  const { bedId, lotId, toLotId, layerId } = record as Record<string, unknown>;
+  const missing: FieldProblem[] = [];
+  const say = (field: string, what: string, value: unknown) =>
+    missing.push({ field, sentence: `${field} names no ${what} of this garden; got "${String(value)}".` });
+  if (bedId !== undefined && bedId !== null && !isOwnBed(named, bedId)) say('bedId', 'bed', bedId);
+  if (lotId !== undefined && lotId !== null && !isOwnLot(named, lotId)) say('lotId', 'pile', lotId);
+  if (toLotId !== undefined && !isOwnLot(named, toLotId)) say('toLotId', 'pile', toLotId);
+  if (collection === 'entries' && typeof layerId === 'string' && !named.stores.entries.look(layerId))
+    say('layerId', 'layer', layerId);
+  return missing;
+}
+
+/** The record as it will be kept: stamped, and weighed where it says how much but not how heavy. */
+function asKept(
+  setting: Setting,
+  row: ReadRow & { readonly id: string },
+  kept: AnyRecord | undefined,
+): Filed<AnyRecord> {
+  const { stores, now, gardenId, today } = setting;
+  const isOfBed = row.collection === 'entries' || row.collection === 'plantings';
+  const stamped = {
+    createdAt: kept?.createdAt ?? now,
+    updatedAt: now,
+    ...row.record,
+    id: row.id,
+    ...(isOfBed ? {} : { gardenId }),
+  };
+  if (
+    row.collection !== 'entries' ||
+    !('type' in stamped) ||
+    stamped.type !== 'lay' ||
+    'massFreshKg' in stamped
+  )
+    return stamped;
+  const { createdAt, updatedAt, bedId, ...draft } = stamped as unknown as EntryDraft & Filed<AnyRecord>;
+  const bed = stores.beds.find(bedId!)!;
+  const entry = weighed({ stores, today }, bed, row.id, draft as EntryDraft);
+  return { ...entry, createdAt, updatedAt } as Filed<AnyRecord>;
+}
+
+interface Written {
+  readonly rows: ImportRow[];
+  readonly writes: ImportWrite[];
+}
+
+const refused = (row: ReadRow & { readonly id: string }, reasons: readonly FieldProblem[]): ImportRow => ({
+  collection: row.collection,
+  index: row.index,
+  id: row.id,
+  outcome: 'rejected',
+  fields: [],
+  reasons,
+});
+
+/** Writes one row unless it cannot be; what stood there before goes into the list of writes. */
+function writeRow(
+  setting: Setting,
+  row: ReadRow & { readonly id: string },
+  writes: ImportWrite[],
+): ImportRow {
+  const { stores, gardenId } = setting;
+  if (row.reasons.length > 0) return refused(row, row.reasons);
+  const store = storeOf(stores, row.collection);
+  const kept = store.look(row.id);
+  if (kept && gardenOf(stores, kept.record) !== gardenId) {
+    const sentence = 'id belongs to a record of another garden; take it in as a copy, or leave the id out.';
+    return refused(row, [{ field: 'id', sentence }]);
+  }
+  const missing = missingReferences({ stores, gardenId }, row.collection, row.record);
+  if (missing.length > 0) return refused(row, missing);
+  const before = kept && !kept.isRemoved ? kept.record : undefined;
+  const fields = before ? differing(row.record, before) : [];
+  const outcome: ImportOutcome = !before ? 'added' : fields.length > 0 ? 'changed' : 'same';
+  if (outcome !== 'same') {
+    let record;
+    try {
+      record = asKept(setting, row, before);
+    } catch (error) {
+      if (error instanceof InputError) error = fromInputError(error);
+      if (!(error instanceof ProblemError)) throw error;
+      return refused(row, error.extra.errors ?? [{ field: 'row', sentence: error.message }]);
+    }
+    const { version } = store.put(record);
+    writes.push({ collection: row.collection, id: row.id, version, before: before ?? null });
+  }
+  return { collection: row.collection, index: row.index, id: row.id, outcome, fields, reasons: [] };
+}
+
+/** Layers come before what is done to them, whatever their order in the file. */
+const inWritingOrder = <Row extends ReadRow>(rows: readonly Row[]): Row[] => {
+  const rank = ({ collection, record }: Row) =>
+    COLLECTION_NAMES.indexOf(collection) * 2 +
+    (collection === 'entries' && !('materialId' in record) ? 1 : 0);
+  return [...rows].sort((a, b) => rank(a) - rank(b));
+};
+
+function reordered(stores: Stores, rows: readonly ImportRow[]): void {
+  const idsOf = (collection: CollectionName) =>
+    rows
+      .filter((row) => row.collection === collection && row.outcome !== 'rejected')
+      .sort((a, b) => a.index - b.index)
+      .map(({ id }) => id);
+  stores.entries.reorder(idsOf('entries'));
+  stores.movements.reorder(idsOf('movements'));
+  stores.journal.reorder(idsOf('journal'));
+}
+
+/** Faults put to the rows they are about; what is about no row of the file is told as one about the garden. */
+function withFaults(rows: readonly ImportRow[], faults: readonly Fault[]): ImportRow[] {
+  const left = new Set(faults);
+  const judged = rows.map((row) => {
+    const own = faults.filter(({ collection, id }) => collection === row.collection && id === row.id);
+    own.forEach((fault) => left.delete(fault));
+    if (own.length === 0) return row;
+    return { ...row, outcome: 'rejected' as const, reasons: own.map(({ reason }) => reason) };
+  });
+  const others = [...left].map(({ collection, id, reason }) => ({
+    collection,
+    index: -1,
+    id: id ?? '',
+    outcome: 'rejected' as const,
+    fields: [],
+    reasons: [reason],
+  }));
+  return [...judged, ...others];
+}
+
+const countsOf = (rows: readonly ImportRow[]): ImportReport['counts'] => {
+  const counts = { added: 0, changed: 0, same: 0, rejected: 0 };
+  for (const { outcome } of rows) counts[outcome] += 1;
+  return counts;
+};
+
+/** Ends a transaction so that nothing of it is kept. */
+class NothingKept extends Error {
+  constructor(readonly report: ImportReport) {
+    super('nothing is kept');
+  }
+}
+
+export interface ImportPlan {
+  readonly gardenId: string;
+  readonly rows: readonly ReadRow[];
+  readonly summary: string;
+  readonly isDryRun: boolean;
+  /** A garden file brings its own order; rows of a table are put behind what is there. */
+  readonly isWholeGarden: boolean;
+  /** Runs in the same transaction, before the rows. */
+  readonly before?: () => Written;
+}
+
+/** Reads records in: all of them, or none while one is rejected or it is only tried. */
+export function importRows({ stores, today, newId }: AppContext, plan: ImportPlan): ImportReport {
+  const setting: Setting = { stores, today: today(), now: new Date().toISOString(), gardenId: plan.gardenId };
+  try {
+    return stores.atomically(() => {
+      const first = plan.before?.() ?? { rows: [], writes: [] };
+      const writes = [...first.writes];
+      const named = inWritingOrder(namedByContent(plan.rows));
+      const written = [...first.rows, ...named.map((row) => writeRow(setting, row, writes))];
+      reordered(stores, written);
+      const rows = checked(setting, plan, written);
+      const counts = countsOf(rows);
+      const isWritten = counts.rejected === 0 && !plan.isDryRun;
+      const importId = isWritten && writes.length > 0 ? newId() : null;
+      const report: ImportReport = {
+        gardenId: plan.gardenId,
+        gardenName: stores.gardens.find(plan.gardenId)!.name,
+        isWritten,
+        importId,
+        counts,
+        rows: rows.filter(({ outcome }) => outcome !== 'same'),
+      };
+      if (!isWritten) throw new NothingKept(report);
+      if (importId !== null)
+        stores.imports.insert({ id: importId, gardenId: plan.gardenId, summary: plan.summary, writes });
+      return report;
+    });
+  } catch (error) {
+    if (error instanceof NothingKept) return error.report;
+    throw error;
+  }
+}
+
+/** The model is asked only about records that could be read at all. */
+function checked(setting: Setting, plan: ImportPlan, written: readonly ImportRow[]): ImportRow[] {
+  const isWhole = written.every(({ outcome }) => outcome !== 'rejected');
+  if (!isWhole) return [...written];
+  const { stores, gardenId, today } = setting;
+  const ids = new Set(written.filter(({ collection }) => collection === 'journal').map(({ id }) => id));
+  const touchesModel = written.some(
+    ({ collection, outcome }) => collection !== 'journal' && outcome !== 'same',
+  );
+  return withFaults(written, [
+    ...(touchesModel ? modelFaults(stores, gardenId, today) : []),
+    ...journalFaults(stores, gardenId, { ids, today, isWholeGarden: plan.isWholeGarden }),
+  ]);
+}
+
+/** Puts back what an import has overwritten and takes away what it added; a problem when any of it was changed since. */
+export function undoImport({ stores, today }: AppContext, importId: string): { gardenId: string } {
+  return stores.atomically(() => {
+    const record = stores.imports.find(importId);
+    if (!record) throw new ProblemError(404, 'Not found', 'There is no such import.');
+    const isLater = record.writes.some(({ collection, id, version }) => {
+      const kept = undoStore(stores, collection).look(id);
+      return kept !== undefined && kept.record.version !== version;
+    });
+    if (isLater) {
+      const detail =
+        'Something that was read in has been changed since; taking it back would lose that. Nothing was changed.';
+      throw new ProblemError(409, 'Changed meanwhile', detail);
+    }
+    if (!stores.imports.markUndone(importId)) {
+      throw new ProblemError(409, 'Taken back already', 'This has been taken back already.');
+    }
+    for (const { collection, id, version, before } of [...record.writes].reverse()) {
+      const store = undoStore(stores, collection);
+      if (before) store.put(before as Filed<AnyRecord>);
+      else store.remove(id, version);
+    }
+    const isGardenGone = !stores.gardens.find(record.gardenId);
+    const [fault] = isGardenGone ? [] : modelFaults(stores, record.gardenId, today());
+    if (fault) {
+      const detail = `What was written since leans on it: ${fault.reason.sentence} Nothing was changed.`;
+      throw new ProblemError(422, 'Not accepted', detail);
+    }
+    return { gardenId: record.gardenId };
+  });
+}
+
+const undoStore = (stores: Stores, collection: ImportWrite['collection']): AnyStore =>
+  collection === 'garden' ? stores.gardens : storeOf(stores, collection);

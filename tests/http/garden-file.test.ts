@@ -1,0 +1,203 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { gardenFile, type GardenFile } from '../../src/contract/garden-file.ts';
+import type { ImportEntry, ImportReport } from '../../src/contract/imports.ts';
+import type { GardenBooks, Problem } from '../../src/contract/records.ts';
+import { phoneJpeg } from '../fixtures/photos.ts';
+import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+
+const GARDEN = 'ternhollow';
+
+const textAt = async (address: string, gardenId = GARDEN): Promise<string> => {
+  const response = await fetch(`${address}/api/gardens/${gardenId}/garden.json`);
+  expect(response.status).toBe(200);
+  return response.text();
+};
+
+describe('a garden as a file', () => {
+  const folder = newFolder();
+  let demo: RunningServer;
+  let empty: RunningServer;
+  let text: string;
+
+  beforeAll(async () => {
+    demo = await startServer(`${folder}/demo.sqlite`, ['--demo']);
+    empty = await startServer(`${folder}/empty.sqlite`);
+    const picture = await fetch(`${demo.address}/api/gardens/${GARDEN}/photos/leaf-1`, {
+      method: 'PUT',
+      body: phoneJpeg(),
+      headers: { 'Content-Type': 'image/jpeg' },
+    });
+    expect(picture.status).toBe(201);
+    text = await textAt(demo.address);
+  });
+  afterAll(async () => {
+    await Promise.all([demo.stop(), empty.stop()]);
+    removeFolder(folder);
+  });
+
+  const read = (address: string, file: unknown, query = '') =>
+    askAt<ImportReport & Problem>(address, 'POST', `/api/imports${query}`, file);
+
+  it('holds everything that was written down', async () => {
+    const file = gardenFile.parse(JSON.parse(text));
+    const { body: books } = await askAt<GardenBooks>(demo.address, 'GET', `/api/gardens/${GARDEN}/books`);
+    expect(file.entries).toHaveLength(books.entries.length);
+    expect(file.journal).toHaveLength(books.journal.length);
+    expect(file.movements).toHaveLength(books.movements.length);
+    expect(file.photos).toHaveLength(1);
+    expect(file.beds.map(({ name }) => name)).toEqual(books.beds.map(({ name }) => name));
+  });
+
+  it('comes out of another database byte for byte as it went in, and the books there are the same', async () => {
+    const tried = await read(empty.address, text, '?dryRun=true');
+    expect(tried.body.counts.rejected).toBe(0);
+    expect(tried.body.isWritten).toBe(false);
+    expect((await askAt<{ gardens: unknown[] }>(empty.address, 'GET', '/api/gardens')).body.gardens).toEqual(
+      [],
+    );
+
+    const { status, body } = await read(empty.address, text);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({
+      isWritten: true,
+      gardenName: 'Ternhollow',
+      counts: { changed: 0, rejected: 0 },
+    });
+    expect(await textAt(empty.address)).toBe(text);
+
+    const again = await read(empty.address, text);
+    expect(again.body.counts).toMatchObject({ added: 0, changed: 0, rejected: 0 });
+    expect(again.body.importId).toBeNull();
+    expect(await textAt(empty.address)).toBe(text);
+  });
+
+  it('changes what the file has otherwise, says which field, and takes it back', async () => {
+    const file = JSON.parse(text) as GardenFile;
+    const bed = file.beds[0]!;
+    file.beds[0] = { ...bed, areaM2: bed.areaM2 + 1, note: 'measured anew' };
+    const { body } = await read(empty.address, file);
+    expect(body.counts.changed).toBe(1);
+    expect(body.rows).toEqual([
+      {
+        collection: 'beds',
+        index: 0,
+        id: bed.id,
+        outcome: 'changed',
+        fields: ['areaM2', 'note'],
+        reasons: [],
+      },
+    ]);
+    expect(await textAt(empty.address)).not.toBe(text);
+
+    const list = await askAt<{ imports: ImportEntry[] }>(
+      empty.address,
+      'GET',
+      `/api/gardens/${GARDEN}/imports`,
+    );
+    expect(list.body.imports[0]).toMatchObject({ id: body.importId, undoneAt: null });
+    const undone = await askAt(empty.address, 'POST', `/api/imports/${body.importId}/undo`);
+    expect(undone.status).toBe(200);
+    expect(await textAt(empty.address)).toBe(text);
+    expect((await askAt<Problem>(empty.address, 'POST', `/api/imports/${body.importId}/undo`)).status).toBe(
+      409,
+    );
+  });
+
+  it('will not take back what was changed since', async () => {
+    const file = JSON.parse(text) as GardenFile;
+    const recipe = { ...file.recipes[0]!, note: 'out of a file' };
+    const { body } = await read(empty.address, { ...file, recipes: [recipe, ...file.recipes.slice(1)] });
+    await read(empty.address, {
+      ...file,
+      recipes: [{ ...recipe, note: 'and later' }, ...file.recipes.slice(1)],
+    });
+    const refused = await askAt<Problem>(empty.address, 'POST', `/api/imports/${body.importId}/undo`);
+    expect(refused.status).toBe(409);
+    expect(refused.body.detail).toMatch(/changed since/);
+    await read(empty.address, text);
+    expect(await textAt(empty.address)).toBe(text);
+  });
+
+  it('is taken in as a copy with ids of its own, once more the same books', async () => {
+    const { body } = await read(empty.address, text, '?copy=true');
+    expect(body).toMatchObject({ isWritten: true, counts: { rejected: 0 } });
+    expect(body.gardenId).not.toBe(GARDEN);
+    const copy = JSON.parse(await textAt(empty.address, body.gardenId)) as GardenFile;
+    const original = JSON.parse(text) as GardenFile;
+    expect(copy.entries.map(({ date, type }) => [date, type])).toEqual(
+      original.entries.map(({ date, type }) => [date, type]),
+    );
+    const ids = new Set(original.entries.map(({ id }) => id));
+    expect(copy.entries.some(({ id }) => ids.has(id))).toBe(false);
+    const undone = await askAt(empty.address, 'POST', `/api/imports/${body.importId}/undo`);
+    expect(undone.status).toBe(200);
+    expect(await textAt(empty.address)).toBe(text);
+  });
+
+  it('is refused whole, row by row and column by column, when anything in it cannot be', async () => {
+    const file = JSON.parse(text) as GardenFile;
+    const entries = file.entries as unknown as Record<string, unknown>[];
+    const lay = entries.findIndex((entry) => entry['type'] === 'lay');
+    const spoilt = {
+      ...file,
+      garden: { ...file.garden, name: 'Spoilt' },
+      beds: file.beds.map((bed, i) => (i === 0 ? { ...bed, areaM2: -1 } : bed)),
+      entries: entries.map((entry, i) => (i === lay ? { ...entry, amount: 'much' } : entry)),
+    };
+    const { status, body } = await read(empty.address, spoilt);
+    expect(status).toBe(200);
+    expect(body.isWritten).toBe(false);
+    const reasons = body.rows.filter(({ outcome }) => outcome === 'rejected');
+    expect(reasons).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({
+          collection: 'beds',
+          index: 0,
+          reasons: [expect.objectContaining({ field: 'areaM2' })],
+        }),
+        expect.objectContaining({
+          collection: 'entries',
+          index: lay,
+          reasons: [expect.objectContaining({ field: 'amount' })],
+        }),
+      ]),
+    );
+    expect(await textAt(empty.address)).toBe(text);
+  });
+
+  it('names the record the model would refuse', async () => {
+    const file = JSON.parse(text) as GardenFile;
+    const index = file.entries.findIndex((entry) => entry.type === 'lay' && !entry.lotId);
+    const entries = file.entries.map((entry, i) =>
+      i === index ? { ...entry, materialId: 'moon-dust' } : entry,
+    );
+    const { body } = await read(empty.address, { ...file, entries });
+    expect(body.isWritten).toBe(false);
+    expect(body.rows.filter(({ outcome }) => outcome === 'rejected')).toEqual([
+      expect.objectContaining({
+        collection: 'entries',
+        id: file.entries[index]!.id,
+        reasons: [expect.objectContaining({ field: 'materialId' })],
+      }),
+    ]);
+  });
+
+  it.each([
+    [{ format: 'something-else', version: 1 }, /no garden file/],
+    [{ format: 'vine-ledger-garden', version: 999 }, /update Vine Ledger/],
+    [{ format: 'vine-ledger-garden', version: 'new' }, /whole number/],
+    ['[1, 2', /JSON/],
+    [[], /no garden file/],
+  ])('refuses what is no garden file of a version it knows: %j', async (file, sentence) => {
+    const { status, body } = await read(empty.address, file);
+    expect(status).toBeGreaterThanOrEqual(400);
+    expect(status).toBeLessThan(500);
+    expect(body.detail).toMatch(sentence);
+  });
+
+  it('refuses a file that is nested to exhaust its reader', async () => {
+    const { status, body } = await read(empty.address, `${'['.repeat(100_000)}${']'.repeat(100_000)}`);
+    expect(status).toBe(400);
+    expect(body.detail).toMatch(/nested deeper/);
+  });
+});
