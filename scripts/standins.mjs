@@ -1,4 +1,5 @@
-// npm run standins: a kitchen scale, a heap probe and a soil laboratory that are not there, to try the app with.
+// npm run standins: a kitchen scale, a heap probe, a soil laboratory and a weather station that are not there, to try
+// the app with; npm run standin:weather and the like start one of them.
 import { spawn } from 'node:child_process';
 import { ensurePackages, ROOT } from './setup.mjs';
 
@@ -15,13 +16,13 @@ export function startStandins(args, onAddress) {
   return child;
 }
 
-/** Addresses of all three, once all answer. */
+/** Addresses of all four, once all answer. */
 export const standinAddresses = (args) =>
   new Promise((resolve, reject) => {
     const found = {};
     const child = startStandins(args, (name, address) => {
       found[name] = address;
-      if (found.scale && found.probe && found.laboratory) resolve({ ...found, child });
+      if (found.scale && found.probe && found.laboratory && found.weather) resolve({ ...found, child });
     });
     child.on('error', reject);
     child.on('exit', (code) => reject(new Error(`the stand-ins ended with ${code}`)));

@@ -5,11 +5,12 @@ import { habitFiled } from './habit-records.ts';
 import { journalFiled } from './journal-records.ts';
 import { problemsOf } from './problem-fields.ts';
 import { bedFiled, buildUpFiled, entryFiled, gardenFiled, materialFiled, plantingFiled } from './records.ts';
+import { weatherFiled } from './weather-records.ts';
 import { labResultFiled, lotFiled, movementFiled, recipeFiled } from './stock-records.ts';
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
 export const GARDEN_FILE_FORMAT = 'vine-ledger-garden';
-export const GARDEN_FILE_VERSION = 1;
+export const GARDEN_FILE_VERSION = 2;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -35,6 +36,7 @@ export const filedCollections = {
   entries: entryFiled,
   plantings: plantingFiled,
   journal: journalFiled,
+  weather: weatherFiled,
 } as const;
 export type CollectionName = keyof typeof filedCollections;
 export const COLLECTION_NAMES = Object.keys(filedCollections) as CollectionName[];
@@ -56,13 +58,17 @@ export const gardenFile = z.strictObject({
   entries: list(entryFiled),
   plantings: list(plantingFiled),
   journal: list(journalFiled),
+  weather: list(weatherFiled),
   /** The pictures of the log; absent when the file was made without them. */
   photos: z.array(photoFiled).max(MOST_PHOTOS).optional(),
 });
 export type GardenFile = z.infer<typeof gardenFile>;
 
 /** What turns a file of one version into one of the next, by the version it takes. */
-const UPGRADES: Readonly<Record<number, (file: object) => object>> = {};
+const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
+  // Weather came with version 2; outlines of beds did too, and are null where a bed has none.
+  1: (file) => ({ ...file, weather: [] }),
+};
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

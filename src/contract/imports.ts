@@ -4,6 +4,7 @@ import { habitDraft } from './habit-records.ts';
 import { journalRow } from './journal-records.ts';
 import type { FieldProblem } from './problem-fields.ts';
 import { bedDraft, buildUpDraft, entryRow, materialDraft, plantingRow } from './records.ts';
+import { weatherRow } from './weather-records.ts';
 import { labResultDraft, lotDraft, movementDraft, recipeDraft } from './stock-records.ts';
 
 /** What a line of a table must be, by the kind of record it makes. */
@@ -19,6 +20,7 @@ export const rowSchemas: Readonly<Record<CollectionName, z.ZodType<object>>> = {
   entries: entryRow,
   plantings: plantingRow,
   journal: journalRow,
+  weather: weatherRow,
 };
 
 export const MOST_ROWS = 50_000;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { MeasuredDay } from '../core/climate/weather.ts';
 import { STARTS_AS } from '../core/crops/crop-library.ts';
 import { EXPOSURES } from '../core/materials/material.ts';
 import { CUTTING_SEASONS } from '../core/materials/wood-chips.ts';
@@ -75,6 +76,13 @@ const bedFields = {
   croppingBefore: z.enum(CROPPING_BEFORE).default('unknown'),
   /** Whether its likely range is weighed by what its log says. */
   learnsFromLog: z.boolean().default(true),
+  /** Corners by longitude and latitude, degrees; the first is not repeated at the end. Null when nobody has mapped it. */
+  outline: z
+    .array(z.tuple([finite.min(-180).max(180), finite.min(-90).max(90)]))
+    .min(3)
+    .max(500)
+    .nullable()
+    .default(null),
   note,
 };
 export const bedDraft = z.strictObject({ ...creation, ...bedFields });
@@ -285,6 +293,7 @@ export interface GardenBooks {
   readonly labResults: readonly LabResultRecord[];
   readonly recipes: readonly RecipeRecord[];
   readonly journal: readonly JournalRecord[];
+  readonly weather: readonly MeasuredDay[];
 }
 
 /** RFC 9457 problem details, with what is wrong field by field. */

@@ -18,6 +18,7 @@ export interface InstrumentAddresses {
   readonly scale?: string | undefined;
   readonly probe?: string | undefined;
   readonly laboratory?: string | undefined;
+  readonly weather?: string | undefined;
 }
 
 const PATIENCE_MS = 3000;
@@ -29,7 +30,8 @@ interface Asked {
   readonly body?: object;
 }
 
-async function ask<Reading>(
+/** What an instrument says. A problem when there is none, it does not answer in time, or says what cannot be. */
+export async function askInstrument<Reading>(
   address: string | undefined,
   schema: z.ZodType<Reading>,
   what: string,
@@ -65,7 +67,7 @@ async function ask<Reading>(
 
 /** What lies on the scale; a scale that still swings is asked to be read again. */
 export async function readScale({ scale }: InstrumentAddresses): Promise<ScaleReading> {
-  const reading = await ask(scale, scaleReading, 'kitchen scale');
+  const reading = await askInstrument(scale, scaleReading, 'kitchen scale');
   if (!reading.isStable) {
     throw new ProblemError(
       503,
@@ -77,18 +79,18 @@ export async function readScale({ scale }: InstrumentAddresses): Promise<ScaleRe
 }
 
 export const readProbe = ({ probe }: InstrumentAddresses): Promise<ProbeReading> =>
-  ask(probe, probeReading, 'probe');
+  askInstrument(probe, probeReading, 'probe');
 
 const LABORATORY = 'soil laboratory';
 
 export const sendSample = ({ laboratory }: InstrumentAddresses, sample: SampleSent): Promise<LabSample> =>
-  ask(laboratory, labSample, LABORATORY, { path: '/samples', body: sample });
+  askInstrument(laboratory, labSample, LABORATORY, { path: '/samples', body: sample });
 
 export const samplesOf = (
   { laboratory }: InstrumentAddresses,
   bedId: string,
 ): Promise<{ samples: LabSample[] }> =>
-  ask(laboratory, labSamples, LABORATORY, { path: `/samples?bed=${encodeURIComponent(bedId)}` });
+  askInstrument(laboratory, labSamples, LABORATORY, { path: `/samples?bed=${encodeURIComponent(bedId)}` });
 
 /** The report on a sample; a problem that says when it will be there, while it is not. */
 export async function reportOn(
@@ -97,9 +99,14 @@ export async function reportOn(
   today: string,
 ): Promise<LabReport> {
   const path = `/samples/${encodeURIComponent(sampleId)}.json?on=${today}`;
-  const answer = await ask(laboratory, z.union([labReport, z.object({ readyOn: z.string() })]), LABORATORY, {
-    path,
-  });
+  const answer = await askInstrument(
+    laboratory,
+    z.union([labReport, z.object({ readyOn: z.string() })]),
+    LABORATORY,
+    {
+      path,
+    },
+  );
   if ('readyOn' in answer) {
     throw new ProblemError(503, 'Not ready', `The laboratory will have the report on ${answer.readyOn}.`);
   }

@@ -3,8 +3,8 @@ import type { BedRecord, EntryRecord, MaterialRecord, PlantingRecord } from '../
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
 import { InputError } from '../core/input-error.ts';
 import { checkBooks } from '../core/records/check-books.ts';
-import { drawsOnStock, materialFinder, takenByBed } from '../core/records/garden-books.ts';
-import { keptRecords, requireSoundStock } from './kept-stock.ts';
+import { drawsOnStock, materialFinder, siteOf, takenByBed } from '../core/records/garden-books.ts';
+import { keptRecords, measuredWeather, requireSoundStock } from './kept-stock.ts';
 import { fromInputError, notFound, ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
 
@@ -37,7 +37,13 @@ export function requireSoundBooks(stores: Stores, bedId: string, today: string, 
     : undefined;
   try {
     checkBooks(
-      { site: garden, bed, entries, plantings, ...(taken ? { taken } : {}) },
+      {
+        site: siteOf({ garden, weather: measuredWeather(stores, garden.id) }),
+        bed,
+        entries,
+        plantings,
+        ...(taken ? { taken } : {}),
+      },
       materialFinder({ materials, labResults: stores.labResults.listOf(garden.id) }),
       dayNumberFromIso(today, ['today']),
     );

@@ -1,5 +1,6 @@
 import { fieldAsEntered } from '../contract/as-entered.ts';
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import type { MeasuredDay } from '../core/climate/weather.ts';
 import { InputError } from '../core/input-error.ts';
 import { materialFinder, stockBooksOf, type GardenRecords } from '../core/records/garden-books.ts';
 import { runStock, type StockBooks, type StockRun } from '../core/stock/run-stock.ts';
@@ -18,8 +19,18 @@ export function keptRecords(stores: Stores, gardenId: string): GardenRecords {
     labResults: stores.labResults.listOf(gardenId),
     lots: stores.lots.listOf(gardenId),
     movements: stores.movements.listOf(gardenId),
+    weather: measuredWeather(stores, gardenId),
   };
 }
+
+/** What was measured, without what counts in the database only. */
+export const measuredWeather = (stores: Stores, gardenId: string): MeasuredDay[] =>
+  stores.weather.listOf(gardenId).map(({ date, temperatureC, rainMm, evapotranspirationMm }) => ({
+    date,
+    temperatureC,
+    rainMm,
+    evapotranspirationMm,
+  }));
 
 function lastDay({ movements, takes }: StockBooks, today: string): number {
   const dates = [today, ...movements.map(({ date }) => date), ...takes.map(({ date }) => date)];

@@ -25,10 +25,11 @@ const { values: options } = parseArgs({
     demo: { type: 'boolean', default: false },
     /** Pretend it is this day, YYYY-MM-DD. */
     today: { type: 'string' },
-    /** Where a kitchen scale, a probe and a soil laboratory answer, as http://host:port. */
+    /** Where a kitchen scale, a probe, a soil laboratory and a weather station answer, as http://host:port. */
     scale: { type: 'string' },
     probe: { type: 'string' },
     laboratory: { type: 'string' },
+    weather: { type: 'string' },
   },
 });
 
@@ -63,7 +64,12 @@ function main(): void {
     today,
     newId: randomUUID,
     photoFiles: photoFilesIn(photoFolder),
-    instruments: { scale: options.scale, probe: options.probe, laboratory: options.laboratory },
+    instruments: {
+      scale: options.scale,
+      probe: options.probe,
+      laboratory: options.laboratory,
+      weather: options.weather,
+    },
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
   });
 

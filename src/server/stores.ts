@@ -9,6 +9,7 @@ import type {
 import type { CollectionName } from '../contract/garden-file.ts';
 import type { HabitRecord } from '../contract/habit-records.ts';
 import type { FeedRecord, JournalRecord, PhotoRecord } from '../contract/journal-records.ts';
+import type { WeatherRecord } from '../contract/weather-records.ts';
 import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from '../contract/stock-records.ts';
 
 /** An id that a removed record still holds, so that removing it can be undone. */
@@ -120,6 +121,7 @@ export interface Stores {
   readonly entries: OrderedStore<EntryRecord> & { listOfGarden(gardenId: string): EntryRecord[] };
   readonly plantings: OwnedStore<PlantingRecord> & { listOfGarden(gardenId: string): PlantingRecord[] };
   readonly journal: OrderedStore<JournalRecord>;
+  readonly weather: OwnedStore<WeatherRecord>;
   readonly photos: PhotoStore;
   readonly feeds: FeedStore;
   readonly imports: ImportLog;

@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import { seededStream } from '../core/numerics/seeded-stream.ts';
+import { faultsOf, type Faults } from './faults.ts';
 import type { ScaleReading } from '../contract/instruments.ts';
 
 /** How far a kitchen scale is off, g, and how often it still swings when it is read (set here). */
@@ -11,14 +12,16 @@ const IN_TURN_G = [640, 3560, 640, 6900];
 
 /**
  * A kitchen scale that is not there: `GET /reading`, and `POST /pan` to put something on it. The same seed gives the
- * same readings.
+ * same readings. With faults every other reading is missing.
  */
-export function kitchenScale(seed: number) {
+export function kitchenScale(seed: number, faults: Faults = faultsOf(false)) {
   const next = seededStream(seed);
   let turn = 0;
   let pan: number | null = null;
   return new Hono()
+    .use(faults.late)
     .get('/reading', (c) => {
+      if (faults.isFaulty && next() < 0.5) return c.json({ massG: null, isStable: true }, 200);
       const load = pan ?? IN_TURN_G[turn++ % IN_TURN_G.length]!;
       const isStable = next() >= SWINGS;
       const massG = Math.round(load + (next() - 0.5) * 2 * NOISE_G);

@@ -1,5 +1,7 @@
 import { Hono } from 'hono';
 import { dayNumberFromIso, isoDateOf } from '../core/climate/calendar.ts';
+import { around } from './around.ts';
+import { faultsOf, type Faults } from './faults.ts';
 import { seededStream } from '../core/numerics/seeded-stream.ts';
 import type { LabReport, LabSample, SampleSent } from '../contract/instruments.ts';
 
@@ -8,10 +10,6 @@ const NOISE = { ph: 0.1, organicMatterShare: 0.05, mineralNitrogenShare: 0.2 } a
 /** How far a garden is from what its book says, as a share of the mineral nitrogen and of the organic matter (set here). */
 const HIDDEN_SHARE = 0.15;
 const USUAL_PH = 6.4;
-
-/** Roughly normal around 0 with a spread of 1: the sum of twelve draws (Irwin-Hall). */
-const around = (next: () => number): number =>
-  Array.from({ length: 12 }, next).reduce((sum, one) => sum + one, -6);
 
 /** A number that goes with a text: the same for the same text. */
 function numberOf(text: string): number {
@@ -25,11 +23,12 @@ const rounded = (value: number, decimals: number): number => Number(Math.max(0, 
 /**
  * A soil laboratory that is not there: takes a sample of a bed, and answers days later with a report in JSON or CSV.
  * What the ground truly holds differs from the book a little, the same way for the same bed; the laboratory adds its
- * own scatter. The same seed gives the same reports.
+ * own scatter. The same seed gives the same reports. With faults its reports say what cannot be.
  */
-export function soilLaboratory(seed: number, days: number) {
+export function soilLaboratory(seed: number, days: number, faults: Faults = faultsOf(false)) {
   const kept = new Map<string, LabSample & { readonly report: LabReport }>();
   return new Hono()
+    .use(faults.late)
     .post('/samples', async (c) => {
       const sent = await c.req.json<SampleSent>();
       const id = `S${String(kept.size + 1).padStart(4, '0')}`;
@@ -56,7 +55,7 @@ export function soilLaboratory(seed: number, days: number) {
       if ((c.req.query('on') ?? '') < sample.readyOn) return c.json({ readyOn: sample.readyOn }, 202);
       return kind === 'csv'
         ? c.body(csvOf(sample.report), 200, { 'Content-Type': 'text/csv' })
-        : c.json(sample.report, 200);
+        : c.json(faults.isFaulty ? { ...sample.report, organicMatterPct: 1e4 } : sample.report, 200);
     });
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { daysInMonth } from './calendar.ts';
+import { dayNumberFromIso, daysInMonth } from './calendar.ts';
 import { isSouthern } from './climate.ts';
 import { CLIMATE_PATTERNS } from './patterns.ts';
 import { q10Modifier } from './modifiers.ts';
@@ -71,5 +71,24 @@ describe('days from monthly normals', () => {
     expect([daysInMonth(2024, 2), daysInMonth(2023, 2), daysInMonth(1900, 2), daysInMonth(2000, 2)]).toEqual([
       29, 28, 28, 29,
     ]);
+  });
+
+  it('give way to days that were measured, and to nothing else', () => {
+    const [climate] = CLIMATE_PATTERNS;
+    const first = dayNumberFromIso('2026-03-01', []);
+    const normal = weatherSeries(climate, first, 31, RULES);
+    const measured = weatherSeries(climate, first, 31, RULES, [
+      { date: '2026-03-10', temperatureC: 21, rainMm: 17.5, evapotranspirationMm: null },
+      { date: '2026-03-11', temperatureC: 2, rainMm: 0, evapotranspirationMm: 0.4 },
+      { date: '2027-01-01', temperatureC: 2, rainMm: 0, evapotranspirationMm: 0.4 },
+    ]);
+    expect([measured.rainMm[9], measured.rainMm[10]]).toEqual([17.5, 0]);
+    expect(measured.evapotranspirationMm[9]).toBe(normal.evapotranspirationMm[9]);
+    expect(measured.evapotranspirationMm[10]).toBe(0.4);
+    expect(measured.q10Modifier[9]).toBe(q10Modifier(21));
+    for (const i of [0, 5, 8, 11, 30]) {
+      expect(measured.q10Modifier[i]).toBe(normal.q10Modifier[i]);
+      expect(measured.evapotranspirationMm[i]).toBe(normal.evapotranspirationMm[i]);
+    }
   });
 });

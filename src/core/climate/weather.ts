@@ -1,4 +1,4 @@
-import { calendarDateOf, daysInMonth, type DayNumber } from './calendar.ts';
+import { calendarDateOf, dayNumberFromIso, daysInMonth, type DayNumber } from './calendar.ts';
 import type { ClimateNormals } from './climate.ts';
 import { q10Modifier, temperatureModifier } from './modifiers.ts';
 
@@ -15,6 +15,17 @@ export interface WeatherSeries {
   readonly evapotranspirationMm: Float64Array;
   /** Month of the day, 1 to 12. */
   readonly month: Uint8Array;
+}
+
+/** What a station measured on one day. */
+export interface MeasuredDay {
+  /** ISO date. */
+  readonly date: string;
+  /** Mean of the day, degrees C. */
+  readonly temperatureC: number;
+  readonly rainMm: number;
+  /** Null where the station does not work it out: the normal then stands. */
+  readonly evapotranspirationMm: number | null;
 }
 
 const MID_MONTH = 15;
@@ -42,13 +53,18 @@ export interface WeatherRules {
   readonly temperatureModifierCap: number;
 }
 
-/** Days from monthly normals: temperature by interpolation, rain gathered and let fall every few days. */
+/**
+ * Days from monthly normals: temperature by interpolation, rain gathered and let fall every few days. Days that were
+ * measured stand in their place as they were.
+ */
 export function weatherSeries(
   normals: ClimateNormals,
   firstDay: DayNumber,
   dayCount: number,
   rules: WeatherRules,
+  measured: readonly MeasuredDay[] = [],
 ): WeatherSeries {
+  const measuredOn = new Map(measured.map((one) => [dayNumberFromIso(one.date, ['weather', 'date']), one]));
   const series = {
     firstDay,
     temperatureModifier: new Float64Array(dayCount),
@@ -61,13 +77,16 @@ export function weatherSeries(
   let monthLength = daysInMonth(year, month);
   let gatheredRainMm = 0;
   for (let i = 0; i < dayCount; i++) {
-    const airC = temperatureOnDate(normals.temperatureC, year, month, day);
+    const asMeasured = measuredOn.get(firstDay + i);
+    const airC = asMeasured?.temperatureC ?? temperatureOnDate(normals.temperatureC, year, month, day);
     series.temperatureModifier[i] = temperatureModifier(airC, rules.frozenC, rules.temperatureModifierCap);
     series.q10Modifier[i] = q10Modifier(airC);
-    series.evapotranspirationMm[i] = normals.evapotranspirationMm[month - 1] / monthLength;
+    series.evapotranspirationMm[i] =
+      asMeasured?.evapotranspirationMm ?? normals.evapotranspirationMm[month - 1] / monthLength;
     series.month[i] = month;
-    gatheredRainMm += normals.rainMm[month - 1] / monthLength;
-    if ((firstDay + i) % rules.rainGapDays === 0) {
+    if (asMeasured) series.rainMm[i] = asMeasured.rainMm;
+    else gatheredRainMm += normals.rainMm[month - 1] / monthLength;
+    if (!asMeasured && (firstDay + i) % rules.rainGapDays === 0) {
       series.rainMm[i] = gatheredRainMm;
       gatheredRainMm = 0;
     }

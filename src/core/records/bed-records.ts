@@ -1,5 +1,6 @@
 import type { StartsAs } from '../crops/crop-library.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
+import type { MeasuredDay } from '../climate/weather.ts';
 import type { Exposure } from '../materials/material.ts';
 import type { TakenForBed } from '../stock/run-stock.ts';
 import type { AmountUnit } from '../units/amount.ts';
@@ -33,6 +34,7 @@ export type School = (typeof SCHOOLS)[number];
 
 export interface SiteRecord {
   readonly climate: ClimateNormals;
+  readonly weather?: readonly MeasuredDay[];
   readonly depositionGPerM2Year: number;
 }
 

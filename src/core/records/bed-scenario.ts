@@ -74,6 +74,7 @@ export function bedScenario(
     startDay: openingDay(books, today),
     endDay,
     climate: site.climate,
+    ...(site.weather ? { weather: site.weather } : {}),
     soil: {
       ...SOIL_DEFAULTS,
       organicMatterPct: bed.organicMatterPct,

@@ -1,4 +1,5 @@
 import { dayNumberFromIso, isoDateOf, type DayNumber } from '../climate/calendar.ts';
+import type { MeasuredDay } from '../climate/weather.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
 import { asMeasured, type LabResult } from '../materials/lab-result.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
@@ -17,7 +18,13 @@ export interface GardenRecords {
   readonly labResults: readonly LabResult[];
   readonly lots: readonly LotRecord[];
   readonly movements: readonly StockMovement[];
+  /** What a station measured; the stock lies under the normals all the same. */
+  readonly weather?: readonly MeasuredDay[];
 }
+
+/** The place of a garden with the weather it had. */
+export const siteOf = ({ garden, weather }: Pick<GardenRecords, 'garden' | 'weather'>): SiteRecord =>
+  weather ? { ...garden, weather } : garden;
 
 /**
  * Materials of the garden's own first, then those of the library; each with the figures of the last laboratory report
@@ -121,7 +128,7 @@ export function booksOfBed(
   if (!bed) return undefined;
   const taken = takenFor(records, bedId);
   return {
-    site: records.garden,
+    site: siteOf(records),
     bed,
     entries: records.entries.filter((entry) => entry.bedId === bedId),
     plantings: records.plantings.filter((planting) => planting.bedId === bedId),
@@ -142,5 +149,6 @@ export function recordsAbout(records: GardenRecords, bedId: string): GardenRecor
     plantings: records.plantings.filter(isOwn),
     lots: usesStock ? records.lots : [],
     movements: usesStock ? records.movements : [],
+    ...(records.weather ? { weather: records.weather } : {}),
   };
 }

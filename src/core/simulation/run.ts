@@ -96,6 +96,7 @@ export function startRun(scenario: BedScenario): BedRun {
       scenario.startDay,
       scenario.endDay - scenario.startDay,
       parameters,
+      scenario.weather,
     ),
     piles: new Map(scenario.piles.map((plan) => [plan.id, runPile(plan, scenario.climate, parameters)])),
     opening,

@@ -1,5 +1,6 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
+import type { MeasuredDay } from '../climate/weather.ts';
 import type { Exposure, Material } from '../materials/material.ts';
 import type { CohortOpening } from './cohort-opening.ts';
 import type { ParameterOverrides } from './parameters.ts';
@@ -152,6 +153,8 @@ export interface BedScenario {
   readonly startDay: DayNumber;
   readonly endDay: DayNumber;
   readonly climate: ClimateNormals;
+  /** Days that were measured; the normals stand for all others. */
+  readonly weather?: readonly MeasuredDay[];
   readonly soil: SoilStart;
   readonly events: readonly BedEvent[];
   readonly crops: readonly CropPlan[];

@@ -15,6 +15,7 @@ import type {
   MovementRecord,
   RecipeRecord,
 } from '../../contract/stock-records.ts';
+import type { WeatherRecord } from '../../contract/weather-records.ts';
 import type { Filed, OrderedStore, Store, Stores, Unstamped, Versioned } from '../stores.ts';
 import { feedStore, importLog, photoStore } from './keepsake-stores.ts';
 import { packedStore } from './packed-store.ts';
@@ -46,6 +47,7 @@ const BED: Columns = {
   ph: ['ph'],
   croppingBefore: ['cropping_before'],
   learnsFromLog: ['learns_from_log', 'boolean'],
+  outline: ['outline_json', 'json'],
   note: ['note'],
 };
 
@@ -138,6 +140,14 @@ const LAB_RESULT: Columns = {
   note: ['note'],
 };
 
+const WEATHER: Columns = {
+  gardenId: ['garden_id'],
+  date: ['date'],
+  temperatureC: ['temperature_c'],
+  rainMm: ['rain_mm'],
+  evapotranspirationMm: ['evapotranspiration_mm'],
+};
+
 const RECIPE: Columns = {
   gardenId: ['garden_id'],
   name: ['name'],
@@ -223,6 +233,7 @@ export function createStores(db: Database, now: () => string): Stores {
   const entries = new VersionedTable<EntryRecord>(db, 'entry', ENTRY, 'date, sequence');
   const lots = new VersionedTable<LotRecord>(db, 'lot', LOT, 'created_at, rowid');
   const labResults = new VersionedTable<LabResultRecord>(db, 'lab_result', LAB_RESULT, 'date, id');
+  const weather = new VersionedTable<WeatherRecord>(db, 'weather', WEATHER, 'date, id');
   const recipes = new VersionedTable<RecipeRecord>(db, 'recipe', RECIPE, 'name, id');
   const plantings = new VersionedTable<PlantingRecord>(db, 'planting', PLANTING, 'planted_on, id');
   const ofGarden = `bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL AND garden_id = @value)`;
@@ -246,6 +257,10 @@ export function createStores(db: Database, now: () => string): Stores {
     lots: { ...storeOver(lots, now), listOf: (gardenId) => lots.listWhere('garden_id = @value', gardenId) },
     movements: movementStore(db, now),
     journal: journalStore(db, now),
+    weather: {
+      ...storeOver(weather, now),
+      listOf: (gardenId) => weather.listWhere('garden_id = @value', gardenId),
+    },
     photos: photoStore(db, now),
     feeds: feedStore(db, now),
     imports: importLog(db, now),

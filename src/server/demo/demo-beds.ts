@@ -46,6 +46,7 @@ export interface DemoBed {
     | 'ph'
     | 'croppingBefore'
     | 'learnsFromLog'
+    | 'outline'
     | 'note'
   > &
     Partial<BedDraft>;

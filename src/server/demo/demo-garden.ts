@@ -66,6 +66,7 @@ function plantBed(
     ph: 6.5,
     croppingBefore: 'ordinary',
     learnsFromLog: true,
+    outline: null,
     note: '',
     ...bed,
     id: bedId,

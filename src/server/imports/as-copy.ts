@@ -3,12 +3,8 @@ const LISTS_RECORDS = /Ids$/;
 
 /** Every id a file gives to one of its records. */
 function ownIds(file: Record<string, unknown>): string[] {
-  const records = [
-    file['garden'],
-    ...Object.values(file)
-      .filter((value) => Array.isArray(value))
-      .flat(),
-  ];
+  const lists = Object.values(file).flatMap((value): unknown[] => (Array.isArray(value) ? value : []));
+  const records = [file['garden'], ...lists];
   return records.flatMap((record) => {
     const id: unknown = (record as { id?: unknown } | null)?.id;
     return typeof id === 'string' ? [id] : [];

@@ -8,7 +8,7 @@ import { checkMaterial } from '../../core/materials/check-material.ts';
 import { ownMaterial } from '../../core/materials/own-material.ts';
 import { findLibraryMaterial } from '../../core/materials/library.ts';
 import { checkBooks } from '../../core/records/check-books.ts';
-import { materialFinder, stockBooksOf, type GardenRecords } from '../../core/records/garden-books.ts';
+import { materialFinder, siteOf, stockBooksOf, type GardenRecords } from '../../core/records/garden-books.ts';
 import { runStock, type StockRun } from '../../core/stock/run-stock.ts';
 import { keptRecords } from '../kept-stock.ts';
 import type { Stores } from '../stores.ts';
@@ -46,7 +46,7 @@ function bedFaults(records: GardenRecords, taken: StockRun['taken'] | undefined,
   return records.beds.flatMap((bed) => {
     const entries = records.entries.filter(({ bedId }) => bedId === bed.id);
     const plantings = records.plantings.filter(({ bedId }) => bedId === bed.id);
-    const books = { site: records.garden, bed, entries, plantings, ...(taken ? { taken } : {}) };
+    const books = { site: siteOf(records), bed, entries, plantings, ...(taken ? { taken } : {}) };
     return faultsFrom(
       () => checkBooks(books, findMaterial, dayNumberFromIso(today, ['today'])),
       (error) => {

@@ -10,8 +10,8 @@ import { found } from '../routes/answers.ts';
 import type { Stores, Versioned } from '../stores.ts';
 
 /** Without what counts in one database only. */
-function filed<Record extends Versioned>(record: Record): object {
-  const { version, gardenId, ...rest } = record as Record & { readonly gardenId?: string };
+function filed(record: Versioned): object {
+  const { version, gardenId, ...rest } = record as Versioned & { readonly gardenId?: string };
   return rest;
 }
 
@@ -65,6 +65,7 @@ export function gardenFileOf(stores: Stores, photoFiles: PhotoFiles, gardenId: s
     entries: entries.map(filed),
     plantings: plantings.map(filed),
     journal: journal.map(filed),
+    weather: stores.weather.listOf(gardenId).map(filed),
     photos,
   });
 }

@@ -43,17 +43,32 @@ const differing = (record: object, kept: object): string[] =>
     .filter(([field, value]) => !sameValue(value, (kept as Record<string, unknown>)[field]))
     .map(([field]) => field);
 
-/** An id that goes with what a line says, and with how many the same have come before it. */
-function namedByContent(rows: readonly ReadRow[]): (ReadRow & { readonly id: string })[] {
+interface Named {
+  readonly stores: Stores;
+  readonly gardenId: string;
+}
+
+const digestOf = (text: string): string => createHash('sha256').update(text).digest('hex').slice(0, 24);
+
+/**
+ * An id that goes with what a line says, and with how many the same have come before it. There is one weather a day:
+ * it is known by its date.
+ */
+function named({ stores, gardenId }: Named, rows: readonly ReadRow[]): (ReadRow & { readonly id: string })[] {
   const seen = new Map<string, number>();
+  const weather = new Map(stores.weather.listOf(gardenId).map(({ date, id }) => [date, id]));
   return rows.map((row) => {
     if (row.record.id !== undefined) return { ...row, id: row.record.id };
+    if (row.collection === 'weather' && 'date' in row.record) {
+      const date = String(row.record.date);
+      return { ...row, id: weather.get(date) ?? `day-${digestOf(`${gardenId} ${date}`)}` };
+    }
     const content = JSON.stringify([row.collection, row.record]);
     const nth = seen.get(content) ?? 0;
     seen.set(content, nth + 1);
     return {
       ...row,
-      id: `line-${createHash('sha256').update(`${nth} ${content}`).digest('hex').slice(0, 24)}`,
+      id: `line-${digestOf(`${nth} ${gardenId} ${content}`)}`,
     };
   });
 }
@@ -62,11 +77,6 @@ function namedByContent(rows: readonly ReadRow[]): (ReadRow & { readonly id: str
 const gardenOf = (stores: Stores, record: AnyRecord): string | undefined =>
   record.gardenId ??
   (record.bedId === undefined ? undefined : stores.beds.look(record.bedId)?.record.gardenId);
-
-interface Named {
-  readonly stores: Stores;
-  readonly gardenId: string;
-}
 
 const isOwnBed = ({ stores, gardenId }: Named, bedId: unknown) =>
   typeof bedId === 'string' && stores.beds.find(bedId)?.gardenId === gardenId;
@@ -153,9 +163,9 @@ function writeRow(
     try {
       record = asKept(setting, row, before);
     } catch (error) {
-      if (error instanceof InputError) error = fromInputError(error);
-      if (!(error instanceof ProblemError)) throw error;
-      return refused(row, error.extra.errors ?? [{ field: 'row', sentence: error.message }]);
+      const problem = error instanceof InputError ? fromInputError(error) : error;
+      if (!(problem instanceof ProblemError)) throw error;
+      return refused(row, problem.extra.errors ?? [{ field: 'row', sentence: problem.message }]);
     }
     const { version } = store.put(record);
     writes.push({ collection: row.collection, id: row.id, version, before: before ?? null });
@@ -233,8 +243,8 @@ export function importRows({ stores, today, newId }: AppContext, plan: ImportPla
     return stores.atomically(() => {
       const first = plan.before?.() ?? { rows: [], writes: [] };
       const writes = [...first.writes];
-      const named = inWritingOrder(namedByContent(plan.rows));
-      const written = [...first.rows, ...named.map((row) => writeRow(setting, row, writes))];
+      const rowsInOrder = inWritingOrder(named(setting, plan.rows));
+      const written = [...first.rows, ...rowsInOrder.map((row) => writeRow(setting, row, writes))];
       reordered(stores, written);
       const rows = checked(setting, plan, written);
       const counts = countsOf(rows);

@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import { gardenChange, gardenDraft, type GardenBooks } from '../../contract/records.ts';
+import { measuredWeather } from '../kept-stock.ts';
 import type { AppContext } from '../app-context.ts';
 import { found, requireRemoved, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
@@ -29,6 +30,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
         labResults: stores.labResults.listOf(garden.id),
         recipes: stores.recipes.listOf(garden.id),
         journal: stores.journal.listOf(garden.id),
+        weather: measuredWeather(stores, garden.id),
       };
       return c.json(books, 200);
     })

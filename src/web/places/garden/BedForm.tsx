@@ -93,6 +93,7 @@ function read(fields: BedFields, id: string, isMetric: boolean, changing: BedRec
     startedOn: fields.startedOn === '' ? null : fields.startedOn,
     croppingBefore: fields.croppingBefore,
     learnsFromLog: changing?.learnsFromLog ?? true,
+    outline: changing?.outline ?? null,
     note: changing?.note ?? '',
   });
 }
