@@ -34,8 +34,17 @@ interface Setting {
 const storeOf = (stores: Stores, collection: CollectionName): AnyStore =>
   stores[collection] as unknown as AnyStore;
 
-const sameValue = (a: unknown, b: unknown): boolean =>
-  JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+/** A value without what is empty, its fields in one order: what a row leaves out is the same as what it leaves empty. */
+function plain(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(plain);
+  if (typeof value !== 'object' || value === null) return value ?? null;
+  const fields = Object.entries(value).filter(([, one]) => one !== null && one !== undefined);
+  return Object.fromEntries(
+    fields.sort(([a], [b]) => (a < b ? -1 : 1)).map(([field, one]) => [field, plain(one)]),
+  );
+}
+
+const sameValue = (a: unknown, b: unknown): boolean => JSON.stringify(plain(a)) === JSON.stringify(plain(b));
 
 /** Fields in which a record differs from the one that is kept. */
 const differing = (record: object, kept: object): string[] =>

@@ -1,0 +1,88 @@
+import { isoDateOf, dayNumberFromIso } from '../../core/climate/calendar.ts';
+import { InputError } from '../../core/input-error.ts';
+
+/** How the cells of a file are written. */
+export interface CellStyle {
+  readonly decimal: '.' | ',';
+  readonly dateOrder: DateOrder;
+}
+export const DATE_ORDERS = ['ymd', 'dmy', 'mdy'] as const;
+export type DateOrder = (typeof DATE_ORDERS)[number];
+
+/** What a cell says, or why it says nothing that can be kept. */
+export type Cell<Value> = { readonly value: Value } | { readonly trouble: string };
+
+const NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d{1,3})?$/i;
+/** Blanks, thin and unbreakable ones too, and the apostrophe some write between thousands. */
+const BETWEEN_THOUSANDS = /[\s\u00a0\u202f'’]/g;
+
+export function numberCell(text: string, { decimal }: Pick<CellStyle, 'decimal'>): Cell<number> {
+  const thousands = decimal === ',' ? '.' : ',';
+  const plain = text.replace(BETWEEN_THOUSANDS, '').replaceAll('−', '-');
+  const grouped = plain.split(thousands);
+  const isGrouped =
+    grouped.length > 1 &&
+    grouped.slice(1).every((part, i) => (i < grouped.length - 2 ? /^\d{3}$/ : /^\d{3}(\D|$)/).test(part));
+  if (grouped.length > 1 && !isGrouped) return { trouble: `must be a number; got "${text}"` };
+  const joined = grouped.join('').replace(',', '.');
+  if (!NUMBER.test(joined)) return { trouble: `must be a number; got "${text}"` };
+  const value = Number(joined);
+  return Number.isFinite(value) ? { value } : { trouble: `must be a finite number; got "${text}"` };
+}
+
+const ORDERED: Readonly<Record<DateOrder, readonly ['y' | 'm' | 'd', 'y' | 'm' | 'd', 'y' | 'm' | 'd']>> = {
+  ymd: ['y', 'm', 'd'],
+  dmy: ['d', 'm', 'y'],
+  mdy: ['m', 'd', 'y'],
+};
+const ISO = /^(\d{4})-(\d{1,2})-(\d{1,2})(T.*)?$/;
+const PARTS = /^(\d{1,4})\s*[./\-\s]\s*(\d{1,2})\s*[./\-\s]\s*(\d{1,4})$/;
+/** Two digits of a year: this century up to here, the last one after it. */
+const LAST_SHORT_YEAR = 69;
+
+function fullYear(digits: string): number {
+  const year = Number(digits);
+  if (digits.length > 2) return year;
+  return year <= LAST_SHORT_YEAR ? 2000 + year : 1900 + year;
+}
+
+/** A date as ISO; dates already written that way are taken whatever the order. */
+export function dateCell(text: string, { dateOrder }: Pick<CellStyle, 'dateOrder'>): Cell<string> {
+  const trimmed = text.trim();
+  const iso = ISO.exec(trimmed);
+  const parts = iso ?? PARTS.exec(trimmed);
+  if (!parts) return { trouble: `must be a date; got "${text}"` };
+  const order = ORDERED[iso ? 'ymd' : dateOrder];
+  const part = (name: 'y' | 'm' | 'd') => parts[order.indexOf(name) + 1] ?? '';
+  if (!iso && order.indexOf('y') === 0 && part('y').length < 3)
+    return { trouble: `has no year in front; got "${text}". Is the order of dates right?` };
+  const padded = [
+    String(fullYear(part('y'))).padStart(4, '0'),
+    part('m').padStart(2, '0'),
+    part('d').padStart(2, '0'),
+  ];
+  const date = padded.join('-');
+  try {
+    return { value: isoDateOf(dayNumberFromIso(date, [])) };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { trouble: `must be a date that exists; got "${text}". Is the order of dates right?` };
+  }
+}
+
+const YES = new Set(['true', 'yes', 'y', '1', 'x']);
+const NO = new Set(['false', 'no', 'n', '0', '-']);
+
+export function booleanCell(text: string): Cell<boolean> {
+  const word = text.trim().toLowerCase();
+  if (YES.has(word)) return { value: true };
+  return NO.has(word) ? { value: false } : { trouble: `must be yes or no; got "${text}"` };
+}
+
+export function jsonCell(text: string): Cell<unknown> {
+  try {
+    return { value: JSON.parse(text) as unknown };
+  } catch {
+    return { trouble: 'must be the details as they were exported (JSON)' };
+  }
+}

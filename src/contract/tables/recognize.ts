@@ -1,0 +1,130 @@
+import { DATE_ORDERS, dateCell, numberCell, type CellStyle, type DateOrder } from './cells.ts';
+import { unitsOf, type Column, type ColumnUnit } from './column.ts';
+import type { Table } from './garden-tables.ts';
+import type { Mapping } from './table-rows.ts';
+
+/** A header without its unit, and the unit: "Depth (in)" is depth and in. */
+function partsOf(header: string): { readonly name: string; readonly unit: string } {
+  const text = header.trim().toLowerCase().replaceAll('_', ' ');
+  const bracketed = /^(.*?)\s*[([]\s*([^)\]]+?)\s*[)\]]\s*$/.exec(text);
+  if (bracketed) return { name: bracketed[1]!.trim(), unit: bracketed[2]! };
+  const after = /^(.*?)\s*,\s*([^,]+)$/.exec(text);
+  return after ? { name: after[1]!.trim(), unit: after[2]! } : { name: text, unit: '' };
+}
+
+const isUnit = (unit: ColumnUnit, text: string): boolean =>
+  unit.name.toLowerCase() === text || unit.also.includes(text);
+
+/** The unit a header names for a column; null when it names none that we know. */
+export function unitIn(header: string, { quantity }: Column): ColumnUnit | null {
+  if (!quantity) return null;
+  const { name, unit } = partsOf(header);
+  const units = unitsOf(quantity);
+  const lastWord = name.split(' ').at(-1) ?? '';
+  return units.find((one) => isUnit(one, unit)) ?? units.find((one) => isUnit(one, lastWord)) ?? null;
+}
+
+/** How well a header fits a column: our own word best, then what else it is called, with or without its unit. */
+function fit(header: string, column: Column): number {
+  const text = header.trim().toLowerCase();
+  if (text === column.header) return 3;
+  const { name } = partsOf(header);
+  const own = column.header.replaceAll('_', ' ');
+  if (name === own) return 3;
+  const words = [own, ...(column.also ?? [])];
+  if (words.includes(name)) return 2;
+  const withoutUnit = column.quantity
+    ? unitsOf(column.quantity).reduce(
+        (left, unit) =>
+          [unit.name.toLowerCase(), ...unit.also].reduce(
+            (s, u) => (s.endsWith(` ${u}`) ? s.slice(0, -u.length - 1) : s),
+            left,
+          ),
+        name,
+      )
+    : name;
+  return words.includes(withoutUnit) || own.startsWith(`${withoutUnit} `) ? 1 : 0;
+}
+
+/** Which column of the file goes where: every one once, the best fit first. */
+export function mapColumns(table: Table, headers: readonly string[]): (number | null)[] {
+  const fits = table.columns
+    .flatMap((column, to) =>
+      headers.map((header, from) => ({ to, from, score: column.isDerived ? 0 : fit(header, column) })),
+    )
+    .filter(({ score }) => score > 0)
+    .sort((a, b) => b.score - a.score || a.to - b.to);
+  const mapped = table.columns.map((): number | null => null);
+  const used = new Set<number>();
+  for (const { to, from } of fits) {
+    if (mapped[to] !== null || used.has(from)) continue;
+    mapped[to] = from;
+    used.add(from);
+  }
+  return mapped;
+}
+
+/** Decimal sign of these cells: a comma when figures with one are no figures otherwise. */
+export function decimalIn(cells: readonly string[]): CellStyle['decimal'] {
+  const score = (decimal: CellStyle['decimal']) =>
+    cells.filter((text) => 'value' in numberCell(text, { decimal })).length;
+  const decimals = cells.filter((text) => /^\s*[+-]?\d+,\d{1,2}\s*$/.test(text)).length;
+  const [comma, point] = [score(','), score('.')];
+  return comma > point || (comma === point && decimals > 0) ? ',' : '.';
+}
+
+/** Orders in which all these cells are dates; several when they cannot be told apart. */
+export function dateOrdersIn(cells: readonly string[]): DateOrder[] {
+  const dates = cells.filter((text) => text.trim() !== '');
+  const possible = DATE_ORDERS.filter((dateOrder) =>
+    dates.every((text) => 'value' in dateCell(text, { dateOrder })),
+  );
+  return possible.length > 0 ? possible : ['ymd'];
+}
+
+export interface Recognized {
+  readonly mapping: Mapping;
+  /** More than one when days and months cannot be told apart: the gardener says which. */
+  readonly dateOrders: readonly DateOrder[];
+}
+
+/** A first reading of a file with a header row: columns, units, decimal sign, order of dates. All of it can be changed. */
+export function recognize(
+  table: Table,
+  headers: readonly string[],
+  rows: readonly (readonly string[])[],
+): Recognized {
+  const columns = mapColumns(table, headers);
+  const cellsOf = (kind: Column['kind']) =>
+    table.columns.flatMap((column, i) => {
+      const from = columns[i];
+      return column.kind === kind && from !== null && from !== undefined
+        ? rows.map((row) => row[from] ?? '')
+        : [];
+    });
+  const dateOrders = dateOrdersIn(cellsOf('date'));
+  return {
+    mapping: {
+      columns,
+      units: table.columns.map((column, i) => {
+        const from = columns[i];
+        return from === null || from === undefined ? null : unitIn(headers[from] ?? '', column);
+      }),
+      amountUnit: null,
+      style: {
+        decimal: decimalIn(cellsOf('number').filter((text) => text !== '')),
+        dateOrder: dateOrders[0]!,
+      },
+    },
+    dateOrders,
+  };
+}
+
+/** The table a file most likely is: the one whose columns its headers fit best. */
+export function likelyTable(tables: readonly Table[], headers: readonly string[]): Table {
+  const score = (table: Table) => {
+    const mapped = mapColumns(table, headers).filter((one) => one !== null).length;
+    return mapped - 0.01 * table.columns.length;
+  };
+  return tables.reduce((best, table) => (score(table) > score(best) ? table : best));
+}

@@ -1,0 +1,207 @@
+import { CROP_LIBRARY, findCrop } from '../../core/crops/crop-library.ts';
+import { findLibraryMaterial, MATERIAL_LIBRARY } from '../../core/materials/library.ts';
+import type { FieldProblem } from '../problem-fields.ts';
+import { booleanCell, dateCell, jsonCell, numberCell, type Cell, type CellStyle } from './cells.ts';
+import type { Column, ColumnUnit } from './column.ts';
+import type { Table } from './garden-tables.ts';
+
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What names in cells may mean. */
+export interface TableNames {
+  readonly beds: readonly Named[];
+  readonly lots: readonly Named[];
+  readonly materials: readonly Named[];
+}
+
+const at = (record: unknown, field: string): unknown =>
+  field
+    .split('.')
+    .reduce<unknown>((value, key) => (value as Record<string, unknown> | null | undefined)?.[key], record);
+
+function nameOf(id: unknown, { kind }: Column, names: TableNames): string {
+  if (typeof id !== 'string') return '';
+  const named = (list: readonly Named[]) => list.find((one) => one.id === id)?.name ?? '';
+  if (kind === 'bed') return named(names.beds);
+  if (kind === 'lot') return named(names.lots);
+  if (kind === 'crop') return findCrop(id)?.name ?? '';
+  return named(names.materials) || (findLibraryMaterial(id)?.name ?? '');
+}
+
+function cellText(value: unknown, column: Column, names: TableNames): string {
+  if (column.isName) return nameOf(value, column, names);
+  if (value === undefined || value === null) return '';
+  if (column.kind === 'boolean') return value === true ? 'yes' : 'no';
+  if (column.kind === 'json') return JSON.stringify(value);
+  return typeof value === 'number' || typeof value === 'string' ? String(value) : JSON.stringify(value);
+}
+
+/** Records of a table as a header and rows of text. */
+export function tableCells(
+  table: Table,
+  records: readonly object[],
+  names: TableNames,
+): { readonly fields: string[]; readonly data: string[][] } {
+  const rows = records
+    .filter((record) => table.holds?.(record) ?? true)
+    .map((record) => {
+      const flat = table.unfold?.(record) ?? record;
+      return table.columns.map((column) => cellText(at(flat, column.field), column, names));
+    });
+  return { fields: table.columns.map(({ header }) => header), data: rows };
+}
+
+/** Which column of a file goes where, and in which unit it is. */
+export interface Mapping {
+  /** By index in `table.columns`: index of the column in the file, or null when the file has none. */
+  readonly columns: readonly (number | null)[];
+  /** By index in `table.columns`; null for the unit that is kept. */
+  readonly units: readonly (ColumnUnit | null)[];
+  /** What `unit` is when no column says it. */
+  readonly amountUnit: string | null;
+  readonly style: CellStyle;
+}
+
+const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+function idOf(text: string, column: Column, names: TableNames): Cell<string> {
+  const lists = {
+    bed: names.beds,
+    lot: names.lots,
+    material: [...names.materials, ...MATERIAL_LIBRARY],
+    crop: CROP_LIBRARY,
+  };
+  const list: readonly Named[] = lists[column.kind as keyof typeof lists];
+  const byId = list.find(({ id }) => id === text.trim());
+  if (byId) return { value: byId.id };
+  const byName = list.filter(({ name }) => same(name, text));
+  if (byName.length === 1) return { value: byName[0]!.id };
+  const what = { bed: 'bed of this garden', lot: 'pile of this garden', material: 'material', crop: 'crop' };
+  const noun = what[column.kind as keyof typeof what];
+  return {
+    trouble:
+      byName.length > 1
+        ? `is the name of several; use its id. Got "${text}"`
+        : `names no ${noun}; got "${text}"`,
+  };
+}
+
+function codeOf(text: string, codes: readonly string[]): Cell<string> {
+  const known = codes.find((code) => same(code, text));
+  if (known !== undefined) return { value: known };
+  const loose = (word: string) => word.toLowerCase().replace(/[\s_-]/g, '');
+  const nearly = codes.filter((code) => loose(code) === loose(text));
+  return nearly.length === 1
+    ? { value: nearly[0]! }
+    : { trouble: `must be one of ${codes.join(', ')}; got "${text}"` };
+}
+
+function readCell(
+  text: string,
+  column: Column,
+  unit: ColumnUnit | null,
+  names: TableNames,
+  style: CellStyle,
+): Cell<unknown> {
+  switch (column.kind) {
+    case 'number': {
+      const read = numberCell(text.replace(/%$/, ''), style);
+      if (!('value' in read) || unit === null || (unit.factor === 1 && unit.offset === undefined))
+        return read;
+      return { value: read.value * unit.factor + (unit.offset ?? 0) };
+    }
+    case 'date':
+      return dateCell(text, style);
+    case 'boolean':
+      return booleanCell(text);
+    case 'json':
+      return jsonCell(text);
+    case 'code':
+      return codeOf(text, column.codes ?? []);
+    case 'bed':
+    case 'lot':
+    case 'material':
+    case 'crop':
+      return idOf(text, column, names);
+    default:
+      return { value: text.trim() };
+  }
+}
+
+function put(record: Record<string, unknown>, field: string, value: unknown): void {
+  const [first = '', ...rest] = field.split('.');
+  if (rest.length === 0) record[first] = value;
+  else {
+    const inner = (record[first] ?? {}) as Record<string, unknown>;
+    record[first] = inner;
+    put(inner, rest.join('.'), value);
+  }
+}
+
+/** A row of a file as the record it makes, with what keeps it from being one. */
+export interface TableRow {
+  readonly record: object;
+  readonly reasons: readonly FieldProblem[];
+}
+
+/** Fields of a kept record as a row gives them, so that columns a file lacks leave it as it is. */
+function keptFlat(table: Table, kept: object | undefined): Record<string, unknown> {
+  if (!kept) return {};
+  const flat = table.unfold?.(kept) ?? kept;
+  const record: Record<string, unknown> = {};
+  for (const { field, isDerived } of table.columns) {
+    const value = at(flat, field);
+    if (!isDerived && value !== undefined) put(record, field, structuredCopy(value));
+  }
+  return record;
+}
+
+const structuredCopy = (value: unknown): unknown => JSON.parse(JSON.stringify(value)) as unknown;
+
+/** Reads one row. `kept` finds the record a row changes, by its id. */
+export function readRow(
+  table: Table,
+  cells: readonly string[],
+  mapping: Mapping,
+  names: TableNames,
+  kept: (id: string) => object | undefined,
+): TableRow {
+  const reasons: FieldProblem[] = [];
+  const cellOf = (i: number): string => {
+    const index = mapping.columns[i];
+    return index === null || index === undefined ? '' : (cells[index] ?? '').trim();
+  };
+  const idColumn = table.columns.findIndex(({ field }) => field === 'id');
+  const id = idColumn < 0 ? '' : cellOf(idColumn);
+  const record = keptFlat(table, id === '' ? undefined : kept(id));
+  const given = new Set<string>();
+  table.columns.forEach((column, i) => {
+    if (column.isDerived || given.has(column.field)) return;
+    const text = cellOf(i);
+    if (text === '') {
+      if (mapping.columns[i] !== null && !column.isName) clear(record, column);
+      return;
+    }
+    const read = readCell(text, column, mapping.units[i] ?? null, names, mapping.style);
+    given.add(column.field);
+    if ('value' in read) put(record, column.field, read.value);
+    else reasons.push({ field: column.header, sentence: `${column.header} ${read.trouble}.` });
+  });
+  if (mapping.amountUnit !== null && at(record, 'amount') !== undefined && at(record, 'unit') === undefined) {
+    put(record, 'unit', mapping.amountUnit);
+  }
+  for (const { field, empty } of table.columns) {
+    if (empty !== undefined && at(record, field) === undefined) put(record, field, empty);
+  }
+  return { record: table.fold?.(record) ?? record, reasons };
+}
+
+/** An empty cell empties what the record had. */
+function clear(record: Record<string, unknown>, { field }: Column): void {
+  const [first = '', second] = field.split('.');
+  if (second === undefined) delete record[first];
+  else if (record[first]) delete (record[first] as Record<string, unknown>)[second];
+}
