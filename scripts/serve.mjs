@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { setTimeout as pause } from 'node:timers/promises';
 import { bin, fail, ROOT, run } from './setup.mjs';
 
+const LOOPBACK = '127.0.0.1';
 const PATIENCE_MS = 20_000;
 /** What listens but does not answer in this time is left for the server to find, ms. */
 const HEARING_MS = 2000;
@@ -33,8 +34,8 @@ async function requireFree(address) {
 }
 
 /** Starts the server and says where it is once it truly answers; ends when the server ends. */
-export async function serve(args, port) {
-  const address = `http://127.0.0.1:${port}`;
+export async function serve(args, port, host = LOOPBACK) {
+  const address = `http://${host === '0.0.0.0' ? LOOPBACK : host}:${port}`;
   await requireFree(address);
   const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--port', port, ...args], {
     cwd: ROOT,
@@ -56,4 +57,16 @@ export async function serve(args, port) {
 export function portFrom(argv) {
   const at = argv.indexOf('--port');
   return (at >= 0 ? argv[at + 1] : process.env.PORT) ?? '4180';
+}
+
+export function hostFrom(argv) {
+  const at = argv.indexOf('--host');
+  return at >= 0 ? argv[at + 1] : LOOPBACK;
+}
+
+/** What the server is told besides its port. */
+export function serverArgs(argv) {
+  const given = argv.slice(2).filter((word) => word !== '--build');
+  const at = given.indexOf('--port');
+  return at >= 0 ? given.toSpliced(at, 2) : given;
 }

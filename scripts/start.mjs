@@ -1,9 +1,9 @@
-// npm start: serves the owner's own database.
+// npm start: serves the owner's own database. What stands after -- goes to the server: --port, --host, --scale ...
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensurePackages, ROOT } from './setup.mjs';
-import { buildWeb, portFrom, serve } from './serve.mjs';
+import { buildWeb, hostFrom, portFrom, serve, serverArgs } from './serve.mjs';
 
 ensurePackages();
 if (!existsSync(join(ROOT, 'dist', 'index.html')) || process.argv.includes('--build')) buildWeb();
-await serve([], portFrom(process.argv));
+await serve(serverArgs(process.argv), portFrom(process.argv), hostFrom(process.argv));

@@ -1,3 +1,5 @@
+import type { Access } from './access.ts';
+import type { BooksFile } from './db/books-file.ts';
 import type { Hono } from 'hono';
 import type { InstrumentAddresses } from './instruments.ts';
 import type { PhotoFiles } from './photos/photo-files.ts';
@@ -6,12 +8,18 @@ import type { Stores } from './stores.ts';
 /** What the routes work with; everything that differs between a test and a real evening is in here. */
 export interface AppContext {
   readonly stores: Stores;
+  /** The file behind the stores. */
+  readonly books: Pick<BooksFile, 'state' | 'backUp' | 'backups' | 'check' | 'restore'>;
+  /** Who may come in; absent when only this machine can. */
+  readonly access?: Access | undefined;
+  /** Names and addresses by which this server may be called; those of this machine always are. */
+  readonly hosts?: readonly string[];
   /** Today in the garden, ISO date. */
   readonly today: () => string;
   readonly newId: () => string;
   /** Pictures beside the database. */
   readonly photoFiles: PhotoFiles;
-  /** A scale, a probe and a soil laboratory, where there are some. */
+  /** A scale, a probe, a soil laboratory and a weather station, where there are some. */
   readonly instruments?: InstrumentAddresses;
   /** Adds the built pages after the interface; absent when there are none. */
   readonly servePages?: (app: Hono) => void;

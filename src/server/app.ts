@@ -1,7 +1,9 @@
 import { Hono } from 'hono';
 import type { AppContext } from './app-context.ts';
-import { headers, limitedBody, sameHostOnly, shallowJson } from './guards.ts';
+import { headers, limitedBody, readOnlyUnlessSound, sameHostOnly, shallowJson } from './guards.ts';
 import { answerProblem, ProblemError } from './problems.ts';
+import { backupRoutes } from './routes/backups.ts';
+import { admittedOnly, sessionRoutes } from './routes/session.ts';
 import { bedRoutes } from './routes/beds.ts';
 import { buildUpRoutes } from './routes/build-ups.ts';
 import { habitRoutes } from './routes/habits.ts';
@@ -29,13 +31,15 @@ export function createApp(context: AppContext) {
   app.onError(answerProblem);
   app.notFound((c) => answerProblem(nothingAt(c.req.path), c));
   app.use(headers);
-  app.use(sameHostOnly);
+  app.use(sameHostOnly(context.hosts));
   app.use('/api/*', limitedBody);
+  app.use('/api/*', admittedOnly(context.access));
   app.use('/api/*', shallowJson);
+  app.use('/api/*', readOnlyUnlessSound(context.books.state));
   app.route('/', calendarFiles(context));
   app.route('/', gardenFileRoutes(context));
   const api = app
-    .get('/api/health', (c) => c.json({ status: 'ok' }, 200))
+    .get('/api/health', (c) => c.json({ status: context.books.state().kind }, 200))
     .route('/api/gardens', gardenRoutes(context))
     .route('/api', bedRoutes(context))
     .route('/api', entryRoutes(context))
@@ -52,7 +56,9 @@ export function createApp(context: AppContext) {
     .route('/api', photoRoutes(context))
     .route('/api', feedRoutes(context))
     .route('/api', liftRoutes(context))
-    .route('/api', importRoutes(context));
+    .route('/api', importRoutes(context))
+    .route('/api/backups', backupRoutes(context))
+    .route('/api/session', sessionRoutes(context));
   app.all('/api/*', (c) => {
     throw nothingAt(c.req.path);
   });

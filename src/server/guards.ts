@@ -1,7 +1,8 @@
 import type { MiddlewareHandler } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { secureHeaders } from 'hono/secure-headers';
-import { ProblemError } from './problems.ts';
+import type { BooksState } from '../contract/backups.ts';
+import { IN_WORDS, ProblemError } from './problems.ts';
 
 /** No request but a file needs more. */
 const LARGEST_BODY_BYTES = 1024 * 1024;
@@ -20,23 +21,46 @@ function hostName(authority: string): string {
   }
 }
 
+const FETCH_SITES = new Set(['same-origin', 'none']);
+
 /** Only pages of this very server may talk to it: no rebound names, no writes from other sites. */
-export const sameHostOnly: MiddlewareHandler = async function sameHostOnly(c, next) {
-  const host = c.req.header('host') ?? '';
-  if (!LOOPBACK_NAMES.has(hostName(host))) {
-    throw new ProblemError(403, 'Refused', 'Vine Ledger answers only to 127.0.0.1 and localhost.');
-  }
-  const origin = c.req.header('origin');
-  if (!READING.has(c.req.method) && origin !== undefined && origin !== `http://${host}`) {
-    throw new ProblemError(403, 'Refused', 'Another site may not write into these books.');
-  }
-  await next();
+export const sameHostOnly = (hosts: readonly string[] = []): MiddlewareHandler => {
+  const known = new Set([...LOOPBACK_NAMES, ...hosts]);
+  return async (c, next) => {
+    const host = c.req.header('host') ?? '';
+    if (!known.has(hostName(host))) {
+      throw new ProblemError(403, 'Refused', 'Vine Ledger answers only to the names it was started for.');
+    }
+    const origin = c.req.header('origin');
+    const isOwnPage = origin === undefined || [`http://${host}`, `https://${host}`].includes(origin);
+    const site = c.req.header('sec-fetch-site');
+    const isOwnSite = site === undefined || FETCH_SITES.has(site);
+    if (!READING.has(c.req.method) && !(isOwnPage && isOwnSite)) {
+      throw new ProblemError(403, 'Refused', 'Another site may not write into these books.');
+    }
+    await next();
+  };
 };
+
+const WAYS_OUT = /^\/api\/(session|backups\/[^/]+\/restore)$/;
+
+/** Books that are damaged or cannot be written to are read, saved and restored, and nothing else. */
+export const readOnlyUnlessSound =
+  (state: () => BooksState): MiddlewareHandler =>
+  async (c, next) => {
+    const { kind } = state();
+    if (kind !== 'sound' && !READING.has(c.req.method) && !WAYS_OUT.test(c.req.path)) {
+      throw new ProblemError(503, 'Read only', IN_WORDS[kind]);
+    }
+    await next();
+  };
 
 const limitedTo = (maxSize: number, inWords: string): MiddlewareHandler =>
   bodyLimit({
     maxSize,
-    onError: () => {
+    onError: (c) => {
+      // The rest of it is never read, so nothing else can come over this connection.
+      c.header('Connection', 'close');
       throw new ProblemError(413, 'Too large', `That is more than ${inWords}; nothing was saved.`);
     },
   });

@@ -1,37 +1,18 @@
 import { serve } from '@hono/node-server';
 import { randomUUID } from 'node:crypto';
 import { existsSync, rmSync } from 'node:fs';
+import { isIP } from 'node:net';
 import { join } from 'node:path';
-import { parseArgs } from 'node:util';
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import { accessBy, hasPassphrase } from './access.ts';
 import { createApp } from './app.ts';
-import { openDatabase } from './db/open.ts';
-import { createStores } from './db/stores.ts';
+import { openBooks } from './db/books-file.ts';
 import { plantDemoGarden } from './demo/demo-garden.ts';
+import { backUpDaily } from './jobs/daily-backup.ts';
+import { passphraseFileOf, PROJECT, readOptions, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
 import { photoFilesIn } from './photos/photo-files.ts';
 
-const PROJECT = join(import.meta.dirname, '..', '..');
 const PAGES = join(PROJECT, 'dist');
-const OWN_BOOKS = join(PROJECT, 'data', 'vine-ledger.sqlite');
-const DEMO_BOOKS = join(PROJECT, 'data', 'demo.sqlite');
-const LOOPBACK = '127.0.0.1';
-
-const { values: options } = parseArgs({
-  options: {
-    port: { type: 'string', default: '4180' },
-    db: { type: 'string' },
-    /** A fresh demo garden instead of one's own books. */
-    demo: { type: 'boolean', default: false },
-    /** Pretend it is this day, YYYY-MM-DD. */
-    today: { type: 'string' },
-    /** Where a kitchen scale, a probe, a soil laboratory and a weather station answer, as http://host:port. */
-    scale: { type: 'string' },
-    probe: { type: 'string' },
-    laboratory: { type: 'string' },
-    weather: { type: 'string' },
-  },
-});
 
 const twoDigits = (n: number): string => String(n).padStart(2, '0');
 
@@ -41,44 +22,54 @@ function todayHere(): string {
   return `${now.getFullYear()}-${twoDigits(now.getMonth() + 1)}-${twoDigits(now.getDate())}`;
 }
 
+const now = (): string => new Date().toISOString();
+
+function accessFor({ isLoopback, file }: ServerOptions) {
+  const passphrase = passphraseFileOf(file);
+  if (hasPassphrase(passphrase)) return accessBy(passphrase);
+  if (isLoopback) return undefined;
+  throw new Error(
+    'These books can be reached from other machines only with a passphrase. Set one first: npm run passphrase',
+  );
+}
+
 function main(): void {
-  const port = Number(options.port);
-  if (!(Number.isInteger(port) && port >= 0 && port <= 65535)) {
-    throw new Error(`--port must be a whole number from 0 to 65535; got ${options.port}`);
-  }
-  if (options.today !== undefined) dayNumberFromIso(options.today, ['--today']);
+  const options = readOptions(process.argv.slice(2));
+  const { file, isDemo } = options;
+  const access = accessFor(options);
   const today = () => options.today ?? todayHere();
-  const file = options.db ?? (options.demo ? DEMO_BOOKS : OWN_BOOKS);
   const photoFolder = `${file}-photos`;
-  if (options.demo) {
+  if (isDemo) {
     for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
-    rmSync(photoFolder, { force: true, recursive: true });
+    for (const folder of [photoFolder, `${file}-backups`]) rmSync(folder, { force: true, recursive: true });
   }
 
-  const db = openDatabase(file);
-  const stores = createStores(db, () => new Date().toISOString());
-  if (options.demo) plantDemoGarden(stores, today());
+  const books = openBooks(file, now);
+  const { kind, reason } = books.state();
+  if (kind !== 'sound') console.error(`${file} is opened to be read only (${kind}: ${String(reason)})`);
+  if (isDemo) plantDemoGarden(books.stores, today());
+  const endBackups = backUpDaily(books, now);
   const hasPages = existsSync(join(PAGES, 'index.html'));
   const app = createApp({
-    stores,
+    stores: books.stores,
+    books,
+    access,
+    hosts: options.hosts,
     today,
     newId: randomUUID,
     photoFiles: photoFilesIn(photoFolder),
-    instruments: {
-      scale: options.scale,
-      probe: options.probe,
-      laboratory: options.laboratory,
-      weather: options.weather,
-    },
+    instruments: options.instruments,
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
   });
 
-  const server = serve({ fetch: app.fetch, hostname: LOOPBACK, port }, (address) => {
-    console.log(`listening on http://${LOOPBACK}:${address.port}`);
+  const server = serve({ fetch: app.fetch, hostname: options.host, port: options.port }, (address) => {
+    const host = isIP(options.host) === 6 ? `[${options.host}]` : options.host;
+    console.log(`listening on http://${host}:${address.port}`);
   });
   const close = () => {
+    endBackups();
     server.close(() => {
-      db.close();
+      books.close();
       process.exit(0);
     });
   };

@@ -39,6 +39,43 @@ export const fromInputError = (error: InputError): ProblemError => {
   return invalid([{ field, sentence: `${field} ${error.requirement}.` }]);
 };
 
+/** Why nothing can be written, and what to do. */
+export const IN_WORDS = {
+  damaged:
+    'The file of the books is damaged, so nothing is written into it. On the page “Your data” you can save what can still be read, and restore a backup.',
+  readOnly:
+    'The file of the books cannot be written to: the disk is full, or it may only be read. Make room or mend that, then start Vine Ledger again. Nothing was changed.',
+} as const;
+
+/** What the database driver says when the disk, not the request, is at fault; undefined for all else. */
+function diskProblem(error: Error): ProblemError | undefined {
+  const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
+  if (code === 'SQLITE_FULL' || code === 'ENOSPC' || code === 'EFBIG') {
+    const detail =
+      'The disk is full: nothing was written. Make room, then send it again; what you typed is still here.';
+    return new ProblemError(507, 'Disk full', detail);
+  }
+  if (/^SQLITE_(READONLY|IOERR|CANTOPEN|PERM)/.test(code) || ['EROFS', 'EACCES', 'EPERM'].includes(code)) {
+    return new ProblemError(503, 'Read only', IN_WORDS.readOnly);
+  }
+  if (/^SQLITE_(CORRUPT|NOTADB)/.test(code)) return new ProblemError(503, 'Damaged', IN_WORDS.damaged);
+  if (code.startsWith('SQLITE_BUSY')) {
+    return new ProblemError(
+      503,
+      'Busy',
+      'Another program holds the file of the books; try again in a moment.',
+    );
+  }
+  if (code.startsWith('SQLITE_CONSTRAINT')) {
+    return new ProblemError(
+      422,
+      'Not accepted',
+      'This does not fit with what is in the books; nothing was changed.',
+    );
+  }
+  return undefined;
+}
+
 function asProblemError(error: Error): ProblemError {
   if (error instanceof ProblemError) return error;
   if (error instanceof InputError) return fromInputError(error);
@@ -49,6 +86,8 @@ function asProblemError(error: Error): ProblemError {
   if (error instanceof HTTPException) {
     return new ProblemError(error.status, 'Not accepted', error.message);
   }
+  const disk = diskProblem(error);
+  if (disk) return disk;
   console.error(error);
   return new ProblemError(
     500,

@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, type ChildProcess, type SpawnOptions } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -19,12 +19,45 @@ export interface RunningServer {
 
 export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'vine-ledger-test-'));
 
-export async function startServer(file: string, extra: readonly string[] = []): Promise<RunningServer> {
-  const child = spawn(
-    process.execPath,
-    ['--import', 'tsx', 'src/server/main.ts', '--port', '0', '--db', file, '--today', '2026-05-14', ...extra],
-    { cwd: PROJECT, stdio: ['ignore', 'pipe', 'pipe'] },
-  );
+/** What the system lets the server do. */
+interface Limits {
+  /** No file may grow beyond this, as on a disk that is full. */
+  readonly fileSizeLimitKb?: number;
+  /** Runs it as this user. */
+  readonly uid?: number;
+}
+
+export async function startServer(
+  file: string,
+  extra: readonly string[] = [],
+  { fileSizeLimitKb, uid }: Limits = {},
+): Promise<RunningServer> {
+  const args = [
+    '--import',
+    'tsx',
+    'src/server/main.ts',
+    '--port',
+    '0',
+    '--db',
+    file,
+    '--today',
+    '2026-05-14',
+    ...extra,
+  ];
+  const options: SpawnOptions = {
+    cwd: PROJECT,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    ...(uid === undefined ? {} : { uid, gid: uid }),
+  };
+  const child =
+    fileSizeLimitKb === undefined
+      ? spawn(process.execPath, args, options)
+      : // Without the trap the system would end the program instead of refusing the write.
+        spawn(
+          'bash',
+          ['-c', `trap '' XFSZ; ulimit -f ${fileSizeLimitKb}; exec "$0" "$@"`, process.execPath, ...args],
+          options,
+        );
   const address = await addressOf(child);
   const end = async (signal: NodeJS.Signals) => {
     if (child.exitCode !== null || child.signalCode !== null) return;

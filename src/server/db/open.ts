@@ -5,38 +5,91 @@ import { migrate, pendingMigrations } from './migrate.ts';
 
 const BUSY_TIMEOUT_MS = 5000;
 
-/**
- * Opens the database of the books, checks it and brings it up to date; a copy of an older file is put beside
- * it first. Throws with a sentence for the owner when the file is damaged or newer than this program.
- */
-export function openDatabase(file: string): Database.Database {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
-  const isNew = file === ':memory:' || !existsSync(file);
-  const db = new Database(file);
-  db.pragma('journal_mode = WAL');
-  // An acknowledged write outlives a crash of the machine, not only of the program.
-  db.pragma('synchronous = FULL');
-  db.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
-  db.pragma('foreign_keys = ON');
-  if (!isNew) {
-    checkIntegrity(db, file);
-    if (pendingMigrations(db) > 0) backUpBeforeMigration(db, file);
-  }
-  migrate(db);
-  return db;
+/** A file whose pages do not hold together, or that is no database at all. */
+export class DamagedFile extends Error {}
+
+/** A file, or a disk, that nothing can be written to. */
+export class UnwritableFile extends Error {}
+
+const codeOf = (error: unknown): string => {
+  const code: unknown = (error as { code?: unknown } | null)?.code;
+  return typeof code === 'string' ? code : '';
+};
+
+/** The failure of the database driver as one of ours. */
+function understood(error: unknown): unknown {
+  const code = codeOf(error);
+  if (code.startsWith('SQLITE_CORRUPT') || code === 'SQLITE_NOTADB')
+    return new DamagedFile((error as Error).message);
+  const isUnwritable = [
+    'SQLITE_READONLY',
+    'SQLITE_CANTOPEN',
+    'SQLITE_PERM',
+    'SQLITE_FULL',
+    'SQLITE_IOERR',
+  ].some((one) => code.startsWith(one));
+  const isDisk = ['EACCES', 'EROFS', 'EPERM', 'ENOSPC'].includes(code);
+  return isUnwritable || isDisk ? new UnwritableFile((error as Error).message) : error;
 }
 
-function checkIntegrity(db: Database.Database, file: string): void {
-  const verdict = db.pragma('quick_check', { simple: true });
-  if (verdict !== 'ok') {
-    throw new Error(
-      `The database ${file} is damaged (${String(verdict)}). Restore a copy of it before you go on.`,
-    );
+/**
+ * Opens the database of the books, checks it and brings it up to date; a copy of an older file is put beside
+ * it first. Throws DamagedFile or UnwritableFile, or an error with a sentence when it is newer than this program.
+ */
+export function openDatabase(file: string): Database.Database {
+  let db: Database.Database | undefined;
+  try {
+    if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
+    const isNew = file === ':memory:' || !existsSync(file);
+    db = new Database(file);
+    db.pragma('journal_mode = WAL');
+    // An acknowledged write outlives a crash of the machine, not only of the program.
+    db.pragma('synchronous = FULL');
+    db.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
+    db.pragma('foreign_keys = ON');
+    if (!isNew) {
+      requireIntegrity(db);
+      if (pendingMigrations(db) > 0) backUpBeforeMigration(db, file);
+    }
+    migrate(db);
+    requireWritable(db);
+    return db;
+  } catch (error) {
+    db?.close();
+    throw understood(error);
   }
+}
+
+/** Throws DamagedFile unless every page, index and constraint of the database holds. */
+export function requireIntegrity(db: Database.Database): void {
+  const verdict = String(db.pragma('integrity_check(1)', { simple: true }));
+  if (verdict !== 'ok') throw new DamagedFile(verdict);
+}
+
+/** Opening a file on a disk that cannot be written to succeeds; only writing does not. */
+function requireWritable(db: Database.Database): void {
+  const version = Number(db.pragma('user_version', { simple: true }));
+  db.pragma(`user_version = ${version}`);
 }
 
 function backUpBeforeMigration(db: Database.Database, file: string): void {
   db.pragma('wal_checkpoint(TRUNCATE)');
   const version = String(db.pragma('user_version', { simple: true }));
   copyFileSync(file, `${file}.before-migration-from-${version}`);
+}
+
+/**
+ * Opens a copy that is only read, brought up to date as far as it goes: nothing that is done to it reaches the file it
+ * was copied from.
+ */
+export function openCopy(copy: string): Database.Database {
+  const db = new Database(copy);
+  try {
+    migrate(db);
+    db.pragma('query_only = ON');
+    return db;
+  } catch (error) {
+    db.close();
+    throw understood(error);
+  }
 }

@@ -1,0 +1,64 @@
+import { getConnInfo } from '@hono/node-server/conninfo';
+import { Hono, type MiddlewareHandler } from 'hono';
+import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
+import { z } from 'zod';
+import type { Access } from '../access.ts';
+import type { AppContext } from '../app-context.ts';
+import { ProblemError } from '../problems.ts';
+import { body } from './validated.ts';
+
+const COOKIE = 'vine_ledger_session';
+const OPEN_PATHS = new Set(['/api/session', '/api/health']);
+const LONGEST_PASSPHRASE = 1000;
+const login = z.strictObject({ passphrase: z.string().min(1).max(LONGEST_PASSPHRASE) });
+
+/** Nobody reads or writes the books without having said the passphrase; pages and calendar addresses hold none of them. */
+export const admittedOnly =
+  (access: Access | undefined): MiddlewareHandler =>
+  async (c, next) => {
+    const isOpen = access === undefined || OPEN_PATHS.has(c.req.path);
+    if (!isOpen && !access.isAdmitted(getCookie(c, COOKIE))) {
+      throw new ProblemError(401, 'Passphrase needed', 'Say the passphrase of these books first.');
+    }
+    await next();
+  };
+
+/** Saying the passphrase, and leaving. */
+export const sessionRoutes = ({ access }: AppContext) =>
+  new Hono()
+    .get('/', (c) =>
+      c.json(
+        { isNeeded: access !== undefined, isAdmitted: access?.isAdmitted(getCookie(c, COOKIE)) ?? true },
+        200,
+      ),
+    )
+    .post('/', body(login), async (c) => {
+      if (!access) return c.json({ isNeeded: false, isAdmitted: true }, 200);
+      const from = getConnInfo(c).remote.address ?? '';
+      const admission = await access.admit(c.req.valid('json').passphrase, from);
+      if (admission.outcome === 'wait') {
+        c.header('Retry-After', String(admission.seconds));
+        const minutes = Math.ceil(admission.seconds / 60);
+        const detail = `Too many wrong passphrases. Try again in ${minutes} minute${minutes === 1 ? '' : 's'}.`;
+        throw new ProblemError(429, 'Too many attempts', detail);
+      }
+      if (admission.outcome === 'wrong') {
+        throw new ProblemError(401, 'Wrong passphrase', 'That is not the passphrase of these books.', {
+          errors: [{ field: 'passphrase', sentence: 'That is not the passphrase of these books.' }],
+        });
+      }
+      setCookie(c, COOKIE, admission.token, {
+        httpOnly: true,
+        sameSite: 'Strict',
+        path: '/',
+        maxAge: access.maxAgeSeconds,
+        // Over plain HTTP in a home network there is no other way; behind a proxy with TLS it is set.
+        secure: c.req.header('x-forwarded-proto') === 'https',
+      });
+      return c.json({ isNeeded: true, isAdmitted: true }, 200);
+    })
+    .delete('/', (c) => {
+      access?.dismiss(getCookie(c, COOKIE));
+      deleteCookie(c, COOKIE, { path: '/' });
+      return c.body(null, 204);
+    });

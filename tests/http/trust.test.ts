@@ -1,0 +1,275 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { request } from 'node:http';
+import { statSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { accessBy, setPassphrase } from '../../src/server/access.ts';
+import type { Problem } from '../../src/contract/records.ts';
+import { GARDEN } from '../fixtures/books.ts';
+import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+
+const folder = newFolder();
+const PASSPHRASE = 'chips and sawdust and straw';
+let server: RunningServer;
+beforeAll(async () => {
+  server = await startServer(join(folder, 'a.sqlite'));
+  await askAt(server.address, 'POST', '/api/gardens', GARDEN);
+});
+afterAll(async () => {
+  await server.stop();
+  removeFolder(folder);
+});
+
+/** A request with headers and paths that fetch would put right. */
+function raw(address: string, method: string, path: string, headers: Record<string, string>, body = '') {
+  const { hostname, port } = new URL(address);
+  return new Promise<{ status: number; text: string; headers: Record<string, unknown> }>(
+    (resolve, reject) => {
+      const sent = request(
+        { hostname, port, method, path, headers, setHost: !('host' in headers) },
+        (answer) => {
+          let text = '';
+          answer.on('data', (chunk: Buffer) => (text += chunk.toString()));
+          answer.on('end', () => resolve({ status: answer.statusCode ?? 0, text, headers: answer.headers }));
+        },
+      );
+      sent.on('error', reject);
+      sent.end(body);
+    },
+  );
+}
+
+describe('who may talk to the server', () => {
+  it.each([
+    'vine.example',
+    '10.0.0.1:4180',
+    'localhost.evil.example',
+    '127.0.0.1.evil.example',
+    '',
+    '[',
+    'a b',
+  ])('no page that was rebound to it: Host %j', async (host) => {
+    const answer = await raw(server.address, 'GET', '/api/gardens', { host });
+    expect([400, 403]).toContain(answer.status);
+    expect(answer.text).not.toMatch(/Trial plot/);
+  });
+
+  it.each([
+    ['another site', { origin: 'https://evil.example' }],
+    ['another port of this machine', { origin: 'http://127.0.0.1:1' }],
+    ['a file', { origin: 'null' }],
+    ['a page without an origin, elsewhere', { 'sec-fetch-site': 'cross-site' }],
+    ['a page of the same machine', { 'sec-fetch-site': 'same-site' }],
+  ])('no form or script of %s writes', async (_, headers) => {
+    const answer = await askAt<Problem>(
+      server.address,
+      'POST',
+      '/api/gardens',
+      { ...GARDEN, id: 'evil' },
+      headers,
+    );
+    expect(answer.status).toBe(403);
+    expect(answer.body.detail).toMatch(/Another site/);
+  });
+
+  it('a form sent as text is no JSON, and nothing is kept of it', async () => {
+    const answer = await raw(
+      server.address,
+      'POST',
+      '/api/gardens',
+      { 'content-type': 'text/plain' },
+      JSON.stringify({ ...GARDEN, id: 'evil' }),
+    );
+    expect(answer.status).toBe(422);
+    expect((await raw(server.address, 'GET', '/api/gardens', {})).text).not.toMatch(/evil/);
+  });
+
+  it('forbids scripts and connections from elsewhere, frames and guesses at types', async () => {
+    const { headers } = await raw(server.address, 'GET', '/api/health', {});
+    const policy = String(headers['content-security-policy']);
+    expect(policy).toMatch(/default-src 'none'/);
+    expect(policy).toMatch(/script-src 'self' 'wasm-unsafe-eval'/);
+    expect(policy).not.toMatch(/unsafe-inline'.*script-src|script-src[^;]*unsafe-inline/);
+    expect(policy).toMatch(/frame-ancestors 'none'/);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['access-control-allow-origin']).toBeUndefined();
+  });
+});
+
+describe('what the server takes', () => {
+  it.each([
+    '/api/photos/..%2F..%2Fetc%2Fpasswd',
+    '/api/backups/..%2f..%2fa.sqlite',
+    '/assets/../../package.json',
+    '/assets/..%2f..%2fpackage.json',
+    '/%2e%2e/%2e%2e/etc/passwd',
+    '/feeds/..%2f..%2fpackage.json.ics',
+  ])('leads out of no folder: %s', async (path) => {
+    const { status, text } = await raw(server.address, 'GET', path, {});
+    expect(status).not.toBe(500);
+    expect(text).not.toMatch(/root:|vine-ledger-test|"private"|SQLite/);
+  });
+
+  it('is no larger than it needs to be', async () => {
+    const answer = await askAt<Problem>(server.address, 'POST', '/api/gardens', {
+      ...GARDEN,
+      place: 'x'.repeat(1_100_000),
+    });
+    expect([answer.status, answer.body.detail]).toEqual([413, expect.stringMatching(/more than 1 MB/)]);
+  });
+
+  it('is not nested to exhaust it, in strings or out of them', async () => {
+    const deep = `${'{"a":'.repeat(5000)}1${'}'.repeat(5000)}`;
+    for (const path of ['/api/gardens', '/api/imports', '/api/gardens/garden/stock']) {
+      expect((await askAt(server.address, 'POST', path, deep)).status).toBe(400);
+    }
+    const brackets = { ...GARDEN, id: 'brackets', place: `"${'[{'.repeat(500)}\\` };
+    expect((await askAt(server.address, 'POST', '/api/gardens', brackets)).status).toBe(201);
+  });
+
+  it('does not reach into the objects the server is made of', async () => {
+    const text = JSON.stringify({ ...GARDEN, id: 'proto' }).replace('{', '{"__proto__":{"isEvil":true},');
+    const answer = await askAt(server.address, 'POST', '/api/gardens', text);
+    expect([201, 422]).toContain(answer.status);
+    expect(({} as { isEvil?: boolean }).isEvil).toBeUndefined();
+    expect((await raw(server.address, 'GET', '/api/gardens', {})).text).not.toMatch(/isEvil/);
+  });
+});
+
+describe('two at once', () => {
+  it('a double click keeps one', async () => {
+    const draft = { ...GARDEN, id: 'twice' };
+    const answers = await Promise.all(
+      [1, 2, 3, 4].map(() => askAt<Problem>(server.address, 'POST', '/api/gardens', draft)),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 200, 201]);
+  });
+
+  it('of two windows that write the same record one wins, and the other is given the newer one', async () => {
+    await askAt(server.address, 'POST', '/api/gardens', { ...GARDEN, id: 'shared' });
+    const { id, ...fields } = GARDEN;
+    const answers = await Promise.all(
+      ['North', 'South'].map((name) =>
+        askAt<Problem & { name: string; current: { name: string } }>(
+          server.address,
+          'PUT',
+          '/api/gardens/shared',
+          {
+            ...fields,
+            name,
+            version: 1,
+          },
+        ),
+      ),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+    const won = answers.find(({ status }) => status === 200)!;
+    const lost = answers.find(({ status }) => status === 409)!;
+    expect(lost.body.current.name).toBe(won.body.name);
+    expect(lost.body.detail).toMatch(/Nothing was overwritten/);
+  });
+});
+
+describe('books that other machines can reach', () => {
+  const file = join(folder, 'open.sqlite');
+
+  it('are not opened without a passphrase', async () => {
+    const child = spawn(
+      process.execPath,
+      [
+        '--import',
+        'tsx',
+        'src/server/main.ts',
+        '--port',
+        '0',
+        '--host',
+        '127.0.0.2',
+        '--db',
+        join(folder, 'x.sqlite'),
+      ],
+      { stdio: ['ignore', 'ignore', 'pipe'] },
+    );
+    let said = '';
+    child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+    const [code] = (await once(child, 'close')) as [number];
+    expect(code).toBe(1);
+    expect(said).toMatch(/npm run passphrase/);
+  });
+
+  it('are shown to nobody before the passphrase is said, and to whoever has said it', async () => {
+    await setPassphrase(`${file}.passphrase`, PASSPHRASE);
+    expect(statSync(`${file}.passphrase`).mode & 0o077).toBe(0);
+    const shared = await startServer(file, ['--host', '127.0.0.2']);
+    try {
+      const at = shared.address;
+      for (const path of [
+        '/api/gardens',
+        '/api/backups',
+        '/api/gardens/garden/garden.json',
+        '/api/gardens/garden/calendar.ics',
+      ]) {
+        expect((await raw(at, 'GET', path, {})).status).toBe(401);
+      }
+      expect((await askAt(at, 'POST', '/api/gardens', GARDEN)).status).toBe(401);
+      expect((await askAt(at, 'POST', '/api/session', { passphrase: 'chips' })).status).toBe(401);
+      const admitted = await fetch(`${at}/api/session`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ passphrase: PASSPHRASE }),
+      });
+      expect(admitted.status).toBe(200);
+      const set = admitted.headers.get('set-cookie')!;
+      expect(set).toMatch(/HttpOnly/i);
+      expect(set).toMatch(/SameSite=Strict/i);
+      const cookie = set.split(';')[0]!;
+      expect((await askAt(at, 'POST', '/api/gardens', GARDEN, { cookie })).status).toBe(201);
+      expect((await askAt(at, 'GET', '/api/gardens', undefined, { cookie: `${cookie}x` })).status).toBe(401);
+      expect((await raw(at, 'GET', '/api/gardens', { host: 'my-garden.local', cookie })).status).toBe(403);
+      expect((await askAt(at, 'DELETE', '/api/session', undefined, { cookie })).status).toBe(204);
+      expect((await askAt(at, 'GET', '/api/gardens', undefined, { cookie })).status).toBe(401);
+    } finally {
+      await shared.stop();
+    }
+  });
+
+  it('slow down whoever guesses, however many guesses come at once', async () => {
+    const shared = await startServer(file, ['--host', '127.0.0.2', '--allow-host', 'my-garden.local']);
+    try {
+      const guesses = await Promise.all(
+        Array.from({ length: 12 }, (_, i) =>
+          askAt<Problem>(shared.address, 'POST', '/api/session', { passphrase: `a wrong passphrase ${i}` }),
+        ),
+      );
+      const statuses = guesses.map(({ status }) => status).sort();
+      expect(statuses).toEqual([...Array<number>(5).fill(401), ...Array<number>(7).fill(429)]);
+      const right = await askAt<Problem>(shared.address, 'POST', '/api/session', { passphrase: PASSPHRASE });
+      expect([right.status, right.body.detail]).toEqual([
+        429,
+        expect.stringMatching(/Try again in 15 minutes/),
+      ]);
+      const named = await raw(shared.address, 'GET', '/api/health', { host: 'my-garden.local' });
+      expect(named.status).toBe(200);
+    } finally {
+      await shared.stop();
+    }
+  });
+
+  it('let a guesser try again when the time is over, and end a visit after a month', async () => {
+    let clock = 0;
+    const access = accessBy(`${file}.passphrase`, () => clock);
+    for (let i = 0; i < 5; i++) expect((await access.admit(`wrong ${i}`, 'a')).outcome).toBe('wrong');
+    expect(await access.admit(PASSPHRASE, 'a')).toMatchObject({ outcome: 'wait' });
+    expect((await access.admit(PASSPHRASE, 'b')).outcome).toBe('admitted');
+    clock += 15 * 60_000 + 1;
+    const admission = await access.admit(PASSPHRASE, 'a');
+    if (admission.outcome !== 'admitted') throw new Error('not admitted');
+    expect(access.isAdmitted(admission.token)).toBe(true);
+    clock += 31 * 24 * 3_600_000;
+    expect(access.isAdmitted(admission.token)).toBe(false);
+  });
+
+  it('do not take a short passphrase', async () => {
+    await expect(setPassphrase(join(folder, 'short'), 'chips')).rejects.toThrow(/at least 12/);
+  });
+});
