@@ -8,7 +8,7 @@ const SCALE = 'http://127.0.0.1:4195';
 const PROBE = 'http://127.0.0.1:4196';
 const LABORATORY = 'http://127.0.0.1:4197';
 const server = (port: number, extra: string) =>
-  `node --import tsx src/server/main.ts --port ${port} --today ${TODAY} ${extra}`;
+  `node .cache/server/main.mjs --port ${port} --today ${TODAY} ${extra}`;
 
 /** Books that begin empty on every run. */
 const ownBooks = (port: number, name: string, extra = '') => ({

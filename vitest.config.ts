@@ -3,6 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
+    globalSetup: ['tests/build-server.mjs'],
     exclude: ['node_modules/**', 'tests/e2e/**'],
     testTimeout: 60_000,
     // A server of its own may take its time to start on a busy machine; its helper gives up after half a minute.

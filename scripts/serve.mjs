@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { bin, fail, ROOT, run } from './setup.mjs';
 
@@ -10,6 +11,22 @@ const HEARING_MS = 2000;
 export function buildWeb() {
   console.log('Vine Ledger: building the pages ...');
   if (!run(bin('vite'), ['build', '--logLevel', 'warn'])) fail('the pages could not be built; see above.');
+}
+
+/** The server in one file, which starts in half the time. */
+export function buildServer() {
+  const bundle = join(ROOT, '.cache', 'server', 'main.mjs');
+  const isBuilt = run(bin('esbuild'), [
+    'src/server/main.ts',
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--packages=external',
+    `--outfile=${bundle}`,
+    '--log-level=warning',
+  ]);
+  if (!isBuilt) fail('the server could not be built; see above.');
+  return bundle;
 }
 
 async function answers(address) {
@@ -37,7 +54,7 @@ async function requireFree(address) {
 export async function serve(args, port, host = LOOPBACK) {
   const address = `http://${host === '0.0.0.0' ? LOOPBACK : host}:${port}`;
   await requireFree(address);
-  const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--port', port, ...args], {
+  const server = spawn(process.execPath, [buildServer(), '--port', port, ...args], {
     cwd: ROOT,
     stdio: 'inherit',
   });

@@ -3,7 +3,7 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { bin, ensureBrowser, ensurePackages, ROOT, run } from './setup.mjs';
-import { buildWeb } from './serve.mjs';
+import { buildServer, buildWeb } from './serve.mjs';
 
 ensurePackages();
 process.env.VINE_CHROMIUM = ensureBrowser();
@@ -56,6 +56,7 @@ runTests(
   },
 );
 buildWeb();
+buildServer();
 runTests('browser tests', bin('playwright'), ['test'], () => {
   const { stats } = json(e2eReport);
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky };

@@ -8,8 +8,9 @@ import { createApp } from './app.ts';
 import { openBooks } from './db/books-file.ts';
 import { plantDemoGarden } from './demo/demo-garden.ts';
 import { backUpDaily } from './jobs/daily-backup.ts';
-import { passphraseFileOf, PROJECT, readOptions, type ServerOptions } from './options.ts';
+import { passphraseFileOf, readOptions, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
+import { PROJECT } from './project.ts';
 import { photoFilesIn } from './photos/photo-files.ts';
 
 const PAGES = join(PROJECT, 'dist');

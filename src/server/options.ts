@@ -2,9 +2,9 @@ import { isIP } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { PROJECT } from './project.ts';
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
 
-export const PROJECT = join(import.meta.dirname, '..', '..');
 const OWN_BOOKS = join(PROJECT, 'data', 'vine-ledger.sqlite');
 const DEMO_BOOKS = join(PROJECT, 'data', 'demo.sqlite');
 const LOOPBACK = '127.0.0.1';

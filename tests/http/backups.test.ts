@@ -85,7 +85,9 @@ describe('backups', () => {
           expect.stringMatching(/cannot be restored.*Nothing was changed/),
         ]);
       }
-      expect((await askAt(server.address, 'GET', '/api/backups/2026-01-01_000001-00.sqlite')).status).toBe(404);
+      expect((await askAt(server.address, 'GET', '/api/backups/2026-01-01_000001-00.sqlite')).status).toBe(
+        404,
+      );
       expect((await askAt(server.address, 'POST', '/api/backups/a.sqlite/restore')).status).toBe(404);
       expect(await namesAt(server)).toEqual(['Garden kept']);
     } finally {
@@ -196,7 +198,9 @@ describe('every version of the database there has been', () => {
         const { body, status } = await askAt<GardenBooks>(server.address, 'GET', '/api/gardens/g/books');
         expect(status).toBe(200);
         expect(body.entries).toMatchObject([{ id: 'e', note: 'as it was', massFreshKg: 20 }]);
-        expect(body.plantings).toMatchObject([{ id: 'p', startsAs: version === 1 ? 'transplant' : 'seed', areaShare: 1 }]);
+        expect(body.plantings).toMatchObject([
+          { id: 'p', startsAs: version === 1 ? 'transplant' : 'seed', areaShare: 1 },
+        ]);
         expect(body.beds).toMatchObject([{ id: 'b', outline: null, learnsFromLog: true }]);
         const note = { type: 'feed', state: 'laid', date: '2026-04-01', note: '', nitrogenG: 12 };
         expect((await askAt(server.address, 'POST', '/api/beds/b/entries', note)).status).toBe(201);

@@ -32,18 +32,7 @@ export async function startServer(
   extra: readonly string[] = [],
   { fileSizeLimitKb, uid }: Limits = {},
 ): Promise<RunningServer> {
-  const args = [
-    '--import',
-    'tsx',
-    'src/server/main.ts',
-    '--port',
-    '0',
-    '--db',
-    file,
-    '--today',
-    '2026-05-14',
-    ...extra,
-  ];
+  const args = ['.cache/server/main.mjs', '--port', '0', '--db', file, '--today', '2026-05-14', ...extra];
   const options: SpawnOptions = {
     cwd: PROJECT,
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -177,17 +177,7 @@ describe('books that other machines can reach', () => {
   it('are not opened without a passphrase', async () => {
     const child = spawn(
       process.execPath,
-      [
-        '--import',
-        'tsx',
-        'src/server/main.ts',
-        '--port',
-        '0',
-        '--host',
-        '127.0.0.2',
-        '--db',
-        join(folder, 'x.sqlite'),
-      ],
+      ['.cache/server/main.mjs', '--port', '0', '--host', '127.0.0.2', '--db', join(folder, 'x.sqlite')],
       { stdio: ['ignore', 'ignore', 'pipe'] },
     );
     let said = '';

@@ -1,8 +1,9 @@
 import type { Database } from 'better-sqlite3';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { PROJECT } from '../project.ts';
 
-const FOLDER = join(import.meta.dirname, 'migrations');
+const FOLDER = join(PROJECT, 'src', 'server', 'db', 'migrations');
 
 interface Migration {
   readonly number: number;
