@@ -1,42 +1,41 @@
-import { readFileSync } from 'node:fs';
 import { InputError } from '../core/input-error.ts';
-import { readScenarioFile } from '../contract/scenario-file.ts';
-import { reportScenario } from '../contract/scenario-report.ts';
+import { readArguments, UsageError, type Arguments } from './arguments.ts';
+import { char } from './char.ts';
+import { convert } from './convert.ts';
+import { doses } from './doses.ts';
+import { HELP, helpFor } from './help.ts';
+import { mix } from './mix.ts';
+import { simulate } from './simulate.ts';
+import { InvalidFile, validate } from './validate.ts';
+import { years } from './years.ts';
 
-const USAGE = `Usage: npm run -s vine -- simulate scenario.json
-
-Reads a scenario (one bed, one square metre; see docs/scenario-file.md), runs it day by day and prints the
-report as JSON. A dash instead of a file name reads standard input.`;
-
+const INVALID = 1;
 const BAD_INPUT = 2;
 
-/** Something the caller can put right; its message is one sentence. */
-class UsageError extends Error {}
+const COMMANDS: Readonly<Record<string, (args: Arguments) => string>> = {
+  simulate,
+  mix,
+  char,
+  doses,
+  years,
+  validate,
+  convert,
+};
 
-function readJson(fileName: string): unknown {
-  let content: string;
-  try {
-    content = readFileSync(fileName === '-' ? 0 : fileName, 'utf8');
-  } catch {
-    throw new UsageError(`The scenario file ${fileName} cannot be read.`);
-  }
-  try {
-    return JSON.parse(content);
-  } catch (error) {
-    throw new UsageError(`${fileName} is not valid JSON: ${(error as Error).message}`);
-  }
-}
-
-function main([command, fileName, ...rest]: readonly string[]): string {
-  if (command === '--help' || command === 'help') return USAGE;
-  if (command !== 'simulate' || fileName === undefined || rest.length > 0) throw new UsageError(USAGE);
-  return JSON.stringify(reportScenario(readScenarioFile(readJson(fileName))), null, 1);
+function main(words: readonly string[]): string {
+  const args = readArguments(words);
+  if (args.command === undefined && args.options.help) return HELP;
+  if (args.command === 'help') return helpFor(args.words[0]);
+  const command = COMMANDS[args.command ?? ''];
+  if (!command) throw new UsageError(HELP.trimEnd());
+  return args.options.help ? helpFor(args.command) : command(args);
 }
 
 try {
-  process.stdout.write(`${main(process.argv.slice(2))}\n`);
+  process.stdout.write(main(process.argv.slice(2)));
 } catch (error) {
-  if (!(error instanceof InputError || error instanceof UsageError)) throw error;
+  const isOurs = error instanceof InputError || error instanceof UsageError || error instanceof InvalidFile;
+  if (!isOurs) throw error;
   process.stderr.write(`${error.message}${error instanceof InputError ? '.' : ''}\n`);
-  process.exitCode = BAD_INPUT;
+  process.exitCode = error instanceof InvalidFile ? INVALID : BAD_INPUT;
 }

@@ -1,5 +1,5 @@
 import type { DayNumber } from '../climate/calendar.ts';
-import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
+import { atEndOf, projectBed, telltaleDays, type BedProjection } from '../projection/bed-projection.ts';
 import type { BedScenario } from '../simulation/scenario.ts';
 import { cropProspects, type CropProspect } from './crop-prospects.ts';
 import { dosePlan, type DosePlan } from './dose-plan.ts';
@@ -21,6 +21,14 @@ export interface BedStanding {
   readonly prospects: readonly CropProspect[];
   readonly rules: SchoolRules;
 }
+
+/** How far ahead a bed is followed for advice, days: over two winters. */
+export const ADVICE_DAYS = 900;
+const LOOKED_AT_EVERY_DAYS = 7;
+
+/** A bed looked at every week, and after every day on which something was done. */
+export const projectForAdvice = (scenario: BedScenario, today: DayNumber): BedProjection =>
+  projectBed(scenario, LOOKED_AT_EVERY_DAYS, telltaleDays(scenario, today));
 
 /** All that can be said of a bed on a day. */
 export interface BedAdvice extends BedStanding {

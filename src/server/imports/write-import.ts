@@ -8,7 +8,9 @@ import type { AppContext } from '../app-context.ts';
 import { weighed } from '../entry-revision.ts';
 import { ProblemError, fromInputError } from '../problems.ts';
 import type { Filed, ImportWrite, Store, Stores, Versioned } from '../stores.ts';
-import { journalFaults, modelFaults, type Fault } from './check-import.ts';
+import { journalFaults } from './check-import.ts';
+import { modelFaults, type Fault } from '../../contract/check-garden.ts';
+import { keptRecords } from '../kept-stock.ts';
 
 /** A record out of a file, or what keeps it from being one. */
 export interface ReadRow {
@@ -288,7 +290,7 @@ function checked(setting: Setting, plan: ImportPlan, written: readonly ImportRow
     ({ collection, outcome }) => collection !== 'journal' && outcome !== 'same',
   );
   return withFaults(written, [
-    ...(touchesModel ? modelFaults(stores, gardenId, today) : []),
+    ...(touchesModel ? modelFaults(keptRecords(stores, gardenId), today) : []),
     ...journalFaults(stores, gardenId, { ids, today, isWholeGarden: plan.isWholeGarden }),
   ]);
 }
@@ -316,7 +318,7 @@ export function undoImport({ stores, today }: AppContext, importId: string): { g
       else store.remove(id, version);
     }
     const isGardenGone = !stores.gardens.find(record.gardenId);
-    const [fault] = isGardenGone ? [] : modelFaults(stores, record.gardenId, today());
+    const [fault] = isGardenGone ? [] : modelFaults(keptRecords(stores, record.gardenId), today());
     if (fault) {
       const detail = `What was written since leans on it: ${fault.reason.sentence} Nothing was changed.`;
       throw new ProblemError(422, 'Not accepted', detail);

@@ -1,7 +1,9 @@
 import { expose } from 'comlink';
 import { fieldAsEntered, sentenceAsEntered } from '../../contract/as-entered.ts';
 import {
+  ADVICE_DAYS,
   adviseBed,
+  projectForAdvice,
   bedStanding,
   type AdviceSetting,
   type BedAdvice,
@@ -85,9 +87,7 @@ export interface BedBrief {
   readonly organicMatterNextYearPct: number;
 }
 
-const NEAR_DAYS = 900;
 const YEAR_DAYS = 365;
-const SAMPLE_EVERY_DAYS = 7;
 const OUTLOOK_YEARS = 10;
 const AHEAD_DAYS = 56;
 /** Clashes older than this are past mending. */
@@ -114,13 +114,10 @@ function settingOf(question: BedQuestion, school: School): AdviceSetting {
   return { isPath: bed.kind === 'path', rules: rulesFor(school, bed) };
 }
 
-const projectNear = (scenario: BedScenario, today: DayNumber): BedProjection =>
-  projectBed(scenario, SAMPLE_EVERY_DAYS, telltaleDays(scenario, today));
-
 /** The bed through time, to draw. */
 const near = (question: BedQuestion): Worked<BedProjection> =>
   worked(question, (today) => {
-    const scenario = scenarioOf(question, today, NEAR_DAYS);
+    const scenario = scenarioOf(question, today, ADVICE_DAYS);
     return projectBed(scenario, looksAround(today), telltaleDays(scenario, today));
   });
 
@@ -132,8 +129,8 @@ export interface FullAdvice extends BedAdvice {
 
 const advice = (question: BedQuestion): Worked<FullAdvice> =>
   worked(question, (today) => {
-    const scenario = scenarioOf(question, today, NEAR_DAYS);
-    const projection = projectNear(scenario, today);
+    const scenario = scenarioOf(question, today, ADVICE_DAYS);
+    const projection = projectForAdvice(scenario, today);
     const books = requireBooks(question);
     const findMaterial = materialFinder(question.records);
     return {
@@ -146,8 +143,8 @@ const advice = (question: BedQuestion): Worked<FullAdvice> =>
 /** What each of the schools would say of the same bed. */
 const schools = (question: BedQuestion): Worked<Record<School, BedAdvice>> =>
   worked(question, (today) => {
-    const scenario = scenarioOf(question, today, NEAR_DAYS);
-    const projection = projectNear(scenario, today);
+    const scenario = scenarioOf(question, today, ADVICE_DAYS);
+    const projection = projectForAdvice(scenario, today);
     return Object.fromEntries(
       SCHOOLS.map((school) => [school, adviseBed(scenario, projection, today, settingOf(question, school))]),
     ) as Record<School, BedAdvice>;
@@ -159,12 +156,12 @@ const years = (question: BedQuestion): Worked<OutlookYear[]> =>
   );
 
 const books = (question: BedQuestion): Worked<MonthBooks> =>
-  worked(question, (today) => monthBooks(scenarioOf(question, today, NEAR_DAYS)));
+  worked(question, (today) => monthBooks(scenarioOf(question, today, ADVICE_DAYS)));
 
 const brief = (question: BedQuestion): Worked<BedBrief> =>
   worked(question, (today) => {
-    const scenario = scenarioOf(question, today, NEAR_DAYS);
-    const projection = projectNear(scenario, today);
+    const scenario = scenarioOf(question, today, ADVICE_DAYS);
+    const projection = projectForAdvice(scenario, today);
     return {
       standing: bedStanding(scenario, projection, today, settingOf(question, question.records.garden.school)),
       now: atEndOf(projection, today),

@@ -1,0 +1,48 @@
+import { dayNumberFromIso, type DayNumber } from '../core/climate/calendar.ts';
+import type { BedBooks } from '../core/records/bed-records.ts';
+import { bedScenario } from '../core/records/bed-scenario.ts';
+import { booksOfBed, carriedForward, materialFinder } from '../core/records/garden-books.ts';
+import type { FindMaterial } from '../core/materials/find-material.ts';
+import type { BedScenario } from '../core/simulation/scenario.ts';
+import type { GardenFile } from '../contract/garden-file.ts';
+import { recordsOfFile } from '../contract/garden-records.ts';
+import { todayOf, UsageError, type Arguments } from './arguments.ts';
+
+/** A bed of a garden file on a day, set up as the pages do. */
+export interface BedInQuestion {
+  readonly name: string;
+  readonly books: BedBooks;
+  readonly findMaterial: FindMaterial;
+  /** ISO date. */
+  readonly todayIso: string;
+  readonly today: DayNumber;
+}
+
+const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
+
+/** The bed that `--bed` names; the only one there is needs no name. */
+export function bedInQuestion(file: GardenFile, args: Arguments): BedInQuestion {
+  const { bed: wanted } = args.options;
+  const found =
+    wanted === undefined && file.beds.length === 1
+      ? file.beds[0]
+      : file.beds.find(({ id, name }) => id === wanted || same(name, wanted ?? ''));
+  if (!found) {
+    const names = file.beds.map(({ name }) => name).join(', ');
+    throw new UsageError(`Say which bed with --bed: ${names === '' ? 'the garden has none' : names}.`);
+  }
+  const todayIso = todayOf(args);
+  const records = carriedForward(recordsOfFile(file), todayIso);
+  return {
+    name: found.name,
+    books: booksOfBed(records, found.id)!,
+    findMaterial: materialFinder(records),
+    todayIso,
+    today: dayNumberFromIso(todayIso, ['--today']),
+  };
+}
+
+export const scenarioUntil = (
+  { books, findMaterial, today }: BedInQuestion,
+  endDay: DayNumber,
+): BedScenario => bedScenario(books, findMaterial, today, endDay);

@@ -1,0 +1,46 @@
+import { modelFaults } from '../contract/check-garden.ts';
+import { COLLECTION_NAMES, gardenFile, upgraded } from '../contract/garden-file.ts';
+import { recordsOfFile } from '../contract/garden-records.ts';
+import { problemsOf } from '../contract/problem-fields.ts';
+import { readScenarioFile } from '../contract/scenario-file.ts';
+import { reportScenario } from '../contract/scenario-report.ts';
+import { oneWord, todayOf, type Arguments } from './arguments.ts';
+import { isGardenFile, readJson } from './files.ts';
+import { jsonText } from './output.ts';
+
+/** A file that was read and does not hold; the text tells all that is wrong with it. */
+export class InvalidFile extends Error {}
+
+function validGarden(json: unknown, args: Arguments): string {
+  const read = gardenFile.safeParse(upgraded(json));
+  if (!read.success)
+    throw new InvalidFile(
+      problemsOf(read.error)
+        .map(({ sentence }) => sentence)
+        .join('\n'),
+    );
+  const file = read.data;
+  const faults = modelFaults(recordsOfFile(file), todayOf(args));
+  if (faults.length > 0) {
+    const lines = faults.map(({ collection, id, reason }) => `${collection} ${id ?? ''}: ${reason.sentence}`);
+    throw new InvalidFile(lines.join('\n'));
+  }
+  const counts = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, file[name].length]));
+  return jsonText({
+    valid: true,
+    garden: file.garden.name,
+    records: { ...counts, photos: file.photos?.length ?? 0 },
+  });
+}
+
+function validScenario(json: unknown): string {
+  const request = readScenarioFile(json);
+  const { ledger } = reportScenario(request);
+  return jsonText({ valid: true, scenario: request.name, ledger });
+}
+
+/** Checks a garden file or a scenario against its format and against the model. */
+export function validate(args: Arguments): string {
+  const json = readJson(oneWord(args, 'a garden file or a scenario'));
+  return isGardenFile(json) ? validGarden(json, args) : validScenario(json);
+}

@@ -1,0 +1,44 @@
+import { booksAsPlanned, booksWithHabit } from '../core/years/habit-books.ts';
+import { MOST_YEARS } from '../core/years/habit.ts';
+import { runYears } from '../core/years/run-years.ts';
+import { yearsTable } from '../contract/tables/years-table.ts';
+import { numberOption, oneWord, UsageError, type Arguments } from './arguments.ts';
+import { gardenIn, isGardenFile, readJson } from './files.ts';
+import { bedInQuestion, scenarioUntil } from './garden-question.ts';
+import { csvText, jsonText } from './output.ts';
+
+const DAYS_PER_YEAR = 365.25;
+
+function yearsAsked({ options }: Arguments): number {
+  const years = numberOption('years', options.years) ?? 0;
+  if (!(Number.isInteger(years) && years >= 1 && years <= MOST_YEARS)) {
+    throw new UsageError(`--years must be a whole number from 1 to ${MOST_YEARS}; got ${years}`);
+  }
+  return years;
+}
+
+/** A bed of a garden year by year, as planned or under a habit of its book. */
+export function years(args: Arguments): string {
+  const json = readJson(oneWord(args, 'a garden file'));
+  if (!isGardenFile(json)) throw new UsageError('Years are worked out for a bed of a garden file.');
+  const file = gardenIn(json);
+  const asked = bedInQuestion(file, args);
+  const count = yearsAsked(args);
+  const { habit: wanted } = args.options;
+  const habit = file.habits.find(
+    ({ id, name }) => id === wanted || name.toLowerCase() === wanted?.toLowerCase(),
+  );
+  if (wanted !== undefined && !habit) {
+    const names = file.habits.map(({ name }) => name).join(', ');
+    throw new UsageError(`--habit must be one the book keeps: ${names === '' ? 'it keeps none' : names}.`);
+  }
+  const setting = { findMaterial: asked.findMaterial, today: asked.today, years: count };
+  const books = habit ? booksWithHabit(asked.books, habit, setting) : booksAsPlanned(asked.books, setting);
+  const scenario = scenarioUntil({ ...asked, books }, asked.today + Math.ceil(count * DAYS_PER_YEAR) + 2);
+  const { points, largestRelativeError } = runYears(scenario, asked.today, count);
+  if (args.options.csv) {
+    const { areaM2 } = asked.books.bed;
+    return csvText(yearsTable([{ bed: asked.name, habit: habit?.name ?? 'as planned', areaM2, points }]));
+  }
+  return jsonText({ bed: asked.name, habit: habit?.name ?? null, points, largestRelativeError });
+}
