@@ -6,10 +6,12 @@ import { journalFiled } from './journal-records.ts';
 import { problemsOf } from './problem-fields.ts';
 import { bedFiled, buildUpFiled, entryFiled, gardenFiled, materialFiled, plantingFiled } from './records.ts';
 import { weatherFiled } from './weather-records.ts';
+import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
 import { labResultFiled, lotFiled, movementFiled, recipeFiled } from './stock-records.ts';
 
+export { GARDEN_FILE_FORMAT };
+
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_FORMAT = 'vine-ledger-garden';
 export const GARDEN_FILE_VERSION = 2;
 
 /** More than any garden writes in a lifetime. */

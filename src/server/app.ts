@@ -2,6 +2,7 @@ import { Hono } from 'hono';
 import type { AppContext } from './app-context.ts';
 import { headers, limitedBody, readOnlyUnlessSound, sameHostOnly, shallowJson } from './guards.ts';
 import { answerProblem, ProblemError } from './problems.ts';
+import { demoRoutes } from './routes/demo.ts';
 import { backupRoutes } from './routes/backups.ts';
 import { admittedOnly, sessionRoutes } from './routes/session.ts';
 import { bedRoutes } from './routes/beds.ts';
@@ -58,7 +59,8 @@ export function createApp(context: AppContext) {
     .route('/api', liftRoutes(context))
     .route('/api', importRoutes(context))
     .route('/api/backups', backupRoutes(context))
-    .route('/api/session', sessionRoutes(context));
+    .route('/api/session', sessionRoutes(context))
+    .route('/api/demo-garden', demoRoutes(context));
   app.all('/api/*', (c) => {
     throw nothingAt(c.req.path);
   });

@@ -118,6 +118,7 @@ export const headers = secureHeaders({
     imgSrc: ["'self'", 'data:'],
     connectSrc: ["'self'"],
     workerSrc: ["'self'"],
+    manifestSrc: ["'self'"],
     formAction: ["'none'"],
     frameAncestors: ["'none'"],
     baseUri: ["'none'"],

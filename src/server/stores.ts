@@ -125,6 +125,8 @@ export interface Stores {
   readonly photos: PhotoStore;
   readonly feeds: FeedStore;
   readonly imports: ImportLog;
+  /** Takes a garden and all that belongs to it out of the database for good. */
+  erase(gardenId: string): void;
   /** Runs `act` so that all its writes are kept, or none when it throws. */
   atomically<Result>(act: () => Result): Result;
 }

@@ -71,3 +71,12 @@ export function ageInWords(days: number): string {
   if (months < 24) return `${months} months`;
   return `${(days / 365.25).toFixed(1).replace(/\.0$/, '')} years`;
 }
+
+const twoDigits = (n: number): string => String(n).padStart(2, '0');
+
+/** An instant by the clock of the place: 14 May 2026, 08:30. */
+export function instantWords(iso: string): string {
+  const at = new Date(iso);
+  const day = dayOf(`${at.getFullYear()}-${twoDigits(at.getMonth() + 1)}-${twoDigits(at.getDate())}`);
+  return `${fullDate(day)}, ${twoDigits(at.getHours())}:${twoDigits(at.getMinutes())}`;
+}

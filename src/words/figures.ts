@@ -43,3 +43,12 @@ export const cell = (value: number, decimals: number): string =>
 
 /** A share as whole percent. */
 export const percent = (share: number): string => `${fixed(share * 100, 0)} %`;
+
+const BYTES_PER_STEP = 1000;
+
+/** The size of a file: 412 kB, 3.1 MB. */
+export function bytesWords(bytes: number): string {
+  if (bytes < BYTES_PER_STEP) return `${bytes} B`;
+  const kilo = bytes / BYTES_PER_STEP;
+  return kilo < BYTES_PER_STEP ? `${fixed(kilo, 0)} kB` : `${fixed(kilo / BYTES_PER_STEP, 1)} MB`;
+}

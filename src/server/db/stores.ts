@@ -292,6 +292,7 @@ export function createStores(db: Database, now: () => string): Stores {
       listOf: (bedId) => plantings.listWhere('bed_id = @value', bedId),
       listOfGarden: (gardenId) => plantings.listWhere(ofGarden, gardenId),
     },
+    erase: (gardenId) => erase(db, gardenId),
     atomically: (act) => db.transaction(act).immediate(),
   };
 }
@@ -339,3 +340,30 @@ const trimmed = (entry: EntryRecord | undefined): EntryRecord | undefined => ent
 
 const trimmedOutcome = <Outcome extends { readonly outcome: string }>(result: Outcome): Outcome =>
   'current' in result ? { ...result, current: trimEntry(result.current as EntryRecord) } : result;
+
+/** Tables whose rows name their garden, those that lean on others first. */
+const OF_A_GARDEN = [
+  'import',
+  'feed',
+  'photo',
+  'journal',
+  'weather',
+  'recipe',
+  'lab_result',
+  'habit',
+  'build_up',
+  'stock_movement',
+  'lot',
+  'material',
+] as const;
+
+function erase(db: Database, gardenId: string): void {
+  db.pragma('defer_foreign_keys = ON');
+  const ofItsBeds = 'bed_id IN (SELECT id FROM bed WHERE garden_id = @gardenId)';
+  for (const table of ['entry', 'planting'])
+    db.prepare(`DELETE FROM ${table} WHERE ${ofItsBeds}`).run({ gardenId });
+  for (const table of OF_A_GARDEN)
+    db.prepare(`DELETE FROM ${table} WHERE garden_id = @gardenId`).run({ gardenId });
+  db.prepare('DELETE FROM bed WHERE garden_id = @gardenId').run({ gardenId });
+  db.prepare('DELETE FROM garden WHERE id = @gardenId').run({ gardenId });
+}

@@ -10,6 +10,11 @@ import { body } from './validated.ts';
 const COOKIE = 'vine_ledger_session';
 const OPEN_PATHS = new Set(['/api/session', '/api/health']);
 const LONGEST_PASSPHRASE = 1000;
+interface SessionState {
+  readonly isNeeded: boolean;
+  readonly isAdmitted: boolean;
+}
+const admittedState = (isNeeded: boolean): SessionState => ({ isNeeded, isAdmitted: true });
 const login = z.strictObject({ passphrase: z.string().min(1).max(LONGEST_PASSPHRASE) });
 
 /** Nobody reads or writes the books without having said the passphrase; pages and calendar addresses hold none of them. */
@@ -33,7 +38,7 @@ export const sessionRoutes = ({ access }: AppContext) =>
       ),
     )
     .post('/', body(login), async (c) => {
-      if (!access) return c.json({ isNeeded: false, isAdmitted: true }, 200);
+      if (!access) return c.json(admittedState(false), 200);
       const from = getConnInfo(c).remote.address ?? '';
       const admission = await access.admit(c.req.valid('json').passphrase, from);
       if (admission.outcome === 'wait') {
@@ -55,7 +60,7 @@ export const sessionRoutes = ({ access }: AppContext) =>
         // Over plain HTTP in a home network there is no other way; behind a proxy with TLS it is set.
         secure: c.req.header('x-forwarded-proto') === 'https',
       });
-      return c.json({ isNeeded: true, isAdmitted: true }, 200);
+      return c.json(admittedState(true), 200);
     })
     .delete('/', (c) => {
       access?.dismiss(getCookie(c, COOKIE));

@@ -19,6 +19,15 @@ async function problemOf(response: Response): Promise<Problem> {
   }
 }
 
+const UNADMITTED = 401;
+const LOGIN = '/login';
+
+/** Leads to where the passphrase is said, and back afterwards. */
+function sayPassphrase(): void {
+  const { pathname, search } = window.location;
+  window.location.assign(`${LOGIN}?to=${encodeURIComponent(pathname + search)}`);
+}
+
 export interface HttpAnswer<Body> {
   readonly ok: boolean;
   json(): Promise<Body>;
@@ -38,6 +47,10 @@ export async function answered<Body>(asked: Promise<HttpAnswer<Body>>): Promise<
   } catch {
     throw new UnreachableFailure();
   }
-  if (!response.ok) throw new ProblemFailure(await problemOf(response as unknown as Response));
+  if (!response.ok) {
+    const problem = await problemOf(response as unknown as Response);
+    if (problem.status === UNADMITTED && window.location.pathname !== LOGIN) sayPassphrase();
+    throw new ProblemFailure(problem);
+  }
   return response;
 }

@@ -16,6 +16,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('./welcome/Welcome.tsx')).Welcome }),
       },
       {
+        path: '/login',
+        lazy: async () => ({ Component: (await import('./login/LoginPage.tsx')).LoginPage }),
+      },
+      {
         path: '/garden/:gardenId',
         element: <Book />,
         children: [
@@ -87,6 +91,14 @@ export const routes: RouteObject[] = [
           {
             path: 'materials',
             lazy: async () => ({ Component: (await import('./materials/MaterialsPage.tsx')).MaterialsPage }),
+          },
+          {
+            path: 'data',
+            lazy: async () => ({ Component: (await import('./data/DataPage.tsx')).DataPage }),
+          },
+          {
+            path: 'method',
+            lazy: async () => ({ Component: (await import('./method/MethodPage.tsx')).MethodPage }),
           },
           {
             path: 'bed/:bedId/sheet',

@@ -47,13 +47,3 @@ export function ledgerCsv(books: MonthBooks, day: DayNumber, kind: PeriodKind, a
   }
   return Papa.unparse({ fields: HEADER, data: rows }, { newline: '\r\n' });
 }
-
-/** Hands a text to the browser as a file to keep. */
-export function saveFile(name: string, text: string, type = 'text/csv'): void {
-  const address = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(address);
-}

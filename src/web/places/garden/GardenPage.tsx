@@ -6,6 +6,8 @@ import { GardenStrip, type StripBed } from '../../drawing/garden-strip.tsx';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { growingWords, namedCrops, namedLayers } from '../bed/naming.ts';
+import { DemoGuide } from '../guide/DemoGuide.tsx';
+import { FirstSteps } from '../guide/FirstSteps.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { BedRows } from './BedRows.tsx';
 import { useBedBriefs, type BriefedBed } from './use-bed-briefs.ts';
@@ -64,6 +66,8 @@ function OpenGarden({ books }: { books: GardenBooks }) {
           )}
         </Suspense>
       )}
+      <FirstSteps books={books} />
+      <DemoGuide gardenId={books.garden.id} />
       {books.beds.length === 0 ? (
         open === null && (
           <div className="empty">

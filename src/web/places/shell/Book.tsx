@@ -1,6 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
 import { gardenBooksQuery } from '../../api/gardens.ts';
+import { Connection } from './Connection.tsx';
+import { FileState } from './FileState.tsx';
+import { KeyHelp } from './KeyHelp.tsx';
 import { Trouble } from './Trouble.tsx';
 
 /** What is wanted every day. */
@@ -26,10 +30,17 @@ const WORK = [
   { path: 'prepare/brews', name: 'Brews', isUnder: true },
 ] as const;
 
+/** How it is worked out, and where it is kept. */
+const ABOUT = [
+  { path: 'method', name: 'Method', isUnder: false },
+  { path: 'data', name: 'Your data', isUnder: false },
+] as const;
+
 /** The account book: index tabs in the margin, the open page beside it. */
 export function Book() {
   const { gardenId = '' } = useParams();
   const { data: books, error } = useQuery(gardenBooksQuery(gardenId));
+  const bedIds = useMemo(() => books?.beds.map(({ id }) => id) ?? [], [books]);
   return (
     <div className="book">
       <nav className="margin" aria-label="Places">
@@ -49,9 +60,15 @@ export function Book() {
           ))}
           <Tabs places={DAILY} gardenId={gardenId} />
           <Tabs places={WORK} gardenId={gardenId} />
+          <Tabs places={ABOUT} gardenId={gardenId} />
         </ul>
+        <KeyHelp gardenId={gardenId} bedIds={bedIds} />
       </nav>
-      <main>{error ? <Trouble failure={error} /> : <Outlet />}</main>
+      <main>
+        <Connection />
+        <FileState gardenId={gardenId} />
+        {error ? <Trouble failure={error} /> : <Outlet />}
+      </main>
     </div>
   );
 }

@@ -1,10 +1,18 @@
+import { Button } from 'antd';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { useMakeDemo } from '../../api/data.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import '../data/data.css';
+import { ImportWizard } from '../data/ImportWizard.tsx';
 import '../garden/garden.css';
 import { GardenForm } from '../garden/GardenForm.tsx';
 
-/** The first page of an empty book. */
+/** The first page of an empty book: begin, look around, or bring a garden along. */
 export function Welcome() {
   const navigate = useNavigate();
+  const [isReading, setReading] = useState(false);
+  const demo = useMakeDemo();
   return (
     <main className="page">
       <div className="empty">
@@ -13,7 +21,39 @@ export function Welcome() {
           Keep the carbon and nitrogen books of every bed: what you lay on it, what the season makes of it,
           what is locked up and until when, how much nitrogen to add, and what humus stays.
         </p>
-        <GardenForm changing={null} onKept={(gardenId) => void navigate(`/garden/${gardenId}`)} />
+        {isReading ? (
+          <ImportWizard books={null} onClose={() => setReading(false)} />
+        ) : (
+          <>
+            <p className="soft">
+              Three steps to a first answer: the garden, a bed, what lies on it. Or{' '}
+              <Button
+                type="link"
+                size="small"
+                className="in-line"
+                loading={demo.isPending}
+                onClick={() =>
+                  demo.mutate(null, {
+                    onSuccess: ({ gardenId }) => void navigate(`/garden/${gardenId}?guide=1`),
+                  })
+                }
+              >
+                look around in an invented garden
+              </Button>{' '}
+              first, or{' '}
+              <Button type="link" size="small" className="in-line" onClick={() => setReading(true)}>
+                open a garden file
+              </Button>
+              .
+            </p>
+            {Object.values(sentencesOf(demo.error)).map((sentence) => (
+              <p key={sentence} className="field-trouble" role="alert">
+                {sentence}
+              </p>
+            ))}
+            <GardenForm changing={null} onKept={(gardenId) => void navigate(`/garden/${gardenId}`)} />
+          </>
+        )}
       </div>
     </main>
   );

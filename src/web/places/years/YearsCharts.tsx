@@ -18,7 +18,7 @@ import { markOf } from '../../charts/line-marks.ts';
 import { YearLines, type YearLine } from '../../charts/year-lines.tsx';
 import { YearStack, type StackYear } from '../../charts/year-stack.tsx';
 import { COLORS } from '../../theme/tokens.ts';
-import { saveFile } from '../bed/ledger-csv.ts';
+import { saveFile } from '../data/save-file.ts';
 import { chartFile } from './chart-file.ts';
 import { lineAt, SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 

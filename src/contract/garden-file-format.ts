@@ -1,0 +1,2 @@
+/** What a garden file says it is. */
+export const GARDEN_FILE_FORMAT = 'vine-ledger-garden';

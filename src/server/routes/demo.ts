@@ -1,0 +1,13 @@
+import { Hono } from 'hono';
+import type { AppContext } from '../app-context.ts';
+import { DEMO_GARDEN_ID, plantDemoGarden } from '../demo/demo-garden.ts';
+
+/** An invented garden to look around in, made afresh as often as wanted; whatever was written into it goes. */
+export const demoRoutes = ({ stores, today }: AppContext) =>
+  new Hono().post('/', (c) =>
+    stores.atomically(() => {
+      stores.erase(DEMO_GARDEN_ID);
+      plantDemoGarden(stores, today());
+      return c.json({ gardenId: DEMO_GARDEN_ID }, 201);
+    }),
+  );

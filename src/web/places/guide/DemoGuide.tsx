@@ -1,0 +1,80 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { DEMO_GARDEN_ID } from './demo-garden.ts';
+import './guide.css';
+
+const CLOSED_KEY = 'vine-ledger demo guide closed';
+
+const STOPS = [
+  {
+    to: 'bed/demo-sawpit-corner',
+    title: 'A bed under sawdust',
+    try: 'See how much nitrogen is locked up and until when; then pull the upper edge of a layer up or down.',
+  },
+  {
+    to: 'calendar',
+    title: 'What to do when',
+    try: 'Tick something off, or put it off, and see what being late costs.',
+  },
+  { to: 'log', title: 'Two taps in the logbook', try: 'Choose a bed and say what color its leaves have.' },
+  { to: 'stock', title: 'Piles that age', try: 'Open one and see what it is worth today, and in a year.' },
+  { to: 'years', title: 'Ten years of a habit', try: 'Put two habits side by side and see the humus part.' },
+  { to: 'data', title: 'In and out', try: 'Take the whole garden out as a file, or make it afresh.' },
+] as const;
+
+const wasClosed = (): boolean => {
+  try {
+    return window.localStorage.getItem(CLOSED_KEY) !== null;
+  } catch {
+    return false;
+  }
+};
+
+function rememberClosed(isClosed: boolean): void {
+  try {
+    if (isClosed) window.localStorage.setItem(CLOSED_KEY, 'yes');
+    else window.localStorage.removeItem(CLOSED_KEY);
+  } catch {
+    // A browser that keeps nothing shows the guide again; that is all.
+  }
+}
+
+/** A way through the demo garden: six places, each with one thing to try. */
+export function DemoGuide({ gardenId }: { gardenId: string }) {
+  const [search] = useSearchParams();
+  const isAsked = search.get('guide') !== null;
+  const [isOpen, setOpen] = useState(() => isAsked || !wasClosed());
+  if (gardenId !== DEMO_GARDEN_ID) return null;
+  const toggle = (open: boolean) => {
+    rememberClosed(!open);
+    setOpen(open);
+  };
+  if (!isOpen) {
+    return (
+      <p className="guide-closed">
+        <Button size="small" type="link" onClick={() => toggle(true)}>
+          Show the way through the demo garden
+        </Button>
+      </p>
+    );
+  }
+  return (
+    <section className="guide" aria-label="A way through the demo garden">
+      <div className="section-head">
+        <h2>A way through this invented garden</h2>
+        <Button size="small" type="text" onClick={() => toggle(false)}>
+          Close
+        </Button>
+      </div>
+      <ol>
+        {STOPS.map((stop) => (
+          <li key={stop.to}>
+            <Link to={stop.to}>{stop.title}</Link>
+            <span className="soft">{stop.try}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

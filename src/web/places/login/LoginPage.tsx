@@ -1,0 +1,56 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import { Navigate, useSearchParams } from 'react-router';
+import { sessionQuery, useSayPassphrase } from '../../api/data.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import './login.css';
+
+/** Only ways within the app lead on from here. */
+const safeWay = (way: string | null): string =>
+  way !== null && way.startsWith('/') && !/^\/[/\\]/.test(way) ? way : '/';
+
+/** The books can be reached from other machines: whoever opens them says the passphrase. */
+export function LoginPage() {
+  const [passphrase, setPassphrase] = useState('');
+  const [search] = useSearchParams();
+  const { data } = useQuery(sessionQuery());
+  const say = useSayPassphrase();
+  if (data?.isAdmitted) return <Navigate replace to={safeWay(search.get('to'))} />;
+  const troubles = [...new Set(Object.values(sentencesOf(say.error)))];
+  return (
+    <main className="page">
+      <form
+        className="empty login"
+        onSubmit={(event) => {
+          event.preventDefault();
+          say.mutate(passphrase);
+        }}
+      >
+        <h1>Vine Ledger</h1>
+        <p>These books are kept for whoever knows their passphrase.</p>
+        <label className="field">
+          <span className="field-name">Passphrase</span>
+          <Input.Password
+            value={passphrase}
+            autoFocus
+            autoComplete="current-password"
+            aria-invalid={troubles.length > 0}
+            onChange={(event) => setPassphrase(event.target.value)}
+          />
+        </label>
+        {troubles.map((sentence) => (
+          <p key={sentence} className="field-trouble" role="alert">
+            {sentence}
+          </p>
+        ))}
+        <Button type="primary" htmlType="submit" loading={say.isPending} disabled={passphrase === ''}>
+          Open the books
+        </Button>
+        <p className="soft">
+          Forgotten? On the machine the books are kept on, “npm run passphrase” sets another.
+        </p>
+      </form>
+    </main>
+  );
+}
