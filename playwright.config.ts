@@ -27,6 +27,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
+    // Tests of the connection look at requests themselves; the one about offline pages allows it.
+    serviceWorkers: 'block',
     launchOptions: CHROMIUM,
   },
   webServer: [

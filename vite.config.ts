@@ -1,29 +1,25 @@
 import react from '@vitejs/plugin-react';
 import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { defineConfig, type Plugin } from 'vite';
 
 const ICONS = ['/favicon.svg', '/icon-192.png', '/icon-512.png', '/manifest.webmanifest'];
 
-/** Writes the service worker with the list of all files of this build. */
+/** Writes the service worker with the list of all files of this build, once they are there. */
 const offlinePages: Plugin = {
   name: 'offline-pages',
   apply: 'build',
-  generateBundle(_, bundle) {
-    const files = [
-      '/',
-      ...ICONS,
-      ...Object.keys(bundle)
-        .filter((name) => name.startsWith('assets/'))
-        .map((name) => `/${name}`),
-    ];
+  writeBundle({ dir = '' }) {
+    const assets = readdirSync(join(dir, 'assets')).map((name) => `/assets/${name}`);
+    const files = ['/', ...ICONS, ...assets.sort()];
     const source = readFileSync('src/web/service-worker.js', 'utf8');
     const version = createHash('sha256')
       .update(files.join('\n') + source)
       .digest('hex')
       .slice(0, 12);
     const head = `const VERSION = '${version}';\nconst FILES = ${JSON.stringify(files)};\n`;
-    this.emitFile({ type: 'asset', fileName: 'sw.js', source: head + source });
+    writeFileSync(join(dir, 'sw.js'), head + source);
   },
 };
 

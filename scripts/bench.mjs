@@ -1,10 +1,11 @@
 // npm run bench: prints measured times beside the bars they are held to; the browser part needs chromium.
 import { bin, ensureBrowser, ensurePackages, run } from './setup.mjs';
-import { buildWeb } from './serve.mjs';
+import { buildServer, buildWeb } from './serve.mjs';
 
 ensurePackages();
 process.env.VINE_CHROMIUM = ensureBrowser();
 buildWeb();
+buildServer();
 
 /** Bundles a benchmark, so that it runs as the pages do, and runs it. */
 function bench(name) {
@@ -21,5 +22,7 @@ function bench(name) {
   return isBuilt && run(process.execPath, [bundle]);
 }
 
-const isDone = [bench('bench'), bench('years'), bench('browser')].every(Boolean);
+const isDone = [bench('bench'), bench('growth'), bench('years'), bench('server'), bench('browser')].every(
+  Boolean,
+);
 process.exit(isDone ? 0 : 1);

@@ -53,11 +53,11 @@ describe('the terminal on a garden file', () => {
     const csv = vine('simulate', GARDEN, '--bed', 'Ferry Strip', '--today', TODAY, '--csv');
     const rows = rowsOf(csv.stdout);
     expect(rows).toHaveLength(report.weekly.length);
-    expect(Number(rows[10]!['mineral_n.Z0'])).toBeGreaterThan(0);
+    expect(Number(rows[10]['mineral_n.Z0'])).toBeGreaterThan(0);
   });
 
   it('gives the years of the page, figure for figure', () => {
-    const bed = file.beds[0]!;
+    const bed = file.beds[0];
     const plan = {
       key: 'terminal',
       records: books,
@@ -83,12 +83,12 @@ describe('the terminal on a garden file', () => {
   });
 
   it('follows a habit of the book', () => {
-    const habit = file.habits[0]!.name;
+    const habit = file.habits[0].name;
     const { stdout, status } = vine(
       'years',
       GARDEN,
       '--bed',
-      file.beds[0]!.name,
+      file.beds[0].name,
       '--habit',
       habit,
       '--years',
@@ -184,7 +184,7 @@ describe('the terminal on a garden file', () => {
     );
     const rows = rowsOf(vine('convert', GARDEN, '--table', 'entries').stdout);
     expect(rows).toHaveLength(file.entries.length);
-    expect(rows[0]!['bed']).toBe(file.beds.find(({ id }) => id === file.entries[0]!.bedId)!.name);
+    expect(rows[0]['bed']).toBe(file.beds.find(({ id }) => id === file.entries[0].bedId)!.name);
   });
 
   it('turns somebody else’s table into ours, or says row by row why not', () => {

@@ -16,11 +16,11 @@ describe('outlines as GeoJSON', () => {
       features: { geometry: { coordinates: number[][][] } }[];
     };
     expect(file.features).toHaveLength(1);
-    const [ring = []] = file.features[0]!.geometry.coordinates;
+    const [ring = []] = file.features[0].geometry.coordinates;
     expect(ring.at(0)).toEqual(ring.at(-1));
     const [row] = readOutlines(JSON.stringify(file), [mapped]);
     expect(row).toMatchObject({ bed: { id: 'bed' }, outline, reasons: [] });
-    expect(row!.areaM2).toBeCloseTo(6.7, 0);
+    expect(row.areaM2).toBeCloseTo(6.7, 0);
   });
 
   it('know a bed by its name, and a single feature', () => {
@@ -69,7 +69,7 @@ describe('outlines as GeoJSON', () => {
       type: 'FeatureCollection',
       features: [{ type: 'Feature', properties: { name }, geometry }],
     };
-    expect(readOutlines(JSON.stringify(file), [mapped])[0]!.reasons[0]!.field).toBe(field);
+    expect(readOutlines(JSON.stringify(file), [mapped])[0].reasons[0].field).toBe(field);
   });
 
   it.each(['{', '[]', '{"type":"Topology"}'])('are refused in words when the file is none: %s', (text) => {

@@ -4,7 +4,7 @@ import { InputError } from '../core/input-error.ts';
 import { materialFinder } from '../core/records/garden-books.ts';
 import { nearestMaterialId } from '../core/stock/nearest-material.ts';
 import { massFreshKgFromAmount } from '../core/units/amount.ts';
-import { keptRecords, requireSoundStock } from './kept-stock.ts';
+import { keptForStock, requireSoundStock } from './kept-stock.ts';
 import { notFound } from './problems.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from './routes/answers.ts';
 import type { Stores } from './stores.ts';
@@ -24,7 +24,7 @@ function takenFromStock(
   gardenId: string,
   today: string,
 ): EntryRecord {
-  const records = keptRecords(stores, gardenId);
+  const records = keptForStock(stores, gardenId);
   const others = records.entries.filter(({ id }) => id !== entry.id);
   const { taken } = requireSoundStock({ ...records, entries: [...others, entry] }, today, [entry.id]);
   const given = taken.get(entry.id)!;

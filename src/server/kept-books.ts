@@ -4,7 +4,7 @@ import { dayNumberFromIso } from '../core/climate/calendar.ts';
 import { InputError } from '../core/input-error.ts';
 import { checkBooks } from '../core/records/check-books.ts';
 import { drawsOnStock, materialFinder, siteOf, takenByBed } from '../core/records/garden-books.ts';
-import { keptRecords, measuredWeather, requireSoundStock } from './kept-stock.ts';
+import { keptForStock, measuredWeather, requireSoundStock } from './kept-stock.ts';
 import { fromInputError, notFound, ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
 
@@ -64,7 +64,7 @@ function takenFromSoundStock(
   today: string,
   about: readonly string[],
 ) {
-  const kept = keptRecords(stores, bed.gardenId);
+  const kept = keptForStock(stores, bed.gardenId);
   const records = {
     ...kept,
     materials,

@@ -23,6 +23,18 @@ export function keptRecords(stores: Stores, gardenId: string): GardenRecords {
   };
 }
 
+/** The same without what has nothing to do with the stock. */
+export const keptForStock = (stores: Stores, gardenId: string): GardenRecords => ({
+  garden: found(stores.gardens.find(gardenId), 'garden'),
+  beds: stores.beds.listOf(gardenId),
+  entries: stores.entries.listFromStock(gardenId),
+  plantings: [],
+  materials: stores.materials.listOf(gardenId),
+  labResults: stores.labResults.listOf(gardenId),
+  lots: stores.lots.listOf(gardenId),
+  movements: stores.movements.listOf(gardenId),
+});
+
 /** What was measured, without what counts in the database only. */
 export const measuredWeather = (stores: Stores, gardenId: string): MeasuredDay[] =>
   stores.weather.listOf(gardenId).map(({ date, temperatureC, rainMm, evapotranspirationMm }) => ({
@@ -46,8 +58,9 @@ export function requireSoundStock(records: GardenRecords, today: string, about: 
   const findMaterial = materialFinder(records);
   const until = lastDay(books, today) + 1;
   try {
-    runStock(books, findMaterial, { until, withPlans: false });
-    return runStock(books, findMaterial, { until, withPlans: true });
+    const asIs = runStock(books, findMaterial, { until, withPlans: false });
+    const hasPlans = [...books.movements, ...books.takes].some(({ state }) => state === 'planned');
+    return hasPlans ? runStock(books, findMaterial, { until, withPlans: true }) : asIs;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     throw problemAbout(error, books, about);

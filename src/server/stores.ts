@@ -107,6 +107,14 @@ export interface ImportLog {
   markUndone(id: string): boolean;
 }
 
+/** What somebody who remembers records must look at again. */
+export interface WritesSince {
+  readonly isAll: boolean;
+  /** Kinds of records; entries are told by their beds. */
+  readonly collections: ReadonlySet<string>;
+  readonly entryBeds: ReadonlySet<string>;
+}
+
 export interface Stores {
   readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
   readonly beds: OwnedStore<BedRecord>;
@@ -118,13 +126,23 @@ export interface Stores {
   readonly movements: OrderedStore<MovementRecord>;
   readonly labResults: OwnedStore<LabResultRecord>;
   readonly recipes: OwnedStore<RecipeRecord>;
-  readonly entries: OrderedStore<EntryRecord> & { listOfGarden(gardenId: string): EntryRecord[] };
+  readonly entries: OrderedStore<EntryRecord> & {
+    listOfGarden(gardenId: string): EntryRecord[];
+    /** Order of writing of the entries of a bed, by id: of one day the lower comes first. */
+    sequencesOf(bedId: string): ReadonlyMap<string, number>;
+    /** Those that draw on a lot of the stock. */
+    listFromStock(gardenId: string): EntryRecord[];
+  };
   readonly plantings: OwnedStore<PlantingRecord> & { listOfGarden(gardenId: string): PlantingRecord[] };
   readonly journal: OrderedStore<JournalRecord>;
   readonly weather: OwnedStore<WeatherRecord>;
   readonly photos: PhotoStore;
   readonly feeds: FeedStore;
   readonly imports: ImportLog;
+  /** Another one whenever the file is opened anew, or was written by another program. */
+  epoch(): string;
+  /** What may have been written since this was last asked. */
+  writesSince(): WritesSince;
   /** Takes a garden and all that belongs to it out of the database for good. */
   erase(gardenId: string): void;
   /** Runs `act` so that all its writes are kept, or none when it throws. */

@@ -17,3 +17,15 @@ export function report(what: string, { least, median, most }: Times, barMs: numb
   const verdict = barMs === null ? '' : median <= barMs ? `bar ${barMs} ms: met` : `bar ${barMs} ms: MISSED`;
   console.log(`${what.padEnd(58)} least ${ms(least)}, median ${ms(median)}, most ${ms(most)}  ${verdict}`);
 }
+
+/** Runs `work` a few times to warm up, then `rounds` times by the clock. */
+export function timed(work: () => void, rounds: number, warmUps = 3): Times {
+  for (let i = 0; i < warmUps; i++) work();
+  return timesOf(
+    Array.from({ length: rounds }, () => {
+      const start = performance.now();
+      work();
+      return performance.now() - start;
+    }),
+  );
+}

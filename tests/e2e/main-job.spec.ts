@@ -24,7 +24,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await page.getByLabel('Name').fill('Lower bed');
     await page.getByLabel('Area, m²').fill('six');
     await page.getByRole('button', { name: 'Make the bed' }).click();
-    await expect(page.getByRole('alert')).toContainText('areaM2 must be a finite number');
+    await expect(page.getByRole('alert')).toContainText('area must be a finite number');
     await page.getByLabel('Area, m²').fill('6');
     await page.getByRole('button', { name: 'Make the bed' }).click();
     await expect(page.getByRole('heading', { name: 'Lower bed' })).toBeVisible();

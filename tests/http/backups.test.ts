@@ -63,7 +63,7 @@ describe('backups', () => {
       expect((await make(server, 'third')).status).toBe(201);
 
       const [newest] = (await listAt(server)).backups;
-      const back = await askAt<BackupCheck>(server.address, 'GET', `/api/backups/${newest!.name}`);
+      const back = await askAt<BackupCheck>(server.address, 'GET', `/api/backups/${newest.name}`);
       expect(back.body.gardens).toEqual(['Garden first', 'Garden second']);
     } finally {
       await server.stop();

@@ -73,7 +73,7 @@ describe('a garden as a file', () => {
 
   it('changes what the file has otherwise, says which field, and takes it back', async () => {
     const file = JSON.parse(text) as GardenFile;
-    const bed = file.beds[0]!;
+    const bed = file.beds[0];
     file.beds[0] = { ...bed, areaM2: bed.areaM2 + 1, note: 'measured anew' };
     const { body } = await read(empty.address, file);
     expect(body.counts.changed).toBe(1);
@@ -105,7 +105,7 @@ describe('a garden as a file', () => {
 
   it('will not take back what was changed since', async () => {
     const file = JSON.parse(text) as GardenFile;
-    const recipe = { ...file.recipes[0]!, note: 'out of a file' };
+    const recipe = { ...file.recipes[0], note: 'out of a file' };
     const { body } = await read(empty.address, { ...file, recipes: [recipe, ...file.recipes.slice(1)] });
     await read(empty.address, {
       ...file,
@@ -176,7 +176,7 @@ describe('a garden as a file', () => {
     expect(body.rows.filter(({ outcome }) => outcome === 'rejected')).toEqual([
       expect.objectContaining({
         collection: 'entries',
-        id: file.entries[index]!.id,
+        id: file.entries[index].id,
         reasons: [expect.objectContaining({ field: 'materialId' })],
       }),
     ]);

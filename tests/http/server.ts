@@ -7,11 +7,14 @@ import { join } from 'node:path';
 /** Tests and benchmarks run from the project's folder. */
 const PROJECT = process.cwd();
 const PATIENCE_MS = 30_000;
+/** As the commands start it (scripts/serve.mjs). */
+const SERVER_FLAGS = ['--max-semi-space-size=4'];
 
 /** A server of its own: real process, real port, real file. */
 export interface RunningServer {
   readonly address: string;
   readonly file: string;
+  readonly pid: number;
   /** Ends it as a power cut would. */
   kill(): Promise<void>;
   stop(): Promise<void>;
@@ -32,7 +35,17 @@ export async function startServer(
   extra: readonly string[] = [],
   { fileSizeLimitKb, uid }: Limits = {},
 ): Promise<RunningServer> {
-  const args = ['.cache/server/main.mjs', '--port', '0', '--db', file, '--today', '2026-05-14', ...extra];
+  const args = [
+    ...SERVER_FLAGS,
+    '.cache/server/main.mjs',
+    '--port',
+    '0',
+    '--db',
+    file,
+    '--today',
+    '2026-05-14',
+    ...extra,
+  ];
   const options: SpawnOptions = {
     cwd: PROJECT,
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -54,7 +67,7 @@ export async function startServer(
     child.kill(signal);
     await gone;
   };
-  return { address, file, kill: () => end('SIGKILL'), stop: () => end('SIGTERM') };
+  return { address, file, pid: child.pid!, kill: () => end('SIGKILL'), stop: () => end('SIGTERM') };
 }
 
 function addressOf(child: ChildProcess): Promise<string> {

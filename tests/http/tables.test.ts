@@ -70,7 +70,7 @@ describe('tables of a garden', () => {
 
   it('change only what a file says: a missing column leaves its field alone, an empty cell empties it', async () => {
     const table = GARDEN_TABLES.find(({ id }) => id === 'beds')!;
-    const bed = books.beds[0]!;
+    const bed = books.beds[0];
     const rows = readCsv(table, `id,name,ph\r\n${bed.id},Renamed bed,\r\n`);
     const report = await send(
       table,
@@ -78,12 +78,12 @@ describe('tables of a garden', () => {
       true,
     );
     expect(report.rows).toMatchObject([{ id: bed.id, outcome: 'changed' }]);
-    expect([...report.rows[0]!.fields].sort()).toEqual(bed.ph === null ? ['name'] : ['name', 'ph']);
+    expect([...report.rows[0].fields].sort()).toEqual(bed.ph === null ? ['name'] : ['name', 'ph']);
   });
 
   it('takes in what somebody else wrote, in inches and with names, and the same file again adds nothing', async () => {
     const table = GARDEN_TABLES.find(({ id }) => id === 'entries')!;
-    const bed = books.beds[0]!;
+    const bed = books.beds[0];
     const csv = [
       'Bed;Date;Material;Amount;Unit;Dug in (in);Notes',
       `${bed.name};13.05.2026;Cereal straw;1,5;barrow85L;2;by hand`,
@@ -92,7 +92,7 @@ describe('tables of a garden', () => {
     ].join('\n');
     const rows = readCsv(table, csv);
     expect(rows.flatMap(({ reasons }) => reasons)).toEqual([]);
-    expect(rows[0]!.record).toMatchObject({
+    expect(rows[0].record).toMatchObject({
       date: '2026-05-13',
       amount: 1.5,
       dugDepthCm: 5.08,
@@ -119,7 +119,7 @@ describe('tables of a garden', () => {
   it('says of each row and column what it cannot take', () => {
     const table = GARDEN_TABLES.find(({ id }) => id === 'entries')!;
     const rows = readCsv(table, 'bed,date,material,amount,unit\nNowhere,2026-02-30,Moon dust,much,armful\n');
-    expect(rows[0]!.reasons.map(({ field }) => field)).toEqual(['bed', 'date', 'material', 'amount', 'unit']);
-    for (const { sentence } of rows[0]!.reasons) expect(sentence).toMatch(/; got "/);
+    expect(rows[0].reasons.map(({ field }) => field)).toEqual(['bed', 'date', 'material', 'amount', 'unit']);
+    for (const { sentence } of rows[0].reasons) expect(sentence).toMatch(/; got "/);
   });
 });

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { randomUUID } from 'node:crypto';
 import type {
   BedRecord,
   BuildUpRecord,
@@ -19,6 +20,7 @@ import type { WeatherRecord } from '../../contract/weather-records.ts';
 import type { Filed, OrderedStore, Store, Stores, Unstamped, Versioned } from '../stores.ts';
 import { feedStore, importLog, photoStore } from './keepsake-stores.ts';
 import { packedStore } from './packed-store.ts';
+import { watched, writeWatch } from './watched.ts';
 import { VersionedTable, type Columns } from './versioned-table.ts';
 
 const GARDEN: Columns = {
@@ -194,10 +196,11 @@ const PLANTING: Columns = {
 
 /** Only the fields that an entry of its type has. */
 function trimEntry(row: EntryRecord): EntryRecord {
-  const fields = [...COMMON_ENTRY_FIELDS, ...ENTRY_FIELDS[row.type]];
-  return Object.fromEntries(
-    Object.entries(row).filter(([field]) => fields.includes(field)),
-  ) as unknown as EntryRecord;
+  const all = row as unknown as Record<string, unknown>;
+  const entry: Record<string, unknown> = {};
+  for (const field of COMMON_ENTRY_FIELDS) entry[field] = all[field];
+  for (const field of ENTRY_FIELDS[row.type]) entry[field] = all[field];
+  return entry as unknown as EntryRecord;
 }
 
 /** Fields that an entry of another type had are emptied when it changes type. */
@@ -219,7 +222,7 @@ function storeOver<Record extends Versioned>(
     remove: (id, version) => table.remove(id, version, now()),
     restore: (id) => table.restore(id, now()),
     look: (id) => table.look(id),
-    put: (record) => table.put(record as Omit<Record, 'version'>),
+    put: (record) => table.put(record),
   };
 }
 
@@ -239,7 +242,10 @@ export function createStores(db: Database, now: () => string): Stores {
   const ofGarden = `bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL AND garden_id = @value)`;
 
   const entryStore = storeOver(entries, now);
-  return {
+  const opened = randomUUID();
+  const { tell, since } = writeWatch();
+  const sequences = db.prepare('SELECT id, sequence FROM entry WHERE bed_id = @bedId').raw();
+  const stores: Stores = {
     gardens: { ...storeOver(gardens, now), list: () => gardens.list() },
     beds: { ...storeOver(beds, now), listOf: (gardenId) => beds.listWhere('garden_id = @value', gardenId) },
     materials: {
@@ -286,6 +292,9 @@ export function createStores(db: Database, now: () => string): Stores {
       put: (record) => trimEntry(entryStore.put(spreadEntry(record) as Filed<EntryRecord>)),
       listOf: (bedId) => entries.listWhere('bed_id = @value', bedId).map(trimEntry),
       listOfGarden: (gardenId) => entries.listWhere(ofGarden, gardenId).map(trimEntry),
+      sequencesOf: (bedId) => new Map(sequences.all({ bedId }) as [string, number][]),
+      listFromStock: (gardenId) =>
+        entries.listWhere(`lot_id IS NOT NULL AND ${ofGarden}`, gardenId).map(trimEntry),
     },
     plantings: {
       ...storeOver(plantings, now),
@@ -293,8 +302,11 @@ export function createStores(db: Database, now: () => string): Stores {
       listOfGarden: (gardenId) => plantings.listWhere(ofGarden, gardenId),
     },
     erase: (gardenId) => erase(db, gardenId),
+    epoch: () => `${opened} ${String(db.pragma('data_version', { simple: true }))}`,
+    writesSince: since,
     atomically: (act) => db.transaction(act).immediate(),
   };
+  return watched(stores, tell);
 }
 
 /** Movements of lots that are not removed. */

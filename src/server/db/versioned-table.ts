@@ -34,6 +34,9 @@ function fromColumn(value: unknown, kind: Kind = 'plain'): unknown {
  */
 export class VersionedTable<Record extends Versioned> {
   readonly #columns: Columns;
+  readonly #selected: string;
+  /** Columns that come out of the database as something else than they are. */
+  readonly #converted: readonly (readonly [field: string, kind: Kind])[];
 
   constructor(
     private readonly db: Database,
@@ -42,20 +45,18 @@ export class VersionedTable<Record extends Versioned> {
     private readonly order = 'created_at, id',
   ) {
     this.#columns = { ...STAMP, ...columns };
-  }
-
-  get #selected(): string {
-    return Object.entries(this.#columns)
+    this.#selected = Object.entries(this.#columns)
       .map(([field, [column]]) => `${column} AS ${field}`)
       .join(', ');
+    this.#converted = Object.entries(this.#columns).flatMap(([field, [, kind = 'plain']]) =>
+      kind === 'plain' ? [] : [[field, kind] as const],
+    );
   }
 
+  /** The row is the record, but for what is kept in another form. Mutates row. */
   #fromRow(row: Row): Record {
-    const entries = Object.entries(this.#columns).map(([field, [, kind]]) => [
-      field,
-      fromColumn(row[field], kind),
-    ]);
-    return Object.fromEntries(entries) as Record;
+    for (const [field, kind] of this.#converted) row[field] = fromColumn(row[field], kind);
+    return row as Record;
   }
 
   /** Named parameters for the fields of `values` that have a column. */
@@ -110,7 +111,9 @@ export class VersionedTable<Record extends Versioned> {
     const row = this.db
       .prepare(`SELECT ${this.#selected}, removed_at AS removedAt FROM ${this.table} WHERE id = @id`)
       .get({ id }) as Row | undefined;
-    return row && { record: this.#fromRow(row), isRemoved: row['removedAt'] !== null };
+    if (!row) return undefined;
+    const { removedAt, ...fields } = row;
+    return { record: this.#fromRow(fields), isRemoved: removedAt !== null };
   }
 
   /** Keeps a record with the time stamps it brings, in the place of whatever has its id. */

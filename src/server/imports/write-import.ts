@@ -132,8 +132,8 @@ function asKept(
     return stamped;
   const { createdAt, updatedAt, bedId, ...draft } = stamped as unknown as EntryDraft & Filed<AnyRecord>;
   const bed = stores.beds.find(bedId!)!;
-  const entry = weighed({ stores, today }, bed, row.id, draft as EntryDraft);
-  return { ...entry, createdAt, updatedAt } as Filed<AnyRecord>;
+  const entry = weighed({ stores, today }, bed, row.id, draft);
+  return { ...entry, createdAt, updatedAt };
 }
 
 interface Written {

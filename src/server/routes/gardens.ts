@@ -1,12 +1,13 @@
 import { Hono } from 'hono';
-import { gardenChange, gardenDraft, type GardenBooks } from '../../contract/records.ts';
-import { measuredWeather } from '../kept-stock.ts';
+import { gardenChange, gardenDraft } from '../../contract/records.ts';
+import { rememberedBooks } from '../remembered-books.ts';
 import type { AppContext } from '../app-context.ts';
 import { found, requireRemoved, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
 
-export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
-  new Hono()
+export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
+  const books = rememberedBooks(stores, today);
+  return new Hono()
     .get('/', (c) => c.json({ today: today(), gardens: stores.gardens.list() }, 200))
     .post('/', body(gardenDraft), (c) => {
       const draft = c.req.valid('json');
@@ -16,23 +17,13 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
     })
     .get('/:gardenId/books', (c) => {
       const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
-      const books: GardenBooks = {
-        today: today(),
-        garden,
-        beds: stores.beds.listOf(garden.id),
-        entries: stores.entries.listOfGarden(garden.id),
-        plantings: stores.plantings.listOfGarden(garden.id),
-        materials: stores.materials.listOf(garden.id),
-        buildUps: stores.buildUps.listOf(garden.id),
-        habits: stores.habits.listOf(garden.id),
-        lots: stores.lots.listOf(garden.id),
-        movements: stores.movements.listOf(garden.id),
-        labResults: stores.labResults.listOf(garden.id),
-        recipes: stores.recipes.listOf(garden.id),
-        journal: stores.journal.listOf(garden.id),
-        weather: measuredWeather(stores, garden.id),
-      };
-      return c.json(books, 200);
+      const { body, tag } = books(garden);
+      if (c.req.header('if-none-match') === tag) return c.body(null, 304, { ETag: tag });
+      return c.body(body, 200, {
+        'Content-Type': 'application/json',
+        'Cache-Control': 'private, no-cache',
+        ETag: tag,
+      });
     })
     .put('/:gardenId', body(gardenChange), (c) => {
       const { version, ...values } = c.req.valid('json');
@@ -45,3 +36,4 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) =>
     .post('/:gardenId/restore', (c) =>
       c.json(written(stores.gardens.restore(c.req.param('gardenId')), 'garden'), 200),
     );
+};

@@ -13,11 +13,12 @@ export const journalRoutes = ({ stores, today }: AppContext) => {
   /** Throws a problem naming the field for what cannot have been so. */
   const requireTrue = (record: CheckedRecord & { readonly gardenId: string }) => {
     const { gardenId } = record;
+    const bedId = 'bedId' in record ? record.bedId : null;
     checkJournal(record, {
       today: today(),
       beds: stores.beds.listOf(gardenId),
-      entries: stores.entries.listOfGarden(gardenId),
-      plantings: stores.plantings.listOfGarden(gardenId),
+      entries: bedId === null ? [] : stores.entries.listOf(bedId),
+      plantings: bedId === null ? [] : stores.plantings.listOf(bedId),
       trials: stores.journal.listOf(gardenId).filter((one) => one.kind === 'trial'),
       hasPhoto: (photoId) => stores.photos.find(photoId)?.gardenId === gardenId,
     });

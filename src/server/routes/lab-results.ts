@@ -4,14 +4,14 @@ import { checkMaterial } from '../../core/materials/check-material.ts';
 import { InputError } from '../../core/input-error.ts';
 import { materialFinder } from '../../core/records/garden-books.ts';
 import type { AppContext } from '../app-context.ts';
-import { keptRecords, requireSoundStock } from '../kept-stock.ts';
+import { keptForStock, requireSoundStock } from '../kept-stock.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Laboratory reports on materials: from their day on they take the place of the table's figures. */
 export const labResultRoutes = ({ stores, today, newId }: AppContext) => {
   const requireSound = (gardenId: string, materialId: string) => {
-    const records = keptRecords(stores, gardenId);
+    const records = keptForStock(stores, gardenId);
     const material = materialFinder(records)(materialId);
     if (!material) {
       throw new InputError(['materialId'], 'unknown', `names no material; got "${materialId}"`);

@@ -7,7 +7,7 @@ import {
   type MovementRecord,
 } from '../../contract/stock-records.ts';
 import type { AppContext } from '../app-context.ts';
-import { keptRecords, requireSoundStock } from '../kept-stock.ts';
+import { keptForStock, requireSoundStock } from '../kept-stock.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
 import { keepMaterial } from './materials.ts';
 import { body, seenVersion } from './validated.ts';
@@ -15,7 +15,7 @@ import { body, seenVersion } from './validated.ts';
 /** Lots and what moves among them. Every write is weighed against the whole stock before it is kept. */
 export const stockRoutes = ({ stores, today }: AppContext) => {
   const requireSound = (gardenId: string, about: readonly string[]) =>
-    requireSoundStock(keptRecords(stores, gardenId), today(), about);
+    requireSoundStock(keptForStock(stores, gardenId), today(), about);
   return new Hono()
     .post('/gardens/:gardenId/stock', body(stockPosting), (c) => {
       const { materials, lots, movements } = c.req.valid('json');

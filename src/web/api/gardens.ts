@@ -17,7 +17,7 @@ import type {
   PlantingDraft,
   PlantingRecord,
 } from '../../contract/records.ts';
-import { answered, bodyOf, client } from './client.ts';
+import { answered, bodyOf, client, type HttpAnswer } from './client.ts';
 import { useWrite } from './use-write.ts';
 
 const { gardens, beds, entries, plantings, 'build-ups': buildUps } = client.api;
@@ -28,7 +28,10 @@ export const gardensQuery = () =>
 export const gardenBooksQuery = (gardenId: string) =>
   queryOptions({
     queryKey: ['gardens', gardenId, 'books'],
-    queryFn: (): Promise<GardenBooks> => bodyOf(gardens[':gardenId'].books.$get({ param: { gardenId } })),
+    queryFn: () =>
+      bodyOf<GardenBooks>(
+        gardens[':gardenId'].books.$get({ param: { gardenId } }) as Promise<HttpAnswer<GardenBooks>>,
+      ),
   });
 
 export const useMakeGarden = () => useWrite((draft: GardenDraft) => bodyOf(gardens.$post({ json: draft })));

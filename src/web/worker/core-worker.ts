@@ -35,6 +35,7 @@ import { monthBooks, type MonthBooks } from '../../core/projection/month-books.t
 import { outlook, outlookDays, type OutlookYear } from '../../core/projection/outlook.ts';
 import type { Observation } from '../../core/journal/journal-records.ts';
 import { measuredPoints } from '../../core/learning/measured-points.ts';
+import { inFieldWords } from '../../words/field-words.ts';
 import { SCHOOLS, type School } from '../../core/records/bed-records.ts';
 import { inRecordWords } from '../../core/records/bed-scenario.ts';
 import { booksOfBed, materialFinder } from '../../core/records/garden-books.ts';
@@ -105,7 +106,11 @@ function worked<Result>(question: BedQuestion, work: (today: DayNumber) => Resul
     const books = booksOfBed(question.records, question.bedId, () => undefined);
     const { path, requirement } = books ? inRecordWords(error, books) : error;
     const field = String(path.at(-1) ?? '');
-    return { ok: false, field: fieldAsEntered(field), sentence: sentenceAsEntered(field, requirement) };
+    return {
+      ok: false,
+      field: fieldAsEntered(field),
+      sentence: inFieldWords(fieldAsEntered(field), sentenceAsEntered(field, requirement)),
+    };
   }
 }
 

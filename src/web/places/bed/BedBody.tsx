@@ -4,6 +4,7 @@ import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { atEndOf, type BedProjection } from '../../../core/projection/bed-projection.ts';
 import { NitrogenTide } from '../../charts/nitrogen-tide.tsx';
 import { BedSection } from '../../drawing/bed-section.tsx';
+import { Pictured } from '../../drawing/Pictured.tsx';
 import { SectionHandles } from '../../drawing/section-handles.tsx';
 import { dayOf } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
@@ -90,30 +91,32 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
     <>
       <div className="bed-top">
         <div>
-          <div className="section-instrument">
-            <BedSection
-              sample={sample}
-              layers={layers}
-              crops={crops}
-              rootZoneCm={bed.rootZoneCm}
-              highestMulchCm={highestMulchCm}
-              selectedId={selectedId}
-              measures={measures}
-              description={sectionWords}
-            />
-            <SectionHandles
-              layers={layers}
-              rootZoneCm={bed.rootZoneCm}
-              highestMulchCm={highestMulchCm}
-              measures={measures}
-              isHeld={isHeld}
-              onSelect={(id) => onSelect(id === selectedId ? null : id)}
-              onHover={actions.hover}
-              onDrop={actions.thicken}
-              onMove={actions.move}
-              onRemove={actions.remove}
-            />
-          </div>
+          <Pictured title={`${bed.name} section`}>
+            <div className="section-instrument">
+              <BedSection
+                sample={sample}
+                layers={layers}
+                crops={crops}
+                rootZoneCm={bed.rootZoneCm}
+                highestMulchCm={highestMulchCm}
+                selectedId={selectedId}
+                measures={measures}
+                description={sectionWords}
+              />
+              <SectionHandles
+                layers={layers}
+                rootZoneCm={bed.rootZoneCm}
+                highestMulchCm={highestMulchCm}
+                measures={measures}
+                isHeld={isHeld}
+                onSelect={(id) => onSelect(id === selectedId ? null : id)}
+                onHover={actions.hover}
+                onDrop={actions.thicken}
+                onMove={actions.move}
+                onRemove={actions.remove}
+              />
+            </div>
+          </Pictured>
           <TimeSlider
             fromDay={Math.max(projection.startDay, firstDate - 14)}
             untilDay={projection.endDay}
@@ -134,19 +137,21 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
             isStale={props.isAdviceStale}
             onCompareSchools={compareSchools}
           />
-          <NitrogenTide
-            samples={projection.samples}
-            fromDay={fromDay}
-            untilDay={untilDay}
-            today={today}
-            selectedDay={day}
-            doses={dosesShown}
-            band={band}
-            wantedBy={wanted}
-            measures={measures}
-            onSelect={onDay}
-            description={tideWords}
-          />
+          <Pictured title={`${bed.name} nitrogen`}>
+            <NitrogenTide
+              samples={projection.samples}
+              fromDay={fromDay}
+              untilDay={untilDay}
+              today={today}
+              selectedDay={day}
+              doses={dosesShown}
+              band={band}
+              wantedBy={wanted}
+              measures={measures}
+              onSelect={onDay}
+              description={tideWords}
+            />
+          </Pictured>
           {advice && <MindList {...{ advice, measures, today }} names={inRecords} />}
           <LikelyRangeNote
             state={likely}

@@ -11,6 +11,7 @@ import { fixed } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, ESTIMATE } from '../../../words/words.ts';
 import '../garden/garden.css';
+import { FirstSteps } from '../guide/FirstSteps.tsx';
 import { LeaveGuard } from '../shell/LeaveGuard.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { useUndo } from '../shell/use-undo.tsx';
@@ -164,6 +165,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
         growing={now ? growingWords(now, plantings, today) : BED_KIND_WORDS[bed.kind]}
         onOpen={setOpen}
       />
+      {preview === null && !sheet.isChanged && <FirstSteps books={books} />}
       <LeaveGuard isUnsaved={sheet.isChanged || preview !== null} />
       <TroubleNote trouble={trouble} onUnderstood={() => setTrouble(null)} />
       <BedBands

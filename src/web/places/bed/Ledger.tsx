@@ -11,7 +11,7 @@ import { fullDate } from '../../../words/dates.ts';
 import { cell } from '../../../words/figures.ts';
 import { CARBON_WORDS, NITROGEN_WORDS, counterpartyWords, PERIOD_WORDS } from '../../../words/words.ts';
 import { BatchBook } from './BatchBook.tsx';
-import { saveFile } from '../data/save-file.ts';
+import { saveFile } from '../../drawing/save-file.ts';
 import { ledgerCsv } from './ledger-csv.ts';
 
 interface LedgerProps {

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { changesSoil, type OutlookYear } from '../../../core/projection/outlook.ts';
+import { Pictured } from '../../drawing/Pictured.tsx';
 import { HumusYears } from '../../charts/humus-years.tsx';
 import { fixed } from '../../../words/figures.ts';
 
@@ -51,11 +52,13 @@ function Years({
           {charKg >= 0.1 ? `, and ${fixed(charKg, 1)} kg in char that stays` : ''}.
         </span>
       </p>
-      <HumusYears
-        years={years}
-        band={band}
-        description={`Organic matter in the soil: ${fixed(first.organicMatterPct, 1)} % now, ${fixed(last.organicMatterPct, 1)} % in ten years, ${fixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
-      />
+      <Pictured title="organic matter of ten years">
+        <HumusYears
+          years={years}
+          band={band}
+          description={`Organic matter in the soil: ${fixed(first.organicMatterPct, 1)} % now, ${fixed(last.organicMatterPct, 1)} % in ten years, ${fixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
+        />
+      </Pictured>
     </>
   );
 }

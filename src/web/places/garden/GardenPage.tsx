@@ -49,6 +49,8 @@ function OpenGarden({ books }: { books: GardenBooks }) {
           </Button>
         </div>
       </header>
+      <FirstSteps books={books} />
+      <DemoGuide gardenId={books.garden.id} />
       {open !== null && (
         <Suspense fallback={<p className="soft">Opening the form …</p>}>
           {open === 'bed' ? (
@@ -66,8 +68,6 @@ function OpenGarden({ books }: { books: GardenBooks }) {
           )}
         </Suspense>
       )}
-      <FirstSteps books={books} />
-      <DemoGuide gardenId={books.garden.id} />
       {books.beds.length === 0 ? (
         open === null && (
           <div className="empty">

@@ -31,7 +31,8 @@ export function LoginPage() {
         <p>These books are kept for whoever knows their passphrase.</p>
         <label className="field">
           <span className="field-name">Passphrase</span>
-          <Input.Password
+          <Input
+            type="password"
             value={passphrase}
             autoFocus
             autoComplete="current-password"

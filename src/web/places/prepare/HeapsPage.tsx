@@ -6,6 +6,7 @@ import type { LotRecord } from '../../../contract/stock-records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { heapLog, type HeapLog, type SignVerdict } from '../../../core/stock/heap-log.ts';
 import { HOT_FROM_C, HOT_RULES } from '../../../core/stock/hot-phase.ts';
+import { Pictured } from '../../drawing/Pictured.tsx';
 import { HeapTemperature } from '../../charts/heap-temperature.tsx';
 import { aboutWhen, ageInWords, dateNear, dayOf } from '../../../words/dates.ts';
 import { percent } from '../../../words/figures.ts';
@@ -188,12 +189,14 @@ function CompostHeap({ heap: { lot, brief, log }, books, measures, today, href }
       <div className="two-columns">
         <div>
           {log.readings.length > 0 ? (
-            <HeapTemperature
-              readings={log.readings}
-              turnings={log.turnings}
-              today={today}
-              format={measures.warmth}
-            />
+            <Pictured title="temperatures of a heap">
+              <HeapTemperature
+                readings={log.readings}
+                turnings={log.turnings}
+                today={today}
+                format={measures.warmth}
+              />
+            </Pictured>
           ) : (
             <p className="soft">No temperatures yet. Put a probe into the middle and log what it says.</p>
           )}

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
+import { backupsQuery } from '../../api/data.ts';
 import { gardenBooksQuery } from '../../api/gardens.ts';
 import { Connection } from './Connection.tsx';
 import { FileState } from './FileState.tsx';
@@ -67,9 +68,28 @@ export function Book() {
       <main>
         <Connection />
         <FileState gardenId={gardenId} />
-        {error ? <Trouble failure={error} /> : <Outlet />}
+        {error ? <Unreadable failure={error} /> : <Outlet />}
       </main>
     </div>
+  );
+}
+
+const Backups = lazy(async () => ({ default: (await import('../data/Backups.tsx')).Backups }));
+
+/** Books that cannot be shown; when it is their file that is at fault, its backups are the way out. */
+function Unreadable({ failure }: { failure: Error }) {
+  const { data } = useQuery(backupsQuery());
+  return (
+    <>
+      <Trouble failure={failure} />
+      {data?.state.kind === 'damaged' && (
+        <div className="page">
+          <Suspense fallback={null}>
+            <Backups />
+          </Suspense>
+        </div>
+      )}
+    </>
   );
 }
 

@@ -5,6 +5,7 @@ import type { GardenBooks } from '../../../contract/records.ts';
 import type { LotRecord } from '../../../contract/stock-records.ts';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
 import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
+import { Pictured } from '../../drawing/Pictured.tsx';
 import { LotCourseChart } from '../../charts/lot-course.tsx';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
@@ -119,33 +120,39 @@ function Courses({ answer, brief, today, measures }: CoursesProps) {
   const seasonedOn = brief?.seasonedOn ?? undefined;
   return (
     <div className="courses">
-      <LotCourseChart
-        title="C:N"
-        points={answer.course.course.flatMap(({ day, figures }) =>
-          figures.carbonToNitrogen ? [{ day, value: figures.carbonToNitrogen }] : [],
-        )}
-        today={today}
-        color={COLORS.carbon}
-        format={(value) => plainFigure(value, 2)}
-      />
-      <LotCourseChart
-        title={`Volume with plans carried out, ${measures.volume(1).replace(/^[\d.]+ /, '')}`}
-        points={answer.planned.course.map(({ day, figures }) => ({ day, value: figures.volumeL }))}
-        today={today}
-        color={COLORS.ink}
-        format={(value) => fixed(value, 0)}
-      />
-      <LotCourseChart
-        title={`Nitrogen it would hold, g per kg dry${seasonedOn === undefined ? '' : ` · seasoned ${aboutWhen(seasonedOn, today)}`}`}
-        points={answer.course.power.map(({ day, peakLockGPerKgDry }) => ({
-          day,
-          value: peakLockGPerKgDry,
-        }))}
-        today={today}
-        color={COLORS.stop}
-        format={(value) => plainFigure(value, 2)}
-        mark={seasonedOn}
-      />
+      <Pictured title="Carbon to nitrogen of a pile">
+        <LotCourseChart
+          title="C:N"
+          points={answer.course.course.flatMap(({ day, figures }) =>
+            figures.carbonToNitrogen ? [{ day, value: figures.carbonToNitrogen }] : [],
+          )}
+          today={today}
+          color={COLORS.carbon}
+          format={(value) => plainFigure(value, 2)}
+        />
+      </Pictured>
+      <Pictured title="Volume of a pile">
+        <LotCourseChart
+          title={`Volume with plans carried out, ${measures.volume(1).replace(/^[\d.]+ /, '')}`}
+          points={answer.planned.course.map(({ day, figures }) => ({ day, value: figures.volumeL }))}
+          today={today}
+          color={COLORS.ink}
+          format={(value) => fixed(value, 0)}
+        />
+      </Pictured>
+      <Pictured title="Nitrogen a pile would hold">
+        <LotCourseChart
+          title={`Nitrogen it would hold, g per kg dry${seasonedOn === undefined ? '' : ` · seasoned ${aboutWhen(seasonedOn, today)}`}`}
+          points={answer.course.power.map(({ day, peakLockGPerKgDry }) => ({
+            day,
+            value: peakLockGPerKgDry,
+          }))}
+          today={today}
+          color={COLORS.stop}
+          format={(value) => plainFigure(value, 2)}
+          mark={seasonedOn}
+        />
+      </Pictured>
     </div>
   );
 }

@@ -1,15 +1,48 @@
+import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { useMakeDemo } from '../../api/data.ts';
+import { Link, useNavigate } from 'react-router';
+import { backupsQuery, useMakeDemo } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
+import { Backups } from '../data/Backups.tsx';
 import '../data/data.css';
 import { ImportWizard } from '../data/ImportWizard.tsx';
 import '../garden/garden.css';
 import { GardenForm } from '../garden/GardenForm.tsx';
 
-/** The first page of an empty book: begin, look around, or bring a garden along. */
+/** The first page of an empty book, or of one that cannot be read. */
 export function Welcome() {
+  const { data } = useQuery(backupsQuery());
+  const [wasUnsound, setUnsound] = useState(false);
+  const isUnsound = data !== undefined && data.state.kind !== 'sound';
+  if (isUnsound && !wasUnsound) setUnsound(true);
+  return wasUnsound ? <Rescue isUnsound={isUnsound} /> : <Begin />;
+}
+
+/** The file of the books, beyond reading: its backups are the way out. */
+function Rescue({ isUnsound }: { isUnsound: boolean }) {
+  return (
+    <main className="page">
+      <div className="empty data-page">
+        <h1>Vine Ledger</h1>
+        {isUnsound ? (
+          <p role="alert" className="status-stop">
+            The file of the books is damaged, and nothing in it can be read. It is left as it is; restore a
+            backup, and the damaged file stays beside it.
+          </p>
+        ) : (
+          <p>
+            <Link to="/">Open the books</Link>
+          </p>
+        )}
+        <Backups />
+      </div>
+    </main>
+  );
+}
+
+/** Begin, look around, or bring a garden along. */
+function Begin() {
   const navigate = useNavigate();
   const [isReading, setReading] = useState(false);
   const demo = useMakeDemo();

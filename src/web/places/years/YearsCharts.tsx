@@ -1,5 +1,3 @@
-import { Button } from 'antd';
-import { useRef } from 'react';
 import { FEWEST_DRAWS, type Band } from '../../../core/projection/likely-range.ts';
 import { OPINION_IDS } from '../../../core/opinions/second-opinions.ts';
 import { bandOfYears, isOfAYear, readMeasure, type YearMeasure } from '../../../core/years/years-range.ts';
@@ -18,8 +16,7 @@ import { markOf } from '../../charts/line-marks.ts';
 import { YearLines, type YearLine } from '../../charts/year-lines.tsx';
 import { YearStack, type StackYear } from '../../charts/year-stack.tsx';
 import { COLORS } from '../../theme/tokens.ts';
-import { saveFile } from '../data/save-file.ts';
-import { chartFile } from './chart-file.ts';
+import { Pictured } from '../../drawing/Pictured.tsx';
 import { lineAt, SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 
 interface YearsChartsProps {
@@ -121,60 +118,51 @@ function stackScale({ view, measures, focus }: YearsChartsProps): readonly numbe
 
 function BedChart(props: YearsChartsProps & { bed: ViewedBed; scale: readonly number[] }) {
   const { bed, scale, measure, measures, isStacked, focus, view } = props;
-  const holder = useRef<HTMLDivElement>(null);
   const line = lineAt(bed, focus);
   if (!line) return null;
   const words = isStacked
     ? `All carbon of “${line.line.name}”, ${measureUnit('humusCarbonG', measures)}`
     : measureCaption(measure, SAMPLED_DEPTH_CM, measures);
   const band = isStacked ? null : bandOf(bed, props);
-  const save = () => {
-    const svg = holder.current?.querySelector('svg');
-    if (svg)
-      saveFile(
-        `${bed.name} ${YEAR_MEASURE_WORDS[measure].name.toLowerCase()}.svg`,
-        chartFile(svg, `${bed.name}: ${words}`),
-        'image/svg+xml',
-      );
-  };
   return (
-    <div className="years-chart" ref={holder}>
+    <div className="years-chart">
       <div className="years-chart-head">
         <h2>{bed.name}</h2>
-        <Button size="small" type="text" onClick={save} aria-label={`Save the chart of ${bed.name} as SVG`}>
-          SVG
-        </Button>
       </div>
-      {isStacked ? (
-        <YearStack
-          years={stackOf(line, measures)}
-          names={{
-            humus: STACK_WORDS.humusCarbonG,
-            char: STACK_WORDS.charCarbonG,
-            fresh: STACK_WORDS.freshCarbonG,
-          }}
-          scale={scale}
-          description={`${bed.name}: ${words}`}
-          caption={words}
-        />
-      ) : (
-        <YearLines
-          lines={linesOf(bed, props)}
-          years={view.years}
-          band={band && { color: markOf(line.place).color, low: band.low, high: band.high }}
-          scale={scale}
-          level={
-            measure === 'organicMatterPct' &&
-            props.aimPct !== null &&
-            props.aimPct <= scale.at(-1)! &&
-            props.aimPct >= scale[0]!
-              ? { value: props.aimPct, words: `aim: ${plainFigure(props.aimPct)} %` }
-              : null
-          }
-          description={`${bed.name}: ${words}`}
-          caption={band ? `${words}; dotted: “${line.line.name}”, 8 in 10 likely` : words}
-        />
-      )}
+      <Pictured
+        title={`${bed.name} ${isStacked ? 'all carbon' : YEAR_MEASURE_WORDS[measure].name.toLowerCase()}`}
+      >
+        {isStacked ? (
+          <YearStack
+            years={stackOf(line, measures)}
+            names={{
+              humus: STACK_WORDS.humusCarbonG,
+              char: STACK_WORDS.charCarbonG,
+              fresh: STACK_WORDS.freshCarbonG,
+            }}
+            scale={scale}
+            description={`${bed.name}: ${words}`}
+            caption={words}
+          />
+        ) : (
+          <YearLines
+            lines={linesOf(bed, props)}
+            years={view.years}
+            band={band && { color: markOf(line.place).color, low: band.low, high: band.high }}
+            scale={scale}
+            level={
+              measure === 'organicMatterPct' &&
+              props.aimPct !== null &&
+              props.aimPct <= scale.at(-1)! &&
+              props.aimPct >= scale[0]!
+                ? { value: props.aimPct, words: `aim: ${plainFigure(props.aimPct)} %` }
+                : null
+            }
+            description={`${bed.name}: ${words}`}
+            caption={band ? `${words}; dotted: “${line.line.name}”, 8 in 10 likely` : words}
+          />
+        )}
+      </Pictured>
     </div>
   );
 }

@@ -24,7 +24,7 @@ import { YearAnswers } from './YearAnswers.tsx';
 import { YearsCharts } from './YearsCharts.tsx';
 import { YearsTable } from './YearsTable.tsx';
 import { seriesCsv } from './series-csv.ts';
-import { saveFile } from '../data/save-file.ts';
+import { saveFile } from '../../drawing/save-file.ts';
 import '../../theme/figures-table.css';
 import './years.css';
 

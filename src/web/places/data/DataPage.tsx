@@ -1,0 +1,85 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { gardensQuery } from '../../api/gardens.ts';
+import { backupsQuery, sessionQuery, useLeave } from '../../api/data.ts';
+import type { GardenBooks } from '../../../contract/records.ts';
+import '../../theme/figures-table.css';
+import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { Backups } from './Backups.tsx';
+import { DemoReset } from './DemoReset.tsx';
+import { ImportWizard } from './ImportWizard.tsx';
+import { PastImports } from './PastImports.tsx';
+import { TakeOut } from './TakeOut.tsx';
+import { WeatherBand } from './WeatherBand.tsx';
+import './data.css';
+
+/** What goes out and comes in, copies of the books, and how they are kept. */
+export function DataPage() {
+  const books = useGardenBooks();
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return <OpenData key={books.garden.id} books={books} />;
+}
+
+function OpenData({ books }: { books: GardenBooks }) {
+  const [isReading, setReading] = useState(false);
+  const { data: kept } = useQuery(backupsQuery());
+  const isSound = kept?.state.kind === 'sound';
+  return (
+    <div className="page data-page">
+      <header className="page-head">
+        <div>
+          <h1>Your data</h1>
+          <p className="soft">
+            Everything you wrote down is yours: take it out in open formats, bring it in from others, keep
+            copies.
+          </p>
+        </div>
+        <div className="actions">
+          <Leave />
+          <Button disabled={!isSound || isReading} onClick={() => setReading(true)}>
+            Bring something in
+          </Button>
+        </div>
+      </header>
+      {isReading && <ImportWizard books={books} onClose={() => setReading(false)} />}
+      <TakeOut books={books} />
+      <PastImports gardenId={books.garden.id} />
+      <WeatherBand books={books} />
+      <Backups />
+      <Gardens gardenId={books.garden.id} />
+      <DemoReset gardenId={books.garden.id} />
+    </div>
+  );
+}
+
+/** Other gardens in the same books. */
+function Gardens({ gardenId }: { gardenId: string }) {
+  const { data } = useQuery(gardensQuery());
+  if (!data || data.gardens.length < 2) return null;
+  return (
+    <section aria-label="Gardens in these books">
+      <div className="section-head">
+        <h2>Gardens in these books</h2>
+      </div>
+      <ul className="plain-list">
+        {data.gardens.map(({ id, name }) => (
+          <li key={id}>{id === gardenId ? `${name} (open)` : <Link to={`/garden/${id}`}>{name}</Link>}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Where a passphrase is needed, one can leave too. */
+function Leave() {
+  const { data } = useQuery(sessionQuery());
+  const leave = useLeave();
+  if (!data?.isNeeded) return null;
+  return (
+    <Button type="text" loading={leave.isPending} onClick={() => leave.mutate(null)}>
+      Leave these books
+    </Button>
+  );
+}

@@ -1,0 +1,46 @@
+import { Button, Popconfirm } from 'antd';
+import { useNavigate } from 'react-router';
+import { useMakeDemo } from '../../api/data.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { DEMO_GARDEN_ID } from '../guide/demo-garden.ts';
+
+/** The demo garden made afresh; nothing of it can be lost that anybody needs. */
+export function DemoReset({ gardenId }: { gardenId: string }) {
+  const make = useMakeDemo();
+  const navigate = useNavigate();
+  const isDemo = gardenId === DEMO_GARDEN_ID;
+  const act = () =>
+    make.mutate(null, { onSuccess: ({ gardenId: made }) => void navigate(`/garden/${made}?guide=1`) });
+  return (
+    <section aria-label="The demo garden">
+      <div className="section-head">
+        <h2>The demo garden</h2>
+      </div>
+      <p>
+        {isDemo
+          ? 'This is the demo garden: invented, and there to be tried on. It can be made afresh as often as you like, with a short way through it.'
+          : 'An invented garden, Ternhollow, with two years of history: to look around in without touching your own.'}
+      </p>
+      {isDemo ? (
+        <Popconfirm
+          title="Make the demo garden afresh?"
+          description="What was written into it goes for good."
+          okText="Make it afresh"
+          cancelText="Leave it"
+          onConfirm={act}
+        >
+          <Button loading={make.isPending}>Make it afresh</Button>
+        </Popconfirm>
+      ) : (
+        <Button loading={make.isPending} onClick={act}>
+          Open the demo garden
+        </Button>
+      )}
+      {Object.values(sentencesOf(make.error)).map((sentence) => (
+        <p key={sentence} className="field-trouble" role="alert">
+          {sentence}
+        </p>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,72 @@
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { GardenImport } from './GardenImport.tsx';
+import { kindOf } from './import-form.ts';
+import { OutlineImport } from './OutlineImport.tsx';
+import { TableImport } from './TableImport.tsx';
+
+interface ImportWizardProps {
+  /** Null before there is any garden: then only a whole one can be brought in. */
+  readonly books: GardenBooks | null;
+  readonly onClose: () => void;
+}
+
+/** Something handed in as a file or pasted; what it is shows what is asked next. */
+export function ImportWizard({ books, onClose }: ImportWizardProps) {
+  const [text, setText] = useState('');
+  const [fileName, setFileName] = useState<string | null>(null);
+  const kind = kindOf(text);
+  const source = fileName ?? 'what was pasted';
+  return (
+    <section className="band import-band" aria-label="Bring something in">
+      <div className="section-head">
+        <h2>Bring something in</h2>
+        <Button size="small" type="text" onClick={onClose}>
+          Close
+        </Button>
+      </div>
+      <p>
+        {books
+          ? 'A table with a header row (CSV, or copied out of a spreadsheet), a garden file of Vine Ledger, or outlines of beds as GeoJSON. It is only tried at first: nothing is written before you have seen what would be.'
+          : 'The file of a whole garden, as Vine Ledger makes it. It is only tried at first.'}
+      </p>
+      <div className="import-source">
+        <input
+          type="file"
+          aria-label="The file"
+          accept=".csv,.tsv,.txt,.json,.geojson,text/csv,application/json"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (!file) return;
+            setFileName(file.name);
+            void file.text().then(setText);
+          }}
+        />
+        <span className="soft">or paste it here:</span>
+        <Input.TextArea
+          aria-label="What is brought in"
+          value={text.length > SHOWN_CHARACTERS ? `${text.slice(0, SHOWN_CHARACTERS)} …` : text}
+          readOnly={text.length > SHOWN_CHARACTERS}
+          autoSize={{ minRows: 3, maxRows: 7 }}
+          placeholder={'bed;date;material;amount;unit\nLong bed;14.05.2026;Cereal straw;2;barrow85L'}
+          onChange={(event) => {
+            setFileName(null);
+            setText(event.target.value);
+          }}
+        />
+      </div>
+      {kind === 'garden' && <GardenImport key={text} text={text} books={books} />}
+      {kind === 'outlines' && books && <OutlineImport key={text} text={text} books={books} source={source} />}
+      {kind === 'table' && books && <TableImport key={text} text={text} books={books} source={source} />}
+      {(kind === 'table' || kind === 'outlines') && !books && (
+        <p className="field-trouble" role="alert">
+          This is no garden file. Make a garden first; tables are brought in on its page “Your data”.
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** More than this is not for reading in a box. */
+const SHOWN_CHARACTERS = 20_000;

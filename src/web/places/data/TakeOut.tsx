@@ -1,0 +1,86 @@
+import Papa from 'papaparse';
+import { Button } from 'antd';
+import { outlinesAsGeoJson } from '../../../contract/geojson.ts';
+import type { GardenBooks } from '../../../contract/records.ts';
+import { GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
+import { tableCells } from '../../../contract/tables/table-rows.ts';
+import { gardenFileAddress } from '../../api/data.ts';
+import { calendarAddress } from '../../api/journal.ts';
+import { saveFile } from '../../drawing/save-file.ts';
+
+/** Everything as one file, tables one by one, and what other programs read. */
+export function TakeOut({ books }: { books: GardenBooks }) {
+  const { garden, beds } = books;
+  const mapped = beds.filter(({ outline }) => outline !== null);
+  return (
+    <section aria-label="Take out">
+      <div className="section-head">
+        <h2>Take out</h2>
+      </div>
+      <p className="data-whole">
+        <a className="button-link" href={gardenFileAddress(garden.id)} download={`${garden.name}.json`}>
+          The whole garden as one file
+        </a>
+        <span className="soft">
+          JSON, photos among it. Brought in elsewhere, it makes the same garden, record for record.
+        </span>
+      </p>
+      <div className="data-tables">
+        {GARDEN_TABLES.map((table) => (
+          <TableLine key={table.id} table={table} books={books} />
+        ))}
+        <div className="data-table-line">
+          <span>Calendar</span>
+          <a href={calendarAddress(garden.id)} download>
+            iCalendar
+          </a>
+        </div>
+        <div className="data-table-line">
+          <span>
+            Outlines of beds <span className="soft">{mapped.length === 0 ? 'none yet' : mapped.length}</span>
+          </span>
+          <Button
+            type="link"
+            size="small"
+            disabled={mapped.length === 0}
+            onClick={() =>
+              saveFile(
+                `${garden.name} beds.geojson`,
+                `${JSON.stringify(outlinesAsGeoJson(beds), null, 1)}\n`,
+                'application/geo+json',
+              )
+            }
+          >
+            GeoJSON
+          </Button>
+        </div>
+      </div>
+      <p className="soft">
+        Ledgers and lines of years are saved where they stand: “CSV”, “SVG” and “PNG” beside each of them.
+        Sheets to print are on the page of a bed, of a laying day and of a year.
+      </p>
+    </section>
+  );
+}
+
+function TableLine({ table, books }: { table: Table; books: GardenBooks }) {
+  const cells = tableCells(table, books[table.collection], books);
+  const count = cells.data.length;
+  return (
+    <div className="data-table-line">
+      <span>
+        {table.title} <span className="soft figure">{count === 0 ? 'none yet' : count}</span>
+      </span>
+      <Button
+        type="link"
+        size="small"
+        aria-label={`${table.title} as CSV`}
+        onClick={() =>
+          saveFile(`${books.garden.name} ${table.id}.csv`, `${Papa.unparse(cells, { newline: '\r\n' })}\r\n`)
+        }
+      >
+        CSV
+      </Button>
+    </div>
+  );
+}

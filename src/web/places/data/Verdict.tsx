@@ -1,0 +1,61 @@
+import type { ImportOutcome, ImportReport } from '../../../contract/imports.ts';
+import { worstFirst, type JudgedRow } from './import-form.ts';
+
+const MOST_SHOWN = 200;
+const OUTCOME_WORDS: Readonly<Record<ImportOutcome, string>> = {
+  added: 'added',
+  changed: 'changed',
+  same: 'the same',
+  rejected: 'cannot be taken',
+};
+const OUTCOME_MARKS: Readonly<Record<ImportOutcome, string>> = {
+  added: '+',
+  changed: '~',
+  same: '=',
+  rejected: '×',
+};
+
+/** What would happen, row by row, what cannot be taken first. */
+export function Verdict({ counts, rows }: { counts: ImportReport['counts']; rows: readonly JudgedRow[] }) {
+  const sorted = worstFirst(rows);
+  return (
+    <div className="import-verdict" role="status">
+      <ul className="import-counts">
+        {(Object.keys(OUTCOME_WORDS) as ImportOutcome[]).map((outcome) => (
+          <li key={outcome} className={counts[outcome] === 0 ? 'soft' : `import-${outcome}`}>
+            <strong className="figure">{counts[outcome]}</strong> {OUTCOME_WORDS[outcome]}
+          </li>
+        ))}
+      </ul>
+      {sorted.length > 0 && (
+        <div className="table-scroll import-rows">
+          <table className="figures-table">
+            <thead>
+              <tr>
+                <th scope="col">Row</th>
+                <th scope="col">What would happen</th>
+                <th scope="col">Column and reason</th>
+              </tr>
+            </thead>
+            <tbody>
+              {sorted.slice(0, MOST_SHOWN).map((row, i) => (
+                <tr key={i}>
+                  <td>{row.line ?? row.name}</td>
+                  <td className={`import-${row.outcome}`}>
+                    {OUTCOME_MARKS[row.outcome]} {OUTCOME_WORDS[row.outcome]}
+                  </td>
+                  <td>
+                    {row.outcome === 'changed'
+                      ? row.details.map(({ column }) => column).join(', ')
+                      : row.details.map(({ sentence }) => sentence).join(' ')}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {sorted.length > MOST_SHOWN && <p className="soft">and {sorted.length - MOST_SHOWN} more rows</p>}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,157 @@
+import Papa from 'papaparse';
+import type { CollectionName } from '../../../contract/garden-file.ts';
+import { GARDEN_FILE_FORMAT } from '../../../contract/garden-file-format.ts';
+import type { ImportReport, ImportRow } from '../../../contract/imports.ts';
+import type { GardenBooks } from '../../../contract/records.ts';
+import type { DateOrder } from '../../../contract/tables/cells.ts';
+import { findTable, GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
+import { likelyTable, recognize } from '../../../contract/tables/recognize.ts';
+import { readRow, type Mapping, type TableRow } from '../../../contract/tables/table-rows.ts';
+
+/** What was handed in, by its looks. */
+export type FileKind = 'garden' | 'outlines' | 'table' | 'nothing';
+
+export function kindOf(text: string): FileKind {
+  const trimmed = text.trim();
+  if (trimmed === '') return 'nothing';
+  if (!trimmed.startsWith('{')) return 'table';
+  return trimmed.slice(0, 200).includes(GARDEN_FILE_FORMAT) ? 'garden' : 'outlines';
+}
+
+export const SEPARATORS = [',', ';', '\t', '|'] as const;
+export type Separator = (typeof SEPARATORS)[number];
+
+/** A table as it is being understood; every part of it can be put right by hand. */
+export interface Sheet {
+  readonly separator: Separator;
+  readonly headers: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+  readonly table: Table;
+  readonly mapping: Mapping;
+  readonly dateOrders: readonly DateOrder[];
+  /** Days and months look alike, and nobody has said yet which is which. */
+  readonly isDateOrderOpen: boolean;
+}
+
+interface Told {
+  readonly separator?: Separator;
+  readonly tableId?: string;
+}
+
+/** A first reading of a table; what is told takes the place of what is guessed. */
+export function sheetOf(text: string, { separator, tableId }: Told = {}): Sheet {
+  const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), {
+    skipEmptyLines: 'greedy',
+    delimiter: separator ?? '',
+    delimitersToGuess: [...SEPARATORS],
+  });
+  const [headers = [], ...rows] = parsed.data;
+  const table =
+    (tableId === undefined ? undefined : findTable(tableId)) ?? likelyTable(GARDEN_TABLES, headers);
+  const { mapping, dateOrders } = recognize(table, headers, rows);
+  return {
+    separator: parsed.meta.delimiter as Separator,
+    headers,
+    rows,
+    table,
+    mapping,
+    dateOrders,
+    isDateOrderOpen: dateOrders.length > 1 && !dateOrders.includes('ymd'),
+  };
+}
+
+export const withMapping = (sheet: Sheet, change: Partial<Mapping>): Sheet => ({
+  ...sheet,
+  mapping: { ...sheet.mapping, ...change },
+});
+
+export const withStyle = (sheet: Sheet, style: Partial<Mapping['style']>): Sheet => ({
+  ...withMapping(sheet, { style: { ...sheet.mapping.style, ...style } }),
+  isDateOrderOpen: style.dateOrder === undefined && sheet.isDateOrderOpen,
+});
+
+export const replacedAt = <Value>(list: readonly Value[], index: number, value: Value): Value[] =>
+  list.map((one, i) => (i === index ? value : one));
+
+/** Amounts without a unit of their own need one for all of them. */
+export function needsAmountUnit({ table, mapping }: Sheet): boolean {
+  const at = (field: string) =>
+    mapping.columns[table.columns.findIndex((column) => column.field === field)] ?? null;
+  return at('amount') !== null && at('unit') === null;
+}
+
+/** Every row as the record it makes, changes laid over what is kept. */
+export function readSheet({ table, rows, mapping }: Sheet, books: GardenBooks): TableRow[] {
+  const list: readonly object[] = books[table.collection];
+  const kept = new Map(list.map((record) => ['id' in record ? record.id : undefined, record]));
+  return rows.map((row) => readRow(table, row, mapping, books, (id) => kept.get(id)));
+}
+
+/** What would become of one row, in the words of the file. */
+export interface JudgedRow {
+  /** Row of the file, the header being the first; null for what is about no row. */
+  readonly line: number | null;
+  readonly name: string;
+  readonly outcome: ImportRow['outcome'];
+  readonly details: readonly { readonly column: string; readonly sentence: string }[];
+}
+
+/** Field of a record as the column it stands in. */
+function columnWords(
+  field: string,
+  sentence: string,
+  table: Table | undefined,
+): { column: string; sentence: string } {
+  const column = table?.columns.find((one) => one.field === field)?.header ?? field;
+  return {
+    column,
+    sentence: sentence.startsWith(`${field} `) ? `${column}${sentence.slice(field.length)}` : sentence,
+  };
+}
+
+/** What the app itself could not read of a table. */
+export const unreadRows = (read: readonly TableRow[]): JudgedRow[] =>
+  read.flatMap(({ reasons }, i) =>
+    reasons.length === 0
+      ? []
+      : [
+          {
+            line: i + 2,
+            name: '',
+            outcome: 'rejected' as const,
+            details: reasons.map(({ field, sentence }) => ({ column: field, sentence })),
+          },
+        ],
+  );
+
+const isListed = (collection: ImportRow['collection']): collection is CollectionName =>
+  collection !== 'garden' && collection !== 'photos';
+
+/** A report row by row; `lines` gives the row of the file for each record that was sent. */
+export function judgedRows(
+  report: ImportReport,
+  table: Table | undefined,
+  lines: readonly number[] | null,
+): JudgedRow[] {
+  return report.rows.map((row) => ({
+    line: lines === null || row.index < 0 ? null : (lines[row.index] ?? null),
+    name: table
+      ? row.id
+      : isListed(row.collection)
+        ? `${row.collection} ${row.index + 1}: ${row.id}`
+        : row.collection,
+    outcome: row.outcome,
+    details:
+      row.outcome === 'changed'
+        ? row.fields.map((field) => ({
+            column: columnWords(field, '', table).column,
+            sentence: 'is another',
+          }))
+        : row.reasons.map(({ field, sentence }) => columnWords(field, sentence, table)),
+  }));
+}
+
+const RANK: Readonly<Record<ImportRow['outcome'], number>> = { rejected: 0, changed: 1, added: 2, same: 3 };
+/** What must be seen to first. */
+export const worstFirst = (rows: readonly JudgedRow[]): JudgedRow[] =>
+  [...rows].sort((a, b) => RANK[a.outcome] - RANK[b.outcome] || (a.line ?? 0) - (b.line ?? 0));

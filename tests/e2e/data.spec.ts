@@ -1,0 +1,281 @@
+import { serve } from '@hono/node-server';
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync, writeFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
+import { setPassphrase } from '../../src/server/access.ts';
+import { weatherStation } from '../../src/standins/weather-station.ts';
+import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
+import { answer, choose, expectAccessible } from './bed-page.ts';
+
+const folder = newFolder();
+const MILD = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;
+const station = serve({ fetch: weatherStation(MILD, 4).fetch, hostname: '127.0.0.1', port: 0 });
+let demo: RunningServer;
+let empty: RunningServer;
+const DATA = '/garden/ternhollow/data';
+
+test.beforeAll(async () => {
+  const { port } = station.address() as AddressInfo;
+  demo = await startServer(join(folder, 'demo.sqlite'), ['--demo', '--weather', `http://127.0.0.1:${port}`]);
+  empty = await startServer(join(folder, 'empty.sqlite'));
+});
+test.afterAll(async () => {
+  await Promise.all([demo.stop(), empty.stop()]);
+  station.close();
+  removeFolder(folder);
+});
+
+const downloaded = async (page: Page, act: () => Promise<void>): Promise<Buffer> => {
+  const [download] = await Promise.all([page.waitForEvent('download'), act()]);
+  return readFileSync(await download.path());
+};
+
+test('a table is read in by the wizard: understood, put right, tried, part left out, taken back', async ({
+  page,
+}) => {
+  await page.goto(demo.address + DATA);
+  await page.getByRole('button', { name: 'Bring something in' }).click();
+  const wizard = page.getByRole('region', { name: 'Bring something in' });
+  await wizard
+    .getByLabel('What is brought in')
+    .fill(
+      [
+        'Bed;Date;Material;Amount;Dug in (in);Notes',
+        'Ferry Strip;03.04.2026;Cereal straw;1,5;;by hand',
+        'Ferry Strip;04.05.2026;Moon dust;2;2;',
+        'Nowhere;05.05.2026;Cereal straw;x;;',
+      ].join('\n'),
+    );
+  await expect(wizard.getByRole('heading', { name: '3 rows, read as follows' })).toBeVisible();
+  await expect(wizard.getByText('Say first whether the day or the month comes first')).toBeVisible();
+  await expect(wizard.getByRole('button', { name: 'Try it' })).toBeDisabled();
+  await choose(page, 'Dates written as', 'day, month, year');
+  await expect(wizard.getByText('Say first in which unit the amounts are.')).toBeVisible();
+  await choose(page, 'Amounts are in', 'barrow');
+  await expectAccessible(page);
+
+  await wizard.getByRole('button', { name: 'Try it' }).click();
+  await expect(
+    wizard.getByRole('row', { name: /^3 .*material names no material; got "Moon dust"/ }),
+  ).toBeVisible();
+  await expect(
+    wizard.getByRole('row', { name: /^4 .*bed names no bed.*amount must be a number/ }),
+  ).toBeVisible();
+  await expect(wizard.getByRole('row', { name: /^2 .*added/ })).toBeVisible();
+  await expect(wizard.getByRole('button', { name: 'Read it in' })).toBeDisabled();
+
+  await wizard.getByRole('button', { name: 'Leave out the 2 that cannot be taken' }).click();
+  await wizard.getByRole('button', { name: 'Read it in' }).click();
+  await expect(wizard.getByText('Done: 1 added, 0 changed.')).toBeVisible();
+  await expect(page.getByText('Entries: laid, dug, fed, tested, watered 45')).toBeVisible();
+
+  await wizard.getByRole('button', { name: 'Take it back' }).click();
+  await expect(wizard.getByText('Taken back: everything is as it was.')).toBeVisible();
+  await expect(page.getByText('Entries: laid, dug, fed, tested, watered 44')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What was brought in' })).toContainText('taken back');
+});
+
+test('a table goes out and comes in again without a change', async ({ page }) => {
+  await page.goto(demo.address + DATA);
+  const csv = await downloaded(page, () => page.getByRole('button', { name: 'Plantings as CSV' }).click());
+  await page.getByRole('button', { name: 'Bring something in' }).click();
+  await page
+    .getByLabel('The file')
+    .setInputFiles({ name: 'plantings.csv', mimeType: 'text/csv', buffer: csv });
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await expect(page.getByText('25 the same')).toBeVisible();
+  await page.getByRole('button', { name: 'Read it in' }).click();
+  await expect(page.getByText('Nothing to do: all of it was in the books already.')).toBeVisible();
+});
+
+test('a whole garden goes out as a file, and a newcomer’s empty book opens it', async ({ page }) => {
+  await page.goto(demo.address + DATA);
+  const file = await downloaded(page, () =>
+    page.getByRole('link', { name: 'The whole garden as one file' }).click(),
+  );
+  await page.goto(empty.address);
+  await page.getByRole('button', { name: 'open a garden file' }).click();
+  await page
+    .getByLabel('The file')
+    .setInputFiles({ name: 'garden.json', mimeType: 'application/json', buffer: file });
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await expect(page.getByText('0 cannot be taken')).toBeVisible();
+  await page.getByRole('button', { name: 'Read it in' }).click();
+  await page.getByRole('link', { name: 'Open Ternhollow' }).click();
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+  const again = await fetch(`${empty.address}/api/gardens/ternhollow/garden.json`);
+  expect(Buffer.from(await again.arrayBuffer()).equals(file)).toBe(true);
+});
+
+test('outlines of beds come in as GeoJSON beside the areas in the book, and go out again', async ({
+  page,
+}) => {
+  const corners = [
+    [-4.1, 50.2],
+    [-4.09995, 50.2],
+    [-4.09995, 50.20002],
+    [-4.1, 50.20002],
+    [-4.1, 50.2],
+  ];
+  const feature = (name: string) => ({
+    type: 'Feature',
+    properties: { name },
+    geometry: { type: 'Polygon', coordinates: [corners] },
+  });
+  await page.goto(demo.address + DATA);
+  await page.getByRole('button', { name: 'Bring something in' }).click();
+  const box = page.getByLabel('What is brought in');
+  await box.fill(JSON.stringify({ type: 'FeatureCollection', features: [feature('Nowhere')] }));
+  await expect(page.getByText('name is that of no bed of this garden; got "Nowhere".')).toBeVisible();
+  await box.fill(JSON.stringify({ type: 'FeatureCollection', features: [feature('Char Bed')] }));
+  await expect(page.getByRole('row', { name: /Char Bed 7\.9 m²/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await page.getByRole('button', { name: 'Read it in' }).click();
+  await expect(page.getByText('Done: 0 added, 1 changed.')).toBeVisible();
+  const out = await downloaded(page, () => page.getByRole('button', { name: 'GeoJSON' }).click());
+  expect(JSON.parse(out.toString())).toMatchObject({
+    type: 'FeatureCollection',
+    features: [{ properties: { name: 'Char Bed' }, geometry: { coordinates: [corners] } }],
+  });
+});
+
+test('weather is read off the station, and can be taken back', async ({ page }) => {
+  await page.goto(demo.address + DATA);
+  await page.getByRole('button', { name: 'Read the station until yesterday' }).click();
+  await expect(page.getByText('120 days were measured, the last on 13 May 2026.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('The beds live under the twelve monthly normals')).toBeVisible();
+});
+
+test('a backup is made, looked into and restored', async ({ page, request }) => {
+  await page.goto(demo.address + DATA);
+  const backups = page.getByRole('region', { name: 'Backups' });
+  await backups.getByRole('button', { name: 'Make one now' }).click();
+  const { gardens } = (await (await request.get(`${demo.address}/api/gardens`)).json()) as {
+    gardens: (object & { id: string; version: number })[];
+  };
+  const { id, createdAt, updatedAt, ...garden } = gardens[0] as never as Record<string, unknown>;
+  await request.put(`${demo.address}/api/gardens/ternhollow`, {
+    data: { ...garden, name: 'Renamed by mistake' },
+  });
+  await page.reload();
+  await backups.getByRole('button', { name: 'Look inside' }).first().click();
+  await expect(backups.getByText(/Whole and sound: Ternhollow, 8 beds/)).toBeVisible();
+  await expectAccessible(page);
+  await backups.getByRole('button', { name: 'Put it in the place of the books' }).click();
+  await expect(backups.getByText(/Restored: Ternhollow, 8 beds/)).toBeVisible();
+  await page.goto(`${demo.address}/garden/ternhollow`);
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+});
+
+/** A demo garden with a backup, whose file was then spoilt. */
+async function damagedServer(name: string, spoil: (bytes: Buffer) => void): Promise<RunningServer> {
+  const file = join(folder, name);
+  const first = await startServer(file, ['--demo']);
+  await fetch(`${first.address}/api/backups`, { method: 'POST' });
+  await first.stop();
+  const bytes = readFileSync(file);
+  spoil(bytes);
+  writeFileSync(file, bytes);
+  return startServer(file);
+}
+
+async function restoreTheBackup(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Look inside' }).click();
+  await page.getByRole('button', { name: 'Put it in the place of the books' }).click();
+  await expect(page.getByText(/Restored: Ternhollow, 8 beds/)).toBeVisible();
+  await expect(page.getByText('The file of the books is damaged')).toHaveCount(0);
+}
+
+test('a damaged file says so on every page, can be saved as far as it goes, and is replaced by a backup', async ({
+  page,
+}) => {
+  // Some pages in the middle are gone; the first ones, by which all others are found, are whole.
+  const damaged = await damagedServer('damaged.sqlite', (bytes) => bytes.fill(0xa5, bytes.length - 4096));
+  try {
+    await page.goto(damaged.address);
+    await expect(page.getByText('The file of the books is damaged')).toBeVisible();
+    await restoreTheBackup(page);
+  } finally {
+    await damaged.stop();
+  }
+});
+
+test('a file of which nothing can be read leads to its backups', async ({ page }) => {
+  const damaged = await damagedServer('gone.sqlite', (bytes) => bytes.fill(0xa5));
+  try {
+    await page.goto(damaged.address);
+    await expect(page.getByText('The file of the books is damaged')).toBeVisible();
+    await expectAccessible(page);
+    await restoreTheBackup(page);
+    await page.getByRole('link', { name: 'Open the books' }).click();
+    await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+  } finally {
+    await damaged.stop();
+  }
+});
+
+test('books for other machines ask for their passphrase, lead to where one meant to go, and can be left', async ({
+  page,
+}) => {
+  const file = join(folder, 'shared.sqlite');
+  await setPassphrase(`${file}.passphrase`, 'straw and chips and char');
+  const shared = await startServer(file, ['--demo', '--host', '127.0.0.2']);
+  try {
+    await page.goto(`${shared.address}/garden/ternhollow/calendar`);
+    await expect(page.getByText('These books are kept for whoever knows their passphrase.')).toBeVisible();
+    await expectAccessible(page);
+    await page.getByLabel('Passphrase', { exact: true }).fill('straw');
+    await page.getByRole('button', { name: 'Open the books' }).click();
+    await expect(page.getByRole('alert')).toHaveText('That is not the passphrase of these books.');
+    await page.getByLabel('Passphrase', { exact: true }).fill('straw and chips and char');
+    await page.getByRole('button', { name: 'Open the books' }).click();
+    await expect(page).toHaveURL(/\/garden\/ternhollow\/calendar$/);
+    await page.getByRole('link', { name: 'Your data' }).click();
+    await page.getByRole('button', { name: 'Leave these books' }).click();
+    await expect(page.getByText('These books are kept for whoever knows their passphrase.')).toBeVisible();
+  } finally {
+    await shared.stop();
+  }
+});
+
+test('the method is read chapter by chapter, and looked through', async ({ page }) => {
+  await page.goto(`${demo.address}/garden/ternhollow/method`);
+  await expect(page.getByRole('heading', { name: /^1\. Accounts/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Look for a word').fill('ammonia');
+  await expect(page.getByRole('heading', { name: /^1\. Accounts/ })).toHaveCount(0);
+  await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+});
+
+test('keys lead through the book, and are listed', async ({ page }) => {
+  await page.goto(`${demo.address}/garden/ternhollow`);
+  await expect(page.getByRole('heading', { name: /at Ternhollow/ })).toBeVisible();
+  await page.keyboard.press('g');
+  await page.keyboard.press('c');
+  await expect(page).toHaveURL(/calendar$/);
+  await page.keyboard.press('g');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('heading', { name: 'Ferry Strip' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Mixing bench');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+});
+
+test('drawings are kept as pictures that stand alone', async ({ page }) => {
+  await page.goto(`${demo.address}/garden/ternhollow/bed/demo-ferry-strip`);
+  await expect(answer(page, 'Lock-up')).toBeVisible();
+  const svg = await downloaded(page, () =>
+    page.getByRole('button', { name: 'Save Ferry Strip section as SVG' }).click(),
+  );
+  expect(svg.toString()).toMatch(/^<\?xml.*<svg[^>]* width="\d+"/s);
+  expect(svg.toString()).toMatch(/fill: rgb/);
+  const png = await downloaded(page, () =>
+    page.getByRole('button', { name: 'Save Ferry Strip nitrogen as PNG' }).click(),
+  );
+  expect(png.subarray(1, 4).toString()).toBe('PNG');
+  expect(png.length).toBeGreaterThan(10_000);
+});

@@ -1,0 +1,98 @@
+import { expect, test } from '@playwright/test';
+import { join } from 'node:path';
+import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
+import { answer, choose, expectAccessible } from './bed-page.ts';
+
+const folder = newFolder();
+let server: RunningServer;
+test.beforeEach(async ({}, { testId }) => {
+  server = await startServer(join(folder, `${testId}.sqlite`));
+});
+test.afterEach(() => server.stop());
+test.afterAll(() => removeFolder(folder));
+
+/** What a newcomer who reads and thinks needs for one field or button, s: far more than it takes to do it. */
+const SECONDS_A_STEP = 12;
+
+test('a newcomer comes from nothing to a first true answer in under three minutes', async ({ page }) => {
+  let steps = 0;
+  const step = async (act: () => Promise<unknown>) => {
+    steps += 1;
+    await act();
+  };
+  await page.goto(server.address);
+  await step(() => page.getByLabel('What is your garden called?').fill('Brook plot'));
+  await step(() => choose(page, 'Which weather is most like yours?', 'Mild and maritime'));
+  await step(() => page.getByRole('button', { name: 'Open the book' }).click());
+  const guide = page.getByRole('list', { name: 'First steps' });
+  await expect(guide.locator('[aria-current=step]')).toContainText('A bed');
+  await expectAccessible(page);
+  await step(() => page.getByRole('button', { name: 'Make a bed' }).click());
+  await step(() => page.getByLabel('Name').fill('First bed'));
+  await step(() => page.getByLabel('Area, m²').fill('6'));
+  await step(() => page.getByRole('button', { name: 'Make the bed' }).click());
+  await expect(guide.locator('[aria-current=step]')).toContainText('What lies on it');
+  await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
+  await step(() => page.getByRole('button', { name: 'Lay something' }).click());
+  await step(() => page.getByLabel('How much').fill('5'));
+  await step(() => page.getByText('dug in', { exact: true }).click());
+  await step(() => page.getByRole('button', { name: 'Write into the book' }).click());
+  await expect(answer(page, 'Lock-up')).toContainText('Root zone');
+  expect(steps * SECONDS_A_STEP).toBeLessThan(180);
+});
+
+test('a newcomer looks around in the demo garden, is led through it, and makes it afresh', async ({
+  page,
+}) => {
+  await page.goto(server.address);
+  await page.getByRole('button', { name: 'look around in an invented garden' }).click();
+  const guide = page.getByRole('region', { name: 'A way through the demo garden' });
+  await expect(guide.getByRole('listitem')).toHaveCount(6);
+  await expectAccessible(page);
+  for (const name of [
+    'A bed under sawdust',
+    'What to do when',
+    'Two taps in the logbook',
+    'Piles that age',
+    'In and out',
+  ]) {
+    await guide.getByRole('link', { name }).click();
+    await expect(page).not.toHaveURL(/guide=1/);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.goBack();
+    await expect(page).toHaveURL(/guide=1/);
+  }
+  await guide.getByRole('link', { name: 'In and out' }).click();
+  await page.getByRole('button', { name: 'Make it afresh' }).click();
+  await page.getByRole('tooltip').getByRole('button', { name: 'Make it afresh' }).click();
+  await expect(page).toHaveURL(/ternhollow\?guide=1/);
+  await expect(guide).toBeVisible();
+  await guide.getByRole('button', { name: 'Close' }).click();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Show the way through the demo garden' })).toHaveCount(0);
+});
+
+test.describe('with no connection', () => {
+  test.use({ serviceWorkers: 'allow' });
+  test('the pages open, show the books as they were, and say so', async ({ page, context }) => {
+    await page.goto(server.address);
+    await page.getByRole('button', { name: 'look around in an invented garden' }).click();
+    await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await page.reload();
+    await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+    expect(await (await fetch(`${server.address}/manifest.webmanifest`)).json()).toMatchObject({
+      display: 'standalone',
+    });
+
+    await context.setOffline(true);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+    await expect(page.getByText('No connection: the books are shown as they were last read.')).toBeVisible();
+    await page.goto(`${server.address}/garden/ternhollow/bed/demo-sawpit-corner`);
+    await expect(answer(page, 'Lock-up')).toContainText('Root zone');
+    await context.setOffline(false);
+    await page.reload();
+    await expect(page.getByText('No connection')).toHaveCount(0);
+  });
+});
