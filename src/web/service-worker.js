@@ -1,6 +1,6 @@
 // Keeps the pages, and the books as they were last read, on the device: with no connection they can be looked at, and
 // the logbook written. VERSION and FILES are put in front when the pages are built.
-/* global self, caches, fetch, VERSION, FILES */
+/* global self, caches, Response, URL, VERSION, FILES */
 const SHELL = `vine-ledger-pages-${VERSION}`;
 const BOOKS = 'vine-ledger-books';
 const IS_READ_OFFLINE =

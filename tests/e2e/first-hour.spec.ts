@@ -5,8 +5,9 @@ import { answer, choose, expectAccessible } from './bed-page.ts';
 
 const folder = newFolder();
 let server: RunningServer;
-test.beforeEach(async ({}, { testId }) => {
-  server = await startServer(join(folder, `${testId}.sqlite`));
+let count = 0;
+test.beforeEach(async () => {
+  server = await startServer(join(folder, `${count++}.sqlite`));
 });
 test.afterEach(() => server.stop());
 test.afterAll(() => removeFolder(folder));
@@ -78,7 +79,9 @@ test.describe('with no connection', () => {
     await page.goto(server.address);
     await page.getByRole('button', { name: 'look around in an invented garden' }).click();
     await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
-    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
     await page.reload();
     await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
     expect(await (await fetch(`${server.address}/manifest.webmanifest`)).json()).toMatchObject({

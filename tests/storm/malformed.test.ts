@@ -61,8 +61,8 @@ const at = (value: unknown, path: Path): unknown =>
   path.reduce<unknown>((inner, key) => (inner as Record<string | number, unknown>)[key], value);
 
 function replaced(value: unknown, path: Path, by: unknown): unknown {
+  if (path.length === 0) return by;
   const [key, ...rest] = path;
-  if (key === undefined) return by;
   if (Array.isArray(value))
     return value.map((one: unknown, i) => (i === key ? replaced(one, rest, by) : one));
   return { ...(value as object), [key]: replaced((value as Record<string, unknown>)[key], rest, by) };

@@ -200,8 +200,6 @@ export function readRow(
 }
 
 /** An empty cell empties what the record had. */
-function clear(record: Record<string, unknown>, { field }: Column): void {
-  const [first = '', second] = field.split('.');
-  if (second === undefined) delete record[first];
-  else if (record[first]) delete (record[first] as Record<string, unknown>)[second];
-}
+const clear = (record: Record<string, unknown>, { field }: Column): void => {
+  if (at(record, field) !== undefined) put(record, field, undefined);
+};

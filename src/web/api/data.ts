@@ -10,7 +10,7 @@ export const gardenFileAddress = (gardenId: string): string => `/api/gardens/${g
 const asWord = (flag: boolean) => (flag ? ('true' as const) : ('false' as const));
 
 /** Everything on the screen may have changed. */
-function useRefreshing<Input, Output>(act: (input: Input) => Promise<Output>) {
+function useRefreshing<Output, Input = null>(act: (input: Input) => Promise<Output>) {
   const queries = useQueryClient();
   return useMutation({ mutationFn: act, onSuccess: () => queries.invalidateQueries() });
 }
@@ -57,7 +57,7 @@ export const useUndoImport = () =>
 export const backupsQuery = () =>
   queryOptions({ queryKey: ['backups'], queryFn: () => bodyOf(backups.$get()) });
 
-export const useBackUp = () => useRefreshing((_: null) => bodyOf(backups.$post()));
+export const useBackUp = () => useRefreshing(() => bodyOf(backups.$post()));
 
 export const backupCheckQuery = (name: string) =>
   queryOptions({
@@ -76,7 +76,7 @@ export const useSayPassphrase = () =>
   useRefreshing((passphrase: string) => bodyOf(session.$post({ json: { passphrase } })));
 
 export const useLeave = () =>
-  useRefreshing(async (_: null) => {
+  useRefreshing(async () => {
     await session.$delete();
   });
 
@@ -84,4 +84,4 @@ export const readStation = (from: string, until: string): Promise<StationReading
   bodyOf(instruments.weather.$get({ query: { from, until } }));
 
 /** Makes the demo garden, or makes it afresh. */
-export const useMakeDemo = () => useRefreshing((_: null) => bodyOf(client.api['demo-garden'].$post()));
+export const useMakeDemo = () => useRefreshing(() => bodyOf(client.api['demo-garden'].$post()));

@@ -165,7 +165,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
         growing={now ? growingWords(now, plantings, today) : BED_KIND_WORDS[bed.kind]}
         onOpen={setOpen}
       />
-      {preview === null && !sheet.isChanged && <FirstSteps books={books} />}
+      <FirstSteps books={answers.drawnFrom} />
       <LeaveGuard isUnsaved={sheet.isChanged || preview !== null} />
       <TroubleNote trouble={trouble} onUnderstood={() => setTrouble(null)} />
       <BedBands

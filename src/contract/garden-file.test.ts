@@ -1,0 +1,62 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { gardenFileSchema, gardenFileSchemaText } from './garden-file-schema.ts';
+import { GARDEN_FILE_VERSION, readGardenFile, upgraded } from './garden-file.ts';
+import { GARDEN } from '../../tests/fixtures/books.ts';
+
+const stamp = { createdAt: '2024-03-01T08:00:00.000Z', updatedAt: '2024-03-01T08:00:00.000Z' };
+const bed = {
+  id: 'bed',
+  ...stamp,
+  name: 'First bed',
+  kind: 'annual',
+  areaM2: 5,
+  organicMatterPct: 4,
+  bulkDensityGPerCm3: 1.2,
+  clayPct: 20,
+  rootZoneCm: 30,
+  exposure: 'normal',
+  isWatered: true,
+  note: '',
+};
+/** As version 1 wrote it: before there was weather, and before beds had outlines. */
+const VERSION_1 = {
+  format: 'vine-ledger-garden',
+  version: 1,
+  garden: { ...GARDEN, ...stamp },
+  materials: [],
+  labResults: [],
+  recipes: [],
+  buildUps: [],
+  habits: [],
+  lots: [],
+  movements: [],
+  beds: [bed],
+  entries: [],
+  plantings: [],
+  journal: [],
+};
+
+describe('the garden file', () => {
+  it('is described by the schema in docs, which npm run schema writes', () => {
+    expect(readFileSync('docs/garden-file.schema.json', 'utf8')).toBe(gardenFileSchemaText());
+    expect(gardenFileSchema()).toMatchObject({ type: 'object', additionalProperties: false });
+  });
+
+  it('of version 1 is read as the newest, with nothing lost and what is new left empty', () => {
+    const file = readGardenFile(VERSION_1);
+    expect(file.version).toBe(GARDEN_FILE_VERSION);
+    expect(file.weather).toEqual([]);
+    expect(file.beds).toMatchObject([{ ...bed, outline: null, learnsFromLog: true }]);
+    expect(upgraded(VERSION_1)).toMatchObject({
+      version: GARDEN_FILE_VERSION,
+      garden: { name: 'Trial plot' },
+    });
+  });
+
+  it('names the first field that cannot be', () => {
+    const spoilt = { ...VERSION_1, beds: [{ ...bed, areaM2: 'large' }] };
+    expect(() => readGardenFile(spoilt)).toThrow(/^beds\.0\.areaM2 must be a finite number$/);
+    expect(() => readGardenFile({ ...VERSION_1, surplus: 1 })).toThrow(/unknown fields: surplus/);
+  });
+});

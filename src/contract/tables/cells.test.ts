@@ -1,0 +1,139 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { isoDateOf } from '../../core/climate/calendar.ts';
+import { booleanCell, dateCell, numberCell } from './cells.ts';
+import { GARDEN_TABLES } from './garden-tables.ts';
+import { dateOrdersIn, decimalIn, mapColumns, unitIn } from './recognize.ts';
+
+describe('figures in cells', () => {
+  it.each([
+    ['1.5', '.', 1.5],
+    ['1,5', ',', 1.5],
+    ['1,234.5', '.', 1234.5],
+    ['1.234,5', ',', 1234.5],
+    ['1 234,5', ',', 1234.5],
+    ['1’234.5', '.', 1234.5],
+    ['−3', '.', -3],
+    ['+.5', '.', 0.5],
+    ['2e3', '.', 2000],
+  ] as const)('%s with %s is %d', (text, decimal, value) => {
+    expect(numberCell(text, { decimal })).toEqual({ value });
+  });
+
+  it.each([
+    ['1,5', '.'],
+    ['1.5', ','],
+    ['1,23,4', '.'],
+    ['', '.'],
+    ['much', '.'],
+    ['1e999', '.'],
+    ['12abc', '.'],
+    ['0x10', '.'],
+  ] as const)('%s with %s is none', (text, decimal) => {
+    expect(numberCell(text, { decimal })).toHaveProperty('trouble');
+  });
+
+  it('come back as they were written, with either sign', () => {
+    fc.assert(
+      fc.property(fc.double({ noNaN: true, min: -1e9, max: 1e9 }), (value) => {
+        const text = String(value);
+        expect(numberCell(text, { decimal: '.' })).toEqual({ value: Number(text) });
+        expect(numberCell(text.replace('.', ','), { decimal: ',' })).toEqual({ value: Number(text) });
+      }),
+    );
+  });
+
+  it('tell their decimal sign', () => {
+    expect(decimalIn(['1,5', '2', '3,25'])).toBe(',');
+    expect(decimalIn(['1.5', '2'])).toBe('.');
+    expect(decimalIn(['1,234.5', '2'])).toBe('.');
+    expect(decimalIn(['7', '2'])).toBe('.');
+  });
+});
+
+describe('dates in cells', () => {
+  it.each([
+    ['2026-05-14', 'dmy', '2026-05-14'],
+    ['14.05.2026', 'dmy', '2026-05-14'],
+    ['5/14/2026', 'mdy', '2026-05-14'],
+    ['14/5/26', 'dmy', '2026-05-14'],
+    ['2026/5/14', 'ymd', '2026-05-14'],
+    ['1.1.99', 'dmy', '1999-01-01'],
+    ['29.02.2028', 'dmy', '2028-02-29'],
+    ['2026-05-14T08:00', 'mdy', '2026-05-14'],
+  ] as const)('%s read %s is %s', (text, dateOrder, value) => {
+    expect(dateCell(text, { dateOrder })).toEqual({ value });
+  });
+
+  it.each([
+    ['29.02.2027', 'dmy'],
+    ['14.05.2026', 'mdy'],
+    ['14.05.26', 'ymd'],
+    ['May 14', 'dmy'],
+    ['0.0.2026', 'dmy'],
+  ] as const)('%s read %s is none', (text, dateOrder) => {
+    expect(dateCell(text, { dateOrder })).toHaveProperty('trouble');
+  });
+
+  it('come back as they were written, in every order', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 715_000, max: 760_000 }), (day) => {
+        const iso = isoDateOf(day);
+        const [y, m, d] = iso.split('-');
+        expect(dateCell(`${d}.${m}.${y}`, { dateOrder: 'dmy' })).toEqual({ value: iso });
+        expect(dateCell(`${m}/${d}/${y}`, { dateOrder: 'mdy' })).toEqual({ value: iso });
+        expect(dateCell(iso, { dateOrder: 'dmy' })).toEqual({ value: iso });
+      }),
+    );
+  });
+
+  it('tell their order, or that it cannot be told', () => {
+    expect(dateOrdersIn(['14.05.2026', '03.04.2026'])).toEqual(['dmy']);
+    expect(dateOrdersIn(['5/14/2026'])).toEqual(['mdy']);
+    expect(dateOrdersIn(['03.04.2026'])).toEqual(['dmy', 'mdy']);
+    expect(dateOrdersIn(['2026-05-14', ''])).toContain('ymd');
+  });
+});
+
+describe('headers', () => {
+  const entries = GARDEN_TABLES.find(({ id }) => id === 'entries')!;
+  const at = (header: string) => entries.columns.findIndex((column) => column.header === header);
+
+  it('are found by what people call them, each once', () => {
+    const mapped = mapColumns(entries, ['When', 'Plot', 'What', 'How much', 'Units', 'Remark', 'Weekday']);
+    const found = (header: string) => mapped[at(header)];
+    expect([
+      found('date'),
+      found('bed'),
+      found('material'),
+      found('amount'),
+      found('unit'),
+      found('note'),
+    ]).toEqual([0, 1, 2, 3, 4, 5]);
+    expect(mapped.filter((one) => one === 6)).toEqual([]);
+  });
+
+  it.each([
+    ['Dug depth (in)', 'dug_depth_cm', 'in'],
+    ['dug_depth_cm', 'dug_depth_cm', 'cm'],
+    ['Dug in, mm', 'dug_depth_cm', 'mm'],
+    ['Water [l/m2]', 'water_mm', 'mm'],
+    ['share taken off (%)', 'share_taken_off', '%'],
+  ])('%s is in %s', (header, column, unit) => {
+    expect(unitIn(header, entries.columns[at(column)])?.name).toBe(unit);
+  });
+
+  it('say nothing of a unit that is none', () => {
+    expect(unitIn('Dug depth (furlongs)', entries.columns[at('dug_depth_cm')])).toBeNull();
+  });
+});
+
+it.each([
+  ['yes', true],
+  ['X', true],
+  ['0', false],
+  ['No', false],
+])('%s is %s', (text, value) => {
+  expect(booleanCell(text)).toEqual({ value });
+  expect(booleanCell(`${text}?`)).toHaveProperty('trouble');
+});
