@@ -11,17 +11,10 @@ import { backUpDaily } from './jobs/daily-backup.ts';
 import { passphraseFileOf, readOptions, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
 import { PROJECT } from './project.ts';
+import { dateHere } from './today.ts';
 import { photoFilesIn } from './photos/photo-files.ts';
 
 const PAGES = join(PROJECT, 'dist');
-
-const twoDigits = (n: number): string => String(n).padStart(2, '0');
-
-/** Today by the clock of this machine's place, ISO date. */
-function todayHere(): string {
-  const now = new Date();
-  return `${now.getFullYear()}-${twoDigits(now.getMonth() + 1)}-${twoDigits(now.getDate())}`;
-}
 
 const now = (): string => new Date().toISOString();
 
@@ -38,7 +31,7 @@ function main(): void {
   const options = readOptions(process.argv.slice(2));
   const { file, isDemo } = options;
   const access = accessFor(options);
-  const today = () => options.today ?? todayHere();
+  const today = () => options.today ?? dateHere(new Date());
   const photoFolder = `${file}-photos`;
   if (isDemo) {
     for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });

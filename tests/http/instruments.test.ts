@@ -1,10 +1,9 @@
-import { serve, type ServerType } from '@hono/node-server';
 import { Hono } from 'hono';
 import { join } from 'node:path';
-import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { heapProbe } from '../../src/standins/heap-probe.ts';
 import { kitchenScale } from '../../src/standins/kitchen-scale.ts';
+import { endListening, listening } from './listening.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
 interface Body {
@@ -15,16 +14,6 @@ interface Body {
 }
 
 const folder = newFolder();
-const open: ServerType[] = [];
-
-const listening = (app: { fetch: Hono['fetch'] }): Promise<string> =>
-  new Promise((resolve) => {
-    const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port: 0 }, (address: AddressInfo) =>
-      resolve(`http://127.0.0.1:${address.port}`),
-    );
-    open.push(server);
-  });
-
 let server: RunningServer;
 let scale: string;
 let probe: string;
@@ -37,7 +26,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await server.stop();
-  for (const one of open) one.close();
+  endListening();
   removeFolder(folder);
 });
 

@@ -1,9 +1,8 @@
-import { serve, type ServerType } from '@hono/node-server';
-import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { soilReports } from '../../src/core/journal/soil-report.ts';
 import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
+import { endListening, listening } from './listening.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
 interface Body {
@@ -18,14 +17,6 @@ interface Body {
 }
 
 const folder = newFolder();
-const open: ServerType[] = [];
-const listening = (app: { fetch: Parameters<typeof serve>[0]['fetch'] }): Promise<string> =>
-  new Promise((resolve) => {
-    const one = serve({ fetch: app.fetch, hostname: '127.0.0.1', port: 0 }, (address: AddressInfo) =>
-      resolve(`http://127.0.0.1:${address.port}`),
-    );
-    open.push(one);
-  });
 const servers: RunningServer[] = [];
 const demoWith = async (name: string, extra: readonly string[]) => {
   const server = await startServer(join(folder, `${name}.sqlite`), ['--demo', ...extra]);
@@ -44,7 +35,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   for (const server of servers) await server.stop();
-  for (const one of open) one.close();
+  endListening();
   removeFolder(folder);
 });
 

@@ -1,6 +1,4 @@
-import { serve, type ServerType } from '@hono/node-server';
 import { Hono } from 'hono';
-import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ImportReport } from '../../src/contract/imports.ts';
@@ -13,19 +11,11 @@ import { heapProbe } from '../../src/standins/heap-probe.ts';
 import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { GARDEN } from '../fixtures/books.ts';
+import { endListening, listening } from './listening.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
 const MILD = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;
 const folder = newFolder();
-const open: ServerType[] = [];
-const listening = (app: { fetch: Hono['fetch'] }): Promise<string> =>
-  new Promise((resolve) => {
-    const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port: 0 }, (address: AddressInfo) =>
-      resolve(`http://127.0.0.1:${address.port}`),
-    );
-    open.push(server);
-  });
-
 interface Days {
   readonly days: readonly { readonly date: string; readonly temperatureC: number; readonly rainMm: number }[];
 }
@@ -45,7 +35,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await server.stop();
-  for (const one of open) one.close();
+  endListening();
   removeFolder(folder);
 });
 

@@ -44,6 +44,8 @@ interface Open {
   readonly db: Database.Database;
   readonly stores: Stores;
   readonly state: BooksState;
+  /** The copy that is read instead of the file. */
+  readonly copy?: string;
 }
 
 const stamped = (now: string): string => `${now.slice(0, 10)}_${now.slice(11, 19).replaceAll(':', '')}`;
@@ -68,15 +70,17 @@ const dropCopy = (copy: string): void => rmSync(join(copy, '..'), { recursive: t
 /** The books as far as they can be read, out of a copy; empty ones when nothing can. */
 function openToRead(file: string, now: () => string, state: BooksState): Open {
   let db: Database.Database;
+  const copy = copied(file);
   try {
-    db = openCopy(copied(file));
+    db = openCopy(copy);
   } catch (error) {
+    dropCopy(copy);
     if (state.kind === 'readOnly') throw error;
     db = new Database(':memory:');
     migrate(db);
     db.pragma('query_only = ON');
   }
-  return { db, stores: createStores(db, now), state };
+  return { db, stores: createStores(db, now), state, copy };
 }
 
 function openFile(file: string, now: () => string): Open {
@@ -90,6 +94,11 @@ function openFile(file: string, now: () => string): Open {
       return openToRead(file, now, { kind: 'readOnly', reason: error.message });
     throw error;
   }
+}
+
+function shut({ db, copy }: Open): void {
+  db.close();
+  if (copy !== undefined) dropCopy(copy);
 }
 
 function contentsOf(db: Database.Database): Omit<BackupCheck, keyof BackupEntry> {
@@ -189,12 +198,12 @@ export function openBooks(file: string, now: () => string): BooksFile {
     fsynced(restoring);
     if (open.state.kind === 'sound') await backUp();
     else copyFileSync(file, `${file}.damaged-${stamped(now())}`);
-    open.db.close();
+    shut(open);
     for (const suffix of ['-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
     renameSync(restoring, file);
     open = openFile(file, now);
     return found;
   };
 
-  return { stores, state: () => open.state, backUp, backups, check, restore, close: () => open.db.close() };
+  return { stores, state: () => open.state, backUp, backups, check, restore, close: () => shut(open) };
 }

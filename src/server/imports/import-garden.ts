@@ -81,13 +81,15 @@ export function importGarden(
   const garden = read.data;
   const { stores, photoFiles } = context;
   const photos = newPhotos(context, garden.id, file);
-  if (!isDryRun) for (const { photo, clean } of photos) photoFiles.write(photo.id, clean.picture);
   return importRows(context, {
     gardenId: garden.id,
     rows: readRows(file),
     summary: `the garden ${garden.name}, from a file`,
     isDryRun,
     isWholeGarden: true,
+    keepFiles: () => {
+      for (const { photo, clean } of photos) photoFiles.write(photo.id, clean.picture);
+    },
     before: () => {
       const kept = stores.gardens.look(garden.id);
       const before = kept && !kept.isRemoved ? kept.record : null;

@@ -245,6 +245,8 @@ export interface ImportPlan {
   readonly isWholeGarden: boolean;
   /** Runs in the same transaction, before the rows. */
   readonly before?: () => Written;
+  /** Runs when all of it can be taken, just before it is kept. */
+  readonly keepFiles?: () => void;
 }
 
 /** Reads records in: all of them, or none while one is rejected or it is only tried. */
@@ -270,6 +272,7 @@ export function importRows({ stores, today, newId }: AppContext, plan: ImportPla
         rows: rows.filter(({ outcome }) => outcome !== 'same'),
       };
       if (!isWritten) throw new NothingKept(report);
+      plan.keepFiles?.();
       if (importId !== null)
         stores.imports.insert({ id: importId, gardenId: plan.gardenId, summary: plan.summary, writes });
       return report;

@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { GardenBooks } from '../../../contract/records.ts';
+import { Pictured } from '../../drawing/Pictured.tsx';
 import { GardenStrip, type StripBed } from '../../drawing/garden-strip.tsx';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
@@ -81,14 +82,16 @@ function OpenGarden({ books }: { books: GardenBooks }) {
         )
       ) : (
         <>
-          <div className="strip-scroll">
-            <GardenStrip
-              beds={briefed.map((one) => stripBed(one, books, hrefOf))}
-              onOpen={(href) => void navigate(href)}
-              scaleCm={measures.scaleCm}
-              scaleLabel={measures.thickness(measures.scaleCm)}
-            />
-          </div>
+          <Pictured title={books.garden.name}>
+            <div className="strip-scroll">
+              <GardenStrip
+                beds={briefed.map((one) => stripBed(one, books, hrefOf))}
+                onOpen={(href) => void navigate(href)}
+                scaleCm={measures.scaleCm}
+                scaleLabel={measures.thickness(measures.scaleCm)}
+              />
+            </div>
+          </Pictured>
           <BedRows briefed={briefed} books={books} measures={measures} hrefOf={hrefOf} />
           <p className="soft estimate">
             Worked out day by day from what you wrote down. An estimate, not a measurement: a soil test and

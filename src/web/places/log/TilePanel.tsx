@@ -30,6 +30,8 @@ import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { SoilTestForm } from './SoilTestForm.tsx';
 import type { LogBook, LogSubject } from './use-log-book.ts';
+import { fixed } from '../../../words/figures.ts';
+import { useProbe, type Instrument } from '../stock/use-instruments.ts';
 
 export interface TilePanelProps {
   readonly tile: LogTile;
@@ -129,12 +131,9 @@ export function TilePanel(props: TilePanelProps) {
       );
     case 'soilTemperature':
       return (
-        <FigureForm
-          label={`Soil, ${isMetric(measures) ? '°C' : '°F'}, a finger deep`}
-          isFit={(figure) => figure > -30 && figure < 140}
-          onFigure={(figure) =>
-            see({ type: 'soilTemperature', temperatureC: isMetric(measures) ? figure : (figure - 32) / 1.8 })
-          }
+        <SoilTemperatureForm
+          isCelsius={isMetric(measures)}
+          onCelsius={(temperatureC) => see({ type: 'soilTemperature', temperatureC })}
         />
       );
     case 'yield':
@@ -182,13 +181,15 @@ function Choices({ label, options }: { label: string; options: readonly Option[]
 }
 
 interface FigureFormProps {
+  /** Fills the field with what it says. */
+  readonly instrument?: Instrument;
   readonly label: string;
   readonly isFit: (figure: number) => boolean;
   readonly onFigure: (figure: number) => void;
   readonly children?: ReactNode;
 }
 
-function FigureForm({ label, isFit, onFigure, children }: FigureFormProps) {
+function FigureForm({ label, isFit, onFigure, instrument, children }: FigureFormProps) {
   const [typed, setTyped] = useState('');
   const [isTried, setTried] = useState(false);
   const figure = numberFromText(typed);
@@ -208,8 +209,16 @@ function FigureForm({ label, isFit, onFigure, children }: FigureFormProps) {
           onChange={setTyped}
           width={110}
           autoFocus
-          trouble={isTried && !isFit(figure) ? 'a figure that can be' : undefined}
+          trouble={isTried && !isFit(figure) ? 'a figure that can be' : (instrument?.trouble ?? undefined)}
         />
+        {instrument?.isThere && (
+          <div className="field">
+            <span className="field-name">&nbsp;</span>
+            <Button onClick={() => instrument.read((read) => setTyped(fixed(read, 1)))}>
+              Read the probe
+            </Button>
+          </div>
+        )}
         {children}
         <div className="field">
           <span className="field-name">&nbsp;</span>
@@ -219,6 +228,26 @@ function FigureForm({ label, isFit, onFigure, children }: FigureFormProps) {
         </div>
       </div>
     </form>
+  );
+}
+
+/** Typed, or read off the probe where one is connected. */
+function SoilTemperatureForm({
+  isCelsius,
+  onCelsius,
+}: {
+  isCelsius: boolean;
+  onCelsius: (temperatureC: number) => void;
+}) {
+  const probe = useProbe();
+  const shown = (celsius: number) => (isCelsius ? celsius : celsius * 1.8 + 32);
+  return (
+    <FigureForm
+      label={`Soil, ${isCelsius ? '°C' : '°F'}, a finger deep`}
+      isFit={(figure) => figure > -30 && figure < 140}
+      instrument={{ ...probe, read: (use) => probe.read((celsius) => use(shown(celsius))) }}
+      onFigure={(figure) => onCelsius(isCelsius ? figure : (figure - 32) / 1.8)}
+    />
   );
 }
 

@@ -1,3 +1,4 @@
+import { Pictured } from '../../drawing/Pictured.tsx';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -72,18 +73,20 @@ function OpenStock({ books }: { books: GardenBooks }) {
       ) : (
         <>
           <div className="strip-scroll">
-            <Yard
-              lots={there.map(({ lot, brief }) => ({
-                id: lot.id,
-                name: lot.name,
-                amount: measures.volume(brief!.now!.volumeL),
-                form: lot.form,
-                kind: brief!.kind,
-                volumeL: brief!.now!.volumeL,
-                href: hrefOf(lot.id),
-              }))}
-              onOpen={(href) => void navigate(href)}
-            />
+            <Pictured title="The yard">
+              <Yard
+                lots={there.map(({ lot, brief }) => ({
+                  id: lot.id,
+                  name: lot.name,
+                  amount: measures.volume(brief!.now!.volumeL),
+                  form: lot.form,
+                  kind: brief!.kind,
+                  volumeL: brief!.now!.volumeL,
+                  href: hrefOf(lot.id),
+                }))}
+                onOpen={(href) => void navigate(href)}
+              />
+            </Pictured>
           </div>
           <Warnings lots={lots} today={today} measures={measures} hrefOf={hrefOf} />
           <LotRows lots={lots} today={today} measures={measures} hrefOf={hrefOf} />

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { instrumentsQuery, readProbe, readScale } from '../../api/instruments.ts';
 
-interface Instrument {
+export interface Instrument {
   /** Whether one is connected at all. */
   readonly isThere: boolean;
   readonly trouble: string | null;

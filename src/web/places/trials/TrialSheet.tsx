@@ -1,3 +1,4 @@
+import { Pictured } from '../../drawing/Pictured.tsx';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { TrialRecord } from '../../../contract/journal-records.ts';
@@ -46,24 +47,28 @@ export function TrialSheet({ trial, books }: { trial: TrialRecord; books: Garden
       </div>
       <div className="trial-columns">
         <div>
-          <TrialPlots
-            plots={plots}
-            treatments={trial.treatments}
-            arePots={trial.place === 'pots'}
-            captionOf={(plot) => (latest.has(plot) ? plainFigure(latest.get(plot)!) : '')}
-          />
+          <Pictured title="Plots of the trial">
+            <TrialPlots
+              plots={plots}
+              treatments={trial.treatments}
+              arePots={trial.place === 'pots'}
+              captionOf={(plot) => (latest.has(plot) ? plainFigure(latest.get(plot)!) : '')}
+            />
+          </Pictured>
           <Readings key={readings.length} trial={trial} books={books} />
         </div>
         <div>
-          <TrialResultChart
-            bars={result.treatments.map(({ treatment, values, mean }) => ({
-              name: trial.treatments[treatment]!,
-              values,
-              mean,
-            }))}
-            unit={trial.unit}
-            format={(value) => plainFigure(value)}
-          />
+          <Pictured title="Results of the trial">
+            <TrialResultChart
+              bars={result.treatments.map(({ treatment, values, mean }) => ({
+                name: trial.treatments[treatment]!,
+                values,
+                mean,
+              }))}
+              unit={trial.unit}
+              format={(value) => plainFigure(value)}
+            />
+          </Pictured>
           <ul className="trial-verdicts">
             {result.differences.map((difference) => (
               <li key={difference.treatment} className={`verdict-${difference.verdict}`}>
