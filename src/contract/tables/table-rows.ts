@@ -196,7 +196,8 @@ export function readRow(
   for (const { field, empty } of table.columns) {
     if (empty !== undefined && at(record, field) === undefined) put(record, field, empty);
   }
-  return { record: table.fold?.(record) ?? record, reasons };
+  const said = Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined));
+  return { record: table.fold?.(said) ?? said, reasons };
 }
 
 /** An empty cell empties what the record had. */

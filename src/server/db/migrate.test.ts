@@ -32,6 +32,7 @@ describe('migrations', () => {
       'feed',
       'garden',
       'habit',
+      'import',
       'journal',
       'lab_result',
       'lot',
@@ -40,6 +41,7 @@ describe('migrations', () => {
       'planting',
       'recipe',
       'stock_movement',
+      'weather',
     ]);
     expect(db.pragma('foreign_keys', { simple: true })).toBe(1);
     migrate(db);
