@@ -185,7 +185,6 @@ async function damagedServer(name: string, spoil: (bytes: Buffer) => void): Prom
 async function restoreTheBackup(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Look inside' }).click();
   await page.getByRole('button', { name: 'Put it in the place of the books' }).click();
-  await expect(page.getByText(/Restored: Ternhollow, 8 beds/)).toBeVisible();
   await expect(page.getByText('The file of the books is damaged')).toHaveCount(0);
 }
 
@@ -198,6 +197,7 @@ test('a damaged file says so on every page, can be saved as far as it goes, and 
     await page.goto(damaged.address);
     await expect(page.getByText('The file of the books is damaged')).toBeVisible();
     await restoreTheBackup(page);
+    await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
   } finally {
     await damaged.stop();
   }
@@ -245,7 +245,7 @@ test('the method is read chapter by chapter, and looked through', async ({ page 
   await page.goto(`${demo.address}/garden/ternhollow/method`);
   await expect(page.getByRole('heading', { name: /^1\. Accounts/ })).toBeVisible();
   await expectAccessible(page);
-  await page.getByLabel('Look for a word').fill('ammonia');
+  await page.getByLabel('Look for a word').fill('outline');
   await expect(page.getByRole('heading', { name: /^1\. Accounts/ })).toHaveCount(0);
   await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
 });

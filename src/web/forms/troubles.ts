@@ -1,4 +1,5 @@
 import { problemsOf } from '../../contract/problem-fields.ts';
+import { inFieldWords } from '../../words/field-words.ts';
 import { sentencesOf } from '../api/failures.ts';
 
 type Parsed =
@@ -8,6 +9,8 @@ type Parsed =
 export const troublesOf = (parsed: Parsed, failure: unknown): Record<string, string> => ({
   ...(parsed.success
     ? {}
-    : Object.fromEntries(problemsOf(parsed.error).map(({ field, sentence }) => [field, sentence]))),
+    : Object.fromEntries(
+        problemsOf(parsed.error).map(({ field, sentence }) => [field, inFieldWords(field, sentence)]),
+      )),
   ...sentencesOf(failure),
 });

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { backupsQuery, useMakeDemo } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { Backups } from '../data/Backups.tsx';
@@ -32,7 +32,8 @@ function Rescue({ isUnsound }: { isUnsound: boolean }) {
           </p>
         ) : (
           <p>
-            <Link to="/">Open the books</Link>
+            {/* Asked for anew: what is remembered of the damaged file is of no use any more. */}
+            <a href="/">Open the books</a>
           </p>
         )}
         <Backups />
