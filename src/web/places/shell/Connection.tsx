@@ -12,7 +12,7 @@ export function Connection() {
   const isOnline = useSyncExternalStore(listen, () => navigator.onLine);
   if (isOnline) return null;
   return (
-    <p className="no-connection" role="status">
+    <p className="no-connection" aria-live="polite">
       No connection: the books are shown as they were last read. What you write in the logbook waits on this
       device.
     </p>
