@@ -194,7 +194,7 @@ test('the ground is found by feel and the climate by twelve months of one’s ow
   await page.getByLabel('Area, m²').fill('4');
   await page.getByLabel('pH').fill('15');
   await page.getByRole('button', { name: 'Make the bed' }).click();
-  await expect(page.getByRole('alert')).toContainText('ph must be at most 11');
+  await expect(page.getByRole('alert')).toContainText('pH must be at most 11');
   await page.getByLabel('pH').fill('6.2');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Make the bed' }).click();
