@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+
 export interface Times {
   readonly least: number;
   readonly median: number;
@@ -29,3 +31,7 @@ export function timed(work: () => void, rounds: number, warmUps = 3): Times {
     }),
   );
 }
+
+/** Memory of a process, MB. */
+export const memoryMb = (pid: number): number =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;

@@ -1,11 +1,10 @@
-import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { BedRecord, EntryRecord } from '../../src/contract/records.ts';
 import { openBooks } from '../../src/server/db/books-file.ts';
 import type { Unstamped } from '../../src/server/stores.ts';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';
 import { askAt, newFolder, removeFolder, startServer } from '../http/server.ts';
-import { timesOf } from './report.ts';
+import { memoryMb, timesOf } from './report.ts';
 
 /** A large garden, ten years of it: how long every route that a view calls takes, the start, and the memory. */
 const BEDS = 200;
@@ -15,7 +14,6 @@ const NOT_MODIFIED = 304;
 const ROUNDS = 60;
 const P95_BAR_MS = 25;
 const START_BAR_MS = 1000;
-const MEMORY_BAR_MB = 150;
 
 const folder = newFolder();
 const file = join(folder, 'large.sqlite');
@@ -68,9 +66,6 @@ function fill(): void {
   });
   books.close();
 }
-
-const memoryMb = (pid: number): number =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;
 
 function p95Of(times: readonly number[]): number {
   return [...times].sort((a, b) => a - b)[Math.ceil(times.length * 0.95) - 1];
@@ -228,9 +223,7 @@ try {
   });
   const pid = server.pid;
   const mb = memoryMb(pid);
-  console.log(
-    `${'server: memory after all of that'.padEnd(58)} ${mb.toFixed(0)} MB  bar ${MEMORY_BAR_MB} MB: ${mb <= MEMORY_BAR_MB ? 'met' : 'MISSED'}`,
-  );
+  console.log(`${'server: memory after all of that, at this size'.padEnd(58)} ${mb.toFixed(0)} MB`);
   const whole: number[] = [];
   for (let i = 0; i < 5; i++) {
     const start = performance.now();
