@@ -1,0 +1,154 @@
+import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { join } from 'node:path';
+import type { GardenBooks } from '../contract/records.ts';
+import { bedOf, GARDEN, plantingOf } from '../../tests/fixtures/books.ts';
+import { newFolder, removeFolder } from '../../tests/http/server.ts';
+import { openBooks, type BooksFile } from './db/books-file.ts';
+import { DEMO_GARDEN_ID, plantDemoGarden } from './demo/demo-garden.ts';
+import { rememberedBooks, type SentBooks } from './remembered-books.ts';
+
+const TODAY = '2026-05-14';
+const folder = newFolder();
+let count = 0;
+let books: BooksFile;
+let sent: () => SentBooks;
+
+const read = ({ body }: SentBooks) => JSON.parse(new TextDecoder().decode(body)) as GardenBooks;
+/** What somebody would read who remembers nothing. */
+const afresh = (): GardenBooks => {
+  const { stores } = books;
+  const quiet = {
+    ...stores,
+    epoch: () => 'afresh',
+    writesSince: () => ({ isAll: true, collections: new Set<string>(), entryBeds: new Set<string>() }),
+  };
+  for (const name of [
+    'gardens',
+    'beds',
+    'entries',
+    'plantings',
+    'materials',
+    'buildUps',
+    'habits',
+    'lots',
+    'movements',
+    'labResults',
+    'recipes',
+    'journal',
+    'weather',
+  ] as const)
+    Object.assign(quiet, { [name]: stores[name] });
+  return read(rememberedBooks(quiet, () => TODAY)(stores.gardens.find(DEMO_GARDEN_ID)!));
+};
+const water = (id: string, bedId: string, date = '2026-05-01') => ({
+  id,
+  bedId,
+  type: 'water' as const,
+  state: 'laid' as const,
+  date,
+  note: '',
+  waterMm: 3,
+});
+
+beforeEach(() => {
+  books = openBooks(join(folder, `${count++}.sqlite`), () => '2026-05-14T08:00:00.000Z');
+  plantDemoGarden(books.stores, TODAY);
+  const remembered = rememberedBooks(books.stores, () => TODAY);
+  sent = () => remembered(books.stores.gardens.find(DEMO_GARDEN_ID)!);
+  sent();
+});
+afterAll(() => removeFolder(folder));
+
+describe('books that are remembered', () => {
+  it.each<[string, (file: BooksFile) => void]>([
+    ['an entry', ({ stores }) => stores.entries.insert(water('new', 'demo-ferry-strip'))],
+    [
+      'an entry before all others',
+      ({ stores }) => stores.entries.insert(water('old', 'demo-ferry-strip', '2001-01-01')),
+    ],
+    [
+      'another order of one day',
+      ({ stores }) => {
+        stores.entries.insert(water('a', 'demo-char-bed'));
+        stores.entries.insert(water('b', 'demo-char-bed'));
+        stores.entries.reorder(['b', 'a']);
+      },
+    ],
+    ['an entry struck out', ({ stores }) => stores.entries.remove('demo-ferry-strip-layer-1', 1)],
+    [
+      'an entry that goes to another bed out of a file',
+      ({ stores }) => {
+        const { version, ...entry } = stores.entries.find('demo-ferry-strip-layer-1')!;
+        stores.entries.put({ ...entry, bedId: 'demo-char-bed' });
+      },
+    ],
+    ['a bed taken away with all that lies on it', ({ stores }) => stores.beds.remove('demo-ferry-strip', 1)],
+    [
+      'a bed brought back',
+      ({ stores }) => {
+        stores.beds.remove('demo-ferry-strip', 1);
+        stores.beds.restore('demo-ferry-strip');
+      },
+    ],
+    [
+      'a planting',
+      ({ stores }) => stores.plantings.insert({ ...plantingOf({ id: 'new' }), bedId: 'demo-char-bed' }),
+    ],
+    ['a new bed', ({ stores }) => stores.beds.insert(bedOf({ id: 'new', gardenId: DEMO_GARDEN_ID }))],
+    ['the garden itself', ({ stores }) => stores.gardens.update(DEMO_GARDEN_ID, 1, { name: 'Renamed' })],
+    ['another garden', ({ stores }) => stores.gardens.insert(GARDEN)],
+    [
+      'a pile that is gone',
+      ({ stores }) => {
+        const [lot] = stores.lots.listOf(DEMO_GARDEN_ID);
+        stores.lots.remove(lot.id, lot.version);
+      },
+    ],
+    [
+      'something that was taken back',
+      ({ stores }) => {
+        const act = () =>
+          stores.atomically(() => {
+            stores.entries.insert(water('never', 'demo-char-bed'));
+            throw new Error('taken back');
+          });
+        expect(act).toThrow('taken back');
+      },
+    ],
+    [
+      'the demo made afresh',
+      ({ stores }) => {
+        stores.erase(DEMO_GARDEN_ID);
+        plantDemoGarden(stores, '2027-05-14');
+      },
+    ],
+  ])('are what is in the file after %s', (_, write) => {
+    const before = sent().tag;
+    write(books);
+    const now = sent();
+    expect(read(now)).toEqual(afresh());
+    expect(read(sent())).toEqual(read(now));
+    expect(sent().tag).toBe(now.tag);
+    expect(typeof before).toBe('string');
+  });
+
+  it('are another after a backup was restored', async () => {
+    const { name } = await books.backUp();
+    books.stores.entries.insert(water('later', 'demo-char-bed'));
+    const later = sent();
+    expect(read(later).entries.some(({ id }) => id === 'later')).toBe(true);
+    await books.restore(name);
+    expect(read(sent()).entries.some(({ id }) => id === 'later')).toBe(false);
+    expect(sent().tag).not.toBe(later.tag);
+    books.close();
+  });
+
+  it('carry another mark after every write', () => {
+    const tags = new Set([sent().tag]);
+    for (let i = 0; i < 5; i++) {
+      books.stores.entries.insert(water(`w-${i}`, 'demo-char-bed'));
+      tags.add(sent().tag);
+    }
+    expect(tags.size).toBe(6);
+  });
+});
