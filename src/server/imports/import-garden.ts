@@ -8,9 +8,9 @@ import { cleanPhoto } from '../photos/clean-photo.ts';
 import { invalid, ProblemError } from '../problems.ts';
 import type { ImportWrite } from '../stores.ts';
 import { asCopy } from './as-copy.ts';
-import { importRows, type ReadRow } from './write-import.ts';
+import { differing, importRows, type ReadRow } from './write-import.ts';
 
-const REFERENCE = gardenFile.pick({ photos: true });
+const PHOTOS = gardenFile.pick({ photos: true });
 
 /** Every record of a file by itself, so that all that is wrong is told at once. */
 function readRows(file: Record<string, unknown>): ReadRow[] {
@@ -42,7 +42,7 @@ function unknownFields(file: Record<string, unknown>): void {
 
 /** Pictures of a file that are not kept yet; those of another garden or none at all are refused. */
 function newPhotos({ stores }: AppContext, gardenId: string, file: Record<string, unknown>) {
-  const read = REFERENCE.safeParse({ photos: file['photos'] });
+  const read = PHOTOS.safeParse({ photos: file['photos'] });
   if (!read.success) throw invalid(problemsOf(read.error));
   return (read.data.photos ?? []).flatMap((photo, i) => {
     const kept = stores.photos.find(photo.id);
@@ -93,14 +93,7 @@ export function importGarden(
     before: () => {
       const kept = stores.gardens.look(garden.id);
       const before = kept && !kept.isRemoved ? kept.record : null;
-      const fields = before
-        ? Object.entries(garden)
-            .filter(
-              ([field, value]) =>
-                JSON.stringify(value) !== JSON.stringify(before[field as keyof typeof before]),
-            )
-            .map(([field]) => field)
-        : [];
+      const fields = before ? differing(garden, before) : [];
       const outcome = !before
         ? ('added' as const)
         : fields.length > 0
