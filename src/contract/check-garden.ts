@@ -8,7 +8,8 @@ import { ownMaterial } from '../core/materials/own-material.ts';
 import { findLibraryMaterial } from '../core/materials/library.ts';
 import { checkBooks } from '../core/records/check-books.ts';
 import { materialFinder, siteOf, stockBooksOf, type GardenRecords } from '../core/records/garden-books.ts';
-import { runStock, type StockRun } from '../core/stock/run-stock.ts';
+import { proveStock } from '../core/stock/prove-stock.ts';
+import type { StockRun } from '../core/stock/run-stock.ts';
 
 /** What the model would refuse, by the record that is at fault; null when it is none of them in particular. */
 export interface Fault {
@@ -60,14 +61,10 @@ function bedFaults(records: GardenRecords, taken: StockRun['taken'] | undefined,
 /** The stock as it would be, and what it gives the beds. */
 function stockFaults(records: GardenRecords, today: string): { faults: Fault[]; taken?: StockRun['taken'] } {
   const books = stockBooksOf(records);
-  const dates = [today, ...books.movements.map(({ date }) => date), ...books.takes.map(({ date }) => date)];
-  const until = Math.max(...dates.map((date) => dayNumberFromIso(date, ['date']))) + 1;
-  const findMaterial = materialFinder(records);
   let run: StockRun | undefined;
   const faults = faultsFrom(
     () => {
-      runStock(books, findMaterial, { until, withPlans: false });
-      run = runStock(books, findMaterial, { until, withPlans: true });
+      run = proveStock(books, materialFinder(records), today);
     },
     (error) => {
       const [list, index, ...rest] = error.path;

@@ -1,9 +1,9 @@
 import { fieldAsEntered } from '../contract/as-entered.ts';
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
 import type { MeasuredDay } from '../core/climate/weather.ts';
 import { InputError } from '../core/input-error.ts';
 import { materialFinder, stockBooksOf, type GardenRecords } from '../core/records/garden-books.ts';
-import { runStock, type StockBooks, type StockRun } from '../core/stock/run-stock.ts';
+import { proveStock } from '../core/stock/prove-stock.ts';
+import type { StockBooks, StockRun } from '../core/stock/run-stock.ts';
 import { found } from './routes/answers.ts';
 import { fromInputError, ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
@@ -44,23 +44,14 @@ export const measuredWeather = (stores: Stores, gardenId: string): MeasuredDay[]
     evapotranspirationMm,
   }));
 
-function lastDay({ movements, takes }: StockBooks, today: string): number {
-  const dates = [today, ...movements.map(({ date }) => date), ...takes.map(({ date }) => date)];
-  return Math.max(...dates.map((date) => dayNumberFromIso(date, ['date'])));
-}
-
 /**
  * Throws a problem naming the field unless the stock as kept can be: nothing taken that was not there, no pile used
  * before it came. Returns the run with plans carried out. `about` are the ids a write is about.
  */
 export function requireSoundStock(records: GardenRecords, today: string, about: readonly string[]): StockRun {
   const books = stockBooksOf(records);
-  const findMaterial = materialFinder(records);
-  const until = lastDay(books, today) + 1;
   try {
-    const asIs = runStock(books, findMaterial, { until, withPlans: false });
-    const hasPlans = [...books.movements, ...books.takes].some(({ state }) => state === 'planned');
-    return hasPlans ? runStock(books, findMaterial, { until, withPlans: true }) : asIs;
+    return proveStock(books, materialFinder(records), today);
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     throw problemAbout(error, books, about);
