@@ -65,7 +65,6 @@ class RememberedGarden {
   readonly #lists = new Map<ListName, string>();
   #entries: PlacedEntry[] = [];
   #sent: (SentBooks & { readonly key: string }) | undefined;
-  #count = 0;
 
   constructor(
     private readonly stores: Stores,
@@ -100,17 +99,17 @@ class RememberedGarden {
       );
     }
     this.#sent = undefined;
-    this.#count += 1;
   }
 
-  sent(garden: GardenRecord, today: string, epoch: string): SentBooks {
+  /** `reading` tells this state of the garden from every other one of the same epoch. */
+  sent(garden: GardenRecord, today: string, epoch: string, reading: number): SentBooks {
     const key = `${today} ${garden.version}`;
     if (this.#sent?.key === key) return this.#sent;
     const lists = LIST_NAMES.map((name) => `"${name}":${this.#lists.get(name) ?? '[]'}`);
     const entries = `"entries":[${this.#entries.map(({ text }) => text).join(',')}]`;
     const head = `"today":${JSON.stringify(today)},"garden":${JSON.stringify(garden)}`;
     const body = new TextEncoder().encode(`{${[head, ...lists, entries].join(',')}}`);
-    const mark = createHash('sha1').update(`${epoch} ${this.#count} ${key}`).digest('base64url');
+    const mark = createHash('sha1').update(`${epoch} ${reading} ${key}`).digest('base64url');
     this.#sent = { key, body, tag: `"${mark}"` };
     return this.#sent;
   }
@@ -123,14 +122,17 @@ class RememberedGarden {
 export function rememberedBooks(stores: Stores, today: () => string): (garden: GardenRecord) => SentBooks {
   let remembered:
     { readonly id: string; readonly epoch: string; readonly garden: RememberedGarden } | undefined;
+  let readings = 0;
   return (garden) => {
     const epoch = stores.epoch();
     const writes = stores.writesSince();
     if (writes.isAll || remembered?.epoch !== epoch || remembered.id !== garden.id) {
       remembered = { id: garden.id, epoch, garden: new RememberedGarden(stores, garden.id) };
+      readings += 1;
     } else if (writes.collections.size > 0 || writes.entryBeds.size > 0) {
       remembered.garden.catchUp(writes.collections, writes.entryBeds);
+      readings += 1;
     }
-    return remembered.garden.sent(garden, today(), epoch);
+    return remembered.garden.sent(garden, today(), epoch, readings);
   };
 }

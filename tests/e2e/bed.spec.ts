@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { answer, expectAccessible, isAnswered } from './bed-page.ts';
+import type { GardenBooks } from '../../src/contract/records.ts';
+import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
 test.use({ baseURL: 'http://127.0.0.1:4193' });
@@ -114,8 +115,7 @@ test('answers show how they were worked out, and what the schools would say', as
   await page.keyboard.press('Escape');
   await expect(drawer).toHaveCount(0);
 
-  await page.getByRole('combobox', { name: 'Feed with' }).click();
-  await page.locator('.ant-select-item-option').filter({ hasText: 'Urine' }).click();
+  await choose(page, 'Feed with', 'urine');
   await expect(answer(page, 'Feed')).toContainText(/gal|L of water|in \d+ parts/);
   await page.getByRole('button', { name: /compare schools/ }).click();
   const schools = page.getByRole('dialog');
@@ -126,6 +126,41 @@ test('answers show how they were worked out, and what the schools would say', as
   };
   expect(await feedOf('Cautious')).toBeGreaterThan(await feedOf('By depth'));
   await expectAccessible(page);
+});
+
+test('a choice another window forestalled, and an undo that did not reach the books, say so', async ({
+  page,
+  request,
+}) => {
+  await makeGarden(request, 'forestalled');
+  const bed = { id: 'forestalled-bed', name: 'Forestalled bed', areaM2: 5 };
+  const planting = { cropId: 'kale', plantedOn: '2026-05-20', clearedOn: '2026-12-06' };
+  const address = await makeBed(
+    request,
+    'forestalled',
+    bed,
+    [{ materialId: 'sawdust_hardwood', cm: 3, dugDepthCm: 20 }],
+    [{ ...planting, nitrogenDemandGPerM2: 20, state: 'planned' }],
+  );
+  await page.goto(address);
+  await isAnswered(page);
+  const { garden } = (await (await request.get('/api/gardens/forestalled/books')).json()) as GardenBooks;
+  const { id, createdAt, updatedAt, ...change } = garden;
+  await request.put(`/api/gardens/${id}`, { data: { ...change, place: 'Elsewhere' } });
+  await choose(page, 'Feed with', 'urine');
+  await expect(page.getByText('It is fed as before.')).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: /changed/ })).toBeVisible();
+
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Sawdust, hardwood' })
+    .getByRole('button', { name: 'Strike out' })
+    .click();
+  await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
+  await page.route('**/restore', (route) => route.abort());
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('It was not taken back.')).toBeVisible();
+  await expect(page.getByText(/books cannot be reached/)).toBeVisible();
 });
 
 test('the likely range comes in bands and sentences, and can be stopped', async ({ page, request }) => {

@@ -14,6 +14,7 @@ import type { Measures } from '../../../words/measures.ts';
 import { SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from '../../../words/workings-words.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
+import { useFailureNotice } from '../shell/use-failure-notice.tsx';
 import { chosenProduct } from './chosen-product.ts';
 import { HowWorkedOut } from './HowWorkedOut.tsx';
 import { materialName } from '../../../words/record-names.ts';
@@ -105,6 +106,7 @@ function AnswerBox({ title, answer: { headline, details, isStop }, onHow, childr
 /** As what the nitrogen is given; kept for the whole garden. */
 function ProductChoice({ garden }: { garden: GardenRecord }) {
   const change = useChangeGarden();
+  const showFailure = useFailureNotice();
   const { id, version, createdAt, updatedAt, ...kept } = garden;
   return (
     <Select
@@ -113,7 +115,10 @@ function ProductChoice({ garden }: { garden: GardenRecord }) {
       value={garden.feedMaterialId}
       loading={change.isPending}
       onChange={(feedMaterialId) =>
-        change.mutate({ gardenId: id, change: { ...kept, version, feedMaterialId } })
+        change.mutate(
+          { gardenId: id, change: { ...kept, version, feedMaterialId } },
+          { onError: (failure) => showFailure('It is fed as before.', failure) },
+        )
       }
       options={FEED_PRODUCTS.map(({ materialId }) => ({
         value: materialId,

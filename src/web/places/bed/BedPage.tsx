@@ -266,9 +266,7 @@ const BedHead = memo(function BedHead({ books, bed, measures, growing, onOpen, s
     remove.mutate(bed, {
       onSuccess: () => {
         void navigate(`/garden/${books.garden.id}`);
-        undo(`${bed.name} was taken out of the book.`, () =>
-          restore.mutate(bed.id, { onError: showTrouble }),
-        );
+        undo(`${bed.name} was taken out of the book.`, () => restore.mutateAsync(bed.id));
       },
       onError: showTrouble,
     });

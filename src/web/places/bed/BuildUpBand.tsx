@@ -23,6 +23,7 @@ import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
+import { useFailureNotice } from '../shell/use-failure-notice.tsx';
 import { useUndo } from '../shell/use-undo.tsx';
 import { materialOptions } from './material-options.ts';
 import { materialName } from '../../../words/record-names.ts';
@@ -125,6 +126,7 @@ function OwnBuildUp({ buildUp, onChoose }: { buildUp: BuildUpRecord; onChoose: (
   const remove = useRemoveBuildUp();
   const restore = useRestoreBuildUp();
   const undo = useUndo();
+  const showFailure = useFailureNotice();
   return (
     <li>
       <button type="button" className="build-up" onClick={onChoose}>
@@ -139,7 +141,8 @@ function OwnBuildUp({ buildUp, onChoose }: { buildUp: BuildUpRecord; onChoose: (
         type="link"
         onClick={() =>
           remove.mutate(buildUp, {
-            onSuccess: () => undo(`${buildUp.name} was struck out.`, () => restore.mutate(buildUp.id)),
+            onError: (failure) => showFailure(`${buildUp.name} was not struck out.`, failure),
+            onSuccess: () => undo(`${buildUp.name} was struck out.`, () => restore.mutateAsync(buildUp.id)),
           })
         }
       >

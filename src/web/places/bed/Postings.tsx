@@ -140,7 +140,7 @@ function PostingLine(props: PostingLineProps) {
   const undo = useUndo();
   const strikeOut = async () => {
     await onStrikeOut();
-    undo(`Taken out of the book: ${words}`, () => void onRestore().catch(onTrouble));
+    undo(`Taken out of the book: ${words}`, onRestore);
   };
   return (
     <li className={isPlanned ? 'is-planned' : ''}>

@@ -51,7 +51,7 @@ export function useSheet(bedId: string, kept: readonly EntryRecord[]): LayerShee
     revise.mutate(revision, {
       onSuccess: ({ entries: now }) => {
         setSheet(EMPTY_SHEET);
-        offerUndo('The changes are in the book.', () => revise.mutate(reverseOf(revision, kept, now)));
+        offerUndo('The changes are in the book.', () => revise.mutateAsync(reverseOf(revision, kept, now)));
       },
     });
 

@@ -45,7 +45,7 @@ export function useLaying(books: GardenBooks) {
       ]);
       offerUndo(`${layName(entry, books)} is laid; the stock and the books follow.`, () => {
         setLaid((lines) => lines.filter((one) => one.entryId !== entryId));
-        void change.mutateAsync({ entryId, change: { ...before, version: kept.version } });
+        return change.mutateAsync({ entryId, change: { ...before, version: kept.version } });
       });
     } catch (failure) {
       setTroubles((all) => ({ ...all, [entryId]: Object.values(sentencesOf(failure)).join(' ') }));

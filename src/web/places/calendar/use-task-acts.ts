@@ -61,7 +61,7 @@ export function useTaskActs(books: GardenBooks) {
         ...how,
       },
     ]);
-    offerUndo(said, () => void removeJournal.mutateAsync(records[0]!));
+    offerUndo(said, () => removeJournal.mutateAsync(records[0]!));
   };
 
   const tickEntry = async (entry: EntryRecord, laid: ReallyLaid | null) => {
@@ -69,13 +69,11 @@ export function useTaskActs(books: GardenBooks) {
     const corrected =
       laid && change.type === 'lay' ? { ...change, amount: laid.amount, unit: laid.unit } : change;
     const kept = await changeEntry.mutateAsync({ entryId: entry.id, change: corrected });
-    offerUndo(
-      'Written down as done; the stock and the books follow.',
-      () =>
-        void changeEntry.mutateAsync({
-          entryId: entry.id,
-          change: { ...entryAsChange(entry), version: kept.version },
-        }),
+    offerUndo('Written down as done; the stock and the books follow.', () =>
+      changeEntry.mutateAsync({
+        entryId: entry.id,
+        change: { ...entryAsChange(entry), version: kept.version },
+      }),
     );
   };
 
@@ -84,13 +82,11 @@ export function useTaskActs(books: GardenBooks) {
       plantingId: planting.id,
       change: { ...plantingAsChange(plantedLater(planting, today)), state: 'laid' },
     });
-    offerUndo(
-      'Written down as planted today.',
-      () =>
-        void changePlanting.mutateAsync({
-          plantingId: planting.id,
-          change: { ...plantingAsChange(planting), version: kept.version },
-        }),
+    offerUndo('Written down as planted today.', () =>
+      changePlanting.mutateAsync({
+        plantingId: planting.id,
+        change: { ...plantingAsChange(planting), version: kept.version },
+      }),
     );
   };
 
@@ -100,13 +96,11 @@ export function useTaskActs(books: GardenBooks) {
       movementId: id,
       change: { ...movementAsChange(movement), state: 'laid', date: today },
     });
-    offerUndo(
-      'Written down as done.',
-      () =>
-        void changeMovement.mutateAsync({
-          movementId: id,
-          change: { ...movementAsChange(movement), version: kept.version },
-        }),
+    offerUndo('Written down as done.', () =>
+      changeMovement.mutateAsync({
+        movementId: id,
+        change: { ...movementAsChange(movement), version: kept.version },
+      }),
     );
   };
 
@@ -115,13 +109,11 @@ export function useTaskActs(books: GardenBooks) {
       recordId: brew.id,
       change: { ...(journalAsChange(brew) as Extract<JournalChange, { kind: 'brew' }>), state: 'used' },
     });
-    offerUndo(
-      'The brew is used up.',
-      () =>
-        void changeJournal.mutateAsync({
-          recordId: brew.id,
-          change: { ...journalAsChange(brew), version: kept.version },
-        }),
+    offerUndo('The brew is used up.', () =>
+      changeJournal.mutateAsync({
+        recordId: brew.id,
+        change: { ...journalAsChange(brew), version: kept.version },
+      }),
     );
   };
 
@@ -130,7 +122,7 @@ export function useTaskActs(books: GardenBooks) {
       bedId,
       draft: { type: 'feed', state: 'laid', date: today, note: '', nitrogenG },
     });
-    offerUndo('Fed; it is in the book of the bed.', () => void removeEntry.mutateAsync(entry));
+    offerUndo('Fed; it is in the book of the bed.', () => removeEntry.mutateAsync(entry));
   };
 
   const done = (item: AgendaItem, laid: ReallyLaid | null) =>

@@ -6,6 +6,7 @@ import { gardensQuery } from '../../api/gardens.ts';
 import { backupsQuery, sessionQuery, useLeave } from '../../api/data.ts';
 import type { GardenBooks } from '../../../contract/records.ts';
 import '../../theme/figures-table.css';
+import { useFailureNotice } from '../shell/use-failure-notice.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { Backups } from './Backups.tsx';
 import { DemoReset } from './DemoReset.tsx';
@@ -76,9 +77,14 @@ function Gardens({ gardenId }: { gardenId: string }) {
 function Leave() {
   const { data } = useQuery(sessionQuery());
   const leave = useLeave();
+  const showFailure = useFailureNotice();
   if (!data?.isNeeded) return null;
   return (
-    <Button type="text" loading={leave.isPending} onClick={() => leave.mutate(null)}>
+    <Button
+      type="text"
+      loading={leave.isPending}
+      onClick={() => leave.mutate(null, { onError: (failure) => showFailure('You have not left.', failure) })}
+    >
       Leave these books
     </Button>
   );

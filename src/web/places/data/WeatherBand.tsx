@@ -40,7 +40,9 @@ export function WeatherBand({ books }: { books: GardenBooks }) {
         };
         const { importId } = await keep.mutateAsync({ request, isDryRun: false });
         if (importId !== null)
-          offerUndo(`Weather of ${reading.days.length} days is in the book.`, () => undo.mutate(importId));
+          offerUndo(`Weather of ${reading.days.length} days is in the book.`, () =>
+            undo.mutateAsync(importId),
+          );
       }
       return reading;
     },

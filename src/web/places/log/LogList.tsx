@@ -12,6 +12,7 @@ import type { Measures } from '../../../words/measures.ts';
 import { cropName } from '../../../words/record-names.ts';
 import { photoAddress, useRemoveJournal, useRestoreJournal } from '../../api/journal.ts';
 import { logQuery, questionAbout } from '../../worker/questions.ts';
+import { useFailureNotice } from '../shell/use-failure-notice.tsx';
 import { useUndo } from '../shell/use-undo.tsx';
 import { observationsOf } from './observations-of.ts';
 
@@ -118,10 +119,15 @@ function ObservationLine({ observation, expectation, books, measures }: Observat
   const remove = useRemoveJournal();
   const restore = useRestoreJournal();
   const offerUndo = useUndo();
+  const showFailure = useFailureNotice();
   const { observed, plantingId, photoId } = observation;
   const strikeOut = async () => {
-    await remove.mutateAsync(observation);
-    offerUndo('Taken out of the log.', () => restore.mutate(observation.id));
+    try {
+      await remove.mutateAsync(observation);
+    } catch (failure) {
+      return showFailure('It is still in the log.', failure);
+    }
+    offerUndo('Taken out of the log.', () => restore.mutateAsync(observation.id));
   };
   return (
     <li className="log-line">

@@ -74,7 +74,7 @@ function Report({ report }: { report: LabResultRecord }) {
         size="small"
         onClick={() =>
           remove.mutate(report, {
-            onSuccess: () => offerUndo('The report is struck out.', () => restore.mutate(report.id)),
+            onSuccess: () => offerUndo('The report is struck out.', () => restore.mutateAsync(report.id)),
           })
         }
       >

@@ -104,7 +104,7 @@ export function OwnMaterial({ material, onGone }: { material: MaterialRecord; on
           onClick={() =>
             remove.mutate(material, {
               onSuccess: () => {
-                offerUndo(`${material.name} is off the list.`, () => restore.mutate(material.id));
+                offerUndo(`${material.name} is off the list.`, () => restore.mutateAsync(material.id));
                 onGone();
               },
             })

@@ -10,6 +10,7 @@ import { measuresOf } from '../../../words/measures.ts';
 import { DateField } from '../../forms/inputs.tsx';
 import { paleQuery, questionAbout } from '../../worker/questions.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useFailureNotice } from '../shell/use-failure-notice.tsx';
 import { useUndo } from '../shell/use-undo.tsx';
 import { useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
 import { Verdicts } from './Verdicts.tsx';
@@ -88,6 +89,7 @@ function PaleBed({ bed, beds, books, onBed }: PaleBedProps) {
   const write = useWriteJournal(books.garden.id);
   const remove = useRemoveJournal();
   const offerUndo = useUndo();
+  const showFailure = useFailureNotice();
   const crops = standsOn(bed.id, books);
   const plantingId = crops.find(({ id }) => id === chosenPlanting)?.id ?? crops.at(-1)?.id ?? null;
   const isDate = /^\d{4}-\d\d-\d\d$/.test(beganOn);
@@ -108,7 +110,7 @@ function PaleBed({ bed, beds, books, onBed }: PaleBedProps) {
         observed: { type: 'signs', signs: [...signs], beganOn: asked.beganOn },
       },
     ]);
-    offerUndo('The signs are in the log of the bed.', () => remove.mutate(records[0]!));
+    offerUndo('The signs are in the log of the bed.', () => remove.mutateAsync(records[0]!));
   };
   return (
     <div className="page">
@@ -175,7 +177,13 @@ function PaleBed({ bed, beds, books, onBed }: PaleBedProps) {
             ))}
           </Checkbox.Group>
           <div className="band-foot">
-            <Button disabled={signs.length === 0} loading={write.isPending} onClick={() => void keep()}>
+            <Button
+              disabled={signs.length === 0}
+              loading={write.isPending}
+              onClick={() => {
+                keep().catch((failure: unknown) => showFailure('The signs were not written down.', failure));
+              }}
+            >
               Write these signs into the log
             </Button>
           </div>

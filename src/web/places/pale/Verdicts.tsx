@@ -166,7 +166,7 @@ function RemedyLines({
             : null;
     if (!draft) return;
     write.mutate(draft, {
-      onSuccess: (entry) => offerUndo('Written into the book of the bed.', () => remove.mutate(entry)),
+      onSuccess: (entry) => offerUndo('Written into the book of the bed.', () => remove.mutateAsync(entry)),
     });
   };
   return (

@@ -196,7 +196,8 @@ function GiveAsh({ bed, date, condition, books, lots, measures, gate }: BedAshPr
         seasonedMonths: 0,
       },
       {
-        onSuccess: (entry) => offerUndo(`Ash is in the book of ${bed.name}.`, () => remove.mutate(entry)),
+        onSuccess: (entry) =>
+          offerUndo(`Ash is in the book of ${bed.name}.`, () => remove.mutateAsync(entry)),
       },
     );
   return (

@@ -182,7 +182,7 @@ function OnBed({ id, scaled, date, books, measures }: BrewProps) {
       },
       {
         onSuccess: (entry) =>
-          offerUndo(`${BREW_WORDS[id].name} is in the book of ${bed.name}.`, () => remove.mutate(entry)),
+          offerUndo(`${BREW_WORDS[id].name} is in the book of ${bed.name}.`, () => remove.mutateAsync(entry)),
       },
     );
   return (
@@ -248,7 +248,7 @@ function BeginBrew({
       {
         onSuccess: ({ records }) =>
           offerUndo(`${BREW_WORDS[id].name} is begun; its steps are in the calendar.`, () =>
-            remove.mutate(records[0]!),
+            remove.mutateAsync(records[0]!),
           ),
       },
     );

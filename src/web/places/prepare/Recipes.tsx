@@ -59,7 +59,7 @@ export function Recipes({ books, form, parts, set }: RecipesProps) {
                 remove.mutate(recipe, {
                   onSuccess: () => {
                     setChosen(null);
-                    offerUndo('The recipe is gone.', () => restore.mutate(recipe.id));
+                    offerUndo('The recipe is gone.', () => restore.mutateAsync(recipe.id));
                   },
                 })
               }

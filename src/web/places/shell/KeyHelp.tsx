@@ -4,6 +4,8 @@ import { useNavigate } from 'react-router';
 import { HAND_KEYS, PLACE_KEYS } from './keys.ts';
 
 const TOGETHER_MS = 1500;
+/** Time stamps count from the opening of the page, so nought would be a key pressed then. */
+const NOT_GOING = -Infinity;
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -18,17 +20,17 @@ interface KeyHelpProps {
 export function KeyHelp({ gardenId, bedIds }: KeyHelpProps) {
   const [isOpen, setOpen] = useState(false);
   const navigate = useNavigate();
-  const going = useRef(0);
+  const going = useRef(NOT_GOING);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       if (event.key === '?') return setOpen(true);
       const isGoing = event.timeStamp - going.current < TOGETHER_MS;
-      going.current = event.key === 'g' && !isGoing ? event.timeStamp : 0;
+      going.current = event.key === 'g' && !isGoing ? event.timeStamp : NOT_GOING;
       if (!isGoing) return;
       const place = PLACE_KEYS.find(({ key }) => key === event.key);
       const bedId = /^[1-9]$/.test(event.key) ? bedIds[Number(event.key) - 1] : undefined;
-      if (place) void navigate(`/garden/${gardenId}/${place.path}`);
+      if (place) void navigate(`/garden/${gardenId}${place.path}`);
       else if (bedId !== undefined) void navigate(`/garden/${gardenId}/bed/${bedId}`);
     };
     window.addEventListener('keydown', onKey);

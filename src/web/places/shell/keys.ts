@@ -1,13 +1,13 @@
 /** Keys that lead somewhere: g, and then the letter. */
 export const PLACE_KEYS = [
   { key: 'g', path: '', name: 'Garden' },
-  { key: 'c', path: 'calendar', name: 'Calendar' },
-  { key: 'l', path: 'log', name: 'Logbook' },
-  { key: 'y', path: 'years', name: 'Years' },
-  { key: 's', path: 'stock', name: 'Stock' },
-  { key: 'm', path: 'prepare', name: 'Mixing bench' },
-  { key: 'd', path: 'data', name: 'Your data' },
-  { key: 'h', path: 'method', name: 'Method' },
+  { key: 'c', path: '/calendar', name: 'Calendar' },
+  { key: 'l', path: '/log', name: 'Logbook' },
+  { key: 'y', path: '/years', name: 'Years' },
+  { key: 's', path: '/stock', name: 'Stock' },
+  { key: 'm', path: '/prepare', name: 'Mixing bench' },
+  { key: 'd', path: '/data', name: 'Your data' },
+  { key: 'h', path: '/method', name: 'Method' },
 ] as const;
 
 /** What keys do where something is in hand. */

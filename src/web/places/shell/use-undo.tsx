@@ -1,10 +1,12 @@
 import { App, Button } from 'antd';
+import { useFailureNotice } from './use-failure-notice.tsx';
 
 const SECONDS_TO_UNDO = 12;
 
-/** Says what was done and offers to take it back. */
-export function useUndo(): (done: string, undo: () => void) => void {
+/** Says what was done and offers to take it back; says so if that fails. */
+export function useUndo(): (done: string, undo: () => Promise<unknown>) => void {
   const { notification } = App.useApp();
+  const showFailure = useFailureNotice();
   return (done, undo) => {
     const key = `undo ${Date.now()}`;
     notification.open({
@@ -17,7 +19,7 @@ export function useUndo(): (done: string, undo: () => void) => void {
           size="small"
           onClick={() => {
             notification.destroy(key);
-            undo();
+            undo().catch((failure: unknown) => showFailure('It was not taken back.', failure));
           }}
         >
           Undo

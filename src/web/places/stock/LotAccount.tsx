@@ -126,7 +126,7 @@ export function LotAccount({ books, lotId, lines, measures, balanceError }: LotA
                       aria-label={`Strike out: ${movementInWords(movement, lotId, nameOf)}`}
                       onClick={() =>
                         remove.mutate(movement, {
-                          onSuccess: () => offerUndo('Struck out.', () => restore.mutate(movement.id)),
+                          onSuccess: () => offerUndo('Struck out.', () => restore.mutateAsync(movement.id)),
                         })
                       }
                     >

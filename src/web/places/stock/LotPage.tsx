@@ -296,7 +296,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
           onClick={() =>
             remove.mutate(lot, {
               onSuccess: () => {
-                offerUndo(`${lot.name} is out of the stock book.`, () => restore.mutate(id));
+                offerUndo(`${lot.name} is out of the stock book.`, () => restore.mutateAsync(id));
                 void navigate(`/garden/${gardenId}/stock`);
               },
             })

@@ -37,7 +37,7 @@ export function PlanShares({ date, shares, books, onPlanned }: PlanSharesProps) 
     onPlanned(done);
     offerUndo(done, () => {
       onPlanned(null);
-      planBeds.mutate({ beds: beds.map((bed) => takenBack(bed, kept)) });
+      return planBeds.mutateAsync({ beds: beds.map((bed) => takenBack(bed, kept)) });
     });
   };
   return (

@@ -29,7 +29,7 @@ export function useStockPost(gardenId: string) {
     setTroubles({});
     post.mutate(posting, {
       onSuccess: (posted) => {
-        offerUndo(done, () => void undo(posted));
+        offerUndo(done, () => undo(posted));
         onDone(posted);
       },
       onError: (failure) =>

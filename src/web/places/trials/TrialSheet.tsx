@@ -15,6 +15,7 @@ import { studentT } from '../../statistics/student-t.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { differenceInWords, TRIAL_PLACE_WORDS, TRIAL_VERDICT_WORDS } from '../../../words/trial-words.ts';
+import { useFailureNotice } from '../shell/use-failure-notice.tsx';
 import { useUndo } from '../shell/use-undo.tsx';
 
 /** One trial: where what lies, what was measured, and what can be told. */
@@ -28,10 +29,11 @@ export function TrialSheet({ trial, books }: { trial: TrialRecord; books: Garden
   const remove = useRemoveJournal();
   const restore = useRestoreJournal();
   const offerUndo = useUndo();
+  const showFailure = useFailureNotice();
   const { many } = TRIAL_PLACE_WORDS[trial.place];
   const strikeOut = async () => {
     await remove.mutateAsync(trial);
-    offerUndo(`The trial “${trial.name}” is taken out.`, () => restore.mutate(trial.id));
+    offerUndo(`The trial “${trial.name}” is taken out.`, () => restore.mutateAsync(trial.id));
   };
   return (
     <section aria-label={trial.name} className="trial-sheet">
@@ -41,7 +43,13 @@ export function TrialSheet({ trial, books }: { trial: TrialRecord; books: Garden
           {plots.length} {many} since {fullDate(dayOf(trial.date))}
           {trial.bedId !== null && `, on ${books.beds.find(({ id }) => id === trial.bedId)?.name ?? 'a bed'}`}
         </span>
-        <Button size="small" type="text" onClick={() => void strikeOut()}>
+        <Button
+          size="small"
+          type="text"
+          onClick={() => {
+            strikeOut().catch((failure: unknown) => showFailure('The trial is still in the book.', failure));
+          }}
+        >
           Take it out
         </Button>
       </div>

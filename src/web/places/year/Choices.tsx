@@ -84,13 +84,13 @@ export function Choices({
         isUndersown: false,
         note: 'Chosen at the close of the year.',
       });
-      offerUndo(`${CHOICE_WORDS[choice].name} is the plan.`, () => removePlanting.mutate(kept));
+      offerUndo(`${CHOICE_WORDS[choice].name} is the plan.`, () => removePlanting.mutateAsync(kept));
     }
     if (creates.length > 0) {
       const { entries } = await revise.mutateAsync({ ...NO_CHANGES, creates });
       const own = entries.filter(({ id }) => creates.some((one) => one.id === id));
       offerUndo(`${CHOICE_WORDS[choice].name} is the plan.`, () =>
-        revise.mutate({
+        revise.mutateAsync({
           ...NO_CHANGES,
           creates: [],
           removals: own.map(({ id, version }) => ({ id, version })),

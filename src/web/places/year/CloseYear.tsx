@@ -47,7 +47,7 @@ export function CloseYear({ sheet, bed, books, measures }: YearPartProps) {
       ],
       {
         onSuccess: ({ records }) =>
-          offerUndo(`The books of ${sheet.year} are closed.`, () => remove.mutate(records[0]!)),
+          offerUndo(`The books of ${sheet.year} are closed.`, () => remove.mutateAsync(records[0]!)),
       },
     );
   if (closed) {
@@ -71,7 +71,7 @@ export function CloseYear({ sheet, bed, books, measures }: YearPartProps) {
           onClick={() => {
             remove.mutate(closed, {
               onSuccess: () =>
-                offerUndo(`The books of ${sheet.year} are open again.`, () => restore.mutate(closed.id)),
+                offerUndo(`The books of ${sheet.year} are open again.`, () => restore.mutateAsync(closed.id)),
             });
           }}
         >

@@ -45,12 +45,10 @@ export function LiftBand({ bed, books }: Omit<YearPartProps, 'sheet'>) {
       onSuccess: ({ entries, lot, movement }) => {
         setId(crypto.randomUUID());
         setChosen([]);
-        offerUndo(`${name} lies in the stock now.`, () => {
-          void (async () => {
-            await removeMovement.mutateAsync(movement);
-            await removeLot.mutateAsync(lot);
-            for (const entry of entries) await removeEntry.mutateAsync(entry);
-          })();
+        offerUndo(`${name} lies in the stock now.`, async () => {
+          await removeMovement.mutateAsync(movement);
+          await removeLot.mutateAsync(lot);
+          for (const entry of entries) await removeEntry.mutateAsync(entry);
         });
       },
     });

@@ -57,8 +57,8 @@ export function AdoptBand({ line, view, books }: AdoptBandProps) {
     const kept = await planBeds.mutateAsync({ beds: stamped });
     setDone(`“${line.name}” is the plan of ${names}.`);
     offerUndo(`“${line.name}” is the plan of ${names}.`, () => {
-      planBeds.mutate({ beds: stamped.map((plan) => takenBack(plan, kept)) });
       setDone(null);
+      return planBeds.mutateAsync({ beds: stamped.map((plan) => takenBack(plan, kept)) });
     });
   };
   return (

@@ -72,10 +72,14 @@ export function HabitEditor({ books, line, habit, measures, onDraft, onKept, onD
     if (!kept) return;
     await remove.mutateAsync(kept);
     onDraft(line.id, null);
-    offerUndo(`“${kept.name}” is struck out.`, () => restore.mutate(kept.id));
+    offerUndo(`“${kept.name}” is struck out.`, () => restore.mutateAsync(kept.id));
     onDone();
   };
-  const failures = Object.values({ ...sentencesOf(keep.error), ...sentencesOf(change.error) });
+  const failures = Object.values({
+    ...sentencesOf(keep.error),
+    ...sentencesOf(change.error),
+    ...sentencesOf(remove.error),
+  });
   return (
     <form
       className="habit-editor"
