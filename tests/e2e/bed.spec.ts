@@ -128,7 +128,7 @@ test('answers show how they were worked out, and what the schools would say', as
   await expectAccessible(page);
 });
 
-test('a choice another window forestalled, and an undo that did not reach the books, say so', async ({
+test('a choice another window forestalled, and an undo that did not reach the books, say so and go on', async ({
   page,
   request,
 }) => {
@@ -161,6 +161,9 @@ test('a choice another window forestalled, and an undo that did not reach the bo
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('It was not taken back.')).toBeVisible();
   await expect(page.getByText(/books cannot be reached/)).toBeVisible();
+  await page.unroute('**/restore');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(answer(page, 'Lock-up')).toContainText('Held by sawdust, hardwood');
 });
 
 test('the likely range comes in bands and sentences, and can be stopped', async ({ page, request }) => {
