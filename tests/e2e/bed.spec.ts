@@ -148,8 +148,10 @@ test('a choice another window forestalled, and an undo that did not reach the bo
   const { id, createdAt, updatedAt, ...change } = garden;
   await request.put(`/api/gardens/${id}`, { data: { ...change, place: 'Elsewhere' } });
   await choose(page, 'Feed with', 'urine');
-  await expect(page.getByText('It is fed as before.')).toBeVisible();
-  await expect(page.getByRole('alert').filter({ hasText: /changed/ })).toBeVisible();
+  await expect(page.getByText('It is fed as before. Choose once more.')).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: /changed this since/ })).toBeVisible();
+  await choose(page, 'Feed with', 'urine');
+  await expect(answer(page, 'Feed')).toContainText('of human urine');
 
   await page
     .getByRole('listitem')

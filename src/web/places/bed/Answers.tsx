@@ -3,6 +3,7 @@ import { memo, useMemo, useState } from 'react';
 import type { BedRecord, GardenRecord } from '../../../contract/records.ts';
 import { FEED_PRODUCTS } from '../../../core/supplement/feed-products.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
+import { useReadAgain } from '../../api/use-write.ts';
 import {
   doseAnswer,
   lockUpAnswer,
@@ -107,6 +108,11 @@ function AnswerBox({ title, answer: { headline, details, isStop }, onHow, childr
 function ProductChoice({ garden }: { garden: GardenRecord }) {
   const change = useChangeGarden();
   const showFailure = useFailureNotice();
+  const readAgain = useReadAgain();
+  const onError = (failure: unknown) => {
+    showFailure('It is fed as before. Choose once more.', failure);
+    void readAgain();
+  };
   const { id, version, createdAt, updatedAt, ...kept } = garden;
   return (
     <Select
@@ -115,10 +121,7 @@ function ProductChoice({ garden }: { garden: GardenRecord }) {
       value={garden.feedMaterialId}
       loading={change.isPending}
       onChange={(feedMaterialId) =>
-        change.mutate(
-          { gardenId: id, change: { ...kept, version, feedMaterialId } },
-          { onError: (failure) => showFailure('It is fed as before.', failure) },
-        )
+        change.mutate({ gardenId: id, change: { ...kept, version, feedMaterialId } }, { onError })
       }
       options={FEED_PRODUCTS.map(({ materialId }) => ({
         value: materialId,
