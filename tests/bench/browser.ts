@@ -174,7 +174,8 @@ try {
   await newcomer.getByRole('heading', { name: /at Ternhollow/ }).waitFor();
   isPainted = true;
   await Promise.all(bodies);
-  const painted = [...scripts];
+  // A script both threads run comes over the wire once.
+  const painted = [...new Map(scripts.map((script) => [script.url, script])).values()];
   const kb = painted.reduce((sum, { bytes }) => sum + bytes, 0) / 1000;
   console.log(
     `${'browser: script before the first view paints, gzip'.padEnd(58)} ${kb.toFixed(0)} kB in ${painted.length} files  bar ${SCRIPT_BAR_KB} kB: ${kb <= SCRIPT_BAR_KB ? 'met' : 'MISSED'}`,

@@ -73,6 +73,68 @@ test('a newcomer looks around in the demo garden, is led through it, and makes i
   await expect(page.getByRole('button', { name: 'Show the way through the demo garden' })).toHaveCount(0);
 });
 
+test('from the demo one comes to a garden of one’s own, and back; one can be taken out and had again', async ({
+  page,
+}) => {
+  await page.goto(server.address);
+  await page.getByRole('button', { name: 'look around in an invented garden' }).click();
+  await page.getByRole('link', { name: 'Begin your own garden' }).click();
+  await expect(page.getByRole('link', { name: 'Back to the books' })).toBeVisible();
+  await page.getByLabel('What is your garden called?').fill('Brook plot');
+  await page.getByRole('button', { name: 'Open the book' }).click();
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Brook plot' })).toBeVisible();
+  await page.getByText('Brook plot', { exact: true }).click();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Ternhollow', exact: true }).click();
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+  await page.getByText('Ternhollow', { exact: true }).click();
+  await page.getByRole('link', { name: 'Brook plot' }).click();
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Brook plot' })).toBeVisible();
+  await page.goto(server.address);
+  await expect(page).toHaveURL(/garden\/(?!ternhollow)/);
+
+  await page.getByRole('link', { name: 'Your data' }).click();
+  const gardens = page.getByRole('region', { name: 'Gardens in these books' });
+  await gardens
+    .getByRole('listitem')
+    .filter({ hasText: 'Brook plot' })
+    .getByRole('button', { name: 'Take it out' })
+    .click();
+  await page.getByRole('tooltip').getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByText('Ternhollow', { exact: true }).click();
+  await page.getByRole('link', { name: 'Brook plot' }).click();
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Brook plot' })).toBeVisible();
+});
+
+test('an address of a garden that is not there leads to those that are', async ({ page, request }) => {
+  await request.post(`${server.address}/api/demo-garden`);
+  await page.goto(`${server.address}/garden/gone/calendar`);
+  await expect(page.getByRole('alert')).toContainText('There is no such garden');
+  await page.getByRole('link', { name: 'Open the books at another garden' }).click();
+  await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
+});
+
+test('a demo garden that is there is opened as it is', async ({ page, request }) => {
+  await request.post(`${server.address}/api/demo-garden`);
+  const note = {
+    kind: 'observation',
+    id: 'seen',
+    date: '2026-05-14',
+    note: 'Tried.',
+    bedId: 'demo-ferry-strip',
+  };
+  const sent = await request.post(`${server.address}/api/gardens/ternhollow/journal`, {
+    data: { records: [{ ...note, plantingId: null, photoId: null, observed: { type: 'note' } }] },
+  });
+  expect(sent.status()).toBe(201);
+  await page.goto(`${server.address}/welcome`);
+  await page.getByRole('button', { name: 'look around in an invented garden' }).click();
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByText('Tried.')).toBeVisible();
+});
+
 test.describe('with no connection', () => {
   test.use({ serviceWorkers: 'allow' });
   test('the pages open, show the books as they were, and say so', async ({ page, context }) => {

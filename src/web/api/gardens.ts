@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, useMutation } from '@tanstack/react-query';
 import type {
   BedChange,
   BedDraft,
@@ -11,6 +11,7 @@ import type {
   GardenBooks,
   GardenChange,
   GardenDraft,
+  GardenRecord,
   LiftDraft,
   MaterialDraft,
   PlantingChange,
@@ -40,6 +41,18 @@ export const useChangeGarden = () =>
   useWrite(({ gardenId, change }: { gardenId: string; change: GardenChange }) =>
     bodyOf(gardens[':gardenId'].$put({ param: { gardenId }, json: change })),
   );
+
+/** What was read before is asked for anew only by the caller, who leads away from the garden first. */
+export const useRemoveGarden = () =>
+  useMutation({
+    mutationFn: ({ id, version }: Pick<GardenRecord, 'id' | 'version'>) =>
+      answered(
+        gardens[':gardenId'].$delete({ param: { gardenId: id }, query: { version: String(version) } }),
+      ),
+  });
+
+export const useRestoreGarden = () =>
+  useWrite((gardenId: string) => bodyOf(gardens[':gardenId'].restore.$post({ param: { gardenId } })));
 
 export const useMakeBed = (gardenId: string) =>
   useWrite((draft: BedDraft) =>

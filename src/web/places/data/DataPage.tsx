@@ -1,8 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { Link } from 'react-router';
-import { gardensQuery } from '../../api/gardens.ts';
 import { backupsQuery, sessionQuery, useLeave } from '../../api/data.ts';
 import type { GardenBooks } from '../../../contract/records.ts';
 import '../../theme/figures-table.css';
@@ -10,6 +8,7 @@ import { useFailureNotice } from '../shell/use-failure-notice.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';
 import { Backups } from './Backups.tsx';
 import { DemoReset } from './DemoReset.tsx';
+import { Gardens } from './Gardens.tsx';
 import { ImportWizard } from './ImportWizard.tsx';
 import { PastImports } from './PastImports.tsx';
 import { TakeOut } from './TakeOut.tsx';
@@ -52,24 +51,6 @@ function OpenData({ books }: { books: GardenBooks }) {
       <Gardens gardenId={books.garden.id} />
       <DemoReset gardenId={books.garden.id} />
     </div>
-  );
-}
-
-/** Other gardens in the same books. */
-function Gardens({ gardenId }: { gardenId: string }) {
-  const { data } = useQuery(gardensQuery());
-  if (!data || data.gardens.length < 2) return null;
-  return (
-    <section aria-label="Gardens in these books">
-      <div className="section-head">
-        <h2>Gardens in these books</h2>
-      </div>
-      <ul className="plain-list">
-        {data.gardens.map(({ id, name }) => (
-          <li key={id}>{id === gardenId ? `${name} (open)` : <Link to={`/garden/${id}`}>{name}</Link>}</li>
-        ))}
-      </ul>
-    </section>
   );
 }
 

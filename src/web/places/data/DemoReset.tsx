@@ -1,16 +1,12 @@
 import { Button, Popconfirm } from 'antd';
-import { useNavigate } from 'react-router';
-import { useMakeDemo } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { DEMO_GARDEN_ID } from '../guide/demo-garden.ts';
+import { useOpenDemo } from '../guide/use-open-demo.ts';
 
 /** The demo garden made afresh; nothing of it can be lost that anybody needs. */
 export function DemoReset({ gardenId }: { gardenId: string }) {
-  const make = useMakeDemo();
-  const navigate = useNavigate();
+  const demo = useOpenDemo();
   const isDemo = gardenId === DEMO_GARDEN_ID;
-  const act = () =>
-    make.mutate(null, { onSuccess: ({ gardenId: made }) => void navigate(`/garden/${made}?guide=1`) });
   return (
     <section aria-label="The demo garden">
       <div className="section-head">
@@ -27,16 +23,16 @@ export function DemoReset({ gardenId }: { gardenId: string }) {
           description="What was written into it goes for good."
           okText="Make it afresh"
           cancelText="Leave it"
-          onConfirm={act}
+          onConfirm={demo.makeAfresh}
         >
-          <Button loading={make.isPending}>Make it afresh</Button>
+          <Button loading={demo.isPending}>Make it afresh</Button>
         </Popconfirm>
       ) : (
-        <Button loading={make.isPending} onClick={act}>
+        <Button loading={demo.isPending} onClick={demo.open}>
           Open the demo garden
         </Button>
       )}
-      {Object.values(sentencesOf(make.error)).map((sentence) => (
+      {Object.values(sentencesOf(demo.failure)).map((sentence) => (
         <p key={sentence} className="field-trouble" role="alert">
           {sentence}
         </p>

@@ -75,6 +75,9 @@ export function DemoGuide({ gardenId }: { gardenId: string }) {
           </li>
         ))}
       </ol>
+      <p className="guide-end">
+        Seen enough? <Link to="/welcome">Begin your own garden</Link>; this one stays to look things up in.
+      </p>
     </section>
   );
 }

@@ -1,11 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useMemo } from 'react';
-import { NavLink, Outlet, useParams } from 'react-router';
+import { lazy, Suspense, useEffect, useMemo } from 'react';
+import { Link, NavLink, Outlet, useParams } from 'react-router';
 import { backupsQuery } from '../../api/data.ts';
+import { ProblemFailure } from '../../api/failures.ts';
 import { gardenBooksQuery } from '../../api/gardens.ts';
 import { Connection } from './Connection.tsx';
 import { FileState } from './FileState.tsx';
+import { GardenSwitch } from './GardenSwitch.tsx';
 import { KeyHelp } from './KeyHelp.tsx';
+import { rememberGarden } from './last-garden.ts';
 import { Trouble } from './Trouble.tsx';
 
 /** What is wanted every day. */
@@ -41,13 +44,20 @@ const ABOUT = [
 export function Book() {
   const { gardenId = '' } = useParams();
   const { data: books, error } = useQuery(gardenBooksQuery(gardenId));
+  const isThere = books !== undefined;
+  useEffect(() => {
+    if (isThere) rememberGarden(gardenId);
+  }, [gardenId, isThere]);
   const bedIds = useMemo(() => books?.beds.map(({ id }) => id) ?? [], [books]);
   return (
     <div className="book">
       <nav className="margin" aria-label="Places">
-        <NavLink className="brand" to={`/garden/${gardenId}`} end>
-          Vine Ledger
-        </NavLink>
+        <div className="cover">
+          <NavLink className="brand" to={`/garden/${gardenId}`} end>
+            Vine Ledger
+          </NavLink>
+          <GardenSwitch gardenId={gardenId} />
+        </div>
         <ul className="tabs">
           <li>
             <NavLink to={`/garden/${gardenId}`} end>
@@ -82,6 +92,11 @@ function Unreadable({ failure }: { failure: Error }) {
   return (
     <>
       <Trouble failure={failure} />
+      {failure instanceof ProblemFailure && failure.problem.status === 404 && (
+        <p className="page">
+          <Link to="/">Open the books at another garden</Link>
+        </p>
+      )}
       {data?.state.kind === 'damaged' && (
         <div className="page">
           <Suspense fallback={null}>

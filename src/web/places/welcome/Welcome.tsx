@@ -1,13 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { backupsQuery, useMakeDemo } from '../../api/data.ts';
+import { Link, useNavigate } from 'react-router';
+import { backupsQuery } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
+import { gardensQuery } from '../../api/gardens.ts';
 import { Backups } from '../data/Backups.tsx';
 import '../data/data.css';
 import { ImportWizard } from '../data/ImportWizard.tsx';
 import '../garden/garden.css';
+import { useOpenDemo } from '../guide/use-open-demo.ts';
 import { GardenForm } from '../garden/GardenForm.tsx';
 
 /** The first page of an empty book, or of one that cannot be read. */
@@ -46,11 +48,18 @@ function Rescue({ isUnsound }: { isUnsound: boolean }) {
 function Begin() {
   const navigate = useNavigate();
   const [isReading, setReading] = useState(false);
-  const demo = useMakeDemo();
+  const demo = useOpenDemo();
+  const { data } = useQuery(gardensQuery());
+  const hasGardens = (data?.gardens.length ?? 0) > 0;
   return (
     <main className="page">
       <div className="empty">
         <h1>Vine Ledger</h1>
+        {hasGardens && (
+          <p>
+            <Link to="/">Back to the books</Link>
+          </p>
+        )}
         <p>
           Keep the carbon and nitrogen books of every bed: what you lay on it, what the season makes of it,
           what is locked up and until when, how much nitrogen to add, and what humus stays.
@@ -66,11 +75,7 @@ function Begin() {
                 size="small"
                 className="in-line"
                 loading={demo.isPending}
-                onClick={() =>
-                  demo.mutate(null, {
-                    onSuccess: ({ gardenId }) => void navigate(`/garden/${gardenId}?guide=1`),
-                  })
-                }
+                onClick={demo.open}
               >
                 look around in an invented garden
               </Button>{' '}
@@ -80,7 +85,7 @@ function Begin() {
               </Button>
               .
             </p>
-            {Object.values(sentencesOf(demo.error)).map((sentence) => (
+            {Object.values(sentencesOf(demo.failure)).map((sentence) => (
               <p key={sentence} className="field-trouble" role="alert">
                 {sentence}
               </p>

@@ -1,0 +1,78 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button, Popconfirm } from 'antd';
+import { Link, useNavigate } from 'react-router';
+import type { GardenRecord } from '../../../contract/records.ts';
+import { gardensQuery, useRemoveGarden, useRestoreGarden } from '../../api/gardens.ts';
+import { useReadAgain } from '../../api/use-write.ts';
+import { DEMO_GARDEN_ID } from '../guide/demo-garden.ts';
+import { useFailureNotice } from '../shell/use-failure-notice.tsx';
+import { useUndo } from '../shell/use-undo.tsx';
+
+/** All gardens in these books: opened, begun, taken out. */
+export function Gardens({ gardenId }: { gardenId: string }) {
+  const { data } = useQuery(gardensQuery());
+  return (
+    <section aria-label="Gardens in these books">
+      <div className="section-head">
+        <h2>Gardens in these books</h2>
+        <Link to="/welcome">Begin another garden</Link>
+      </div>
+      <ul className="plain-list">
+        {data?.gardens.map((garden) => (
+          <GardenLine
+            key={garden.id}
+            garden={garden}
+            isOpen={garden.id === gardenId}
+            next={data.gardens.find(({ id }) => id !== garden.id)?.id}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface GardenLineProps {
+  readonly garden: GardenRecord;
+  readonly isOpen: boolean;
+  /** Id of the garden that opens when this one is taken out. */
+  readonly next: string | undefined;
+}
+
+function GardenLine({ garden, isOpen, next }: GardenLineProps) {
+  const { id, name } = garden;
+  const remove = useRemoveGarden();
+  const restore = useRestoreGarden();
+  const navigate = useNavigate();
+  const readAgain = useReadAgain();
+  const offerUndo = useUndo();
+  const showFailure = useFailureNotice();
+  const takeOut = () =>
+    remove.mutate(garden, {
+      onSuccess: () => {
+        if (isOpen) void navigate(next === undefined ? '/welcome' : `/garden/${next}`);
+        void readAgain();
+        offerUndo(`${name} is out of these books.`, () => restore.mutateAsync(id));
+      },
+      onError: (failure) => showFailure(`${name} is still in these books.`, failure),
+    });
+  return (
+    <li>
+      {isOpen ? <strong>{name}, open</strong> : <Link to={`/garden/${id}`}>{name}</Link>}
+      <Popconfirm
+        title={`Take ${name} out of these books?`}
+        description={
+          id === DEMO_GARDEN_ID
+            ? 'It can be had again at any time.'
+            : 'With all its beds and records. Save it as a file first, if it may be wanted again.'
+        }
+        okText="Take it out"
+        cancelText="Leave it"
+        onConfirm={takeOut}
+      >
+        <Button size="small" type="link" loading={remove.isPending}>
+          Take it out
+        </Button>
+      </Popconfirm>
+    </li>
+  );
+}
