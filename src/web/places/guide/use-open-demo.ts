@@ -12,7 +12,7 @@ export function useOpenDemo() {
   const show = () => void navigate(`/garden/${DEMO_GARDEN_ID}?guide=1`);
   const makeAfresh = () => make.mutate(null, { onSuccess: show });
   const look = useMutation({
-    mutationFn: () => queries.fetchQuery(gardensQuery()),
+    mutationFn: () => queries.query(gardensQuery()),
     onSuccess: ({ gardens }) => (gardens.some(({ id }) => id === DEMO_GARDEN_ID) ? show() : makeAfresh()),
   });
   return {
