@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { GardenRecord } from '../contract/records.ts';
 import { measuredWeather } from './kept-stock.ts';
+import { RememberedEntries } from './remembered-entries.ts';
 import type { Stores } from './stores.ts';
 
 /** The books of a garden as they are sent, and a mark by which a page knows them again. */
@@ -9,7 +10,7 @@ export interface SentBooks {
   readonly tag: string;
 }
 
-/** How each list of the books is read; entries, of which there are most, are read bed by bed. */
+/** How each list of the books is read, but for the entries, of which there are most. */
 const LISTS = {
   beds: (stores: Stores, id: string) => stores.beds.listOf(id),
   plantings: (stores: Stores, id: string) => stores.plantings.listOfGarden(id),
@@ -28,42 +29,10 @@ const LIST_NAMES = Object.keys(LISTS) as ListName[];
 /** Lists that leave out what belongs to something that was removed. */
 const LEANS_ON: Partial<Record<ListName, string>> = { plantings: 'beds', journal: 'beds', movements: 'lots' };
 
-interface PlacedEntry {
-  readonly bedId: string;
-  readonly date: string;
-  readonly sequence: number;
-  readonly text: string;
-}
-
-const before = (a: PlacedEntry, b: PlacedEntry): boolean =>
-  a.date < b.date || (a.date === b.date && a.sequence < b.sequence);
-
-/** Two lists in order as one. */
-function merged(a: readonly PlacedEntry[], b: readonly PlacedEntry[]): PlacedEntry[] {
-  const all: PlacedEntry[] = [];
-  let i = 0;
-  for (const one of a) {
-    while (i < b.length && before(b[i]!, one)) all.push(b[i++]!);
-    all.push(one);
-  }
-  while (i < b.length) all.push(b[i++]!);
-  return all;
-}
-
-function placedEntries(stores: Stores, bedId: string): PlacedEntry[] {
-  const sequences = stores.entries.sequencesOf(bedId);
-  return stores.entries.listOf(bedId).map((entry) => ({
-    bedId,
-    date: entry.date,
-    sequence: sequences.get(entry.id) ?? 0,
-    text: JSON.stringify(entry),
-  }));
-}
-
-/** What is remembered of one garden: its lists as text, its entries one by one. */
+/** What is remembered of one garden: its lists and its entries as they are sent. */
 class RememberedGarden {
-  readonly #lists = new Map<ListName, string>();
-  #entries: PlacedEntry[] = [];
+  readonly #lists = new Map<ListName, Uint8Array>();
+  #entries: RememberedEntries;
   #sent: (SentBooks & { readonly key: string }) | undefined;
 
   constructor(
@@ -71,16 +40,19 @@ class RememberedGarden {
     private readonly id: string,
   ) {
     for (const name of LIST_NAMES) this.#read(name);
-    this.#readAllEntries();
+    this.#entries = this.#readEntries();
   }
 
   #read(name: ListName): void {
-    this.#lists.set(name, JSON.stringify(LISTS[name](this.stores, this.id)));
+    const list = JSON.stringify(LISTS[name](this.stores, this.id));
+    this.#lists.set(name, Buffer.from(`,"${name}":${list}`));
   }
 
-  #readAllEntries(): void {
-    const byBed = this.stores.beds.listOf(this.id).map((bed) => placedEntries(this.stores, bed.id));
-    this.#entries = byBed.flat().sort((a, b) => (before(a, b) ? -1 : 1));
+  #readEntries(): RememberedEntries {
+    return new RememberedEntries(
+      this.stores,
+      this.stores.beds.listOf(this.id).map((bed) => bed.id),
+    );
   }
 
   /** Looks again at what may have been written. */
@@ -88,15 +60,10 @@ class RememberedGarden {
     for (const name of LIST_NAMES) {
       if (collections.has(name) || collections.has(LEANS_ON[name] ?? '')) this.#read(name);
     }
-    if (collections.has('beds')) this.#readAllEntries();
+    if (collections.has('beds')) this.#entries = this.#readEntries();
     else if (entryBeds.size > 0) {
-      const others = this.#entries.filter(({ bedId }) => !entryBeds.has(bedId));
       const own = [...entryBeds].filter((bedId) => this.stores.beds.find(bedId)?.gardenId === this.id);
-      const again = own.flatMap((bedId) => placedEntries(this.stores, bedId));
-      this.#entries = merged(
-        others,
-        again.sort((a, b) => (before(a, b) ? -1 : 1)),
-      );
+      this.#entries.catchUp(entryBeds, own);
     }
     this.#sent = undefined;
   }
@@ -105,10 +72,9 @@ class RememberedGarden {
   sent(garden: GardenRecord, today: string, epoch: string, reading: number): SentBooks {
     const key = `${today} ${garden.version}`;
     if (this.#sent?.key === key) return this.#sent;
-    const lists = LIST_NAMES.map((name) => `"${name}":${this.#lists.get(name) ?? '[]'}`);
-    const entries = `"entries":[${this.#entries.map(({ text }) => text).join(',')}]`;
-    const head = `"today":${JSON.stringify(today)},"garden":${JSON.stringify(garden)}`;
-    const body = new TextEncoder().encode(`{${[head, ...lists, entries].join(',')}}`);
+    const head = Buffer.from(`{"today":${JSON.stringify(today)},"garden":${JSON.stringify(garden)}`);
+    const entries = [Buffer.from(',"entries":'), ...this.#entries.pieces(), Buffer.from('}')];
+    const body = Buffer.concat([head, ...this.#lists.values(), ...entries]);
     const mark = createHash('sha1').update(`${epoch} ${reading} ${key}`).digest('base64url');
     this.#sent = { key, body, tag: `"${mark}"` };
     return this.#sent;
