@@ -107,13 +107,15 @@ test('answers show how they were worked out, and what the schools would say', as
   await expect(answer(page, 'Feed')).toContainText('of feather meal');
   await expect(answer(page, 'Lock-up')).toContainText('Held by sawdust, hardwood');
   await expect(answer(page, 'Lock-up')).toContainText('Kale feels it and loses growth');
-  await page.getByRole('button', { name: 'Lock-up: how is that worked out?' }).click();
+  const how = page.getByRole('button', { name: 'Lock-up: how is that worked out?' });
+  await how.click();
   const drawer = page.getByRole('dialog');
   await expect(drawer).toContainText(/C:N = 445/);
   await expect(drawer).toContainText('Source:');
   await expectAccessible(page);
   await page.keyboard.press('Escape');
   await expect(drawer).toHaveCount(0);
+  await expect(how).toBeFocused();
 
   await choose(page, 'Feed with', 'urine');
   await expect(answer(page, 'Feed')).toContainText(/gal|L of water|in \d+ parts/);

@@ -7,7 +7,7 @@ import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
 import { setPassphrase } from '../../src/server/access.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
-import { answer, choose, expectAccessible } from './bed-page.ts';
+import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
 
 const folder = newFolder();
 const MILD = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;
@@ -263,6 +263,29 @@ test('keys lead through the book, and are listed', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Mixing bench');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+});
+
+test.describe('with less motion', () => {
+  test.use({ contextOptions: { reducedMotion: 'reduce' } });
+  test('what opens closes all the same', async ({ page }) => {
+    await page.goto(`${demo.address}/garden/ternhollow/data`);
+    await page.getByRole('button', { name: 'Make it afresh' }).click();
+    await page.getByRole('button', { name: 'Leave it' }).click();
+    await expect(page.getByRole('tooltip')).toBeHidden();
+    await page.getByRole('button', { name: /^Keys/ }).click();
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+    await page.goto(`${demo.address}/garden/ternhollow/bed/demo-sawpit-corner`);
+    await isAnswered(page);
+    await choose(page, 'Feed with', 'urine');
+    const how = page.getByRole('button', { name: 'Lock-up: how is that worked out?' });
+    await how.click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await expect(how).toBeFocused();
+  });
 });
 
 test('drawings are kept as pictures that stand alone', async ({ page }) => {

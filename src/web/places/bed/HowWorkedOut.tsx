@@ -1,11 +1,13 @@
 import { Drawer } from 'antd';
 import { ESTIMATE } from '../../../words/words.ts';
 import type { WorkingLine } from '../../../words/workings-words.ts';
+import { useOpening } from '../shell/use-opening.ts';
 
 /** How an answer was worked out, with this bed's figures in the formulas and where each comes from. */
 export function HowWorkedOut({ lines, onClose }: { lines: readonly WorkingLine[]; onClose: () => void }) {
+  const { shut, ...opening } = useOpening(onClose);
   return (
-    <Drawer open title="How that is worked out" size={520} onClose={onClose}>
+    <Drawer {...opening} title="How that is worked out" size={520} onClose={shut}>
       {/* It scrolls: the keyboard must get hold of it. */}
       <ol className="workings" tabIndex={0} aria-label="Steps">
         {lines.map(({ says, formula, source }) => (

@@ -5,6 +5,7 @@ import { useSaveBuildUp } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { Field } from '../../forms/Field.tsx';
 import { troublesOf } from '../../forms/troubles.ts';
+import { useOpening } from '../shell/use-opening.ts';
 
 interface SaveBuildUpProps {
   readonly gardenId: string;
@@ -19,6 +20,7 @@ export function SaveBuildUp({ gardenId, layers, entries, onClose }: SaveBuildUpP
   const [id] = useState(() => crypto.randomUUID());
   const [name, setName] = useState('');
   const [wasTried, setWasTried] = useState(false);
+  const { shut, ...opening } = useOpening(onClose);
   const save = useSaveBuildUp(gardenId);
   const parsed = buildUpDraft.safeParse({
     id,
@@ -35,15 +37,15 @@ export function SaveBuildUp({ gardenId, layers, entries, onClose }: SaveBuildUpP
   const troubles = troublesOf(parsed, save.error);
   const keep = () => {
     setWasTried(true);
-    if (parsed.success) save.mutate(parsed.data, { onSuccess: onClose });
+    if (parsed.success) save.mutate(parsed.data, { onSuccess: shut });
   };
   return (
     <Modal
-      open
+      {...opening}
       title="Save these layers as a build-up"
-      onCancel={onClose}
+      onCancel={shut}
       footer={[
-        <Button key="cancel" onClick={onClose}>
+        <Button key="cancel" onClick={shut}>
           Cancel
         </Button>,
         <Button key="save" type="primary" loading={save.isPending} onClick={keep}>

@@ -6,6 +6,7 @@ import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../.
 import type { Measures } from '../../../words/measures.ts';
 import { SAME_PHYSICS, SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
+import { useOpening } from '../shell/use-opening.ts';
 import { chosenProduct } from './chosen-product.ts';
 
 interface SchoolsDrawerProps {
@@ -19,10 +20,11 @@ interface SchoolsDrawerProps {
 /** What each school would advise for this bed, and why they differ. */
 export function SchoolsDrawer({ records, bed, names, measures, onClose }: SchoolsDrawerProps) {
   const { data } = useQuery(schoolsQuery(questionAbout(records, bed.id, records.today)));
+  const { shut, ...opening } = useOpening(onClose);
   const { school: own } = records.garden;
   const product = chosenProduct(records.garden, bed);
   return (
-    <Drawer open title="Three schools on this bed" size={980} onClose={onClose}>
+    <Drawer {...opening} title="Three schools on this bed" size={980} onClose={shut}>
       {!data ? (
         <p className="soft">Asking all three …</p>
       ) : !data.ok ? (

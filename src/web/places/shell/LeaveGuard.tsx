@@ -19,17 +19,16 @@ export function LeaveGuard({
     window.addEventListener('beforeunload', hold);
     return () => window.removeEventListener('beforeunload', hold);
   }, [isUnsaved]);
-  if (blocker.state !== 'blocked') return null;
   return (
     <Modal
-      open
+      open={blocker.state === 'blocked'}
       title="Leave without writing it down?"
-      onCancel={() => blocker.reset()}
+      onCancel={() => blocker.reset?.()}
       footer={[
-        <Button key="leave" onClick={() => blocker.proceed()}>
+        <Button key="leave" onClick={() => blocker.proceed?.()}>
           Leave it behind
         </Button>,
-        <Button key="stay" type="primary" onClick={() => blocker.reset()}>
+        <Button key="stay" type="primary" onClick={() => blocker.reset?.()}>
           Stay here
         </Button>,
       ]}
