@@ -33,7 +33,9 @@ function requirementOf(issue: z.core.$ZodIssue): string {
     case 'too_big':
       return `must be at most ${String(issue.maximum)}${issue.origin === 'string' ? ' characters long' : ''}`;
     case 'invalid_union':
-      return 'has none of the known forms';
+      return 'options' in issue && Array.isArray(issue.options)
+        ? `must be one of ${issue.options.join(', ')}`
+        : 'has none of the known forms';
     default:
       return issue.message;
   }

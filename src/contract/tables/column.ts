@@ -60,6 +60,8 @@ export interface Column {
   readonly kind: ColumnKind;
   readonly also?: readonly string[];
   readonly codes?: readonly string[];
+  /** Other words for codes, lower case. */
+  readonly codeWords?: ReadonlyMap<string, string>;
   readonly quantity?: Quantity;
   /** What stands for an empty cell; without one the field is left out. */
   readonly empty?: unknown;

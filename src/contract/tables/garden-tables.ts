@@ -8,6 +8,7 @@ import { AMOUNT_UNITS } from '../../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../../core/units/soil-nitrogen.ts';
 import type { CollectionName } from '../garden-file.ts';
 import type { Column } from './column.ts';
+import { AMOUNT_UNIT_WORDS } from './unit-words.ts';
 import { asEntry, asMovement, asObservation, movementCells, observationCells } from './folded-records.ts';
 
 /** A kind of record as rows and columns. */
@@ -59,12 +60,18 @@ const LOT: readonly Column[] = [
   { field: 'lotId', header: 'lot', kind: 'lot', also: ['pile', 'heap', 'lot name'], isName: true },
 ];
 const AMOUNT: readonly Column[] = [
-  { field: 'amount', header: 'amount', kind: 'number', also: ['quantity', 'how much'] },
+  {
+    field: 'amount',
+    header: 'amount',
+    kind: 'number',
+    also: ['quantity', 'how much', 'weight', 'mass', 'volume', 'thickness'],
+  },
   {
     field: 'unit',
     header: 'unit',
     kind: 'code',
     codes: [...AMOUNT_UNITS, ...SOIL_NITROGEN_UNITS],
+    codeWords: AMOUNT_UNIT_WORDS,
     also: ['units'],
   },
 ];
@@ -139,7 +146,7 @@ export const GARDEN_TABLES: readonly Table[] = [
       ...AMOUNT,
       number('massFreshKg', 'mass_fresh_kg', { isDerived: true }),
       number('seasonedMonths', 'seasoned_months', { also: ['seasoned', 'age in months'] }),
-      depth('dugDepthCm', 'dug_depth_cm', { also: ['dug depth', 'dug in', 'depth dug'] }),
+      depth('dugDepthCm', 'dug_depth_cm', { also: ['depth', 'dug depth', 'dug in', 'depth dug'] }),
       { field: 'layerId', header: 'layer_id', kind: 'text' },
       share('shareTakenOff', 'share_taken_off'),
       share('humusShareTakenOff', 'humus_share_taken_off'),

@@ -1,7 +1,9 @@
+import type { AmountUnit } from '../../core/units/amount.ts';
 import { DATE_ORDERS, dateCell, numberCell, type CellStyle, type DateOrder } from './cells.ts';
 import { unitsOf, type Column, type ColumnUnit } from './column.ts';
 import type { Table } from './garden-tables.ts';
 import type { Mapping } from './table-rows.ts';
+import { AMOUNT_UNIT_WORDS } from './unit-words.ts';
 
 /** A header without its unit, and the unit: "Depth (in)" is depth and in. */
 function partsOf(header: string): { readonly name: string; readonly unit: string } {
@@ -24,6 +26,18 @@ export function unitIn(header: string, { quantity }: Column): ColumnUnit | null 
   return units.find((one) => isUnit(one, unit)) ?? units.find((one) => isUnit(one, lastWord)) ?? null;
 }
 
+/** The unit a header names for the amounts below it: "Amount (kg)", "how much lb"; null when it names none. */
+function amountUnitIn(header: string): AmountUnit | null {
+  const { name, unit } = partsOf(header);
+  return AMOUNT_UNIT_WORDS.get(unit) ?? AMOUNT_UNIT_WORDS.get(name.split(' ').at(-1) ?? '') ?? null;
+}
+
+/** Words a header of the column may end with to say its unit. */
+function unitWordsOf({ field, quantity }: Column): readonly string[] {
+  if (field === 'amount') return [...AMOUNT_UNIT_WORDS.keys()];
+  return quantity ? unitsOf(quantity).flatMap((unit) => [unit.name.toLowerCase(), ...unit.also]) : [];
+}
+
 /** How well a header fits a column: our own word best, then what else it is called, with or without its unit. */
 function fit(header: string, column: Column): number {
   const text = header.trim().toLowerCase();
@@ -33,16 +47,8 @@ function fit(header: string, column: Column): number {
   if (name === own) return 3;
   const words = [own, ...(column.also ?? [])];
   if (words.includes(name)) return 2;
-  const withoutUnit = column.quantity
-    ? unitsOf(column.quantity).reduce(
-        (left, unit) =>
-          [unit.name.toLowerCase(), ...unit.also].reduce(
-            (s, u) => (s.endsWith(` ${u}`) ? s.slice(0, -u.length - 1) : s),
-            left,
-          ),
-        name,
-      )
-    : name;
+  const unit = unitWordsOf(column).find((word) => name.endsWith(` ${word}`));
+  const withoutUnit = unit === undefined ? name : name.slice(0, -unit.length - 1);
   return words.includes(withoutUnit) || own.startsWith(`${withoutUnit} `) ? 1 : 0;
 }
 
@@ -82,6 +88,14 @@ export function dateOrdersIn(cells: readonly string[]): DateOrder[] {
   return possible.length > 0 ? possible : ['ymd'];
 }
 
+/** What stands in one column, empty cells left out. */
+const cellsAt = (rows: readonly (readonly string[])[], from: number): string[] =>
+  rows.map((row) => row[from] ?? '').filter((text) => text.trim() !== '');
+
+const areDates = (cells: readonly string[]): boolean =>
+  cells.length > 0 &&
+  DATE_ORDERS.some((dateOrder) => cells.every((text) => 'value' in dateCell(text, { dateOrder })));
+
 export interface Recognized {
   readonly mapping: Mapping;
   /** More than one when days and months cannot be told apart: the gardener says which. */
@@ -98,11 +112,14 @@ export function recognize(
   const cellsOf = (kind: Column['kind']) =>
     table.columns.flatMap((column, i) => {
       const from = columns[i];
-      return column.kind === kind && from !== null && from !== undefined
-        ? rows.map((row) => row[from] ?? '')
-        : [];
+      return column.kind === kind && from !== null && from !== undefined ? cellsAt(rows, from) : [];
     });
-  const dateOrders = dateOrdersIn(cellsOf('date'));
+  const dates = cellsOf('date');
+  const numbers = cellsOf('number');
+  // Columns that nobody has placed yet show how the file is written all the same.
+  const all = headers.map((_, i) => cellsAt(rows, i));
+  const dateOrders = dateOrdersIn(dates.length > 0 ? dates : all.filter(areDates).flat());
+  const amountAt = columns[table.columns.findIndex(({ field }) => field === 'amount')] ?? null;
   return {
     mapping: {
       columns,
@@ -110,9 +127,9 @@ export function recognize(
         const from = columns[i];
         return from === null || from === undefined ? null : unitIn(headers[from] ?? '', column);
       }),
-      amountUnit: null,
+      amountUnit: amountAt === null ? null : amountUnitIn(headers[amountAt] ?? ''),
       style: {
-        decimal: decimalIn(cellsOf('number').filter((text) => text !== '')),
+        decimal: decimalIn(numbers.length > 0 ? numbers : all.filter((cells) => !areDates(cells)).flat()),
         dateOrder: dateOrders[0]!,
       },
     },

@@ -67,6 +67,22 @@ export interface Mapping {
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
+const MOST_SUGGESTED = 3;
+const wordsOf = (text: string): string[] => text.toLowerCase().match(/[\p{L}\d]{3,}/gu) ?? [];
+
+/** Names that share the most words with what stands there, to be added to a sentence; empty when none shares any. */
+function nearestIn(text: string, list: readonly Named[]): string {
+  const asked = wordsOf(text);
+  const shared = list.map(({ name }) => {
+    const words = wordsOf(name);
+    return { name, count: asked.filter((word) => words.includes(word)).length };
+  });
+  const most = Math.max(0, ...shared.map(({ count }) => count));
+  if (most === 0) return '';
+  const nearest = shared.filter(({ count }) => count === most).slice(0, MOST_SUGGESTED);
+  return `, perhaps ${nearest.map(({ name }) => `"${name}"`).join(' or ')}`;
+}
+
 function idOf(text: string, column: Column, names: TableNames): Cell<string> {
   const lists = {
     bed: names.beds,
@@ -85,12 +101,12 @@ function idOf(text: string, column: Column, names: TableNames): Cell<string> {
     trouble:
       byName.length > 1
         ? `is the name of several; use its id. Got "${text}"`
-        : `names no ${noun}; got "${text}"`,
+        : `names no ${noun}; got "${text}"${nearestIn(text, list)}`,
   };
 }
 
-function codeOf(text: string, codes: readonly string[]): Cell<string> {
-  const known = codes.find((code) => same(code, text));
+function codeOf(text: string, { codes = [], codeWords }: Column): Cell<string> {
+  const known = codes.find((code) => same(code, text)) ?? codeWords?.get(text.trim().toLowerCase());
   if (known !== undefined) return { value: known };
   const loose = (word: string) => word.toLowerCase().replace(/[\s_-]/g, '');
   const nearly = codes.filter((code) => loose(code) === loose(text));
@@ -120,7 +136,7 @@ function readCell(
     case 'json':
       return jsonCell(text);
     case 'code':
-      return codeOf(text, column.codes ?? []);
+      return codeOf(text, column);
     case 'bed':
     case 'lot':
     case 'material':

@@ -102,7 +102,7 @@ export function TableImport({ text, books, source }: TableImportProps) {
             send(true, without);
           }}
         >
-          Leave out the {refusedLines.size} that cannot be taken
+          Leave out the {refusedLines.size === 1 ? 'one' : refusedLines.size} that cannot be taken
         </Button>
       )}
       {leftOut.size > 0 && <p className="soft">{leftOut.size} rows of the file are left out.</p>}

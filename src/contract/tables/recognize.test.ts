@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest';
+import { GARDEN, bedOf } from '../../../tests/fixtures/books.ts';
+import { findTable, GARDEN_TABLES } from './garden-tables.ts';
+import { likelyTable, recognize } from './recognize.ts';
+import { readRow } from './table-rows.ts';
+
+const NAMES = { garden: GARDEN, beds: [bedOf({ id: 'north', name: 'North bed' })], lots: [], materials: [] };
+const ENTRIES = findTable('entries')!;
+const mappedOf = (headers: readonly string[], columns: readonly (number | null)[]) =>
+  Object.fromEntries(
+    ENTRIES.columns.flatMap(({ field }, i) => {
+      const from = columns[i];
+      return from === null ? [] : [[field, headers[from]]];
+    }),
+  );
+
+describe('a table of somebody else', () => {
+  const headers = ['date', 'bed', 'what', 'how much lb', 'depth in'];
+  const rows = [
+    ['4/13/2026', 'North bed', 'Straw', '3.5', '0'],
+    ['4/14/26', 'north BED', 'Straw', '1,200', ''],
+  ];
+
+  it('is known for entries, with units out of its headers', () => {
+    expect(likelyTable(GARDEN_TABLES, headers)).toBe(ENTRIES);
+    const { mapping, dateOrders } = recognize(ENTRIES, headers, rows);
+    expect(mappedOf(headers, mapping.columns)).toMatchObject({
+      date: 'date',
+      bedId: 'bed',
+      materialId: 'what',
+      amount: 'how much lb',
+      dugDepthCm: 'depth in',
+    });
+    expect(mapping.amountUnit).toBe('pound');
+    expect(mapping.style).toEqual({ decimal: '.', dateOrder: 'mdy' });
+    expect(dateOrders).toEqual(['mdy']);
+    const depth = ENTRIES.columns.findIndex(({ field }) => field === 'dugDepthCm');
+    expect(mapping.units[depth]?.name).toBe('in');
+  });
+
+  it('shows how it is written by columns nobody has placed yet', () => {
+    const odd = ['Datum', 'Beet', 'Menge'];
+    const { mapping } = recognize(ENTRIES, odd, [
+      ['13.04.2026', 'North bed', '2.000,5'],
+      ['14.04.2026', 'North bed', '1,5'],
+    ]);
+    expect(mapping.style).toEqual({ decimal: ',', dateOrder: 'dmy' });
+  });
+
+  it.each([
+    ['Amount (kg)', 'kg'],
+    ['weight, lbs', 'pound'],
+    ['volume yd3', 'cubicYard'],
+    ['thickness inches', 'inch'],
+    ['amount', null],
+    ['amount (constructor)', null],
+  ])('says in %s that amounts are in %s', (header, unit) => {
+    const { mapping } = recognize(ENTRIES, ['date', header], [['2026-04-13', '5']]);
+    expect(mappedOf(['date', header], mapping.columns)).toHaveProperty('amount', header);
+    expect(mapping.amountUnit).toBe(unit);
+  });
+
+  it('may say its unit row by row in its own words; a name that is nearly one of ours is asked about', () => {
+    const own = ['date', 'bed', 'material', 'amount', 'unit'];
+    const { mapping } = recognize(ENTRIES, own, []);
+    const read = (material: string, unit: string) =>
+      readRow(ENTRIES, ['2026-04-13', 'North bed', material, '5', unit], mapping, NAMES, () => undefined);
+    expect(read('Cereal straw', 'lbs')).toMatchObject({ record: { unit: 'pound', amount: 5 }, reasons: [] });
+    expect(read('Cereal straw', 'constructor').reasons[0].sentence).toMatch(/^unit must be one of cm/);
+    expect(read('Straw of some cereal', 'kg').reasons[0].sentence).toBe(
+      'material names no material; got "Straw of some cereal", perhaps "Cereal straw".',
+    );
+    expect(read('Moon dust', 'kg').reasons[0].sentence).toBe('material names no material; got "Moon dust".');
+  });
+});
