@@ -2,7 +2,7 @@ import { fieldAsEntered } from './as-entered.ts';
 import type { CollectionName } from './garden-file.ts';
 import { fieldName, type FieldProblem } from './problem-fields.ts';
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
-import { InputError, type FieldPath } from '../core/input-error.ts';
+import { faultSentence, InputError, type FieldPath } from '../core/input-error.ts';
 import { checkMaterial } from '../core/materials/check-material.ts';
 import { ownMaterial } from '../core/materials/own-material.ts';
 import { findLibraryMaterial } from '../core/materials/library.ts';
@@ -25,7 +25,7 @@ export function faultOf(
   error: InputError,
 ): Fault {
   const field = fieldName(path.map((key) => (typeof key === 'string' ? fieldAsEntered(key) : key)));
-  return { collection, id, reason: { field, sentence: `${field} ${error.requirement}.` } };
+  return { collection, id, reason: { field, sentence: faultSentence(field, error.requirement) } };
 }
 
 /** Runs a check; what the model refuses becomes a fault. */

@@ -58,3 +58,7 @@ export function requireOneOf<T extends string>(value: unknown, path: FieldPath, 
   }
   return value as T;
 }
+
+/** What is wrong with a field as a sentence; a requirement may end with a question. */
+export const faultSentence = (field: string, requirement: string): string =>
+  `${field} ${requirement}${requirement.endsWith('?') ? '' : '.'}`;

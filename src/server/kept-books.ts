@@ -5,7 +5,7 @@ import { InputError } from '../core/input-error.ts';
 import { checkBooks } from '../core/records/check-books.ts';
 import { drawsOnStock, materialFinder, siteOf, takenByBed } from '../core/records/garden-books.ts';
 import { keptForStock, measuredWeather, requireSoundStock } from './kept-stock.ts';
-import { fromInputError, notFound, ProblemError } from './problems.ts';
+import { fromInputError, notFound, senseless, type ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
 
 /** What the books of a bed would be after a change. */
@@ -97,9 +97,5 @@ function problemAbout(
     );
   const when = 'date' in culprit ? culprit.date : culprit.plantedOn;
   const what = list === 'entries' ? 'entry' : 'planting';
-  return new ProblemError(
-    422,
-    'Not accepted',
-    `The ${what} of ${when} would no longer make sense: its ${rest.join('.')} ${error.requirement}. Change that one first.`,
-  );
+  return senseless(`${what} of ${when}`, rest.join('.'), error.requirement);
 }

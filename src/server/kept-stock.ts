@@ -5,7 +5,7 @@ import { materialFinder, stockBooksOf, type GardenRecords } from '../core/record
 import { proveStock } from '../core/stock/prove-stock.ts';
 import type { StockBooks, StockRun } from '../core/stock/run-stock.ts';
 import { found } from './routes/answers.ts';
-import { fromInputError, ProblemError } from './problems.ts';
+import { fromInputError, senseless, type ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
 
 /** Everything the model reads of a garden, as it is kept. */
@@ -68,9 +68,5 @@ function problemAbout(error: InputError, books: StockBooks, about: readonly stri
   const id = 'entryId' in culprit ? culprit.entryId : culprit.id;
   if (about.includes(id)) return fromInputError(new InputError(path, error.code, error.requirement));
   const what = list === 'movements' ? 'stock posting' : 'entry on a bed';
-  return new ProblemError(
-    422,
-    'Not accepted',
-    `The ${what} of ${culprit.date} would no longer make sense: its ${path.join('.')} ${error.requirement}. Change that one first.`,
-  );
+  return senseless(`${what} of ${culprit.date}`, path.join('.'), error.requirement);
 }

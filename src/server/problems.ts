@@ -3,7 +3,8 @@ import { HTTPException } from 'hono/http-exception';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import type { Problem } from '../contract/records.ts';
 import { fieldName } from '../contract/problem-fields.ts';
-import { InputError } from '../core/input-error.ts';
+import { faultSentence, InputError } from '../core/input-error.ts';
+import { fieldWords } from '../words/field-words.ts';
 import { IdTaken } from './stores.ts';
 
 /** Something the caller should hear about, as problem details (RFC 9457). */
@@ -36,7 +37,14 @@ export const invalid = (errors: NonNullable<Problem['errors']>): ProblemError =>
 /** An error of the model about records, led by the field of the draft when it is about that draft. */
 export const fromInputError = (error: InputError): ProblemError => {
   const field = fieldName(error.path);
-  return invalid([{ field, sentence: `${field} ${error.requirement}.` }]);
+  return invalid([{ field, sentence: faultSentence(field, error.requirement) }]);
+};
+
+/** Something kept already that a write would make impossible; `what` names it with its day. */
+export const senseless = (what: string, field: string, requirement: string): ProblemError => {
+  const fault = faultSentence(`its ${fieldWords(field)}`, requirement);
+  const detail = `The ${what} would no longer make sense: ${fault} Change that one first.`;
+  return new ProblemError(422, 'Not accepted', detail);
 };
 
 /** Why nothing can be written, and what to do. */

@@ -14,6 +14,8 @@ const OWN_WORDS: Readonly<Record<string, string>> = {
   rootZoneCm: 'root depth',
   depositionGPerM2Year: 'nitrogen from rain and air',
   massFreshKg: 'weight',
+  lotId: 'pile',
+  toLotId: 'pile it goes to',
   untilYear: 'last year',
   fromYear: 'first year',
   input: 'what was sent',

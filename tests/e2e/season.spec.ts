@@ -194,7 +194,7 @@ test.describe('a season on the demo', () => {
     await choose(page, 'Which layer', 'Hazel coppice chips, 2025-10-09');
     await page.getByLabel('Left, cm').fill('2.2');
     await page.getByRole('button', { name: 'Write it down' }).click();
-    await expect(region(page, 'The log')).toContainText('rotting faster than expected');
+    await expect(region(page, 'The log')).toContainText('2.2 cm left');
     await page.goto(`${GARDEN}/calendar`);
     await isWorkedOut(page);
     await expect(

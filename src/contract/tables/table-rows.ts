@@ -1,3 +1,4 @@
+import { faultSentence } from '../../core/input-error.ts';
 import { CROP_LIBRARY, findCrop } from '../../core/crops/crop-library.ts';
 import { findLibraryMaterial, MATERIAL_LIBRARY } from '../../core/materials/library.ts';
 import type { FieldProblem } from '../problem-fields.ts';
@@ -204,7 +205,7 @@ export function readRow(
     const read = readCell(text, column, mapping.units[i] ?? null, names, mapping.style);
     given.add(column.field);
     if ('value' in read) put(record, column.field, read.value);
-    else reasons.push({ field: column.header, sentence: `${column.header} ${read.trouble}.` });
+    else reasons.push({ field: column.header, sentence: faultSentence(column.header, read.trouble) });
   });
   if (mapping.amountUnit !== null && at(record, 'amount') !== undefined && at(record, 'unit') === undefined) {
     put(record, 'unit', mapping.amountUnit);

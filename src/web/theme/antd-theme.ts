@@ -25,8 +25,6 @@ export const antdTheme: ThemeConfig = {
     boxShadow: '0 2px 8px rgba(43, 38, 32, 0.12)',
     boxShadowSecondary: '0 2px 10px rgba(43, 38, 32, 0.16)',
     motionDurationMid: '0.12s',
-    // A list or dialog whose motion only the style sheet leaves out waits for ever for its end.
-    motion: !window.matchMedia('(prefers-reduced-motion: reduce)').matches,
     controlItemBgActive: COLORS.tab,
     controlItemBgActiveHover: COLORS.tab,
     controlItemBgHover: COLORS.edge,

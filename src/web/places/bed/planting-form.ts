@@ -1,7 +1,7 @@
 import { plantingDraft, type PlantingRecord } from '../../../contract/records.ts';
 import { isoDateOf, type DayNumber } from '../../../core/climate/calendar.ts';
 import { findCrop, type StartsAs } from '../../../core/crops/crop-library.ts';
-import { InputError } from '../../../core/input-error.ts';
+import { faultSentence, InputError } from '../../../core/input-error.ts';
 import { checkRoom } from '../../../core/records/planting-clash.ts';
 import { ROOTS_FULL_AT } from '../../../core/simulation/processes/crop-uptake.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
@@ -113,6 +113,6 @@ export function clashOf(
     return null;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return `It ${error.requirement}.`;
+    return faultSentence('It', error.requirement);
   }
 }

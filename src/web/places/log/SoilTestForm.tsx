@@ -1,7 +1,7 @@
 import { Button, Input } from 'antd';
 import Papa from 'papaparse';
 import { useState } from 'react';
-import { InputError } from '../../../core/input-error.ts';
+import { faultSentence, InputError } from '../../../core/input-error.ts';
 import { checkSoilTest, soilReports, type SoilReport } from '../../../core/journal/soil-report.ts';
 import { SOIL_NITROGEN_UNITS, type SoilNitrogenUnit } from '../../../core/units/soil-nitrogen.ts';
 import { centimetresFromInches, inchesFromCentimetres } from '../../../core/units/length.ts';
@@ -152,7 +152,7 @@ function ReportPaste({ bedName, onReport }: { bedName: string; onReport: (report
       else setReports(found);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      setTrouble(`${error.path.join('.')} ${error.requirement}.`);
+      setTrouble(faultSentence(error.path.join('.'), error.requirement));
     }
   };
   return (

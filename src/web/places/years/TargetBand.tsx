@@ -1,7 +1,7 @@
 import { Button, Segmented, Select } from 'antd';
 import { useRef, useState } from 'react';
 import type { GardenBooks } from '../../../contract/records.ts';
-import { InputError } from '../../../core/input-error.ts';
+import { faultSentence, InputError } from '../../../core/input-error.ts';
 import { massFreshKgFromAmount } from '../../../core/units/amount.ts';
 import { checkTarget, targetOdds, type Target, type TargetOdds } from '../../../core/years/targets.ts';
 import { percent } from '../../../words/figures.ts';
@@ -58,7 +58,7 @@ export function readTarget(
     return { target };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { trouble: `The target ${error.requirement}.` };
+    return { trouble: faultSentence('The target', error.requirement) };
   }
 }
 

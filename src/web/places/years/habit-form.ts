@@ -1,5 +1,5 @@
 import { habitDraft } from '../../../contract/habit-records.ts';
-import { InputError } from '../../../core/input-error.ts';
+import { faultSentence, InputError } from '../../../core/input-error.ts';
 import type { FindMaterial } from '../../../core/materials/find-material.ts';
 import { checkHabit, ownMonth, type Habit, type HabitAct } from '../../../core/years/habit.ts';
 import type { AmountUnit } from '../../../core/units/amount.ts';
@@ -149,7 +149,7 @@ function inCore(habit: Habit, findMaterial: FindMaterial): Record<string, string
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     const field = String(error.path.at(-1));
-    return { [error.path.join('.')]: `${FIELD_WORDS[field] ?? field} ${error.requirement}.` };
+    return { [error.path.join('.')]: faultSentence(FIELD_WORDS[field] ?? field, error.requirement) };
   }
 }
 
