@@ -55,12 +55,28 @@ export const readOnlyUnlessSound =
     await next();
   };
 
+/** What is too large is still taken off the line up to here: a sender who is cut off never reads why. */
+const MOST_DISCARDED_BYTES = 2 * LARGEST_FILE_BYTES;
+
+/** Reads a body and keeps nothing of it; false when it is cut off. */
+async function discarded(body: ReadableStream<Uint8Array> | null): Promise<boolean> {
+  const reader = body?.getReader();
+  let bytes = 0;
+  while (reader) {
+    const { done, value } = await reader.read();
+    if (done) return true;
+    bytes += value.length;
+    if (bytes > MOST_DISCARDED_BYTES) return false;
+  }
+  return true;
+}
+
 const limitedTo = (maxSize: number, inWords: string): MiddlewareHandler =>
   bodyLimit({
     maxSize,
-    onError: (c) => {
-      // The rest of it is never read, so nothing else can come over this connection.
-      c.header('Connection', 'close');
+    onError: async (c) => {
+      // What is left of it is never read then, so nothing else can come over this connection.
+      if (!(await discarded(c.req.raw.body))) c.header('Connection', 'close');
       throw new ProblemError(413, 'Too large', `That is more than ${inWords}; nothing was saved.`);
     },
   });
