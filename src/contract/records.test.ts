@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { journalPosting } from './journal-records.ts';
 import { problemsOf } from './problem-fields.ts';
 import { bedDraft, entryDraft, gardenDraft, materialDraft, plantingDraft } from './records.ts';
 
@@ -65,6 +66,16 @@ function sentences(what: What, change: object): string[] {
 }
 
 describe('drafts', () => {
+  it('of a kind nobody knows are told the kinds there are', () => {
+    const read = journalPosting.safeParse({ records: [{ id: 'a', kind: 'guess' }] });
+    expect(problemsOf(read.error!)).toEqual([
+      {
+        field: 'records.0.kind',
+        sentence: expect.stringMatching(/^records\.0\.kind must be one of observation, .*trial/) as string,
+      },
+    ]);
+  });
+
   it.each(Object.keys(SCHEMAS) as What[])('a whole %s is taken', (what) =>
     expect(sentences(what, {})).toEqual([]),
   );

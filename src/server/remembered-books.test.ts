@@ -4,6 +4,7 @@ import type { GardenBooks } from '../contract/records.ts';
 import { bedOf, GARDEN, plantingOf } from '../../tests/fixtures/books.ts';
 import { newFolder, removeFolder } from '../../tests/http/server.ts';
 import { openBooks, type BooksFile } from './db/books-file.ts';
+import { WATCHED } from './db/watched.ts';
 import { DEMO_GARDEN_ID, plantDemoGarden } from './demo/demo-garden.ts';
 import { rememberedBooks, type SentBooks } from './remembered-books.ts';
 
@@ -22,22 +23,7 @@ const afresh = (): GardenBooks => {
     epoch: () => 'afresh',
     writesSince: () => ({ isAll: true, collections: new Set<string>(), entryBeds: new Set<string>() }),
   };
-  for (const name of [
-    'gardens',
-    'beds',
-    'entries',
-    'plantings',
-    'materials',
-    'buildUps',
-    'habits',
-    'lots',
-    'movements',
-    'labResults',
-    'recipes',
-    'journal',
-    'weather',
-  ] as const)
-    Object.assign(quiet, { [name]: stores[name] });
+  for (const name of WATCHED) Object.assign(quiet, { [name]: stores[name] });
   return read(rememberedBooks(quiet, () => TODAY)(stores.gardens.find(DEMO_GARDEN_ID)!));
 };
 const water = (id: string, bedId: string, date = '2026-05-01') => ({

@@ -8,8 +8,8 @@ import { AMOUNT_UNITS } from '../../core/units/amount.ts';
 import { SOIL_NITROGEN_UNITS } from '../../core/units/soil-nitrogen.ts';
 import type { CollectionName } from '../garden-file.ts';
 import type { Column } from './column.ts';
-import { AMOUNT_UNIT_WORDS } from './unit-words.ts';
 import { asEntry, asMovement, asObservation, movementCells, observationCells } from './folded-records.ts';
+import { AMOUNT_UNIT_WORDS } from './unit-words.ts';
 
 /** A kind of record as rows and columns. */
 export interface Table {

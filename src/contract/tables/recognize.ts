@@ -14,22 +14,27 @@ function partsOf(header: string): { readonly name: string; readonly unit: string
   return after ? { name: after[1]!.trim(), unit: after[2]! } : { name: text, unit: '' };
 }
 
+/** Where a header may name its unit: set apart, or as its last word. */
+function unitTextsOf(header: string): readonly [apart: string, lastWord: string] {
+  const { name, unit } = partsOf(header);
+  return [unit, name.split(' ').at(-1) ?? ''];
+}
+
 const isUnit = (unit: ColumnUnit, text: string): boolean =>
   unit.name.toLowerCase() === text || unit.also.includes(text);
 
 /** The unit a header names for a column; null when it names none that we know. */
 export function unitIn(header: string, { quantity }: Column): ColumnUnit | null {
   if (!quantity) return null;
-  const { name, unit } = partsOf(header);
   const units = unitsOf(quantity);
-  const lastWord = name.split(' ').at(-1) ?? '';
+  const [unit, lastWord] = unitTextsOf(header);
   return units.find((one) => isUnit(one, unit)) ?? units.find((one) => isUnit(one, lastWord)) ?? null;
 }
 
 /** The unit a header names for the amounts below it: "Amount (kg)", "how much lb"; null when it names none. */
 function amountUnitIn(header: string): AmountUnit | null {
-  const { name, unit } = partsOf(header);
-  return AMOUNT_UNIT_WORDS.get(unit) ?? AMOUNT_UNIT_WORDS.get(name.split(' ').at(-1) ?? '') ?? null;
+  const [unit, lastWord] = unitTextsOf(header);
+  return AMOUNT_UNIT_WORDS.get(unit) ?? AMOUNT_UNIT_WORDS.get(lastWord) ?? null;
 }
 
 /** Words a header of the column may end with to say its unit. */

@@ -1,6 +1,7 @@
 import type { OrderedStore, Store, Stores, Versioned, WritesSince } from '../stores.ts';
 
-const WATCHED = [
+/** The stores whose writes change what a garden's books say. */
+export const WATCHED = [
   'gardens',
   'beds',
   'materials',
