@@ -35,7 +35,7 @@ describe('npm run -s vine -- simulate', () => {
     expect(status).toBe(0);
     const report = JSON.parse(stdout) as Record<string, unknown>;
     expect(Object.keys(report)).toEqual(
-      ['name', 'piles', 'supplement', 'ledger', 'final', 'weekly'].filter((key) => key in report),
+      ['name', 'model', 'piles', 'supplement', 'ledger', 'final', 'weekly'].filter((key) => key in report),
     );
     expect(stdout).toMatch(/\d\.\d{12,}/);
   });

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 
-/** The shape of a scenario file, version 1 (docs/scenario-file.md); what the figures may be, the core decides. */
+/** The shape of a scenario file, formats 1 and 2 (docs/scenario-file.md); what the figures may be, the core decides. */
 const text = z.string();
 const number = z.number();
 const pair = z.tuple([number, number]);
+const profile = z.union([pair, z.tuple([number, number, number, number])]);
 const twelve = z.array(number);
 
 /** Zod copies every key it is not told about; remarks are welcome, misspelt fields are not. */
@@ -37,6 +38,9 @@ const materialFields = {
   char_temp: text.optional(),
   char_cap: number.optional(),
   charged: z.boolean().optional(),
+  ash: number.optional(),
+  bound: number.optional(),
+  hum: number.optional(),
   moisture_range: z.array(number).nullable().optional(),
   cn_range: z.array(number).nullable().optional(),
   source: text.optional(),
@@ -68,14 +72,21 @@ const eventFile = z.discriminatedUnion('type', [
     depth_cm: number,
     cohorts: z.union([z.literal('all'), z.array(text)]).optional(),
   }),
-  fields({ type: z.literal('fert'), date: text, n: number, depth_cm: number.optional() }),
+  fields({
+    type: z.literal('fert'),
+    date: text,
+    n: number,
+    depth_cm: number.optional(),
+    nh4: number.optional(),
+  }),
   fields({ type: z.literal('remove'), date: text, cohort: text, share: number }),
-  fields({ type: z.literal('test'), date: text, mineral_n: pair }),
+  fields({ type: z.literal('test'), date: text, mineral_n: profile }),
   fields({ type: z.literal('irrigate'), date: text, mm: number }),
 ]);
 
 /** The whole file. */
 export const scenarioFile = fields({
+  format: z.union([z.literal(1), z.literal(2)]).optional(),
   start: text,
   end: text,
   climate: fields({ t: twelve, rain: twelve, pet: twelve }),
@@ -86,7 +97,9 @@ export const scenarioFile = fields({
     clay: number.optional(),
     root_cm: number.optional(),
     cn: number.optional(),
-    mineral_n: pair.optional(),
+    ph: number.optional(),
+    history: text.optional(),
+    mineral_n: profile.optional(),
     deficit0: pair.optional(),
   }),
   events: z.array(eventFile).optional(),
@@ -102,6 +115,7 @@ export const scenarioFile = fields({
         fix_share: number.optional(),
         perennial: z.boolean().optional(),
         deep_share: number.optional(),
+        root_c: number.optional(),
         residue_share: number.optional(),
         residue_material: materialFile.optional(),
         dug_cm: number.optional(),
@@ -126,6 +140,14 @@ export const scenarioFile = fields({
   irrigation: fields({ months: z.array(number), trigger: number, refill: number }).optional(),
   deposition: number.optional(),
   params: z.record(text, z.unknown()).optional(),
+  weather: fields({
+    seed: number,
+    t_sd: number.optional(),
+    rain_sd: number.optional(),
+    year_share: number.optional(),
+    pet_t: number.optional(),
+    pet_rain: number.optional(),
+  }).optional(),
   steps_per_day: number.optional(),
   report_every: number.optional(),
   supplement: fields({

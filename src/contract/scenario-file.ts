@@ -1,11 +1,13 @@
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import { SEEDED_WEATHER_DEFAULTS, type SeededWeather } from '../core/climate/seeded-weather.ts';
 import { InputError, type FieldPath } from '../core/input-error.ts';
 import { findLibraryMaterial } from '../core/materials/library.ts';
 import { MATERIAL_DEFAULTS, type CarbonPools, type Material } from '../core/materials/material.ts';
 import { woodChipMaterial } from '../core/materials/wood-chips.ts';
-import type { ParameterOverrides } from '../core/simulation/parameters.ts';
+import type { ParameterOverrides, SoilHistory } from '../core/simulation/parameters.ts';
 import {
   DEFAULT_STEPS_PER_DAY,
+  PILE_STEPS_PER_DAY,
   SOIL_DEFAULTS,
   type BedEvent,
   type BedScenario,
@@ -25,7 +27,8 @@ import {
 } from './scenario-file-schema.ts';
 
 /**
- * The scenario file: one bed, one square metre, as JSON. Version 1 carries no version field. Short names are
+ * The scenario file: one bed, one square metre, as JSON. Format 1 carries no format field; format 2 adds optional
+ * fields only, so both are read alike. Short names are
  * those of docs/scenario-file.md; this module turns them into the core's own, and turns the core's field
  * names back when something is refused, so that an error names what stands in the file.
  */
@@ -54,6 +57,9 @@ function statedFigures(file: MaterialFields): Partial<Record<keyof Material, unk
     charTemperature: file.char_temp,
     charCapacityGPerKg: file.char_cap,
     isCharged: file.charged,
+    ashFractionDryBasis: file.ash === undefined ? undefined : file.ash / PERCENT,
+    boundNitrogenShare: file.bound,
+    humificationFactor: file.hum,
   };
   return Object.fromEntries(Object.entries(stated).filter(([, value]) => value !== undefined));
 }
@@ -115,7 +121,13 @@ function eventFrom(file: EventFile, path: FieldPath): BedEvent {
     case 'dig':
       return { type: 'dig', day, depthCm: file.depth_cm, cohortIds: file.cohorts ?? 'all' };
     case 'fert':
-      return { type: 'feed', day, nitrogenGPerM2: file.n, depthCm: file.depth_cm ?? 5 };
+      return {
+        type: 'feed',
+        day,
+        nitrogenGPerM2: file.n,
+        depthCm: file.depth_cm ?? 5,
+        ...(file.nh4 === undefined ? {} : { ammoniumShare: file.nh4 }),
+      };
     case 'remove':
       return { type: 'remove', day, cohortId: file.cohort, share: file.share };
     case 'test':
@@ -158,6 +170,7 @@ function cropFrom(file: NonNullable<ScenarioFile['crops']>[number], path: FieldP
     ...(file.fix_share === undefined ? {} : { fixedShare: file.fix_share }),
     isPerennial: file.perennial ?? false,
     deepShare: file.deep_share ?? 0,
+    ...(file.root_c === undefined ? {} : { rootCarbonGPerM2: file.root_c }),
     residueShare: file.residue_share ?? 0,
     ...(file.residue_material === undefined
       ? {}
@@ -179,7 +192,7 @@ function pileFrom(file: NonNullable<ScenarioFile['piles']>[number], path: FieldP
     isHot: file.hot ?? false,
     moistureFactor: file.moisture ?? 1,
     ...(file.kind === undefined ? {} : { kind: file.kind as Material['kind'] }),
-    stepsPerDay: file.steps_per_day ?? DEFAULT_STEPS_PER_DAY,
+    stepsPerDay: file.steps_per_day ?? PILE_STEPS_PER_DAY,
   };
 }
 
@@ -191,8 +204,22 @@ function soilFrom(file: ScenarioFile['soil']): SoilStart {
     clayPct: file.clay ?? SOIL_DEFAULTS.clayPct,
     rootZoneCm: file.root_cm ?? SOIL_DEFAULTS.rootZoneCm,
     carbonToNitrogen: file.cn ?? SOIL_DEFAULTS.carbonToNitrogen,
+    ph: file.ph ?? SOIL_DEFAULTS.ph,
+    history: (file.history ?? SOIL_DEFAULTS.history) as SoilHistory,
     mineralNGPerM2: file.mineral_n ?? SOIL_DEFAULTS.mineralNGPerM2,
     deficitMm: file.deficit0 ?? SOIL_DEFAULTS.deficitMm,
+  };
+}
+
+function weatherFrom(file: NonNullable<ScenarioFile['weather']>): SeededWeather {
+  const d = SEEDED_WEATHER_DEFAULTS;
+  return {
+    seed: file.seed,
+    temperatureSdC: file.t_sd ?? d.temperatureSdC,
+    rainSd: file.rain_sd ?? d.rainSd,
+    yearShare: file.year_share ?? d.yearShare,
+    evapotranspirationPerC: file.pet_t ?? d.evapotranspirationPerC,
+    evapotranspirationPerLogRain: file.pet_rain ?? d.evapotranspirationPerLogRain,
   };
 }
 
@@ -247,6 +274,7 @@ export function readScenarioFile(json: unknown): ScenarioRequest {
     crops: (file.crops ?? []).map((crop, i) => cropFrom(crop, ['crops', i])),
     piles: (file.piles ?? []).map((pile, i) => pileFrom(pile, ['piles', i])),
     ...(file.irrigation ? { irrigation: file.irrigation } : {}),
+    ...(file.weather ? { seededWeather: weatherFrom(file.weather) } : {}),
     depositionGPerM2Year: file.deposition ?? 0,
     ...(file.params ? { parameters: parametersFrom(file.params) } : {}),
     stepsPerDay: file.steps_per_day ?? DEFAULT_STEPS_PER_DAY,

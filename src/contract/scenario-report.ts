@@ -1,15 +1,19 @@
 import { isoDateOf } from '../core/climate/calendar.ts';
 import { InputError } from '../core/input-error.ts';
 import { carbonIncome } from '../core/ledger/balance.ts';
-import { FLOW } from '../core/ledger/flows.ts';
+import { FLOW_COUNT } from '../core/ledger/flows.ts';
+import { readPostings } from '../core/ledger/postings.ts';
+import { MODEL_VERSION } from '../core/simulation/parameters.ts';
 import type { Bed } from '../core/simulation/bed.ts';
+import type { Cohort } from '../core/simulation/cohort.ts';
+import type { Crop } from '../core/simulation/crop.ts';
+import { reportSoil } from '../core/simulation/soil-report.ts';
 import { BALANCE_TOLERANCE, runTo, startRun, type BedRun } from '../core/simulation/run.ts';
 import { readBooks } from '../core/simulation/books.ts';
 import type { PileResult } from '../core/simulation/pile.ts';
 import {
   mineralNitrogen,
   mulchHeightCm,
-  organicMatterPct,
   reportCohort,
   reportCrop,
   type PoolAmounts,
@@ -41,6 +45,7 @@ function run({ name, scenario, reportEveryDays, supplement }: ScenarioRequest) {
   weekly.push(final);
   return {
     name,
+    model: MODEL_VERSION,
     piles: Object.fromEntries([...bedRun.piles.values()].map((pile) => [pile.id, pileReport(pile)])),
     ...(doses ? { supplement: doses.map(doseReport) } : {}),
     ledger: ledgerReport(bedRun),
@@ -53,62 +58,75 @@ type StateReport = ReturnType<typeof stateReport>;
 
 function stateReport(bed: Bed, day: number) {
   const { state, constants } = bed;
-  const [layers, contactZone, rootZone] = mineralNitrogen(bed);
+  const mineral = mineralNitrogen(bed);
+  const soil = reportSoil(bed);
   return {
     date: isoDateOf(day),
-    mineral_n: { L: layers, Z0: contactZone, Z1: rootZone },
+    mineral_n: {
+      L: mineral.layersG,
+      Z0: mineral.contactZoneG,
+      Z1: mineral.rootZoneG,
+      Z2: mineral.upperSubsoilG,
+      Z3: mineral.lowerSubsoilG,
+      ammonium_share: [state.contactAmmoniumShare, state.rootAmmoniumShare],
+    },
     deficit_mm: [state.contactDeficitMm, state.rootDeficitMm],
-    som_pct: organicMatterPct(bed),
-    native_humus_c: state.nativeHumusC,
-    native_humus_n: state.nativeHumusN,
+    soil_temp: [state.contactSoilC, state.rootSoilC],
+    som_pct: soil.organicMatterPct,
+    humus_pct: soil.humusPct,
+    native_humus_c: state.activeHumusC + state.slowHumusC,
+    native_humus_n: state.activeHumusN + state.slowHumusN,
+    native_active_c: state.activeHumusC,
     inert_c: constants.inertC,
     mulch_cm: mulchHeightCm(bed),
+    rise_cm: soil.riseCm,
     flows: flowsReport(bed),
-    cohorts: Array.from({ length: state.cohorts.count }, (_, i) => cohortReport(bed, i)),
-    crops: Array.from({ length: state.crops.count }, (_, k) => cropReport(bed, k)),
+    cohorts: state.cohorts.map((cohort) => cohortReport(bed, cohort)),
+    roots: state.roots === null ? null : cohortReport(bed, state.roots),
+    crops: state.crops.map(cropReport),
   };
 }
 
 function flowsReport({ state }: Bed) {
-  const { flows } = state;
-  const sum = (...indices: number[]) => indices.reduce((total, index) => total + flows[index]!, 0);
+  const { postings: p } = state;
+  const flows = new Float64Array(FLOW_COUNT);
+  readPostings(p, flows);
   return {
-    C_in: carbonIncome(flows),
-    C_out: sum(
-      FLOW.freshCarbonTakenOff,
-      FLOW.microbialCarbonTakenOff,
-      FLOW.humusCarbonTakenOff,
-      FLOW.charCarbonTakenOff,
-    ),
-    co2_native: flows[FLOW.nativeHumusCarbonRespired]!,
-    native_min: sum(FLOW.nativeHumusToContactZone, FLOW.nativeHumusToRootZone),
-    N_mat: sum(
-      FLOW.nitrogenLaidAsFresh,
-      FLOW.nitrogenLaidAsMicrobes,
-      FLOW.nitrogenLaidAsHumus,
-      FLOW.nitrogenLaidAsChar,
-      FLOW.nitrogenLaidAsAmmonium,
-    ),
-    N_fert: sum(FLOW.fedToContactZone, FLOW.fedToRootZone),
-    N_dep: flows[FLOW.deposited]!,
-    N_fix: flows[FLOW.fixed]!,
-    N_sub: flows[FLOW.liftedFromSubsoil]!,
-    N_adj: sum(FLOW.testedContactZone, FLOW.testedRootZone),
-    leach: flows[FLOW.leached]!,
-    den: sum(FLOW.contactZoneDenitrified, FLOW.rootZoneDenitrified),
-    vol: sum(FLOW.ammoniumVolatilized, FLOW.layersVolatilized),
-    harvest: flows[FLOW.harvested]!,
-    N_removed: sum(
-      FLOW.freshNitrogenTakenOff,
-      FLOW.microbialNitrogenTakenOff,
-      FLOW.humusNitrogenTakenOff,
-      FLOW.charNitrogenTakenOff,
-      FLOW.ammoniumTakenOff,
-      FLOW.layersTakenOff,
-    ),
-    uptake: sum(FLOW.contactZoneToCrops, FLOW.rootZoneToCrops),
+    C_in: carbonIncome(flows) - p.rootCarbonToFresh,
+    C_root: p.rootCarbonToFresh,
+    C_out: p.freshCarbonTakenOff + p.microbialCarbonTakenOff + p.humusCarbonTakenOff + p.charCarbonTakenOff,
+    co2_native: p.nativeHumusCarbonRespired,
+    native_min: p.nativeHumusToContactZone + p.nativeHumusToRootZone,
+    N_mat:
+      p.nitrogenLaidAsFresh +
+      p.nitrogenLaidAsMicrobes +
+      p.nitrogenLaidAsHumus +
+      p.nitrogenLaidAsChar +
+      p.nitrogenLaidAsAmmonium,
+    N_fert: p.fedToContactZone + p.fedToRootZone,
+    N_dep: p.deposited,
+    N_fix: p.fixed,
+    N_sub: p.liftedFromSubsoil,
+    N_adj: p.testedContactZone + p.testedRootZone + p.testedUpperSubsoil + p.testedLowerSubsoil,
+    N_root: p.rootNitrogenToFresh,
+    leach: p.rootZoneToSubsoil,
+    deep_uptake: p.upperSubsoilToCrops + p.lowerSubsoilToCrops,
+    deep_loss: p.leached,
+    den: p.contactZoneDenitrified + p.rootZoneDenitrified,
+    vol: p.ammoniumVolatilized + p.layersVolatilized + p.mineralizedVolatilized,
+    harvest: p.harvested,
+    N_removed:
+      p.freshNitrogenTakenOff +
+      p.microbialNitrogenTakenOff +
+      p.humusNitrogenTakenOff +
+      p.charNitrogenTakenOff +
+      p.ammoniumTakenOff +
+      p.layersTakenOff,
+    uptake: p.contactZoneToCrops + p.rootZoneToCrops + p.upperSubsoilToCrops + p.lowerSubsoilToCrops,
     drain: state.drainedMm,
-    char_ads: sum(FLOW.contactZoneToChar, FLOW.rootZoneToChar),
+    char_ads: p.contactZoneToChar + p.rootZoneToChar,
+    ash_in: p.ashLaid,
+    ash_out: p.ashTakenOff,
   };
 }
 
@@ -122,8 +140,8 @@ const poolsReport = (pools: PoolAmounts) => ({
   CS: pools.stableChar,
 });
 
-function cohortReport(bed: Bed, i: number) {
-  const cohort = reportCohort(bed, i);
+function cohortReport(bed: Bed, one: Cohort) {
+  const cohort = reportCohort(bed, one);
   return {
     id: cohort.id,
     place: cohort.place,
@@ -140,15 +158,17 @@ function cohortReport(bed: Bed, i: number) {
     locked_now: cohort.lockedG,
     nh3: cohort.volatilizedG,
     n_limit: cohort.decayLimit,
+    ash: cohort.ashG,
   };
 }
 
-function cropReport(bed: Bed, k: number) {
-  const crop = reportCrop(bed, k);
+function cropReport(one: Crop) {
+  const crop = reportCrop(one);
   return {
     id: crop.id,
     demand: crop.demandedG,
     uptake: crop.takenG,
+    in_crop: crop.inCropG,
     fixed: crop.fixedG,
     sub: crop.subsoilG,
     short: crop.shortG,
@@ -157,6 +177,7 @@ function cropReport(bed: Bed, k: number) {
     pale_max: crop.palestSoFar,
     pale_days: crop.paleDays,
     first_pale: crop.firstPaleDay === null ? null : isoDateOf(crop.firstPaleDay),
+    root_c: crop.rootCarbonG,
   };
 }
 
@@ -201,6 +222,6 @@ function ledgerReport(bedRun: BedRun) {
     max_rel_error:
       bedRun.largestRelativeError < BALANCE_TOLERANCE ? '<1e-9' : String(bedRun.largestRelativeError),
     days: scenario.endDay - scenario.startDay,
-    peak_lock: Object.fromEntries(cohorts.ids.map((id, i) => [id, cohorts.peakLockedN[i]!])),
+    peak_lock: Object.fromEntries(cohorts.map((cohort) => [cohort.traits.id, cohort.peakLockedN])),
   };
 }

@@ -84,7 +84,7 @@ describe('sawdust dug in, nitrogen locked in % of dry mass (Allison 1965, from m
     expect(Math.abs(sawdustLockUpPct('sawdust_softwood') / 0.6 - 1)).toBeLessThan(0.25);
   });
   // A known miss, left standing: the model gives 0.76. docs/method.md says what was tried.
-  it.fails('hardwood: within 25 % (our band) of about 1.1', () => {
+  it('hardwood: within 25 % (our band) of about 1.1', () => {
     expect(Math.abs(sawdustLockUpPct('sawdust_hardwood') / 1.1 - 1)).toBeLessThan(0.25);
   });
 });

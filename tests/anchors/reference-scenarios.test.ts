@@ -5,7 +5,7 @@ import { readScenarioFile } from '../../src/contract/scenario-file.ts';
 import { reportScenario } from '../../src/contract/scenario-report.ts';
 
 /**
- * Nine scenarios computed by an independent program from docs/method.md, to ten significant digits. Agreement
+ * Twenty scenarios computed by an independent program from docs/method.md, to ten significant digits. Agreement
  * means 1e-6 relative; below a milligram, 1e-9 g absolute. Doses must be the same to the step.
  */
 const FOLDER = join(import.meta.dirname, '..', 'reference');
@@ -51,7 +51,7 @@ function differences(actual: Json, expected: Json, path = ''): string[] {
 
 describe('reference scenarios', () => {
   const names = readdirSync(join(FOLDER, 'scenarios'));
-  it('are all there', () => expect(names).toHaveLength(9));
+  it('are all there', () => expect(names).toHaveLength(20));
   it.each(names)('%s is reproduced', (name) => {
     const report = reportScenario(readScenarioFile(read('scenarios', name)));
     expect(differences(JSON.parse(JSON.stringify(report)) as Json, read('expected', name))).toEqual([]);

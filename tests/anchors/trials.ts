@@ -121,8 +121,8 @@ export function finished(scenario: BedScenario): BedRun {
   return run;
 }
 
-export const cohort = (run: BedRun, i = 0): CohortReport => reportCohort(run.bed, i);
-export const grown = (run: BedRun, k = 0): CropReport => reportCrop(run.bed, k);
+export const cohort = (run: BedRun, i = 0): CohortReport => reportCohort(run.bed, run.bed.state.cohorts[i]);
+export const grown = (run: BedRun, k = 0): CropReport => reportCrop(run.bed.state.crops[k]);
 
 export const carbonOf = (report: CohortReport): number =>
   Object.values(report.carbonG).reduce((sum, c) => sum + c, 0);

@@ -45,7 +45,9 @@ describe('days that are not in every year', () => {
       const run = startRun(scenario);
       runTo(run, scenario.endDay);
       expect(run.largestRelativeError).toBeLessThan(1e-9);
-      expect(run.bed.state.cohorts.ids).toEqual(expect.arrayContaining(['leap', 'new year']));
+      expect(run.bed.state.cohorts.map(({ traits }) => traits.id)).toEqual(
+        expect.arrayContaining(['leap', 'new year']),
+      );
     },
   );
 });

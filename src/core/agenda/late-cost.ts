@@ -1,5 +1,5 @@
 import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
-import { FLOW } from '../ledger/flows.ts';
+import { nitrogenFetchedBack, nitrogenToAir, nitrogenWashedOut } from '../ledger/flow-sums.ts';
 import { projectBed, type BedProjection } from '../projection/bed-projection.ts';
 import { bedScenario } from '../records/bed-scenario.ts';
 import type { BedBooks } from '../records/bed-records.ts';
@@ -18,16 +18,10 @@ const run = (books: BedBooks, findMaterial: FindMaterial, today: DayNumber): Bed
 const missed = ({ crops }: BedProjection): number => crops.reduce((sum, { shortG }) => sum + shortG, 0);
 const pale = ({ crops }: BedProjection): number => crops.reduce((sum, { paleDays }) => sum + paleDays, 0);
 
-/** Gone to the air and the groundwater by the end of a run, g/m2. */
+/** Gone to the air, or lying below the bed, by the end of a run, g/m2. */
 function lost({ samples }: BedProjection): number {
   const { flows } = samples.at(-1)!;
-  return (
-    flows[FLOW.ammoniumVolatilized] +
-    flows[FLOW.layersVolatilized] +
-    flows[FLOW.leached] +
-    flows[FLOW.contactZoneDenitrified] +
-    flows[FLOW.rootZoneDenitrified]
-  );
+  return nitrogenToAir(flows) + nitrogenWashedOut(flows) - nitrogenFetchedBack(flows);
 }
 
 /** A plan as it stands in the books of a bed, and the same books with it moved to today. */

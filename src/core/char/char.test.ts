@@ -76,9 +76,9 @@ describe('charging', () => {
     const charge = (id: (typeof CHARGE_RECIPE_IDS)[number]) =>
       previewCharge(char, 57, id, dayNumberFromIso('2026-05-01', []), MILD);
     const urine = charge('nitrogenSoak');
-    expect(urine.capacityG).toBeCloseTo(20, 9);
+    expect(urine.capacityG).toBeCloseTo(7, 9);
     expect(urine.heldWhenReadyG).toBeGreaterThan(charge('castingsBlend').heldWhenReadyG);
-    expect(urine.heldWhenReadyG + urine.missingG).toBeCloseTo(20, 9);
+    expect(urine.heldWhenReadyG + urine.missingG).toBeCloseTo(7, 9);
     expect(urine.capacityRangeG[0]).toBeLessThan(urine.capacityG);
   });
 });

@@ -4,9 +4,10 @@ import { dayNumberFromIso, daysInMonth } from './calendar.ts';
 import { isSouthern } from './climate.ts';
 import { CLIMATE_PATTERNS } from './patterns.ts';
 import { q10Modifier } from './modifiers.ts';
+import { monthAnomaly, SEEDED_WEATHER_DEFAULTS } from './seeded-weather.ts';
 import { airTemperatureC, weatherSeries } from './weather.ts';
 
-const RULES = { rainGapDays: 4, frozenC: -5, temperatureModifierCap: 6 };
+const RULES = { rainGapDays: 4, frozenC: -5, temperatureModifierCap: 6, frostFactor: 0.3 };
 
 describe('days from monthly normals', () => {
   it.each(CLIMATE_PATTERNS.map((pattern) => [pattern.id, pattern] as const))(
@@ -52,7 +53,7 @@ describe('days from monthly normals', () => {
     const [climate] = CLIMATE_PATTERNS;
     const early = weatherSeries(climate, 738_000, 100, RULES);
     const late = weatherSeries(climate, 738_040, 60, RULES);
-    expect([...late.temperatureModifier]).toEqual([...early.temperatureModifier.slice(40)]);
+    expect([...late.surfaceModifier]).toEqual([...early.surfaceModifier.slice(40)]);
     expect([...late.q10Modifier]).toEqual([...early.q10Modifier.slice(40)]);
     expect([...late.rainMm.slice(4)]).toEqual([...early.rainMm.slice(44)]);
   });
@@ -77,11 +78,13 @@ describe('days from monthly normals', () => {
     const [climate] = CLIMATE_PATTERNS;
     const first = dayNumberFromIso('2026-03-01', []);
     const normal = weatherSeries(climate, first, 31, RULES);
-    const measured = weatherSeries(climate, first, 31, RULES, [
-      { date: '2026-03-10', temperatureC: 21, rainMm: 17.5, evapotranspirationMm: null },
-      { date: '2026-03-11', temperatureC: 2, rainMm: 0, evapotranspirationMm: 0.4 },
-      { date: '2027-01-01', temperatureC: 2, rainMm: 0, evapotranspirationMm: 0.4 },
-    ]);
+    const measured = weatherSeries(climate, first, 31, RULES, {
+      measured: [
+        { date: '2026-03-10', temperatureC: 21, rainMm: 17.5, evapotranspirationMm: null },
+        { date: '2026-03-11', temperatureC: 2, rainMm: 0, evapotranspirationMm: 0.4 },
+        { date: '2027-01-01', temperatureC: 2, rainMm: 0, evapotranspirationMm: 0.4 },
+      ],
+    });
     expect([measured.rainMm[9], measured.rainMm[10]]).toEqual([17.5, 0]);
     expect(measured.evapotranspirationMm[9]).toBe(normal.evapotranspirationMm[9]);
     expect(measured.evapotranspirationMm[10]).toBe(0.4);
@@ -90,5 +93,58 @@ describe('days from monthly normals', () => {
       expect(measured.q10Modifier[i]).toBe(normal.q10Modifier[i]);
       expect(measured.evapotranspirationMm[i]).toBe(normal.evapotranspirationMm[i]);
     }
+  });
+});
+
+describe('seeded weather', () => {
+  const rothamsted = CLIMATE_PATTERNS.find(({ id }) => id === 'cool_temperate')!;
+  const seeded = (seed: number) => ({ seed, ...SEEDED_WEATHER_DEFAULTS });
+  const dayOf = (iso: string) => dayNumberFromIso(iso, []);
+  const on = (iso: string, seed: number) => {
+    const series = weatherSeries(
+      rothamsted,
+      dayOf(iso),
+      1,
+      { ...RULES, rainGapDays: 1 },
+      { seeded: seeded(seed) },
+    );
+    return [series.airC[0], series.rainMm[0], series.evapotranspirationMm[0]];
+  };
+  it('is the weather of the verification values', () => {
+    const january = monthAnomaly(seeded(7), 2021, 1);
+    expect(january.temperatureC).toBeCloseTo(-0.710557473, 8);
+    expect(january.logRain).toBeCloseTo(-0.6653653462, 8);
+    const december = monthAnomaly(seeded(2_147_483_647), 2022, 12);
+    expect(december.temperatureC).toBeCloseTo(2.132101364, 8);
+    expect(december.logRain).toBeCloseTo(-0.04704920051, 8);
+    [3.50273456, 1.227172254, 0.2073643554].forEach((value, i) =>
+      expect(on('2021-01-01', 7)[i]).toBeCloseTo(value, 7),
+    );
+    [16.4962783, 1.224179295, 2.520185833].forEach((value, i) =>
+      expect(on('2021-07-20', 7)[i]).toBeCloseTo(value, 7),
+    );
+  });
+  it('leaves the long mean where it was, and makes wet and dry winters', () => {
+    const series = weatherSeries(rothamsted, dayOf('2021-01-01'), 365 * 60, RULES, { seeded: seeded(3) });
+    const normal = weatherSeries(rothamsted, dayOf('2021-01-01'), 365 * 60, RULES);
+    const sum = (values: Float64Array) => values.reduce((all, one) => all + one, 0);
+    expect(Math.abs(sum(series.airC) - sum(normal.airC)) / series.airC.length).toBeLessThan(0.25);
+    expect(Math.abs(sum(series.rainMm) / sum(normal.rainMm) - 1)).toBeLessThan(0.08);
+    const winters = Array.from({ length: 50 }, (_, y) => sum(series.rainMm.subarray(y * 365, y * 365 + 90)));
+    expect(Math.max(...winters) / Math.min(...winters)).toBeGreaterThan(1.5);
+  });
+  it('gives way to days that were measured', () => {
+    const day = dayOf('2026-03-10');
+    const series = weatherSeries(rothamsted, day, 2, RULES, {
+      seeded: seeded(5),
+      measured: [{ date: '2026-03-10', temperatureC: 21, rainMm: 17.5, evapotranspirationMm: 2 }],
+    });
+    expect([series.airC[0], series.rainMm[0], series.evapotranspirationMm[0]]).toEqual([21, 17.5, 2]);
+    expect(series.airC[1]).toBeLessThan(15);
+  });
+  it('lies under snow when it freezes', () => {
+    const frozen = { ...rothamsted, temperatureC: Array<number>(12).fill(-10) };
+    const series = weatherSeries(frozen, dayOf('2026-01-01'), 1, RULES);
+    expect([series.airC[0], series.surfaceC[0], series.yearlySurfaceC]).toEqual([-10, -3, -3]);
   });
 });

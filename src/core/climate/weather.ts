@@ -1,13 +1,19 @@
 import { calendarDateOf, dayNumberFromIso, daysInMonth, type DayNumber } from './calendar.ts';
 import type { ClimateNormals } from './climate.ts';
+import { total } from '../numerics/total.ts';
 import { q10Modifier, temperatureModifier } from './modifiers.ts';
+import { monthAnomaly, type SeededWeather } from './seeded-weather.ts';
 
 /** Weather of every day of a run, index 0 = first day. */
 export interface WeatherSeries {
   readonly firstDay: DayNumber;
-  /** Temperature modifier of decay. */
-  readonly temperatureModifier: Float64Array;
-  /** Factor on what doubles with every 10 C, such as the loss of ammonia. */
+  /** Mean air temperature, degrees C. */
+  readonly airC: Float64Array;
+  /** Temperature of the surface: that of the air, tempered by snow below 0, degrees C. */
+  readonly surfaceC: Float64Array;
+  /** Temperature modifier of decay at the surface. */
+  readonly surfaceModifier: Float64Array;
+  /** Factor on what doubles with every 10 C of the air, such as the loss of ammonia. */
   readonly q10Modifier: Float64Array;
   /** Rain that falls that day (collected over the rain gap), mm. */
   readonly rainMm: Float64Array;
@@ -15,6 +21,8 @@ export interface WeatherSeries {
   readonly evapotranspirationMm: Float64Array;
   /** Month of the day, 1 to 12. */
   readonly month: Uint8Array;
+  /** Mean of the surface over the year by the normals, degrees C. */
+  readonly yearlySurfaceC: number;
 }
 
 /** What a station measured on one day. */
@@ -37,55 +45,89 @@ export function airTemperatureC(normals: ClimateNormals, dayNumber: DayNumber): 
 }
 
 function temperatureOnDate(means: readonly number[], year: number, month: number, day: number): number {
-  const fromMonth = day >= MID_MONTH ? month : month === 1 ? 12 : month - 1;
-  const fromYear = day < MID_MONTH && month === 1 ? year - 1 : year;
-  const span = daysInMonth(fromYear, fromMonth);
-  const elapsed = day >= MID_MONTH ? day - MID_MONTH : day + span - MID_MONTH;
+  const { fromMonth, share } = betweenMiddles(year, month, day);
   const from = means[fromMonth - 1];
   const to = means[fromMonth % 12];
-  return from + ((to - from) * elapsed) / span;
+  return from + (to - from) * share;
 }
+
+/** The month whose 15th was the last, and how far the day stands on the way to the next 15th, 0 to 1. */
+function betweenMiddles(year: number, month: number, day: number) {
+  const isPast = day >= MID_MONTH;
+  const fromMonth = isPast ? month : month === 1 ? 12 : month - 1;
+  const fromYear = !isPast && month === 1 ? year - 1 : year;
+  const span = daysInMonth(fromYear, fromMonth);
+  return { fromYear, fromMonth, share: (isPast ? day - MID_MONTH : day + span - MID_MONTH) / span };
+}
+
+/** Below 0 C snow keeps the surface warmer than the air. */
+const surfaceTemperatureC = (airC: number, frostFactor: number): number =>
+  airC >= 0 ? airC : frostFactor * airC;
 
 export interface WeatherRules {
   /** Rain falls on every day whose number is divisible by this, days. */
   readonly rainGapDays: number;
   readonly frozenC: number;
   readonly temperatureModifierCap: number;
+  /** Surface over air temperature below 0 C. */
+  readonly frostFactor: number;
+}
+
+/** What stands in the place of the monthly normals. */
+export interface WeatherChanges {
+  /** Days that were measured; they stand as they were. */
+  readonly measured?: readonly MeasuredDay[] | undefined;
+  /** Years that stray from the normals by a seed. */
+  readonly seeded?: SeededWeather | undefined;
 }
 
 /**
- * Days from monthly normals: temperature by interpolation, rain gathered and let fall every few days. Days that were
- * measured stand in their place as they were.
+ * Days from monthly normals: temperature by interpolation, rain gathered and let fall every few days. Seeded weather
+ * strays month by month; days that were measured stand in their place as they were.
  */
 export function weatherSeries(
   normals: ClimateNormals,
   firstDay: DayNumber,
   dayCount: number,
   rules: WeatherRules,
-  measured: readonly MeasuredDay[] = [],
+  { measured = [], seeded }: WeatherChanges = {},
 ): WeatherSeries {
   const measuredOn = new Map(measured.map((one) => [dayNumberFromIso(one.date, ['weather', 'date']), one]));
   const series = {
     firstDay,
-    temperatureModifier: new Float64Array(dayCount),
+    airC: new Float64Array(dayCount),
+    surfaceC: new Float64Array(dayCount),
+    surfaceModifier: new Float64Array(dayCount),
     q10Modifier: new Float64Array(dayCount),
     rainMm: new Float64Array(dayCount),
     evapotranspirationMm: new Float64Array(dayCount),
     month: new Uint8Array(dayCount),
+    yearlySurfaceC: total(normals.temperatureC.map((t) => surfaceTemperatureC(t, rules.frostFactor))) / 12,
   };
+  const monthOf = monthlyMeans(normals, seeded);
   let { year, month, day } = calendarDateOf(firstDay);
   let monthLength = daysInMonth(year, month);
   let gatheredRainMm = 0;
   for (let i = 0; i < dayCount; i++) {
     const asMeasured = measuredOn.get(firstDay + i);
-    const airC = asMeasured?.temperatureC ?? temperatureOnDate(normals.temperatureC, year, month, day);
-    series.temperatureModifier[i] = temperatureModifier(airC, rules.frozenC, rules.temperatureModifierCap);
+    const means = monthOf(year, month);
+    let airC = asMeasured?.temperatureC;
+    if (airC === undefined) {
+      const { fromYear, fromMonth, share } = betweenMiddles(year, month, day);
+      const from = monthOf(fromYear, fromMonth).temperatureC;
+      const to = monthOf(fromMonth === 12 ? fromYear + 1 : fromYear, (fromMonth % 12) + 1).temperatureC;
+      airC = from + (to - from) * share;
+    }
+    const surfaceC = surfaceTemperatureC(airC, rules.frostFactor);
+    series.airC[i] = airC;
+    series.surfaceC[i] = surfaceC;
+    series.surfaceModifier[i] = temperatureModifier(surfaceC, rules.frozenC, rules.temperatureModifierCap);
     series.q10Modifier[i] = q10Modifier(airC);
     series.evapotranspirationMm[i] =
-      asMeasured?.evapotranspirationMm ?? normals.evapotranspirationMm[month - 1] / monthLength;
+      asMeasured?.evapotranspirationMm ?? means.evapotranspirationMm / monthLength;
     series.month[i] = month;
     if (asMeasured) series.rainMm[i] = asMeasured.rainMm;
-    else gatheredRainMm += normals.rainMm[month - 1] / monthLength;
+    else gatheredRainMm += means.rainMm / monthLength;
     if (!asMeasured && (firstDay + i) % rules.rainGapDays === 0) {
       series.rainMm[i] = gatheredRainMm;
       gatheredRainMm = 0;
@@ -99,4 +141,39 @@ export function weatherSeries(
     }
   }
   return series;
+}
+
+interface MonthMeans {
+  readonly temperatureC: number;
+  readonly rainMm: number;
+  readonly evapotranspirationMm: number;
+}
+
+/** The means of one month of one year: the normals, or what the seed makes of them; each worked out once. */
+function monthlyMeans(
+  normals: ClimateNormals,
+  seeded: SeededWeather | undefined,
+): (year: number, month: number) => MonthMeans {
+  const normal: MonthMeans[] = normals.temperatureC.map((temperatureC, m) => ({
+    temperatureC,
+    rainMm: normals.rainMm[m],
+    evapotranspirationMm: normals.evapotranspirationMm[m],
+  }));
+  if (!seeded) return (_, month) => normal[month - 1];
+  const known = new Map<number, MonthMeans>();
+  return (year, month) => {
+    const key = year * 12 + month;
+    let means = known.get(key);
+    if (!means) {
+      const { temperatureC, rainMm, evapotranspirationMm } = normal[month - 1];
+      const strays = monthAnomaly(seeded, year, month);
+      means = {
+        temperatureC: temperatureC + strays.temperatureC,
+        rainMm: rainMm * strays.rainFactor,
+        evapotranspirationMm: evapotranspirationMm * strays.evapotranspirationFactor,
+      };
+      known.set(key, means);
+    }
+    return means;
+  };
 }

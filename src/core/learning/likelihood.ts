@@ -1,7 +1,11 @@
 import type { DayNumber } from '../climate/calendar.ts';
-import { isOnSurface, freshCarbon } from '../simulation/cohort-table.ts';
+import type { ModelError } from '../projection/draws.ts';
+import { freshCarbon, isOnSurface } from '../simulation/cohort.ts';
 import { layerThicknessCm } from '../simulation/processes/mulch-stack.ts';
-import { mineralNitrogen, mulchHeightCm, organicMatterPct } from '../simulation/report.ts';
+import { mineralNitrogen, mulchHeightCm } from '../simulation/report.ts';
+import { organicMatterPct } from '../simulation/soil-report.ts';
+import { clamp } from '../numerics/interpolation.ts';
+import type { Bed } from '../simulation/bed.ts';
 import type { BedRun } from '../simulation/run.ts';
 import { CONTACT_ZONE_CM } from '../simulation/scenario.ts';
 import type { MeasuredPoint } from './measured-points.ts';
@@ -33,17 +37,25 @@ export const lookDay = ({ type, day }: MeasuredPoint): DayNumber =>
 
 const normal = (off: number, spread: number): number => -0.5 * (off / spread) ** 2;
 
-/** Logarithm of how well a draw, standing on the right morning, explains one point; 0 at best. */
-export function logLikelihood({ bed, scenario }: BedRun, point: MeasuredPoint): number {
+/**
+ * Logarithm of how well a draw, standing on the right morning, explains one point; 0 at best. A laboratory's organic
+ * matter is held against what a laboratory would find, half-rotted matter included; mineral nitrogen against what the
+ * draw has, with its own error of the model.
+ */
+export function logLikelihood(
+  { bed }: BedRun,
+  point: MeasuredPoint,
+  { supplyFactor }: Pick<ModelError, 'supplyFactor'>,
+): number {
   const { state, constants } = bed;
   switch (point.type) {
     case 'thickness': {
-      const i = point.layerId === null ? -1 : state.cohorts.ids.indexOf(point.layerId);
+      const layer = state.cohorts.find(({ traits }) => traits.id === point.layerId);
       const cm =
         point.layerId === null
           ? mulchHeightCm(bed)
-          : i >= 0 && isOnSurface(state.cohorts, i)
-            ? layerThicknessCm(state.cohorts, i, constants.parameters.settlingShare)
+          : layer && isOnSurface(layer)
+            ? layerThicknessCm(layer, constants.parameters.settlingShare)
             : 0;
       const spread = Math.hypot(MEASURING.thicknessCm, MEASURING.thicknessShare * point.thicknessCm);
       return normal(cm - point.thicknessCm, spread);
@@ -51,10 +63,7 @@ export function logLikelihood({ bed, scenario }: BedRun, point: MeasuredPoint): 
     case 'leafColor':
       return leafLikelihood(palest({ bed }, point.plantingId), point.step);
     case 'mineralNitrogen': {
-      const [, contact, root] = mineralNitrogen(bed);
-      const below = scenario.soil.rootZoneCm - CONTACT_ZONE_CM;
-      const share = Math.min(1, Math.max(0, point.sampledDepthCm - CONTACT_ZONE_CM) / below);
-      const there = contact + root * share;
+      const there = sampledNitrogenG(bed, point.sampledDepthCm) * supplyFactor;
       return normal(Math.log((there + 0.1) / (point.nitrogenGPerM2 + 0.1)), MEASURING.mineralLogRatio);
     }
     case 'organicMatter': {
@@ -64,13 +73,24 @@ export function logLikelihood({ bed, scenario }: BedRun, point: MeasuredPoint): 
   }
 }
 
+/** Mineral nitrogen down to a depth, the subsoil included where the sample reached it, g/m2. */
+export function sampledNitrogenG(bed: Bed, depthCm: number): number {
+  const { contactZoneG, rootZoneG, upperSubsoilG, lowerSubsoilG } = mineralNitrogen(bed);
+  const { rootZoneCm, subsoilCellCm } = bed.constants;
+  const shareOf = (fromCm: number, thickCm: number) => clamp((depthCm - fromCm) / thickCm, 0, 1);
+  return (
+    contactZoneG * shareOf(0, CONTACT_ZONE_CM) +
+    rootZoneG * shareOf(CONTACT_ZONE_CM, rootZoneCm - CONTACT_ZONE_CM) +
+    upperSubsoilG * shareOf(rootZoneCm, subsoilCellCm) +
+    lowerSubsoilG * shareOf(rootZoneCm + subsoilCellCm, subsoilCellCm)
+  );
+}
+
 function palest({ bed: { state } }: Pick<BedRun, 'bed'>, plantingId: string | null): number | null {
-  const { crops } = state;
   let palestSoFar: number | null = null;
-  for (let k = 0; k < crops.count; k++) {
-    const id = crops.ids[k];
-    const isMeant = plantingId === null || id === plantingId || id.startsWith(`${plantingId}:`);
-    if (crops.isAlive[k] === 1 && isMeant) palestSoFar = Math.max(palestSoFar ?? 0, crops.paleness[k]);
+  for (const { plan, isAlive, paleness } of state.crops) {
+    const isMeant = plantingId === null || plan.id === plantingId || plan.id.startsWith(`${plantingId}:`);
+    if (isAlive && isMeant) palestSoFar = Math.max(palestSoFar ?? 0, paleness);
   }
   return palestSoFar;
 }
@@ -84,10 +104,9 @@ function leafLikelihood(paleness: number | null, step: keyof typeof PALENESS_OF_
 
 /** How fast a layer has rotted since it was laid, per year; null when it is not there or has hardly begun. */
 export function rotRate({ bed, scenario }: BedRun, layerId: string, day: DayNumber): number | null {
-  const { cohorts } = bed.state;
-  const i = cohorts.ids.indexOf(layerId);
+  const layer = bed.state.cohorts.find(({ traits }) => traits.id === layerId);
   const laid = scenario.events.find((event) => event.type === 'apply' && event.id === layerId);
-  if (i < 0 || !laid || day <= laid.day) return null;
-  const left = freshCarbon(cohorts, i) / cohorts.openingC[i];
+  if (!layer || !laid || day <= laid.day) return null;
+  const left = freshCarbon(layer) / layer.openingC;
   return left > 0 && left < 1 ? (-Math.log(left) * 365) / (day - laid.day) : null;
 }

@@ -15,7 +15,7 @@ import {
 import { bedScenario } from '../records/bed-scenario.ts';
 import { layerThicknessCm } from '../simulation/processes/mulch-stack.ts';
 import { mineralNitrogen } from '../simulation/report.ts';
-import { runTo, startRun } from '../simulation/run.ts';
+import { runTo, startRun, type BedRun } from '../simulation/run.ts';
 import { endingOn, type BedScenario } from '../simulation/scenario.ts';
 import { logLikelihood, lookDay, MEASURING, rotRate } from './likelihood.ts';
 import type { MeasuredPoint } from './measured-points.ts';
@@ -61,27 +61,27 @@ interface Truth {
 /** Roughly normal with a spread of 1. */
 const scatter = (next: () => number) => Array.from({ length: 12 }, next).reduce((sum, one) => sum + one, -6);
 
+const chipsCm = ({ bed }: BedRun): number =>
+  layerThicknessCm(
+    bed.state.cohorts.find(({ traits }) => traits.id === 'chips')!,
+    bed.constants.parameters.settlingShare,
+  );
+
 function truthOf(number: number): Truth {
   const next = seededStream(9_000 + number);
-  const run = startRun({
-    ...drawScenario(endingOn(SCENARIO, LATER + 2), 77, number).scenario,
-    stepsPerDay: 1,
-  });
-  const thickness = () => {
-    const { cohorts } = run.bed.state;
-    return layerThicknessCm(
-      cohorts,
-      cohorts.ids.indexOf('chips'),
-      run.bed.constants.parameters.settlingShare,
-    );
+  const { scenario, modelError } = drawScenario(endingOn(SCENARIO, LATER + 2), 77, number);
+  const run = startRun(scenario);
+  const thickness = () => chipsCm(run);
+  const availableG = () => {
+    const { contactZoneG, rootZoneG } = mineralNitrogen(run.bed);
+    return (contactZoneG + rootZoneG) * modelError.supplyFactor;
   };
   const points: MeasuredPoint[] = [];
   const days = [...MEASURED_DAYS.map((day) => day + 1), SOIL_TESTED_DAY].sort((a, b) => a - b);
   for (const day of days) {
     runTo(run, day);
     if (day === SOIL_TESTED_DAY) {
-      const [, contact, root] = mineralNitrogen(run.bed);
-      const nitrogenGPerM2 = (contact + root) * Math.exp(MEASURING.mineralLogRatio * scatter(next));
+      const nitrogenGPerM2 = availableG() * Math.exp(MEASURING.mineralLogRatio * scatter(next));
       points.push({ type: 'mineralNitrogen', day, nitrogenGPerM2, sampledDepthCm: 30 });
     } else {
       const cm = thickness();
@@ -91,9 +91,9 @@ function truthOf(number: number): Truth {
   }
   runTo(run, TODAY);
   const rate = rotRate(run, 'chips', TODAY)!;
-  const [, contact, root] = mineralNitrogen(run.bed);
+  const availableNowG = availableG();
   runTo(run, LATER);
-  return { points, chipsLaterCm: thickness(), availableNowG: contact + root, rotRate: rate };
+  return { points, chipsLaterCm: thickness(), availableNowG, rotRate: rate };
 }
 
 /** The prior draws, run once; each garden only weighs them anew. */
@@ -105,30 +105,28 @@ interface Prior {
 }
 
 function priorOf(number: number): Prior {
-  const { scenario } = drawScenario(endingOn(SCENARIO, LATER + 2), PLAN.seed, number);
+  const { scenario, modelError } = drawScenario(endingOn(SCENARIO, LATER + 2), PLAN.seed, number);
   const looks = new Map<DayNumber, ReturnType<typeof startRun>>();
   const days = [...MEASURED_DAYS.map((day) => day + 1), SOIL_TESTED_DAY];
   for (const day of days) {
-    const run = startRun({ ...scenario, stepsPerDay: 1 });
+    const run = startRun(scenario);
     runTo(run, day);
     looks.set(day, run);
   }
-  const end = startRun({ ...scenario, stepsPerDay: 1 });
+  const end = startRun(scenario);
   runTo(end, TODAY);
   const rate = rotRate(end, 'chips', TODAY);
   runTo(end, LATER);
-  const { cohorts } = end.bed.state;
   return {
     outcome: drawOutcome(SCENARIO, PLAN, number, 'season'),
     logsOf: (points) => ({
-      log: points.reduce((sum, point) => sum + logLikelihood(looks.get(lookDay(point))!, point), 0),
+      log: points.reduce(
+        (sum, point) => sum + logLikelihood(looks.get(lookDay(point))!, point, modelError),
+        0,
+      ),
       rate,
     }),
-    chipsLaterCm: layerThicknessCm(
-      cohorts,
-      cohorts.ids.indexOf('chips'),
-      end.bed.constants.parameters.settlingShare,
-    ),
+    chipsLaterCm: chipsCm(end),
   };
 }
 

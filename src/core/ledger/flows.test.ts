@@ -3,16 +3,28 @@ import {
   CARBON_ACCOUNTS,
   CARBON_SINKS,
   CARBON_SOURCES,
+  ASH_ACCOUNTS,
+  ASH_SINKS,
+  ASH_SOURCES,
   NITROGEN_ACCOUNTS,
   NITROGEN_SINKS,
   NITROGEN_SOURCES,
 } from './accounts.ts';
-import { carbonExpense, carbonIncome, nitrogenExpense, nitrogenIncome } from './balance.ts';
+import {
+  ashExpense,
+  ashIncome,
+  carbonExpense,
+  carbonIncome,
+  nitrogenExpense,
+  nitrogenIncome,
+} from './balance.ts';
+import { openPostings, readPostings } from './postings.ts';
 import { FLOW, FLOW_COUNT, FLOW_NAMES, ROUTES, type FlowName } from './flows.ts';
 
 const CHART = {
   carbon: { assets: CARBON_ACCOUNTS, sources: CARBON_SOURCES, sinks: CARBON_SINKS },
   nitrogen: { assets: NITROGEN_ACCOUNTS, sources: NITROGEN_SOURCES, sinks: NITROGEN_SINKS },
+  ash: { assets: ASH_ACCOUNTS, sources: ASH_SOURCES, sinks: ASH_SINKS },
 } as const;
 
 /** Running totals with one posting of 3 g made. */
@@ -23,6 +35,15 @@ const posted = (name: FlowName): Float64Array => {
 };
 
 describe('postings', () => {
+  it('are read in the order of their names', () => {
+    expect(Object.keys(openPostings())).toEqual(FLOW_NAMES);
+    const postings = openPostings();
+    FLOW_NAMES.forEach((name, i) => (postings[name] = i));
+    const read = new Float64Array(FLOW_COUNT);
+    readPostings(postings, read);
+    expect([...read]).toEqual(FLOW_NAMES.map((_, i) => i));
+  });
+
   it.each(FLOW_NAMES)('%s goes from one account of its element to another', (name) => {
     const { element, from, to } = ROUTES[name];
     const { assets, sources, sinks } = CHART[element];
@@ -45,6 +66,7 @@ describe('postings', () => {
       expect([nitrogenIncome(flows), nitrogenExpense(flows)]).toEqual(
         element === 'nitrogen' ? [income, expense] : [0, 0],
       );
+      expect([ashIncome(flows), ashExpense(flows)]).toEqual(element === 'ash' ? [income, expense] : [0, 0]);
     },
   );
 

@@ -1,11 +1,13 @@
-import type { CarbonParty, NitrogenParty } from './accounts.ts';
+import type { AshParty, CarbonParty, NitrogenParty } from './accounts.ts';
 
 type Route =
   | { readonly element: 'carbon'; readonly from: CarbonParty; readonly to: CarbonParty }
-  | { readonly element: 'nitrogen'; readonly from: NitrogenParty; readonly to: NitrogenParty };
+  | { readonly element: 'nitrogen'; readonly from: NitrogenParty; readonly to: NitrogenParty }
+  | { readonly element: 'ash'; readonly from: AshParty; readonly to: AshParty };
 
 const carbon = (from: CarbonParty, to: CarbonParty): Route => ({ element: 'carbon', from, to });
 const nitrogen = (from: NitrogenParty, to: NitrogenParty): Route => ({ element: 'nitrogen', from, to });
+const ash = (from: AshParty, to: AshParty): Route => ({ element: 'ash', from, to });
 
 /**
  * Every posting the model can make: one debit, one credit. The simulation adds to a running total per
@@ -17,6 +19,7 @@ export const ROUTES = {
   carbonLaidAsMicrobes: carbon('materials', 'microbes'),
   carbonLaidAsHumus: carbon('materials', 'humus'),
   carbonLaidAsChar: carbon('materials', 'char'),
+  rootCarbonToFresh: carbon('roots', 'fresh'),
   freshCarbonGrown: carbon('fresh', 'microbes'),
   freshCarbonHumified: carbon('fresh', 'humus'),
   freshCarbonRespired: carbon('fresh', 'air'),
@@ -35,16 +38,21 @@ export const ROUTES = {
   nitrogenLaidAsHumus: nitrogen('materials', 'humus'),
   nitrogenLaidAsChar: nitrogen('materials', 'char'),
   nitrogenLaidAsAmmonium: nitrogen('materials', 'ammonium'),
+  nitrateLaidInLayers: nitrogen('materials', 'layers'),
+  nitrateLaidInContactZone: nitrogen('materials', 'contactZone'),
   residueNitrogenToFresh: nitrogen('crops', 'fresh'),
   residueNitrogenToMicrobes: nitrogen('crops', 'microbes'),
   residueNitrogenToHumus: nitrogen('crops', 'humus'),
   residueNitrogenToChar: nitrogen('crops', 'char'),
   residueNitrogenToAmmonium: nitrogen('crops', 'ammonium'),
+  rootNitrogenToFresh: nitrogen('crops', 'fresh'),
   fedToContactZone: nitrogen('fertiliser', 'contactZone'),
   fedToRootZone: nitrogen('fertiliser', 'rootZone'),
   deposited: nitrogen('deposition', 'contactZone'),
   testedContactZone: nitrogen('soilTest', 'contactZone'),
   testedRootZone: nitrogen('soilTest', 'rootZone'),
+  testedUpperSubsoil: nitrogen('soilTest', 'upperSubsoil'),
+  testedLowerSubsoil: nitrogen('soilTest', 'lowerSubsoil'),
   fixed: nitrogen('fixation', 'crops'),
   liftedFromSubsoil: nitrogen('subsoil', 'crops'),
   freshNitrogenTaken: nitrogen('fresh', 'microbes'),
@@ -54,6 +62,7 @@ export const ROUTES = {
   mineralizedToLayers: nitrogen('microbes', 'layers'),
   mineralizedToContactZone: nitrogen('microbes', 'contactZone'),
   mineralizedToRootZone: nitrogen('microbes', 'rootZone'),
+  mineralizedVolatilized: nitrogen('microbes', 'ammonia'),
   microbialNitrogenHumified: nitrogen('microbes', 'humus'),
   laidHumusToLayers: nitrogen('humus', 'layers'),
   laidHumusToContactZone: nitrogen('humus', 'contactZone'),
@@ -73,11 +82,15 @@ export const ROUTES = {
   layersToContactZone: nitrogen('layers', 'contactZone'),
   layersToRootZone: nitrogen('layers', 'rootZone'),
   contactZoneToRootZone: nitrogen('contactZone', 'rootZone'),
-  leached: nitrogen('rootZone', 'leached'),
+  rootZoneToSubsoil: nitrogen('rootZone', 'upperSubsoil'),
+  upperToLowerSubsoil: nitrogen('upperSubsoil', 'lowerSubsoil'),
+  leached: nitrogen('lowerSubsoil', 'leached'),
   contactZoneDenitrified: nitrogen('contactZone', 'denitrified'),
   rootZoneDenitrified: nitrogen('rootZone', 'denitrified'),
   contactZoneToCrops: nitrogen('contactZone', 'crops'),
   rootZoneToCrops: nitrogen('rootZone', 'crops'),
+  upperSubsoilToCrops: nitrogen('upperSubsoil', 'crops'),
+  lowerSubsoilToCrops: nitrogen('lowerSubsoil', 'crops'),
   harvested: nitrogen('crops', 'harvested'),
   freshNitrogenTakenOff: nitrogen('fresh', 'takenOff'),
   microbialNitrogenTakenOff: nitrogen('microbes', 'takenOff'),
@@ -85,6 +98,9 @@ export const ROUTES = {
   charNitrogenTakenOff: nitrogen('char', 'takenOff'),
   ammoniumTakenOff: nitrogen('ammonium', 'takenOff'),
   layersTakenOff: nitrogen('layers', 'takenOff'),
+
+  ashLaid: ash('materials', 'minerals'),
+  ashTakenOff: ash('minerals', 'takenOff'),
 } as const satisfies Record<string, Route>;
 
 export type FlowName = keyof typeof ROUTES;
@@ -92,80 +108,7 @@ export type FlowName = keyof typeof ROUTES;
 export const FLOW_NAMES = Object.keys(ROUTES) as readonly FlowName[];
 export const FLOW_COUNT = FLOW_NAMES.length;
 
-/**
- * Place of each posting in a flow array, in the order of ROUTES. Written out as a literal so that the hot
- * loop reads constants.
- */
-export const FLOW = {
-  carbonLaidAsFresh: 0,
-  carbonLaidAsMicrobes: 1,
-  carbonLaidAsHumus: 2,
-  carbonLaidAsChar: 3,
-  freshCarbonGrown: 4,
-  freshCarbonHumified: 5,
-  freshCarbonRespired: 6,
-  microbialCarbonHumified: 7,
-  microbialCarbonRespired: 8,
-  laidHumusCarbonRespired: 9,
-  nativeHumusCarbonRespired: 10,
-  charCarbonRespired: 11,
-  freshCarbonTakenOff: 12,
-  microbialCarbonTakenOff: 13,
-  humusCarbonTakenOff: 14,
-  charCarbonTakenOff: 15,
-  nitrogenLaidAsFresh: 16,
-  nitrogenLaidAsMicrobes: 17,
-  nitrogenLaidAsHumus: 18,
-  nitrogenLaidAsChar: 19,
-  nitrogenLaidAsAmmonium: 20,
-  residueNitrogenToFresh: 21,
-  residueNitrogenToMicrobes: 22,
-  residueNitrogenToHumus: 23,
-  residueNitrogenToChar: 24,
-  residueNitrogenToAmmonium: 25,
-  fedToContactZone: 26,
-  fedToRootZone: 27,
-  deposited: 28,
-  testedContactZone: 29,
-  testedRootZone: 30,
-  fixed: 31,
-  liftedFromSubsoil: 32,
-  freshNitrogenTaken: 33,
-  immobilizedFromLayers: 34,
-  immobilizedFromContactZone: 35,
-  immobilizedFromRootZone: 36,
-  mineralizedToLayers: 37,
-  mineralizedToContactZone: 38,
-  mineralizedToRootZone: 39,
-  microbialNitrogenHumified: 40,
-  laidHumusToLayers: 41,
-  laidHumusToContactZone: 42,
-  laidHumusToRootZone: 43,
-  nativeHumusToContactZone: 44,
-  nativeHumusToRootZone: 45,
-  charToContactZone: 46,
-  charToRootZone: 47,
-  contactZoneToChar: 48,
-  rootZoneToChar: 49,
-  charToLayers: 50,
-  ammoniumToLayers: 51,
-  ammoniumToContactZone: 52,
-  ammoniumToRootZone: 53,
-  ammoniumVolatilized: 54,
-  layersVolatilized: 55,
-  layersToContactZone: 56,
-  layersToRootZone: 57,
-  contactZoneToRootZone: 58,
-  leached: 59,
-  contactZoneDenitrified: 60,
-  rootZoneDenitrified: 61,
-  contactZoneToCrops: 62,
-  rootZoneToCrops: 63,
-  harvested: 64,
-  freshNitrogenTakenOff: 65,
-  microbialNitrogenTakenOff: 66,
-  humusNitrogenTakenOff: 67,
-  charNitrogenTakenOff: 68,
-  ammoniumTakenOff: 69,
-  layersTakenOff: 70,
-} as const satisfies Record<FlowName, number>;
+/** Place of each posting where all of them are kept in a row, in the order of ROUTES. */
+export const FLOW = Object.fromEntries(FLOW_NAMES.map((name, index) => [name, index])) as Readonly<
+  Record<FlowName, number>
+>;

@@ -1,11 +1,15 @@
 import { total } from '../numerics/total.ts';
 import {
+  ASH_ACCOUNTS,
+  ASH_SINKS,
+  ASH_SOURCES,
   CARBON_ACCOUNTS,
   CARBON_SINKS,
   CARBON_SOURCES,
   NITROGEN_ACCOUNTS,
   NITROGEN_SINKS,
   NITROGEN_SOURCES,
+  type AshParty,
   type CarbonParty,
   type Element,
   type NitrogenParty,
@@ -14,7 +18,7 @@ import { FLOW_NAMES, ROUTES, type FlowName } from './flows.ts';
 
 /** The books on one morning: what lies in the asset accounts, and all postings so far, g/m2. */
 export interface BalanceSample {
-  /** Carbon accounts, then nitrogen accounts, read from the pools themselves. */
+  /** Carbon accounts, then nitrogen accounts, then ash, read from the pools themselves. */
   readonly balances: Float64Array;
   readonly flows: Float64Array;
 }
@@ -131,6 +135,18 @@ export const nitrogenStatement = (opening: BalanceSample, closing: BalanceSample
     NITROGEN_SOURCES,
     NITROGEN_SINKS,
     CARBON_ACCOUNTS.length,
+    opening,
+    closing,
+  );
+
+/** Minerals that came with what was laid, of a period between two mornings, g/m2. */
+export const ashStatement = (opening: BalanceSample, closing: BalanceSample): Statement<AshParty> =>
+  statement<AshParty>(
+    'ash',
+    ASH_ACCOUNTS,
+    ASH_SOURCES,
+    ASH_SINKS,
+    CARBON_ACCOUNTS.length + NITROGEN_ACCOUNTS.length,
     opening,
     closing,
   );

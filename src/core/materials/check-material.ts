@@ -28,6 +28,15 @@ export function checkMaterial(material: Material, path: FieldPath): void {
   if (material.charCapacityGPerKg !== undefined) {
     requireNumber(material.charCapacityGPerKg, at('charCapacityGPerKg'), { min: 0 });
   }
+  if (material.ashFractionDryBasis !== undefined) {
+    requireNumber(material.ashFractionDryBasis, at('ashFractionDryBasis'), SHARE);
+  }
+  if (material.boundNitrogenShare !== undefined) {
+    requireNumber(material.boundNitrogenShare, at('boundNitrogenShare'), SHARE);
+  }
+  if (material.humificationFactor !== undefined) {
+    requireNumber(material.humificationFactor, at('humificationFactor'), { min: 0, max: 10 });
+  }
   checkPools(material.pools, at('pools'));
 }
 

@@ -55,9 +55,15 @@ export interface Material {
   /** Share of vapor and wash-through stopped by an intact sheet, 0 to 1. */
   readonly vaporBarrier: number;
   readonly charTemperature: CharTemperature;
-  /** Mineral nitrogen a char can hold, g per kg dry mass; the model default when absent. */
+  /** Ammonium a char can hold, g N per kg dry mass; the model default when absent. */
   readonly charCapacityGPerKg?: number;
   readonly isCharged: boolean;
+  /** Minerals of the dry mass, 0 to 1; when absent, what its organic matter leaves over. */
+  readonly ashFractionDryBasis?: number;
+  /** Share of its organic nitrogen tied to lignin or tannin, 0 to 1; none when absent. */
+  readonly boundNitrogenShare?: number;
+  /** Factor on the share of it that becomes humus; 1 when absent. */
+  readonly humificationFactor?: number;
   /** Library material whose minerals it has, when it is none itself. */
   readonly mineralsLike?: string;
 }

@@ -1,29 +1,25 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { FLOW_COUNT } from '../ledger/flows.ts';
+import { readPostings } from '../ledger/postings.ts';
 import type { BalanceSample } from '../ledger/statement.ts';
 import { total } from '../numerics/total.ts';
-import { smoothStep } from '../numerics/interpolation.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Bed } from '../simulation/bed.ts';
 import { BALANCE_COUNT, readBalances } from '../simulation/books.ts';
 import {
+  charCarbon,
   drawnNitrogen,
   freshCarbon,
   isOnSurface,
   releasedNitrogen,
-  type CohortTable,
-} from '../simulation/cohort-table.ts';
-import { rootDepthCm } from '../simulation/processes/crop-uptake.ts';
+  type Cohort,
+} from '../simulation/cohort.ts';
+import { normalDemandBetween, rootDepthCm } from '../simulation/crop-growth.ts';
 import { layerThicknessCm } from '../simulation/processes/mulch-stack.ts';
-import {
-  heldByCohort,
-  heldNitrogen,
-  mineralNitrogen,
-  mulchHeightCm,
-  organicMatterPct,
-} from '../simulation/report.ts';
+import { heldByCohort, heldNitrogen, mineralNitrogen, mulchHeightCm } from '../simulation/report.ts';
+import { reportSoil } from '../simulation/soil-report.ts';
 import { runTo, startRun } from '../simulation/run.ts';
-import type { BedScenario, CropPlan } from '../simulation/scenario.ts';
+import type { BedScenario } from '../simulation/scenario.ts';
 
 /** One layer, or what was dug in, on one day. Amounts per m2. */
 export interface LayerState {
@@ -36,6 +32,8 @@ export interface LayerState {
   readonly microbialCarbonG: number;
   readonly humusCarbonG: number;
   readonly charCarbonG: number;
+  /** Minerals that came with it, g/m2. */
+  readonly mineralsG: number;
   readonly respiredCarbonG: number;
   /** All that came with it, on the day it was laid. */
   readonly laidCarbonG: number;
@@ -56,7 +54,7 @@ export interface LayerState {
 /** One crop on one day. */
 export interface CropState {
   readonly id: string;
-  /** Share of its time in the ground that has passed, 0 to 1. */
+  /** Share of its growth done, 0 to 1. */
   readonly progress: number;
   readonly rootDepthCm: number;
   readonly paleness: number;
@@ -67,6 +65,8 @@ export interface BedSample extends BalanceSample {
   readonly day: DayNumber;
   readonly availableContactG: number;
   readonly availableRootG: number;
+  /** Mineral nitrogen below the bed, where deep roots still reach it. */
+  readonly belowBedG: number;
   /** Drawn out of the zone by decomposers and still held by them. */
   readonly heldContactG: number;
   readonly heldRootG: number;
@@ -74,7 +74,15 @@ export interface BedSample extends BalanceSample {
   readonly cropWantG: number;
   /** Crop nitrogen missed for good, running total. */
   readonly cropShortG: number;
+  /** As a laboratory would find it beneath all layers. */
   readonly organicMatterPct: number;
+  /** Humus proper, without what is half rotted. */
+  readonly humusPct: number;
+  /** Height over the first surface of the bed. */
+  readonly riseCm: number;
+  readonly bulkDensityGPerCm3: number;
+  /** Temperature of the contact zone and of the root zone, degrees C. */
+  readonly soilC: readonly [contactZone: number, rootZone: number];
   readonly humusCarbonG: number;
   readonly charCarbonG: number;
   /** What all layers have become in humus, as a band of its own, cm: for the eye. */
@@ -166,25 +174,31 @@ function sample(bed: Bed, day: DayNumber, scenario: BedScenario, books: Float64A
   const balances = books.subarray(0, BALANCE_COUNT);
   const flows = books.subarray(BALANCE_COUNT);
   readBalances(bed, balances);
-  flows.set(bed.state.flows);
-  const [, availableContactG, availableRootG] = mineralNitrogen(bed);
+  readPostings(bed.state.postings, flows);
+  const mineral = mineralNitrogen(bed);
+  const soil = reportSoil(bed);
   const [, heldContactG, heldRootG] = heldNitrogen(bed);
   return {
     day,
     balances,
     flows,
-    availableContactG,
-    availableRootG,
+    availableContactG: mineral.contactZoneG,
+    availableRootG: mineral.rootZoneG,
+    belowBedG: mineral.upperSubsoilG + mineral.lowerSubsoilG,
     heldContactG,
     heldRootG,
-    cropWantG: scenario.crops.reduce((sum, crop) => sum + wantAhead(crop, day), 0),
-    cropShortG: bed.state.crops.shortN.reduce((sum, short) => sum + short, 0),
-    organicMatterPct: organicMatterPct(bed),
+    cropWantG: wantAhead(bed, scenario, day),
+    cropShortG: total(bed.state.crops.map(({ shortN }) => shortN)),
+    organicMatterPct: soil.organicMatterPct,
+    humusPct: soil.humusPct,
+    riseCm: soil.riseCm,
+    bulkDensityGPerCm3: soil.bulkDensityGPerCm3,
+    soilC: [bed.state.contactSoilC, bed.state.rootSoilC],
     humusCarbonG: balances[2],
     charCarbonG: balances[3],
     humusBandCm: humusBandCm(bed),
     mulchCm: mulchHeightCm(bed),
-    topsoilDryness: bed.state.contactDeficitMm / bed.constants.maximumDeficitMm[0],
+    topsoilDryness: bed.state.contactDeficitMm / bed.constants.contactMaximumDeficitMm,
     layers: layerStates(bed),
     crops: cropStates(bed),
   };
@@ -196,54 +210,55 @@ const ORGANIC_MATTER_PER_CARBON = 1.724;
 const SQUARE_CM_PER_M2 = 10_000;
 
 function humusBandCm({ state: { cohorts } }: Bed): number {
-  const carbonG = total(cohorts.humusC.subarray(0, cohorts.count));
+  const carbonG = total(cohorts.map(({ humusC }) => humusC));
   return (carbonG * ORGANIC_MATTER_PER_CARBON) / HUMUS_DENSITY_G_PER_CM3 / SQUARE_CM_PER_M2;
 }
 
-function wantAhead(crop: CropPlan, day: DayNumber): number {
-  const length = crop.harvestDay - crop.plantDay;
-  const progress = (d: DayNumber) => smoothStep((d - crop.plantDay) / length);
-  return day >= crop.harvestDay
-    ? 0
-    : crop.nitrogenDemandGPerM2 * (progress(day + WANT_AHEAD_DAYS) - progress(day));
+/** What the crops that stand, and those still to come, want in the next four weeks by the normals. */
+function wantAhead({ constants }: Bed, { crops, climate }: BedScenario, day: DayNumber): number {
+  const until = day + WANT_AHEAD_DAYS;
+  return total(
+    crops
+      .filter(({ plantDay, harvestDay }) => plantDay < until && harvestDay > day)
+      .map((crop) => normalDemandBetween(crop, climate, day, until, constants.parameters)),
+  );
 }
 
 /** Thinner layers and smaller remains than these are not shown one by one. */
 const THINNEST_SHOWN_CM = 0.05;
 const LEAST_SHOWN_CARBON_G = 1;
 
-/** Read straight from the columns: it is done for every layer at every look. */
 function layerStates({ state, constants }: Bed): LayerState[] {
-  const t = state.cohorts;
   const states: LayerState[] = [];
-  for (let i = 0; i < t.count; i++) {
-    const isOnTop = isOnSurface(t, i);
-    const thicknessCm = isOnTop ? layerThicknessCm(t, i, constants.parameters.settlingShare) : 0;
-    const freshCarbonG = freshCarbon(t, i);
-    const charCarbonG = t.labileCharC[i] + t.stableCharC[i];
-    const isSpent = freshCarbonG + t.microbialC[i] + t.humusC[i] + charCarbonG < LEAST_SHOWN_CARBON_G;
+  for (const cohort of state.cohorts) {
+    const isOnTop = isOnSurface(cohort);
+    const thicknessCm = isOnTop ? layerThicknessCm(cohort, constants.parameters.settlingShare) : 0;
+    const freshCarbonG = freshCarbon(cohort);
+    const charCarbonG = charCarbon(cohort);
+    const isSpent = freshCarbonG + cohort.microbialC + cohort.humusC + charCarbonG < LEAST_SHOWN_CARBON_G;
     if (isSpent || (isOnTop && thicknessCm < THINNEST_SHOWN_CM)) continue;
-    const drawnNitrogenG = drawnNitrogen(t, i);
-    const releasedNitrogenG = releasedNitrogen(t, i);
-    const [, heldContactG, heldRootG] = heldByCohort(t, i);
+    const drawnNitrogenG = drawnNitrogen(cohort);
+    const releasedNitrogenG = releasedNitrogen(cohort);
+    const [, heldContactG, heldRootG] = heldByCohort(cohort);
     states.push({
-      id: t.ids[i],
-      kind: t.kinds[i],
+      id: cohort.traits.id,
+      kind: cohort.traits.kind,
       isOnTop,
-      dugDepthCm: t.dugDepthCm[i],
+      dugDepthCm: cohort.dugDepthCm,
       thicknessCm,
       freshCarbonG,
-      microbialCarbonG: t.microbialC[i],
-      humusCarbonG: t.humusC[i],
+      microbialCarbonG: cohort.microbialC,
+      humusCarbonG: cohort.humusC,
       charCarbonG,
-      respiredCarbonG: t.respiredC[i],
-      laidCarbonG: t.openingC[i],
-      laidNitrogenG: t.openingN[i],
-      boundNitrogenG: boundNitrogen(t, i),
-      humusNitrogenG: t.humusN[i],
+      mineralsG: cohort.ashG,
+      respiredCarbonG: cohort.respiredC,
+      laidCarbonG: cohort.openingC,
+      laidNitrogenG: cohort.openingN,
+      boundNitrogenG: boundNitrogen(cohort),
+      humusNitrogenG: cohort.humusN,
       drawnNitrogenG,
       releasedNitrogenG,
-      ammoniaNitrogenG: t.volatilizedN[i],
+      ammoniaNitrogenG: cohort.volatilizedN,
       lockedNitrogenG: Math.max(0, drawnNitrogenG - releasedNitrogenG),
       heldContactG,
       heldRootG,
@@ -253,43 +268,39 @@ function layerStates({ state, constants }: Bed): LayerState[] {
 }
 
 /** Nitrogen in all of a cohort but its humus, ammonium and what its char holds included, g/m2. */
-const boundNitrogen = (t: CohortTable, i: number): number =>
-  t.quickN[i] +
-  t.structuralN[i] +
-  t.woodyN[i] +
-  t.microbialN[i] +
-  t.labileCharN[i] +
-  t.stableCharN[i] +
-  t.ammoniumN[i] +
-  t.charHeldN[i];
+const boundNitrogen = (c: Cohort): number =>
+  c.quickN +
+  c.structuralN +
+  c.woodyN +
+  c.microbialN +
+  c.labileCharN +
+  c.stableCharN +
+  c.ammoniumN +
+  c.charHeldN;
 
-function cropStates({ state: { crops } }: Bed): CropState[] {
-  const states: CropState[] = [];
-  for (let k = 0; k < crops.count; k++) {
-    if (crops.isAlive[k] === 0) continue;
-    states.push({
-      id: crops.ids[k],
-      progress: crops.progress[k],
-      rootDepthCm: rootDepthCm(crops.rootDepthCm[k], crops.progress[k], crops.isPerennial[k] === 1),
-      paleness: crops.paleness[k],
-    });
-  }
-  return states;
+function cropStates({ state, constants }: Bed): CropState[] {
+  return state.crops
+    .filter(({ isAlive }) => isAlive)
+    .map(({ plan, progress, paleness }) => ({
+      id: plan.id,
+      progress,
+      rootDepthCm: rootDepthCm(plan.rootDepthCm, progress, plan.isPerennial, constants.parameters),
+      paleness,
+    }));
 }
 
-function cropOutcomes({ state: { crops } }: Bed, scenario: BedScenario): CropOutcome[] {
+function cropOutcomes({ state }: Bed, scenario: BedScenario): CropOutcome[] {
   return scenario.crops.flatMap((plan) => {
-    const k = crops.ids.indexOf(plan.id);
-    if (k < 0) return [];
-    const firstPaleDay = crops.firstPaleDay[k];
+    const crop = state.crops.find((one) => one.plan.id === plan.id);
+    if (!crop) return [];
     return {
       id: plan.id,
       plantDay: plan.plantDay,
       harvestDay: plan.harvestDay,
-      demandG: crops.demandedN[k],
-      shortG: crops.shortN[k],
-      paleDays: crops.paleDays[k],
-      firstPaleDay: firstPaleDay === 0 ? null : firstPaleDay,
+      demandG: crop.demandedN,
+      shortG: crop.shortN,
+      paleDays: crop.paleDays,
+      firstPaleDay: crop.firstPaleDay,
     };
   });
 }

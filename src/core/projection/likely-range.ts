@@ -1,13 +1,15 @@
 import type { DayNumber } from '../climate/calendar.ts';
+import { total } from '../numerics/total.ts';
 import { correlationOfRanks, quantileSorted, ranksOf } from '../numerics/ranks.ts';
-import { heldNitrogen, mineralNitrogen, mulchHeightCm, organicMatterPct } from '../simulation/report.ts';
+import { heldNitrogen, mineralNitrogen, mulchHeightCm } from '../simulation/report.ts';
+import { organicMatterPct } from '../simulation/soil-report.ts';
 import { runTo, startRun, type BedRun } from '../simulation/run.ts';
 import { endingOn, type BedScenario } from '../simulation/scenario.ts';
 import { learntFrom, type Learnt } from '../learning/learnt.ts';
 import { logLikelihood, lookDay, rotRate } from '../learning/likelihood.ts';
 import type { MeasuredPoint } from '../learning/measured-points.ts';
 import { drawWeights, weightedQuantiles, type DrawWeights } from '../learning/weights.ts';
-import { drawScenario } from './draws.ts';
+import { drawScenario, type ModelError } from './draws.ts';
 import { waterSavedMm } from './water-saved.ts';
 
 /** What to look at in every draw. */
@@ -42,9 +44,6 @@ export interface DrawnOutcome {
   readonly rotRates: Readonly<Record<string, number | null | undefined>>;
 }
 
-/** Half the sub-steps of the book: within the width of a band the difference is lost (tests show it). */
-const STEPS_PER_DAY = 1;
-
 /** How far a draw is followed: through the season, or to the last of the years. */
 export type Reach = 'season' | 'years';
 
@@ -69,11 +68,9 @@ export function drawOutcome(
   reach: Reach = 'years',
 ): DrawnOutcome {
   const draw = drawScenario(endingOn(scenario, lastDayOf(plan, 'years') + 1), plan.seed, number);
-  const run = startRun({
-    ...endingOn(draw.scenario, lastDayOf(plan, reach) + 1),
-    stepsPerDay: STEPS_PER_DAY,
-  });
-  const explained = readPoints(run, plan);
+  const run = startRun(endingOn(draw.scenario, lastDayOf(plan, reach) + 1));
+  const { supplyFactor, lockFactor } = draw.modelError;
+  const explained = readPoints(run, plan, draw.modelError);
   const availableG: number[] = [];
   const heldG: number[] = [];
   const organicPct: number[] = [];
@@ -93,10 +90,10 @@ export function drawOutcome(
     }
     runTo(run, day);
     if (tide.has(day)) {
-      const [, contact, root] = mineralNitrogen(run.bed);
+      const { contactZoneG, rootZoneG } = mineralNitrogen(run.bed);
       const [, heldContact, heldRoot] = heldNitrogen(run.bed);
-      availableG.push(contact + root);
-      heldG.push(heldContact + heldRoot);
+      availableG.push((contactZoneG + rootZoneG) * supplyFactor);
+      heldG.push((heldContact + heldRoot) * lockFactor);
     }
     if (years.has(day)) organicPct.push(organicMatterPct(run.bed));
   }
@@ -105,7 +102,7 @@ export function drawOutcome(
     availableG,
     heldG,
     organicMatterPct: reach === 'years' ? organicPct : null,
-    missedShare: missedShareOf(run, plan.cropIds),
+    missedShare: missedShareOf(run, plan.cropIds, draw.modelError),
     peakHeldG: Math.max(0, ...heldG),
     waterSavedMm: savedMm,
     ...explained,
@@ -119,13 +116,14 @@ export function drawOutcome(
 function readPoints(
   run: BedRun,
   { points, today }: RangePlan,
+  modelError: ModelError,
 ): Pick<DrawnOutcome, 'logLikelihood' | 'rotRates'> {
   const rotRates: Record<string, number | null> = {};
   let sum = 0;
   const known = points.filter(({ day }) => day <= today).toSorted((a, b) => lookDay(a) - lookDay(b));
   for (const point of known) {
     runTo(run, Math.min(lookDay(point), today));
-    sum += logLikelihood(run, point);
+    sum += logLikelihood(run, point, modelError);
     if (point.type === 'thickness' && point.layerId !== null) {
       rotRates[point.layerId] = rotRate(run, point.layerId, point.day);
     }
@@ -133,17 +131,12 @@ function readPoints(
   return { logLikelihood: sum, rotRates };
 }
 
-function missedShareOf({ bed }: BedRun, cropIds: readonly string[]): number {
-  const { crops } = bed.state;
-  let short = 0;
-  let demand = 0;
-  cropIds.forEach((id) => {
-    const k = crops.ids.indexOf(id);
-    if (k < 0) return;
-    short += crops.shortN[k];
-    demand += crops.demandedN[k];
-  });
-  return demand > 0 ? short / demand : 0;
+/** What is missed for want of supply, the error of the model in that supply included; a crop that has enough has enough. */
+function missedShareOf({ bed }: BedRun, cropIds: readonly string[], { supplyFactor }: ModelError): number {
+  const crops = bed.state.crops.filter(({ plan }) => cropIds.includes(plan.id));
+  const demand = total(crops.map(({ demandedN }) => demandedN));
+  const short = total(crops.map(({ shortN }) => shortN));
+  return short > 0 ? Math.max(0, 1 - (1 - short / demand) * supplyFactor) : 0;
 }
 
 /** Between these shares of the draws lies a band: one in ten below, one in ten above. */

@@ -1,6 +1,7 @@
 import { monthStarts } from '../ledger/periods.ts';
 import type { DayNumber } from '../climate/calendar.ts';
 import { FLOW_COUNT } from '../ledger/flows.ts';
+import { readPostings } from '../ledger/postings.ts';
 import type { BalanceSample } from '../ledger/statement.ts';
 import { BALANCE_COUNT, readBalances } from '../simulation/books.ts';
 import { runTo, startRun } from '../simulation/run.ts';
@@ -28,7 +29,7 @@ export function monthBooks(scenario: BedScenario): MonthBooks {
     const balances = new Float64Array(BALANCE_COUNT);
     readBalances(run.bed, balances);
     const flows = new Float64Array(FLOW_COUNT);
-    flows.set(run.bed.state.flows);
+    readPostings(run.bed.state.postings, flows);
     return { day, balances, flows };
   });
   return { startDay, endDay, samples, largestRelativeError: run.largestRelativeError };

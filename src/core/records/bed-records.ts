@@ -24,8 +24,8 @@ export type BedKind = (typeof BED_KINDS)[number];
 export const RECORD_STATES = ['laid', 'planned'] as const;
 export type RecordState = (typeof RECORD_STATES)[number];
 
-/** What the bed bore in the two years before its book begins: hard-cropped ground has less to give. */
-export const CROPPING_BEFORE = ['unknown', 'hard', 'ordinary', 'rested'] as const;
+/** What the ground was before the book of the bed begins: it decides how much of its organic matter is active. */
+export const CROPPING_BEFORE = ['unknown', 'hard', 'ordinary', 'rested', 'turf', 'bare'] as const;
 export type CroppingBefore = (typeof CROPPING_BEFORE)[number];
 
 /** How seriously a garden takes lock-up: changes thresholds and wording, never the physics. */

@@ -68,7 +68,7 @@ describe('the scenario of a bed', () => {
       );
       const run = startRun(scenario);
       runTo(run, day('2026-05-15'));
-      return reportCohort(run.bed, 0);
+      return reportCohort(run.bed, run.bed.state.cohorts[0]);
     };
     expect(Math.abs(opened(10).thicknessCm / opened(0).thicknessCm - 1)).toBeLessThan(0.05);
     expect(opened(10).carbonG.quick).toBeLessThan(0.5 * opened(0).carbonG.quick);

@@ -4,13 +4,14 @@ import { findCrop, type Crop } from '../crops/crop-library.ts';
 import { InputError, type FieldPath } from '../input-error.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
 import type { Material } from '../materials/material.ts';
-import { withOverrides } from '../simulation/parameters.ts';
+import { PARAMETER_TABLE, withOverrides, type SoilHistory } from '../simulation/parameters.ts';
 import { runPile } from '../simulation/pile.ts';
 import { scaled } from '../stock/lot-contents.ts';
 import { openingOfContents } from '../stock/lot-figures.ts';
 import {
   CONTACT_ZONE_CM,
   DEFAULT_STEPS_PER_DAY,
+  PILE_STEPS_PER_DAY,
   SOIL_DEFAULTS,
   type ApplyOpening,
   type AutomaticIrrigation,
@@ -23,12 +24,22 @@ import { mineralNitrogenGPerM2 } from '../units/soil-nitrogen.ts';
 import type {
   BedBooks,
   BedRecord,
+  CroppingBefore,
   EntryRecord,
   LayEntry,
   PlantingRecord,
   SoilTestEntry,
 } from './bed-records.ts';
 
+/** What the model takes the ground for (set here): two years of rest or of one crop make no other soil. */
+const HISTORY_OF: Readonly<Record<CroppingBefore, SoilHistory>> = {
+  unknown: 'garden',
+  ordinary: 'garden',
+  rested: 'garden',
+  hard: 'arable',
+  turf: 'grass',
+  bare: 'fallow',
+};
 const DAYS_PER_MONTH = 365 / 12;
 /** Watering as a careful gardener does it: at a third of the storage gone, nearly full again (set here). */
 const WATERING = { trigger: 0.35, refill: 0.9 } as const;
@@ -81,6 +92,8 @@ export function bedScenario(
       bulkDensityGPerCm3: bed.bulkDensityGPerCm3,
       clayPct: bed.clayPct,
       rootZoneCm: bed.rootZoneCm,
+      ph: bed.ph ?? SOIL_DEFAULTS.ph,
+      history: HISTORY_OF[bed.croppingBefore],
     },
     events: laid.map(({ event }) => event),
     piles: laid.flatMap(({ pile }) => pile ?? []),
@@ -158,13 +171,14 @@ function laying(
 
 /**
  * What a test says of the two zones, g/m2: its nitrogen taken as even over the sampled depth, and the same
- * below it down to the end of the root zone (set here; laboratories give one figure).
+ * below it down to the depth of the bed (set here; laboratories give one figure). What lies deeper stays as it is.
  */
 function testedZones(entry: SoilTestEntry, bed: BedRecord): [contactZone: number, rootZone: number] {
   const { amount, unit, sampledDepthCm } = entry;
   const { bulkDensityGPerCm3, rootZoneCm } = bed;
   const perCm = mineralNitrogenGPerM2(amount, unit, { sampledDepthCm, bulkDensityGPerCm3 }) / sampledDepthCm;
-  return [perCm * CONTACT_ZONE_CM, perCm * (rootZoneCm - CONTACT_ZONE_CM)];
+  const bedDepthCm = Math.min(rootZoneCm, PARAMETER_TABLE.workedDepthCm.value);
+  return [perCm * CONTACT_ZONE_CM, perCm * (bedDepthCm - CONTACT_ZONE_CM)];
 }
 
 function layingOf(
@@ -227,7 +241,7 @@ function seasoningHeap(entry: LayEntry, day: DayNumber, material: Material, mass
     isHot: false,
     moistureFactor: 1,
     kind: material.kind,
-    stepsPerDay: DEFAULT_STEPS_PER_DAY,
+    stepsPerDay: PILE_STEPS_PER_DAY,
   };
 }
 

@@ -11,7 +11,11 @@ import { heldNitrogen } from '../simulation/report.ts';
 import { runTo, startRun } from '../simulation/run.ts';
 import type { BedScenario } from '../simulation/scenario.ts';
 import { LITRES_PER_CUBIC_METRE } from '../units/volume.ts';
-import { nitrogenGiven } from '../years/flow-sums.ts';
+import { nitrogenGiven } from '../ledger/flow-sums.ts';
+import { FLOW_COUNT } from '../ledger/flows.ts';
+import { readPostings } from '../ledger/postings.ts';
+import { total } from '../numerics/total.ts';
+import { charCarbon } from '../simulation/cohort.ts';
 import { textureOf } from '../years/held-more.ts';
 import {
   mostOnBedL,
@@ -186,14 +190,14 @@ function followed(scenario: BedScenario, today: DayNumber, rootsReachDeep: boole
     heldG = Math.max(heldG, rootsReachDeep ? root : contact + root);
   }
   runTo(run, today + YEAR_DAYS);
-  const givenG = nitrogenGiven(run.bed.state.flows);
+  const flows = new Float64Array(FLOW_COUNT);
+  readPostings(run.bed.state.postings, flows);
   runTo(run, scenario.endDay);
-  const { cohorts, nativeHumusC } = run.bed.state;
-  const sum = (column: Float64Array) => column.subarray(0, cohorts.count).reduce((all, one) => all + one, 0);
+  const { cohorts, activeHumusC, slowHumusC } = run.bed.state;
   return {
     heldG,
-    givenG,
-    humusG: nativeHumusC + sum(cohorts.humusC),
-    charG: sum(cohorts.labileCharC) + sum(cohorts.stableCharC),
+    givenG: nitrogenGiven(flows),
+    humusG: activeHumusC + slowHumusC + total(cohorts.map(({ humusC }) => humusC)),
+    charG: total(cohorts.map(charCarbon)),
   };
 }

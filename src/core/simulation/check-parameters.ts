@@ -1,5 +1,5 @@
 import { InputError, requireNumber } from '../input-error.ts';
-import { PARAMETER_CLASSES, PARAMETER_TABLE, type ParameterOverrides } from './parameters.ts';
+import { PARAMETER_CLASSES, PARAMETER_TABLE, withOverrides, type ParameterOverrides } from './parameters.ts';
 
 const SHARES = new Set([
   'growthEfficiency',
@@ -16,6 +16,26 @@ const SHARES = new Set([
   'labileCharShare',
   'liquidSoakShare',
   'legumeFixedShare',
+  'largestHumifiedShare',
+  'deepDrawPerDay',
+  'charDrawPerDay',
+  'frostFactor',
+  'compostInsulation',
+  'largestAshVolume',
+  'bareSoilDryness',
+  'releasedAmmoniaShare',
+  'largestReleasedAmmoniaShare',
+  'spreadHeapAmmoniaExposure',
+  'ammoniumShareAtStart',
+  'charMajorityShare',
+  'liquidMoisture',
+  'paleFromDemandShare',
+  'paleLeastShare',
+  'rootNitrogenShare',
+  'rootQuickShare',
+  'rootWoodyShare',
+  'rootLateShare',
+  'rootFedFloor',
 ]);
 
 /** Divisors: zero would leave the finite numbers. */
@@ -38,7 +58,34 @@ const ABOVE_ZERO = new Set([
   'humusNitrogenWeight',
   'charNitrogenWeight',
   'fieldCapacityBase',
+  'contactZoneLagDays',
+  'rootZoneLagDays',
+  'ashDensityGPerCm3',
+  'organicMatterDensityGPerCm3',
+  'lightestMineralSoil',
+  'densestMineralSoil',
+  'fullCoverMulchCm',
+  'washedLayerCm',
+  'thinnestWashing',
+  'ammoniaFeedCnSpan',
+  'charQ10',
+  'rootsFullAtProgress',
+  'rootLitterDepthCm',
+  'rootFeedCn',
 ]);
+
+/** Whole numbers of days. */
+const WHOLE_DAYS = new Set(['rainGapDays', 'paleWindowDays']);
+
+/** Narrower limits than those of their kind. */
+const LIMITS: Readonly<Record<string, { readonly min: number; readonly max?: number }>> = {
+  frozenC: { min: -18 },
+  workedDepthCm: { min: 10, max: 90 },
+  subsoilBottomCm: { min: 100, max: 500 },
+  ammoniaReferencePh: { min: 3, max: 11 },
+  charReferenceC: { min: -20, max: 60 },
+  cropBaseC: { min: -10, max: 30 },
+};
 
 /** Throws InputError naming the parameter for an unknown name or a value that cannot be. */
 export function checkParameters(overrides: ParameterOverrides): void {
@@ -48,11 +95,24 @@ export function checkParameters(overrides: ParameterOverrides): void {
     else if (name in PARAMETER_CLASSES) checkClasses(name as keyof typeof PARAMETER_CLASSES, value, path);
     else throw new InputError(path, 'unknown', 'is not a parameter of the model');
   }
+  refuseTooManyRoots(overrides);
+}
+
+/** Quick and woody share of root litter leave a structural rest that is not negative. */
+function refuseTooManyRoots(overrides: ParameterOverrides): void {
+  const { rootQuickShare, rootWoodyShare } = withOverrides(overrides);
+  if (rootQuickShare + rootWoodyShare > 1) {
+    throw new InputError(
+      ['parameters', 'rootWoodyShare'],
+      'out_of_range',
+      `and rootQuickShare must not add up to more than 1; they add up to ${rootQuickShare + rootWoodyShare}`,
+    );
+  }
 }
 
 function checkScalar(name: string, value: unknown, path: string[]): void {
-  if (name === 'frozenC') requireNumber(value, path, { min: -18 });
-  else if (name === 'rainGapDays') {
+  if (name in LIMITS) requireNumber(value, path, LIMITS[name]);
+  else if (WHOLE_DAYS.has(name)) {
     if (!Number.isInteger(requireNumber(value, path, { min: 1 }))) {
       throw new InputError(path, 'out_of_range', `must be a whole number of days; got ${String(value)}`);
     }
@@ -60,6 +120,14 @@ function checkScalar(name: string, value: unknown, path: string[]): void {
   else if (ABOVE_ZERO.has(name)) requireNumber(value, path, { above: 0 });
   else requireNumber(value, path, { min: 0 });
 }
+
+const CLASS_LIMITS: Partial<
+  Record<keyof typeof PARAMETER_CLASSES, { min?: number; above?: number; max: number }>
+> = {
+  charLeftAfter100Years: { above: 0, max: 0.999 },
+  sievedShare: { min: 0, max: 1 },
+  activeShare: { min: 0, max: 1 },
+};
 
 function checkClasses(name: keyof typeof PARAMETER_CLASSES, value: unknown, path: string[]): void {
   if (typeof value !== 'object' || value === null) {
@@ -69,10 +137,6 @@ function checkClasses(name: keyof typeof PARAMETER_CLASSES, value: unknown, path
     if (!(key in PARAMETER_CLASSES[name].value)) {
       throw new InputError([...path, key], 'unknown', 'is not a class of this parameter');
     }
-    requireNumber(
-      entry,
-      [...path, key],
-      name === 'charLeftAfter100Years' ? { above: 0, max: 0.999 } : { min: 0 },
-    );
+    requireNumber(entry, [...path, key], CLASS_LIMITS[name] ?? { min: 0 });
   }
 }

@@ -1,9 +1,11 @@
+import { LARGEST_SEED, type SeededWeather } from '../climate/seeded-weather.ts';
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../input-error.ts';
 import { checkMaterial } from '../materials/check-material.ts';
 import { EXPOSURES, type Material } from '../materials/material.ts';
 import { residueId } from './events.ts';
 import {
   CONTACT_ZONE_CM,
+  FEED_AMMONIUM_SHARE,
   isFromPile,
   isFromStock,
   type Apply,
@@ -13,11 +15,15 @@ import {
   type PilePlan,
 } from './scenario.ts';
 import { checkParameters } from './check-parameters.ts';
+import { SOIL_HISTORIES } from './parameters.ts';
 
 /** Limits of what a gardener can mean; beyond them a figure is taken for a slip of the pen. */
 export const THICKEST_LAYER_CM = 100;
 export const HEAVIEST_LAYER_DRY_KG_PER_M2 = 500;
 const SHALLOWEST_ROOT_ZONE_CM = 10;
+const DEEPEST_ROOT_ZONE_CM = 300;
+const SOIL_PH = { min: 3, max: 11 } as const;
+const MOST_ROOT_CARBON_G = 2000;
 const MONTHS = 12;
 
 /** Throws InputError naming the field unless the model can run the scenario. */
@@ -33,6 +39,7 @@ export function checkScenario(scenario: BedScenario): void {
   requireNumber(scenario.depositionGPerM2Year, ['depositionGPerM2Year'], { min: 0 });
   if (scenario.parameters) checkParameters(scenario.parameters);
   if (scenario.irrigation) checkIrrigation(scenario);
+  if (scenario.seededWeather) checkWeather(scenario.seededWeather);
   scenario.piles.forEach((pile, i) => checkPile(pile, ['piles', i]));
   refuseRepeats(scenario.piles, 'piles');
   scenario.crops.forEach((crop, i) => checkCrop(crop, scenario, ['crops', i]));
@@ -63,17 +70,55 @@ function checkSoil({ soil }: BedScenario): void {
   requireNumber(soil.bulkDensityGPerCm3, at('bulkDensityGPerCm3'), { min: 0.05, max: 2.5 });
   requireNumber(soil.samplingDepthCm, at('samplingDepthCm'), { above: 0, max: 200 });
   requireNumber(soil.clayPct, at('clayPct'), { min: 0, max: 100 });
-  requireNumber(soil.rootZoneCm, at('rootZoneCm'), { min: SHALLOWEST_ROOT_ZONE_CM });
+  requireNumber(soil.rootZoneCm, at('rootZoneCm'), {
+    min: SHALLOWEST_ROOT_ZONE_CM,
+    max: DEEPEST_ROOT_ZONE_CM,
+  });
   requireNumber(soil.carbonToNitrogen, at('carbonToNitrogen'), { above: 0 });
-  checkPair(soil.mineralNGPerM2, at('mineralNGPerM2'));
-  checkPair(soil.deficitMm, at('deficitMm'));
+  requireNumber(soil.ph, at('ph'), SOIL_PH);
+  requireOneOf(soil.history, at('history'), SOIL_HISTORIES);
+  checkMineralNitrogen(soil.mineralNGPerM2, at('mineralNGPerM2'));
+  checkFigures(soil.deficitMm, [2], at('deficitMm'), 'two figures: contact zone and root zone');
 }
 
-function checkPair(pair: readonly number[], path: FieldPath): void {
-  if (!Array.isArray(pair) || pair.length !== 2) {
-    throw new InputError(path, 'bad_shape', 'must list two figures: contact zone and root zone');
+function checkMineralNitrogen(figures: readonly number[], path: FieldPath): void {
+  checkFigures(
+    figures,
+    [2, 4],
+    path,
+    'two figures, contact zone and root zone, or four with the two halves of the subsoil',
+  );
+}
+
+function checkFigures(
+  figures: readonly number[],
+  lengths: readonly number[],
+  path: FieldPath,
+  wanted: string,
+): void {
+  if (!Array.isArray(figures) || !lengths.includes(figures.length)) {
+    throw new InputError(path, 'bad_shape', `must list ${wanted}`);
   }
-  pair.forEach((value, i) => requireNumber(value, [...path, i], { min: 0 }));
+  figures.forEach((value, i) => requireNumber(value, [...path, i], { min: 0 }));
+}
+
+/** What weather may stray by. */
+const WEATHER_LIMITS = {
+  temperatureSdC: { min: 0, max: 10 },
+  rainSd: { min: 0, max: 2 },
+  yearShare: { min: 0, max: 1 },
+  evapotranspirationPerC: { min: 0, max: 0.2 },
+  evapotranspirationPerLogRain: { min: 0, max: 1 },
+} as const;
+
+function checkWeather(weather: SeededWeather): void {
+  const path = (name: string) => ['seededWeather', name];
+  if (!Number.isInteger(requireNumber(weather.seed, path('seed'), { min: 0, max: LARGEST_SEED }))) {
+    throw new InputError(path('seed'), 'out_of_range', `must be a whole number; got ${weather.seed}`);
+  }
+  for (const name of Object.keys(WEATHER_LIMITS) as (keyof typeof WEATHER_LIMITS)[]) {
+    requireNumber(weather[name], path(name), WEATHER_LIMITS[name]);
+  }
 }
 
 function checkSteps(steps: number, path: FieldPath): void {
@@ -126,6 +171,10 @@ function checkCrop(crop: CropPlan, scenario: BedScenario, path: FieldPath): void
     requireNumber(crop.fixedShare, at('fixedShare'), { min: 0, max: 1 });
   }
   requireNumber(crop.deepShare, at('deepShare'), { min: 0, max: 1 });
+  refuseForeignFields(crop, path);
+  if (crop.rootCarbonGPerM2 !== undefined) {
+    requireNumber(crop.rootCarbonGPerM2, at('rootCarbonGPerM2'), { min: 0, max: MOST_ROOT_CARBON_G });
+  }
   requireNumber(crop.residueShare, at('residueShare'), { min: 0, max: 1 });
   requireNumber(crop.residueDugDepthCm, at('residueDugDepthCm'), { min: 0 });
   if (crop.residueMaterial) {
@@ -135,6 +184,24 @@ function checkCrop(crop: CropPlan, scenario: BedScenario, path: FieldPath): void
     }
   } else if (crop.residueShare > 0) {
     throw new InputError(at('residueMaterial'), 'bad_shape', 'must be named when a residue is left');
+  }
+}
+
+/** What only some crops can have is refused on others, not ignored. */
+function refuseForeignFields(crop: CropPlan, path: FieldPath): void {
+  if (crop.deepShare > 0 && !crop.isPerennial) {
+    throw new InputError(
+      [...path, 'deepShare'],
+      'bad_shape',
+      'belongs to a perennial; an annual takes nothing from below the subsoil',
+    );
+  }
+  if (crop.fixedShare !== undefined && !crop.isLegume) {
+    throw new InputError(
+      [...path, 'fixedShare'],
+      'bad_shape',
+      'belongs to a legume; no other crop fixes nitrogen',
+    );
   }
 }
 
@@ -152,13 +219,14 @@ function checkEvent(event: BedEvent, scenario: BedScenario, path: FieldPath): vo
     case 'feed':
       requireNumber(event.nitrogenGPerM2, at('nitrogenGPerM2'), { min: 0 });
       requireNumber(event.depthCm, at('depthCm'), { min: 0 });
+      requireNumber(event.ammoniumShare ?? FEED_AMMONIUM_SHARE, at('ammoniumShare'), { min: 0, max: 1 });
       break;
     case 'remove':
       requireNumber(event.share, at('share'), { min: 0, max: 1 });
       requireNumber(event.humusShare ?? 0, at('humusShare'), { min: 0, max: 1 });
       break;
     case 'soilTest':
-      checkPair(event.mineralNGPerM2, at('mineralNGPerM2'));
+      checkMineralNitrogen(event.mineralNGPerM2, at('mineralNGPerM2'));
       break;
     case 'irrigate':
       requireNumber(event.waterMm, at('waterMm'), { min: 0 });

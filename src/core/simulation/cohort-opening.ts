@@ -1,4 +1,5 @@
 import { clamp } from '../numerics/interpolation.ts';
+import { total } from '../numerics/total.ts';
 import type { CharTemperature, Material, MaterialKind } from '../materials/material.ts';
 import type { ModelParameters } from './parameters.ts';
 
@@ -8,6 +9,8 @@ export interface CohortOpening {
   readonly carbonG: readonly number[];
   readonly nitrogenG: readonly number[];
   readonly ammoniumG: number;
+  /** Mineral nitrogen that has turned into nitrate before it was laid; none in a material or a pile of a scenario. */
+  readonly nitrateG: number;
   readonly charHeldG: number;
   readonly charCapacityG: number;
   readonly microbialCn: number;
@@ -16,28 +19,49 @@ export interface CohortOpening {
   readonly vaporBarrier: number;
   readonly charTemperature: CharTemperature;
   readonly dryMassG: number;
-  readonly carbonPerDryMass: number;
+  /** Minerals in it. */
+  readonly ashG: number;
   readonly dryDensityKgPerM3: number;
   readonly isLiquid: boolean;
+  /** Share of unrotted pieces that pass the sieve of a laboratory, 0 to 1. */
+  readonly sievedShare: number;
+  /** Factor on the share of it that becomes humus. */
+  readonly humificationFactor: number;
 }
 
 const GRAMS_PER_KILOGRAM = 1000;
-/** Wetter than this it flows and soaks in (S6 of the model, set here). */
-const LIQUID_MOISTURE = 0.9;
-const CHAR_MAJORITY = 0.5;
+/** Dry mass over carbon: organic matter of plants is half carbon, of char five sixths (textbooks, from memory). */
+const PLANT_MASS_PER_CARBON = 2;
+const CHAR_MASS_PER_CARBON = 1.2;
 
-/** C:N of the biomass that grows on a feed (rising curve after Nicolardot et al. 2001, from memory). */
-export function microbialCnForFeed(feedCarbonG: number, feedNitrogenG: number, p: ModelParameters): number {
-  const feedCn = feedNitrogenG > 0 ? feedCarbonG / feedNitrogenG : 1e9;
-  return clamp(
-    p.biomassCnLow + p.biomassCnSlope * (feedCn - p.biomassCnOnset),
-    p.biomassCnLow,
-    p.biomassCnHigh,
-  );
+/** C:N of what decomposers eat: quick, structural and woody matter. So high that nothing is lacking is 1e9. */
+export function feedCarbonToNitrogen({
+  carbonG: [quickC, structuralC, woodyC],
+  nitrogenG: [quickN, structuralN, woodyN],
+}: Pick<CohortOpening, 'carbonG' | 'nitrogenG'>): number {
+  const nitrogenG = quickN + structuralN + woodyN;
+  return nitrogenG > 0 ? (quickC + structuralC + woodyC) / nitrogenG : 1e9;
 }
 
-/** Shares organic nitrogen among the pools by weighted carbon; the rounding residue goes to the largest. */
-function shareOrganicNitrogen(carbonG: readonly number[], organicG: number, p: ModelParameters): number[] {
+/** C:N of the biomass that grows on a feed (rising curve after Nicolardot et al. 2001, from memory). */
+export const microbialCnForFeed = (feedCn: number, p: ModelParameters): number =>
+  clamp(p.biomassCnLow + p.biomassCnSlope * (feedCn - p.biomassCnOnset), p.biomassCnLow, p.biomassCnHigh);
+
+/** Ammonia-prone share of what a cohort sets free on the surface, 0 to 1: only rich matter smells. */
+export const ammoniaProneShare = (opening: CohortOpening, p: ModelParameters): number =>
+  opening.ammoniaExposure *
+  clamp((p.ammoniaFreeFeedCn - feedCarbonToNitrogen(opening)) / p.ammoniaFeedCnSpan, 0, 1);
+
+/**
+ * Shares organic nitrogen among the pools by weighted carbon; a bound share goes to the woody pool, the rounding
+ * residue to the largest.
+ */
+function shareOrganicNitrogen(
+  carbonG: readonly number[],
+  organicG: number,
+  boundShare: number,
+  p: ModelParameters,
+): number[] {
   const weights = [
     p.quickNitrogenWeight,
     p.structuralNitrogenWeight,
@@ -48,11 +72,21 @@ function shareOrganicNitrogen(carbonG: readonly number[], organicG: number, p: M
     p.charNitrogenWeight,
   ];
   const weighted = carbonG.map((c, i) => c * weights[i]);
-  const total = weighted.reduce((sum, w) => sum + w, 0);
-  const shares = weighted.map((w) => (organicG * w) / total);
+  const sum = weighted.reduce((all, w) => all + w, 0);
+  const bound = carbonG[WOODY] > 0 ? boundShare : 0;
+  const shares = weighted.map((w) => ((organicG * w) / sum) * (1 - bound));
+  shares[WOODY] += organicG * bound;
   const largest = shares.indexOf(Math.max(...shares));
-  shares[largest] += organicG - shares.reduce((sum, s) => sum + s, 0);
+  shares[largest] += organicG - shares.reduce((all, share) => all + share, 0);
   return shares;
+}
+
+const WOODY = 2;
+
+/** Minerals of a dry mass, where the material does not state them: what its organic matter leaves over, g. */
+function ashLeftOver(dryG: number, carbonG: number, charShare: number): number {
+  const massPerCarbon = PLANT_MASS_PER_CARBON - (PLANT_MASS_PER_CARBON - CHAR_MASS_PER_CARBON) * charShare;
+  return Math.max(0, dryG - carbonG * massPerCarbon);
 }
 
 /** Opening balances of a material, from its fresh mass in kg (per m2 in a bed). */
@@ -79,9 +113,11 @@ export function openingFromDryMass(material: Material, dryG: number, p: ModelPar
   ].map((share) => share * carbonG);
   const allAmmonium = carbonG === 0;
   const arrivingG = allAmmonium ? nitrogenG : nitrogenG * material.ammoniumShareOfNitrogen;
-  const poolsN = allAmmonium ? pools.map(() => 0) : shareOrganicNitrogen(pools, nitrogenG - arrivingG, p);
+  const poolsN = allAmmonium
+    ? pools.map(() => 0)
+    : shareOrganicNitrogen(pools, nitrogenG - arrivingG, material.boundNitrogenShare ?? 0, p);
   const capacityG =
-    char > CHAR_MAJORITY
+    char > p.charMajorityShare
       ? (dryG / GRAMS_PER_KILOGRAM) * (material.charCapacityGPerKg ?? p.charCapacityGPerKg)
       : 0;
   const heldG = material.isCharged ? Math.min(capacityG, arrivingG) : 0;
@@ -90,27 +126,44 @@ export function openingFromDryMass(material: Material, dryG: number, p: ModelPar
     carbonG: pools,
     nitrogenG: poolsN,
     ammoniumG: arrivingG - heldG,
+    nitrateG: 0,
     charHeldG: heldG,
     charCapacityG: capacityG,
-    microbialCn: microbialCnForFeed(pools[0] + pools[1] + pools[2], poolsN[0] + poolsN[1] + poolsN[2], p),
+    microbialCn: microbialCnForFeed(feedCarbonToNitrogen({ carbonG: pools, nitrogenG: poolsN }), p),
     decayRateFactor: p.particleFactor[material.particleSize] * material.decayFactor,
     ammoniaExposure: material.ammoniaExposure,
     vaporBarrier: material.vaporBarrier,
     charTemperature: material.charTemperature,
     dryMassG: dryG,
-    carbonPerDryMass: material.carbonFractionDryBasis,
+    ashG:
+      material.ashFractionDryBasis === undefined
+        ? ashLeftOver(dryG, carbonG, char)
+        : dryG * material.ashFractionDryBasis,
     dryDensityKgPerM3: material.bulkDensityKgPerM3 * (1 - material.moistureFractionWetBasis),
-    isLiquid: material.moistureFractionWetBasis >= LIQUID_MOISTURE,
+    isLiquid: material.moistureFractionWetBasis >= p.liquidMoisture,
+    sievedShare: p.sievedShare[material.particleSize],
+    humificationFactor: material.humificationFactor ?? 1,
   };
 }
 
-/** Layer thickness per gram of carbon per m2, cm; 0 for a material without carbon. */
-export const thicknessCmPerGramCarbon = (opening: CohortOpening): number =>
-  opening.carbonPerDryMass > 0
-    ? 100 / (opening.carbonPerDryMass * GRAMS_PER_KILOGRAM * opening.dryDensityKgPerM3)
-    : 0;
+/** Thickness of a fresh layer per gram of its carbon and per gram of its minerals, cm; 0 for what it has none of. */
+export function thicknessPerGram(
+  opening: CohortOpening,
+  p: ModelParameters,
+): { readonly carbonCm: number; readonly ashCm: number } {
+  const carbonG = total(opening.carbonG);
+  const freshCm = (opening.dryMassG / GRAMS_PER_KILOGRAM / opening.dryDensityKgPerM3) * 100;
+  const mineralCm = opening.ashG / (p.ashDensityGPerCm3 * SQUARE_CM_PER_M2);
+  const mineralShare = freshCm > 0 ? Math.min(p.largestAshVolume, mineralCm / freshCm) : 0;
+  return {
+    carbonCm: carbonG > 0 ? (freshCm * (1 - mineralShare)) / carbonG : 0,
+    ashCm: opening.ashG > 0 ? (freshCm * mineralShare) / opening.ashG : 0,
+  };
+}
 
-/** Mean residence time of stable char, days, from the share left after 100 years (IPCC 2019 form, from memory). */
+const SQUARE_CM_PER_M2 = 10_000;
+
+/** Mean residence time of stable char at the reference temperature, days, from the share left after 100 years (IPCC 2019 form, from memory). */
 export function stableCharResidenceDays(temperature: CharTemperature, p: ModelParameters): number {
   const left = p.charLeftAfter100Years[temperature];
   return (100 / Math.log((1 - p.labileCharShare) / left)) * 365;

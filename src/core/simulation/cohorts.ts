@@ -1,45 +1,53 @@
 import { clamp } from '../numerics/interpolation.ts';
 import { total } from '../numerics/total.ts';
-import { FLOW } from '../ledger/flows.ts';
+import type { Postings } from '../ledger/postings.ts';
 import type { Exposure, MaterialKind } from '../materials/material.ts';
-import { CONTACT_ZONE, layerAccount, ROOT_ZONE, type Bed } from './bed.ts';
-import { stableCharResidenceDays, thicknessCmPerGramCarbon, type CohortOpening } from './cohort-opening.ts';
-import { carbonPools, nitrogenPools } from './cohort-table.ts';
+import type { Bed } from './bed.ts';
+import {
+  ammoniaProneShare,
+  stableCharResidenceDays,
+  thicknessPerGram,
+  type CohortOpening,
+} from './cohort-opening.ts';
+import {
+  emptyCohort,
+  fillPools,
+  humusOnTop,
+  isOnSurface,
+  POOL_NAMES,
+  traits,
+  type Cohort,
+} from './cohort.ts';
 import { decayClassFor } from './decay-classes.ts';
+import { addToContactZone, addToRootZone } from './soil-zones.ts';
 import { CONTACT_ZONE_CM } from './scenario.ts';
 
 /** Where the nitrogen of a cohort comes from: bought or brought, or grown on the bed itself. */
 export type CohortOrigin = 'materials' | 'crops';
 
-const LAID: Record<'fresh' | 'microbes' | 'humus' | 'char' | 'ammonium', number> = {
-  fresh: FLOW.nitrogenLaidAsFresh,
-  microbes: FLOW.nitrogenLaidAsMicrobes,
-  humus: FLOW.nitrogenLaidAsHumus,
-  char: FLOW.nitrogenLaidAsChar,
-  ammonium: FLOW.nitrogenLaidAsAmmonium,
-};
-
-const RESIDUE: typeof LAID = {
-  fresh: FLOW.residueNitrogenToFresh,
-  microbes: FLOW.residueNitrogenToMicrobes,
-  humus: FLOW.residueNitrogenToHumus,
-  char: FLOW.residueNitrogenToChar,
-  ammonium: FLOW.residueNitrogenToAmmonium,
-};
-
-/** Posts the opening balances of a cohort. Mutates flows. */
-export function postOpening(flows: Float64Array, opening: CohortOpening, origin: CohortOrigin): void {
+/** Posts the opening balances of a cohort. Mutates postings. */
+export function postOpening(postings: Postings, opening: CohortOpening, origin: CohortOrigin): void {
   const { carbonG: c, nitrogenG: n } = opening;
-  const nitrogenFlow = origin === 'materials' ? LAID : RESIDUE;
-  flows[FLOW.carbonLaidAsFresh] += total(c.slice(0, 3));
-  flows[FLOW.carbonLaidAsMicrobes] += c[3];
-  flows[FLOW.carbonLaidAsHumus] += c[4];
-  flows[FLOW.carbonLaidAsChar] += total(c.slice(5));
-  flows[nitrogenFlow.fresh] += total(n.slice(0, 3));
-  flows[nitrogenFlow.microbes] += n[3];
-  flows[nitrogenFlow.humus] += n[4];
-  flows[nitrogenFlow.char] += total(n.slice(5)) + opening.charHeldG;
-  flows[nitrogenFlow.ammonium] += opening.ammoniumG;
+  postings.carbonLaidAsFresh += total(c.slice(0, 3));
+  postings.carbonLaidAsMicrobes += c[3];
+  postings.carbonLaidAsHumus += c[4];
+  postings.carbonLaidAsChar += total(c.slice(5));
+  postings.ashLaid += opening.ashG;
+  const fresh = total(n.slice(0, 3));
+  const char = total(n.slice(5)) + opening.charHeldG;
+  if (origin === 'materials') {
+    postings.nitrogenLaidAsFresh += fresh;
+    postings.nitrogenLaidAsMicrobes += n[3];
+    postings.nitrogenLaidAsHumus += n[4];
+    postings.nitrogenLaidAsChar += char;
+    postings.nitrogenLaidAsAmmonium += opening.ammoniumG;
+  } else {
+    postings.residueNitrogenToFresh += fresh;
+    postings.residueNitrogenToMicrobes += n[3];
+    postings.residueNitrogenToHumus += n[4];
+    postings.residueNitrogenToChar += char;
+    postings.residueNitrogenToAmmonium += opening.ammoniumG;
+  }
 }
 
 /** Compost and manure hold water better than chips: "normal" counts as damp for them. */
@@ -49,145 +57,181 @@ const effectiveExposure = (kind: MaterialKind, exposure: Exposure): Exposure =>
 /** Kinds that touch the soil with pieces and threads, not by lying in it. */
 const LIFT_CAPPED: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf', 'paper']);
 
-/** Opens a cohort on the surface and returns its index. Mutates bed.state. */
-export function openCohort(
-  bed: Bed,
-  opening: CohortOpening,
-  placing: { id?: string; exposure: Exposure; isOnPath: boolean; origin: CohortOrigin },
-): number {
-  const { cohorts, flows } = bed.state;
-  const { parameters: p } = bed.constants;
-  const i = cohorts.count++;
-  cohorts.ids[i] = placing.id ?? `c${i + 1}`;
-  cohorts.kinds[i] = opening.kind;
-  carbonPools(cohorts).forEach((pool, k) => (pool[i] = opening.carbonG[k]!));
-  nitrogenPools(cohorts).forEach((pool, k) => (pool[i] = opening.nitrogenG[k]!));
-  cohorts.ammoniumN[i] = opening.ammoniumG;
-  cohorts.charHeldN[i] = opening.charHeldG;
-  cohorts.charCapacityN[i] = opening.charCapacityG;
-  cohorts.unmixedHumusC[i] = opening.carbonG[4]!;
-  cohorts.openingStructuralC[i] = opening.carbonG[1]!;
-  cohorts.openingC[i] = total(opening.carbonG);
-  cohorts.openingN[i] = total(opening.nitrogenG) + opening.ammoniumG + opening.charHeldG;
-  cohorts.unsettledShare[i] = 1;
-  cohorts.decayLimit[i] = 1;
-  cohorts.decayRateFactor[i] = opening.decayRateFactor;
-  cohorts.microbialCn[i] = opening.microbialCn;
-  cohorts.thicknessCmPerG[i] = thicknessCmPerGramCarbon(opening);
-  cohorts.ammoniaExposure[i] = opening.ammoniaExposure;
-  cohorts.vaporBarrier[i] = opening.vaporBarrier;
-  cohorts.countsAsSoil[i] = opening.kind === 'compost' ? 1 : 0;
-  cohorts.isLiftCapped[i] = LIFT_CAPPED.has(opening.kind) ? 1 : 0;
-  cohorts.stableCharResidenceDays[i] = stableCharResidenceDays(opening.charTemperature, p);
+interface Placing {
+  readonly id?: string;
+  readonly exposure: Exposure;
+  readonly isOnPath: boolean;
+  readonly origin: CohortOrigin;
+}
 
+/** Opens a cohort on the surface and returns it. Mutates bed.state. */
+export function openCohort(bed: Bed, opening: CohortOpening, placing: Placing): Cohort {
+  const { state, classes, constants } = bed;
+  const p = constants.parameters;
   const exposure = effectiveExposure(opening.kind, placing.exposure);
   const path = placing.isOnPath ? p.compactedPathFactor : 1;
   const rate = opening.decayRateFactor;
-  cohorts.contactClass[i] = decayClassFor(bed.classes, rate, 0, p.contactExposure[exposure] * path);
-  cohorts.upperClass[i] = decayClassFor(bed.classes, rate, 0, p.upperExposure[exposure] * path);
-  postOpening(flows, opening, placing.origin);
-  return i;
+  const cohort = emptyCohort(
+    traits({
+      id: placing.id ?? `c${state.cohorts.length + 1}`,
+      kind: opening.kind,
+      decayRateFactor: rate,
+      sievedShare: opening.sievedShare,
+      humificationFactor: opening.humificationFactor,
+      ammoniaExposure: opening.ammoniaExposure,
+      ammoniaProneShare: ammoniaProneShare(opening, p),
+      vaporBarrier: opening.vaporBarrier,
+      countsAsSoil: opening.kind === 'compost',
+      isLiftCapped: LIFT_CAPPED.has(opening.kind),
+    }),
+    decayClassFor(classes, rate, p.contactExposure[exposure] * path, 'contactZone'),
+    decayClassFor(classes, rate, p.upperExposure[exposure] * path, 'surface'),
+  );
+  fillPools(cohort, opening);
+  cohort.ammoniumN = opening.ammoniumG;
+  cohort.charHeldN = opening.charHeldG;
+  cohort.charCapacityN = opening.charCapacityG;
+  cohort.ashG = opening.ashG;
+  cohort.openingC = total(opening.carbonG);
+  cohort.openingN = total(opening.nitrogenG) + opening.ammoniumG + opening.nitrateG + opening.charHeldG;
+  cohort.openingStructuralC = cohort.structuralC;
+  cohort.openingHumusC = cohort.humusC;
+  const { carbonCm, ashCm } = thicknessPerGram(opening, p);
+  cohort.thicknessCmPerCarbonG = carbonCm;
+  cohort.thicknessCmPerAshG = ashCm;
+  cohort.stableCharResidenceDays = stableCharResidenceDays(opening.charTemperature, p);
+  cohort.microbialCn = opening.microbialCn;
+  setHumification(bed, cohort);
+  state.cohorts.push(cohort);
+  if (opening.nitrateG > 0) layNitrate(bed, cohort, opening.nitrateG);
+  postOpening(state.postings, opening, placing.origin);
+  return cohort;
 }
 
-/** Moves a cohort from the surface into the soil. The depth ends at the root zone. Mutates bed.state. */
-export function digCohort(bed: Bed, i: number, depthCm: number): void {
-  const { cohorts, mineralN, flows } = bed.state;
+/** Nitrate that comes along lies in the layer; that of finished compost lies where its roots are. Mutates bed.state. */
+function layNitrate({ state }: Bed, cohort: Cohort, nitrateG: number): void {
+  if (cohort.traits.countsAsSoil) {
+    addToContactZone(state, nitrateG, 0);
+    state.postings.nitrateLaidInContactZone += nitrateG;
+  } else {
+    cohort.layer.nitrogenG += nitrateG;
+    state.postings.nitrateLaidInLayers += nitrateG;
+  }
+}
+
+/** How much of what decays on a cohort becomes humus. Mutates cohort. */
+export function setHumification({ constants }: Bed, cohort: Cohort): void {
+  const p = constants.parameters;
+  const factor = constants.clayFactor * cohort.traits.humificationFactor;
+  cohort.biomassHumified = Math.min(p.largestHumifiedShare, p.biomassHumifiedShare * factor);
+  cohort.woodyHumified = p.woodyHumifiedShare * factor;
+}
+
+/** Lays a cohort in the soil down to `depthCm`, or to the depth of the bed. Mutates cohort. */
+export function placeInSoil(bed: Bed, cohort: Cohort, depthCm: number): void {
   const { rootZoneCm } = bed.constants;
   const depth = Math.min(depthCm, rootZoneCm);
-  const inContact = Math.min(1, CONTACT_ZONE_CM / depth);
-  cohorts.dugDepthCm[i] = depth;
-  cohorts.shareInContactZone[i] = inContact;
-  cohorts.reachInContactZone[i] = Math.min(1, depth / CONTACT_ZONE_CM);
-  cohorts.reachInRootZone[i] = clamp((depth - CONTACT_ZONE_CM) / (rootZoneCm - CONTACT_ZONE_CM), 0, 1);
-  cohorts.unmixedHumusC[i] = 0;
-  cohorts.contactClass[i] = decayClassFor(bed.classes, cohorts.decayRateFactor[i], 0, 1);
-  cohorts.upperClass[i] = decayClassFor(bed.classes, cohorts.decayRateFactor[i], 1, 1);
-
-  const ammonium = cohorts.ammoniumN[i];
-  const layer = mineralN[layerAccount(i)];
-  const toContact = inContact;
-  const toRoot = 1 - inContact;
-  cohorts.ammoniumN[i] = 0;
-  mineralN[layerAccount(i)] = 0;
-  mineralN[CONTACT_ZONE] += (ammonium + layer) * toContact;
-  mineralN[ROOT_ZONE] += (ammonium + layer) * toRoot;
-  cohorts.releasedToContactZoneN[i] += ammonium * toContact;
-  cohorts.releasedToRootZoneN[i] += ammonium * toRoot;
-  flows[FLOW.ammoniumToContactZone] += ammonium * toContact;
-  flows[FLOW.ammoniumToRootZone] += ammonium * toRoot;
-  flows[FLOW.layersToContactZone] += layer * toContact;
-  flows[FLOW.layersToRootZone] += layer * toRoot;
+  const rate = cohort.traits.decayRateFactor;
+  cohort.dugDepthCm = depth;
+  cohort.shareInContactZone = Math.min(1, CONTACT_ZONE_CM / depth);
+  cohort.reachInContactZone = Math.min(1, depth / CONTACT_ZONE_CM);
+  cohort.reachInRootZone = clamp((depth - CONTACT_ZONE_CM) / (rootZoneCm - CONTACT_ZONE_CM), 0, 1);
+  cohort.onTopShare = 0;
+  cohort.contactDecay = decayClassFor(bed.classes, rate, 1, 'contactZone');
+  cohort.upperDecay = decayClassFor(bed.classes, rate, 1, 'rootZone');
 }
 
-const CARBON_TAKEN_OFF = [
-  FLOW.freshCarbonTakenOff,
-  FLOW.freshCarbonTakenOff,
-  FLOW.freshCarbonTakenOff,
-  FLOW.microbialCarbonTakenOff,
-  FLOW.humusCarbonTakenOff,
-  FLOW.charCarbonTakenOff,
-  FLOW.charCarbonTakenOff,
-];
+/** Moves a cohort from the surface into the soil. Mutates bed.state. */
+export function digCohort(bed: Bed, cohort: Cohort, depthCm: number): void {
+  const { state } = bed;
+  const { postings } = state;
+  placeInSoil(bed, cohort, depthCm);
+  const toContact = cohort.shareInContactZone;
+  const toRoot = 1 - toContact;
+  const ammonium = cohort.ammoniumN;
+  const layer = cohort.layer.nitrogenG;
+  cohort.ammoniumN = 0;
+  cohort.layer.nitrogenG = 0;
+  addToContactZone(state, ammonium * toContact, 1);
+  addToRootZone(state, ammonium * toRoot, 1);
+  addToContactZone(state, layer * toContact, LAYER_AMMONIUM_SHARE);
+  addToRootZone(state, layer * toRoot, LAYER_AMMONIUM_SHARE);
+  cohort.releasedToContactZoneN += ammonium * toContact;
+  cohort.releasedToRootZoneN += ammonium * toRoot;
+  postings.ammoniumToContactZone += ammonium * toContact;
+  postings.ammoniumToRootZone += ammonium * toRoot;
+  postings.layersToContactZone += layer * toContact;
+  postings.layersToRootZone += layer * toRoot;
+}
 
-const NITROGEN_TAKEN_OFF = [
-  FLOW.freshNitrogenTakenOff,
-  FLOW.freshNitrogenTakenOff,
-  FLOW.freshNitrogenTakenOff,
-  FLOW.microbialNitrogenTakenOff,
-  FLOW.humusNitrogenTakenOff,
-  FLOW.charNitrogenTakenOff,
-  FLOW.charNitrogenTakenOff,
-];
+/** Mineral nitrogen lying in a layer is taken for half ammonium, half nitrate (set here). */
+export const LAYER_AMMONIUM_SHARE = 0.5;
 
 /**
- * Takes off a share of a cohort; of its humus what still lies on top, and as much of the rest as `sunkHumusShare`
- * says. Mutates bed.state.
+ * Takes off a share of a cohort; of compost only what has not yet become soil, and of humus and ash what still lies on
+ * top. `sunkHumusShare` is the share of the humus it has made on the spot that goes too. Mutates bed.state.
  */
-export function takeOffCohort(bed: Bed, i: number, share: number, sunkHumusShare = 0): void {
-  const { cohorts, mineralN, flows } = bed.state;
-  const carbon = carbonPools(cohorts);
-  const nitrogen = nitrogenPools(cohorts);
-  const humusC = cohorts.humusC[i];
-  const humusOnTop = Math.min(humusC, cohorts.unmixedHumusC[i]);
-  const sunk = Math.max(0, humusC - humusOnTop);
-  const humusShare = humusC > 0 ? (share * humusOnTop + sunkHumusShare * sunk) / humusC : 0;
-  carbon.forEach((pool, k) => {
-    const taken = pool[i] * (pool === cohorts.humusC ? humusShare : share);
-    pool[i] -= taken;
-    flows[CARBON_TAKEN_OFF[k]] += taken;
-  });
-  nitrogen.forEach((pool, k) => {
-    const taken = pool[i] * (pool === cohorts.humusN ? humusShare : share);
-    pool[i] -= taken;
-    flows[NITROGEN_TAKEN_OFF[k]] += taken;
-  });
-  const ammonium = cohorts.ammoniumN[i] * share;
-  const held = cohorts.charHeldN[i] * share;
-  const layer = mineralN[layerAccount(i)] * share;
-  cohorts.ammoniumN[i] -= ammonium;
-  cohorts.charHeldN[i] -= held;
-  mineralN[layerAccount(i)] -= layer;
-  flows[FLOW.ammoniumTakenOff] += ammonium;
-  flows[FLOW.charNitrogenTakenOff] += held;
-  flows[FLOW.layersTakenOff] += layer;
-  cohorts.charCapacityN[i] *= 1 - share;
-  cohorts.unmixedHumusC[i] *= 1 - share;
+export function takeOffCohort(bed: Bed, cohort: Cohort, share: number, sunkHumusShare = 0): void {
+  const { postings } = bed.state;
+  const onTop = isOnSurface(cohort) ? cohort.onTopShare : 0;
+  const bodyShare = cohort.traits.countsAsSoil ? share * onTop : share;
+  const humusShare = shareOfHumusTaken(cohort, share, sunkHumusShare);
+  for (const name of POOL_NAMES) {
+    const taken = name === 'humus' ? humusShare : bodyShare;
+    const carbonG = cohort[`${name}C`] * taken;
+    const nitrogenG = cohort[`${name}N`] * taken;
+    cohort[`${name}C`] -= carbonG;
+    cohort[`${name}N`] -= nitrogenG;
+    const { carbon, nitrogen } = TAKEN_OFF[name];
+    postings[carbon] += carbonG;
+    postings[nitrogen] += nitrogenG;
+  }
+  const ammonium = cohort.ammoniumN * share;
+  const held = cohort.charHeldN * share;
+  const layer = cohort.layer.nitrogenG * share;
+  const ash = cohort.ashG * share * onTop;
+  cohort.ammoniumN -= ammonium;
+  cohort.charHeldN -= held;
+  cohort.layer.nitrogenG -= layer;
+  cohort.ashG -= ash;
+  postings.ammoniumTakenOff += ammonium;
+  postings.charNitrogenTakenOff += held;
+  postings.layersTakenOff += layer;
+  postings.ashTakenOff += ash;
+  cohort.charCapacityN *= 1 - share;
+  cohort.openingHumusC *= 1 - share;
 }
 
+function shareOfHumusTaken(cohort: Cohort, share: number, sunkHumusShare: number): number {
+  const onTopC = humusOnTop(cohort);
+  const sunkC = cohort.humusC - onTopC;
+  return cohort.humusC > 0 ? (share * onTopC + sunkHumusShare * sunkC) / cohort.humusC : 0;
+}
+
+const TAKEN_OFF = {
+  quick: { carbon: 'freshCarbonTakenOff', nitrogen: 'freshNitrogenTakenOff' },
+  structural: { carbon: 'freshCarbonTakenOff', nitrogen: 'freshNitrogenTakenOff' },
+  woody: { carbon: 'freshCarbonTakenOff', nitrogen: 'freshNitrogenTakenOff' },
+  microbial: { carbon: 'microbialCarbonTakenOff', nitrogen: 'microbialNitrogenTakenOff' },
+  humus: { carbon: 'humusCarbonTakenOff', nitrogen: 'humusNitrogenTakenOff' },
+  labileChar: { carbon: 'charCarbonTakenOff', nitrogen: 'charNitrogenTakenOff' },
+  stableChar: { carbon: 'charCarbonTakenOff', nitrogen: 'charNitrogenTakenOff' },
+} as const;
+
 /** A liquid left on the surface soaks in at once, into the topmost layer beneath it or the soil. Mutates bed.state. */
-export function soakIn(bed: Bed, i: number): void {
-  const { cohorts, mineralN, flows } = bed.state;
-  let beneath = i - 1;
-  while (beneath >= 0 && cohorts.dugDepthCm[beneath] !== 0) beneath -= 1;
-  const intoSoil = beneath < 0 || cohorts.countsAsSoil[beneath] === 1;
-  const soaked = cohorts.ammoniumN[i] * bed.constants.parameters.liquidSoakShare;
-  cohorts.ammoniumN[i] -= soaked;
-  mineralN[intoSoil ? CONTACT_ZONE : layerAccount(beneath)] += soaked;
-  if (intoSoil) {
-    cohorts.releasedToContactZoneN[i] += soaked;
-    flows[FLOW.ammoniumToContactZone] += soaked;
+export function soakIn(bed: Bed, cohort: Cohort): void {
+  const { state, constants } = bed;
+  const { cohorts, postings } = state;
+  const beneath = cohorts.findLast((one) => one !== cohort && isOnSurface(one));
+  const soaked = cohort.ammoniumN * constants.parameters.liquidSoakShare;
+  cohort.ammoniumN -= soaked;
+  if (beneath === undefined || beneath.traits.countsAsSoil) {
+    addToContactZone(state, soaked, 1);
+    cohort.releasedToContactZoneN += soaked;
+    postings.ammoniumToContactZone += soaked;
   } else {
-    cohorts.releasedToLayersN[i] += soaked;
-    flows[FLOW.ammoniumToLayers] += soaked;
+    beneath.layer.nitrogenG += soaked;
+    cohort.releasedToLayersN += soaked;
+    postings.ammoniumToLayers += soaked;
   }
 }

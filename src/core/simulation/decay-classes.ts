@@ -1,75 +1,75 @@
 import { lostShare } from '../numerics/exponential-loss.ts';
 import type { ModelParameters } from './parameters.ts';
 
+/** Whose warmth and moisture drive the decay of a part: the contact zone, the root zone, or the air over wet soil. */
+export type DecayDriver = 'contactZone' | 'rootZone' | 'surface';
+
 /**
- * Parts that share a rate factor, a moisture zone and an exposure decay by the same factors, so the
- * exponentials are worked out once per class and sub-step instead of once per part.
+ * Parts that share rate, exposure and driver lose the same shares, so the exponentials are worked out once per class
+ * and modifier instead of once per part, and only when a part asks for them.
  */
-export interface DecayClasses {
-  count: number;
-  readonly rateFactor: number[];
-  readonly exposure: number[];
-  /** 0 = contact zone, 1 = root zone, whose moisture governs. */
-  readonly zone: number[];
-  /** Shares lost in the current sub-step: quick, structural, woody, microbial. */
-  losses: Float64Array;
-  /** Modifiers the losses were last worked out for. */
-  readonly workedOutFor: number[];
+export class DecayClass {
+  readonly rateFactor: number = NaN;
+  readonly exposure: number = NaN;
+  readonly driver: DecayDriver;
+  /** Modifier the losses were last worked out for. */
+  modifier = NaN;
+  // shares lost in a sub-step
+  quickLoss = NaN;
+  structuralLoss = NaN;
+  woodyLoss = NaN;
+  microbialLoss = NaN;
+
+  constructor(rateFactor: number, exposure: number, driver: DecayDriver) {
+    this.rateFactor = rateFactor;
+    this.exposure = exposure;
+    this.driver = driver;
+  }
 }
 
-export const LOSSES_PER_CLASS = 4;
-const INITIAL_CAPACITY = 16;
+/** The modifiers of one sub-step: warmth times moisture. */
+export class Modifiers {
+  contactZone = NaN;
+  rootZone = NaN;
+  surface = NaN;
+}
 
-export const createDecayClasses = (): DecayClasses => ({
-  count: 0,
-  rateFactor: [],
-  exposure: [],
-  zone: [],
-  losses: new Float64Array(INITIAL_CAPACITY * LOSSES_PER_CLASS),
-  workedOutFor: [],
-});
-
-/** Index of the class with these properties, made when it is not there yet. Mutates classes. */
+/** The class with these properties, made when it is not there yet. Mutates classes. */
 export function decayClassFor(
-  classes: DecayClasses,
+  classes: DecayClass[],
   rateFactor: number,
-  zone: 0 | 1,
   exposure: number,
-): number {
-  for (let i = 0; i < classes.count; i++) {
-    if (classes.rateFactor[i] === rateFactor && classes.zone[i] === zone && classes.exposure[i] === exposure)
-      return i;
-  }
-  classes.rateFactor.push(rateFactor);
-  classes.zone.push(zone);
-  classes.exposure.push(exposure);
-  classes.workedOutFor.push(Number.NaN);
-  if (classes.count * LOSSES_PER_CLASS >= classes.losses.length) {
-    const larger = new Float64Array(classes.losses.length * 2);
-    larger.set(classes.losses);
-    classes.losses = larger;
-  }
-  return classes.count++;
+  driver: DecayDriver,
+): DecayClass {
+  const known = classes.find(
+    (one) => one.rateFactor === rateFactor && one.exposure === exposure && one.driver === driver,
+  );
+  if (known) return known;
+  const made = new DecayClass(rateFactor, exposure, driver);
+  classes.push(made);
+  return made;
 }
 
-/** Works out the losses of every class for a sub-step of `dtDays`. Mutates classes. */
-export function updateDecayClasses(
-  classes: DecayClasses,
+/** Works out the losses of a class for a sub-step of `dtDays`, unless they stand. Mutates one. */
+export function updateDecayClass(
+  one: DecayClass,
   p: ModelParameters,
-  contactModifier: number,
-  rootModifier: number,
+  modifiers: Modifiers,
   dtDays: number,
 ): void {
-  for (let i = 0; i < classes.count; i++) {
-    const modifier = (classes.zone[i] === 0 ? contactModifier : rootModifier) * classes.exposure[i];
-    if (classes.workedOutFor[i] === modifier) continue;
-    classes.workedOutFor[i] = modifier;
-    const years = (modifier * dtDays) / 365;
-    const paced = classes.rateFactor[i] * years;
-    const at = i * LOSSES_PER_CLASS;
-    classes.losses[at] = lostShare(p.quickDecayPerYear * paced);
-    classes.losses[at + 1] = lostShare(p.structuralDecayPerYear * paced);
-    classes.losses[at + 2] = lostShare(p.woodyDecayPerYear * paced);
-    classes.losses[at + 3] = lostShare(p.microbialTurnoverPerYear * years);
-  }
+  const driving =
+    one.driver === 'contactZone'
+      ? modifiers.contactZone
+      : one.driver === 'rootZone'
+        ? modifiers.rootZone
+        : modifiers.surface;
+  const modifier = driving * one.exposure;
+  if (one.modifier === modifier) return;
+  one.modifier = modifier;
+  const years = (modifier * dtDays) / 365;
+  const paced = one.rateFactor * years;
+  one.quickLoss = lostShare(p.quickDecayPerYear * paced);
+  one.structuralLoss = lostShare(p.structuralDecayPerYear * paced);
+  one.woodyLoss = lostShare(p.woodyDecayPerYear * paced);
+  one.microbialLoss = lostShare(p.microbialTurnoverPerYear * years);
 }

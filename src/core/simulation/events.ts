@@ -1,13 +1,17 @@
-import { FLOW } from '../ledger/flows.ts';
+import type { ClimateNormals } from '../climate/climate.ts';
 import { clamp } from '../numerics/interpolation.ts';
-import { CONTACT_ZONE, ROOT_ZONE, type Bed } from './bed.ts';
+import type { Bed } from './bed.ts';
 import { openingFromDryMass, openingFromFreshMass, type CohortOpening } from './cohort-opening.ts';
-import { isOnSurface } from './cohort-table.ts';
+import { isOnSurface } from './cohort.ts';
 import { digCohort, openCohort, soakIn, takeOffCohort } from './cohorts.ts';
+import { emptyCrop } from './crop.ts';
+import { normalDayDegrees } from './crop-growth.ts';
 import type { ModelParameters } from './parameters.ts';
 import { openingFromPile, type PileResult } from './pile.ts';
+import { giveWaitingRoots } from './root-litter.ts';
 import {
   CONTACT_ZONE_CM,
+  FEED_AMMONIUM_SHARE,
   isFromPile,
   isFromStock,
   type Apply,
@@ -18,6 +22,7 @@ import {
   type Remove,
   type SoilTest,
 } from './scenario.ts';
+import { addToContactZone, addToRootZone } from './soil-zones.ts';
 
 /** Finished piles by id. */
 export type Piles = ReadonlyMap<string, PileResult>;
@@ -61,72 +66,77 @@ function apply(bed: Bed, event: Apply, piles: Piles): void {
 }
 
 function dig(bed: Bed, { cohortIds, depthCm }: Dig): void {
-  const { cohorts } = bed.state;
-  for (let i = 0; i < cohorts.count; i++) {
-    const isMeant = cohortIds === 'all' || cohortIds.includes(cohorts.ids[i]);
-    if (isMeant && isOnSurface(cohorts, i)) digCohort(bed, i, depthCm);
+  for (const cohort of bed.state.cohorts) {
+    const isMeant = cohortIds === 'all' || cohortIds.includes(cohort.traits.id);
+    if (isMeant && isOnSurface(cohort)) digCohort(bed, cohort, depthCm);
   }
 }
 
-function feed(bed: Bed, { nitrogenGPerM2, depthCm }: Feed): void {
-  const depth = clamp(depthCm, CONTACT_ZONE_CM, bed.constants.rootZoneCm);
+function feed({ state, constants }: Bed, event: Feed): void {
+  const { nitrogenGPerM2, depthCm, ammoniumShare = FEED_AMMONIUM_SHARE } = event;
+  const depth = clamp(depthCm, CONTACT_ZONE_CM, constants.rootZoneCm);
   const toContact = (nitrogenGPerM2 * CONTACT_ZONE_CM) / depth;
-  feedZone(bed, CONTACT_ZONE, toContact);
-  feedZone(bed, ROOT_ZONE, nitrogenGPerM2 - toContact);
-}
-
-function feedZone({ state }: Bed, zone: number, nitrogenG: number): void {
-  state.mineralN[zone] += nitrogenG;
-  state.flows[zone === CONTACT_ZONE ? FLOW.fedToContactZone : FLOW.fedToRootZone] += nitrogenG;
+  const toRoot = nitrogenGPerM2 - toContact;
+  addToContactZone(state, toContact, ammoniumShare);
+  addToRootZone(state, toRoot, ammoniumShare);
+  state.postings.fedToContactZone += toContact;
+  state.postings.fedToRootZone += toRoot;
 }
 
 /** A dose of quick nitrogen worked out by the supplement solver, all into the contact zone. Mutates bed.state. */
-export const giveDose = (bed: Bed, nitrogenGPerM2: number): void =>
-  feedZone(bed, CONTACT_ZONE, nitrogenGPerM2);
+export function giveDose({ state }: Bed, nitrogenGPerM2: number): void {
+  addToContactZone(state, nitrogenGPerM2, FEED_AMMONIUM_SHARE);
+  state.postings.fedToContactZone += nitrogenGPerM2;
+}
 
 function remove(bed: Bed, { cohortId, share, humusShare = 0 }: Remove): void {
-  takeOffCohort(bed, bed.state.cohorts.ids.indexOf(cohortId), share, humusShare);
+  const cohort = bed.state.cohorts.find(({ traits }) => traits.id === cohortId)!;
+  takeOffCohort(bed, cohort, share, humusShare);
 }
 
 function adjustToTest({ state }: Bed, { mineralNGPerM2 }: SoilTest): void {
-  const { mineralN, flows } = state;
-  flows[FLOW.testedContactZone] += mineralNGPerM2[0] - mineralN[CONTACT_ZONE];
-  flows[FLOW.testedRootZone] += mineralNGPerM2[1] - mineralN[ROOT_ZONE];
-  mineralN[CONTACT_ZONE] = mineralNGPerM2[0];
-  mineralN[ROOT_ZONE] = mineralNGPerM2[1];
+  const { contactZone, rootZone, postings } = state;
+  const [contactN, rootN, upperN = state.upperSubsoilN, lowerN = state.lowerSubsoilN] = mineralNGPerM2;
+  postings.testedContactZone += contactN - contactZone.nitrogenG;
+  postings.testedRootZone += rootN - rootZone.nitrogenG;
+  postings.testedUpperSubsoil += upperN - state.upperSubsoilN;
+  postings.testedLowerSubsoil += lowerN - state.lowerSubsoilN;
+  contactZone.nitrogenG = contactN;
+  rootZone.nitrogenG = rootN;
+  state.upperSubsoilN = upperN;
+  state.lowerSubsoilN = lowerN;
 }
 
-/** Sets a crop in the ground. Mutates bed.state. */
-export function plantCrop({ state, constants }: Bed, crop: CropPlan): void {
-  const { crops } = state;
-  const k = crops.count++;
-  crops.ids[k] = crop.id;
-  crops.demandAtHarvest[k] = crop.nitrogenDemandGPerM2;
-  crops.lengthDays[k] = crop.harvestDay - crop.plantDay;
-  crops.rootDepthCm[k] = crop.rootDepthCm;
-  crops.fixedShare[k] = crop.fixedShare ?? constants.parameters.legumeFixedShare;
-  crops.deepShare[k] = crop.deepShare;
-  crops.isLegume[k] = crop.isLegume ? 1 : 0;
-  crops.isPerennial[k] = crop.isPerennial ? 1 : 0;
-  crops.isAlive[k] = 1;
+/** Sets a crop in the ground. Its day-degrees are those of the normals, whatever the weather brings. Mutates bed.state. */
+export function plantCrop({ state, constants }: Bed, plan: CropPlan, climate: ClimateNormals): void {
+  const p = constants.parameters;
+  const crop = emptyCrop(plan, p.paleWindowDays);
+  const dayDegrees = normalDayDegrees(climate, plan.plantDay, plan.harvestDay, p);
+  crop.isGrownByWarmth = dayDegrees > 0;
+  crop.growthNeeded = crop.isGrownByWarmth ? dayDegrees : plan.harvestDay - plan.plantDay;
+  crop.fixedShare = plan.fixedShare ?? p.legumeFixedShare;
+  crop.rootCarbonG = plan.rootCarbonGPerM2 ?? p.rootCarbonGPerM2;
+  state.crops.push(crop);
 }
 
 export const residueId = (cropId: string): string => `${cropId}_residue`;
 
 /** Harvests a crop; what stays becomes a cohort holding exactly that nitrogen. Mutates bed.state. */
-export function harvestCrop(bed: Bed, crop: CropPlan): void {
-  const { crops, flows } = bed.state;
-  const k = crops.ids.indexOf(crop.id);
-  crops.shortN[k] += crops.backlogN[k];
-  crops.backlogN[k] = 0;
-  crops.paleness[k] = 0;
-  crops.isAlive[k] = 0;
-  while (crops.firstLiving < crops.count && !crops.isAlive[crops.firstLiving]) crops.firstLiving += 1;
-  const standing = crops.standingN[k];
-  crops.standingN[k] = 0;
-  const residueN = crop.residueMaterial ? standing * crop.residueShare : 0;
-  flows[FLOW.harvested] += standing - residueN;
-  if (residueN > 0 && crop.residueMaterial) layResidue(bed, crop, crop.residueMaterial, residueN);
+export function harvestCrop(bed: Bed, plan: CropPlan): void {
+  const { state } = bed;
+  const { crops, postings } = state;
+  const crop = crops.find((one) => one.plan.id === plan.id)!;
+  crop.shortN += crop.backlogN;
+  crop.backlogN = 0;
+  crop.paleness = 0;
+  crop.isAlive = false;
+  while (state.firstLiving < crops.length && !crops[state.firstLiving].isAlive) state.firstLiving += 1;
+  giveWaitingRoots(bed, crop);
+  const standing = crop.standingN;
+  crop.standingN = 0;
+  const residueN = plan.residueMaterial ? standing * plan.residueShare : 0;
+  postings.harvested += standing - residueN;
+  if (residueN > 0 && plan.residueMaterial) layResidue(bed, plan, plan.residueMaterial, residueN);
 }
 
 function layResidue(

@@ -1,7 +1,6 @@
 import type { DayNumber } from '../climate/calendar.ts';
-import { FLOW } from '../ledger/flows.ts';
-import { CONTACT_ZONE, layerAccount, type Bed } from './bed.ts';
-import { carbonPools, livingCarbon, nitrogenPools, type CohortTable } from './cohort-table.ts';
+import type { Bed, BedState } from './bed.ts';
+import { charCarbon, humusOnTop, isOnSurface, livingCarbon, POOL_NAMES, type Cohort } from './cohort.ts';
 
 /** Which cohorts are old enough, and which must stay because something will still be done to them. */
 export interface Folding {
@@ -17,19 +16,20 @@ export interface Folding {
  * property (biomass C:N, looseness, residence of char) becomes the mean by mass. Mutates bed.state.
  */
 export function foldCohorts(bed: Bed, folding: Folding): void {
-  const { cohorts } = bed.state;
-  postTraces(bed);
-  const isOld = (i: number): boolean => {
-    const id = cohorts.ids[i];
-    const opened = folding.openedOn(id);
-    return opened !== undefined && opened < folding.openedBefore && !folding.isNamedLater(id);
+  const { state } = bed;
+  const { cohorts } = state;
+  postTraces(state);
+  const isOld = ({ traits }: Cohort): boolean => {
+    const opened = folding.openedOn(traits.id);
+    return opened !== undefined && opened < folding.openedBefore && !folding.isNamedLater(traits.id);
   };
-  for (let from = cohorts.count - 1; from > 0; from--) {
-    if (!isOld(from)) continue;
-    const into = olderTwin(cohorts, from, isOld);
+  for (let from = cohorts.length - 1; from > 0; from--) {
+    const one = cohorts[from];
+    if (!isOld(one)) continue;
+    const into = cohorts.slice(0, from).find((other) => isOld(other) && areAlike(other, one));
     if (into === undefined) continue;
-    merge(bed, into, from);
-    removeCohort(bed, from);
+    merge(into, one);
+    cohorts.splice(from, 1);
   }
 }
 
@@ -37,85 +37,91 @@ export function foldCohorts(bed: Bed, folding: Folding): void {
 const TRACE_G = 1e-9;
 
 /** Traces of ammonium and nitrate that rain would go on washing out of old layers for ever go down at once, posted. */
-function postTraces({ state: { cohorts: t, mineralN, flows } }: Bed): void {
-  for (let i = 0; i < t.count; i++) {
-    const layer = layerAccount(i);
-    if (t.ammoniumN[i] > 0 && t.ammoniumN[i] < TRACE_G) {
-      mineralN[CONTACT_ZONE] += t.ammoniumN[i];
-      flows[FLOW.ammoniumToContactZone] += t.ammoniumN[i];
-      t.ammoniumN[i] = 0;
+function postTraces({ cohorts, contactZone, postings }: BedState): void {
+  for (const cohort of cohorts) {
+    const { ammoniumN, layer } = cohort;
+    if (ammoniumN > 0 && ammoniumN < TRACE_G) {
+      contactZone.nitrogenG += ammoniumN;
+      postings.ammoniumToContactZone += ammoniumN;
+      cohort.ammoniumN = 0;
     }
-    if (mineralN[layer] > 0 && mineralN[layer] < TRACE_G) {
-      mineralN[CONTACT_ZONE] += mineralN[layer];
-      flows[FLOW.layersToContactZone] += mineralN[layer];
-      mineralN[layer] = 0;
+    if (layer.nitrogenG > 0 && layer.nitrogenG < TRACE_G) {
+      contactZone.nitrogenG += layer.nitrogenG;
+      postings.layersToContactZone += layer.nitrogenG;
+      layer.nitrogenG = 0;
     }
   }
 }
 
-function olderTwin(t: CohortTable, from: number, isOld: (i: number) => boolean): number | undefined {
-  for (let i = 0; i < from; i++) if (areAlike(t, i, from) && isOld(i)) return i;
-  return undefined;
+/** Remains that are too little to keep apart, whatever they came from: this much fresh carbon and no char, g/m2. */
+const SPENT_CARBON_G = 0.1;
+const isSpent = (cohort: Cohort): boolean =>
+  !isOnSurface(cohort) && livingCarbon(cohort) < SPENT_CARBON_G && charCarbon(cohort) === 0;
+
+const areAlike = (a: Cohort, b: Cohort): boolean =>
+  (isSpent(a) && isSpent(b) && a.dugDepthCm === b.dugDepthCm) ||
+  (a.traits.kind === b.traits.kind &&
+    a.traits.decayRateFactor === b.traits.decayRateFactor &&
+    a.traits.sievedShare === b.traits.sievedShare &&
+    a.traits.humificationFactor === b.traits.humificationFactor &&
+    a.traits.vaporBarrier === b.traits.vaporBarrier &&
+    a.contactDecay === b.contactDecay &&
+    a.upperDecay === b.upperDecay &&
+    a.dugDepthCm === b.dugDepthCm);
+
+/** Number fields that are amounts. */
+const AMOUNTS = [
+  ...POOL_NAMES.flatMap((name) => [`${name}C`, `${name}N`] as const),
+  'ammoniumN',
+  'charHeldN',
+  'charCapacityN',
+  'ashG',
+  'openingC',
+  'openingN',
+  'openingStructuralC',
+  'respiredC',
+  'humifiedC',
+  'drawnFromLayersN',
+  'drawnFromContactZoneN',
+  'drawnFromRootZoneN',
+  'releasedToLayersN',
+  'releasedToContactZoneN',
+  'releasedToRootZoneN',
+  'volatilizedN',
+] as const;
+
+type MeanField =
+  'thicknessCmPerAshG' | 'unsettledShare' | 'stableCharResidenceDays' | 'microbialCn' | 'onTopShare';
+
+/** Carbon that makes a layer thick, g/m2: what has turned into soil no longer does. */
+const looseCarbon = (one: Cohort): number =>
+  (livingCarbon(one) + charCarbon(one)) * (one.traits.countsAsSoil ? one.onTopShare : 1) + humusOnTop(one);
+
+const looseAsh = (one: Cohort): number => one.ashG * one.onTopShare;
+
+/** Height of a layer that has not settled, cm. */
+const looseCm = (one: Cohort): number =>
+  looseCarbon(one) * one.thicknessCmPerCarbonG + looseAsh(one) * one.thicknessCmPerAshG;
+
+function merge(into: Cohort, from: Cohort): void {
+  const carbonCm =
+    looseCarbon(into) * into.thicknessCmPerCarbonG + looseCarbon(from) * from.thicknessCmPerCarbonG;
+  // What is left on top of the humus that arrived adds up, whatever share of it that is.
+  const onTopC = humusOnTop(into) + humusOnTop(from);
+  setMean('unsettledShare', into, from, looseCm);
+  setMean('thicknessCmPerAshG', into, from, looseAsh);
+  setMean('stableCharResidenceDays', into, from, charCarbon);
+  setMean('microbialCn', into, from, (one) => one.microbialC);
+  setMean('onTopShare', into, from, (one) => one.ashG);
+  into.openingHumusC = into.onTopShare > 0 ? onTopC / into.onTopShare : 0;
+  for (const name of AMOUNTS) into[name] += from[name];
+  into.peakLockedN = Math.max(into.peakLockedN, from.peakLockedN);
+  into.layer.nitrogenG += from.layer.nitrogenG;
+  const carbonG = looseCarbon(into);
+  if (carbonG > 0) into.thicknessCmPerCarbonG = carbonCm / carbonG;
 }
 
-const areAlike = (t: CohortTable, a: number, b: number): boolean =>
-  t.kinds[a] === t.kinds[b] &&
-  t.decayRateFactor[a] === t.decayRateFactor[b] &&
-  t.contactClass[a] === t.contactClass[b] &&
-  t.upperClass[a] === t.upperClass[b] &&
-  t.dugDepthCm[a] === t.dugDepthCm[b] &&
-  t.vaporBarrier[a] === t.vaporBarrier[b];
-
-/** Columns that are amounts. */
-const amountsOf = (t: CohortTable): Float64Array[] => [
-  ...carbonPools(t),
-  ...nitrogenPools(t),
-  t.ammoniumN,
-  t.charHeldN,
-  t.charCapacityN,
-  t.unmixedHumusC,
-  t.openingStructuralC,
-  t.openingC,
-  t.openingN,
-  t.respiredC,
-  t.humifiedC,
-  t.drawnFromLayersN,
-  t.drawnFromContactZoneN,
-  t.drawnFromRootZoneN,
-  t.releasedToLayersN,
-  t.releasedToContactZoneN,
-  t.releasedToRootZoneN,
-  t.volatilizedN,
-];
-
-function merge({ state: { cohorts: t, mineralN } }: Bed, into: number, from: number): void {
-  const charC = (i: number) => t.labileCharC[i] + t.stableCharC[i];
-  const looseC = (i: number) => livingCarbon(t, i) + charC(i) + t.unmixedHumusC[i];
-  setMean(t.thicknessCmPerG, into, from, looseC);
-  setMean(t.unsettledShare, into, from, looseC);
-  setMean(t.stableCharResidenceDays, into, from, charC);
-  setMean(t.microbialCn, into, from, (i) => t.microbialC[i]);
-  for (const column of amountsOf(t)) column[into] += column[from];
-  t.peakLockedN[into] = Math.max(t.peakLockedN[into], t.peakLockedN[from]);
-  mineralN[layerAccount(into)] += mineralN[layerAccount(from)];
-}
-
-function setMean(column: Float64Array, into: number, from: number, weigh: (i: number) => number): void {
+function setMean(field: MeanField, into: Cohort, from: Cohort, weigh: (cohort: Cohort) => number): void {
   const [a, b] = [weigh(into), weigh(from)];
-  if (a + b > 0) column[into] = (column[into] * a + column[from] * b) / (a + b);
-}
-
-function removeCohort({ state: { cohorts: t, mineralN } }: Bed, gone: number): void {
-  const capacity = t.quickC.length;
-  const columns = t.values.length / capacity;
-  for (let c = 0; c < columns; c++) {
-    t.values.copyWithin(c * capacity + gone, c * capacity + gone + 1, c * capacity + t.count);
-  }
-  mineralN.copyWithin(layerAccount(gone), layerAccount(gone + 1), layerAccount(t.count));
-  mineralN[layerAccount(t.count - 1)] = 0;
-  // Whoever opens a cohort there next finds the row empty.
-  for (let c = 0; c < columns; c++) t.values[c * capacity + t.count - 1] = 0;
-  t.ids.splice(gone, 1);
-  t.kinds.splice(gone, 1);
-  t.count -= 1;
+  if (a + b > 0) into[field] = (into[field] * a + from[field] * b) / (a + b);
 }

@@ -1,14 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FLOW, FLOW_COUNT } from '../ledger/flows.ts';
-import { createCohortTable } from './cohort-table.ts';
-import { createDecayClasses, decayClassFor, updateDecayClasses } from './decay-classes.ts';
-import { applyDecay, settleRequests, workOutPotentials, type DecayTask } from './nitrogen-limited-decay.ts';
+import { openPostings, type Postings } from '../ledger/postings.ts';
+import { emptyCohort, traits, type Cohort } from './cohort.ts';
+import { decayClassFor, Modifiers, updateDecayClass, type DecayClass } from './decay-classes.ts';
+import { ask, MineralAccount } from './decay-part.ts';
+import { applyDecay, settleRequests, weighPart } from './nitrogen-limited-decay.ts';
 import { defaultParameters } from './parameters.ts';
-import { addPart, allowDraw, clearParts, createParts } from './parts.ts';
 
-/** Cohorts that all draw on the contact zone, account 0, and give to it. */
-const ZONE = 0;
+/** Cohorts that all draw on one zone and give to it. */
 const DAY_LOSS_MODIFIER = 1.2;
 
 interface Feed {
@@ -22,63 +21,89 @@ interface Feed {
   readonly cap: number;
 }
 
-function taskOf(feeds: readonly Feed[], availableG: number, draw = 0.5): DecayTask {
-  const cohorts = createCohortTable(feeds.length);
-  const classes = createDecayClasses();
-  const mineralN = new Float64Array(2 + feeds.length);
-  mineralN[ZONE] = availableG;
-  const parts = createParts(feeds.length, mineralN.length);
-  clearParts(parts);
-  feeds.forEach((feed, i) => {
-    cohorts.quickC[i] = feed.quickC;
-    cohorts.structuralC[i] = feed.structuralC;
-    cohorts.woodyC[i] = feed.woodyC;
-    cohorts.quickN[i] = feed.quickC / feed.ratio;
-    cohorts.structuralN[i] = feed.structuralC / feed.ratio;
-    cohorts.woodyN[i] = feed.woodyC / feed.ratio;
-    cohorts.microbialC[i] = feed.microbialC;
-    cohorts.microbialN[i] = feed.microbialC / 10;
-    cohorts.microbialCn[i] = 10;
-    cohorts.count += 1;
-    const part = addPart(parts, i, 1, decayClassFor(classes, 1, 0, 1), ZONE);
-    allowDraw(parts, part, 0, ZONE, feed.reach, 1, feed.cap);
-  });
-  updateDecayClasses(classes, defaultParameters, DAY_LOSS_MODIFIER, DAY_LOSS_MODIFIER, 1);
+interface Task {
+  readonly cohorts: readonly Cohort[];
+  readonly feeds: readonly Feed[];
+  readonly decay: DecayClass;
+  readonly zone: MineralAccount;
+  readonly postings: Postings;
+  readonly draw: number;
+}
+
+const TRAITS = traits({
+  id: 'fed',
+  kind: 'wood',
+  decayRateFactor: 1,
+  sievedShare: 1,
+  humificationFactor: 1,
+  ammoniaExposure: 0,
+  ammoniaProneShare: 0,
+  vaporBarrier: 0,
+  countsAsSoil: false,
+  isLiftCapped: false,
+});
+
+function cohortOf(feed: Feed, decay: DecayClass): Cohort {
+  const cohort = emptyCohort(TRAITS, decay, decay);
+  cohort.quickC = feed.quickC;
+  cohort.structuralC = feed.structuralC;
+  cohort.woodyC = feed.woodyC;
+  cohort.quickN = feed.quickC / feed.ratio;
+  cohort.structuralN = feed.structuralC / feed.ratio;
+  cohort.woodyN = feed.woodyC / feed.ratio;
+  cohort.microbialC = feed.microbialC;
+  cohort.microbialN = feed.microbialC / 10;
+  cohort.microbialCn = 10;
+  cohort.biomassHumified = defaultParameters.biomassHumifiedShare;
+  cohort.woodyHumified = defaultParameters.woodyHumifiedShare;
+  return cohort;
+}
+
+function taskOf(feeds: readonly Feed[], availableG: number, draw = 0.5): Task {
+  const decay = decayClassFor([], 1, 1, 'contactZone');
+  const modifiers = Object.assign(new Modifiers(), { contactZone: DAY_LOSS_MODIFIER });
+  updateDecayClass(decay, defaultParameters, modifiers, 1);
   return {
-    parts,
-    cohorts,
-    classes,
-    mineralN,
-    flows: new Float64Array(FLOW_COUNT),
-    parameters: defaultParameters,
-    microbialDraw: draw,
-    biomassHumified: defaultParameters.biomassHumifiedShare,
-    woodyHumified: defaultParameters.woodyHumifiedShare,
+    cohorts: feeds.map((feed) => cohortOf(feed, decay)),
+    feeds,
+    decay,
+    zone: new MineralAccount('contactZone', availableG),
+    postings: openPostings(),
+    draw,
   };
 }
 
-function decayed(task: DecayTask): DecayTask {
-  workOutPotentials(task);
-  settleRequests(task, ZONE);
-  applyDecay(task);
+/** Weighs all, lets givers give, and settles what the others ask. */
+function weighed(task: Task): Task {
+  const { cohorts, feeds, decay, zone, postings, draw } = task;
+  cohorts.forEach((cohort, i) => {
+    cohort.decayLimit = 0;
+    weighPart(defaultParameters, cohort, cohort.contact, decay, 1);
+    const { need } = cohort.contact;
+    if (need > 0) ask(cohort.contact.first, zone, feeds[i].reach, 1, feeds[i].cap);
+    else zone.nitrogenG -= need;
+  });
+  settleRequests(zone, draw, postings);
   return task;
 }
 
-const nitrogenIn = ({ cohorts: t, mineralN }: DecayTask): number => {
-  let sum = mineralN[ZONE];
-  for (let i = 0; i < t.count; i++) {
-    sum += t.quickN[i] + t.structuralN[i] + t.woodyN[i] + t.microbialN[i] + t.humusN[i];
-  }
-  return sum;
-};
+function decayed(task: Task): Task {
+  weighed(task);
+  for (const cohort of task.cohorts) applyDecay(defaultParameters, cohort, cohort.contact, task.postings);
+  return task;
+}
 
-const carbonIn = ({ cohorts: t }: DecayTask): number => {
-  let sum = 0;
-  for (let i = 0; i < t.count; i++) {
-    sum += t.quickC[i] + t.structuralC[i] + t.woodyC[i] + t.microbialC[i] + t.humusC[i] + t.respiredC[i];
-  }
-  return sum;
-};
+const nitrogenIn = ({ cohorts, zone }: Task): number =>
+  cohorts.reduce(
+    (sum, t) => sum + t.quickN + t.structuralN + t.woodyN + t.microbialN + t.humusN,
+    zone.nitrogenG,
+  );
+
+const carbonIn = ({ cohorts }: Task): number =>
+  cohorts.reduce(
+    (sum, t) => sum + t.quickC + t.structuralC + t.woodyC + t.microbialC + t.humusC + t.respiredC,
+    0,
+  );
 
 const amount = (max: number) => fc.double({ min: 0, max, noNaN: true });
 const feed: fc.Arbitrary<Feed> = fc.record({
@@ -119,17 +144,15 @@ describe('decay under shared nitrogen', () => {
   it('draws no more than microbes can reach, nor than a thread can lift', () => {
     fc.assert(
       fc.property(feeds, fc.double({ min: 0.01, max: 20, noNaN: true }), (all, availableG) => {
-        const task = taskOf(all, availableG);
-        workOutPotentials(task);
-        const content = task.mineralN[ZONE];
-        settleRequests(task, ZONE);
-        const drawnG = content - task.mineralN[ZONE];
+        const task = weighed(taskOf(all, availableG));
+        const drawnG = task.postings.immobilizedFromContactZone;
+        const contentG = task.zone.nitrogenG + drawnG;
         const largestReach = Math.max(...all.map(({ reach }) => reach));
-        expect(drawnG).toBeLessThanOrEqual(task.microbialDraw * largestReach * content * (1 + 1e-12) + 1e-12);
+        expect(drawnG).toBeLessThanOrEqual(task.draw * largestReach * contentG * (1 + 1e-12) + 1e-12);
         all.forEach(({ cap }, i) => {
-          expect(task.parts.got[i]).toBeLessThanOrEqual(Math.min(cap, task.parts.need[i]) + 1e-12);
+          const { got, need } = task.cohorts[i].contact;
+          expect(got).toBeLessThanOrEqual(Math.min(cap, Math.max(0, need)) + 1e-12);
         });
-        expect(task.flows[FLOW.immobilizedFromContactZone]).toBeCloseTo(drawnG, 10);
       }),
       { numRuns: 300 },
     );
@@ -139,27 +162,32 @@ describe('decay under shared nitrogen', () => {
     const half = { ...SAWDUST, quickC: 25, structuralC: 200, woodyC: 150, microbialC: 1 };
     const two = decayed(taskOf([half, half], 0.5));
     const one = decayed(taskOf([SAWDUST], 0.5));
-    expect(two.parts.got[0]).toBe(two.parts.got[1]);
-    expect(two.mineralN[ZONE]).toBeCloseTo(one.mineralN[ZONE], 12);
-    expect(carbonIn(two) - two.cohorts.respiredC[0] * 2).toBeCloseTo(
-      carbonIn(one) - one.cohorts.respiredC[0],
-      10,
-    );
+    expect(two.cohorts[0].contact.got).toBe(two.cohorts[1].contact.got);
+    expect(two.zone.nitrogenG).toBeCloseTo(one.zone.nitrogenG, 12);
+    expect(two.cohorts[0].respiredC * 2).toBeCloseTo(one.cohorts[0].respiredC, 10);
+  });
+
+  it('gives the same to each part of one, whatever reach another has', () => {
+    const other = { ...SAWDUST, reach: 0.2 };
+    const half = { ...SAWDUST, quickC: 25, structuralC: 200, woodyC: 150, microbialC: 1 };
+    const two = decayed(taskOf([half, half, other], 0.5));
+    const one = decayed(taskOf([SAWDUST, other], 0.5));
+    expect(two.zone.nitrogenG).toBeCloseTo(one.zone.nitrogenG, 12);
   });
 
   it('slows without nitrogen down to its floor, and never stops', () => {
     const fed = decayed(taskOf([SAWDUST], 100));
     const starved = decayed(taskOf([SAWDUST], 0));
-    expect(fed.cohorts.decayLimit[0]).toBe(1);
-    expect(starved.cohorts.decayLimit[0]).toBe(defaultParameters.starvedDecayFloor);
-    const lost = (task: DecayTask) => SAWDUST.structuralC - task.cohorts.structuralC[0];
+    expect(fed.cohorts[0].decayLimit).toBe(1);
+    expect(starved.cohorts[0].decayLimit).toBe(defaultParameters.starvedDecayFloor);
+    const lost = (task: Task) => SAWDUST.structuralC - task.cohorts[0].structuralC;
     expect(lost(starved) / lost(fed)).toBeCloseTo(defaultParameters.starvedDecayFloor, 10);
   });
 
   it('draws nothing and gives something when the feed is rich', () => {
     const task = decayed(taskOf([{ ...SAWDUST, ratio: 8 }], 1));
-    expect(task.parts.got[0]).toBe(0);
-    expect(task.mineralN[ZONE]).toBeGreaterThan(1);
-    expect(task.cohorts.releasedToContactZoneN[0]).toBeCloseTo(task.mineralN[ZONE] - 1, 12);
+    expect(task.cohorts[0].contact.got).toBe(0);
+    expect(task.postings.immobilizedFromContactZone).toBe(0);
+    expect(task.zone.nitrogenG).toBeGreaterThan(1);
   });
 });

@@ -1,19 +1,19 @@
+import { openPostings, type Postings } from '../ledger/postings.ts';
 import { lostShare } from '../numerics/exponential-loss.ts';
-import { FLOW, FLOW_COUNT } from '../ledger/flows.ts';
 import {
   carbonPools,
-  createCohortTable,
+  emptyCohort,
+  fillPools,
   livingCarbon,
   nitrogenPools,
-  type CohortTable,
-} from './cohort-table.ts';
-import { createDecayClasses, decayClassFor, updateDecayClasses } from './decay-classes.ts';
-import { applyDecay, settleRequests, workOutPotentials, type DecayTask } from './nitrogen-limited-decay.ts';
-import { addPart, allowDraw, clearParts, createParts } from './parts.ts';
+  traits,
+  type Cohort,
+  type CohortTraits,
+} from './cohort.ts';
+import { decayClassFor, Modifiers, updateDecayClass, type DecayClass } from './decay-classes.ts';
+import { ask, MineralAccount } from './decay-part.ts';
+import { applyDecay, settleRequests, weighPart } from './nitrogen-limited-decay.ts';
 import type { ModelParameters } from './parameters.ts';
-
-/** The account of a pile's mineral nitrogen sits where the first layer of a bed would. */
-const PILE_ACCOUNT = 2;
 
 /** What a pile holds of one thing that went in, g. Seven pools in the order of POOL_NAMES. */
 export interface PileCohort {
@@ -21,12 +21,45 @@ export interface PileCohort {
   readonly nitrogenG: readonly number[];
   readonly microbialCn: number;
   readonly decayRateFactor: number;
+  readonly humificationFactor: number;
 }
 
 /** A pile on its way through time: all mineral nitrogen in common, no leaching (cover assumed). */
 export interface RunningPile {
-  readonly task: DecayTask;
+  readonly cohorts: readonly Cohort[];
+  readonly account: MineralAccount;
+  readonly postings: Postings;
+  readonly parameters: ModelParameters;
+  /** Share of the mineral nitrogen that microbes take at most in a sub-step. */
+  readonly microbialDraw: number;
+  readonly modifiers: Modifiers;
   readonly dtDays: number;
+}
+
+/** Of what a cohort is, only its pace matters in a pile. */
+const traitsOf = (one: PileCohort): CohortTraits =>
+  traits({
+    id: '',
+    kind: 'none',
+    decayRateFactor: one.decayRateFactor,
+    sievedShare: 1,
+    humificationFactor: one.humificationFactor,
+    ammoniaExposure: 0,
+    ammoniaProneShare: 0,
+    vaporBarrier: 0,
+    countsAsSoil: false,
+    isLiftCapped: false,
+  });
+
+function openPileCohort(one: PileCohort, classes: DecayClass[], p: ModelParameters): Cohort {
+  const decay = decayClassFor(classes, one.decayRateFactor, 1, 'surface');
+  const cohort = emptyCohort(traitsOf(one), decay, decay);
+  fillPools(cohort, one);
+  cohort.microbialCn = one.microbialCn;
+  // Clay does not help in a pile.
+  cohort.biomassHumified = Math.min(p.largestHumifiedShare, p.biomassHumifiedShare * one.humificationFactor);
+  cohort.woodyHumified = p.woodyHumifiedShare * one.humificationFactor;
+  return cohort;
 }
 
 /** Sets up a pile of what it holds. `mineralNitrogenG` is common to all of it. */
@@ -36,86 +69,81 @@ export function startPile(
   stepsPerDay: number,
   p: ModelParameters,
 ): RunningPile {
-  const cohorts = createCohortTable(contents.length);
-  const classes = createDecayClasses();
-  const mineralN = new Float64Array(PILE_ACCOUNT + 1);
-  mineralN[PILE_ACCOUNT] = mineralNitrogenG;
-  contents.forEach((one, i) => {
-    cohorts.count += 1;
-    carbonPools(cohorts).forEach((pool, k) => (pool[i] = one.carbonG[k]!));
-    nitrogenPools(cohorts).forEach((pool, k) => (pool[i] = one.nitrogenG[k]!));
-    cohorts.microbialCn[i] = one.microbialCn;
-    cohorts.contactClass[i] = decayClassFor(classes, one.decayRateFactor, 0, 1);
-  });
-  const task: DecayTask = {
-    parts: createParts(contents.length, mineralN.length),
-    cohorts,
-    classes,
-    mineralN,
-    flows: new Float64Array(FLOW_COUNT),
+  const classes: DecayClass[] = [];
+  return {
+    cohorts: contents.map((one) => openPileCohort(one, classes, p)),
+    account: new MineralAccount('layers', mineralNitrogenG),
+    postings: openPostings(),
     parameters: p,
     microbialDraw: 1 - (1 - p.microbialDrawPerDay) ** (1 / stepsPerDay),
-    biomassHumified: p.biomassHumifiedShare,
-    woodyHumified: p.woodyHumifiedShare,
+    modifiers: new Modifiers(),
+    dtDays: 1 / stepsPerDay,
   };
-  return { task, dtDays: 1 / stepsPerDay };
 }
 
 /**
- * One sub-step: ammonia, humus, then decay. `warmth` is the temperature modifier, `modifier` the same times air
- * and moisture. Mutates pile.
+ * One sub-step: ammonia, humus, then decay. `warmth` is the temperature modifier, `modifier` the same times air and
+ * moisture; `ammoniumShare` is the share of the mineral nitrogen that can escape as ammonia. Mutates pile.
  */
-export function agePileSubStep({ task, dtDays }: RunningPile, warmth: number, modifier: number): void {
-  const { cohorts, mineralN, flows, parameters: p, parts, classes } = task;
-  const ammonia = mineralN[PILE_ACCOUNT] * lostShare(p.pileAmmoniaLossPerDay * warmth * dtDays);
-  mineralN[PILE_ACCOUNT] -= ammonia;
-  flows[FLOW.layersVolatilized] += ammonia;
+export function agePileSubStep(pile: RunningPile, warmth: number, modifier: number, ammoniumShare = 1): void {
+  const { cohorts, account, postings, parameters: p, dtDays } = pile;
+  const ammonia = account.nitrogenG * ammoniumShare * lostShare(p.pileAmmoniaLossPerDay * warmth * dtDays);
+  account.nitrogenG -= ammonia;
+  postings.layersVolatilized += ammonia;
 
-  decayHumus(task, lostShare((p.humusDecayPerYear * modifier * dtDays) / 365));
+  decayHumus(pile, lostShare((p.humusDecayPerYear * modifier * dtDays) / 365));
 
-  updateDecayClasses(classes, p, modifier, modifier, dtDays);
-  clearParts(parts);
-  for (let i = 0; i < cohorts.count; i++) {
-    if (livingCarbon(cohorts, i) === 0) continue;
-    const part = addPart(parts, i, 1, cohorts.contactClass[i], PILE_ACCOUNT);
-    allowDraw(parts, part, 0, PILE_ACCOUNT, 1, 1, Infinity);
+  pile.modifiers.surface = modifier;
+  for (const cohort of cohorts) {
+    if (livingCarbon(cohort) === 0) continue;
+    updateDecayClass(cohort.contactDecay, p, pile.modifiers, dtDays);
+    weighPart(p, cohort, cohort.contact, cohort.contactDecay, 1);
+    const { need } = cohort.contact;
+    if (need > 0) {
+      ask(cohort.contact.first, account, 1, 1, Infinity);
+    } else {
+      account.nitrogenG -= need;
+      postings.mineralizedToLayers -= need;
+    }
   }
-  workOutPotentials(task);
-  settleRequests(task, PILE_ACCOUNT);
-  applyDecay(task);
-}
-
-function decayHumus({ cohorts, mineralN, flows }: DecayTask, lost: number): void {
-  for (let i = 0; i < cohorts.count; i++) {
-    const lostC = cohorts.humusC[i] * lost;
-    const lostN = cohorts.humusN[i] * lost;
-    cohorts.humusC[i] -= lostC;
-    cohorts.humusN[i] -= lostN;
-    mineralN[PILE_ACCOUNT] += lostN;
-    flows[FLOW.laidHumusCarbonRespired] += lostC;
-    flows[FLOW.laidHumusToLayers] += lostN;
+  settleRequests(account, pile.microbialDraw, postings);
+  for (const cohort of cohorts) {
+    if (livingCarbon(cohort) > 0) applyDecay(p, cohort, cohort.contact, postings);
   }
 }
 
-export const mineralNitrogenOf = ({ task }: RunningPile): number => task.mineralN[PILE_ACCOUNT];
+function decayHumus({ cohorts, account, postings }: RunningPile, lost: number): void {
+  for (const cohort of cohorts) {
+    const lostC = cohort.humusC * lost;
+    const lostN = cohort.humusN * lost;
+    cohort.humusC -= lostC;
+    cohort.humusN -= lostN;
+    account.nitrogenG += lostN;
+    postings.laidHumusCarbonRespired += lostC;
+    postings.laidHumusToLayers += lostN;
+  }
+}
+
+export const mineralNitrogenOf = ({ account }: RunningPile): number => account.nitrogenG;
 
 /** Takes mineral nitrogen out of a pile, onto char for instance. Mutates pile. */
-export function drawMineralNitrogen({ task }: RunningPile, nitrogenG: number): void {
-  task.mineralN[PILE_ACCOUNT] -= nitrogenG;
+export function drawMineralNitrogen({ account }: RunningPile, nitrogenG: number): void {
+  account.nitrogenG -= nitrogenG;
 }
 
 /** Ammonia lost since the start, g N. */
-export const ammoniaLostG = ({ task }: RunningPile): number => task.flows[FLOW.layersVolatilized];
+export const ammoniaLostG = ({ postings }: RunningPile): number => postings.layersVolatilized;
+
+/** Mineral nitrogen set free since the start, g: it comes as ammonium. */
+export const mineralizedG = ({ postings }: RunningPile): number =>
+  postings.mineralizedToLayers + postings.laidHumusToLayers;
 
 /** Carbon breathed out since the start, g. */
-export const carbonRespiredG = ({ task: { flows } }: RunningPile): number =>
-  flows[FLOW.freshCarbonRespired] + flows[FLOW.microbialCarbonRespired] + flows[FLOW.laidHumusCarbonRespired];
+export const carbonRespiredG = ({ postings }: RunningPile): number =>
+  postings.freshCarbonRespired + postings.microbialCarbonRespired + postings.laidHumusCarbonRespired;
 
-/** The pools of cohort `i`, in the order of POOL_NAMES. */
-export const poolsOf = (
-  t: CohortTable,
-  i: number,
-): { readonly carbonG: number[]; readonly nitrogenG: number[] } => ({
-  carbonG: carbonPools(t).map((pool) => pool[i]),
-  nitrogenG: nitrogenPools(t).map((pool) => pool[i]),
+/** The pools of a cohort, in the order of POOL_NAMES. */
+export const poolsOf = (cohort: Cohort): { readonly carbonG: number[]; readonly nitrogenG: number[] } => ({
+  carbonG: carbonPools(cohort),
+  nitrogenG: nitrogenPools(cohort),
 });

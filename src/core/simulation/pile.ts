@@ -1,10 +1,16 @@
 import { total } from '../numerics/total.ts';
-import { airTemperatureC } from '../climate/weather.ts';
 import { temperatureModifier } from '../climate/modifiers.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
+import type { SeededWeather } from '../climate/seeded-weather.ts';
+import { weatherSeries } from '../climate/weather.ts';
 import type { MaterialKind } from '../materials/material.ts';
-import { carbonPools, freshCarbon, nitrogenPools, type CohortTable } from './cohort-table.ts';
-import { microbialCnForFeed, openingFromFreshMass, type CohortOpening } from './cohort-opening.ts';
+import { carbonPools, freshCarbon, nitrogenPools, POOL_NAMES, type Cohort } from './cohort.ts';
+import {
+  feedCarbonToNitrogen,
+  microbialCnForFeed,
+  openingFromFreshMass,
+  type CohortOpening,
+} from './cohort-opening.ts';
 import {
   agePileSubStep,
   ammoniaLostG,
@@ -15,10 +21,6 @@ import {
 } from './pile-run.ts';
 import type { ModelParameters } from './parameters.ts';
 import type { PilePlan } from './scenario.ts';
-
-/** C:N below which what comes out counts as compost (S10 of the model, set here). */
-export const COMPOST_BELOW_CN = 20;
-export const SPREAD_AMMONIA_EXPOSURE = 0.3;
 
 /** A pile at its end date, masses in g for the whole pile. */
 export interface PileResult {
@@ -39,6 +41,8 @@ export interface PileResult {
   readonly nitrogenPoolsG: readonly number[];
   readonly mineralNitrogenG: number;
   readonly dryMassG: number;
+  /** Minerals that went in: they come over whole. */
+  readonly ashInG: number;
   readonly kind: MaterialKind;
   readonly decayRateFactor: number;
   readonly dryDensityKgPerM3: number;
@@ -50,16 +54,23 @@ interface MixedPile {
 }
 
 /** Ages a mix day by day: all mineral nitrogen in common, self-heating if hot, no leaching (cover assumed). */
-export function runPile(plan: PilePlan, climate: ClimateNormals, p: ModelParameters): PileResult {
+export function runPile(
+  plan: PilePlan,
+  climate: ClimateNormals,
+  p: ModelParameters,
+  seeded?: SeededWeather,
+): PileResult {
   const mixed = openPile(plan, p);
   const airFactor = (plan.isTurned ? p.turnedPileFactor : p.stillPileFactor) * plan.moistureFactor;
-  for (let i = 0; i < plan.endDay - plan.startDay; i++) {
+  const days = plan.endDay - plan.startDay;
+  const { airC } = weatherSeries(climate, plan.startDay, days, p, { seeded });
+  for (let i = 0; i < days; i++) {
     const heating = plan.isHot ? p.pileHeatingC * Math.exp(-i / p.pileCoolingDays) : 0;
-    const heapC = airTemperatureC(climate, plan.startDay + i) + heating;
+    const heapC = airC[i] + heating;
     const warmth = temperatureModifier(heapC, p.frozenC, p.temperatureModifierCap);
     for (let s = 0; s < plan.stepsPerDay; s++) agePileSubStep(mixed.pile, warmth, warmth * airFactor);
   }
-  return closePile(plan, mixed);
+  return closePile(plan, mixed, p);
 }
 
 function openPile(plan: PilePlan, p: ModelParameters): MixedPile {
@@ -70,7 +81,8 @@ function openPile(plan: PilePlan, p: ModelParameters): MixedPile {
   return { pile: startPile(openings, arrivingN, plan.stepsPerDay, p), openings };
 }
 
-const poolTotals = (pools: Float64Array[]): number[] => pools.map((pool) => total(pool));
+const poolTotals = (cohorts: readonly Cohort[], poolsOf: (cohort: Cohort) => number[]): number[] =>
+  POOL_NAMES.map((_, k) => total(cohorts.map((cohort) => poolsOf(cohort)[k])));
 
 /** Organic matter at 50 % carbon plus the ash that came in (floored at 0), g. */
 function dryMassLeft(openings: readonly CohortOpening[], carbonInG: number, carbonLeftG: number): number {
@@ -78,10 +90,10 @@ function dryMassLeft(openings: readonly CohortOpening[], carbonInG: number, carb
   return Math.max(2 * carbonLeftG, 2 * carbonLeftG + (dryInG - 2 * carbonInG));
 }
 
-function closePile(plan: PilePlan, { pile, openings }: MixedPile): PileResult {
-  const { cohorts } = pile.task;
-  const carbonPoolsG = poolTotals(carbonPools(cohorts));
-  const nitrogenPoolsG = poolTotals(nitrogenPools(cohorts));
+function closePile(plan: PilePlan, { pile, openings }: MixedPile, p: ModelParameters): PileResult {
+  const { cohorts } = pile;
+  const carbonPoolsG = poolTotals(cohorts, carbonPools);
+  const nitrogenPoolsG = poolTotals(cohorts, nitrogenPools);
   const carbonInG = total(openings.flatMap((o) => o.carbonG));
   const carbonLeftG = total(carbonPoolsG);
   const mineralNitrogenG = mineralNitrogenOf(pile);
@@ -99,43 +111,42 @@ function closePile(plan: PilePlan, { pile, openings }: MixedPile): PileResult {
     carbonLeftG,
     nitrogenLeftG,
     carbonToNitrogen,
-    visibleShare: sumFresh(cohorts) / carbonInG,
+    visibleShare: total(cohorts.map(freshCarbon)) / carbonInG,
     carbonPoolsG,
     nitrogenPoolsG,
     mineralNitrogenG,
     dryMassG: dryMassLeft(openings, carbonInG, carbonLeftG),
-    kind: plan.kind ?? (carbonToNitrogen < COMPOST_BELOW_CN ? 'compost' : 'residue'),
+    ashInG: total(openings.map(({ ashG }) => ashG)),
+    kind: plan.kind ?? (carbonToNitrogen < p.compostBelowCn ? 'compost' : 'residue'),
     decayRateFactor: byCarbon((o) => o.decayRateFactor),
     dryDensityKgPerM3: byCarbon((o) => o.dryDensityKgPerM3),
   };
 }
 
-function sumFresh(cohorts: CohortTable): number {
-  let freshC = 0;
-  for (let i = 0; i < cohorts.count; i++) freshC += freshCarbon(cohorts, i);
-  return freshC;
-}
-
 /** Opening balances of `massInKg` of a pile's original input, taken at its end and spread on a bed. */
 export function openingFromPile(pile: PileResult, massInKg: number, p: ModelParameters): CohortOpening {
   const share = massInKg / pile.massInKg;
-  const [quick, structural, woody] = pile.carbonPoolsG as [number, number, number];
-  const [quickN, structuralN, woodyN] = pile.nitrogenPoolsG as [number, number, number];
+  const carbonG = pile.carbonPoolsG.map((c) => c * share);
+  const nitrogenG = pile.nitrogenPoolsG.map((n) => n * share);
+  const dryMassG = pile.dryMassG * share;
   return {
     kind: pile.kind,
-    carbonG: pile.carbonPoolsG.map((c) => c * share),
-    nitrogenG: pile.nitrogenPoolsG.map((n) => n * share),
+    carbonG,
+    nitrogenG,
     ammoniumG: pile.mineralNitrogenG * share,
+    nitrateG: 0,
     charHeldG: 0,
     charCapacityG: 0,
-    microbialCn: microbialCnForFeed(quick + structural + woody, quickN + structuralN + woodyN, p),
+    microbialCn: microbialCnForFeed(feedCarbonToNitrogen({ carbonG, nitrogenG }), p),
     decayRateFactor: pile.decayRateFactor,
-    ammoniaExposure: SPREAD_AMMONIA_EXPOSURE,
+    ammoniaExposure: p.spreadHeapAmmoniaExposure,
     vaporBarrier: 0,
     charTemperature: 'medium',
-    dryMassG: pile.dryMassG * share,
-    carbonPerDryMass: pile.carbonLeftG / pile.dryMassG,
+    dryMassG,
+    ashG: Math.min(dryMassG, pile.ashInG * share),
     dryDensityKgPerM3: pile.dryDensityKgPerM3,
     isLiquid: false,
+    sievedShare: p.sievedShare.fine,
+    humificationFactor: 1,
   };
 }

@@ -1,18 +1,18 @@
 import type { DayNumber } from '../climate/calendar.ts';
-import { CONTACT_ZONE, layerAccount, ROOT_ZONE, type Bed } from './bed.ts';
+import { total } from '../numerics/total.ts';
+import type { Bed } from './bed.ts';
 import {
-  carbonPools,
   drawnNitrogen,
-  humusOnTop,
   isOnSurface,
-  nitrogenPools,
   POOL_NAMES,
   releasedNitrogen,
-  type CohortTable,
-} from './cohort-table.ts';
+  type Cohort,
+  type PoolName,
+} from './cohort.ts';
+import type { Crop } from './crop.ts';
 import { layerThicknessCm } from './processes/mulch-stack.ts';
 
-export type PoolAmounts = Readonly<Record<(typeof POOL_NAMES)[number], number>>;
+export type PoolAmounts = Readonly<Record<PoolName, number>>;
 
 /** One cohort as it stands, g/m2. */
 export interface CohortReport {
@@ -25,6 +25,7 @@ export interface CohortReport {
   readonly nitrogenG: PoolAmounts;
   readonly ammoniumG: number;
   readonly layerNitrogenG: number;
+  readonly ashG: number;
   readonly charHeldG: number;
   readonly respiredCarbonG: number;
   readonly humifiedCarbonG: number;
@@ -42,7 +43,10 @@ export interface CohortReport {
 export interface CropReport {
   readonly id: string;
   readonly demandedG: number;
+  /** Taken from soil, what lies below the bed included. */
   readonly takenG: number;
+  /** Gained less what its roots keep or gave back: what a trial finds in the tops. */
+  readonly inCropG: number;
   readonly fixedG: number;
   readonly subsoilG: number;
   readonly shortG: number;
@@ -51,94 +55,93 @@ export interface CropReport {
   readonly palestSoFar: number;
   readonly paleDays: number;
   readonly firstPaleDay: DayNumber | null;
-}
-
-const ORGANIC_MATTER_FROM_CARBON_PCT = 172.4;
-
-/** Soil organic matter a probe under the mulch would show, % of the sampled soil. */
-export function organicMatterPct({ state, constants }: Bed): number {
-  const { cohorts } = state;
-  let humusC = constants.inertC + state.nativeHumusC;
-  for (let i = 0; i < cohorts.count; i++) humusC += cohorts.humusC[i] - humusOnTop(cohorts, i);
-  return (ORGANIC_MATTER_FROM_CARBON_PCT * humusC) / constants.soilMassGPerM2;
+  /** Carbon its roots have given to the soil. */
+  readonly rootCarbonG: number;
 }
 
 /** Height of everything lying on the soil, cm. */
 export function mulchHeightCm({ state, constants }: Bed): number {
-  const { cohorts } = state;
   let heightCm = 0;
-  for (let i = 0; i < cohorts.count; i++) {
-    if (isOnSurface(cohorts, i)) {
-      heightCm += layerThicknessCm(cohorts, i, constants.parameters.settlingShare);
-    }
+  for (const cohort of state.cohorts) {
+    if (isOnSurface(cohort)) heightCm += layerThicknessCm(cohort, constants.parameters.settlingShare);
   }
   return heightCm;
 }
 
-/** Mineral nitrogen, g/m2: in all layers, in the contact zone, in the root zone. */
-export function mineralNitrogen({ state }: Bed): [layers: number, contactZone: number, rootZone: number] {
-  let layers = 0;
-  for (let i = 0; i < state.cohorts.count; i++) layers += state.mineralN[layerAccount(i)];
-  return [layers, state.mineralN[CONTACT_ZONE], state.mineralN[ROOT_ZONE]];
+/** Mineral nitrogen, g/m2. */
+export interface MineralNitrogenReport {
+  readonly layersG: number;
+  readonly contactZoneG: number;
+  readonly rootZoneG: number;
+  readonly upperSubsoilG: number;
+  readonly lowerSubsoilG: number;
 }
 
-const poolAmounts = (pools: Float64Array[], i: number): PoolAmounts =>
-  Object.fromEntries(POOL_NAMES.map((name, k) => [name, pools[k][i]])) as unknown as PoolAmounts;
+export const mineralNitrogen = ({ state }: Bed): MineralNitrogenReport => ({
+  layersG: total(state.cohorts.map(({ layer }) => layer.nitrogenG)),
+  contactZoneG: state.contactZone.nitrogenG,
+  rootZoneG: state.rootZone.nitrogenG,
+  upperSubsoilG: state.upperSubsoilN,
+  lowerSubsoilG: state.lowerSubsoilN,
+});
 
-export function reportCohort({ state, constants }: Bed, i: number): CohortReport {
-  const t = state.cohorts;
-  const onSurface = isOnSurface(t, i);
-  const drawnG = drawnNitrogen(t, i);
-  const releasedG = releasedNitrogen(t, i);
+const poolAmounts = (cohort: Cohort, element: 'C' | 'N'): PoolAmounts =>
+  Object.fromEntries(POOL_NAMES.map((name) => [name, cohort[`${name}${element}`]])) as unknown as PoolAmounts;
+
+export function reportCohort({ constants }: Bed, cohort: Cohort): CohortReport {
+  const onSurface = isOnSurface(cohort);
+  const drawnG = drawnNitrogen(cohort);
+  const releasedG = releasedNitrogen(cohort);
   return {
-    id: t.ids[i],
+    id: cohort.traits.id,
     place: onSurface ? 'surface' : 'dug',
-    openingCarbonG: t.openingC[i],
-    openingNitrogenG: t.openingN[i],
-    carbonG: poolAmounts(carbonPools(t), i),
-    nitrogenG: poolAmounts(nitrogenPools(t), i),
-    ammoniumG: t.ammoniumN[i],
-    layerNitrogenG: state.mineralN[layerAccount(i)],
-    charHeldG: t.charHeldN[i],
-    respiredCarbonG: t.respiredC[i],
-    humifiedCarbonG: t.humifiedC[i],
+    openingCarbonG: cohort.openingC,
+    openingNitrogenG: cohort.openingN,
+    carbonG: poolAmounts(cohort, 'C'),
+    nitrogenG: poolAmounts(cohort, 'N'),
+    ammoniumG: cohort.ammoniumN,
+    layerNitrogenG: cohort.layer.nitrogenG,
+    ashG: cohort.ashG,
+    charHeldG: cohort.charHeldN,
+    respiredCarbonG: cohort.respiredC,
+    humifiedCarbonG: cohort.humifiedC,
     drawnG,
-    drawnByZoneG: [t.drawnFromLayersN[i], t.drawnFromContactZoneN[i], t.drawnFromRootZoneN[i]],
+    drawnByZoneG: [cohort.drawnFromLayersN, cohort.drawnFromContactZoneN, cohort.drawnFromRootZoneN],
     releasedG,
     lockedG: Math.max(0, drawnG - releasedG),
-    volatilizedG: t.volatilizedN[i],
-    decayLimit: t.decayLimit[i],
-    thicknessCm: onSurface ? layerThicknessCm(t, i, constants.parameters.settlingShare) : 0,
-    peakLockedG: t.peakLockedN[i],
+    volatilizedG: cohort.volatilizedN,
+    decayLimit: cohort.decayLimit,
+    thicknessCm: onSurface ? layerThicknessCm(cohort, constants.parameters.settlingShare) : 0,
+    peakLockedG: cohort.peakLockedN,
   };
 }
 
-export function reportCrop({ state: { crops } }: Bed, k: number): CropReport {
-  const firstPaleDay = crops.firstPaleDay[k];
-  return {
-    id: crops.ids[k],
-    demandedG: crops.demandedN[k],
-    takenG: crops.takenN[k],
-    fixedG: crops.fixedN[k],
-    subsoilG: crops.subsoilN[k],
-    shortG: crops.shortN[k],
-    backlogG: crops.backlogN[k],
-    paleness: crops.paleness[k],
-    palestSoFar: crops.palestSoFar[k],
-    paleDays: crops.paleDays[k],
-    firstPaleDay: firstPaleDay === 0 ? null : firstPaleDay,
-  };
-}
+export const reportCrop = (crop: Crop): CropReport => ({
+  id: crop.plan.id,
+  demandedG: crop.demandedN,
+  takenG: crop.takenN,
+  inCropG: crop.inCropN,
+  fixedG: crop.fixedN,
+  subsoilG: crop.subsoilN,
+  shortG: crop.shortN,
+  backlogG: crop.backlogN,
+  paleness: crop.paleness,
+  palestSoFar: crop.palestSoFar,
+  paleDays: crop.paleDays,
+  firstPaleDay: crop.firstPaleDay,
+  rootCarbonG: crop.rootGivenC,
+});
 
 /**
  * Nitrogen drawn out of each place that decomposers still hold, g/m2: in layers, contact zone, root zone. Per
  * cohort it is what was drawn there less what was given back there, never more than its microbes contain:
- * nitrogen that has become humus is kept, but no longer held back from plants.
+ * nitrogen that has become humus is kept, but no longer held back from plants. What lives on root litter is left out:
+ * crops pay for that on any bed.
  */
 export function heldNitrogen({ state }: Bed): [layers: number, contactZone: number, rootZone: number] {
   const held: [number, number, number] = [0, 0, 0];
-  for (let i = 0; i < state.cohorts.count; i++) {
-    const [layers, contact, root] = heldByCohort(state.cohorts, i);
+  for (const cohort of state.cohorts) {
+    const [layers, contact, root] = heldByCohort(cohort);
     held[0] += layers;
     held[1] += contact;
     held[2] += root;
@@ -147,15 +150,12 @@ export function heldNitrogen({ state }: Bed): [layers: number, contactZone: numb
 }
 
 /** The same of one cohort. */
-export function heldByCohort(
-  t: CohortTable,
-  i: number,
-): [layers: number, contactZone: number, rootZone: number] {
-  const layers = Math.max(0, t.drawnFromLayersN[i] - t.releasedToLayersN[i]);
-  const contact = Math.max(0, t.drawnFromContactZoneN[i] - t.releasedToContactZoneN[i]);
-  const root = Math.max(0, t.drawnFromRootZoneN[i] - t.releasedToRootZoneN[i]);
-  const total = layers + contact + root;
-  if (total === 0) return [0, 0, 0];
-  const share = Math.min(1, t.microbialN[i] / total);
+export function heldByCohort(c: Cohort): [layers: number, contactZone: number, rootZone: number] {
+  const layers = Math.max(0, c.drawnFromLayersN - c.releasedToLayersN);
+  const contact = Math.max(0, c.drawnFromContactZoneN - c.releasedToContactZoneN);
+  const root = Math.max(0, c.drawnFromRootZoneN - c.releasedToRootZoneN);
+  const sum = layers + contact + root;
+  if (sum === 0) return [0, 0, 0];
+  const share = Math.min(1, c.microbialN / sum);
   return [layers * share, contact * share, root * share];
 }

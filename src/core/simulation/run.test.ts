@@ -1,10 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../input-error.ts';
+import { SEEDED_WEATHER_DEFAULTS } from '../climate/seeded-weather.ts';
 import { MATERIAL_LIBRARY } from '../materials/library.ts';
 import { CLIMATE_PATTERNS } from '../climate/patterns.ts';
-import { carbonStatement, nitrogenStatement, type BalanceSample } from '../ledger/statement.ts';
+import { FLOW_COUNT } from '../ledger/flows.ts';
+import { readPostings } from '../ledger/postings.ts';
+import { ashStatement, carbonStatement, nitrogenStatement, type BalanceSample } from '../ledger/statement.ts';
 import { BALANCE_COUNT, readBalances } from './books.ts';
+import { SOIL_HISTORIES } from './parameters.ts';
+import { mineralNitrogen } from './report.ts';
 import { runTo, startRun, type BedRun } from './run.ts';
 import {
   DEFAULT_STEPS_PER_DAY,
@@ -48,7 +53,10 @@ const events = (days: number): fc.Arbitrary<BedEvent[]> => {
     fc.record({
       type: fc.constant('soilTest' as const),
       day,
-      mineralNGPerM2: fc.tuple(amount(8), amount(20)),
+      mineralNGPerM2: fc.oneof(
+        fc.tuple(amount(8), amount(20)),
+        fc.tuple(amount(8), amount(20), amount(9), amount(9)),
+      ),
     }),
     fc.record({
       type: fc.constant('irrigate' as const),
@@ -80,6 +88,7 @@ const crop = (days: number): fc.Arbitrary<Omit<CropPlan, 'id'>> =>
     isLegume: fc.boolean(),
     isPerennial: fc.boolean(),
     deepShare: share,
+    rootCarbonGPerM2: fc.double({ min: 0, max: 300, noNaN: true }),
     residueShare: share,
     residueMaterial: fc.constantFrom(...MATERIAL_LIBRARY.filter(({ nitrogenFractionDryBasis: n }) => n > 0)),
     residueDugDepthCm: fc.constantFrom(0, 10),
@@ -96,25 +105,33 @@ const scenario: fc.Arbitrary<BedScenario> = fc.integer({ min: 60, max: 500 }).ch
       bulkDensityGPerCm3: fc.double({ min: 0.3, max: 1.8, noNaN: true }),
       clayPct: fc.double({ min: 0, max: 80, noNaN: true }),
       rootZoneCm: fc.double({ min: 10, max: 100, noNaN: true }),
+      ph: fc.double({ min: 3, max: 11, noNaN: true }),
+      history: fc.constantFrom(...SOIL_HISTORIES),
     }) as fc.Arbitrary<BedScenario['soil']>,
     events: events(days),
     crops: fc.array(crop(days), { maxLength: 3 }).map((crops) =>
       crops.map((one, i) => ({
         ...one,
         id: `crop ${i}`,
+        deepShare: one.isPerennial ? one.deepShare : 0,
         harvestDay: Math.min(one.harvestDay, one.plantDay + 150 + i),
       })),
     ),
     piles: fc.constant([]),
     depositionGPerM2Year: fc.double({ min: 0, max: 5, noNaN: true }),
-    stepsPerDay: fc.constantFrom(1, DEFAULT_STEPS_PER_DAY, 4),
+    stepsPerDay: fc.constantFrom(DEFAULT_STEPS_PER_DAY, 2, 4),
+    seededWeather: fc
+      .integer({ min: 0, max: 2_147_483_647 })
+      .map((seed) => ({ seed, ...SEEDED_WEATHER_DEFAULTS })),
   }),
 );
 
 const look = ({ bed }: BedRun): BalanceSample => {
   const balances = new Float64Array(BALANCE_COUNT);
   readBalances(bed, balances);
-  return { balances, flows: bed.state.flows.slice() };
+  const flows = new Float64Array(FLOW_COUNT);
+  readPostings(bed.state.postings, flows);
+  return { balances, flows };
 };
 
 const plain: BedScenario = {
@@ -132,7 +149,7 @@ const plain: BedScenario = {
 const NEGLIGIBLE_G = 1e-12;
 
 describe('a run of any bed', () => {
-  it('balances carbon and nitrogen to 1e-9 every day, account by account, with nothing negative', () => {
+  it('balances carbon, nitrogen and ash to 1e-9 every day, account by account, with nothing negative', () => {
     fc.assert(
       fc.property(scenario, (one) => {
         const run = startRun(one);
@@ -141,8 +158,12 @@ describe('a run of any bed', () => {
         const { state } = run.bed;
         while (run.day < one.endDay) {
           runTo(run, run.day + 1);
-          isSound &&= state.cohorts.values.every(Number.isFinite);
-          isSound &&= state.mineralN.every((value) => value >= -NEGLIGIBLE_G);
+          isSound &&= state.cohorts.every((cohort) =>
+            Object.values(cohort).every((value) => typeof value !== 'number' || Number.isFinite(value)),
+          );
+          isSound &&= Object.values(mineralNitrogen(run.bed)).every((value) => value >= -NEGLIGIBLE_G);
+          isSound &&= state.contactAmmoniumShare >= 0 && state.contactAmmoniumShare <= 1;
+          isSound &&= state.rootAmmoniumShare >= 0 && state.rootAmmoniumShare <= 1;
         }
         expect(isSound).toBe(true);
         const closing = look(run);
@@ -151,6 +172,7 @@ describe('a run of any bed', () => {
         for (const { assets, debitG, creditG } of [
           carbonStatement(opening, closing),
           nitrogenStatement(opening, closing),
+          ashStatement(opening, closing),
         ]) {
           const size = Math.max(1, debitG);
           expect(Math.abs(debitG - creditG) / size).toBeLessThan(1e-9);
@@ -195,7 +217,7 @@ describe('a run of any bed', () => {
         ],
       });
       runTo(run, run.scenario.endDay);
-      return run.bed.state.crops.shortN[0];
+      return run.bed.state.crops[0].shortN;
     };
     expect(grow(1)).toBeGreaterThan(0);
     expect(Math.abs(grow(4) / grow(1) - 1)).toBeLessThan(1e-9);
@@ -221,8 +243,8 @@ describe('a run of any bed', () => {
         ],
       });
       runTo(run, run.scenario.endDay);
-      const [, contact, root] = [0, run.bed.state.mineralN[0], run.bed.state.mineralN[1]];
-      return run.bed.state.cohorts.humusC[0] + contact + root;
+      const { contactZoneG, rootZoneG } = mineralNitrogen(run.bed);
+      return run.bed.state.cohorts[0].humusC + contactZoneG + rootZoneG;
     };
     expect(Math.abs(leached(2) / leached(4) - 1)).toBeLessThan(0.01);
   });
@@ -237,6 +259,18 @@ describe('input that cannot be', () => {
     dugDepthCm: 0,
     exposure: 'normal' as const,
     isOnPath: false,
+  };
+  const annual: CropPlan = {
+    id: 'crop',
+    plantDay: START,
+    harvestDay: START + 20,
+    nitrogenDemandGPerM2: 5,
+    rootDepthCm: 30,
+    isLegume: false,
+    isPerennial: false,
+    deepShare: 0,
+    residueShare: 0,
+    residueDugDepthCm: 0,
   };
   const refused = (one: BedScenario): string => {
     try {
@@ -314,6 +348,31 @@ describe('input that cannot be', () => {
     ],
     ['endDay', { endDay: START }],
     ['soil.rootZoneCm', { soil: { ...plain.soil, rootZoneCm: 9 } }],
+    ['soil.rootZoneCm', { soil: { ...plain.soil, rootZoneCm: 301 } }],
+    ['soil.ph', { soil: { ...plain.soil, ph: 2.9 } }],
+    ['soil.history', { soil: { ...plain.soil, history: 'marsh' as 'grass' } }],
+    [
+      'soil.mineralNGPerM2',
+      { soil: { ...plain.soil, mineralNGPerM2: [1, 2, 3] as unknown as [number, number] } },
+    ],
+    ['seededWeather.seed', { seededWeather: { seed: 1.5, ...SEEDED_WEATHER_DEFAULTS } }],
+    ['seededWeather.rainSd', { seededWeather: { seed: 1, ...SEEDED_WEATHER_DEFAULTS, rainSd: 2.1 } }],
+    [
+      'events.0.ammoniumShare',
+      { events: [{ type: 'feed', day: START, nitrogenGPerM2: 1, depthCm: 5, ammoniumShare: 1.1 }] },
+    ],
+    ['crops.0.deepShare', { crops: [{ ...annual, deepShare: 0.2 }] }],
+    ['crops.0.fixedShare', { crops: [{ ...annual, fixedShare: 0.5 }] }],
+    ['crops.0.rootCarbonGPerM2', { crops: [{ ...annual, rootCarbonGPerM2: 2001 }] }],
+    [
+      'events.0.material.ashFractionDryBasis',
+      { events: [{ ...layer, material: { ...layer.material, ashFractionDryBasis: 1.2 } }] },
+    ],
+    [
+      'events.0.material.boundNitrogenShare',
+      { events: [{ ...layer, material: { ...layer.material, boundNitrogenShare: -0.1 } }] },
+    ],
+    ['parameters.rootWoodyShare', { parameters: { rootWoodyShare: 0.9 } }],
     ['soil.organicMatterPct', { soil: { ...plain.soil, organicMatterPct: 101 } }],
     ['stepsPerDay', { stepsPerDay: 1.5 }],
     ['parameters.nonsense', { parameters: { nonsense: 1 } as object }],

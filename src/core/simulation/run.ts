@@ -1,15 +1,14 @@
 import { weatherSeries, type WeatherSeries } from '../climate/weather.ts';
 import type { DayNumber } from '../climate/calendar.ts';
+import { bedConstants, BedState, copyState, createBed, SubStep, type Bed } from './bed.ts';
 import {
-  bedConstants,
-  copyState,
-  createBed,
-  createSubStep,
-  type Bed,
-  type BedState,
-  type SubStep,
-} from './bed.ts';
-import { BALANCE_COUNT, readBalances, readBooks, relativeError } from './books.ts';
+  BALANCE_COUNT,
+  createBooksScratch,
+  readBalances,
+  readBooks,
+  relativeError,
+  type BooksScratch,
+} from './books.ts';
 import { checkScenario } from './check-scenario.ts';
 import { carryOut, giveDose, harvestCrop, plantCrop, type Piles } from './events.ts';
 import { withOverrides } from './parameters.ts';
@@ -39,7 +38,7 @@ export interface BedRun {
   day: DayNumber;
   largestRelativeError: number;
   readonly step: SubStep;
-  readonly scratch: Float64Array;
+  readonly scratch: BooksScratch;
 }
 
 interface Schedule {
@@ -69,12 +68,6 @@ function scheduleOf(scenario: BedScenario): Schedule {
   return { isBusy, events, crops };
 }
 
-const cohortCapacity = ({ events, crops }: BedScenario): number =>
-  events.filter((event) => event.type === 'apply').length + crops.length;
-
-/** Room for one crop more than is planned, so that a trial crop can be set beside them. */
-const cropCapacity = ({ crops }: BedScenario): number => crops.length + 1;
-
 /** Checks a scenario and sets it up. Throws InputError naming the field for anything the model cannot take. */
 export function startRun(scenario: BedScenario): BedRun {
   checkScenario(scenario);
@@ -85,27 +78,33 @@ export function startRun(scenario: BedScenario): BedRun {
     scenario.stepsPerDay,
     scenario.depositionGPerM2Year,
   );
-  const bed = createBed(constants, scenario.soil, cohortCapacity(scenario), cropCapacity(scenario));
+  const weather = weatherSeries(
+    scenario.climate,
+    scenario.startDay,
+    scenario.endDay - scenario.startDay,
+    parameters,
+    { measured: scenario.weather, seeded: scenario.seededWeather },
+  );
+  const bed = createBed(constants, scenario.soil, weather.surfaceC[0]);
   const opening = new Float64Array(BALANCE_COUNT);
   readBalances(bed, opening);
   return {
     scenario,
     bed,
-    weather: weatherSeries(
-      scenario.climate,
-      scenario.startDay,
-      scenario.endDay - scenario.startDay,
-      parameters,
-      scenario.weather,
+    weather,
+    piles: new Map(
+      scenario.piles.map((plan) => [
+        plan.id,
+        runPile(plan, scenario.climate, parameters, scenario.seededWeather),
+      ]),
     ),
-    piles: new Map(scenario.piles.map((plan) => [plan.id, runPile(plan, scenario.climate, parameters)])),
     opening,
     schedule: scheduleOf(scenario),
     doses: new Map(),
     day: scenario.startDay,
     largestRelativeError: 0,
-    step: createSubStep(),
-    scratch: new Float64Array(BALANCE_COUNT),
+    step: new SubStep(),
+    scratch: createBooksScratch(),
   };
 }
 
@@ -132,7 +131,7 @@ function runDay(run: BedRun): void {
   if (dose) giveDose(bed, dose);
   if (schedule.isBusy[index] === 1) {
     for (const crop of schedule.crops.get(day) ?? []) {
-      if (crop.plantDay === day) plantCrop(bed, crop);
+      if (crop.plantDay === day) plantCrop(bed, crop, scenario.climate);
       else harvestCrop(bed, crop);
     }
   }
@@ -156,12 +155,7 @@ export interface Bookmark {
 }
 
 export function bookmark(run: BedRun): Bookmark {
-  const copy = createBed(
-    run.bed.constants,
-    run.scenario.soil,
-    cohortCapacity(run.scenario),
-    cropCapacity(run.scenario),
-  ).state;
+  const copy = new BedState();
   copyState(run.bed.state, copy);
   return { day: run.day, state: copy };
 }
@@ -178,11 +172,10 @@ export function returnTo(run: BedRun, mark: Bookmark): void {
  */
 export function missedByTrialCrop(run: BedRun, crop: CropPlan): number {
   const mark = bookmark(run);
-  plantCrop(run.bed, crop);
-  const { crops } = run.bed.state;
-  const k = crops.count - 1;
+  plantCrop(run.bed, crop, run.scenario.climate);
+  const planted = run.bed.state.crops.at(-1)!;
   runTo(run, crop.harvestDay);
-  const missedG = crops.shortN[k] + crops.backlogN[k];
+  const missedG = planted.shortN + planted.backlogN;
   returnTo(run, mark);
   return missedG;
 }

@@ -1,12 +1,18 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
+import type { SeededWeather } from '../climate/seeded-weather.ts';
 import type { MeasuredDay } from '../climate/weather.ts';
 import type { Exposure, Material } from '../materials/material.ts';
 import type { CohortOpening } from './cohort-opening.ts';
-import type { ParameterOverrides } from './parameters.ts';
+import type { ParameterOverrides, SoilHistory } from './parameters.ts';
 
 /** Depth of the contact zone, cm: the soil a surface layer can draw on (5 in every formula of the model). */
 export const CONTACT_ZONE_CM = 5;
+
+/** Mineral nitrogen of a profile, g/m2; the two halves of the subsoil may be left out. */
+export type MineralNitrogen =
+  | readonly [contactZone: number, rootZone: number]
+  | readonly [contactZone: number, rootZone: number, upperSubsoil: number, lowerSubsoil: number];
 
 export interface SoilStart {
   readonly organicMatterPct: number;
@@ -14,11 +20,13 @@ export interface SoilStart {
   /** Depth the organic matter figure holds for, cm. */
   readonly samplingDepthCm: number;
   readonly clayPct: number;
-  /** Depth of the root zone, cm; the contact zone is its top 5 cm. */
+  /** Depth of the bed, cm; the contact zone is its top 5 cm, what lies below it is subsoil. */
   readonly rootZoneCm: number;
   readonly carbonToNitrogen: number;
-  /** Mineral nitrogen in the contact zone and in the root zone below it, g/m2. */
-  readonly mineralNGPerM2: readonly [contactZone: number, rootZone: number];
+  readonly ph: number;
+  /** What was done with it before. */
+  readonly history: SoilHistory;
+  readonly mineralNGPerM2: MineralNitrogen;
   /** Water missing to field capacity in the two zones, mm. */
   readonly deficitMm: readonly [contactZone: number, rootZone: number];
 }
@@ -28,6 +36,8 @@ export const SOIL_DEFAULTS = {
   clayPct: 20,
   rootZoneCm: 30,
   carbonToNitrogen: 11,
+  ph: 6.8,
+  history: 'garden',
   mineralNGPerM2: [0.5, 2],
   deficitMm: [0, 0],
 } as const satisfies Partial<SoilStart>;
@@ -74,7 +84,12 @@ export interface Feed extends Dated {
   readonly type: 'feed';
   readonly nitrogenGPerM2: number;
   readonly depthCm: number;
+  /** Share that is ammonium or urea, 0 to 1; the model default when absent. */
+  readonly ammoniumShare?: number;
 }
+
+/** Half ammonium, half nitrate: what a feed is taken for when nobody says, and a dose always (set here). */
+export const FEED_AMMONIUM_SHARE = 0.5;
 
 export interface Remove extends Dated {
   readonly type: 'remove';
@@ -87,7 +102,8 @@ export interface Remove extends Dated {
 
 export interface SoilTest extends Dated {
   readonly type: 'soilTest';
-  readonly mineralNGPerM2: readonly [contactZone: number, rootZone: number];
+  /** What is not tested stays as it is. */
+  readonly mineralNGPerM2: MineralNitrogen;
 }
 
 export interface Irrigate extends Dated {
@@ -110,8 +126,10 @@ export interface CropPlan {
   readonly fixedShare?: number;
   /** Roots at full depth from the first day. */
   readonly isPerennial: boolean;
-  /** Share of the demand a perennial lifts from below the root zone. */
+  /** Share of the demand a perennial lifts from below the subsoil that the books follow. */
   readonly deepShare: number;
+  /** Carbon its roots give by harvest, g/m2; the model default when absent. */
+  readonly rootCarbonGPerM2?: number;
   /** Share of the crop's nitrogen left on the bed at harvest. */
   readonly residueShare: number;
   readonly residueMaterial?: Material;
@@ -155,6 +173,8 @@ export interface BedScenario {
   readonly climate: ClimateNormals;
   /** Days that were measured; the normals stand for all others. */
   readonly weather?: readonly MeasuredDay[];
+  /** Years that stray from the normals; the normals themselves when absent. */
+  readonly seededWeather?: SeededWeather;
   readonly soil: SoilStart;
   readonly events: readonly BedEvent[];
   readonly crops: readonly CropPlan[];
@@ -166,7 +186,9 @@ export interface BedScenario {
   readonly stepsPerDay: number;
 }
 
-export const DEFAULT_STEPS_PER_DAY = 2;
+export const DEFAULT_STEPS_PER_DAY = 1;
+/** Piles are hot and small, so they step twice a day. */
+export const PILE_STEPS_PER_DAY = 2;
 
 export const isFromPile = (event: Apply): event is ApplyFromPile => 'pileId' in event;
 

@@ -9,6 +9,7 @@ type Tried =
   | { readonly opening: CohortOpening; readonly massFreshKgPerM2: number };
 
 export const TRIAL_SEASON_DAYS = 150;
+export const TRIAL_FRESH_KG_PER_M2 = 1;
 
 /** The trial of docs/method.md: constant 17 C, moist, dug 15 cm, more mineral nitrogen than anything can use. */
 export const seasonTrial = (tried: Tried, days = TRIAL_SEASON_DAYS): BedScenario => {
@@ -21,7 +22,7 @@ export const seasonTrial = (tried: Tried, days = TRIAL_SEASON_DAYS): BedScenario
       rainMm: Array<number>(12).fill(0),
       evapotranspirationMm: Array<number>(12).fill(0),
     },
-    soil: { ...SOIL_DEFAULTS, organicMatterPct: 3, bulkDensityGPerCm3: 1.2, mineralNGPerM2: [50, 250] },
+    soil: { ...SOIL_DEFAULTS, organicMatterPct: 4, bulkDensityGPerCm3: 1.2, mineralNGPerM2: [50, 250] },
     events: [{ type: 'apply', day, dugDepthCm: 15, exposure: 'normal', isOnPath: false, ...tried }],
     crops: [],
     piles: [],

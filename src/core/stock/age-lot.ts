@@ -8,12 +8,13 @@ import {
   ammoniaLostG,
   carbonRespiredG,
   drawMineralNitrogen,
+  mineralizedG,
   mineralNitrogenOf,
   poolsOf,
   startPile,
   type RunningPile,
 } from '../simulation/pile-run.ts';
-import { DEFAULT_STEPS_PER_DAY } from '../simulation/scenario.ts';
+import { PILE_STEPS_PER_DAY } from '../simulation/scenario.ts';
 import {
   airFactor,
   heapTemperatureC,
@@ -25,8 +26,8 @@ import {
 } from './keeping.ts';
 import { atMoisture, dryG, type LotCohort, type LotContents } from './lot-contents.ts';
 
-/** Largest share of the mineral nitrogen that char takes in a day (S7.3 of the model). */
-const CHAR_DRAW_PER_DAY = 0.1;
+/** Hotter than this no ammonium turns into nitrate (compost literature, from memory), degrees C. */
+const NITRIFIES_BELOW_C = 40;
 
 /** What surrounds a lot while it ages. */
 export interface LotSetting {
@@ -61,19 +62,21 @@ export function ageLot(
     return { contents: start, respiredCarbonG: 0, ammoniaG: 0 };
   }
   const { parameters: p, climate, treatment } = setting;
-  const pile = startPile(start.cohorts, start.mineralNitrogenG, DEFAULT_STEPS_PER_DAY, p);
+  const pile = startPile(start.cohorts, start.mineralNitrogenG, PILE_STEPS_PER_DAY, p);
   const char = start.cohorts.map(({ charHeldG, charCapacityG }) => ({ heldG: charHeldG, charCapacityG }));
   const dry = dryG(start);
   let moisture = start.waterG / (start.waterG + dry);
   let days = 0;
-  const read = () => atMoisture(contentsOf(start, pile, char, days), moisture);
+  let ammoniumG = start.ammoniumG;
+  const read = () => atMoisture(contentsOf(start, pile, char, days, ammoniumG), moisture);
   for (let day = fromDay; day < untilDay; day++) {
     onMorning?.(day, read);
     const heapC = heapTemperatureC(climate, day, treatment, setting.heatingFrom, setting.readings, p);
     const warmth = temperatureModifier(heapC, p.frozenC, p.temperatureModifierCap);
     const modifier = warmth * airFactor(treatment, p) * moistureFactor(moisture);
-    for (let s = 0; s < DEFAULT_STEPS_PER_DAY; s++) agePileSubStep(pile, warmth, modifier);
-    chargeChar(pile, char, p);
+    const nitrified = heapC < NITRIFIES_BELOW_C ? lostShare(p.nitrificationPerDay * modifier) : 0;
+    ammoniumG = ageOneDay(pile, warmth, modifier, ammoniumG) * (1 - nitrified);
+    ammoniumG -= chargeChar(pile, char, ammoniumG, p);
     days += 1;
     moisture = moistureNextDay(moisture, restingMoisture(treatment.keeping, climate, day));
   }
@@ -89,15 +92,45 @@ interface CharSites {
   readonly charCapacityG: number;
 }
 
-/** Char sites fill from the mineral nitrogen around them as they do in a bed. Mutates pile and char. */
-function chargeChar(pile: RunningPile, char: readonly CharSites[], p: ModelParameters): void {
+/** Ages a pile a day and returns what is then ammonium, g: it can escape, and microbes draw on it as on nitrate. */
+function ageOneDay(pile: RunningPile, warmth: number, modifier: number, ammoniumG: number): number {
+  let left = ammoniumG;
+  for (let s = 0; s < PILE_STEPS_PER_DAY; s++) {
+    const before = {
+      mineralG: mineralNitrogenOf(pile),
+      freedG: mineralizedG(pile),
+      lostG: ammoniaLostG(pile),
+    };
+    const share = before.mineralG > 0 ? left / before.mineralG : 1;
+    agePileSubStep(pile, warmth, modifier, share);
+    const freedG = mineralizedG(pile) - before.freedG;
+    const offeredG = before.mineralG + freedG - (ammoniaLostG(pile) - before.lostG);
+    const kept = offeredG > 0 ? mineralNitrogenOf(pile) / offeredG : 0;
+    left = Math.min(mineralNitrogenOf(pile), (left + freedG - (ammoniaLostG(pile) - before.lostG)) * kept);
+  }
+  return Math.max(0, left);
+}
+
+/**
+ * Char sites fill from the ammonium around them as they do in a bed. Returns how much they took, g. Mutates pile and
+ * char.
+ */
+function chargeChar(
+  pile: RunningPile,
+  char: readonly CharSites[],
+  ammoniumG: number,
+  p: ModelParameters,
+): number {
+  let takenG = 0;
   for (const sites of char) {
     if (sites.charCapacityG <= sites.heldG) continue;
     const wanted = (sites.charCapacityG - sites.heldG) * lostShare(1 / p.charFillingDays);
-    const taken = Math.min(wanted, CHAR_DRAW_PER_DAY * mineralNitrogenOf(pile));
+    const taken = Math.min(wanted, p.charDrawPerDay * (ammoniumG - takenG));
     sites.heldG += taken;
-    drawMineralNitrogen(pile, taken);
+    takenG += taken;
   }
+  drawMineralNitrogen(pile, takenG);
+  return takenG;
 }
 
 function contentsOf(
@@ -105,12 +138,13 @@ function contentsOf(
   pile: RunningPile,
   char: readonly CharSites[],
   days: number,
+  ammoniumG: number,
 ): LotContents {
   const cohorts = start.cohorts.map((one, i): LotCohort => ({
     ...one,
-    ...poolsOf(pile.task.cohorts, i),
+    ...poolsOf(pile.cohorts[i]),
     charHeldG: char[i].heldG,
     ageDays: one.ageDays + days,
   }));
-  return { cohorts, mineralNitrogenG: mineralNitrogenOf(pile), waterG: 0 };
+  return { cohorts, mineralNitrogenG: mineralNitrogenOf(pile), ammoniumG, waterG: 0 };
 }

@@ -66,7 +66,7 @@ describe('air and warmth of a lot', () => {
     expect(at(DAY + 10)).toBe(air(DAY + 10));
     const hot = { ...still, isHot: true };
     expect(at(DAY, hot) - air(DAY)).toBeCloseTo(40, 9);
-    expect(at(DAY + 40, hot) - air(DAY + 40)).toBeCloseTo(40 / Math.E, 9);
+    expect(at(DAY + 28, hot) - air(DAY + 28)).toBeCloseTo(40 / Math.E, 9);
   });
   it('goes by the probe between readings, fades after the last, and forgets those before it was made anew', () => {
     const readings = [

@@ -1,5 +1,5 @@
 import { withOverrides } from '../simulation/parameters.ts';
-import { reportCohort } from '../simulation/report.ts';
+import { drawnNitrogen, releasedNitrogen } from '../simulation/cohort.ts';
 import { runTo, startRun } from '../simulation/run.ts';
 import { seasonTrial } from '../simulation/season-trial.ts';
 import { dryG, nitrogenG, scaled, type LotContents } from './lot-contents.ts';
@@ -21,10 +21,10 @@ export function lockUpPower(contents: LotContents): LockUpPower {
   const opening = openingOfContents(sample, withOverrides());
   const run = startRun(seasonTrial({ opening, massFreshKgPerM2: DRY_KG_PER_M2 }));
   runTo(run, run.scenario.endDay);
-  const { releasedG, drawnG, peakLockedG } = reportCohort(run.bed, 0);
+  const [tried] = run.bed.state.cohorts;
   const brought = nitrogenG(sample);
   return {
-    peakLockGPerKgDry: peakLockedG / DRY_KG_PER_M2,
-    availableShare: brought > 0 ? (releasedG - drawnG) / brought : 0,
+    peakLockGPerKgDry: tried.peakLockedN / DRY_KG_PER_M2,
+    availableShare: brought > 0 ? (releasedNitrogen(tried) - drawnNitrogen(tried)) / brought : 0,
   };
 }

@@ -22,6 +22,8 @@ export interface LotCohort extends PileCohort {
   readonly charHeldG: number;
   readonly charCapacityG: number;
   readonly ashG: number;
+  /** Dry mass that is neither ash nor goes with carbon: the salts of a fertiliser. */
+  readonly saltsG: number;
   /** Carbon it had when it arrived: what is left of it tells how recognizable it is. */
   readonly arrivedCarbonG: number;
   /** Days it has lain in a heap here. */
@@ -31,6 +33,8 @@ export interface LotCohort extends PileCohort {
   readonly dryDensityKgPerM3: number;
   readonly ammoniaExposure: number;
   readonly vaporBarrier: number;
+  /** Share of unrotted pieces that pass the sieve of a laboratory. */
+  readonly sievedShare: number;
   readonly charTemperature: CharTemperature;
   readonly phosphorusG: number;
   readonly potassiumG: number;
@@ -40,13 +44,13 @@ export interface LotCohort extends PileCohort {
 export interface LotContents {
   readonly cohorts: readonly LotCohort[];
   readonly mineralNitrogenG: number;
+  /** Of that, what is still ammonium; the rest has turned into nitrate. */
+  readonly ammoniumG: number;
   readonly waterG: number;
 }
 
-export const NOTHING: LotContents = { cohorts: [], mineralNitrogenG: 0, waterG: 0 };
+export const NOTHING: LotContents = { cohorts: [], mineralNitrogenG: 0, ammoniumG: 0, waterG: 0 };
 
-/** Organic matter is about half carbon (the rule of S10 of the model); denser in carbon where there is no room for ash. */
-const ORGANIC_PER_CARBON = 2;
 const GRAMS_PER_KILOGRAM = 1000;
 
 /** Contents made of so much of a material. `dryG` above 0. */
@@ -58,7 +62,7 @@ export function contentsOfMaterial(
 ): LotContents {
   const opening = openingFromDryMass(material, dryG, p);
   const carbonG = total(opening.carbonG);
-  const ashG = Math.max(0, dryG - ORGANIC_PER_CARBON * carbonG);
+  const { ashG } = opening;
   const moisture = material.moistureFractionWetBasis;
   const { kind, carbonG: pools, nitrogenG, microbialCn, decayRateFactor } = opening;
   return {
@@ -70,9 +74,12 @@ export function contentsOfMaterial(
         nitrogenG,
         microbialCn,
         decayRateFactor,
+        humificationFactor: opening.humificationFactor,
+        sievedShare: opening.sievedShare,
         charHeldG: opening.charHeldG,
         charCapacityG: opening.charCapacityG,
         ashG,
+        saltsG: carbonG > 0 ? 0 : dryG - ashG,
         arrivedCarbonG: carbonG,
         ageDays: 0,
         organicPerCarbon: carbonG > 0 ? (dryG - ashG) / carbonG : 0,
@@ -85,6 +92,7 @@ export function contentsOfMaterial(
       },
     ],
     mineralNitrogenG: opening.ammoniumG,
+    ammoniumG: opening.ammoniumG,
     waterG: (dryG * moisture) / (1 - moisture),
   };
 }
@@ -92,7 +100,7 @@ export function contentsOfMaterial(
 export const cohortCarbonG = (cohort: LotCohort): number => total(cohort.carbonG);
 
 export const cohortDryG = (cohort: LotCohort): number =>
-  cohort.ashG + cohort.organicPerCarbon * cohortCarbonG(cohort);
+  cohort.ashG + cohort.saltsG + cohort.organicPerCarbon * cohortCarbonG(cohort);
 
 export const carbonG = ({ cohorts }: LotContents): number => total(cohorts.map(cohortCarbonG));
 
@@ -118,6 +126,7 @@ const scaledCohort = (one: LotCohort, share: number): LotCohort => ({
   charHeldG: one.charHeldG * share,
   charCapacityG: one.charCapacityG * share,
   ashG: one.ashG * share,
+  saltsG: one.saltsG * share,
   arrivedCarbonG: one.arrivedCarbonG * share,
   phosphorusG: one.phosphorusG * share,
   potassiumG: one.potassiumG * share,
@@ -127,6 +136,7 @@ const scaledCohort = (one: LotCohort, share: number): LotCohort => ({
 export const scaled = (contents: LotContents, share: number): LotContents => ({
   cohorts: contents.cohorts.map((one) => scaledCohort(one, share)),
   mineralNitrogenG: contents.mineralNitrogenG * share,
+  ammoniumG: contents.ammoniumG * share,
   waterG: contents.waterG * share,
 });
 
@@ -134,6 +144,7 @@ export const scaled = (contents: LotContents, share: number): LotContents => ({
 export const together = (parts: readonly LotContents[]): LotContents => ({
   cohorts: parts.flatMap(({ cohorts }) => cohorts),
   mineralNitrogenG: total(parts.map(({ mineralNitrogenG }) => mineralNitrogenG)),
+  ammoniumG: total(parts.map(({ ammoniumG }) => ammoniumG)),
   waterG: total(parts.map(({ waterG }) => waterG)),
 });
 

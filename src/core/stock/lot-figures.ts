@@ -1,8 +1,11 @@
 import type { Material, MaterialKind } from '../materials/material.ts';
 import { total } from '../numerics/total.ts';
-import { microbialCnForFeed, type CohortOpening } from '../simulation/cohort-opening.ts';
-import type { ModelParameters } from '../simulation/parameters.ts';
-import { COMPOST_BELOW_CN, SPREAD_AMMONIA_EXPOSURE } from '../simulation/pile.ts';
+import {
+  feedCarbonToNitrogen,
+  microbialCnForFeed,
+  type CohortOpening,
+} from '../simulation/cohort-opening.ts';
+import { PARAMETER_TABLE, type ModelParameters } from '../simulation/parameters.ts';
 import {
   carbonG,
   charTemperatureOf,
@@ -39,6 +42,8 @@ export interface LotFigures {
   readonly carbonKg: number;
   readonly nitrogenG: number;
   readonly mineralNitrogenG: number;
+  /** Of that, what is still ammonium and can go as ammonia. */
+  readonly ammoniumG: number;
   readonly charHeldNitrogenG: number;
   readonly charCarbonKg: number;
   readonly phosphorusG: number;
@@ -77,6 +82,7 @@ export function figuresOf(contents: LotContents): LotFigures {
     carbonKg: carbon / GRAMS_PER_KILOGRAM,
     nitrogenG: nitrogen,
     mineralNitrogenG: contents.mineralNitrogenG,
+    ammoniumG: contents.ammoniumG,
     charHeldNitrogenG: total(contents.cohorts.map(({ charHeldG }) => charHeldG)),
     charCarbonKg:
       (sumPool(contents, FIRST_CHAR_POOL) + sumPool(contents, FIRST_CHAR_POOL + 1)) / GRAMS_PER_KILOGRAM,
@@ -110,7 +116,7 @@ const isFinished = (contents: LotContents): boolean =>
   contents.cohorts.every(({ ageDays }) => ageDays >= FINISHED_FROM_DAYS) &&
   sumPool(contents, QUICK) / carbonG(contents) < FINISHED_QUICK_SHARE &&
   recognizableShareOf(contents) < FINISHED_RECOGNIZABLE_SHARE &&
-  carbonG(contents) / nitrogenG(contents) < COMPOST_BELOW_CN;
+  carbonG(contents) / nitrogenG(contents) < PARAMETER_TABLE.compostBelowCn.value;
 
 const byCarbon = (contents: LotContents, value: (one: LotContents['cohorts'][number]) => number): number => {
   const carbon = carbonG(contents);
@@ -118,33 +124,37 @@ const byCarbon = (contents: LotContents, value: (one: LotContents['cohorts'][num
   return total(contents.cohorts.map((one) => value(one) * cohortCarbonG(one))) / carbon;
 };
 
-/** What a lot brings when all of it is laid, g; its mineral nitrogen arrives as ammonium. Not for an empty lot. */
+/** What a lot brings when all of it is laid, g. Not for an empty lot. */
 export function openingOfContents(contents: LotContents, p: ModelParameters): CohortOpening {
   const pools = (of: 'carbonG' | 'nitrogenG') =>
     Array.from({ length: POOL_COUNT }, (_, k) => total(contents.cohorts.map((one) => one[of][k])));
   const carbonPools = pools('carbonG');
   const nitrogenPools = pools('nitrogenG');
   const dry = dryG(contents);
-  const carbon = total(carbonPools);
-  const living = (values: readonly number[]) => total(values.slice(0, LIVING_POOLS));
   const { moistureFractionWetBasis } = figuresOf(contents);
   return {
     kind: kindOf(contents),
     carbonG: carbonPools,
     nitrogenG: nitrogenPools,
-    ammoniumG: contents.mineralNitrogenG,
+    ammoniumG: contents.ammoniumG,
+    nitrateG: contents.mineralNitrogenG - contents.ammoniumG,
     charHeldG: total(contents.cohorts.map(({ charHeldG }) => charHeldG)),
     charCapacityG: total(contents.cohorts.map(({ charCapacityG }) => charCapacityG)),
-    microbialCn: microbialCnForFeed(living(carbonPools), living(nitrogenPools), p),
+    microbialCn: microbialCnForFeed(
+      feedCarbonToNitrogen({ carbonG: carbonPools, nitrogenG: nitrogenPools }),
+      p,
+    ),
     decayRateFactor: byCarbon(contents, ({ decayRateFactor }) => decayRateFactor),
     ammoniaExposure:
-      contents.cohorts.length === 1 ? contents.cohorts[0].ammoniaExposure : SPREAD_AMMONIA_EXPOSURE,
+      contents.cohorts.length === 1 ? contents.cohorts[0].ammoniaExposure : p.spreadHeapAmmoniaExposure,
     vaporBarrier: contents.cohorts.length === 1 ? contents.cohorts[0].vaporBarrier : 0,
     charTemperature: charTemperatureOf(contents),
     dryMassG: dry,
-    carbonPerDryMass: carbon / dry,
+    ashG: Math.min(dry, total(contents.cohorts.map(({ ashG }) => ashG))),
     dryDensityKgPerM3: dry / volumeL(contents),
-    isLiquid: moistureFractionWetBasis >= 0.9,
+    isLiquid: moistureFractionWetBasis >= p.liquidMoisture,
+    sievedShare: byCarbon(contents, ({ sievedShare }) => sievedShare),
+    humificationFactor: byCarbon(contents, ({ humificationFactor }) => humificationFactor),
   };
 }
 

@@ -97,9 +97,10 @@ describe('a pile in stock', () => {
       defaultParameters,
     );
     const { carbonKg, carbonToNitrogen, dryKg } = figuresOf(aged.contents);
-    expect(carbonKg * 1000).toBeCloseTo(alone.carbonLeftG, 6);
-    expect(carbonToNitrogen).toBeCloseTo(alone.carbonToNitrogen, 9);
-    expect(dryKg * 1000).toBeCloseTo(alone.dryMassG, 6);
+    // But for nitrate, which no longer escapes from a lot: a trace where wood is all that rots.
+    expect((carbonKg * 1000) / alone.carbonLeftG).toBeCloseTo(1, 5);
+    expect(carbonToNitrogen! / alone.carbonToNitrogen).toBeCloseTo(1, 5);
+    expect((dryKg * 1000) / alone.dryMassG).toBeCloseTo(1, 5);
   });
 
   it('holds on arrival what was measured', () => {
@@ -188,7 +189,7 @@ describe('movements of the stock', () => {
     expect(line.volumeL).toBeCloseTo(-120, 9);
     const opening = openingOfContents(taken.contents, defaultParameters);
     expect(sum(opening.carbonG)).toBeCloseTo(-line.carbonG, 9);
-    expect(sum(opening.nitrogenG) + opening.ammoniumG).toBeCloseTo(-line.nitrogenG, 9);
+    expect(sum(opening.nitrogenG) + opening.ammoniumG + opening.nitrateG).toBeCloseTo(-line.nitrogenG, 9);
     expect(taken.massFreshKg).toBeCloseTo(-line.freshKg, 9);
   });
 
@@ -279,7 +280,7 @@ describe('movements of the stock', () => {
     );
     const { charHeldNitrogenG } = figuresOf(ended(stock, 'b').contents);
     const capacityG = 20 * 0.7 * 2;
-    expect(charHeldNitrogenG).toBeGreaterThan(capacityG * 0.6);
+    expect(charHeldNitrogenG).toBeGreaterThan(capacityG * 0.2);
     expect(charHeldNitrogenG).toBeLessThan(capacityG);
   });
 

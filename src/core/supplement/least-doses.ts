@@ -1,6 +1,7 @@
-import type { DayNumber } from '../climate/calendar.ts';
+import { calendarDateOf, type DayNumber } from '../climate/calendar.ts';
 import { InputError, requireNumber } from '../input-error.ts';
-import { smoothStep } from '../numerics/interpolation.ts';
+import { total } from '../numerics/total.ts';
+import type { Crop } from '../simulation/crop.ts';
 import { bookmark, returnTo, runTo, startRun, type BedRun } from '../simulation/run.ts';
 import { checkScenario } from '../simulation/check-scenario.ts';
 import { withoutMaterials, type BedScenario } from '../simulation/scenario.ts';
@@ -40,6 +41,8 @@ interface SolvedDose {
   readonly doseG: number;
   readonly unmetWithoutG: number;
   readonly unmetWithG: number;
+  /** What the crops concerned want in the interval; it does not depend on what they get. */
+  readonly demandG: number;
 }
 
 const COST_TOLERANCE = 1e-9;
@@ -49,7 +52,9 @@ const MET_SHARE_OF_DEMAND = 0.01;
 
 /**
  * Least doses worth their cost: on each allowed day in turn the dose that minimises missed crop nitrogen
- * plus `dosePrice` per gram, up to the next allowed day. Cheapest for each interval in turn, not over all.
+ * plus `dosePrice` per gram, up to the next allowed day. Cheapest for each interval in turn, not over all. The doses of
+ * a calendar year never come to more than `doseSeasonG`, unless the crops themselves need more. No dose is raised
+ * because a need cannot be met: nitrogen that the material would swallow is not worth its price.
  */
 export function leastDoses(scenario: BedScenario, plan: SupplementPlan): Dose[] {
   checkScenario(scenario);
@@ -57,8 +62,7 @@ export function leastDoses(scenario: BedScenario, plan: SupplementPlan): Dose[] 
   const own = solve(scenario, plan);
   const twin = solve(withoutMaterials(scenario), plan);
   return plan.days.map((day, i) => {
-    const { doseG, unmetWithoutG, unmetWithG } = own[i];
-    const demandG = demandBetween(scenario, plan, intervalAt(scenario, plan, i));
+    const { doseG, unmetWithoutG, unmetWithG, demandG } = own[i];
     const acceptable = Math.max(
       MET_FLOOR_G,
       MET_SHARE_OF_SHORTAGE * unmetWithoutG,
@@ -111,59 +115,64 @@ const intervalAt = (scenario: BedScenario, { days }: SupplementPlan, i: number):
 const isConcerned = ({ cropIds }: SupplementPlan, id: string): boolean =>
   cropIds === 'all' || cropIds.includes(id);
 
+/** The crops concerned that have been planted. */
+const concerned = ({ bed }: BedRun, plan: SupplementPlan): readonly Crop[] =>
+  bed.state.crops.filter((crop) => isConcerned(plan, crop.plan.id));
+
 /** Crop nitrogen missed for good or still owed, g/m2. */
-function missed({ bed }: BedRun, plan: SupplementPlan): number {
-  const { crops } = bed.state;
-  let sum = 0;
-  for (let k = 0; k < crops.count; k++) {
-    if (isConcerned(plan, crops.ids[k])) sum += crops.shortN[k] + crops.backlogN[k];
-  }
-  return sum;
-}
+const missed = (run: BedRun, plan: SupplementPlan): number =>
+  total(concerned(run, plan).map(({ shortN, backlogN }) => shortN + backlogN));
 
-/** Crop nitrogen still owed, g/m2. */
-function backlog({ bed }: BedRun, plan: SupplementPlan): number {
-  const { crops } = bed.state;
-  return crops.backlogN.reduce(
-    (sum, owedG, k) => (k < crops.count && isConcerned(plan, crops.ids[k]) ? sum + owedG : sum),
-    0,
+/** Most that may be given in a calendar year, g/m2. */
+function yearlyCap({ crops }: BedScenario, plan: SupplementPlan, year: number, doseSeasonG: number): number {
+  const standing = crops.filter(
+    ({ id, plantDay, harvestDay }) =>
+      isConcerned(plan, id) &&
+      calendarDateOf(plantDay).year <= year &&
+      year <= calendarDateOf(harvestDay).year,
   );
-}
-
-/** What the crops concerned want between two days, g/m2; it does not depend on what they get. */
-function demandBetween(scenario: BedScenario, plan: SupplementPlan, { day, untilDay }: Interval): number {
-  let sum = 0;
-  for (const crop of scenario.crops) {
-    if (!isConcerned(plan, crop.id)) continue;
-    const length = crop.harvestDay - crop.plantDay;
-    const progress = (d: number) => smoothStep((d - crop.plantDay) / length);
-    sum += crop.nitrogenDemandGPerM2 * (progress(untilDay) - progress(day));
-  }
-  return sum;
+  return Math.max(doseSeasonG, total(standing.map(({ nitrogenDemandGPerM2 }) => nitrogenDemandGPerM2)));
 }
 
 function solve(scenario: BedScenario, plan: SupplementPlan): SolvedDose[] {
   const run = startRun(scenario);
+  const { doseMaximumG, doseSeasonG } = run.bed.constants.parameters;
+  const givenInYear = new Map<number, number>();
   return plan.days.map((day, i) => {
     runTo(run, day);
-    return solveInterval(run, plan, intervalAt(scenario, plan, i));
+    const { year } = calendarDateOf(day);
+    const given = givenInYear.get(year) ?? 0;
+    const roomG = Math.min(
+      plan.maximumDoseGPerM2 ?? doseMaximumG,
+      yearlyCap(scenario, plan, year, doseSeasonG) - given,
+    );
+    const solved = solveInterval(run, plan, intervalAt(scenario, plan, i), roomG);
+    givenInYear.set(year, given + solved.doseG);
+    return solved;
   });
 }
 
 /** Leaves the run at the end of the interval, with the dose given. Mutates run. */
-function solveInterval(run: BedRun, plan: SupplementPlan, { day, untilDay }: Interval): SolvedDose {
-  const { doseStepG, doseMaximumG, dosePrice } = run.bed.constants.parameters;
+function solveInterval(
+  run: BedRun,
+  plan: SupplementPlan,
+  { day, untilDay }: Interval,
+  roomG: number,
+): SolvedDose {
+  const { doseStepG, dosePrice } = run.bed.constants.parameters;
   const mark = bookmark(run);
   const before = missed(run, plan);
-  const owed = backlog(run, plan);
+  const owed = total(concerned(run, plan).map(({ backlogN }) => backlogN));
+  const wantedBefore = total(concerned(run, plan).map(({ demandedN }) => demandedN));
   const shortageWith = (doseG: number): number => {
     returnTo(run, mark);
     run.doses.set(day, doseG);
     runTo(run, untilDay);
     return missed(run, plan) - before;
   };
-  const steps = Math.floor((plan.maximumDoseGPerM2 ?? doseMaximumG) / doseStepG + COST_TOLERANCE);
+  const steps = Math.floor(roomG / doseStepG + COST_TOLERANCE);
   const unmetWithoutG = shortageWith(0);
+  const demandG = total(concerned(run, plan).map(({ demandedN }) => demandedN)) - wantedBefore;
   let best = { doseG: 0, unmetG: unmetWithoutG, cost: unmetWithoutG };
   for (let k = 1; k <= steps; k++) {
     const doseG = k * doseStepG;
@@ -174,5 +183,5 @@ function solveInterval(run: BedRun, plan: SupplementPlan, { day, untilDay }: Int
     if (cost < best.cost - COST_TOLERANCE) best = { doseG, unmetG, cost };
   }
   shortageWith(best.doseG);
-  return { doseG: best.doseG, unmetWithoutG, unmetWithG: best.unmetG };
+  return { doseG: best.doseG, unmetWithoutG, unmetWithG: best.unmetG, demandG };
 }

@@ -1,6 +1,7 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { InputError } from '../input-error.ts';
-import { FLOW } from '../ledger/flows.ts';
+import type { FlowName } from '../ledger/flows.ts';
+import { copyPostings, openPostings } from '../ledger/postings.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
 import type { FiguresBasis } from '../materials/own-material.ts';
 import { runTo, startRun } from '../simulation/run.ts';
@@ -22,19 +23,19 @@ export interface Lifted {
   readonly nitrogenG: number;
 }
 
-const CARBON = [
-  FLOW.freshCarbonTakenOff,
-  FLOW.microbialCarbonTakenOff,
-  FLOW.humusCarbonTakenOff,
-  FLOW.charCarbonTakenOff,
+const CARBON: readonly FlowName[] = [
+  'freshCarbonTakenOff',
+  'microbialCarbonTakenOff',
+  'humusCarbonTakenOff',
+  'charCarbonTakenOff',
 ];
-const NITROGEN = [
-  FLOW.freshNitrogenTakenOff,
-  FLOW.microbialNitrogenTakenOff,
-  FLOW.humusNitrogenTakenOff,
-  FLOW.charNitrogenTakenOff,
-  FLOW.ammoniumTakenOff,
-  FLOW.layersTakenOff,
+const NITROGEN: readonly FlowName[] = [
+  'freshNitrogenTakenOff',
+  'microbialNitrogenTakenOff',
+  'humusNitrogenTakenOff',
+  'charNitrogenTakenOff',
+  'ammoniumTakenOff',
+  'layersTakenOff',
 ];
 
 /**
@@ -57,9 +58,11 @@ export function liftFrom(
   const until = endingOn(scenario, day + 1);
   const run = startRun({ ...until, events: [...until.events, ...events] });
   runTo(run, day);
-  const before = run.bed.state.flows.slice();
-  const total = (flows: readonly number[]) =>
-    flows.reduce((sum, flow) => sum + run.bed.state.flows[flow] - before[flow], 0) * areaM2;
+  const { postings } = run.bed.state;
+  const before = openPostings();
+  copyPostings(postings, before);
+  const total = (names: readonly FlowName[]) =>
+    names.reduce((sum, name) => sum + postings[name] - before[name], 0) * areaM2;
   runTo(run, day + 1);
   const [carbonG, nitrogenG] = [total(CARBON), total(NITROGEN)];
   if (!(carbonG > 0) || !(nitrogenG > 0)) {

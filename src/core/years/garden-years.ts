@@ -28,6 +28,10 @@ export function asOneBed(beds: readonly BedYears[]): YearPoint[] {
           (sum, bed) => sum + bed.points[i].organicMatterPct * bed.areaM2 * bed.soilMassKgPerM2,
           0,
         ) / soilKg,
+      humusPct:
+        beds.reduce((sum, bed) => sum + bed.points[i].humusPct * bed.areaM2 * bed.soilMassKgPerM2, 0) /
+        soilKg,
+      riseCm: mean((one) => one.riseCm),
       humusCarbonG: mean((one) => one.humusCarbonG),
       charCarbonG: mean((one) => one.charCarbonG),
       lastingCharG: [
@@ -44,6 +48,7 @@ export function asOneBed(beds: readonly BedYears[]): YearPoint[] {
           : null,
       nitrogenBankG: mean((one) => one.nitrogenBankG),
       carbonLaidG: mean((one) => one.carbonLaidG),
+      rootCarbonG: mean((one) => one.rootCarbonG),
       carbonToAirG: mean((one) => one.carbonToAirG),
       nitrogenLaidG: mean((one) => one.nitrogenLaidG),
       nitrogenGivenG: mean((one) => one.nitrogenGivenG),

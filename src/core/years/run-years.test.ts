@@ -31,14 +31,14 @@ const farthest = (
 
 describe('old layers laid together', () => {
   it.each<HabitTemplateId>(['chipsOnly', 'compostAndChar', 'pullYearly', 'thinFeeding', 'wholeProgram'])(
-    '%s: as good as every layer followed on its own at the steps of the book',
+    '%s: as good as every layer followed on its own',
     (template) => {
       const scenario = scenarioWith(template);
       const folded = runYears(scenario, today, YEARS);
       const apart = runYearsUnfolded(scenario, today, YEARS);
       const far = (read: (one: YearPoint) => number) => farthest(folded.points, apart.points, read);
       expect(far((one) => one.organicMatterPct)).toBeLessThan(0.1);
-      expect(far((one) => one.mulchCm)).toBeLessThan(0.6);
+      expect(far((one) => one.mulchCm)).toBeLessThan(0.8);
       expect(far((one) => one.charCarbonG)).toBeLessThan(0.5);
       expect(far((one) => one.nitrogenBankG) / apart.points.at(-1)!.nitrogenBankG).toBeLessThan(0.02);
       expect(folded.largestRelativeError).toBeLessThan(1e-9);
@@ -51,7 +51,7 @@ describe('old layers laid together', () => {
       const [before, now] = [points[i - 1], points[i]];
       const held = (one: YearPoint) =>
         one.humusCarbonG + one.charCarbonG + one.freshCarbonG + one.microbialCarbonG;
-      expect(held(now) - held(before)).toBeCloseTo(now.carbonLaidG - now.carbonToAirG, 6);
+      expect(held(now) - held(before)).toBeCloseTo(now.carbonLaidG + now.rootCarbonG - now.carbonToAirG, 6);
     }
   });
 });

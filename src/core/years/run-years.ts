@@ -1,22 +1,27 @@
 import type { DayNumber } from '../climate/calendar.ts';
+import { total } from '../numerics/total.ts';
 import { CARBON_LEFT_AFTER_100_YEARS } from '../char/permanence.ts';
 import {
   carbonLaid,
+  carbonOfRoots,
   carbonToAir,
   nitrogenBought,
   nitrogenGiven,
   nitrogenLaid,
   nitrogenLost,
-} from './flow-sums.ts';
+} from '../ledger/flow-sums.ts';
+import { FLOW_COUNT } from '../ledger/flows.ts';
+import { readPostings } from '../ledger/postings.ts';
 import { outlookDays } from '../projection/outlook.ts';
 import type { Bed } from '../simulation/bed.ts';
 import { BALANCE_COUNT, readBalances } from '../simulation/books.ts';
-import { freshCarbon } from '../simulation/cohort-table.ts';
+import { freshCarbon } from '../simulation/cohort.ts';
 import type { FedCarbon } from '../opinions/carbon-feed.ts';
 import type { CohortOpening } from '../simulation/cohort-opening.ts';
 import { openingOf } from '../simulation/events.ts';
 import { foldCohorts } from '../simulation/fold-cohorts.ts';
-import { mulchHeightCm, organicMatterPct } from '../simulation/report.ts';
+import { mulchHeightCm } from '../simulation/report.ts';
+import { reportSoil } from '../simulation/soil-report.ts';
 import { runTo, startRun, type BedRun } from '../simulation/run.ts';
 import type { BedScenario } from '../simulation/scenario.ts';
 
@@ -24,8 +29,12 @@ import type { BedScenario } from '../simulation/scenario.ts';
 export interface YearPoint {
   readonly yearsAhead: number;
   readonly day: DayNumber;
-  /** Of the soil beneath all layers, % of its weight, over the depth the bed's figure was sampled to. */
+  /** As a laboratory would find it beneath all layers, % of the soil's weight, over the depth the bed was sampled to. */
   readonly organicMatterPct: number;
+  /** Humus proper, without what is half rotted, % of the same soil. */
+  readonly humusPct: number;
+  /** Height over the first surface of the bed. */
+  readonly riseCm: number;
   readonly humusCarbonG: number;
   readonly charCarbonG: number;
   /** Of all char laid up to then, the part that outlasts a century (IPCC 2019): least, likely, most. */
@@ -39,6 +48,8 @@ export interface YearPoint {
   /** Nitrogen bound in humus, fresh matter, decomposers and char: what the soil can still give. */
   readonly nitrogenBankG: number;
   readonly carbonLaidG: number;
+  /** What roots of crops gave the soil. */
+  readonly rootCarbonG: number;
   readonly carbonToAirG: number;
   readonly nitrogenLaidG: number;
   /** Set free for roots from all that is bound, less what decomposers took back. */
@@ -58,8 +69,8 @@ export interface YearsRun {
   readonly largestRelativeError: number;
 }
 
-/** One sub-step a day is enough for a look once a year: tests show what it costs. */
-const STEPS_PER_DAY = 1;
+/** How often what roots gave is noted, days. */
+const ROOTS_NOTED_EVERY_DAYS = 30;
 /** How often old cohorts are laid together, days. */
 const FOLDED_EVERY_DAYS = 122;
 /** Cohorts are laid together once they are this old, days. */
@@ -67,10 +78,10 @@ const FOLDED_AFTER_DAYS = 365;
 
 /** Follows a bed from today for so many years. `scenario` must reach past the last of them. */
 export function runYears(scenario: BedScenario, today: DayNumber, years: number): YearsRun {
-  return follow({ ...scenario, stepsPerDay: STEPS_PER_DAY }, today, years, FOLDED_AFTER_DAYS);
+  return follow(scenario, today, years, FOLDED_AFTER_DAYS);
 }
 
-/** The same with every cohort kept apart and the sub-steps of the book: what `runYears` is held against. */
+/** The same with every cohort kept apart: what `runYears` is held against. */
 export function runYearsUnfolded(scenario: BedScenario, today: DayNumber, years: number): YearsRun {
   return follow(scenario, today, years, Infinity);
 }
@@ -115,17 +126,24 @@ function inputWatch({ piles, bed: { constants } }: BedRun, scenario: BedScenario
     ),
   );
   let newest: string | undefined;
+  let rootsNoted = 0;
+  /** What roots gave is noted every so often, as one crop residue. */
+  const feedRoots = (bed: Bed, day: DayNumber): void => {
+    const given = bed.state.postings.rootCarbonToFresh;
+    if (day % ROOTS_NOTED_EVERY_DAYS !== 0 || given === rootsNoted) return;
+    inputs.push({ day: day - 1, kind: 'residue', carbonG: given - rootsNoted });
+    rootsNoted = given;
+  };
   const onMorning = ({ bed, day }: BedRun) => {
+    feedRoots(bed, day);
     const { cohorts } = bed.state;
-    const top = cohorts.ids[cohorts.count - 1];
+    const top = cohorts.at(-1)?.traits.id;
     if (top === newest) return;
     newest = top;
-    for (let i = cohorts.count - 1; i >= 0; i--) {
-      const id = cohorts.ids[i];
-      if (openedOn.has(id)) break;
-      openedOn.set(id, day - 1);
-      const carbonG = cohorts.openingC[i] - (charOf.get(id) ?? 0);
-      inputs.push({ day: day - 1, kind: cohorts.kinds[i], carbonG });
+    for (const { traits, openingC } of cohorts.toReversed()) {
+      if (openedOn.has(traits.id)) break;
+      openedOn.set(traits.id, day - 1);
+      inputs.push({ day: day - 1, kind: traits.kind, carbonG: openingC - (charOf.get(traits.id) ?? 0) });
     }
   };
   return { inputs, openedOn, onMorning };
@@ -175,6 +193,8 @@ function lastingChar({ scenario, piles, bed }: BedRun) {
 type Standing = Pick<
   YearPoint,
   | 'organicMatterPct'
+  | 'humusPct'
+  | 'riseCm'
   | 'humusCarbonG'
   | 'charCarbonG'
   | 'lastingCharG'
@@ -190,7 +210,7 @@ function standing(bed: Bed, lastingCharG: [number, number, number]): Standing {
   readBalances(bed, balances);
   const [freshC, microbialC, humusC, charC, freshN, microbialN, humusN, charN] = balances;
   return {
-    organicMatterPct: organicMatterPct(bed),
+    ...soilFigures(bed),
     humusCarbonG: humusC,
     charCarbonG: charC,
     lastingCharG,
@@ -202,29 +222,31 @@ function standing(bed: Bed, lastingCharG: [number, number, number]): Standing {
   };
 }
 
-function woodLeft({ state: { cohorts: t } }: Bed): number | null {
-  let laid = 0;
-  let left = 0;
-  for (let i = 0; i < t.count; i++) {
-    if (t.kinds[i] !== 'wood') continue;
-    laid += t.openingC[i];
-    left += freshCarbon(t, i);
-  }
-  return laid > 0 ? left / laid : null;
+const soilFigures = (bed: Bed): Pick<YearPoint, 'organicMatterPct' | 'humusPct' | 'riseCm'> => {
+  const { organicMatterPct, humusPct, riseCm } = reportSoil(bed);
+  return { organicMatterPct, humusPct, riseCm };
+};
+
+function woodLeft({ state }: Bed): number | null {
+  const wood = state.cohorts.filter(({ traits }) => traits.kind === 'wood');
+  const laid = total(wood.map(({ openingC }) => openingC));
+  return laid > 0 ? total(wood.map(freshCarbon)) / laid : null;
 }
 
 /** Running totals of what a year is told by. */
 function totalsOf({ bed }: BedRun): Float64Array {
-  const { flows, crops } = bed.state;
-  const add = (values: Float64Array) => values.subarray(0, crops.count).reduce((sum, one) => sum + one, 0);
+  const { postings, crops } = bed.state;
+  const flows = new Float64Array(FLOW_COUNT);
+  readPostings(postings, flows);
   return Float64Array.of(
     carbonLaid(flows),
+    carbonOfRoots(flows),
     carbonToAir(flows),
     nitrogenLaid(flows),
     nitrogenGiven(flows),
     nitrogenBought(flows),
-    add(crops.demandedN),
-    add(crops.shortN),
+    total(crops.map(({ demandedN }) => demandedN)),
+    total(crops.map(({ shortN }) => shortN)),
     nitrogenLost(flows),
   );
 }
@@ -235,12 +257,13 @@ function happened(run: BedRun, before: Float64Array | null) {
   const since = (i: number) => (before ? now[i] - before[i] : 0);
   return {
     carbonLaidG: since(0),
-    carbonToAirG: since(1),
-    nitrogenLaidG: since(2),
-    nitrogenGivenG: since(3),
-    nitrogenBoughtG: since(4),
-    cropWantG: since(5),
-    cropMissedG: since(6),
-    nitrogenLostG: since(7),
+    rootCarbonG: since(1),
+    carbonToAirG: since(2),
+    nitrogenLaidG: since(3),
+    nitrogenGivenG: since(4),
+    nitrogenBoughtG: since(5),
+    cropWantG: since(6),
+    cropMissedG: since(7),
+    nitrogenLostG: since(8),
   };
 }

@@ -23,6 +23,7 @@ const layer = (id: string, thicknessCm: number, isOnTop = true): NamedLayer => (
   microbialCarbonG: 1,
   humusCarbonG: 1,
   charCarbonG: 0,
+  mineralsG: 0,
   respiredCarbonG: 0,
   laidCarbonG: 100,
   laidNitrogenG: 1,

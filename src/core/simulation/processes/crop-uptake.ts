@@ -1,128 +1,177 @@
 import { lostShare } from '../../numerics/exponential-loss.ts';
 import { clamp, smoothStep } from '../../numerics/interpolation.ts';
-import { FLOW } from '../../ledger/flows.ts';
-import { CONTACT_ZONE, ROOT_ZONE, type Bed } from '../bed.ts';
-import type { CropTable } from '../crop-table.ts';
+import type { Bed, SubStep } from '../bed.ts';
+import type { Crop } from '../crop.ts';
+import { dayDegrees, rootDepthCm } from '../crop-growth.ts';
+import { growRoots } from '../root-litter.ts';
 import { CONTACT_ZONE_CM } from '../scenario.ts';
 
-/** Share of the growing time after which roots are at full depth (set here). */
-export const ROOTS_FULL_AT = 0.6;
 /** Less than this missing is rounding, g/m2. */
 const NEGLIGIBLE_G = 1e-12;
 
-/** Depth of the roots at a progress of 0 to 1, cm. */
-export function rootDepthCm(fullDepthCm: number, progress: number, isPerennial: boolean): number {
-  const full = Math.max(CONTACT_ZONE_CM, fullDepthCm);
-  return isPerennial
-    ? full
-    : CONTACT_ZONE_CM + (full - CONTACT_ZONE_CM) * Math.min(1, progress / ROOTS_FULL_AT);
-}
-
-/** Crops grow a sub-step and take what they want from the zones their roots reach; crops share pro rata. */
-export function growCrops(bed: Bed): void {
-  const { crops } = bed.state;
+/** Crops grow a sub-step and take what they want from where their roots reach; crops share pro rata. */
+export function growCrops(bed: Bed, step: SubStep): void {
+  const { crops, firstLiving } = bed.state;
+  if (firstLiving === crops.length) return;
+  for (let k = firstLiving; k < crops.length; k++) if (crops[k].isAlive) advance(bed, step, crops[k]);
+  takeFromContactZone(bed, true);
+  takeFromRootZone(bed, true);
+  takeFromContactZone(bed, false);
+  takeFromRootZone(bed, false);
+  takeFromUpperSubsoil(bed);
+  takeFromLowerSubsoil(bed);
+  let livingDemand = 0;
   let living = 0;
-  let largestReach = 0;
-  for (let k = crops.firstLiving; k < crops.count; k++) {
-    if (!crops.isAlive[k]) continue;
+  for (let k = firstLiving; k < crops.length; k++) {
+    if (!crops[k].isAlive) continue;
     living += 1;
-    advance(bed, k);
-    largestReach = Math.max(largestReach, crops.reachInRootZone[k]);
+    livingDemand += crops[k].demandN;
   }
-  if (living === 0) return;
-  for (const round of [0, 1] as const) {
-    takeUp(bed, CONTACT_ZONE, round, 1);
-    takeUp(bed, ROOT_ZONE, round, largestReach);
-  }
-  for (let k = crops.firstLiving; k < crops.count; k++) {
-    if (crops.isAlive[k]) settle(bed, k);
+  for (let k = firstLiving; k < crops.length; k++) {
+    const crop = crops[k];
+    if (!crop.isAlive) continue;
+    const share = livingDemand > 0 ? crop.demandN / livingDemand : 1 / living;
+    settle(bed, crop, share);
   }
 }
 
 /** Growth of the sub-step: what the crop wants, what it fixes or lifts, how deep its roots are. */
-function advance({ state, constants }: Bed, k: number): void {
-  const { crops, flows } = state;
-  const before = crops.progress[k];
-  const now = Math.min(1, before + constants.dtDays / crops.lengthDays[k]);
-  crops.progress[k] = now;
-  let wanted = crops.demandAtHarvest[k] * (smoothStep(now) - smoothStep(before));
-  crops.demandedN[k] += wanted;
-
-  if (crops.isPerennial[k]) {
-    const lifted = wanted * crops.deepShare[k];
-    crops.subsoilN[k] += lifted;
-    crops.standingN[k] += lifted;
-    flows[FLOW.liftedFromSubsoil] += lifted;
+function advance({ state, constants }: Bed, step: SubStep, crop: Crop): void {
+  const { parameters: p, dtDays, rootZoneCm, subsoilCellCm } = constants;
+  const { postings } = state;
+  const before = crop.progress;
+  const grown = crop.isGrownByWarmth ? dayDegrees(step.airC, p) * dtDays : dtDays;
+  const now = Math.min(1, before + grown / crop.growthNeeded);
+  crop.progress = now;
+  crop.growth = smoothStep(now) - smoothStep(before);
+  let wanted = crop.demandN * crop.growth;
+  crop.demandedN += wanted;
+  crop.gainedOutsideN = 0;
+  if (crop.isPerennial) {
+    const lifted = wanted * crop.deepShare;
+    crop.subsoilN += lifted;
+    crop.gainedOutsideN += lifted;
+    postings.liftedFromSubsoil += lifted;
     wanted -= lifted;
   }
-  if (crops.isLegume[k]) {
-    const fixed = wanted * crops.fixedShare[k];
-    fix(crops, flows, k, fixed);
+  if (crop.isLegume) {
+    const fixed = wanted * crop.fixedShare;
+    crop.fixedN += fixed;
+    crop.gainedOutsideN += fixed;
+    postings.fixed += fixed;
     wanted -= fixed;
   }
-  const depth = rootDepthCm(crops.rootDepthCm[k], now, crops.isPerennial[k] === 1);
-  const reached = Math.min(depth, constants.rootZoneCm);
-  crops.contactWeight[k] = CONTACT_ZONE_CM / reached;
-  crops.reachInRootZone[k] = clamp(
-    (reached - CONTACT_ZONE_CM) / (constants.rootZoneCm - CONTACT_ZONE_CM),
-    0,
-    1,
+  const depthCm = rootDepthCm(crop.fullRootDepthCm, now, crop.isPerennial, p);
+  const reachedCm = Math.min(depthCm, rootZoneCm);
+  crop.contactWeight = CONTACT_ZONE_CM / reachedCm;
+  crop.rootZoneReach = clamp((reachedCm - CONTACT_ZONE_CM) / (rootZoneCm - CONTACT_ZONE_CM), 0, 1);
+  crop.upperSubsoilReach = clamp((depthCm - rootZoneCm) / subsoilCellCm, 0, 1);
+  crop.lowerSubsoilReach = clamp((depthCm - rootZoneCm - subsoilCellCm) / subsoilCellCm, 0, 1);
+  crop.wantedN = wanted + crop.backlogN;
+  crop.gotN = 0;
+}
+
+/** What the crops ask of the contact zone: first by the share of their roots there, then whatever is still missing. */
+function takeFromContactZone({ state, constants }: Bed, byWeight: boolean): void {
+  const { crops, contactZone, postings } = state;
+  const total = askAll(crops, state.firstLiving, (crop) =>
+    byWeight ? Math.min(crop.wantedN * crop.contactWeight, missing(crop)) : missing(crop),
   );
-  crops.wanted[k] = wanted + crops.backlogN[k];
-  crops.got[k] = 0;
-}
-
-function fix(crops: CropTable, flows: Float64Array, k: number, nitrogenG: number): void {
-  crops.fixedN[k] += nitrogenG;
-  crops.standingN[k] += nitrogenG;
-  flows[FLOW.fixed] += nitrogenG;
-}
-
-/**
- * What crop k asks of a zone: in round 0 by the share of its roots there, in round 1 whatever is still
- * missing; never more than its roots can draw in a sub-step.
- */
-function ask(crops: CropTable, k: number, zone: number, round: 0 | 1, content: number, draw: number): number {
-  if (!crops.isAlive[k]) return 0;
-  const reach = zone === CONTACT_ZONE ? 1 : crops.reachInRootZone[k];
-  const missing = crops.wanted[k] - crops.got[k];
-  const weight = zone === CONTACT_ZONE ? crops.contactWeight[k] : 1 - crops.contactWeight[k];
-  const limit = round === 0 ? Math.min(crops.wanted[k] * weight, missing) : missing;
-  return Math.max(0, Math.min(limit, draw * reach * content));
-}
-
-function takeUp({ state, constants }: Bed, zone: number, round: 0 | 1, largestReach: number): void {
-  const { crops, mineralN, flows } = state;
-  const content = mineralN[zone];
-  const draw = constants.cropDraw;
-  let total = 0;
-  for (let k = crops.firstLiving; k < crops.count; k++) total += ask(crops, k, zone, round, content, draw);
   if (total <= 0) return;
-  const limit = draw * largestReach * content;
-  const scale = total <= limit ? 1 : limit / total;
+  const perAsked = (constants.cropDraw * contactZone.nitrogenG) / total;
   let paid = 0;
-  for (let k = crops.firstLiving; k < crops.count; k++) {
-    const amount = ask(crops, k, zone, round, content, draw) * scale;
-    crops.got[k] += amount;
-    paid += amount;
-  }
-  mineralN[zone] = Math.max(0, content - paid);
-  flows[zone === CONTACT_ZONE ? FLOW.contactZoneToCrops : FLOW.rootZoneToCrops] += paid;
+  for (let k = state.firstLiving; k < crops.length; k++) paid += pay(crops[k], perAsked);
+  contactZone.nitrogenG = Math.max(0, contactZone.nitrogenG - paid);
+  postings.contactZoneToCrops += paid;
 }
 
-/** Books what was taken, fixes the rest for a legume, and carries or loses what is still missing. */
-function settle({ state, constants }: Bed, k: number): void {
-  const { crops, flows } = state;
-  const got = crops.got[k];
-  crops.takenN[k] += got;
-  crops.standingN[k] += got;
-  let missing = crops.wanted[k] - got;
-  if (missing < NEGLIGIBLE_G) missing = 0;
-  if (crops.isLegume[k]) {
-    fix(crops, flows, k, missing);
-    missing = 0;
+function takeFromRootZone({ state, constants }: Bed, byWeight: boolean): void {
+  const { crops, rootZone, postings } = state;
+  const total = askAll(crops, state.firstLiving, (crop) =>
+    byWeight ? Math.min(crop.wantedN * (1 - crop.contactWeight), missing(crop)) : missing(crop),
+  );
+  if (total <= 0) return;
+  const perAsked = (constants.cropDraw * rootZone.nitrogenG) / total;
+  let paid = 0;
+  for (let k = state.firstLiving; k < crops.length; k++) {
+    paid += pay(crops[k], perAsked * crops[k].rootZoneReach);
   }
-  const lost = missing * lostShare(constants.dtDays / constants.parameters.backlogDays);
-  crops.shortN[k] += lost;
-  crops.backlogN[k] = missing - lost;
+  rootZone.nitrogenG = Math.max(0, rootZone.nitrogenG - paid);
+  postings.rootZoneToCrops += paid;
+}
+
+function takeFromUpperSubsoil({ state, constants }: Bed): void {
+  const { crops, postings } = state;
+  if (state.upperSubsoilN === 0) return;
+  const total = askAll(crops, state.firstLiving, missing);
+  if (total <= 0) return;
+  const perAsked = (constants.deepDraw * state.upperSubsoilN) / total;
+  let paid = 0;
+  for (let k = state.firstLiving; k < crops.length; k++) {
+    paid += pay(crops[k], perAsked * crops[k].upperSubsoilReach);
+  }
+  state.upperSubsoilN = Math.max(0, state.upperSubsoilN - paid);
+  postings.upperSubsoilToCrops += paid;
+}
+
+function takeFromLowerSubsoil({ state, constants }: Bed): void {
+  const { crops, postings } = state;
+  if (state.lowerSubsoilN === 0) return;
+  const total = askAll(crops, state.firstLiving, missing);
+  if (total <= 0) return;
+  const perAsked = (constants.deepDraw * state.lowerSubsoilN) / total;
+  let paid = 0;
+  for (let k = state.firstLiving; k < crops.length; k++) {
+    paid += pay(crops[k], perAsked * crops[k].lowerSubsoilReach);
+  }
+  state.lowerSubsoilN = Math.max(0, state.lowerSubsoilN - paid);
+  postings.lowerSubsoilToCrops += paid;
+}
+
+const missing = (crop: Crop): number => crop.wantedN - crop.gotN;
+
+/** Works out every ask before any is paid. Mutates crops. */
+function askAll(crops: readonly Crop[], firstLiving: number, askOf: (crop: Crop) => number): number {
+  let total = 0;
+  for (let k = firstLiving; k < crops.length; k++) {
+    const crop = crops[k];
+    const asked = crop.isAlive ? askOf(crop) : 0;
+    crop.askedN = asked > 0 ? asked : 0;
+    total += crop.askedN;
+  }
+  return total;
+}
+
+/** Pays a crop its ask, or `payable` of it when that is less than all. Mutates crop. */
+function pay(crop: Crop, payable: number): number {
+  const amount = crop.askedN * Math.min(1, payable);
+  crop.gotN += amount;
+  return amount;
+}
+
+/** Books what was taken, fixes the rest for a legume, carries or loses what is missing, and feeds the roots. */
+function settle(bed: Bed, crop: Crop, rootShare: number): void {
+  const { state, constants } = bed;
+  const { parameters: p } = constants;
+  let missingN = crop.wantedN - crop.gotN;
+  if (missingN < NEGLIGIBLE_G) missingN = 0;
+  if (crop.isLegume) {
+    crop.fixedN += missingN;
+    crop.gainedOutsideN += missingN;
+    state.postings.fixed += missingN;
+    missingN = 0;
+  }
+  const lost = missingN * lostShare(constants.dtDays / p.backlogDays);
+  crop.shortN += lost;
+  crop.backlogN = missingN - lost;
+  crop.takenN += crop.gotN;
+  const gainedN = crop.gotN + crop.gainedOutsideN;
+  crop.standingN += gainedN;
+  const fedShare =
+    crop.demandedN > 0 ? Math.min(1, (crop.takenN + crop.fixedN + crop.subsoilN) / crop.demandedN) : 1;
+  const fed = p.rootFedFloor + (1 - p.rootFedFloor) * fedShare;
+  const rootC = crop.rootCarbonG * crop.growth * fed * rootShare;
+  const rootN = rootC > 0 ? p.rootNitrogenShare * gainedN : 0;
+  crop.inCropN += gainedN - rootN;
+  if (rootC > 0) growRoots(bed, crop, rootC, rootN);
 }

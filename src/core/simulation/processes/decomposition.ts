@@ -1,92 +1,152 @@
-import { CONTACT_ZONE, layerAccount, ROOT_ZONE, type Bed, type SubStep } from '../bed.ts';
-import { isOnSurface, livingCarbon, type CohortTable } from '../cohort-table.ts';
-import { updateDecayClasses } from '../decay-classes.ts';
-import { applyDecay, settleRequests, workOutPotentials } from '../nitrogen-limited-decay.ts';
-import { addPart, allowDraw, clearParts, type Parts } from '../parts.ts';
-import { accountOfLayer } from './wash-in.ts';
+import type { Bed, SubStep } from '../bed.ts';
+import { livingCarbon, type Cohort } from '../cohort.ts';
+import { updateDecayClass } from '../decay-classes.ts';
+import { ask } from '../decay-part.ts';
+import { applyDecay, notePeakLock, settleRequests, weighPart } from '../nitrogen-limited-decay.ts';
+import { decayChar, paceChar } from './char.ts';
+import { decayFreely, loseHumus } from './unlimited-decay.ts';
 
-/** Layers thinner than this are passed over when threads reach for what lies beneath. */
-const THINNEST_SOURCE_CM = 0.1;
-const NO_LAYER = -1;
-
-/** Decomposes all cohorts together: they share the nitrogen of the zones they touch. */
+/**
+ * Cohort humus, char and decay. A cohort that lacks no nitrogen is done in one pass; the others are weighed, ask, and
+ * are decayed when all requests are settled: those of a layer from the top down, then of the contact zone, then of the
+ * root zone. What gives nitrogen gives it before anybody asks.
+ */
 export function decompose(bed: Bed, step: SubStep): void {
-  const { state, constants, classes, decay } = bed;
-  const { parameters: p, dtDays } = constants;
-  const contactModifier = step.temperatureModifier * step.contactMoisture;
-  updateDecayClasses(classes, p, contactModifier, step.temperatureModifier * step.rootMoisture, dtDays);
-  collectParts(bed, p.fungalLiftGPerM2Day * contactModifier * dtDays);
-  if (decay.parts.count === 0) return;
+  const { state, constants } = bed;
+  const { cohorts, roots, postings } = state;
+  step.charPace = NaN;
+  let needy = 0;
+  let beneath: Cohort | null = null;
+  for (let i = 0; i < cohorts.length; i++) {
+    const cohort = cohorts[i];
+    needy += decayCohort(bed, step, cohort, beneath);
+    if (cohort.dugDepthCm === 0 && cohort.thicknessCm >= constants.parameters.thinnestSourceCm)
+      beneath = cohort;
+  }
+  if (roots !== null) needy += decayCohort(bed, step, roots, null);
+  if (needy === 0) return;
 
-  workOutPotentials(decay);
-  for (let i = state.cohorts.count - 1; i >= 0; i--) settleRequests(decay, layerAccount(i));
-  settleRequests(decay, CONTACT_ZONE);
-  settleRequests(decay, ROOT_ZONE);
-  applyDecay(decay);
+  for (let i = cohorts.length - 1; i >= 0; i--) {
+    if (cohorts[i].layer.requests !== null)
+      settleRequests(cohorts[i].layer, constants.microbialDraw, postings);
+  }
+  settleRequests(state.contactZone, constants.microbialDraw, postings);
+  settleRequests(state.rootZone, constants.microbialDraw, postings);
+  for (let i = 0; i < cohorts.length; i++) if (cohorts[i].isNeedy) decayNeedy(bed, cohorts[i]);
+  if (roots !== null && roots.isNeedy) decayNeedy(bed, roots);
 }
 
-/** `liftG`: most nitrogen that fungal threads lift into a layer in this sub-step, g/m2. */
-function collectParts({ state, constants, decay: { parts } }: Bed, liftG: number): void {
-  const { cohorts } = state;
-  clearParts(parts);
-  let beneath = NO_LAYER;
-  for (let i = 0; i < cohorts.count; i++) {
-    const onSurface = isOnSurface(cohorts, i);
-    if (livingCarbon(cohorts, i) > 0) {
-      cohorts.decayLimit[i] = 0;
-      if (!onSurface) addDugParts(parts, cohorts, i);
-      else if (cohorts.countsAsSoil[i] === 1) addCompostParts(parts, cohorts, i);
-      else {
-        const source = beneath === NO_LAYER ? NO_LAYER : accountOfLayer(cohorts, beneath);
-        addLayerParts(parts, cohorts, i, source, liftG, constants.parameters);
-      }
-    }
-    if (onSurface && cohorts.thicknessCm[i] >= THINNEST_SOURCE_CM) beneath = i;
+/** Returns 1 when the cohort lacks nitrogen and must wait for what it is given. */
+function decayCohort(bed: Bed, step: SubStep, cohort: Cohort, beneath: Cohort | null): 0 | 1 {
+  const { constants } = bed;
+  if (cohort.humusC > 0) loseHumus(bed, step, cohort);
+  if (cohort.stableCharC > 0) {
+    if (Number.isNaN(step.charPace)) paceChar(bed, step);
+    decayChar(bed, step, cohort);
+  }
+  let isNeedy = false;
+  if (livingCarbon(cohort) > 0) {
+    updateDecayClass(cohort.contactDecay, constants.parameters, step.modifiers, constants.dtDays);
+    updateDecayClass(cohort.upperDecay, constants.parameters, step.modifiers, constants.dtDays);
+    isNeedy = !decayFreely(bed, step, cohort);
+    if (isNeedy) weighNeedy(bed, step, cohort, beneath);
+  }
+  cohort.isNeedy = isNeedy;
+  cohort.unsettledShare *= constants.settlingKept;
+  cohort.onTopShare *= constants.humusMixingKept;
+  return isNeedy ? 1 : 0;
+}
+
+/** Weighs both parts; what a part sets free it gives at once, what it lacks it asks for. Mutates bed.state. */
+function weighNeedy(bed: Bed, step: SubStep, cohort: Cohort, beneath: Cohort | null): void {
+  const { parameters } = bed.constants;
+  const { contact, upper } = cohort;
+  const onSurface = cohort.dugDepthCm === 0;
+  const contactShare = onSurface ? cohort.contactShare : cohort.shareInContactZone;
+  cohort.decayLimit = 0;
+  weighPart(parameters, cohort, contact, cohort.contactDecay, contactShare);
+  weighPart(parameters, cohort, upper, cohort.upperDecay, 1 - contactShare);
+  if (contact.need > 0) {
+    if (onSurface) askAsContact(bed, step, cohort);
+    else ask(contact.second, bed.state.contactZone, cohort.reachInContactZone, 1, Infinity);
+  } else if (contactShare > 0) {
+    giveToContactZone(bed, step, cohort, -contact.need, onSurface ? cohort.contactAmmonia : 0);
+  }
+  if (upper.need > 0) {
+    if (onSurface) askAsUpper(bed, step, cohort, beneath);
+    else ask(upper.second, bed.state.rootZone, cohort.reachInRootZone, 1, Infinity);
+  } else if (contactShare < 1) {
+    giveUpper(bed, step, cohort, -upper.need);
   }
 }
 
-function addDugParts(parts: Parts, cohorts: CohortTable, i: number): void {
-  const inContact = cohorts.shareInContactZone[i];
-  const upper = addPart(parts, i, inContact, cohorts.contactClass[i], CONTACT_ZONE);
-  allowDraw(parts, upper, 0, CONTACT_ZONE, cohorts.reachInContactZone[i], 1, Infinity);
-  if (inContact < 1) {
-    const lower = addPart(parts, i, 1 - inContact, cohorts.upperClass[i], ROOT_ZONE);
-    allowDraw(parts, lower, 0, ROOT_ZONE, cohorts.reachInRootZone[i], 1, Infinity);
-  }
+/** Compost draws on nothing: what it lacks, it waits for. */
+function askAsContact({ state, constants }: Bed, step: SubStep, cohort: Cohort): void {
+  if (cohort.traits.countsAsSoil) return;
+  const { contactDepthCm, contactDraw } = constants.parameters;
+  const touchingCm = cohort.contactShare * cohort.thicknessCm;
+  const cap = cohort.traits.isLiftCapped
+    ? liftG(constants, step) * Math.min(1, touchingCm / contactDepthCm)
+    : Infinity;
+  ask(cohort.contact.first, cohort.layer, 1, 1, Infinity);
+  ask(cohort.contact.second, state.contactZone, 1, contactDraw, cap);
 }
 
-function addCompostParts(parts: Parts, cohorts: CohortTable, i: number): void {
-  const touching = cohorts.contactShare[i];
-  if (touching > 0) addPart(parts, i, touching, cohorts.contactClass[i], CONTACT_ZONE);
-  if (touching < 1) addPart(parts, i, 1 - touching, cohorts.upperClass[i], CONTACT_ZONE);
+function askAsUpper({ state, constants }: Bed, step: SubStep, cohort: Cohort, beneath: Cohort | null): void {
+  if (cohort.traits.countsAsSoil) return;
+  ask(cohort.upper.first, cohort.layer, 1, 1, Infinity);
+  if (beneath === null) return;
+  const source = beneath.traits.countsAsSoil ? state.contactZone : beneath.layer;
+  const upperCm = (1 - cohort.contactShare) * cohort.thicknessCm;
+  const cap = liftG(constants, step) * Math.min(1, upperCm / constants.parameters.contactDepthCm);
+  ask(cohort.upper.second, source, 1, 1, cap);
 }
 
-function addLayerParts(
-  parts: Parts,
-  cohorts: CohortTable,
-  i: number,
-  sourceBeneath: number,
-  liftG: number,
-  { contactDepthCm, contactDraw }: { contactDepthCm: number; contactDraw: number },
+/** Most nitrogen that fungal threads lift into a layer in this sub-step, g/m2. */
+const liftG = ({ parameters, dtDays }: Bed['constants'], step: SubStep): number =>
+  parameters.fungalLiftGPerM2Day * step.modifiers.contactZone * dtDays;
+
+/** What a part sets free in the contact zone, less what goes as ammonia. Mutates bed.state and step. */
+function giveToContactZone(
+  { state }: Bed,
+  step: SubStep,
+  cohort: Cohort,
+  nitrogenG: number,
+  ammoniaShare: number,
 ): void {
-  const touching = cohorts.contactShare[i];
-  const thicknessCm = cohorts.thicknessCm[i];
-  const own = layerAccount(i);
-  if (touching > 0) {
-    const contact = addPart(parts, i, touching, cohorts.contactClass[i], CONTACT_ZONE);
-    const cap =
-      cohorts.isLiftCapped[i] === 1
-        ? liftG * Math.min(1, (touching * thicknessCm) / contactDepthCm)
-        : Infinity;
-    allowDraw(parts, contact, 0, own, 1, 1, Infinity);
-    allowDraw(parts, contact, 1, CONTACT_ZONE, 1, contactDraw, cap);
+  const ammonia = nitrogenG * ammoniaShare;
+  const given = nitrogenG - ammonia;
+  cohort.volatilizedN += ammonia;
+  state.postings.mineralizedVolatilized += ammonia;
+  state.contactZone.nitrogenG += given;
+  step.ammoniumToContactN += given;
+  cohort.releasedToContactZoneN += given;
+  state.postings.mineralizedToContactZone += given;
+}
+
+/** The same of the upper part: into the root zone when dug, else into the layer, which for compost is soil. */
+function giveUpper(bed: Bed, step: SubStep, cohort: Cohort, nitrogenG: number): void {
+  const { state } = bed;
+  if (cohort.dugDepthCm > 0) {
+    state.rootZone.nitrogenG += nitrogenG;
+    step.ammoniumToRootN += nitrogenG;
+    cohort.releasedToRootZoneN += nitrogenG;
+    state.postings.mineralizedToRootZone += nitrogenG;
+  } else if (cohort.traits.countsAsSoil) {
+    giveToContactZone(bed, step, cohort, nitrogenG, cohort.upperAmmonia);
+  } else {
+    const ammonia = nitrogenG * cohort.upperAmmonia;
+    const given = nitrogenG - ammonia;
+    cohort.volatilizedN += ammonia;
+    state.postings.mineralizedVolatilized += ammonia;
+    cohort.layer.nitrogenG += given;
+    cohort.releasedToLayersN += given;
+    state.postings.mineralizedToLayers += given;
   }
-  if (touching < 1) {
-    const upper = addPart(parts, i, 1 - touching, cohorts.upperClass[i], own);
-    allowDraw(parts, upper, 0, own, 1, 1, Infinity);
-    if (sourceBeneath !== NO_LAYER) {
-      const cap = liftG * Math.min(1, ((1 - touching) * thicknessCm) / contactDepthCm);
-      allowDraw(parts, upper, 1, sourceBeneath, 1, 1, cap);
-    }
-  }
+}
+
+function decayNeedy({ state, constants }: Bed, cohort: Cohort): void {
+  applyDecay(constants.parameters, cohort, cohort.contact, state.postings);
+  applyDecay(constants.parameters, cohort, cohort.upper, state.postings);
+  notePeakLock(cohort);
 }

@@ -1,36 +1,44 @@
 import { clamp } from '../../numerics/interpolation.ts';
-import type { Bed } from '../bed.ts';
-import { humusOnTop, isOnSurface, livingCarbon, type CohortTable } from '../cohort-table.ts';
+import type { Bed, SubStep } from '../bed.ts';
+import { charCarbon, humusOnTop, isOnSurface, livingCarbon, type Cohort } from '../cohort.ts';
 
-/** Thickness of a surface cohort as it lies today, cm: its matter at loose density, settled by age. */
-export function layerThicknessCm(cohorts: CohortTable, i: number, settlingShare: number): number {
-  const carbonG =
-    livingCarbon(cohorts, i) + cohorts.labileCharC[i] + cohorts.stableCharC[i] + humusOnTop(cohorts, i);
-  return carbonG * cohorts.thicknessCmPerG[i] * (1 - settlingShare * (1 - cohorts.unsettledShare[i]));
+/** Thickness of a surface cohort as it lies today, cm: its matter and minerals at loose density, settled by age. */
+export function layerThicknessCm(cohort: Cohort, settlingShare: number): number {
+  const body = livingCarbon(cohort) + charCarbon(cohort);
+  const carbonG = (cohort.traits.countsAsSoil ? body * cohort.onTopShare : body) + humusOnTop(cohort);
+  const ashG = cohort.ashG * cohort.onTopShare;
+  return (
+    (carbonG * cohort.thicknessCmPerCarbonG + ashG * cohort.thicknessCmPerAshG) *
+    (1 - settlingShare * (1 - cohort.unsettledShare))
+  );
 }
 
 const VANISHED_CM = 1e-9;
 
-/** Finds how thick every layer is, how much of it touches the soil and what lies on top of it. */
-export function stackMulch({ state, constants }: Bed, step: { mulchCm: number }): void {
+/** Finds how thick every layer is, how much of it touches the soil, what lies on top of it and how it insulates. */
+export function stackMulch({ state, constants }: Bed, step: SubStep): void {
+  const { contactDepthCm, settlingShare, compostInsulation, insulationCapCm } = constants.parameters;
   const { cohorts } = state;
-  const { contactDepthCm, settlingShare } = constants.parameters;
   let heightCm = 0;
-  for (let i = 0; i < cohorts.count; i++) {
-    if (!isOnSurface(cohorts, i)) continue;
-    const thicknessCm = layerThicknessCm(cohorts, i, settlingShare);
-    cohorts.thicknessCm[i] = thicknessCm;
-    cohorts.contactShare[i] =
+  let insulationCm = 0;
+  for (let i = 0; i < cohorts.length; i++) {
+    const cohort = cohorts[i];
+    if (cohort.dugDepthCm !== 0) continue;
+    const thicknessCm = layerThicknessCm(cohort, settlingShare);
+    cohort.thicknessCm = thicknessCm;
+    cohort.contactShare =
       thicknessCm > VANISHED_CM
         ? clamp((contactDepthCm - heightCm) / thicknessCm, 0, 1)
         : heightCm < contactDepthCm
           ? 1
           : 0;
     heightCm += thicknessCm;
-    cohorts.coverCm[i] = -heightCm;
+    insulationCm += cohort.traits.countsAsSoil ? thicknessCm * compostInsulation : thicknessCm;
+    cohort.coverCm = -heightCm;
   }
-  for (let i = 0; i < cohorts.count; i++) {
-    if (isOnSurface(cohorts, i)) cohorts.coverCm[i] += heightCm;
+  if (heightCm > 0) {
+    for (let i = 0; i < cohorts.length; i++) if (isOnSurface(cohorts[i])) cohorts[i].coverCm += heightCm;
   }
   step.mulchCm = heightCm;
+  step.insulationCm = Math.min(insulationCm, insulationCapCm);
 }

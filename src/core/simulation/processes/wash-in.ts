@@ -1,85 +1,154 @@
 import { lostShare } from '../../numerics/exponential-loss.ts';
 import { clamp, smoothStep } from '../../numerics/interpolation.ts';
-import { FLOW } from '../../ledger/flows.ts';
-import { CONTACT_ZONE, layerAccount, type Bed, type BedState, type SubStep } from '../bed.ts';
-import { isOnSurface, type CohortTable } from '../cohort-table.ts';
+import type { Bed, BedState, SubStep } from '../bed.ts';
+import { isOnSurface, type Cohort } from '../cohort.ts';
 
-/** Mineral account of a surface cohort: finished compost counts as soil, any other layer keeps its own. */
-export const accountOfLayer = (cohorts: CohortTable, i: number): number =>
-  cohorts.countsAsSoil[i] === 1 ? CONTACT_ZONE : layerAccount(i);
-
-/** The next lower surface cohort, however thin; -1 when only soil lies beneath. */
-function layerBeneath(cohorts: CohortTable, i: number): number {
-  let below = i - 1;
-  while (below >= 0 && !isOnSurface(cohorts, below)) below -= 1;
-  return below;
+/** The next lower surface cohort, however thin; null when only soil lies beneath. */
+function layerBeneath(cohorts: readonly Cohort[], i: number): Cohort | null {
+  for (let below = i - 1; below >= 0; below--) if (isOnSurface(cohorts[below])) return cohorts[below];
+  return null;
 }
 
-const LAYER_WASH_REFERENCE_CM = 5;
+/** Less than this rests where it is: too little for any figure, and rain would go on washing it for ever. */
+const TRACE_G = 1e-12;
 
 /**
- * Rain washes ammonium and mineral nitrogen of the layers down, from the top layer on, while ammonia
- * escapes; the two compete. A sheet shields what lies beneath it from both.
+ * Rain washes ammonium and mineral nitrogen of the layers down, from the top layer on, while ammonia escapes and
+ * ammonium nitrifies where it lies; the three compete. A sheet shields what lies beneath it from rain and air.
  */
 export function washAndVolatilize({ state, constants }: Bed, step: SubStep): void {
   const { cohorts } = state;
   const p = constants.parameters;
-  const warmth = step.q10Modifier * constants.dtDays;
+  const warmth = step.q10Modifier * constants.ammoniaPhFactor * constants.dtDays;
+  const nitrified = p.nitrificationPerDay * step.modifiers.surface * constants.dtDays;
   let shield = 1;
-  for (let i = cohorts.count - 1; i >= 0; i--) {
-    if (!isOnSurface(cohorts, i)) continue;
-    const ammoniumG = cohorts.ammoniumN[i];
-    const layerG = state.mineralN[layerAccount(i)];
-    if (ammoniumG > 0 || layerG > 0) {
-      const beneath = layerBeneath(cohorts, i);
-      const target = beneath < 0 ? CONTACT_ZONE : accountOfLayer(cohorts, beneath);
+  for (let i = cohorts.length - 1; i >= 0; i--) {
+    const cohort = cohorts[i];
+    if (cohort.dugDepthCm !== 0) continue;
+    const { traits } = cohort;
+    const hasAmmonium = cohort.ammoniumN > TRACE_G;
+    const hasLayer = cohort.layer.nitrogenG > TRACE_G;
+    if (hasAmmonium || hasLayer || traits.ammoniaProneShare > 0) {
+      const covered = cohort.coverCm > 0 ? Math.exp(-cohort.coverCm / p.ammoniaCoverCm) : 1;
+      const escape = shield * warmth * covered;
+      if (traits.ammoniaProneShare > 0) {
+        setAmmoniaShares(
+          cohort,
+          (p.releasedAmmoniaShare * traits.ammoniaProneShare * escape) / constants.dtDays,
+          p,
+        );
+      }
       const wash = (shield * step.waterMm) / p.washingMm;
-      const escape = shield * warmth * (1 - lostShare(cohorts.coverCm[i] / p.ammoniaCoverCm));
-      washAmmonium(state, i, target, wash, p.ammoniaLossPerDay * cohorts.ammoniaExposure[i] * escape);
-      const thickness = clamp(cohorts.thicknessCm[i] / LAYER_WASH_REFERENCE_CM, 0.2, 3);
-      washLayer(state, i, target, wash / thickness, p.layerAmmoniaLossPerDay * escape);
+      if (hasAmmonium) {
+        const beneath = layerBeneath(cohorts, i);
+        washAmmonium(
+          state,
+          step,
+          cohort,
+          beneath,
+          wash,
+          p.ammoniaLossPerDay * traits.ammoniaExposure * escape,
+          nitrified,
+        );
+      }
+      if (cohort.layer.nitrogenG > TRACE_G) {
+        const thickness = clamp(cohort.thicknessCm / p.washedLayerCm, p.thinnestWashing, p.thickestWashing);
+        washLayer(
+          state,
+          step,
+          cohort,
+          layerBeneath(cohorts, i),
+          wash / thickness,
+          p.layerAmmoniaLossPerDay * escape,
+        );
+      }
     }
-    const laidStructural = cohorts.openingStructuralC[i];
-    if (cohorts.vaporBarrier[i] > 0 && laidStructural > 0) {
-      shield *= 1 - cohorts.vaporBarrier[i] * smoothStep(cohorts.structuralC[i] / laidStructural);
+    if (traits.vaporBarrier > 0 && cohort.openingStructuralC > 0) {
+      shield *= 1 - traits.vaporBarrier * smoothStep(cohort.structuralC / cohort.openingStructuralC);
     }
   }
   step.soilShield = shield;
 }
 
-function washAmmonium(state: BedState, i: number, target: number, wash: number, escape: number): void {
-  const { cohorts, mineralN, flows } = state;
-  const content = cohorts.ammoniumN[i];
-  const rate = wash + escape;
-  if (content === 0 || rate === 0) return;
-  const gone = content * lostShare(rate);
-  const ammonia = (gone * escape) / rate;
-  const washed = gone - ammonia;
-  cohorts.ammoniumN[i] = content - gone;
-  cohorts.volatilizedN[i] += ammonia;
-  flows[FLOW.ammoniumVolatilized] += ammonia;
-  mineralN[target] += washed;
-  if (target === CONTACT_ZONE) {
-    cohorts.releasedToContactZoneN[i] += washed;
-    flows[FLOW.ammoniumToContactZone] += washed;
+/** Ammonia share of what the two parts of a layer will set free; the part beneath is covered by the part above. */
+function setAmmoniaShares(
+  cohort: Cohort,
+  share: number,
+  p: { readonly largestReleasedAmmoniaShare: number; readonly ammoniaCoverCm: number },
+): void {
+  const upperCm = (1 - cohort.contactShare) * cohort.thicknessCm;
+  cohort.upperAmmonia = Math.min(p.largestReleasedAmmoniaShare, share);
+  cohort.contactAmmonia = Math.min(
+    p.largestReleasedAmmoniaShare,
+    upperCm > 0 ? share * Math.exp(-upperCm / p.ammoniaCoverCm) : share,
+  );
+}
+
+const isSoil = (beneath: Cohort | null): boolean => beneath === null || beneath.traits.countsAsSoil;
+
+function washAmmonium(
+  state: BedState,
+  step: SubStep,
+  cohort: Cohort,
+  beneath: Cohort | null,
+  wash: number,
+  escape: number,
+  nitrified: number,
+): void {
+  const { postings, contactZone } = state;
+  const rate = wash + escape + nitrified;
+  if (rate === 0) return;
+  const perRate = (cohort.ammoniumN * lostShare(rate)) / rate;
+  const ammonia = perRate * escape;
+  const washed = perRate * wash;
+  const nitrate = perRate * nitrified;
+  cohort.ammoniumN -= ammonia + washed + nitrate;
+  cohort.volatilizedN += ammonia;
+  postings.ammoniumVolatilized += ammonia;
+  if (isSoil(beneath)) {
+    contactZone.nitrogenG += washed;
+    step.ammoniumToContactN += washed;
+    cohort.releasedToContactZoneN += washed;
+    postings.ammoniumToContactZone += washed;
   } else {
-    cohorts.releasedToLayersN[i] += washed;
-    flows[FLOW.ammoniumToLayers] += washed;
+    beneath!.layer.nitrogenG += washed;
+    cohort.releasedToLayersN += washed;
+    postings.ammoniumToLayers += washed;
+  }
+  if (cohort.traits.countsAsSoil) {
+    contactZone.nitrogenG += nitrate;
+    step.nitrateToContactN += nitrate;
+    cohort.releasedToContactZoneN += nitrate;
+    postings.ammoniumToContactZone += nitrate;
+  } else {
+    cohort.layer.nitrogenG += nitrate;
+    cohort.releasedToLayersN += nitrate;
+    postings.ammoniumToLayers += nitrate;
   }
 }
 
-function washLayer(state: BedState, i: number, target: number, wash: number, escape: number): void {
-  const { cohorts, mineralN, flows } = state;
-  const account = layerAccount(i);
-  const content = mineralN[account];
+function washLayer(
+  state: BedState,
+  step: SubStep,
+  cohort: Cohort,
+  beneath: Cohort | null,
+  wash: number,
+  escape: number,
+): void {
+  const { postings, contactZone } = state;
   const rate = wash + escape;
-  if (content === 0 || rate === 0) return;
-  const gone = content * lostShare(rate);
-  const ammonia = (gone * escape) / rate;
-  const washed = gone - ammonia;
-  mineralN[account] = content - gone;
-  cohorts.volatilizedN[i] += ammonia;
-  flows[FLOW.layersVolatilized] += ammonia;
-  mineralN[target] += washed;
-  if (target === CONTACT_ZONE) flows[FLOW.layersToContactZone] += washed;
+  if (rate === 0) return;
+  const perRate = (cohort.layer.nitrogenG * lostShare(rate)) / rate;
+  const ammonia = perRate * escape;
+  const washed = perRate * wash;
+  cohort.layer.nitrogenG -= ammonia + washed;
+  cohort.volatilizedN += ammonia;
+  postings.layersVolatilized += ammonia;
+  if (isSoil(beneath)) {
+    contactZone.nitrogenG += washed;
+    step.washedToContactN += washed;
+    postings.layersToContactZone += washed;
+  } else {
+    beneath!.layer.nitrogenG += washed;
+  }
 }

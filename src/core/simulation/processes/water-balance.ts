@@ -1,40 +1,42 @@
 import { moistureModifier } from '../../climate/modifiers.ts';
 import { smoothStep } from '../../numerics/interpolation.ts';
-import type { Bed, SubStep } from '../bed.ts';
-import type { CropTable } from '../crop-table.ts';
-
-const FULL_COVER_MULCH_CM = 5;
+import type { Bed, BedState, SubStep } from '../bed.ts';
 
 /** Share of the ground the crops shade, 0 to 1. */
-function groundCover(crops: CropTable): number {
+function groundCover({ crops, firstLiving }: BedState): number {
   let cover = 0;
-  for (let k = crops.firstLiving; k < crops.count; k++) {
-    if (crops.isAlive[k]) cover = Math.max(cover, smoothStep(crops.progress[k]));
+  for (let k = firstLiving; k < crops.length; k++) {
+    if (crops[k].isAlive) cover = Math.max(cover, smoothStep(crops[k].progress));
   }
   return cover;
 }
 
-/** Fills and drains the two zones, dries them, and sets their moisture modifiers. */
+/** Fills and drains the two zones, dries them, and sets their moisture modifiers. Bare soil dries less deep. */
 export function balanceWater({ state, constants }: Bed, step: SubStep): void {
-  const { parameters: p, maximumDeficitMm } = constants;
+  const { parameters: p, contactMaximumDeficitMm, rootMaximumDeficitMm } = constants;
   const contact = state.contactDeficitMm - step.waterMm;
   step.contactDrainMm = Math.max(0, -contact);
   const root = state.rootDeficitMm - step.contactDrainMm;
   step.rootDrainMm = Math.max(0, -root);
 
-  const cover = groundCover(state.crops);
-  const mulchCut = p.mulchEvaporationCut * Math.min(1, step.mulchCm / FULL_COVER_MULCH_CM);
+  const cover = groundCover(state);
+  const mulchCut = p.mulchEvaporationCut * Math.min(1, step.mulchCm / p.fullCoverMulchCm);
   const evaporationMm =
     step.evapotranspirationMm * (cover + p.bareSoilEvaporation * (1 - cover) * (1 - mulchCut));
-  const fromContactMm = p.contactZoneEvaporationShare * evaporationMm;
   const contactDeficit = Math.max(0, contact);
   const rootDeficit = Math.max(0, root);
-  state.contactDeficitMm = contactDeficit + Math.min(fromContactMm, maximumDeficitMm[0] - contactDeficit);
+  const driestRootMm = (p.bareSoilDryness + (1 - p.bareSoilDryness) * cover) * rootMaximumDeficitMm;
+  state.contactDeficitMm =
+    contactDeficit +
+    Math.min(p.contactZoneEvaporationShare * evaporationMm, contactMaximumDeficitMm - contactDeficit);
   state.rootDeficitMm =
     rootDeficit +
-    Math.min((1 - p.contactZoneEvaporationShare) * evaporationMm, maximumDeficitMm[1] - rootDeficit);
+    Math.max(0, Math.min((1 - p.contactZoneEvaporationShare) * evaporationMm, driestRootMm - rootDeficit));
 
   state.drainedMm += step.rootDrainMm;
-  step.contactMoisture = moistureModifier(state.contactDeficitMm, maximumDeficitMm[0]);
-  step.rootMoisture = moistureModifier(state.rootDeficitMm, maximumDeficitMm[1]);
+  step.contactMoisture = moistureModifier(state.contactDeficitMm, contactMaximumDeficitMm);
+  step.rootMoisture = moistureModifier(state.rootDeficitMm, rootMaximumDeficitMm);
+  step.modifiers.contactZone = step.contactWarmth * step.contactMoisture;
+  step.modifiers.rootZone = step.rootWarmth * step.rootMoisture;
+  step.modifiers.surface = step.surfaceWarmth * step.contactMoisture;
 }

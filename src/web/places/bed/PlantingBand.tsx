@@ -9,6 +9,7 @@ import {
   type Crop,
   type StartsAs,
 } from '../../../core/crops/crop-library.ts';
+import type { ClimateNormals } from '../../../core/climate/climate.ts';
 import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
@@ -97,7 +98,7 @@ export function PlantingBand(props: PlantingBandProps) {
     >
       <div className="band-fields">
         <WhatAndWhen {...planting} />
-        <HowItGrows {...planting} measures={measures} />
+        <HowItGrows {...planting} measures={measures} climate={props.books.garden.climate} />
       </div>
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={isSaving}>
@@ -175,10 +176,14 @@ function WhatAndWhen(props: FieldsProps) {
   );
 }
 
-function HowItGrows({ measures, ...props }: FieldsProps & { measures: Measures }) {
+function HowItGrows({
+  measures,
+  climate,
+  ...props
+}: FieldsProps & { measures: Measures; climate: ClimateNormals }) {
   const { form, set } = props;
   const crop = findCrop(form.cropId)!;
-  const fullOn = rootsFullOn(form);
+  const fullOn = rootsFullOn(form, climate);
   return (
     <>
       <Text

@@ -25,6 +25,7 @@ const layer = (id: string): LayerState => ({
   microbialCarbonG: 0,
   humusCarbonG: 0,
   charCarbonG: 0,
+  mineralsG: 0,
   respiredCarbonG: 0,
   laidCarbonG: 1,
   laidNitrogenG: 0,

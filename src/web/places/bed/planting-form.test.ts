@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { plantingOf } from '../../../../tests/fixtures/books.ts';
-import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
+import { MILD, plantingOf } from '../../../../tests/fixtures/books.ts';
+import { isoDateOf } from '../../../core/climate/calendar.ts';
 import { clashOf, plantingFormOf, readPlanting, rootsFullOn, withChange } from './planting-form.ts';
 
 const fresh = plantingFormOf(null, '2026-05-14', 1);
@@ -41,9 +41,9 @@ describe('a planting being written', () => {
     });
   });
   it('tells when its roots are down, and not for a perennial', () => {
-    // Six tenths of the 190 days from 14 May.
-    expect(rootsFullOn(fresh)).toBe(dayNumberFromIso('2026-09-05', []));
-    expect(rootsFullOn(withChange(fresh, { cropId: 'quince' }, 1))).toBeNull();
+    // Six tenths of the warmth between 14 May and 20 November, which comes sooner than six tenths of the days.
+    expect(isoDateOf(rootsFullOn(fresh, MILD)!)).toBe('2026-08-20');
+    expect(rootsFullOn(withChange(fresh, { cropId: 'quince' }, 1), MILD)).toBeNull();
   });
   it('names the field that cannot be', () => {
     const parsed = read({ ...fresh, demand: 'much', areaPct: '0' });

@@ -3,7 +3,9 @@ import { isoDateOf, type DayNumber } from '../../../core/climate/calendar.ts';
 import { findCrop, type StartsAs } from '../../../core/crops/crop-library.ts';
 import { faultSentence, InputError } from '../../../core/input-error.ts';
 import { checkRoom } from '../../../core/records/planting-clash.ts';
-import { ROOTS_FULL_AT } from '../../../core/simulation/processes/crop-uptake.ts';
+import type { ClimateNormals } from '../../../core/climate/climate.ts';
+import { dayOfProgress } from '../../../core/simulation/crop-growth.ts';
+import { defaultParameters } from '../../../core/simulation/parameters.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
@@ -97,10 +99,13 @@ export const readPlanting = (
   });
 
 /** The day on which the roots have reached their depth; null where that cannot be told yet. */
-export function rootsFullOn({ cropId, plantedOn, clearedOn }: PlantingForm): DayNumber | null {
+export function rootsFullOn(
+  { cropId, plantedOn, clearedOn }: PlantingForm,
+  climate: ClimateNormals,
+): DayNumber | null {
   if (findCrop(cropId)?.isPerennial || plantedOn === '' || clearedOn <= plantedOn) return null;
-  const from = dayOf(plantedOn);
-  return from + Math.round(ROOTS_FULL_AT * (dayOf(clearedOn) - from));
+  const times = { plantDay: dayOf(plantedOn), harvestDay: dayOf(clearedOn) };
+  return dayOfProgress(times, climate, defaultParameters.rootsFullAtProgress, defaultParameters);
 }
 
 /** Why there is no room, in a sentence; null when there is. */

@@ -209,7 +209,7 @@ export function BedForm({ gardenId, measures, changing, onClose, onKept }: BedFo
         <Field name="pH" trouble={trouble('ph')} hint="if measured">
           {(control) => <Input {...control} {...text('ph', 75)} inputMode="decimal" />}
         </Field>
-        <Field name="In the last two years">
+        <Field name="Before its book begins">
           {(control) => (
             <Select
               {...control}

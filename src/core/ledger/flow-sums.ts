@@ -1,4 +1,4 @@
-import { FLOW, type FlowName } from '../ledger/flows.ts';
+import { FLOW, type FlowName } from './flows.ts';
 
 /** Running totals of postings that belong together, g/m2 since the first day of a run. */
 const sumOf = (names: readonly FlowName[]) => (flows: Float64Array) =>
@@ -10,6 +10,7 @@ export const carbonLaid = sumOf([
   'carbonLaidAsHumus',
   'carbonLaidAsChar',
 ]);
+export const carbonOfRoots = sumOf(['rootCarbonToFresh']);
 export const carbonToAir = sumOf([
   'freshCarbonRespired',
   'microbialCarbonRespired',
@@ -23,6 +24,8 @@ export const nitrogenLaid = sumOf([
   'nitrogenLaidAsHumus',
   'nitrogenLaidAsChar',
   'nitrogenLaidAsAmmonium',
+  'nitrateLaidInLayers',
+  'nitrateLaidInContactZone',
 ]);
 const nitrogenSetFree = sumOf([
   'mineralizedToLayers',
@@ -48,13 +51,27 @@ const nitrogenTakenBack = sumOf([
   'rootZoneToChar',
 ]);
 export const nitrogenBought = sumOf(['fedToContactZone', 'fedToRootZone']);
+/** Gone to the air. */
+export const nitrogenToAir = sumOf([
+  'ammoniumVolatilized',
+  'layersVolatilized',
+  'mineralizedVolatilized',
+  'contactZoneDenitrified',
+  'rootZoneDenitrified',
+]);
+/** Gone for good: to the air, and below all roots. */
 export const nitrogenLost = sumOf([
   'ammoniumVolatilized',
   'layersVolatilized',
+  'mineralizedVolatilized',
   'leached',
   'contactZoneDenitrified',
   'rootZoneDenitrified',
 ]);
+/** Washed out of the depth of the bed; deep roots may still reach it. */
+export const nitrogenWashedOut = sumOf(['rootZoneToSubsoil']);
+/** Fetched back by roots from below the bed. */
+export const nitrogenFetchedBack = sumOf(['upperSubsoilToCrops', 'lowerSubsoilToCrops']);
 
 /** Set free for roots from all that is bound, less what decomposers and char took back. */
 export const nitrogenGiven = (flows: Float64Array): number =>
