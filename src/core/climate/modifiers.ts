@@ -10,7 +10,7 @@ export function temperatureModifier(airC: number, frozenC: number, cap: number):
 const Q10_REFERENCE_C = 15;
 
 /** Factor on what doubles with every 10 C (a Q10 of 2), 1 at 15 C (set here). `airC` in degrees C. */
-export const q10Modifier = (airC: number): number => 2 ** ((airC - Q10_REFERENCE_C) / 10);
+export const q10Modifier = (airC: number): number => Math.exp((airC - Q10_REFERENCE_C) * (Math.LN2 / 10));
 
 /**
  * Moisture modifier of decay, 0.2 to 1, from the deficit of a zone and its largest deficit, both mm

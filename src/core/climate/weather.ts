@@ -44,6 +44,29 @@ export function airTemperatureC(normals: ClimateNormals, dayNumber: DayNumber): 
   return temperatureOnDate(normals.temperatureC, year, month, day);
 }
 
+/** Sum of `of` over the air temperatures of all days from `fromDay` to the day before `untilDay`, by the normals. */
+export function sumOverDays(
+  normals: ClimateNormals,
+  fromDay: DayNumber,
+  untilDay: DayNumber,
+  of: (airC: number) => number,
+): number {
+  let { year, month, day } = calendarDateOf(fromDay);
+  let monthLength = daysInMonth(year, month);
+  let sum = 0;
+  for (let i = fromDay; i < untilDay; i++) {
+    sum += of(temperatureOnDate(normals.temperatureC, year, month, day));
+    day += 1;
+    if (day > monthLength) {
+      day = 1;
+      month = month === 12 ? 1 : month + 1;
+      if (month === 1) year += 1;
+      monthLength = daysInMonth(year, month);
+    }
+  }
+  return sum;
+}
+
 function temperatureOnDate(means: readonly number[], year: number, month: number, day: number): number {
   const { fromMonth, share } = betweenMiddles(year, month, day);
   const from = means[fromMonth - 1];

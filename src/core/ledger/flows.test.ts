@@ -36,7 +36,6 @@ const posted = (name: FlowName): Float64Array => {
 
 describe('postings', () => {
   it('are read in the order of their names', () => {
-    expect(Object.keys(openPostings())).toEqual(FLOW_NAMES);
     const postings = openPostings();
     FLOW_NAMES.forEach((name, i) => (postings[name] = i));
     const read = new Float64Array(FLOW_COUNT);

@@ -105,6 +105,5 @@ export function copyPostings(source: Postings, target: Postings): void {
 
 /** Writes all totals into `out` in the order of FLOW_NAMES. Mutates out. */
 export function readPostings(postings: Postings, out: Float64Array): void {
-  // The fields are declared in the order of FLOW_NAMES (held by a test); taking them all at once is much faster.
-  out.set(Object.values(postings) as number[]);
+  for (let i = 0; i < FLOW_NAMES.length; i++) out[i] = postings[FLOW_NAMES[i]];
 }

@@ -1,4 +1,6 @@
 const SERIES_UP_TO = 0.15;
+/** Below this the first terms of the series are exact to the last digits. */
+const SHORT_SERIES_UP_TO = 0.002;
 
 /**
  * 1 - exp(-x): the share lost of something that decays at x per step, for x >= 0. Small x, which is nearly
@@ -6,6 +8,7 @@ const SERIES_UP_TO = 0.15;
  * are paired so that they do not wait for each other (Estrin's scheme).
  */
 export function lostShare(x: number): number {
+  if (x < SHORT_SERIES_UP_TO) return x * (1 - x * (0.5 - x * (1 / 6 - x * (1 / 24 - x * (1 / 120)))));
   if (x > SERIES_UP_TO) return 1 - Math.exp(-x);
   const x2 = x * x;
   const low = 1 - x * 0.5 + x2 * (1 / 6 - x * (1 / 24));

@@ -108,7 +108,7 @@ export interface Bed {
 
 /** One sub-step: the weather it has, and what earlier processes of the same sub-step found. */
 export class SubStep {
-  day: DayNumber = 0;
+  day: DayNumber = NaN;
   waterMm = NaN;
   evapotranspirationMm = NaN;
   airC = NaN;

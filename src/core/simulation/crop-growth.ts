@@ -1,4 +1,4 @@
-import { airTemperatureC } from '../climate/weather.ts';
+import { airTemperatureC, sumOverDays } from '../climate/weather.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
 import type { DayNumber } from '../climate/calendar.ts';
 import { smoothStep } from '../numerics/interpolation.ts';
@@ -10,16 +10,12 @@ export const dayDegrees = (airC: number, p: ModelParameters): number =>
   Math.max(0, Math.min(airC, p.cropWarmestC) - p.cropBaseC);
 
 /** Day-degrees between two days by the normals: what a crop planted and harvested then grows by. */
-export function normalDayDegrees(
+export const normalDayDegrees = (
   climate: ClimateNormals,
   fromDay: DayNumber,
   untilDay: DayNumber,
   p: ModelParameters,
-): number {
-  let sum = 0;
-  for (let day = fromDay; day < untilDay; day++) sum += dayDegrees(airTemperatureC(climate, day), p);
-  return sum;
-}
+): number => sumOverDays(climate, fromDay, untilDay, (airC) => dayDegrees(airC, p));
 
 /** Share of its growth a crop has done on the morning of a day in years as the normals have them, 0 to 1. */
 export function normalProgress(

@@ -22,7 +22,7 @@ export const BALANCE_TOLERANCE = 1e-9;
  * The books are proved this often, days, and at the end of every stretch that is run. They are running totals, so
  * that a gram lost on any day is still missing on the day of the proof.
  */
-const PROVED_EVERY_DAYS = 10;
+const PROVED_EVERY_DAYS = 30;
 
 /** A bed on its way through a scenario, standing at the morning of `day`. */
 export interface BedRun {

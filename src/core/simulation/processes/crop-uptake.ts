@@ -73,73 +73,66 @@ function advance({ state, constants }: Bed, step: SubStep, crop: Crop): void {
 
 /** What the crops ask of the contact zone: first by the share of their roots there, then whatever is still missing. */
 function takeFromContactZone({ state, constants }: Bed, byWeight: boolean): void {
-  const { crops, contactZone, postings } = state;
-  const total = askAll(crops, state.firstLiving, (crop) =>
-    byWeight ? Math.min(crop.wantedN * crop.contactWeight, missing(crop)) : missing(crop),
-  );
+  const { crops, firstLiving, contactZone, postings } = state;
+  let total = 0;
+  for (let k = firstLiving; k < crops.length; k++) {
+    const crop = crops[k];
+    total += ask(crop, byWeight ? crop.wantedN * crop.contactWeight : Infinity);
+  }
   if (total <= 0) return;
   const perAsked = (constants.cropDraw * contactZone.nitrogenG) / total;
   let paid = 0;
-  for (let k = state.firstLiving; k < crops.length; k++) paid += pay(crops[k], perAsked);
+  for (let k = firstLiving; k < crops.length; k++) paid += pay(crops[k], perAsked);
   contactZone.nitrogenG = Math.max(0, contactZone.nitrogenG - paid);
   postings.contactZoneToCrops += paid;
 }
 
 function takeFromRootZone({ state, constants }: Bed, byWeight: boolean): void {
-  const { crops, rootZone, postings } = state;
-  const total = askAll(crops, state.firstLiving, (crop) =>
-    byWeight ? Math.min(crop.wantedN * (1 - crop.contactWeight), missing(crop)) : missing(crop),
-  );
+  const { crops, firstLiving, rootZone, postings } = state;
+  let total = 0;
+  for (let k = firstLiving; k < crops.length; k++) {
+    const crop = crops[k];
+    total += ask(crop, byWeight ? crop.wantedN * (1 - crop.contactWeight) : Infinity);
+  }
   if (total <= 0) return;
   const perAsked = (constants.cropDraw * rootZone.nitrogenG) / total;
   let paid = 0;
-  for (let k = state.firstLiving; k < crops.length; k++) {
-    paid += pay(crops[k], perAsked * crops[k].rootZoneReach);
-  }
+  for (let k = firstLiving; k < crops.length; k++) paid += pay(crops[k], perAsked * crops[k].rootZoneReach);
   rootZone.nitrogenG = Math.max(0, rootZone.nitrogenG - paid);
   postings.rootZoneToCrops += paid;
 }
 
 function takeFromUpperSubsoil({ state, constants }: Bed): void {
-  const { crops, postings } = state;
-  if (state.upperSubsoilN === 0) return;
-  const total = askAll(crops, state.firstLiving, missing);
+  const { crops, firstLiving, postings } = state;
+  let total = 0;
+  for (let k = firstLiving; k < crops.length; k++) total += ask(crops[k], Infinity);
   if (total <= 0) return;
   const perAsked = (constants.deepDraw * state.upperSubsoilN) / total;
   let paid = 0;
-  for (let k = state.firstLiving; k < crops.length; k++) {
+  for (let k = firstLiving; k < crops.length; k++)
     paid += pay(crops[k], perAsked * crops[k].upperSubsoilReach);
-  }
   state.upperSubsoilN = Math.max(0, state.upperSubsoilN - paid);
   postings.upperSubsoilToCrops += paid;
 }
 
 function takeFromLowerSubsoil({ state, constants }: Bed): void {
-  const { crops, postings } = state;
-  if (state.lowerSubsoilN === 0) return;
-  const total = askAll(crops, state.firstLiving, missing);
+  const { crops, firstLiving, postings } = state;
+  let total = 0;
+  for (let k = firstLiving; k < crops.length; k++) total += ask(crops[k], Infinity);
   if (total <= 0) return;
   const perAsked = (constants.deepDraw * state.lowerSubsoilN) / total;
   let paid = 0;
-  for (let k = state.firstLiving; k < crops.length; k++) {
+  for (let k = firstLiving; k < crops.length; k++)
     paid += pay(crops[k], perAsked * crops[k].lowerSubsoilReach);
-  }
   state.lowerSubsoilN = Math.max(0, state.lowerSubsoilN - paid);
   postings.lowerSubsoilToCrops += paid;
 }
 
-const missing = (crop: Crop): number => crop.wantedN - crop.gotN;
-
-/** Works out every ask before any is paid. Mutates crops. */
-function askAll(crops: readonly Crop[], firstLiving: number, askOf: (crop: Crop) => number): number {
-  let total = 0;
-  for (let k = firstLiving; k < crops.length; k++) {
-    const crop = crops[k];
-    const asked = crop.isAlive ? askOf(crop) : 0;
-    crop.askedN = asked > 0 ? asked : 0;
-    total += crop.askedN;
-  }
-  return total;
+/** Every ask is worked out before any is paid: what is missing, and at most `most`. Mutates crop. */
+function ask(crop: Crop, most: number): number {
+  const asked = crop.isAlive ? Math.min(most, crop.wantedN - crop.gotN) : 0;
+  crop.askedN = asked > 0 ? asked : 0;
+  return crop.askedN;
 }
 
 /** Pays a crop its ask, or `payable` of it when that is less than all. Mutates crop. */
