@@ -153,7 +153,7 @@ export function expectedInWords(expected: Expected, measures: Measures): string 
     case 'thickness':
       return `the book expected ${measures.thickness(expected.thicknessCm)}`;
     case 'soilTemperature':
-      return `the climate has about ${measures.warmth(expected.temperatureC)}`;
+      return `the book expected about ${measures.warmth(expected.temperatureC)}`;
     case 'squeeze':
       return expected.low === expected.high
         ? `the book expected: ${SQUEEZE_WORDS[expected.low]}`

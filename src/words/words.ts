@@ -1,6 +1,6 @@
 import type { BedStatus } from '../core/advice/bed-advice.ts';
 import type { Caution } from '../core/advice/cautions.ts';
-import type { CarbonParty, NitrogenParty } from '../core/ledger/accounts.ts';
+import type { AshParty, CarbonParty, NitrogenParty } from '../core/ledger/accounts.ts';
 import type { FlowName } from '../core/ledger/flows.ts';
 import type { PeriodKind } from '../core/ledger/periods.ts';
 import type { Exposure } from '../core/materials/material.ts';
@@ -73,6 +73,12 @@ export const CARBON_WORDS: Record<CarbonParty, string> = {
   takenOff: 'Taken off',
 };
 
+export const ASH_WORDS: Record<AshParty, string> = {
+  minerals: 'Minerals of what was laid',
+  materials: 'Laid on or grown here',
+  takenOff: 'Taken off',
+};
+
 export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
   fresh: 'Bound in fresh matter',
   microbes: 'Locked in microbes',
@@ -99,7 +105,7 @@ export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
 };
 
 /** The world outside as the other side of a posting, after "from" or "to". */
-const OUTSIDE_WORDS: Partial<Record<CarbonParty | NitrogenParty, string>> = {
+const OUTSIDE_WORDS: Partial<Record<CarbonParty | NitrogenParty | AshParty, string>> = {
   materials: 'what was laid',
   fertiliser: 'feed',
   deposition: 'rain and air',
@@ -120,7 +126,7 @@ const NATIVE_HUMUS: readonly FlowName[] = ['nativeHumusToContactZone', 'nativeHu
 /** The other side of a posting in a sentence: "from native humus", "to the harvest". */
 export function counterpartyWords(
   name: FlowName,
-  party: CarbonParty | NitrogenParty,
+  party: CarbonParty | NitrogenParty | AshParty,
   accountWords: string,
 ): string {
   if (NATIVE_HUMUS.includes(name)) return 'native humus';

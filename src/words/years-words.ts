@@ -64,7 +64,8 @@ export const YEAR_MEASURE_WORDS: Record<YearMeasure, MeasureWords> = {
   organicMatterPct: {
     name: 'Organic matter',
     inSentence: 'organic matter',
-    caption: (depth) => `Organic matter of the top ${depth} beneath all layers, % of the soil’s weight`,
+    caption: (depth) =>
+      `Organic matter of the top ${depth} beneath all layers, as a laboratory finds it, % of the soil’s weight`,
   },
   humusCarbonG: {
     name: 'Humus',
@@ -81,6 +82,11 @@ export const YEAR_MEASURE_WORDS: Record<YearMeasure, MeasureWords> = {
     name: 'Layer',
     inSentence: 'of layer',
     caption: () => 'Height of everything that lies on the soil',
+  },
+  riseCm: {
+    name: 'Height',
+    inSentence: 'above the first surface',
+    caption: () => 'Height of the bed above its first surface: what lies on it and what has become soil',
   },
   nitrogenGivenG: {
     name: 'N given',
@@ -118,20 +124,22 @@ export const STACK_WORDS = {
   freshCarbonG: 'fresh matter and decomposers',
 } as const;
 
+const isHeight = (measure: YearMeasure): boolean => measure === 'mulchCm' || measure === 'riseCm';
+
 const isCarbon = (measure: YearMeasure): boolean =>
   measure.includes('Carbon') || measure.startsWith('carbon');
 
 /** The unit figures of a measure are drawn in, per m2. */
 export function measureUnit(measure: YearMeasure, measures: Measures): string {
   if (measure === 'organicMatterPct') return '%';
-  if (measure === 'mulchCm') return measures.depthUnit;
+  if (isHeight(measure)) return measures.depthUnit;
   return isCarbon(measure) ? measures.areaMassUnit : measures.rateUnit;
 }
 
 /** A figure of a measure as a plain number in that unit. */
 export function measureFigure(value: number, measure: YearMeasure, measures: Measures): number {
   if (measure === 'organicMatterPct') return value;
-  if (measure === 'mulchCm') return measures.depthFigure(value);
+  if (isHeight(measure)) return measures.depthFigure(value);
   return isCarbon(measure) ? measures.areaMassFigure(value / 1000) : measures.rateFigure(value);
 }
 
@@ -143,7 +151,7 @@ export function measureInWords(value: number, measure: YearMeasure, measures: Me
 /** The same for a column of figures. */
 export function measureCell(value: number, measure: YearMeasure, measures: Measures): string {
   const shown = measureFigure(value, measure, measures);
-  if (measure === 'organicMatterPct' || measure === 'mulchCm') return fixed(shown, 1);
+  if (measure === 'organicMatterPct' || isHeight(measure)) return fixed(shown, 1);
   return isCarbon(measure) ? fixed(shown, Math.abs(shown) < 10 ? 2 : 1) : fixed(shown, measures.rateDecimals);
 }
 

@@ -1,7 +1,6 @@
 import { phOn } from '../advice/conflicts.ts';
 import { dayNumberFromIso, type DayNumber } from '../climate/calendar.ts';
 import { HEAVY_CLAY_FROM_PCT, isWetMonth } from '../climate/ground.ts';
-import { airTemperatureC } from '../climate/weather.ts';
 import { findCrop } from '../crops/crop-library.ts';
 import type { FindMaterial } from '../materials/find-material.ts';
 import type { MaterialKind } from '../materials/material.ts';
@@ -53,7 +52,7 @@ export function paleFacts(setting: PaleSetting): PaleFacts {
     daysSincePlanting: planted === undefined ? null : today - planted,
     daysFromMulchToSigns: daysFromMulch(binding, setting.beganDay ?? today),
     isWoodDugIn: binding.some(({ dugDepthCm, date }) => dugDepthCm > 0 && dayOf(date) > today - YEAR_DAYS),
-    temperatureC: airTemperatureC(site.climate, today),
+    temperatureC: sample.soilC[1],
     topsoilDryness: sample.topsoilDryness,
     isWetMonth: isWetMonth(site.climate, today),
     isHeavyClay: bed.clayPct >= HEAVY_CLAY_FROM_PCT,

@@ -1,7 +1,6 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { isWetMonth } from '../climate/ground.ts';
 import type { ClimateNormals } from '../climate/climate.ts';
-import { airTemperatureC } from '../climate/weather.ts';
 import { SQUEEZES, type Squeeze } from '../judging/judging.ts';
 import type { BedSample } from '../projection/bed-projection.ts';
 import { VIGORS, type LeafStep, type Observed, type Vigor } from './journal-records.ts';
@@ -135,8 +134,9 @@ function thickness(
   };
 }
 
-function soilTemperature(temperatureC: number, { climate, day }: ExpectationSetting): Expectation {
-  const expectedC = airTemperatureC(climate, day);
+/** A thermometer stands in the upper soil: between the two zones. */
+function soilTemperature(temperatureC: number, { sample }: ExpectationSetting): Expectation {
+  const expectedC = (sample.soilC[0] + sample.soilC[1]) / 2;
   return {
     expected: { type: 'soilTemperature', temperatureC: expectedC },
     verdict: against(temperatureC, expectedC - WARMTH_C, expectedC + WARMTH_C),
@@ -179,8 +179,8 @@ const isThreadTime = ({ sample, layerAges }: ExpectationSetting): boolean =>
     ({ id, isOnTop, kind }) => isOnTop && kind === 'wood' && (layerAges.get(id) ?? 0) >= THREADS_AFTER_DAYS,
   );
 
-const isWormTime = ({ sample, climate, day }: ExpectationSetting): boolean =>
-  airTemperatureC(climate, day) >= WORMS_ABOVE_C && sample.topsoilDryness < DRY_FROM && sample.mulchCm > 1;
+const isWormTime = ({ sample }: ExpectationSetting): boolean =>
+  sample.soilC[0] >= WORMS_ABOVE_C && sample.topsoilDryness < DRY_FROM && sample.mulchCm > 1;
 
 function yieldOf(massKg: number, { earlierYieldsKg }: ExpectationSetting): Expectation | null {
   if (earlierYieldsKg.length === 0) return null;

@@ -13,6 +13,7 @@ const setting = (
   sample: {
     topsoilDryness: 0.2,
     mulchCm: 5,
+    soilC: [14, 13],
     layers: [{ id: 'chips', kind: 'wood', isOnTop: true, thicknessCm: 5 }],
     crops: [{ id: 'kale', progress: 0.4, rootDepthCm: 30, paleness: 0.4 }],
     ...change,
@@ -66,10 +67,11 @@ describe('what was seen against what the model expected', () => {
     expect(verdict({ type: 'squeeze', squeeze: 'drops' }, { topsoilDryness: 0.9 })).toBe('better');
     expect(verdict({ type: 'squeeze', squeeze: 'dusty' })).toBe('worse');
   });
-  it('holds a harvest against earlier ones, and a thermometer against the climate', () => {
+  it('holds a harvest against earlier ones, and a thermometer against the soil of the book', () => {
     expect(verdict({ type: 'yield', massKg: 5 })).toBeNull();
     expect(verdict({ type: 'yield', massKg: 5 }, {}, { earlierYieldsKg: [3, 4] })).toBe('better');
     expect(verdict({ type: 'soilTemperature', temperatureC: 4 })).toBe('worse');
+    expect(verdict({ type: 'soilTemperature', temperatureC: 13 })).toBe('asExpected');
   });
   it('has no opinion on hours, notes and signs', () => {
     expect(verdict({ type: 'hours', hours: 2 })).toBeNull();

@@ -85,7 +85,7 @@ export interface BedSample extends BalanceSample {
   readonly soilC: readonly [contactZone: number, rootZone: number];
   readonly humusCarbonG: number;
   readonly charCarbonG: number;
-  /** What all layers have become in humus, as a band of its own, cm: for the eye. */
+  /** By how much the soil itself has risen: what layers have become, cm. */
   readonly humusBandCm: number;
   readonly mulchCm: number;
   /** How far the contact zone has dried out: 0 when it holds all it can, 1 at its driest. */
@@ -177,6 +177,7 @@ function sample(bed: Bed, day: DayNumber, scenario: BedScenario, books: Float64A
   readPostings(bed.state.postings, flows);
   const mineral = mineralNitrogen(bed);
   const soil = reportSoil(bed);
+  const mulchCm = mulchHeightCm(bed);
   const [, heldContactG, heldRootG] = heldNitrogen(bed);
   return {
     day,
@@ -196,22 +197,12 @@ function sample(bed: Bed, day: DayNumber, scenario: BedScenario, books: Float64A
     soilC: [bed.state.contactSoilC, bed.state.rootSoilC],
     humusCarbonG: balances[2],
     charCarbonG: balances[3],
-    humusBandCm: humusBandCm(bed),
-    mulchCm: mulchHeightCm(bed),
+    humusBandCm: Math.max(0, soil.riseCm - mulchCm),
+    mulchCm,
     topsoilDryness: bed.state.contactDeficitMm / bed.constants.contactMaximumDeficitMm,
     layers: layerStates(bed),
     crops: cropStates(bed),
   };
-}
-
-/** Dark crumb as it lies under old mulch, g/cm3 (set here), and carbon in organic matter (the usual 1.724). */
-const HUMUS_DENSITY_G_PER_CM3 = 0.5;
-const ORGANIC_MATTER_PER_CARBON = 1.724;
-const SQUARE_CM_PER_M2 = 10_000;
-
-function humusBandCm({ state: { cohorts } }: Bed): number {
-  const carbonG = total(cohorts.map(({ humusC }) => humusC));
-  return (carbonG * ORGANIC_MATTER_PER_CARBON) / HUMUS_DENSITY_G_PER_CM3 / SQUARE_CM_PER_M2;
 }
 
 /** What the crops that stand, and those still to come, want in the next four weeks by the normals. */

@@ -124,7 +124,7 @@ describe('the likely range', () => {
 });
 
 describe('water saved', () => {
-  const p = { bareSoilEvaporation: 0.5, mulchEvaporationCut: 0.5 };
+  const p = { bareSoilEvaporation: 0.5, mulchEvaporationCut: 0.5, fullCoverMulchCm: 5 };
   const year = { fromDay: TODAY, untilDay: TODAY + 365 };
   it('is the cut of bare-soil evaporation, in full from 5 cm on, none without a layer', () => {
     const potential = MILD.evapotranspirationMm.reduce((sum, mm) => sum + mm, 0);

@@ -8,7 +8,11 @@ const DAYS_PER_YEAR = 365.25;
 export interface OutlookYear {
   readonly yearsAhead: number;
   readonly day: DayNumber;
+  /** As a laboratory finds it; humus alone beside it, %. */
   readonly organicMatterPct: number;
+  readonly humusPct: number;
+  /** Height over the first surface of the bed. */
+  readonly riseCm: number;
   readonly humusCarbonG: number;
   readonly charCarbonG: number;
   /** Fresh matter still recognizable, g C/m2. */
@@ -35,6 +39,8 @@ export function outlook(scenario: BedScenario, today: DayNumber, years: number):
       yearsAhead,
       day,
       organicMatterPct: sample.organicMatterPct,
+      humusPct: sample.humusPct,
+      riseCm: sample.riseCm,
       humusCarbonG: sample.humusCarbonG,
       charCarbonG: sample.charCarbonG,
       freshCarbonG: sample.balances[0],

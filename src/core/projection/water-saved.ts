@@ -9,18 +9,16 @@ export interface CoveredTime {
   readonly mulchCm: number;
 }
 
-const FULL_COVER_MULCH_CM = 5;
-
 /**
  * Water that does not evaporate thanks to the layers, mm: the cut the water balance makes in the evaporation of bare
- * soil, at most `mulchEvaporationCut` under 5 cm. Upper limit where plants shade the ground or it is dry already.
+ * soil, at most `mulchEvaporationCut` under full cover. Upper limit where plants shade the ground or it is dry already.
  */
 export function waterSavedMm(
   climate: ClimateNormals,
-  p: Pick<ModelParameters, 'bareSoilEvaporation' | 'mulchEvaporationCut'>,
+  p: Pick<ModelParameters, 'bareSoilEvaporation' | 'mulchEvaporationCut' | 'fullCoverMulchCm'>,
   { fromDay, untilDay, mulchCm }: CoveredTime,
 ): number {
-  const cut = p.mulchEvaporationCut * Math.min(1, mulchCm / FULL_COVER_MULCH_CM);
+  const cut = p.mulchEvaporationCut * Math.min(1, mulchCm / p.fullCoverMulchCm);
   let potentialMm = 0;
   for (let day = fromDay; day < untilDay; day++) {
     const { year, month } = calendarDateOf(day);

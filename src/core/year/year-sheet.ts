@@ -1,8 +1,8 @@
 import { dayNumberFromIso, dayNumberOf, type DayNumber } from '../climate/calendar.ts';
 import type { Observation } from '../journal/journal-records.ts';
 import { expectationOf, type Expectation } from '../journal/expectation.ts';
-import type { CarbonParty, NitrogenParty } from '../ledger/accounts.ts';
-import { carbonStatement, nitrogenStatement, type Statement } from '../ledger/statement.ts';
+import type { AshParty, CarbonParty, NitrogenParty } from '../ledger/accounts.ts';
+import { ashStatement, carbonStatement, nitrogenStatement, type Statement } from '../ledger/statement.ts';
 import { total } from '../numerics/total.ts';
 import {
   atEndOf,
@@ -53,6 +53,7 @@ export interface YearSheet {
   readonly fedNitrogenG: number;
   readonly carbon: Statement<CarbonParty>;
   readonly nitrogen: Statement<NitrogenParty>;
+  readonly ash: Statement<AshParty>;
   readonly openingOrganicMatterPct: number;
   readonly closingOrganicMatterPct: number;
   readonly closingMulchCm: number;
@@ -103,6 +104,7 @@ export function yearSheet(setting: YearSheetSetting, year: number): YearSheet {
     ),
     carbon: carbonStatement(opening, closing),
     nitrogen: nitrogenStatement(opening, closing),
+    ash: ashStatement(opening, closing),
     openingOrganicMatterPct: opening.organicMatterPct,
     closingOrganicMatterPct: closing.organicMatterPct,
     closingMulchCm: closing.mulchCm,

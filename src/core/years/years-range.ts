@@ -9,6 +9,7 @@ export const YEAR_MEASURES = [
   'charCarbonG',
   'freshCarbonG',
   'mulchCm',
+  'riseCm',
   'nitrogenGivenG',
   'nitrogenBankG',
   'nitrogenWantedG',

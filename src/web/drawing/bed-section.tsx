@@ -13,6 +13,7 @@ import {
   placeLayers,
   RIGHT,
   sectionScale,
+  SUBSOIL_CM,
   TOP,
   WIDTH,
   type NamedCrop,
@@ -104,9 +105,6 @@ interface ZoneProps {
   readonly heldG: number;
   readonly measures: Measures;
 }
-
-/** A thinner band of humus is not spoken of, cm. */
-const HUMUS_NAMED_FROM_CM = 0.1;
 
 /** From here on the hatch carries its figure, g/m2. */
 const FIGURE_FROM_G = 0.25;
@@ -202,14 +200,14 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
       key: 'contact',
       targetY: (surface + contactEnd) / 2,
       title: `Contact zone, top ${measures.thickness(CONTACT_ZONE_CM)}`,
-      detail: zoneDetail(sample.availableContactG, sample.heldContactG, measures),
+      detail: zoneDetail(sample.availableContactG, sample.heldContactG, sample.soilC[0], measures),
       color: zoneColor(sample.heldContactG),
     },
     {
       key: 'root',
       targetY: (contactEnd + rootEnd) / 2,
       title: 'Root zone',
-      detail: zoneDetail(sample.availableRootG, sample.heldRootG, measures),
+      detail: zoneDetail(sample.availableRootG, sample.heldRootG, sample.soilC[1], measures),
       color: zoneColor(sample.heldRootG),
     },
     ...dugLabel(dug, surface, scale, measures),
@@ -217,11 +215,15 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
       key: 'humus',
       targetY: rootEnd - 8,
       title: `${sample.organicMatterPct.toFixed(1)} % organic matter`,
-      detail:
-        sample.humusBandCm >= HUMUS_NAMED_FROM_CM
-          ? `${measures.thickness(sample.humusBandCm)} of it from layers`
-          : 'in the soil itself',
+      detail: `as a laboratory finds it; humus alone ${sample.humusPct.toFixed(1)} %`,
       color: COLORS.carbon,
+    },
+    {
+      key: 'below',
+      targetY: Math.min(HEIGHT - 4, rootEnd + (SUBSOIL_CM / 2) * scale),
+      title: 'Below the bed',
+      detail: `${measures.rate(sample.belowBedG)} for deep roots`,
+      color: COLORS.softInk,
     },
   ];
 

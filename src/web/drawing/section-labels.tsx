@@ -85,12 +85,11 @@ export function layerLabels(placed: readonly PlacedLayer[], measures: Measures):
   return labels;
 }
 
-/** What is free in a zone, and what is held there. */
-export function zoneDetail(availableG: number, heldG: number, measures: Measures): string {
-  const available = `${measures.rate(availableG)} free`;
-  return heldG >= HELD_SHOWN_FROM_G
-    ? `${available}, ${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} held`
-    : available;
+/** What is free in a zone, what is held there, and how warm it is. */
+export function zoneDetail(availableG: number, heldG: number, soilC: number, measures: Measures): string {
+  const held =
+    heldG >= HELD_SHOWN_FROM_G ? [`${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} held`] : [];
+  return [`${measures.rate(availableG)} free`, ...held, measures.warmth(soilC)].join(', ');
 }
 
 const HELD_NAMED_FROM_G = 0.25;

@@ -101,6 +101,10 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('./method/MethodPage.tsx')).MethodPage }),
           },
           {
+            path: 'method/checks',
+            lazy: async () => ({ Component: (await import('./method/ChecksPage.tsx')).ChecksPage }),
+          },
+          {
             path: 'bed/:bedId/sheet',
             lazy: async () => ({ Component: (await import('./bed/PrintSheet.tsx')).PrintSheet }),
           },

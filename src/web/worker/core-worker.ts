@@ -60,6 +60,7 @@ import {
   type YardQuestion,
 } from './stock-answers.ts';
 
+import { warmUp } from './warm-up.ts';
 import {
   openYears,
   sharingProblem,
@@ -288,3 +289,4 @@ const core = {
 export type CoreWorker = typeof core;
 
 expose(core);
+warmUp();

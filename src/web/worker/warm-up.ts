@@ -30,7 +30,7 @@ const lay = (after: number, materialId: string, dugDepthCm: number): Apply => ({
 const bed = (): BedScenario => ({
   startDay: START,
   endDay: START + 365 * YEARS,
-  climate: CLIMATE_PATTERNS[0],
+  climate: CLIMATE_PATTERNS[0]!,
   soil: { ...SOIL_DEFAULTS, organicMatterPct: 4, bulkDensityGPerCm3: 1.2 },
   events: [
     lay(10, 'straw_cereal', 15),

@@ -206,6 +206,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
         <Outlook
           years={answers.years}
           areaM2={bed.areaM2}
+          measures={measures}
           yearsAddress={`/garden/${bed.gardenId}/years?beds=${bed.id}`}
           band={likely.shown?.range.organicMatterPct ?? null}
         />

@@ -1,15 +1,27 @@
 import { Button, Segmented } from 'antd';
 import { memo, useState } from 'react';
 import type { DayNumber } from '../../../core/climate/calendar.ts';
-import type { CarbonParty, NitrogenParty } from '../../../core/ledger/accounts.ts';
+import type { AshParty, CarbonParty, NitrogenParty } from '../../../core/ledger/accounts.ts';
 import { PERIOD_KINDS, periodAround, type PeriodKind } from '../../../core/ledger/periods.ts';
-import { carbonStatement, nitrogenStatement, type Statement } from '../../../core/ledger/statement.ts';
+import {
+  ashStatement,
+  carbonStatement,
+  nitrogenStatement,
+  type Statement,
+} from '../../../core/ledger/statement.ts';
+import { MODEL_VERSION } from '../../../core/simulation/parameters.ts';
 import type { BedSample } from '../../../core/projection/bed-projection.ts';
 import type { MonthBooks } from '../../../core/projection/month-books.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../../words/dates.ts';
 import { cell } from '../../../words/figures.ts';
-import { CARBON_WORDS, NITROGEN_WORDS, counterpartyWords, PERIOD_WORDS } from '../../../words/words.ts';
+import {
+  ASH_WORDS,
+  CARBON_WORDS,
+  NITROGEN_WORDS,
+  counterpartyWords,
+  PERIOD_WORDS,
+} from '../../../words/words.ts';
 import { BatchBook } from './BatchBook.tsx';
 import { saveFile } from '../../drawing/save-file.ts';
 import { ledgerCsv } from './ledger-csv.ts';
@@ -38,10 +50,11 @@ export function statementsOf(books: MonthBooks, day: DayNumber, kind: PeriodKind
     period,
     carbon: carbonStatement(opening, closing),
     nitrogen: nitrogenStatement(opening, closing),
+    ash: ashStatement(opening, closing),
   };
 }
 
-/** The two books of the bed over a month, a season, a year or all of it, and the proof that they balance. */
+/** The books of the bed over a month, a season, a year or all of it, and the proof that they balance. */
 export const Ledger = memo(function Ledger({
   books,
   day,
@@ -53,7 +66,7 @@ export const Ledger = memo(function Ledger({
 }: LedgerProps) {
   const [kind, setKind] = useState<PeriodKind>('year');
   const [view, setView] = useState<View>('accounts');
-  const { period, carbon, nitrogen } = statementsOf(books, day, kind);
+  const { period, carbon, nitrogen, ash } = statementsOf(books, day, kind);
   const title = `${fullDate(period.fromDay)} to ${fullDate(period.untilDay - 1)}`;
   const step = (to: DayNumber) => () => onDay(Math.min(books.endDay - 1, Math.max(books.startDay, to)));
   return (
@@ -98,7 +111,9 @@ export const Ledger = memo(function Ledger({
         />
         <Button
           size="small"
-          onClick={() => saveFile(`${bedName} ledger.csv`, ledgerCsv(books, day, kind, areaM2))}
+          onClick={() =>
+            saveFile(`${bedName} ledger, model ${MODEL_VERSION}.csv`, ledgerCsv(books, day, kind, areaM2))
+          }
         >
           CSV
         </Button>
@@ -107,15 +122,26 @@ export const Ledger = memo(function Ledger({
         <BatchBook layers={layers} sample={sample} day={day} areaM2={areaM2} />
       ) : (
         <div className="two-books">
-          <StatementTable
-            title="Carbon"
-            mark="■"
-            unit="kg C"
-            statement={carbon}
-            words={CARBON_WORDS}
-            scale={areaM2 / GRAMS_PER_KILOGRAM}
-            decimals={2}
-          />
+          <div>
+            <StatementTable
+              title="Carbon"
+              mark="■"
+              unit="kg C"
+              statement={carbon}
+              words={CARBON_WORDS}
+              scale={areaM2 / GRAMS_PER_KILOGRAM}
+              decimals={2}
+            />
+            <StatementTable
+              title="Minerals (ash)"
+              mark="◆"
+              unit="kg"
+              statement={ash}
+              words={ASH_WORDS}
+              scale={areaM2 / GRAMS_PER_KILOGRAM}
+              decimals={2}
+            />
+          </div>
           <StatementTable
             title="Nitrogen"
             mark="●"
@@ -136,7 +162,7 @@ export const Ledger = memo(function Ledger({
   );
 });
 
-interface StatementTableProps<Account extends CarbonParty | NitrogenParty> {
+interface StatementTableProps<Account extends CarbonParty | NitrogenParty | AshParty> {
   readonly title: string;
   readonly mark: string;
   readonly unit: string;
@@ -147,7 +173,7 @@ interface StatementTableProps<Account extends CarbonParty | NitrogenParty> {
 }
 
 /** One book: what each account opened with, what was posted, what it closed with. */
-export function StatementTable<Account extends CarbonParty | NitrogenParty>(
+export function StatementTable<Account extends CarbonParty | NitrogenParty | AshParty>(
   props: StatementTableProps<Account>,
 ) {
   const { title, mark, unit, statement, words, scale, decimals } = props;

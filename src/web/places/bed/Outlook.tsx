@@ -3,12 +3,17 @@ import { Link } from 'react-router';
 import { changesSoil, type OutlookYear } from '../../../core/projection/outlook.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { HumusYears } from '../../charts/humus-years.tsx';
+import type { Measures } from '../../../words/measures.ts';
 import { fixed } from '../../../words/figures.ts';
+
+/** A smaller rise is not spoken of. */
+const TOLD_RISE_CM = 0.5;
 
 interface OutlookProps {
   /** Undefined while they are being worked out. */
   readonly years: readonly OutlookYear[] | undefined;
   readonly areaM2: number;
+  readonly measures: Measures;
   /** Where the same bed is followed under other habits. */
   readonly yearsAddress: string;
   readonly band: { readonly low: readonly number[]; readonly high: readonly number[] } | null;
@@ -30,6 +35,7 @@ export const Outlook = memo(function Outlook({ years, yearsAddress, ...rest }: O
 function Years({
   years,
   areaM2,
+  measures,
   band,
 }: Omit<OutlookProps, 'yearsAddress'> & { years: readonly OutlookYear[] }) {
   const first = years[0]!;
@@ -48,8 +54,12 @@ function Years({
           {changesSoil(years)
             ? `${fixed(last.bareOrganicMatterPct, 1)} % had nothing been laid`
             : 'the same with nothing laid'}
-          . Humus then: {humusKg(last.humusCarbonG)} kg of carbon in the bed
+          . Humus alone then: {fixed(last.humusPct, 1)} %, {humusKg(last.humusCarbonG)} kg of carbon in the
+          bed
           {charKg >= 0.1 ? `, and ${fixed(charKg, 1)} kg in char that stays` : ''}.
+          {last.riseCm >= TOLD_RISE_CM
+            ? ` The bed stands ${measures.thickness(last.riseCm)} above its first surface.`
+            : ''}
         </span>
       </p>
       <Pictured title="organic matter of ten years">

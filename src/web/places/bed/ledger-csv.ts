@@ -1,7 +1,12 @@
 import Papa from 'papaparse';
 import { isoDateOf, type DayNumber } from '../../../core/climate/calendar.ts';
 import { periodAround, type PeriodKind } from '../../../core/ledger/periods.ts';
-import { carbonStatement, nitrogenStatement, type Statement } from '../../../core/ledger/statement.ts';
+import {
+  ashStatement,
+  carbonStatement,
+  nitrogenStatement,
+  type Statement,
+} from '../../../core/ledger/statement.ts';
 import type { MonthBooks } from '../../../core/projection/month-books.ts';
 
 const HEADER = ['from', 'until', 'element', 'account', 'line', 'counterparty', 'amount_g'];
@@ -42,6 +47,7 @@ export function ledgerCsv(books: MonthBooks, day: DayNumber, kind: PeriodKind, a
     rows.push(
       ...linesOf(carbonStatement(opening, closing), first, last, areaM2),
       ...linesOf(nitrogenStatement(opening, closing), first, last, areaM2),
+      ...linesOf(ashStatement(opening, closing), first, last, areaM2),
     );
     from = untilDay;
   }

@@ -179,7 +179,11 @@ export function BedForm({ gardenId, measures, changing, onClose, onKept }: BedFo
         <Field name="or clay, %" trouble={trouble('clayPct')} hint="from a lab">
           {(control) => <Input {...control} {...text('clay', 75)} inputMode="decimal" />}
         </Field>
-        <Field name="Organic matter, %" trouble={trouble('organicMatterPct')} hint="3 to 5 is usual">
+        <Field
+          name="Organic matter, %"
+          trouble={trouble('organicMatterPct')}
+          hint="as a laboratory reports it; 3 to 5 is usual"
+        >
           {(control) => <Input {...control} {...text('organicMatter', 115)} inputMode="decimal" />}
         </Field>
         <Field name={`Root depth, ${measures.depthUnit}`} trouble={trouble('rootZoneCm')}>

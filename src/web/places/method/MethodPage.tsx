@@ -1,6 +1,8 @@
 import { Input } from 'antd';
 import { marked } from 'marked';
 import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { MODEL_VERSION } from '../../../core/simulation/parameters.ts';
 import method from '../../../../docs/method.md?raw';
 import '../../theme/figures-table.css';
 import './method.css';
@@ -33,6 +35,7 @@ const PREFACE = marked.parse(method.split(/^## /m)[0]!.replace(/^# .*$/m, ''), {
 
 /** Every formula, its source and its weakness; what the setting of the school changes is among it. */
 export function MethodPage() {
+  const { gardenId } = useParams();
   const [sought, setSought] = useState('');
   const words = sought.trim().toLowerCase();
   const shown = useMemo(() => CHAPTERS.filter(({ text }) => text.includes(words)), [words]);
@@ -44,6 +47,10 @@ export function MethodPage() {
           <p className="soft">
             How every figure comes about, where its numbers are from, and what the model misses. Beside any
             answer on a bed, “How worked out” puts that bed’s own figures in.
+          </p>
+          <p>
+            Version {MODEL_VERSION} of the model.{' '}
+            <Link to={`/garden/${gardenId}/method/checks`}>How well does it do?</Link>
           </p>
         </div>
         <Input.Search

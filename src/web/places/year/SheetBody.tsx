@@ -8,7 +8,7 @@ import { expectedInWords, observedInWords, verdictWords } from '../../../words/j
 import type { Measures } from '../../../words/measures.ts';
 import { cropName, layerName } from '../../../words/record-names.ts';
 import { seenSummary, testSentences } from '../../../words/year-words.ts';
-import { CARBON_WORDS, NITROGEN_WORDS } from '../../../words/words.ts';
+import { ASH_WORDS, CARBON_WORDS, NITROGEN_WORDS } from '../../../words/words.ts';
 import { StatementTable } from '../bed/Ledger.tsx';
 import '../bed/bed.css';
 
@@ -25,6 +25,7 @@ export function SheetBody(props: YearPartProps) {
   const books = {
     carbon: { title: 'Carbon', mark: '■', unit: 'kg', scale: bed.areaM2 / 1000, decimals: 2 },
     nitrogen: { title: 'Nitrogen', mark: '●', unit: 'g', scale: bed.areaM2, decimals: 1 },
+    ash: { title: 'Minerals (ash)', mark: '◆', unit: 'kg', scale: bed.areaM2 / 1000, decimals: 2 },
   };
   return (
     <>
@@ -36,7 +37,10 @@ export function SheetBody(props: YearPartProps) {
       <section aria-label="What the books say" className="year-books">
         <h2>What the books say</h2>
         <div className="two-books">
-          <StatementTable {...books.carbon} statement={sheet.carbon} words={CARBON_WORDS} />
+          <div>
+            <StatementTable {...books.carbon} statement={sheet.carbon} words={CARBON_WORDS} />
+            <StatementTable {...books.ash} statement={sheet.ash} words={ASH_WORDS} />
+          </div>
           <StatementTable {...books.nitrogen} statement={sheet.nitrogen} words={NITROGEN_WORDS} />
         </div>
       </section>
