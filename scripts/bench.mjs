@@ -8,7 +8,7 @@ buildWeb();
 buildServer();
 
 /** Bundles a benchmark, so that it runs as the pages do, and runs it. */
-function bench(name) {
+function bench(name, ...options) {
   const bundle = `.cache/bench/${name}.mjs`;
   const isBuilt = run(bin('esbuild'), [
     `tests/bench/${name}.ts`,
@@ -19,10 +19,17 @@ function bench(name) {
     '--packages=external',
     '--log-level=warning',
   ]);
-  return isBuilt && run(process.execPath, [bundle]);
+  return isBuilt && run(process.execPath, [bundle, ...options]);
 }
 
-const isDone = [bench('bench'), bench('growth'), bench('years'), bench('server'), bench('browser')].every(
-  Boolean,
-);
+const isDone = [
+  bench('bench'),
+  bench('sixty-beds'),
+  bench('fresh', '--cold'),
+  bench('fresh'),
+  bench('growth'),
+  bench('years'),
+  bench('server'),
+  bench('browser'),
+].every(Boolean);
 process.exit(isDone ? 0 : 1);

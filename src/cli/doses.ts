@@ -1,6 +1,7 @@
 import { ADVICE_DAYS, adviseBed, projectForAdvice } from '../core/advice/bed-advice.ts';
 import type { LockUpWindow } from '../core/advice/lock-up.ts';
 import { rulesFor } from '../core/advice/schools.ts';
+import { MODEL_VERSION } from '../core/simulation/parameters.ts';
 import { isoDateOf, type DayNumber } from '../core/climate/calendar.ts';
 import { readScenarioFile } from '../contract/scenario-file.ts';
 import { reportScenario } from '../contract/scenario-report.ts';
@@ -30,6 +31,7 @@ function gardenDoses(json: unknown, args: Arguments) {
   const setting = { isPath: books.bed.kind === 'path', rules: rulesFor(file.garden.school, books.bed) };
   const advice = adviseBed(scenario, projectForAdvice(scenario, today), today, setting);
   return {
+    model: MODEL_VERSION,
     bed: asked.name,
     today: asked.todayIso,
     status: advice.status,
@@ -46,9 +48,9 @@ function gardenDoses(json: unknown, args: Arguments) {
 
 function scenarioDoses(json: unknown) {
   const request = readScenarioFile(json);
-  const { name, supplement } = reportScenario(request);
+  const { name, model, supplement } = reportScenario(request);
   if (!supplement) throw new UsageError('This scenario asks for no doses: it has no "supplement".');
-  return { name, doses: supplement };
+  return { name, model, doses: supplement };
 }
 
 /** Least dated doses of nitrogen. */

@@ -1,6 +1,7 @@
 import { booksAsPlanned, booksWithHabit } from '../core/years/habit-books.ts';
 import { MOST_YEARS } from '../core/years/habit.ts';
 import { runYears } from '../core/years/run-years.ts';
+import { MODEL_VERSION } from '../core/simulation/parameters.ts';
 import { yearsTable } from '../contract/tables/years-table.ts';
 import { numberOption, oneWord, UsageError, type Arguments } from './arguments.ts';
 import { gardenIn, isGardenFile, readJson } from './files.ts';
@@ -40,5 +41,11 @@ export function years(args: Arguments): string {
     const { areaM2 } = asked.books.bed;
     return csvText(yearsTable([{ bed: asked.name, habit: habit?.name ?? 'as planned', areaM2, points }]));
   }
-  return jsonText({ bed: asked.name, habit: habit?.name ?? null, points, largestRelativeError });
+  return jsonText({
+    model: MODEL_VERSION,
+    bed: asked.name,
+    habit: habit?.name ?? null,
+    points,
+    largestRelativeError,
+  });
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { InputError } from '../core/input-error.ts';
+import { MODEL_VERSION } from '../core/simulation/parameters.ts';
 import { filed, id } from './fields.ts';
 import { habitFiled } from './habit-records.ts';
 import { journalFiled } from './journal-records.ts';
@@ -12,7 +13,7 @@ import { labResultFiled, lotFiled, movementFiled, recipeFiled } from './stock-re
 export { GARDEN_FILE_FORMAT };
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_VERSION = 2;
+export const GARDEN_FILE_VERSION = 3;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -48,6 +49,8 @@ const list = <Schema extends z.ZodType>(schema: Schema) => z.array(schema).max(M
 export const gardenFile = z.strictObject({
   format: z.literal(GARDEN_FILE_FORMAT),
   version: z.literal(GARDEN_FILE_VERSION),
+  /** Version of the model the garden was followed by when the file was made; a newer one follows it anew. */
+  model: z.int().min(1).max(MODEL_VERSION),
   garden: gardenFiled,
   materials: list(materialFiled),
   labResults: list(labResultFiled),
@@ -70,6 +73,8 @@ export type GardenFile = z.infer<typeof gardenFile>;
 const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   // Weather came with version 2; outlines of beds did too, and are null where a bed has none.
   1: (file) => ({ ...file, weather: [] }),
+  // The version of the model came with version 3, and ground that was bare or under turf before.
+  2: (file) => ({ ...file, model: 2 }),
 };
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

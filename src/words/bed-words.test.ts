@@ -6,8 +6,13 @@ import type { HarvestWait } from '../core/advice/waits.ts';
 import { BUILD_UP_NOTES } from '../core/build-ups/build-up.ts';
 import { BUILD_UPS } from '../core/build-ups/build-up-library.ts';
 import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import { findLibraryMaterial } from '../core/materials/library.ts';
+import { drawScenario } from '../core/projection/draws.ts';
 import type { LikelyRange } from '../core/projection/likely-range.ts';
 import { PARAMETER_TABLE } from '../core/simulation/parameters.ts';
+import { bedScenario } from '../core/records/bed-scenario.ts';
+import { bedOf, MILD, plantingOf } from '../../tests/fixtures/books.ts';
+import { layOf } from '../../tests/fixtures/laid.ts';
 import { BUILD_UP_NOTE_WORDS, BUILD_UP_WORDS, waitWords } from './build-up-words.ts';
 import { conflictInWords, waitInWords } from './conflict-words.ts';
 import { measuresOf } from './measures.ts';
@@ -129,6 +134,27 @@ describe('the likely range in words', () => {
     expect(words).toContain('Of what you can measure: the C:N of the layer c');
     expect(inputWords('material:c:moisture', names)).toContain('weigh and dry');
     expect(inputWords('soil:organicMatter', names)).toContain('laboratory');
+  });
+  it('has words for everything that is drawn', () => {
+    const scenario = bedScenario(
+      {
+        site: { climate: MILD, depositionGPerM2Year: 1 },
+        bed: bedOf(),
+        entries: [layOf({ id: 'c', date: '2026-05-01', massFreshKg: 70 })],
+        plantings: [plantingOf()],
+      },
+      findLibraryMaterial,
+      today,
+      today + 300,
+    );
+    const { inputs } = drawScenario(scenario, 1, 1);
+    const said = inputs.map(({ input }) => inputWords(input, names));
+    expect(said.filter((words) => words.includes('undefined'))).toEqual([]);
+    expect(new Set(said).size).toBeGreaterThan(20);
+    for (const figure of ['ammonium', 'makeup', 'rate']) {
+      expect(inputs.map(({ input }) => input)).toContain(`material:c:${figure}`);
+      expect(inputWords(`material:c:${figure}`, names)).toContain('the layer c');
+    }
   });
   it('keeps quiet about what it does not know', () => {
     const bare = {

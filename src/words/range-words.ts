@@ -59,18 +59,33 @@ function measureFirst(influences: readonly Influence[], names: BedNames): string
   return words;
 }
 
-const isParameter = (input: string): boolean => input in PARAMETER_TABLE || input === 'exposure';
+/** What was drawn of a soil, a crop and the weather, in words; of these a gardener can measure all but two. */
+const DRAWN_WORDS: Readonly<Record<string, string>> = {
+  'soil:organicMatter': 'the organic matter of the soil (a laboratory can tell)',
+  'soil:bulkDensity': 'how dense the soil is (dry and weigh a tin of known volume)',
+  'crop:demand': 'how much nitrogen the crop takes up (weigh a harvest)',
+  'soil:lability': 'what nobody can measure in a garden: how readily this soil gives up its nitrogen',
+  rainGapDays: 'what nobody can know ahead: how many days lie between rains',
+  exposure: 'how damp the layers lie',
+};
+
+const MATERIAL_WORDS: Readonly<Record<string, (name: string) => string>> = {
+  ratio: (name) => `the C:N of the ${name} (a lab test, or a closer look at its parts)`,
+  moisture: (name) => `the moisture of the ${name} (weigh and dry a handful)`,
+  ammonium: (name) => `how much of the nitrogen of the ${name} is ammonium (a lab test)`,
+  makeup: (name) => `how much of the ${name} is soft and quick to rot (a closer look at its parts)`,
+  rate: (name) => `how fast the ${name} rots (measure its thickness now and then)`,
+};
+
+const NOT_MEASURABLE = new Set(['soil:lability', 'rainGapDays', 'exposure']);
+const isParameter = (input: string): boolean => input in PARAMETER_TABLE || NOT_MEASURABLE.has(input);
 
 export function inputWords(input: string, names: BedNames): string {
-  if (input === 'soil:organicMatter') return 'the organic matter of the soil (a laboratory can tell)';
-  if (input === 'exposure') return 'how damp the layers lie';
-  const [what, layerId, figure] = input.split(':');
-  if (what === 'material' && layerId !== undefined) {
-    const name = names.layer(layerId).toLowerCase();
-    return figure === 'ratio'
-      ? `the C:N of the ${name} (a lab test, or a closer look at its parts)`
-      : `the moisture of the ${name} (weigh and dry a handful)`;
-  }
+  const drawn = DRAWN_WORDS[input];
+  if (drawn !== undefined) return drawn;
+  const [, layerId = '', figure = ''] = input.split(':');
+  const ofMaterial = MATERIAL_WORDS[figure];
+  if (ofMaterial !== undefined) return ofMaterial(names.layer(layerId).toLowerCase());
   const row = PARAMETER_TABLE[input as keyof typeof PARAMETER_TABLE];
   return `what nobody can measure in a garden: ${row.meaning}`;
 }

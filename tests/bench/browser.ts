@@ -131,8 +131,8 @@ try {
   await page.getByRole('img', { name: /Section of the bed/ }).waitFor();
   await watchLongTasks(page);
   const { first, all } = await bands(page);
-  report('browser: the bed answered to the first band', timesOf([first]), 500);
-  report('browser: the bed answered to all draws (100 for 10 years)', timesOf([all]), 4000);
+  report('browser: the bed answered to the first band', timesOf([first]), 400);
+  report('browser: the bed answered to all draws (100 for 10 years)', timesOf([all]), 2500);
   report(
     'browser: longest task of the main thread meanwhile',
     timesOf([Math.max(0, ...(await longTasks(page)))]),
@@ -143,7 +143,7 @@ try {
     edits.push(await editToTide(page));
     await page.waitForTimeout(1500);
   }
-  report('browser: a layer edited to the new tide', timesOf(edits.slice(2)), 100);
+  report('browser: a layer edited to the new tide', timesOf(edits.slice(2)), 80);
   const tasks = await longTasks(page);
   report('browser: tasks over 50 ms while editing', timesOf(tasks.length > 0 ? tasks : [0]), 50);
   // Another page: on the first one a changed sheet asks to be kept before it is left.

@@ -23,13 +23,35 @@ export function report(what: string, { least, median, most }: Times, barMs: numb
 /** Runs `work` a few times to warm up, then `rounds` times by the clock. */
 export function timed(work: () => void, rounds: number, warmUps = 3): Times {
   for (let i = 0; i < warmUps; i++) work();
-  return timesOf(
-    Array.from({ length: rounds }, () => {
-      const start = performance.now();
-      work();
-      return performance.now() - start;
-    }),
-  );
+  return timesOf(Array.from({ length: rounds }, () => clocked(work)));
+}
+
+const clocked = (work: () => void): number => {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+};
+
+/**
+ * Runs `work` and a yardstick in turns: times of both, and of each turn how many yardsticks the work took, which a
+ * machine that changes its pace does not change.
+ */
+export function pacedBy(
+  yardstick: () => void,
+  work: () => void,
+  rounds: number,
+  warmUps: number,
+): { readonly work: Times; readonly yardstick: Times; readonly ratio: Times } {
+  for (let i = 0; i < warmUps; i++) {
+    yardstick();
+    work();
+  }
+  const turns = Array.from({ length: rounds }, () => ({ yard: clocked(yardstick), work: clocked(work) }));
+  return {
+    work: timesOf(turns.map((turn) => turn.work)),
+    yardstick: timesOf(turns.map((turn) => turn.yard)),
+    ratio: timesOf(turns.map((turn) => turn.work / turn.yard)),
+  };
 }
 
 /** Memory of a process, MB. */

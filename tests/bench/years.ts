@@ -140,7 +140,7 @@ if (isMainThread) {
   report(
     `${BEDS} beds x ${YEARS} years x ${HABITS.length} habits, two threads`,
     timesOf([await wholeGarden(), await wholeGarden()]),
-    10_000,
+    6000,
   );
   oneBed();
   await sharing();

@@ -1,5 +1,6 @@
+import { bandShares } from '../numerics/ranks.ts';
 import type { DrawnOutcome } from '../projection/likely-range.ts';
-import { weightedMean, weightedQuantiles, type DrawWeights } from './weights.ts';
+import { effectiveDraws, weightedMean, weightedQuantiles, type DrawWeights } from './weights.ts';
 
 /** What the log of a bed has taught. */
 export interface Learnt {
@@ -30,8 +31,6 @@ export interface LearntInput {
 /** An input is told when its mean has moved by this much of its range (set here). */
 const TOLD_MOVE = 0.06;
 const MOST_INPUTS = 4;
-const LOW = 0.1;
-const HIGH = 0.9;
 
 /** What weighing the draws has taught; null without points. */
 export function learntFrom(
@@ -75,6 +74,8 @@ function rateOf(
   const own = known.map(({ weight }) => weight);
   const alike = rates.map(() => 1 / rates.length);
   const [byTheBook] = weightedQuantiles(rates, alike, [0.5]);
-  const [low, factor, high] = weightedQuantiles(rates, own, [LOW, 0.5, HIGH]).map((rate) => rate / byTheBook);
+  const [low, factor, high] = weightedQuantiles(rates, own, bandShares(effectiveDraws(own))).map(
+    (rate) => rate / byTheBook,
+  );
   return { layerId, factor, low, high };
 }

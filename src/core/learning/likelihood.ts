@@ -57,8 +57,9 @@ export function logLikelihood(
           : layer && isOnSurface(layer)
             ? layerThicknessCm(layer, constants.parameters.settlingShare)
             : 0;
-      const spread = Math.hypot(MEASURING.thicknessCm, MEASURING.thicknessShare * point.thicknessCm);
-      return normal(cm - point.thicknessCm, spread);
+      // A thicker layer is measured less well, so that what lies wide of a thick draw says less against it.
+      const spread = Math.hypot(MEASURING.thicknessCm, MEASURING.thicknessShare * cm);
+      return normal(cm - point.thicknessCm, spread) - Math.log(spread / MEASURING.thicknessCm);
     }
     case 'leafColor':
       return leafLikelihood(palest({ bed }, point.plantingId), point.step);

@@ -2,7 +2,7 @@
 export interface DrawWeights {
   /** Adding up to 1. */
   readonly weights: readonly number[];
-  /** Draws that really carry the answer: 1 over the sum of squared weights (Kish 1965, from memory). */
+  /** Draws that really carry the answer. */
   readonly effectiveDraws: number;
   /** Share of the evidence that was used: below 1 it was weakened so that enough draws still count. */
   readonly evidenceUsed: number;
@@ -20,8 +20,11 @@ function weightsAt(logs: readonly number[], exponent: number): number[] {
   return raw.map((one) => one / all);
 }
 
-const effective = (weights: readonly number[]): number =>
-  1 / weights.reduce((sum, weight) => sum + weight * weight, 0);
+/** How many draws of equal weight would carry an answer as well (Kish 1965, from memory). */
+export function effectiveDraws(weights: readonly number[]): number {
+  const all = weights.reduce((sum, weight) => sum + weight, 0);
+  return all ** 2 / weights.reduce((sum, weight) => sum + weight * weight, 0);
+}
 
 /**
  * Importance weights of prior draws from the logarithms of their likelihoods. When too few draws would carry all the
@@ -31,18 +34,18 @@ const effective = (weights: readonly number[]): number =>
 export function drawWeights(logLikelihoods: readonly number[]): DrawWeights {
   const wanted = Math.min(FEWEST_EFFECTIVE, logLikelihoods.length * FEWEST_SHARE);
   let used = 1;
-  if (effective(weightsAt(logLikelihoods, 1)) < wanted) {
+  if (effectiveDraws(weightsAt(logLikelihoods, 1)) < wanted) {
     let low = 0;
     let high = 1;
     for (let i = 0; i < HALVINGS; i++) {
       used = (low + high) / 2;
-      if (effective(weightsAt(logLikelihoods, used)) < wanted) high = used;
+      if (effectiveDraws(weightsAt(logLikelihoods, used)) < wanted) high = used;
       else low = used;
     }
     used = low;
   }
   const weights = weightsAt(logLikelihoods, used);
-  return { weights, effectiveDraws: effective(weights), evidenceUsed: used };
+  return { weights, effectiveDraws: effectiveDraws(weights), evidenceUsed: used };
 }
 
 /**

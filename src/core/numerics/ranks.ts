@@ -6,6 +6,18 @@ export function quantileSorted(sorted: ArrayLike<number>, share: number): number
   return sorted[low] + (sorted[high] - sorted[low]) * (at - low);
 }
 
+/** Bands hold this share of what may come. */
+const HELD = 0.8;
+
+/**
+ * Where in `draws` sorted values the low end, the middle and the high end of a band lie: a little further out than the shares themselves, because of what comes next less falls between two of a few
+ * values than lies between their shares (Hyndman and Fan 1996, their sixth definition; from memory).
+ */
+export function bandShares(draws: number): [number, number, number] {
+  const half = draws > 1 ? Math.min(0.5, ((HELD / 2) * (draws + 1)) / (draws - 1)) : 0.5;
+  return [0.5 - half, 0.5, 0.5 + half];
+}
+
 /** Ranks from 0, equal values sharing the mean of theirs. */
 export function ranksOf(values: readonly number[]): number[] {
   const order = values.map((_, i) => i).sort((a, b) => values[a] - values[b]);

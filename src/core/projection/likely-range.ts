@@ -1,6 +1,6 @@
 import type { DayNumber } from '../climate/calendar.ts';
 import { total } from '../numerics/total.ts';
-import { correlationOfRanks, quantileSorted, ranksOf } from '../numerics/ranks.ts';
+import { bandShares, correlationOfRanks, quantileSorted, ranksOf } from '../numerics/ranks.ts';
 import { heldNitrogen, mineralNitrogen, mulchHeightCm } from '../simulation/report.ts';
 import { organicMatterPct } from '../simulation/soil-report.ts';
 import { runTo, startRun, type BedRun } from '../simulation/run.ts';
@@ -8,7 +8,7 @@ import { endingOn, type BedScenario } from '../simulation/scenario.ts';
 import { learntFrom, type Learnt } from '../learning/learnt.ts';
 import { logLikelihood, lookDay, rotRate } from '../learning/likelihood.ts';
 import type { MeasuredPoint } from '../learning/measured-points.ts';
-import { drawWeights, weightedQuantiles, type DrawWeights } from '../learning/weights.ts';
+import { drawWeights, effectiveDraws, weightedQuantiles, type DrawWeights } from '../learning/weights.ts';
 import { drawScenario, type ModelError } from './draws.ts';
 import { waterSavedMm } from './water-saved.ts';
 
@@ -139,9 +139,6 @@ function missedShareOf({ bed }: BedRun, cropIds: readonly string[], { supplyFact
   return short > 0 ? Math.max(0, 1 - (1 - short / demand) * supplyFactor) : 0;
 }
 
-/** Between these shares of the draws lies a band: one in ten below, one in ten above. */
-export const BAND = { low: 0.1, high: 0.9 } as const;
-
 /** Fewer draws than this make no band. */
 export const FEWEST_DRAWS = 8;
 
@@ -188,13 +185,12 @@ const DRAWS_FOR_INFLUENCE = 200;
 
 const sorted = (values: readonly number[]): Float64Array => Float64Array.from(values).sort();
 
-const BAND_SHARES = [BAND.low, 0.5, BAND.high];
-
 function spreadOf(values: readonly number[], weights: readonly number[] | null): Spread {
+  const shares = bandShares(weights ? effectiveDraws(weights) : values.length);
   const inOrder = weights ? null : sorted(values);
   const [low, middle, high] = inOrder
-    ? BAND_SHARES.map((share) => quantileSorted(inOrder, share))
-    : weightedQuantiles(values, weights!, BAND_SHARES);
+    ? shares.map((share) => quantileSorted(inOrder, share))
+    : weightedQuantiles(values, weights!, shares);
   return { low, middle, high };
 }
 

@@ -1,5 +1,5 @@
-import { quantileSorted } from '../numerics/ranks.ts';
-import { BAND, type Band, type Spread } from '../projection/likely-range.ts';
+import { bandShares, quantileSorted } from '../numerics/ranks.ts';
+import { type Band, type Spread } from '../projection/likely-range.ts';
 import type { YearPoint } from './run-years.ts';
 
 /** What can be told of a year as one figure. */
@@ -25,11 +25,9 @@ export const readMeasure = (point: YearPoint, measure: YearMeasure): number =>
 const OF_A_YEAR: ReadonlySet<YearMeasure> = new Set(['nitrogenGivenG', 'nitrogenWantedG', 'carbonToAirG']);
 export const isOfAYear = (measure: YearMeasure): boolean => OF_A_YEAR.has(measure);
 
-const SHARES = [BAND.low, 0.5, BAND.high] as const;
-
 function spreadOf(values: readonly number[]): Spread {
   const sorted = Float64Array.from(values).sort();
-  const [low, middle, high] = SHARES.map((share) => quantileSorted(sorted, share));
+  const [low, middle, high] = bandShares(sorted.length).map((share) => quantileSorted(sorted, share));
   return { low, middle, high };
 }
 

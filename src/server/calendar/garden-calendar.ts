@@ -3,6 +3,7 @@ import type { GardenRecord } from '../../contract/records.ts';
 import { agendaOf, type AgendaItem } from '../../core/agenda/agenda.ts';
 import { bedAgenda, yardAgenda, type YardRecords } from '../../core/agenda/garden-agenda.ts';
 import { dayNumberFromIso, isoDateOf } from '../../core/climate/calendar.ts';
+import { MODEL_VERSION } from '../../core/simulation/parameters.ts';
 import type { JournalRecord } from '../../core/journal/journal-records.ts';
 import { measuresOf } from '../../words/measures.ts';
 import {
@@ -47,7 +48,7 @@ export function calendarFile(records: CalendarRecords, now: Date): string {
   const today = dayNumberFromIso(records.today, ['today']);
   const calendar = ical({
     name: `${records.garden.name}, Vine Ledger`,
-    prodId: { company: 'Vine Ledger', product: 'Garden calendar', language: 'EN' },
+    prodId: { company: 'Vine Ledger', product: `Garden calendar, model ${MODEL_VERSION}`, language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 6 * 60 * 60,
   });

@@ -4,6 +4,7 @@ import {
   gardenFile,
   type GardenFile,
 } from '../../contract/garden-file.ts';
+import { MODEL_VERSION } from '../../core/simulation/parameters.ts';
 import type { JournalRecord } from '../../contract/journal-records.ts';
 import type { PhotoFiles } from '../photos/photo-files.ts';
 import { found } from '../routes/answers.ts';
@@ -53,6 +54,7 @@ export function gardenFileOf(stores: Stores, photoFiles: PhotoFiles, gardenId: s
   return gardenFile.parse({
     format: GARDEN_FILE_FORMAT,
     version: GARDEN_FILE_VERSION,
+    model: MODEL_VERSION,
     garden: filed(garden),
     materials: stores.materials.listOf(gardenId).map(filed),
     labResults: stores.labResults.listOf(gardenId).map(filed),

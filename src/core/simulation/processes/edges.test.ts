@@ -1,3 +1,4 @@
+import { Postings } from '../../ledger/postings.ts';
 import { describe, expect, it } from 'vitest';
 import { dayNumberOf } from '../../climate/calendar.ts';
 import type { ClimateNormals } from '../../climate/climate.ts';
@@ -81,6 +82,7 @@ function finished(change: Partial<BedScenario> & { readonly days: number }): Bed
   return run;
 }
 
+const postingsOf = (run: BedRun): Postings => Object.assign(new Postings(), run.bed.state.postings);
 const cohorts = (run: BedRun): readonly Cohort[] => run.bed.state.cohorts;
 const constantsFor = (change: Partial<BedScenario['soil']>) => bedConstants({ ...soil, ...change }, p, 1, 0);
 
@@ -367,11 +369,11 @@ describe('a bookmark', () => {
     runTo(run, START + 100);
     const mark = bookmark(run);
     runTo(run, START + 300);
-    const there = structuredClone({ p: { ...run.bed.state.postings }, soil: reportSoil(run.bed) });
+    const there = structuredClone({ p: postingsOf(run), soil: reportSoil(run.bed) });
     returnTo(run, mark);
     expect(run.bed.state.cohorts).toHaveLength(5);
     runTo(run, START + 300);
-    expect({ p: { ...run.bed.state.postings }, soil: reportSoil(run.bed) }).toEqual(there);
+    expect({ p: postingsOf(run), soil: reportSoil(run.bed) }).toEqual(there);
   });
 });
 
@@ -395,7 +397,7 @@ describe('decay in one pass', () => {
     weighPart(p, cohort, cohort.contact, cohort.contactDecay, share);
     weighPart(p, cohort, cohort.upper, cohort.upperDecay, 1 - share);
     const given = -cohort.contact.need - cohort.upper.need;
-    const before = { ...weighed.bed.state.postings };
+    const before = postingsOf(weighed);
     applyDecay(p, cohort, cohort.contact, postings);
     applyDecay(p, cohort, cohort.upper, postings);
     const close = (a: number, b: number) =>

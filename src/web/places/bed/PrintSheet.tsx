@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
 import { materialFinder } from '../../../core/records/garden-books.ts';
 import { atEndOf } from '../../../core/projection/bed-projection.ts';
+import { MODEL_VERSION } from '../../../core/simulation/parameters.ts';
 import { amountFromMassFreshKg } from '../../../core/units/amount.ts';
 import { BedSection } from '../../drawing/bed-section.tsx';
 import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
@@ -58,7 +59,9 @@ function Sheet({ books, bed }: SheetProps) {
       ) : (
         <WorkedSheet {...{ books, bed, answers, measures }} />
       )}
-      <p className="soft">{ESTIMATE}</p>
+      <p className="soft">
+        {ESTIMATE} Version {MODEL_VERSION} of the model.
+      </p>
     </div>
   );
 }
