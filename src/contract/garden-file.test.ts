@@ -46,6 +46,7 @@ describe('the garden file', () => {
   it('of version 1 is read as the newest, with nothing lost and what is new left empty', () => {
     const file = readGardenFile(VERSION_1);
     expect(file.version).toBe(GARDEN_FILE_VERSION);
+    expect(file.model).toBe(2);
     expect(file.weather).toEqual([]);
     expect(file.beds).toMatchObject([{ ...bed, outline: null, learnsFromLog: true }]);
     expect(upgraded(VERSION_1)).toMatchObject({

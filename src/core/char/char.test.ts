@@ -9,7 +9,7 @@ import { isFoundCold, judgeYield } from './burn-yield.ts';
 import { BURN_METHODS, CHARGE_RECIPE_IDS } from './char-codes.ts';
 import { charDose } from './char-dose.ts';
 import { CHARGE_RECIPES, charFactorForClay, findChargeRecipe, scaleCharge } from './charge-recipes.ts';
-import { previewCharge } from './charging.ts';
+import { isRawChar, previewCharge } from './charging.ts';
 import { lastingCarbon } from './permanence.ts';
 
 describe('burns', () => {
@@ -80,6 +80,16 @@ describe('charging', () => {
     expect(urine.heldWhenReadyG).toBeGreaterThan(charge('castingsBlend').heldWhenReadyG);
     expect(urine.heldWhenReadyG + urine.missingG).toBeCloseTo(7, 9);
     expect(urine.capacityRangeG[0]).toBeLessThan(urine.capacityG);
+  });
+});
+
+describe('raw char', () => {
+  const holding = (charHeldNitrogenG: number) => isRawChar({ charCarbonKg: 3, charHeldNitrogenG });
+  it('is what holds less than a quarter of what such char takes up', () => {
+    // 0.7 g to a kilogram of 75 % carbon: 2.8 g for 3 kg of carbon.
+    expect(holding(0)).toBe(true);
+    expect(holding(0.69)).toBe(true);
+    expect(holding(0.71)).toBe(false);
   });
 });
 

@@ -22,12 +22,15 @@ export interface ChargePreview {
   readonly readyDay: DayNumber;
 }
 
-/** Less nitrogen than this to a kilogram of char carbon and it counts as raw, g: a quarter of its usual capacity (set here). */
-const RAW_BELOW_G_PER_KG = 0.6;
+/** With less than this share of what raw char usually takes up, char counts as raw (set here). */
+const RAW_BELOW_SHARE = 0.25;
+/** Nitrogen that raw char usually takes up, for a kilogram of its carbon, g. */
+const USUAL_CAPACITY_G_PER_KG_CARBON =
+  PARAMETER_TABLE.charCapacityGPerKg.value / findLibraryMaterial('biochar_raw')!.carbonFractionDryBasis;
 
 /** Whether char would take nitrogen from a bed before it gives any. */
 export const isRawChar = (char: Pick<LotFigures, 'charCarbonKg' | 'charHeldNitrogenG'>): boolean =>
-  char.charHeldNitrogenG < RAW_BELOW_G_PER_KG * char.charCarbonKg;
+  char.charHeldNitrogenG < RAW_BELOW_SHARE * USUAL_CAPACITY_G_PER_KG_CARBON * char.charCarbonKg;
 
 const heldIn = ({ cohorts }: LotContents): number => total(cohorts.map(({ charHeldG }) => charHeldG));
 const capacityOf = ({ cohorts }: LotContents): number =>

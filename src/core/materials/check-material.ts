@@ -1,5 +1,6 @@
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../input-error.ts';
 import {
+  CHAR_MAJORITY_SHARE,
   CHAR_TEMPERATURES,
   MATERIAL_KINDS,
   PARTICLE_SIZES,
@@ -38,6 +39,24 @@ export function checkMaterial(material: Material, path: FieldPath): void {
     requireNumber(material.humificationFactor, at('humificationFactor'), { min: 0, max: 10 });
   }
   checkPools(material.pools, at('pools'));
+  refuseForeign(material, at);
+}
+
+/** Fields that mean something only for char, or only for what holds nitrogen in wood, are refused on anything else. */
+function refuseForeign(material: Material, at: (name: string) => FieldPath): void {
+  const { pools, charCapacityGPerKg, isCharged, boundNitrogenShare = 0 } = material;
+  const refuse = (name: string, wanted: string): never => {
+    throw new InputError(at(name), 'bad_shape', wanted);
+  };
+  if (pools.char <= CHAR_MAJORITY_SHARE && charCapacityGPerKg !== undefined) {
+    refuse('charCapacityGPerKg', 'belongs to char; leave it out unless more than half of the carbon is char');
+  }
+  if (pools.char <= CHAR_MAJORITY_SHARE && isCharged) {
+    refuse('isCharged', 'belongs to char; leave it out unless more than half of the carbon is char');
+  }
+  if (boundNitrogenShare > 0 && pools.woody === 0) {
+    refuse('boundNitrogenShare', 'binds nitrogen to the woody part; leave it out, or give a woody share');
+  }
 }
 
 function checkPools(pools: CarbonPools, path: FieldPath): void {

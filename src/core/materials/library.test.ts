@@ -27,6 +27,20 @@ describe('the seed library', () => {
   );
 });
 
+describe('a material that cannot exist', () => {
+  const straw = MATERIAL_LIBRARY.find(({ id }) => id === 'straw_cereal')!;
+  const urine = MATERIAL_LIBRARY.find(({ id }) => id === 'urine')!;
+  it.each([
+    ['charCapacityGPerKg', { ...straw, charCapacityGPerKg: 0.7 }],
+    ['isCharged', { ...straw, isCharged: true }],
+    ['boundNitrogenShare', { ...urine, boundNitrogenShare: 0.5 }],
+    ['ashFractionDryBasis', { ...straw, ashFractionDryBasis: 1.2 }],
+    ['humificationFactor', { ...straw, humificationFactor: -1 }],
+  ])('is refused by its field %s', (field, material) => {
+    expect(() => checkMaterial(material, [])).toThrow(new RegExp(`^${field} `));
+  });
+});
+
 describe('own materials', () => {
   const figures = {
     type: 'figures' as const,

@@ -1,6 +1,9 @@
 export const PARTICLE_SIZES = ['fine', 'chip', 'coarse', 'log'] as const;
 export type ParticleSize = (typeof PARTICLE_SIZES)[number];
 
+/** Char share of the carbon above which a material holds nitrogen as char does (set here). */
+export const CHAR_MAJORITY_SHARE = 0.5;
+
 /** Heating of the char: 350-450, 450-600, above 600 C. */
 export const CHAR_TEMPERATURES = ['low', 'medium', 'high'] as const;
 export type CharTemperature = (typeof CHAR_TEMPERATURES)[number];

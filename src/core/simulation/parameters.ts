@@ -1,4 +1,9 @@
-import type { CharTemperature, Exposure, ParticleSize } from '../materials/material.ts';
+import {
+  CHAR_MAJORITY_SHARE,
+  type CharTemperature,
+  type Exposure,
+  type ParticleSize,
+} from '../materials/material.ts';
 
 /** Version of the model that docs/method.md describes. */
 export const MODEL_VERSION = 3;
@@ -110,7 +115,7 @@ export const PARAMETER_TABLE = {
   labileCharResidenceDays: { symbol: 'char_lab_mrt_d', value: 108, low: 50, high: 200, unit: 'd', meaning: 'mean residence time of labile char', source: 'Wang et al. 2016 (from memory)' },
   charQ10: { symbol: 'char_q10', value: 2, low: 1.5, high: 2.6, unit: '-', meaning: 'char decay per 10 C of soil temperature', source: 'Woolf et al. 2021, direction and size (from memory)' },
   charReferenceC: { symbol: 'char_tref', value: 14.9, unit: 'C', meaning: 'soil temperature at which the share left after 100 years holds', source: 'Woolf et al. 2021 (from memory)' },
-  charMajorityShare: { symbol: 'char_major', value: 0.5, unit: '-', meaning: 'char share of the carbon from which a material holds nitrogen as char does', source: SET_HERE },
+  charMajorityShare: { symbol: 'char_major', value: CHAR_MAJORITY_SHARE, unit: '-', meaning: 'char share of the carbon from which a material holds nitrogen as char does', source: SET_HERE },
   charCapacityGPerKg: { symbol: 'char_cap', value: 0.7, low: 0.3, high: 1.6, unit: 'g N/kg dry', meaning: 'ammonium held by raw char', source: 'laboratory maxima of a few g/kg lie far above what a garden soil offers; 0.5-1 at soil concentrations (general literature, inconsistent, from memory)' },
   charFillingDays: { symbol: 'char_ads_days', value: 21, low: 7, high: 60, unit: 'd', meaning: 'filling time of char sites', source: SET_HERE },
   charDrawPerDay: { symbol: 'char_draw', value: 0.1, low: 0.05, high: 0.2, isDrawn: false, unit: '/d', meaning: 'largest share of the ammonium of a zone that char takes in a day', source: SET_HERE },

@@ -1,4 +1,4 @@
-import { previewCharge, type ChargePreview } from '../../core/char/charging.ts';
+import { isRawChar, previewCharge, type ChargePreview } from '../../core/char/charging.ts';
 import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
 import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
 import { findLibraryMaterial } from '../../core/materials/library.ts';
@@ -134,7 +134,7 @@ export function stockPiles(
         materialId,
         freeL: isWorking ? 0 : promises.freeL,
         comingL: isWorking ? volumeL(contents) : arrivingL,
-        isRawChar: kindOf(contents) === 'char' && figuresOf(contents).charHeldNitrogenG <= 0,
+        isRawChar: kindOf(contents) === 'char' && isRawChar(figuresOf(contents)),
         isLogs: findLibraryMaterial(materialId)?.particleSize === 'log',
         material: materialOfContents(contents),
       },
