@@ -1,4 +1,5 @@
 import { booksAsPlanned, booksWithHabit } from '../core/years/habit-books.ts';
+import { endOfYears } from '../core/years/outlook-days.ts';
 import { MOST_YEARS } from '../core/years/habit.ts';
 import { runYears } from '../core/years/run-years.ts';
 import { MODEL_VERSION } from '../core/simulation/parameters.ts';
@@ -7,8 +8,6 @@ import { numberOption, oneWord, UsageError, type Arguments } from './arguments.t
 import { gardenIn, isGardenFile, readJson } from './files.ts';
 import { bedInQuestion, scenarioUntil } from './garden-question.ts';
 import { csvText, jsonText } from './output.ts';
-
-const DAYS_PER_YEAR = 365.25;
 
 function yearsAsked({ options }: Arguments): number {
   const years = numberOption('years', options.years) ?? 0;
@@ -35,7 +34,7 @@ export function years(args: Arguments): string {
   }
   const setting = { findMaterial: asked.findMaterial, today: asked.today, years: count };
   const books = habit ? booksWithHabit(asked.books, habit, setting) : booksAsPlanned(asked.books, setting);
-  const scenario = scenarioUntil({ ...asked, books }, asked.today + Math.ceil(count * DAYS_PER_YEAR) + 2);
+  const scenario = scenarioUntil({ ...asked, books }, endOfYears(asked.today, count));
   const { points, largestRelativeError } = runYears(scenario, asked.today, count);
   if (args.options.csv) {
     const { areaM2 } = asked.books.bed;

@@ -73,7 +73,7 @@ function stateReport(bed: Bed, day: number) {
     deficit_mm: [state.contactDeficitMm, state.rootDeficitMm],
     soil_temp: [state.contactSoilC, state.rootSoilC],
     som_pct: soil.organicMatterPct,
-    humus_pct: soil.humusPct,
+    humus_pct: soil.humusOfFirstSoilPct,
     native_humus_c: state.activeHumusC + state.slowHumusC,
     native_humus_n: state.activeHumusN + state.slowHumusN,
     native_active_c: state.activeHumusC,

@@ -1,4 +1,9 @@
-import { countOf, PUBLISHED_CHECKS, type CheckGroup } from '../core/validation/published-checks.ts';
+import {
+  countOf,
+  PUBLISHED_CHECKS,
+  type CheckGroup,
+  type PublishedCheck,
+} from '../core/validation/published-checks.ts';
 
 export const CHECK_GROUP_WORDS: Readonly<Record<CheckGroup, string>> = {
   'lock-up': 'Lock-up',
@@ -7,12 +12,23 @@ export const CHECK_GROUP_WORDS: Readonly<Record<CheckGroup, string>> = {
   carbon: 'Carbon',
   char: 'Char',
   'soil warmth': 'Warmth and water of the soil',
-  books: 'The books where nothing grows',
+  books: 'The books in extreme ground',
 };
 
 /** A figure of a check in three digits; what is nothing but rounding is 0. */
 export const checkFigure = (value: number): string =>
   Math.abs(value) < 1e-4 ? '0' : String(Number(value.toPrecision(3)));
+
+/** Plain text of a check as a page sets it: 15 °C and g/m², with a true minus. */
+export const checkText = (text: string): string =>
+  text
+    .replace(/\bm2\b/g, 'm²')
+    .replace(/(\d) C\b(?!:)/g, '$1 °C')
+    .replace(/(^|\s)-(?=\d)/g, '$1−');
+
+/** "model 17, published 15 to 35 mg N/g C". */
+export const checkFigures = ({ value, low, high, unit }: PublishedCheck): string =>
+  checkText(`model ${checkFigure(value)}, published ${checkFigure(low)} to ${checkFigure(high)} ${unit}`);
 
 /** What the checks come to, and how far to trust it. */
 export function validationSummary(): string[] {

@@ -22,7 +22,7 @@ import {
   likelyRange,
   drawnInputs,
 } from '../../src/core/projection/likely-range.ts';
-import { outlookDays } from '../../src/core/projection/outlook.ts';
+import { outlookDays } from '../../src/core/years/outlook-days.ts';
 import { pacedBy, report, timed } from './report.ts';
 import { MATERIALS, START, tenYears, YEARS } from './ten-years.ts';
 import { yardstick } from './yardstick.ts';
@@ -117,8 +117,9 @@ const PLAN: RangePlan = {
   points: [],
 };
 const drawn = tenYears(12);
+const longer = { ...drawn, endDay: drawn.endDay + 2 };
 let number = 0;
-const draw = timed(() => drawOutcome({ ...drawn, endDay: drawn.endDay + 2 }, PLAN, number++), 40, 5);
+const draw = timed(() => drawOutcome(longer, PLAN, number++, longer), 40, 5);
 report('one draw of 10 years, 12 batches', draw, null);
 console.log(
   `${'400 draws over two threads, by that median'.padEnd(58)} ${((draw.median * 200) / 1000).toFixed(1)} s  bar 2.5 s: ${draw.median * 200 <= 2500 ? 'met' : 'MISSED'}`,
@@ -228,7 +229,7 @@ const weighedPlan: RangePlan = {
     thicknessCm: 4,
   })),
 };
-const weighed = Array.from({ length: 400 }, (_, i) => drawOutcome(drawn, weighedPlan, i % 20, 'season'));
+const weighed = Array.from({ length: 400 }, (_, i) => drawOutcome(drawn, weighedPlan, i % 20));
 report(
   'a band from 400 draws, weighed by six measurements',
   timed(() => likelyRange(weighed, drawnInputs(drawn, weighedPlan), weighedPlan, 0.1), 20, 3),

@@ -4,7 +4,7 @@ import { dayNumberFromIso } from '../climate/calendar.ts';
 import { CLIMATE_PATTERNS } from '../climate/patterns.ts';
 import { findLibraryMaterial } from '../materials/library.ts';
 import { projectBed, telltaleDays } from '../projection/bed-projection.ts';
-import { changesSoil, outlook } from '../projection/outlook.ts';
+import { changesSoil, outlook } from '../years/outlook.ts';
 import type { BedBooks, EntryRecord } from '../records/bed-records.ts';
 import { bedScenario } from '../records/bed-scenario.ts';
 import { endingOn } from '../simulation/scenario.ts';

@@ -121,7 +121,7 @@ function priorOf(number: number): Prior {
   const rate = rotRate(end, 'chips', TODAY);
   runTo(end, LATER);
   return {
-    outcome: drawOutcome(SCENARIO, PLAN, number, 'season'),
+    outcome: drawOutcome(SCENARIO, PLAN, number),
     logsOf: (points) => ({
       log: points.reduce(
         (sum, point) => sum + logLikelihood(looks.get(lookDay(point))!, point, modelError),
@@ -212,8 +212,8 @@ describe('learning from the log, on gardens whose truth is known', () => {
 describe('a draw that is measured', () => {
   it('reads its points on the way and ends up where an unmeasured one does', () => {
     const { points } = truths[3];
-    const plain = drawOutcome(SCENARIO, PLAN, 5, 'season');
-    const measured = drawOutcome(SCENARIO, { ...PLAN, points }, 5, 'season');
+    const plain = drawOutcome(SCENARIO, PLAN, 5);
+    const measured = drawOutcome(SCENARIO, { ...PLAN, points }, 5);
     expect(measured.availableG).toEqual(plain.availableG);
     expect(plain.logLikelihood).toBe(0);
     expect(measured.logLikelihood).toBeCloseTo(priors[5].logsOf(points).log, 9);
@@ -226,11 +226,11 @@ describe('a draw that is measured', () => {
       layerId: null,
       thicknessCm: 4,
     });
-    const plain = drawOutcome(SCENARIO, PLAN, 5, 'season');
-    const today = drawOutcome(SCENARIO, { ...PLAN, points: [seen(TODAY)] }, 5, 'season');
+    const plain = drawOutcome(SCENARIO, PLAN, 5);
+    const today = drawOutcome(SCENARIO, { ...PLAN, points: [seen(TODAY)] }, 5);
     expect(today.availableG).toEqual(plain.availableG);
     expect(today.logLikelihood).toBeLessThan(0);
-    const ahead = drawOutcome(SCENARIO, { ...PLAN, points: [seen(LATER + 400)] }, 5, 'season');
+    const ahead = drawOutcome(SCENARIO, { ...PLAN, points: [seen(LATER + 400)] }, 5);
     expect([ahead.availableG, ahead.logLikelihood]).toEqual([plain.availableG, 0]);
   });
 });

@@ -9,7 +9,7 @@ import { heldNitrogen, mineralNitrogen } from '../simulation/report.ts';
 import { runTo, startRun } from '../simulation/run.ts';
 import { drawScenario } from './draws.ts';
 import { drawnInputs, drawOutcome, likelyRange, type RangePlan } from './likely-range.ts';
-import { outlookDays } from './outlook.ts';
+import { outlookDays } from '../years/outlook-days.ts';
 import { waterSavedMm } from './water-saved.ts';
 
 const TODAY = dayNumberFromIso('2026-05-14', []);
@@ -45,7 +45,7 @@ const plan: RangePlan = {
 };
 const inputs = drawnInputs(scenario, plan);
 const drawn = (count: number, from = 0) =>
-  Array.from({ length: count }, (_, i) => drawOutcome(scenario, plan, from + i));
+  Array.from({ length: count }, (_, i) => drawOutcome(scenario, plan, from + i, scenario));
 
 describe('a draw', () => {
   it('is the same again for the same seed and number, and another for another', () => {
@@ -54,8 +54,8 @@ describe('a draw', () => {
     expect(drawOutcome(scenario, { ...plan, seed: 2 }, 3)).not.toEqual(drawOutcome(scenario, plan, 3));
   });
   it('is the same bed whether it is followed for a season or for years', () => {
-    const { organicMatterPct, ...years } = drawOutcome(scenario, plan, 5, 'years');
-    const { organicMatterPct: none, ...season } = drawOutcome(scenario, plan, 5, 'season');
+    const { organicMatterPct, ...years } = drawOutcome(scenario, plan, 5, scenario);
+    const { organicMatterPct: none, ...season } = drawOutcome(scenario, plan, 5);
     expect(organicMatterPct).toHaveLength(3);
     expect(none).toBeNull();
     expect({ ...season, missedShare: 0 }).toEqual({ ...years, missedShare: 0 });

@@ -44,43 +44,42 @@ export interface DrawnOutcome {
   readonly rotRates: Readonly<Record<string, number | null | undefined>>;
 }
 
-/** How far a draw is followed: through the season, or to the last of the years. */
-export type Reach = 'season' | 'years';
-
 /** The morning after which nothing more is read. */
-const lastDayOf = ({ tideDays, yearDays }: RangePlan, reach: Reach): DayNumber =>
-  Math.max(...tideDays, ...(reach === 'years' ? yearDays : []));
+const lastDayOf = ({ tideDays, yearDays }: RangePlan): DayNumber => Math.max(...tideDays, ...yearDays);
 
 /** Names of all that is drawn for a bed. */
 export const drawnInputs = (scenario: BedScenario, plan: RangePlan): string[] =>
-  drawScenario(endingOn(scenario, lastDayOf(plan, 'years') + 1), plan.seed, 0).inputs.map(
-    ({ input }) => input,
-  );
+  drawScenario(endingOn(scenario, lastDayOf(plan) + 1), plan.seed, 0).inputs.map(({ input }) => input);
+
+/** Organic matter of a draw on each of the days, %. */
+function drawnOrganicMatter(decade: BedScenario, { seed, yearDays }: RangePlan, number: number): number[] {
+  const run = startRun(drawScenario(endingOn(decade, Math.max(...yearDays) + 1), seed, number).scenario);
+  return yearDays.map((day) => {
+    runTo(run, day);
+    return organicMatterPct(run.bed);
+  });
+}
 
 /**
- * Runs draw `number` of a bed. All inputs of a bed are drawn whatever the reach, so that the same number is the same
- * bed either way.
+ * Runs draw `number` of a bed through the season, and, where a `decade` is given, through the years too: the same bed
+ * with what will grow in later years. All inputs of a bed are drawn either way, so that the same number is the same bed.
  */
 export function drawOutcome(
   scenario: BedScenario,
   plan: RangePlan,
   number: number,
-  reach: Reach = 'years',
+  decade: BedScenario | null = null,
 ): DrawnOutcome {
-  const draw = drawScenario(endingOn(scenario, lastDayOf(plan, 'years') + 1), plan.seed, number);
-  const run = startRun(endingOn(draw.scenario, lastDayOf(plan, reach) + 1));
+  const draw = drawScenario(endingOn(scenario, lastDayOf(plan) + 1), plan.seed, number);
+  const run = startRun(endingOn(draw.scenario, Math.max(...plan.tideDays) + 1));
   const { supplyFactor, lockFactor } = draw.modelError;
   const explained = readPoints(run, plan, draw.modelError);
   const availableG: number[] = [];
   const heldG: number[] = [];
-  const organicPct: number[] = [];
-  const tide = new Set(plan.tideDays);
-  const years = new Set(reach === 'years' ? plan.yearDays : []);
-  const looks = [...new Set([...tide, ...years])].sort((a, b) => a - b);
   let savedMm = 0;
   let before = plan.today;
-  for (const day of looks) {
-    if (before < day && tide.has(day)) {
+  for (const day of plan.tideDays) {
+    if (before < day) {
       savedMm += waterSavedMm(run.scenario.climate, run.bed.constants.parameters, {
         fromDay: before,
         untilDay: day,
@@ -89,19 +88,16 @@ export function drawOutcome(
       before = day;
     }
     runTo(run, day);
-    if (tide.has(day)) {
-      const { contactZoneG, rootZoneG } = mineralNitrogen(run.bed);
-      const [, heldContact, heldRoot] = heldNitrogen(run.bed);
-      availableG.push((contactZoneG + rootZoneG) * supplyFactor);
-      heldG.push((heldContact + heldRoot) * lockFactor);
-    }
-    if (years.has(day)) organicPct.push(organicMatterPct(run.bed));
+    const { contactZoneG, rootZoneG } = mineralNitrogen(run.bed);
+    const [, heldContact, heldRoot] = heldNitrogen(run.bed);
+    availableG.push((contactZoneG + rootZoneG) * supplyFactor);
+    heldG.push((heldContact + heldRoot) * lockFactor);
   }
   return {
     places: draw.inputs.map(({ place }) => place),
     availableG,
     heldG,
-    organicMatterPct: reach === 'years' ? organicPct : null,
+    organicMatterPct: decade && drawnOrganicMatter(decade, plan, number),
     missedShare: missedShareOf(run, plan.cropIds, draw.modelError),
     peakHeldG: Math.max(0, ...heldG),
     waterSavedMm: savedMm,

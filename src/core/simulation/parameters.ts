@@ -64,7 +64,7 @@ export const PARAMETER_TABLE = {
   referenceClayPct: { symbol: 'clay_ref', value: 23.4, unit: '%', meaning: 'clay at which the humified shares hold', source: 'Rothamsted Hoosfield (from memory)' },
   contactZoneLagDays: { symbol: 'tau0', value: 3, low: 2, high: 5, unit: 'd', meaning: 'lag of the warmth of the top 5 cm behind the air, bare', source: SET_HERE },
   rootZoneLagDays: { symbol: 'tau1', value: 8, low: 5, high: 14, unit: 'd', meaning: 'lag of the warmth of the soil behind the air from 5 cm to the depth of the bed, bare', source: 'damping as in EPIC (Parton; from memory); set here' },
-  mulchLagDaysPerCm: { symbol: 'tau_mulch', value: 1.3, low: 0.7, high: 2.5, unit: 'd/cm', meaning: 'lag added by each cm of insulating cover', source: 'resistance of straw times the heat capacity of the top metre gives 2-3 (estimate); calibrated, tests/anchors (cool spring soil under straw)' },
+  mulchLagDaysPerCm: { symbol: 'tau_mulch', value: 1.3, low: 0.7, high: 2.5, unit: 'd/cm', meaning: 'lag added by each cm of insulating cover', source: 'resistance of straw times the heat capacity of the top meter gives 2-3 (estimate); calibrated, tests/anchors (cool spring soil under straw)' },
   mulchDampingPerCm: { symbol: 'damp_mulch', value: 0.015, low: 0.005, high: 0.025, unit: '/cm', meaning: 'how much each cm of insulating cover flattens the wave of the year', source: 'mulch trials: 5-20 % less swing (from memory); set here' },
   insulationCapCm: { symbol: 'ins_max', value: 15, unit: 'cm', meaning: 'cover beyond this adds no insulation', source: SET_HERE },
   compostInsulation: { symbol: 'ins_compost', value: 0.3, low: 0.2, high: 0.5, unit: '-', meaning: 'insulation of compost against the same of straw or chips', source: SET_HERE },

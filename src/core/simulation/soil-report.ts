@@ -8,8 +8,10 @@ const SQUARE_CM_PER_M2 = 10_000;
 export interface SoilReport {
   /** As a laboratory reports it: all that passes a 2 mm sieve and burns, what is half rotted included, %. */
   readonly organicMatterPct: number;
-  /** Humus proper, old and new, % of the soil at the start: slower and steadier. */
+  /** The part of it that is humus proper, old and new: slower and steadier, %. */
   readonly humusPct: number;
+  /** All humus of the bed against the mass of the soil at its start, %: what ash adds to the soil does not thin it. */
+  readonly humusOfFirstSoilPct: number;
   /** Height of the bed over its first surface, cm. */
   readonly riseCm: number;
   /** Of the sampled depth by the volumes of its organic and mineral parts (Adams 1973, from memory), g/cm3. */
@@ -44,6 +46,7 @@ export function reportSoil(bed: Bed): SoilReport {
   const nativeC = constants.inertC + state.activeHumusC + state.slowHumusC;
   let laboratoryC = nativeC;
   let humusC = nativeC;
+  let sampledHumusC = nativeC;
   let buriedC = nativeC;
   let sampledAshG = 0;
   let ashG = 0;
@@ -52,6 +55,7 @@ export function reportSoil(bed: Bed): SoilReport {
     const inSoilC = humusInSoil(cohort);
     laboratoryC += sampledShare * (inSoilC + sievedCarbon(cohort));
     humusC += inSoilC;
+    sampledHumusC += sampledShare * inSoilC;
     buriedC += inSoilC + buriedCarbon(cohort);
     sampledAshG += sampledShare * sunkAsh(cohort);
     ashG += sunkAsh(cohort);
@@ -68,7 +72,8 @@ export function reportSoil(bed: Bed): SoilReport {
     SQUARE_CM_PER_M2;
   return {
     organicMatterPct: (100 * organicG) / sampledG,
-    humusPct: (100 * ORGANIC_MATTER_PER_CARBON * humusC) / soilMassGPerM2,
+    humusPct: (100 * ORGANIC_MATTER_PER_CARBON * sampledHumusC) / sampledG,
+    humusOfFirstSoilPct: (100 * ORGANIC_MATTER_PER_CARBON * humusC) / soilMassGPerM2,
     riseCm: Math.max(0, mulchHeightCm(bed) + addedCm),
     bulkDensityGPerCm3: sampledG / SQUARE_CM_PER_M2 / volumeCm,
   };

@@ -74,7 +74,7 @@ describe('verification values', () => {
       [state.slowHumusC, 4327.552149],
       [run.bed.constants.inertC, 477.0754555],
       [reportSoil(run.bed).organicMatterPct, 4.434551999],
-      [reportSoil(run.bed).humusPct, 3.9998479],
+      [reportSoil(run.bed).humusOfFirstSoilPct, 3.9998479],
     ];
     for (const [actual, expected] of figures) close(actual, expected);
     expect(releasedNitrogen(sawdust)).toBe(0);

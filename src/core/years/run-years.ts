@@ -12,7 +12,7 @@ import {
 } from '../ledger/flow-sums.ts';
 import { FLOW_COUNT } from '../ledger/flows.ts';
 import { readPostings } from '../ledger/postings.ts';
-import { outlookDays } from '../projection/outlook.ts';
+import { outlookDays } from './outlook-days.ts';
 import type { Bed } from '../simulation/bed.ts';
 import { BALANCE_COUNT, readBalances } from '../simulation/books.ts';
 import { freshCarbon } from '../simulation/cohort.ts';

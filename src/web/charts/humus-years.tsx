@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react';
 import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { changesSoil, type OutlookYear } from '../../core/projection/outlook.ts';
+import { changesSoil, type OutlookYear } from '../../core/years/outlook.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { LikelyBand, Name } from './marks.tsx';
 
@@ -107,7 +107,8 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">
-        Organic matter in the soil, % of its weight, were nothing added beyond the plan
+        Organic matter in the soil, % of its weight, were nothing laid beyond the plan and last year’s crops
+        grown again
         {band !== null && '; dotted: 8 in 10 likely'}
       </figcaption>
     </figure>

@@ -215,7 +215,7 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
       key: 'humus',
       targetY: rootEnd - 8,
       title: `${sample.organicMatterPct.toFixed(1)} % organic matter`,
-      detail: `as a laboratory finds it; humus alone ${sample.humusPct.toFixed(1)} %`,
+      detail: `of it humus alone ${sample.humusPct.toFixed(1)} %`,
       color: COLORS.carbon,
     },
     {

@@ -11,6 +11,8 @@ import {
   type GardenRecords,
 } from '../../core/records/garden-books.ts';
 import type { BedScenario } from '../../core/simulation/scenario.ts';
+import { booksAsPlanned } from '../../core/years/habit-books.ts';
+import { endOfYears } from '../../core/years/outlook-days.ts';
 
 /** Which bed, and the records it is worked out from. */
 export interface BedQuestion {
@@ -43,11 +45,25 @@ function required(books: BedBooks | undefined): BedBooks {
 export const requireBooks = ({ records, bedId, today }: BedQuestion): BedBooks =>
   required(rememberedBooks(carriedForward(records, today), bedId));
 
-export function scenarioOf(question: BedQuestion, today: DayNumber, daysAhead: number): BedScenario {
-  const books = requireBooks(question);
+function scenarioFrom(
+  question: BedQuestion,
+  books: BedBooks,
+  today: DayNumber,
+  endDay: DayNumber,
+): BedScenario {
   try {
-    return bedScenario(books, materialFinder(question.records), today, today + daysAhead);
+    return bedScenario(books, materialFinder(question.records), today, endDay);
   } catch (error) {
     throw error instanceof InputError ? inRecordWords(error, books) : error;
   }
+}
+
+export const scenarioOf = (question: BedQuestion, today: DayNumber, daysAhead: number): BedScenario =>
+  scenarioFrom(question, requireBooks(question), today, today + daysAhead);
+
+/** The bed for years as the page of years follows its plan: what grew last year grows again. */
+export function plannedYearsOf(question: BedQuestion, today: DayNumber, years: number): BedScenario {
+  const setting = { findMaterial: materialFinder(question.records), today, years };
+  const books = booksAsPlanned(requireBooks(question), setting);
+  return scenarioFrom(question, books, today, endOfYears(today, years));
 }

@@ -29,10 +29,10 @@ import {
   drawOutcome,
   type DrawnOutcome,
   type RangePlan,
-  type Reach,
 } from '../../core/projection/likely-range.ts';
 import { monthBooks, type MonthBooks } from '../../core/projection/month-books.ts';
-import { outlook, outlookDays, type OutlookYear } from '../../core/projection/outlook.ts';
+import { outlook, type OutlookYear } from '../../core/years/outlook.ts';
+import { endOfYears, outlookDays } from '../../core/years/outlook-days.ts';
 import type { Observation } from '../../core/journal/journal-records.ts';
 import { measuredPoints } from '../../core/learning/measured-points.ts';
 import { inFieldWords } from '../../words/field-words.ts';
@@ -40,7 +40,7 @@ import { SCHOOLS, type School } from '../../core/records/bed-records.ts';
 import { inRecordWords } from '../../core/records/bed-scenario.ts';
 import { booksOfBed, materialFinder } from '../../core/records/garden-books.ts';
 import type { BedScenario } from '../../core/simulation/scenario.ts';
-import { requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
+import { plannedYearsOf, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
 import {
   bedAgendaAnswer,
   logAnswer,
@@ -157,9 +157,7 @@ const schools = (question: BedQuestion): Worked<Record<School, BedAdvice>> =>
   });
 
 const years = (question: BedQuestion): Worked<OutlookYear[]> =>
-  worked(question, (today) =>
-    outlook(scenarioOf(question, today, OUTLOOK_YEARS * 366 + 1), today, OUTLOOK_YEARS),
-  );
+  worked(question, (today) => outlook(plannedYearsOf(question, today, OUTLOOK_YEARS), today, OUTLOOK_YEARS));
 
 const books = (question: BedQuestion): Worked<MonthBooks> =>
   worked(question, (today) => monthBooks(scenarioOf(question, today, ADVICE_DAYS)));
@@ -189,9 +187,6 @@ export interface RangeSetUp {
   readonly harmlessShare: number;
 }
 
-const tenYears = (question: BedQuestion, today: DayNumber): BedScenario =>
-  scenarioOf(question, today, OUTLOOK_YEARS * 366 + 1);
-
 /** What was measured on the bed up to today. */
 function pointsOf(question: BedQuestion, observations: readonly Observation[], today: DayNumber) {
   const { bed, entries } = requireBooks(question);
@@ -199,7 +194,15 @@ function pointsOf(question: BedQuestion, observations: readonly Observation[], t
 }
 
 /** The bed that is being drawn from, kept here so that one draw is one small question. */
-let prepared: { readonly scenario: BedScenario; readonly plan: RangePlan } | null = null;
+interface Prepared {
+  readonly scenario: BedScenario;
+  readonly decade: BedScenario;
+  readonly plan: RangePlan;
+}
+let prepared: Prepared | null = null;
+
+/** How far a draw is followed: through the season, or through ten years too. */
+export type Reach = 'season' | 'years';
 
 /** Makes this thread ready to draw a bed, instead of any other; `observations` are what is to be learnt from. */
 const prepareDraws = (
@@ -207,7 +210,7 @@ const prepareDraws = (
   observations: readonly Observation[] | null,
 ): Worked<RangeSetUp> =>
   worked(question, (today) => {
-    const scenario = tenYears(question, today);
+    const scenario = scenarioOf(question, today, endOfYears(today, OUTLOOK_YEARS) - today);
     const plan: RangePlan = {
       seed: RANGE_SEED,
       today,
@@ -216,14 +219,15 @@ const prepareDraws = (
       cropIds: cropsConcerned(scenario.crops, today).map(({ id }) => id),
       points: observations ? pointsOf(question, observations, today) : [],
     };
-    prepared = { scenario, plan };
+    prepared = { scenario, decade: plannedYearsOf(question, today, OUTLOOK_YEARS), plan };
     const { harmlessShare } = settingOf(question, question.records.garden.school).rules;
     return { plan, inputs: drawnInputs(scenario, plan), harmlessShare };
   });
 
 /** One draw of the bed prepared last; null when none is. */
 const draw = (number: number, reach: Reach): DrawnOutcome | null =>
-  prepared && drawOutcome(prepared.scenario, prepared.plan, number, reach);
+  prepared &&
+  drawOutcome(prepared.scenario, prepared.plan, number, reach === 'years' ? prepared.decade : null);
 
 /** The same for questions about the stock, whose refusals name a posting. */
 function workedStock<Result>(work: () => Result): Worked<Result> {

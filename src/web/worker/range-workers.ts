@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import type { Observation } from '../../core/journal/journal-records.ts';
-import type { DrawnOutcome, Reach } from '../../core/projection/likely-range.ts';
+import type { DrawnOutcome } from '../../core/projection/likely-range.ts';
+import type { Reach } from './core-worker.ts';
 import type { BedQuestion, CoreWorker, RangeSetUp } from './core-worker.ts';
 
 const WORKERS = 2;

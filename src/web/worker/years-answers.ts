@@ -12,6 +12,7 @@ import { amountFromMassFreshKg, massFreshKgFromAmount } from '../../core/units/a
 import { checkHabit, type Habit, type LayAct } from '../../core/years/habit.ts';
 import { habitSoFar } from '../../core/years/habit-so-far.ts';
 import { booksAsPlanned, booksWithHabit } from '../../core/years/habit-books.ts';
+import { endOfYears } from '../../core/years/outlook-days.ts';
 import { runYears, type YearPoint } from '../../core/years/run-years.ts';
 import { amountFor, checkTarget, type AmountAnswer, type Target } from '../../core/years/targets.ts';
 import { rememberedBooks } from './bed-books.ts';
@@ -92,7 +93,7 @@ function scenarioFor(opened: OpenPlan, books: BedBooks, habit: Habit | null, yea
   const { today, findMaterial } = opened;
   const setting = { findMaterial, today, years };
   const followed = habit ? booksWithHabit(books, habit, setting) : booksAsPlanned(books, setting);
-  return bedScenario(followed, findMaterial, today, today + Math.ceil(years * 365.25) + 2);
+  return bedScenario(followed, findMaterial, today, endOfYears(today, years));
 }
 
 function rememberedScenario(opened: OpenPlan, { bed, habit }: YearsAsked): BedScenario {

@@ -11,7 +11,12 @@ import {
   type PublishedCheck,
 } from '../../../core/validation/published-checks.ts';
 import { MODEL_VERSION } from '../../../core/simulation/parameters.ts';
-import { CHECK_GROUP_WORDS, checkFigure, validationSummary } from '../../../words/validation-words.ts';
+import {
+  CHECK_GROUP_WORDS,
+  checkFigures,
+  checkText,
+  validationSummary,
+} from '../../../words/validation-words.ts';
 import { ROW_HEIGHT, swarmOf, xOf } from './check-swarm.ts';
 import './checks.css';
 
@@ -44,7 +49,11 @@ export function ChecksPage() {
         <h2>At a glance</h2>
         <p className="soft checks-key">
           <span className="checks-key-range" aria-hidden="true" /> the published range, drawn equally wide for
-          every check; <span aria-hidden="true">●</span> the model inside it;{' '}
+          every check;{' '}
+          <span aria-hidden="true" className="checks-key-hit">
+            ●
+          </span>{' '}
+          the model inside it;{' '}
           <span aria-hidden="true" className="checks-key-miss">
             ▲
           </span>{' '}
@@ -143,8 +152,8 @@ function Check({ check }: { readonly check: PublishedCheck }) {
   return (
     <li className="checks-row">
       <div>
-        {check.quantity}
-        <span className="soft"> {check.setting}</span>
+        {checkText(check.quantity)}
+        <span className="soft"> {checkText(check.setting)}</span>
       </div>
       <svg viewBox={`0 0 ${WIDTH} ${BAR_HEIGHT}`} preserveAspectRatio="none" aria-hidden="true">
         <line x1={0} x2={WIDTH} y1={mid} y2={mid} className="checks-line" />
@@ -164,9 +173,8 @@ function Check({ check }: { readonly check: PublishedCheck }) {
       <div className="figures checks-figures">
         <span className={inside ? '' : 'checks-outside'}>
           {inside ? '' : '▲ '}
-          {checkFigure(check.value)}
-        </span>{' '}
-        in {checkFigure(check.low)} to {checkFigure(check.high)} {check.unit}
+          {checkFigures(check)}
+        </span>
       </div>
       <div className="soft checks-source">
         {check.source}; from memory, range {SURE[check.confidence]}

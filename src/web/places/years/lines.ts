@@ -46,7 +46,7 @@ function plainLine(id: string, habits: readonly HabitRecord[]): Line | null {
     return {
       ...common,
       name: 'As planned',
-      what: 'The books as they stand, and nothing beyond the plan.',
+      what: 'The books as they stand and nothing laid beyond the plan; last year’s crops grow again.',
       followed: 'planned',
     };
   }
