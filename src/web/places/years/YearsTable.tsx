@@ -28,8 +28,8 @@ export function YearsTable({ view, measure, measures }: YearsTableProps) {
       ))}
       <p className="soft hint">
         Organic matter is told for the top {measures.thickness(SAMPLED_DEPTH_CM)} beneath all layers, as a
-        probe under the mulch would find it. What lies on top counts as a layer until it has become humus and
-        sunk in. Fresh matter that wakes old humus (priming) is not counted.
+        laboratory would find it there. What lies on top counts as a layer until it has sunk in. Fresh matter
+        that wakes old humus (priming) is not counted.
       </p>
     </section>
   );
