@@ -1,8 +1,6 @@
 import { Postings } from '../../ledger/postings.ts';
 import { describe, expect, it } from 'vitest';
-import { dayNumberOf } from '../../climate/calendar.ts';
-import type { ClimateNormals } from '../../climate/climate.ts';
-import { findLibraryMaterial } from '../../materials/library.ts';
+import { crop, lay, material, START, weather } from '../../../../tests/fixtures/bare-bed.ts';
 import type { Material } from '../../materials/material.ts';
 import {
   ammoniaProneShare,
@@ -17,47 +15,13 @@ import { defaultParameters } from '../parameters.ts';
 import { openingFromPile, runPile } from '../pile.ts';
 import { reportSoil } from '../soil-report.ts';
 import { bookmark, returnTo, runTo, startRun, type BedRun } from '../run.ts';
-import { SOIL_DEFAULTS, type ApplyMaterial, type BedScenario, type CropPlan } from '../scenario.ts';
+import { SOIL_DEFAULTS, type ApplyMaterial, type BedScenario } from '../scenario.ts';
 import { stackMulch } from './mulch-stack.ts';
 import { decayFreely } from './unlimited-decay.ts';
 import { washAndVolatilize } from './wash-in.ts';
 
-/** Rules of the model that bind only at the edge of what a garden is, each on a bed that reaches it. */
-const START = dayNumberOf({ year: 2021, month: 6, day: 1 });
+// Rules of the model that bind only at the edge of what a garden is, each on a bed that reaches it.
 const p = defaultParameters;
-const weather = (temperatureC: number, rainMm = 0, evapotranspirationMm = 0): ClimateNormals => ({
-  temperatureC: Array<number>(12).fill(temperatureC),
-  rainMm: Array<number>(12).fill(rainMm),
-  evapotranspirationMm: Array<number>(12).fill(evapotranspirationMm),
-});
-const material = (id: string): Material => findLibraryMaterial(id)!;
-const lay = (
-  of: string | Material,
-  massFreshKgPerM2: number,
-  change: Partial<ApplyMaterial> = {},
-): ApplyMaterial => ({
-  type: 'apply',
-  day: START,
-  material: typeof of === 'string' ? material(of) : of,
-  massFreshKgPerM2,
-  dugDepthCm: 0,
-  exposure: 'normal',
-  isOnPath: false,
-  ...change,
-});
-const crop = (change: Partial<CropPlan> = {}): CropPlan => ({
-  id: 'crop',
-  plantDay: START,
-  harvestDay: START + 60,
-  nitrogenDemandGPerM2: 4,
-  rootDepthCm: 40,
-  isLegume: false,
-  isPerennial: false,
-  deepShare: 0,
-  residueShare: 0,
-  residueDugDepthCm: 0,
-  ...change,
-});
 const soil = { ...SOIL_DEFAULTS, organicMatterPct: 4, bulkDensityGPerCm3: 1.2 };
 
 function started(change: Partial<BedScenario> & { readonly days: number }): BedRun {

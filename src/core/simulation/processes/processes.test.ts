@@ -1,23 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { dayNumberOf } from '../../climate/calendar.ts';
+import { crop, lay, material, START, weather } from '../../../../tests/fixtures/bare-bed.ts';
 import type { ClimateNormals } from '../../climate/climate.ts';
 import type { FlowName } from '../../ledger/flows.ts';
-import { findLibraryMaterial } from '../../materials/library.ts';
-import type { Material } from '../../materials/material.ts';
 import { reportCohort, reportCrop } from '../report.ts';
 import { runTo, startRun, type BedRun } from '../run.ts';
-import { SOIL_DEFAULTS, type ApplyMaterial, type BedScenario, type CropPlan } from '../scenario.ts';
+import { SOIL_DEFAULTS, type BedScenario, type CropPlan } from '../scenario.ts';
 import { rootDepthCm } from '../crop-growth.ts';
 import { defaultParameters } from '../parameters.ts';
 
-/** What each process does on a bed arranged so that little else happens. */
-const START = dayNumberOf({ year: 2021, month: 6, day: 1 });
-
-const weather = (temperatureC: number, rainMm: number, evapotranspirationMm: number): ClimateNormals => ({
-  temperatureC: Array<number>(12).fill(temperatureC),
-  rainMm: Array<number>(12).fill(rainMm),
-  evapotranspirationMm: Array<number>(12).fill(evapotranspirationMm),
-});
+// What each process does on a bed arranged so that little else happens.
 
 interface Arrangement {
   readonly days: number;
@@ -52,34 +43,6 @@ function finished({ days, climate = weather(15, 0, 0), soil = {}, ...rest }: Arr
   return run;
 }
 
-const material = (id: string): Material => findLibraryMaterial(id)!;
-const lay = (
-  of: string | Material,
-  massFreshKgPerM2: number,
-  change: Partial<ApplyMaterial> = {},
-): ApplyMaterial => ({
-  type: 'apply',
-  day: START,
-  material: typeof of === 'string' ? material(of) : of,
-  massFreshKgPerM2,
-  dugDepthCm: 0,
-  exposure: 'normal',
-  isOnPath: false,
-  ...change,
-});
-const crop = (change: Partial<CropPlan> = {}): CropPlan => ({
-  id: 'crop',
-  plantDay: START,
-  harvestDay: START + 60,
-  nitrogenDemandGPerM2: 4,
-  rootDepthCm: 40,
-  isLegume: false,
-  isPerennial: false,
-  deepShare: 0,
-  residueShare: 0,
-  residueDugDepthCm: 0,
-  ...change,
-});
 const flow = ({ bed }: BedRun, ...names: FlowName[]): number =>
   names.reduce((sum, name) => sum + bed.state.postings[name], 0);
 const cohort = ({ bed }: BedRun, i = 0) => reportCohort(bed, bed.state.cohorts[i]);
