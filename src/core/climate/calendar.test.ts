@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayNumberFromIso, isoDateOf } from './calendar.ts';
+import { calendarDateOf, CalendarWalk, dayNumberFromIso, daysInMonth, isoDateOf } from './calendar.ts';
 
 describe('day numbers', () => {
   it('count from 1 January of year 1', () => {
@@ -17,4 +17,21 @@ describe('day numbers', () => {
       expect(() => dayNumberFromIso(text, ['entries', 0, 'date'])).toThrow(/^entries\.0\.date must /);
     },
   );
+});
+
+describe('a walk through the calendar', () => {
+  it('knows every day as the calendar does, over leap years and a century', () => {
+    const first = dayNumberFromIso('2095-12-30', []);
+    const walk = new CalendarWalk(first);
+    for (let day = first; day < first + 2200; day++) {
+      const { year, month } = calendarDateOf(day);
+      expect({ ...calendarDateOf(day), monthLength: daysInMonth(year, month) }).toEqual({
+        year: walk.year,
+        month: walk.month,
+        day: walk.day,
+        monthLength: walk.monthLength,
+      });
+      walk.goOn();
+    }
+  });
 });

@@ -63,3 +63,29 @@ export function dayNumberFromIso(text: unknown, path: FieldPath): DayNumber {
   }
   return dayNumberOf({ year, month, day });
 }
+
+/** Goes from a day to the next, and knows the calendar as it goes: quicker than asking for each date anew. */
+export class CalendarWalk {
+  year: number;
+  month: number;
+  day: number;
+  monthLength: number;
+
+  constructor(firstDay: DayNumber) {
+    const { year, month, day } = calendarDateOf(firstDay);
+    this.year = year;
+    this.month = month;
+    this.day = day;
+    this.monthLength = daysInMonth(year, month);
+  }
+
+  /** Mutates the walk. */
+  goOn(): void {
+    this.day += 1;
+    if (this.day <= this.monthLength) return;
+    this.day = 1;
+    this.month = this.month === 12 ? 1 : this.month + 1;
+    if (this.month === 1) this.year += 1;
+    this.monthLength = daysInMonth(this.year, this.month);
+  }
+}

@@ -1,4 +1,4 @@
-import { calendarDateOf, dayNumberFromIso, daysInMonth, type DayNumber } from './calendar.ts';
+import { calendarDateOf, CalendarWalk, dayNumberFromIso, daysInMonth, type DayNumber } from './calendar.ts';
 import type { ClimateNormals } from './climate.ts';
 import { total } from '../numerics/total.ts';
 import { q10Modifier, temperatureModifier } from './modifiers.ts';
@@ -51,18 +51,11 @@ export function sumOverDays(
   untilDay: DayNumber,
   of: (airC: number) => number,
 ): number {
-  let { year, month, day } = calendarDateOf(fromDay);
-  let monthLength = daysInMonth(year, month);
+  const walk = new CalendarWalk(fromDay);
   let sum = 0;
   for (let i = fromDay; i < untilDay; i++) {
-    sum += of(temperatureOnDate(normals.temperatureC, year, month, day));
-    day += 1;
-    if (day > monthLength) {
-      day = 1;
-      month = month === 12 ? 1 : month + 1;
-      if (month === 1) year += 1;
-      monthLength = daysInMonth(year, month);
-    }
+    sum += of(temperatureOnDate(normals.temperatureC, walk.year, walk.month, walk.day));
+    walk.goOn();
   }
   return sum;
 }
@@ -128,10 +121,10 @@ export function weatherSeries(
     yearlySurfaceC: total(normals.temperatureC.map((t) => surfaceTemperatureC(t, rules.frostFactor))) / 12,
   };
   const monthOf = monthlyMeans(normals, seeded);
-  let { year, month, day } = calendarDateOf(firstDay);
-  let monthLength = daysInMonth(year, month);
+  const walk = new CalendarWalk(firstDay);
   let gatheredRainMm = 0;
   for (let i = 0; i < dayCount; i++) {
+    const { year, month, day, monthLength } = walk;
     const asMeasured = measuredOn.get(firstDay + i);
     const means = monthOf(year, month);
     let airC = asMeasured?.temperatureC;
@@ -155,13 +148,7 @@ export function weatherSeries(
       series.rainMm[i] = gatheredRainMm;
       gatheredRainMm = 0;
     }
-    day += 1;
-    if (day > monthLength) {
-      day = 1;
-      month = month === 12 ? 1 : month + 1;
-      if (month === 1) year += 1;
-      monthLength = daysInMonth(year, month);
-    }
+    walk.goOn();
   }
   return series;
 }
