@@ -63,7 +63,8 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
           </ul>
           <Learning learnt={shown.range.learnt} learning={learning} names={datedNames} />
           <p className="soft hint">
-            {draws} times the same bed, materials and rates drawn from their likely ranges
+            {draws} times the same bed: materials, soil, rates and the weather of the years drawn from their
+            likely ranges
             {shown.range.drawsOfYears > 0 && `, ${shown.range.drawsOfYears} of them for ten years`}; the bands
             hold 8 in 10.
           </p>
