@@ -24,6 +24,11 @@ export class DecayClass {
     this.rateFactor = rateFactor;
     this.exposure = exposure;
     this.driver = driver;
+    // A part of no share loses nothing, whatever its class says: it is never asked to work out its losses.
+    this.quickLoss = 0;
+    this.structuralLoss = 0;
+    this.woodyLoss = 0;
+    this.microbialLoss = 0;
   }
 }
 

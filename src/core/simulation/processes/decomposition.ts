@@ -46,8 +46,10 @@ function decayCohort(bed: Bed, step: SubStep, cohort: Cohort, beneath: Cohort | 
   }
   let isNeedy = false;
   if (livingCarbon(cohort) > 0) {
-    updateDecayClass(cohort.contactDecay, constants.parameters, step.modifiers, constants.dtDays);
-    updateDecayClass(cohort.upperDecay, constants.parameters, step.modifiers, constants.dtDays);
+    const { parameters, dtDays } = constants;
+    const contactShare = cohort.dugDepthCm === 0 ? cohort.contactShare : cohort.shareInContactZone;
+    if (contactShare > 0) updateDecayClass(cohort.contactDecay, parameters, step.modifiers, dtDays);
+    if (contactShare < 1) updateDecayClass(cohort.upperDecay, parameters, step.modifiers, dtDays);
     isNeedy = !decayFreely(bed, step, cohort);
     if (isNeedy) weighNeedy(bed, step, cohort, beneath);
   }
