@@ -221,8 +221,8 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
     {
       key: 'below',
       targetY: Math.min(HEIGHT - 4, rootEnd + (SUBSOIL_CM / 2) * scale),
-      title: 'Below the bed',
-      detail: `${measures.rate(sample.belowBedG)} for deep roots`,
+      title: 'Below, for deep roots',
+      detail: measures.rate(sample.belowBedG),
       color: COLORS.softInk,
     },
   ];

@@ -12,19 +12,26 @@ import {
 } from './section-frame.ts';
 
 const LABEL_HEIGHT = 33;
+const LINE_HEIGHT = 13;
+/** What fits beside the drawing on one line. */
+const MOST_DETAIL_LETTERS = 31;
 
 /** A name beside the drawing, and the height of what it names. */
 export interface Label {
   readonly key: string;
   readonly targetY: number;
   readonly title: string;
+  /** One line or several. */
   readonly detail: string;
   readonly color: string;
 }
 
 export function Labels({ labels }: { labels: readonly Label[] }) {
   const tops = stackLabels(
-    labels.map(({ targetY }) => ({ targetY, height: LABEL_HEIGHT })),
+    labels.map(({ targetY, detail }) => ({
+      targetY,
+      height: LABEL_HEIGHT + (detail.split('\n').length - 1) * LINE_HEIGHT,
+    })),
     TOP,
     HEIGHT - 2,
   );
@@ -40,9 +47,18 @@ export function Labels({ labels }: { labels: readonly Label[] }) {
           <text x={LABEL_X} y={tops[i]! + 13} fontSize={12.5} fontWeight={650} fill={color}>
             {title}
           </text>
-          <text x={LABEL_X} y={tops[i]! + 27} fontSize={12} fill={COLORS.softInk} className="figure">
-            {detail}
-          </text>
+          {detail.split('\n').map((line, row) => (
+            <text
+              key={row}
+              x={LABEL_X}
+              y={tops[i]! + 27 + row * LINE_HEIGHT}
+              fontSize={12}
+              fill={COLORS.softInk}
+              className="figure"
+            >
+              {line}
+            </text>
+          ))}
         </g>
       ))}
     </g>
@@ -89,7 +105,10 @@ export function layerLabels(placed: readonly PlacedLayer[], measures: Measures):
 export function zoneDetail(availableG: number, heldG: number, soilC: number, measures: Measures): string {
   const held =
     heldG >= HELD_SHOWN_FROM_G ? [`${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} held`] : [];
-  return [`${measures.rate(availableG)} free`, ...held, measures.warmth(soilC)].join(', ');
+  const free = `${measures.rate(availableG)} free`;
+  const rest = [...held, measures.warmth(soilC)].join(', ');
+  const line = `${free}, ${rest}`;
+  return line.length <= MOST_DETAIL_LETTERS ? line : `${free}\n${rest}`;
 }
 
 const HELD_NAMED_FROM_G = 0.25;
