@@ -389,3 +389,18 @@ describe('decay in one pass', () => {
     }
   });
 });
+
+describe('humus alone', () => {
+  it('is a part of the organic matter it stands beside, however much ash was laid', () => {
+    const run = finished({
+      days: 1500,
+      events: Array.from({ length: 4 }, (_, year) =>
+        lay('compost_manure', 60, { day: START + year * 365, dugDepthCm: 15 }),
+      ),
+    });
+    const { humusPct, organicMatterPct, humusOfFirstSoilPct } = reportSoil(run.bed);
+    expect(humusPct).toBeLessThan(organicMatterPct);
+    // Against the soil of the start alone it would be more than all organic matter.
+    expect(humusOfFirstSoilPct).toBeGreaterThan(organicMatterPct);
+  });
+});
