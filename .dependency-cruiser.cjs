@@ -1,35 +1,69 @@
-// Who may import whom. Row may import column:
-//   core -> core; contract -> core; words -> core, contract; server -> core, contract, words;
-//   cli, standins -> core, contract; web -> core, contract, words, and the type of the server's API in web/api only.
-const may = (from, ...to) => ({
+// Who may import whom. Layers from the ground up: refusals, records, core, contract, words, then server and web,
+// and beside them cli and standins. docs/architecture.md draws it; tests/architecture plants a breach of every rule.
+
+const TESTS = '[.]test[.]tsx?$';
+
+/** A layer may import itself and these. */
+const layer = (from, ...to) => ({
   name: `${from}-imports`,
-  comment: `src/${from} may import only ${to.join(', ')}`,
+  comment: `src/${from} may import only ${to.join(', ') || 'itself'}`,
   severity: 'error',
-  from: { path: `^src/${from}/` },
+  from: { path: `^src/${from}/`, pathNot: TESTS },
   to: { path: '^src/', pathNot: `^src/(${[from, ...to].join('|')})/` },
 });
+
+/** Wings of the core from the ground up: each may import those before it. */
+const WINGS = ['ground', 'model', 'yard', 'bed', 'season', 'long-run'];
+const wings = WINGS.map((wing, i) => ({
+  name: `core-${wing}-looks-down`,
+  comment: `src/core/${wing} may import only itself and the wings below it`,
+  severity: 'error',
+  from: { path: `^src/core/${wing}/`, pathNot: TESTS },
+  to: { path: '^src/core/', pathNot: `^src/core/(${WINGS.slice(0, i + 1).join('|')})/` },
+}));
 
 module.exports = {
   forbidden: [
     {
-      name: 'no-cycles',
+      name: 'no-circles',
+      comment: 'Files that import each other in a circle cannot be read one after the other; types count too',
       severity: 'error',
       from: { path: '^src' },
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      to: { circular: true },
+    },
+    layer('refusals'),
+    layer('records', 'refusals'),
+    layer('core', 'refusals', 'records'),
+    layer('contract', 'refusals', 'records', 'core'),
+    layer('words', 'refusals', 'records', 'core', 'contract'),
+    layer('server', 'refusals', 'records', 'core', 'contract', 'words'),
+    layer('cli', 'refusals', 'records', 'core', 'contract', 'words'),
+    layer('standins', 'refusals', 'records', 'core', 'contract'),
+    layer('web', 'refusals', 'records', 'core', 'contract', 'words', 'server'),
+    {
+      name: 'core-depends-on-no-package',
+      severity: 'error',
+      from: { path: '^src/(core|refusals)/', pathNot: TESTS },
+      to: { pathNot: '^src/', dependencyTypesNot: ['local'] },
     },
     {
-      name: 'core-depends-on-nothing',
+      name: 'core-runs-no-schema',
+      comment: 'The core knows records by their types; lists of words and dates are plain values',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: '[.]test[.]ts$' },
-      to: { pathNot: '^src/core/', dependencyTypesNot: ['local'] },
+      from: { path: '^src/core/', pathNot: TESTS },
+      to: {
+        path: '^src/records/',
+        pathNot: '^src/records/(vocabulary|iso-date)',
+        dependencyTypesNot: ['type-only'],
+      },
     },
-    may('core'),
-    may('contract', 'core'),
-    may('words', 'core', 'contract'),
-    may('server', 'core', 'contract', 'words'),
-    may('cli', 'core', 'contract'),
-    may('standins', 'core', 'contract'),
-    may('web', 'core', 'contract', 'words', 'server'),
+    ...wings,
+    {
+      name: 'units-and-numerics-know-no-domain',
+      severity: 'error',
+      from: { path: '^src/core/ground/(units|numerics)/', pathNot: TESTS },
+      to: { path: '^src/core/', pathNot: '^src/core/ground/(units|numerics)/' },
+    },
     {
       name: 'web-knows-only-the-type-of-the-api',
       severity: 'error',
@@ -43,31 +77,23 @@ module.exports = {
       to: { path: '^src/server/' },
     },
     {
-      name: 'units-and-numerics-know-no-domain',
-      severity: 'error',
-      from: { path: '^src/core/(units|numerics)/' },
-      to: { path: '^src/core/', pathNot: '^src/core/(units|numerics)/|^src/core/input-error' },
-    },
-    {
-      name: 'materials-and-climate-come-before-the-rest',
-      severity: 'error',
-      from: { path: '^src/core/(materials|climate)/' },
-      to: {
-        path: '^src/core/',
-        pathNot: '^src/core/(units|numerics|materials|climate)/|^src/core/input-error',
-      },
-    },
-    {
       name: 'only-the-store-knows-sql',
       severity: 'error',
       from: { path: '^src/', pathNot: '^src/server/(db|jobs|main)' },
       to: { path: 'better-sqlite3' },
     },
     {
+      name: 'only-the-app-knows-routes',
+      comment: 'What the server does is not bound to how it is asked',
+      severity: 'error',
+      from: { path: '^src/server/', pathNot: '^src/server/(app[.]ts|routes/)' },
+      to: { path: '^src/server/routes/' },
+    },
+    {
       name: 'no-test-code-in-the-product',
       severity: 'error',
-      from: { path: '^src/', pathNot: '[.]test[.]tsx?$' },
-      to: { path: '[.]test[.]tsx?$|^tests/' },
+      from: { path: '^src/', pathNot: TESTS },
+      to: { path: `${TESTS}|^tests/` },
     },
   ],
   options: {

@@ -1,9 +1,8 @@
-import { judgeYield } from '../core/char/burn-yield.ts';
-import { BURN_METHODS, type BurnMethod } from '../core/char/char-codes.ts';
-import { charDose } from '../core/char/char-dose.ts';
-import { lastingCarbon } from '../core/char/permanence.ts';
-import { requireNumber, requireOneOf } from '../core/input-error.ts';
-import { CHAR_TEMPERATURES } from '../core/materials/material.ts';
+import { judgeYield } from '../core/yard/char/burn-yield.ts';
+import { BURN_METHODS, type BurnMethod, CHAR_TEMPERATURES } from '../records/vocabulary.ts';
+import { charDose } from '../core/yard/char/char-dose.ts';
+import { lastingCarbon } from '../core/yard/char/permanence.ts';
+import { requireNumber, requireOneOf } from '../refusals/input-error.ts';
 import { numberOption, UsageError, type Arguments } from './arguments.ts';
 import { csvText, jsonText, rowsOf } from './output.ts';
 

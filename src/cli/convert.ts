@@ -1,13 +1,14 @@
 import Papa from 'papaparse';
 import { gardenFileText, type GardenFile } from '../contract/garden-file.ts';
-import { rowSchemas } from '../contract/imports.ts';
-import { problemsOf } from '../contract/problem-fields.ts';
+import { rowSchemas } from '../records/collections.ts';
+import { findingsOf } from '../contract/problem-fields.ts';
 import { findTable, GARDEN_TABLES, type Table } from '../contract/tables/garden-tables.ts';
 import { likelyTable, recognize } from '../contract/tables/recognize.ts';
 import { readRow, tableCells } from '../contract/tables/table-rows.ts';
 import { oneWord, UsageError, type Arguments } from './arguments.ts';
 import { gardenIn, readJson, readText } from './files.ts';
 import { csvText } from './output.ts';
+import { refusalSentence } from '../words/refusal-words.ts';
 import { InvalidFile } from './validate.ts';
 
 function tableAsked(id: string): Table {
@@ -22,6 +23,10 @@ function tableAsked(id: string): Table {
 const isCsv = (fileName: string): boolean => /\.(csv|tsv|txt)$/i.test(fileName);
 
 /** A table somebody else wrote, in our columns, units and dates. */
+/** A field as its column is headed. */
+const headerOf = (table: Table, field: string): string =>
+  table.columns.find((column) => column.field === field)?.header ?? field;
+
 function tableFromTable(fileName: string, { options }: Arguments): string {
   const parsed = Papa.parse<string[]>(readText(fileName).replace(/^\ufeff/, ''), {
     skipEmptyLines: 'greedy',
@@ -38,8 +43,8 @@ function tableFromTable(fileName: string, { options }: Arguments): string {
   const read = rows.map((row) => readRow(table, row, mapping, names, () => undefined));
   const faults = read.flatMap(({ record, reasons }, i) => {
     const checked = rowSchemas[table.collection].safeParse(record);
-    const all = reasons.length > 0 || checked.success ? reasons : problemsOf(checked.error);
-    return all.map(({ sentence }) => `row ${i + 2}: ${sentence}`);
+    const all = reasons.length > 0 || checked.success ? reasons : findingsOf(checked.error);
+    return all.map((found) => `row ${i + 2}: ${refusalSentence(headerOf(table, found.at.field), found)}`);
   });
   if (faults.length > 0) throw new InvalidFile(faults.join('\n'));
   return csvText(

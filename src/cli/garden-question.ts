@@ -1,9 +1,9 @@
-import { dayNumberFromIso, type DayNumber } from '../core/climate/calendar.ts';
-import type { BedBooks } from '../core/records/bed-records.ts';
-import { bedScenario } from '../core/records/bed-scenario.ts';
-import { booksOfBed, carriedForward, materialFinder } from '../core/records/garden-books.ts';
-import type { FindMaterial } from '../core/materials/find-material.ts';
-import type { BedScenario } from '../core/simulation/scenario.ts';
+import { dayNumberFromIso, type DayNumber } from '../core/ground/climate/calendar.ts';
+import type { BedBooks } from '../core/bed/books/bed-books.ts';
+import { bedScenario } from '../core/bed/books/bed-scenario.ts';
+import { booksOfBed, carriedForward, materialFinder } from '../core/bed/books/garden-books.ts';
+import type { FindMaterial } from '../core/ground/materials/find-material.ts';
+import type { BedScenario } from '../core/model/simulation/scenario.ts';
 import type { GardenFile } from '../contract/garden-file.ts';
 import { recordsOfFile } from '../contract/garden-records.ts';
 import { todayOf, UsageError, type Arguments } from './arguments.ts';

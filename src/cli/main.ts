@@ -1,4 +1,5 @@
-import { InputError } from '../core/input-error.ts';
+import { InputError } from '../refusals/input-error.ts';
+import { refusalSentence } from '../words/refusal-words.ts';
 import { readArguments, UsageError, type Arguments } from './arguments.ts';
 import { char } from './char.ts';
 import { convert } from './convert.ts';
@@ -31,11 +32,15 @@ function main(words: readonly string[]): string {
   return args.options.help ? helpFor(args.command) : command(args);
 }
 
+/** A refusal names its field as the file spells it: a terminal is used by those who write files. */
+const textOf = (error: Error): string =>
+  error instanceof InputError ? refusalSentence(error.path.join('.'), error.refusal) : error.message;
+
 try {
   process.stdout.write(main(process.argv.slice(2)));
 } catch (error) {
   const isOurs = error instanceof InputError || error instanceof UsageError || error instanceof InvalidFile;
   if (!isOurs) throw error;
-  process.stderr.write(`${error.message}${error instanceof InputError ? '.' : ''}\n`);
+  process.stderr.write(`${textOf(error)}\n`);
   process.exitCode = error instanceof InvalidFile ? INVALID : BAD_INPUT;
 }

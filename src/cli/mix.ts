@@ -1,8 +1,9 @@
-import { blend, type BlendPart } from '../core/mixing/blend.ts';
-import { findLibraryMaterial } from '../core/materials/library.ts';
-import type { FindMaterial } from '../core/materials/find-material.ts';
-import { materialFinder } from '../core/records/garden-books.ts';
-import { AMOUNT_UNITS, isDepthUnit, massFreshKgFromAmount, type AmountUnit } from '../core/units/amount.ts';
+import { AMOUNT_UNITS, type AmountUnit } from '../records/vocabulary.ts';
+import { blend, type BlendPart } from '../core/yard/mixing/blend.ts';
+import { findLibraryMaterial } from '../core/ground/materials/library.ts';
+import type { FindMaterial } from '../core/ground/materials/find-material.ts';
+import { materialFinder } from '../core/bed/books/garden-books.ts';
+import { isDepthUnit, massFreshKgFromAmount } from '../core/ground/units/amount.ts';
 import { recordsOfFile } from '../contract/garden-records.ts';
 import { numberOption, UsageError, type Arguments } from './arguments.ts';
 import { gardenIn, readJson } from './files.ts';

@@ -1,7 +1,10 @@
-import { modelFaults } from '../contract/check-garden.ts';
-import { COLLECTION_NAMES, gardenFile, upgraded } from '../contract/garden-file.ts';
+import { COLLECTION_NAMES } from '../records/collections.ts';
+import { modelFindings } from '../contract/check-garden.ts';
+import { gardenFile, upgraded } from '../contract/garden-file.ts';
 import { recordsOfFile } from '../contract/garden-records.ts';
-import { problemsOf } from '../contract/problem-fields.ts';
+import { type TitledRecords } from '../words/record-titles.ts';
+import { titledSentence } from '../words/refusal-words.ts';
+import { findingsOf, inGardenFile } from '../contract/problem-fields.ts';
 import { readScenarioFile } from '../contract/scenario-file.ts';
 import { reportScenario } from '../contract/scenario-report.ts';
 import { oneWord, todayOf, type Arguments } from './arguments.ts';
@@ -15,16 +18,14 @@ function validGarden(json: unknown, args: Arguments): string {
   const read = gardenFile.safeParse(upgraded(json));
   if (!read.success)
     throw new InvalidFile(
-      problemsOf(read.error)
-        .map(({ sentence }) => sentence)
+      findingsOf(read.error)
+        .map((found) => titledSentence(inGardenFile(found, json), json as TitledRecords))
         .join('\n'),
     );
   const file = read.data;
-  const faults = modelFaults(recordsOfFile(file), todayOf(args));
-  if (faults.length > 0) {
-    const lines = faults.map(({ collection, id, reason }) => `${collection} ${id ?? ''}: ${reason.sentence}`);
-    throw new InvalidFile(lines.join('\n'));
-  }
+  const findings = modelFindings(recordsOfFile(file), todayOf(args));
+  if (findings.length > 0)
+    throw new InvalidFile(findings.map((found) => titledSentence(found, file)).join('\n'));
   const counts = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, file[name].length]));
   return jsonText({
     valid: true,

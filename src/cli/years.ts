@@ -1,8 +1,8 @@
-import { booksAsPlanned, booksWithHabit } from '../core/years/habit-books.ts';
-import { endOfYears } from '../core/years/outlook-days.ts';
-import { MOST_YEARS } from '../core/years/habit.ts';
-import { runYears } from '../core/years/run-years.ts';
-import { MODEL_VERSION } from '../core/simulation/parameters.ts';
+import { booksAsPlanned, booksWithHabit } from '../core/long-run/years/habit-books.ts';
+import { endOfYears } from '../core/long-run/years/outlook-days.ts';
+import { MOST_YEARS } from '../records/vocabulary.ts';
+import { runYears } from '../core/long-run/years/run-years.ts';
+import { MODEL_VERSION } from '../core/model/simulation/parameters.ts';
 import { yearsTable } from '../contract/tables/years-table.ts';
 import { numberOption, oneWord, UsageError, type Arguments } from './arguments.ts';
 import { gardenIn, isGardenFile, readJson } from './files.ts';

@@ -1,14 +1,11 @@
 import { z } from 'zod';
-import { InputError } from '../core/input-error.ts';
-import { MODEL_VERSION } from '../core/simulation/parameters.ts';
-import { filed, id } from './fields.ts';
-import { habitFiled } from './habit-records.ts';
-import { journalFiled } from './journal-records.ts';
-import { problemsOf } from './problem-fields.ts';
-import { bedFiled, buildUpFiled, entryFiled, gardenFiled, materialFiled, plantingFiled } from './records.ts';
-import { weatherFiled } from './weather-records.ts';
+import { InputError } from '../refusals/input-error.ts';
+import { MODEL_VERSION } from '../core/model/simulation/parameters.ts';
+import { filedCollections, type CollectionName } from '../records/collections.ts';
+import { filed, id } from '../records/fields.ts';
+import { gardenFiled } from '../records/garden.ts';
+import { findingsOf } from './problem-fields.ts';
 import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
-import { labResultFiled, lotFiled, movementFiled, recipeFiled } from './stock-records.ts';
 
 export { GARDEN_FILE_FORMAT };
 
@@ -26,25 +23,14 @@ const photoFiled = z.strictObject({
   base64: z.base64(),
 });
 
-/** Kinds of records in a garden file, in the order in which one may lean on another. */
-export const filedCollections = {
-  materials: materialFiled,
-  labResults: labResultFiled,
-  recipes: recipeFiled,
-  buildUps: buildUpFiled,
-  habits: habitFiled,
-  lots: lotFiled,
-  movements: movementFiled,
-  beds: bedFiled,
-  entries: entryFiled,
-  plantings: plantingFiled,
-  journal: journalFiled,
-  weather: weatherFiled,
-} as const;
-export type CollectionName = keyof typeof filedCollections;
-export const COLLECTION_NAMES = Object.keys(filedCollections) as CollectionName[];
-
-const list = <Schema extends z.ZodType>(schema: Schema) => z.array(schema).max(MOST_RECORDS);
+type Lists = { [Name in CollectionName]: z.ZodArray<(typeof filedCollections)[Name]> };
+/** A list of each kind, in the order of the collections. */
+const lists = Object.fromEntries(
+  Object.entries(filedCollections).map(([name, schema]) => [
+    name,
+    z.array(schema as z.ZodType).max(MOST_RECORDS),
+  ]),
+) as unknown as Lists;
 
 export const gardenFile = z.strictObject({
   format: z.literal(GARDEN_FILE_FORMAT),
@@ -52,18 +38,7 @@ export const gardenFile = z.strictObject({
   /** Version of the model the garden was followed by when the file was made; a newer one follows it anew. */
   model: z.int().min(1).max(MODEL_VERSION),
   garden: gardenFiled,
-  materials: list(materialFiled),
-  labResults: list(labResultFiled),
-  recipes: list(recipeFiled),
-  buildUps: list(buildUpFiled),
-  habits: list(habitFiled),
-  lots: list(lotFiled),
-  movements: list(movementFiled),
-  beds: list(bedFiled),
-  entries: list(entryFiled),
-  plantings: list(plantingFiled),
-  journal: list(journalFiled),
-  weather: list(weatherFiled),
+  ...lists,
   /** The pictures of the log; absent when the file was made without them. */
   photos: z.array(photoFiled).max(MOST_PHOTOS).optional(),
 });
@@ -83,18 +58,14 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
 /** The file as the newest version would have it. Throws InputError when it is none of ours, or from a newer program. */
 export function upgraded(raw: unknown): object {
   if (!isObject(raw) || raw['format'] !== GARDEN_FILE_FORMAT) {
-    throw new InputError(['format'], 'bad_shape', `must be "${GARDEN_FILE_FORMAT}": this is no garden file`);
+    throw new InputError(['format'], 'notAGardenFile', { format: GARDEN_FILE_FORMAT });
   }
   const version = raw['version'];
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
-    throw new InputError(['version'], 'bad_shape', 'must be a whole number from 1 on');
+    throw new InputError(['version'], 'notWhole', { got: version, isFromOne: true });
   }
   if (version > GARDEN_FILE_VERSION) {
-    throw new InputError(
-      ['version'],
-      'unknown',
-      `is ${version}, and this Vine Ledger reads up to ${GARDEN_FILE_VERSION}: update Vine Ledger to open it`,
-    );
+    throw new InputError(['version'], 'newerFile', { version, newest: GARDEN_FILE_VERSION });
   }
   let file: object = raw;
   for (let from = version; from < GARDEN_FILE_VERSION; from++)
@@ -106,9 +77,8 @@ export function upgraded(raw: unknown): object {
 export function readGardenFile(raw: unknown): GardenFile {
   const read = gardenFile.safeParse(upgraded(raw));
   if (read.success) return read.data;
-  const first = problemsOf(read.error)[0]!;
-  const path = read.error.issues[0]!.path.map((key) => (typeof key === 'symbol' ? String(key) : key));
-  throw new InputError(path, 'bad_shape', first.sentence.slice(first.field.length + 1).replace(/\.$/, ''));
+  const [first] = findingsOf(read.error);
+  throw InputError.of(first!);
 }
 
 /** The text of a file: the same garden always gives the same bytes. */

@@ -1,3 +1,4 @@
+import { refusalOf } from '../../tests/fixtures/refused.ts';
 import { describe, expect, it } from 'vitest';
 import { bedOf } from '../../tests/fixtures/books.ts';
 import { outlinesAsGeoJson, readOutlines } from './geojson.ts';
@@ -69,10 +70,10 @@ describe('outlines as GeoJSON', () => {
       type: 'FeatureCollection',
       features: [{ type: 'Feature', properties: { name }, geometry }],
     };
-    expect(readOutlines(JSON.stringify(file), [mapped])[0].reasons[0].field).toBe(field);
+    expect(readOutlines(JSON.stringify(file), [mapped])[0].reasons[0].at.field).toBe(field);
   });
 
   it.each(['{', '[]', '{"type":"Topology"}'])('are refused in words when the file is none: %s', (text) => {
-    expect(() => readOutlines(text, [mapped])).toThrow(/GeoJSON/);
+    expect(refusalOf(() => readOutlines(text, [mapped]))).toMatch(/GeoJSON/);
   });
 });

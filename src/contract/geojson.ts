@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { InputError } from '../core/input-error.ts';
-import { outlineAreaM2, type Corner } from '../core/records/outline.ts';
-import type { FieldProblem } from './problem-fields.ts';
-import type { BedRecord } from './records.ts';
+import { InputError } from '../refusals/input-error.ts';
+import { outlineAreaM2, type Corner } from '../core/bed/books/outline.ts';
+import { finding, refusal, type Finding } from '../refusals/refusal.ts';
+import type { BedRecord } from '../records/bed.ts';
 
 /** GeoJSON (RFC 7946): outlines of beds as polygons, longitude before latitude. */
 const position = z.array(z.number()).min(2).max(3);
@@ -47,7 +47,7 @@ export interface OutlineRow {
   readonly outline: Corner[];
   /** Inside the outline; beside the area in the book it shows whether they are the same bed. */
   readonly areaM2: number;
-  readonly reasons: readonly FieldProblem[];
+  readonly reasons: readonly Finding[];
 }
 
 const textOf = (value: unknown): string =>
@@ -89,19 +89,17 @@ interface Judged {
   readonly isPolygon: boolean;
 }
 
-function reasonsAgainst({ bed, name, outline, areaM2, isPolygon }: Judged): FieldProblem[] {
-  if (!isPolygon) return [{ field: 'geometry', sentence: 'geometry must be a polygon.' }];
-  if (!bed) return [{ field: 'name', sentence: `name is that of no bed of this garden; got "${name}".` }];
+function reasonsAgainst({ bed, name, outline, areaM2, isPolygon }: Judged): Finding[] {
+  if (!isPolygon) return [finding(refusal('notAPolygon'), 'geometry')];
+  if (!bed) return [finding(refusal('bedUnnamed', { name }), 'name')];
   const isOnEarth = outline.every(
     ([longitude, latitude]) => Math.abs(longitude) <= 180 && Math.abs(latitude) <= 90,
   );
   if (!isOnEarth) {
-    return [{ field: 'geometry', sentence: 'geometry must be in degrees, longitude before latitude.' }];
+    return [finding(refusal('notDegrees'), 'geometry')];
   }
   if (outline.length < 3 || areaM2 === 0) {
-    return [
-      { field: 'geometry', sentence: 'geometry must have three corners at least, and something inside.' },
-    ];
+    return [finding(refusal('tooFewCorners'), 'geometry')];
   }
   return [];
 }
@@ -112,14 +110,10 @@ export function readOutlines(text: string, beds: readonly BedRecord[]): OutlineR
   try {
     json = JSON.parse(text);
   } catch {
-    throw new InputError(['file'], 'bad_shape', 'is not GeoJSON: it is no JSON at all');
+    throw new InputError(['file'], 'notJson');
   }
   const read = collection.safeParse(json);
   if (read.success) return read.data.features.map((one) => rowOf(one, beds));
   if (feature.safeParse(json).success) return [rowOf(json, beds)];
-  throw new InputError(
-    ['file'],
-    'bad_shape',
-    'must be a GeoJSON FeatureCollection with a polygon for each bed',
-  );
+  throw new InputError(['file'], 'notGeoJson');
 }

@@ -1,27 +1,6 @@
 import { z } from 'zod';
-import { COLLECTION_NAMES, type CollectionName } from './garden-file.ts';
-import { habitDraft } from './habit-records.ts';
-import { journalRow } from './journal-records.ts';
-import type { FieldProblem } from './problem-fields.ts';
-import { bedDraft, buildUpDraft, entryRow, materialDraft, plantingRow } from './records.ts';
-import { weatherRow } from './weather-records.ts';
-import { labResultDraft, lotDraft, movementDraft, recipeDraft } from './stock-records.ts';
-
-/** What a line of a table must be, by the kind of record it makes. */
-export const rowSchemas: Readonly<Record<CollectionName, z.ZodType<object>>> = {
-  materials: materialDraft,
-  labResults: labResultDraft,
-  recipes: recipeDraft,
-  buildUps: buildUpDraft,
-  habits: habitDraft,
-  lots: lotDraft,
-  movements: movementDraft,
-  beds: bedDraft,
-  entries: entryRow,
-  plantings: plantingRow,
-  journal: journalRow,
-  weather: weatherRow,
-};
+import { COLLECTION_NAMES, type CollectionName } from '../records/collections.ts';
+import type { FieldProblem } from './problem.ts';
 
 export const MOST_ROWS = 50_000;
 
@@ -43,6 +22,8 @@ export interface ImportRow {
   /** Its place in the list, from 0. */
   readonly index: number;
   readonly id: string;
+  /** What a gardener calls it: its name, or what was done where and when. */
+  readonly title: string;
   readonly outcome: ImportOutcome;
   /** What differs from the record that is kept. */
   readonly fields: readonly string[];

@@ -1,52 +1,64 @@
 import type { z } from 'zod';
-import type { FieldPath } from '../core/input-error.ts';
-
-/** One thing wrong with an input: where, and what must hold, as a sentence a gardener understands. */
-export interface FieldProblem {
-  readonly field: string;
-  readonly sentence: string;
-}
+import { fieldOf, finding, refusal, type Finding, type Refusal } from '../refusals/refusal.ts';
 
 const isNumericIssue = (issue: z.core.$ZodIssue): boolean =>
   issue.code === 'invalid_type' && (issue.expected === 'number' || issue.expected === 'int');
 
-const KIND_IN_WORDS: Record<string, string> = {
-  string: 'text',
-  array: 'a list',
-  object: 'an object',
-  boolean: 'true or false',
-};
+const lengthOf = (origin: string): 'characters' | 'items' | null =>
+  origin === 'string' ? 'characters' : origin === 'number' || origin === 'int' ? null : 'items';
 
-function requirementOf(issue: z.core.$ZodIssue): string {
-  if (isNumericIssue(issue)) return 'must be a finite number';
+function refusalOf(issue: z.core.$ZodIssue): Refusal {
+  if (isNumericIssue(issue)) return refusal('notANumber', { got: undefined });
   switch (issue.code) {
     case 'invalid_type': {
       const isMissing = issue.message.includes('received undefined');
-      return `${isMissing ? 'is missing; it ' : ''}must be ${KIND_IN_WORDS[issue.expected] ?? issue.expected}`;
+      return refusal('wrongKind', { wanted: issue.expected, isMissing });
     }
     case 'unrecognized_keys':
-      return `has unknown fields: ${issue.keys.join(', ')}`;
+      return refusal('unknownFields', { fields: issue.keys });
     case 'invalid_value':
-      return `must be one of ${issue.values.join(', ')}`;
-    case 'too_small':
-      return `must be ${issue.inclusive ? 'at least' : 'greater than'} ${String(issue.minimum)}${issue.origin === 'string' ? ' characters long' : ''}`;
-    case 'too_big':
-      return `must be at most ${String(issue.maximum)}${issue.origin === 'string' ? ' characters long' : ''}`;
+      return refusal('notOneOf', { allowed: issue.values.map(String), got: undefined });
+    case 'too_small': {
+      const least = Number(issue.minimum);
+      const bounds = issue.inclusive ? { min: least } : { above: least };
+      const of = lengthOf(issue.origin);
+      return of
+        ? refusal('wrongLength', { ...bounds, of })
+        : refusal('outOfRange', { ...bounds, got: undefined });
+    }
+    case 'too_big': {
+      const bounds = { max: Number(issue.maximum) };
+      const of = lengthOf(issue.origin);
+      return of
+        ? refusal('wrongLength', { ...bounds, of })
+        : refusal('outOfRange', { ...bounds, got: undefined });
+    }
     case 'invalid_union':
       return 'options' in issue && Array.isArray(issue.options)
-        ? `must be one of ${issue.options.join(', ')}`
-        : 'has none of the known forms';
+        ? refusal('notOneOf', { allowed: issue.options.map(String), got: undefined })
+        : refusal('noKnownForm');
+    case 'custom': {
+      const own = issue.params?.['refusal'] as Refusal | undefined;
+      return own ?? refusal('mustBe', { requirement: issue.message });
+    }
     default:
-      return issue.message;
+      return refusal('mustBe', { requirement: issue.message });
   }
 }
 
-export const fieldName = (path: FieldPath): string => (path.length === 0 ? 'input' : path.join('.'));
+/** What a schema refuses, field by field. */
+export const findingsOf = (error: Pick<z.core.$ZodError, 'issues'>): Finding[] =>
+  error.issues.map((issue) =>
+    finding(refusalOf(issue), fieldOf(issue.path.filter((key) => typeof key !== 'symbol'))),
+  );
 
-/** Zod's issues as field problems. */
-export function problemsOf(error: Pick<z.core.$ZodError, 'issues'>): FieldProblem[] {
-  return error.issues.map((issue) => {
-    const field = fieldName(issue.path.filter((key) => typeof key !== 'symbol'));
-    return { field, sentence: `${field} ${requirementOf(issue)}.` };
-  });
+const IN_A_LIST = /^(\w+)\.(\d+)\.(.+)$/;
+
+/** A finding about a whole garden file, put to the record of the list in which it lies. */
+export function inGardenFile(found: Finding, file: unknown): Finding {
+  const [, collection, index, field] = IN_A_LIST.exec(found.at.field) ?? [];
+  if (collection === undefined || field === undefined) return found;
+  const list = (file as Record<string, unknown>)[collection];
+  const record = Array.isArray(list) ? (list[Number(index)] as { id?: unknown } | null) : null;
+  return typeof record?.id === 'string' ? { ...found, at: { collection, id: record.id, field } } : found;
 }

@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { journalPosting } from './journal-records.ts';
-import { problemsOf } from './problem-fields.ts';
-import { bedDraft, entryDraft, gardenDraft, materialDraft, plantingDraft } from './records.ts';
+import { journalPosting } from './requests.ts';
+import { bedDraft } from '../records/bed.ts';
+import { entryDraft } from '../records/entry.ts';
+import { gardenDraft } from '../records/garden.ts';
+import { materialDraft } from '../records/material.ts';
+import { plantingDraft } from '../records/planting.ts';
+import { refusalSentence } from '../words/refusal-words.ts';
+import { findingsOf } from './problem-fields.ts';
 
 const twelve = Array<number>(12).fill(10);
 const garden = {
@@ -62,16 +67,19 @@ type What = keyof typeof SCHEMAS;
 function sentences(what: What, change: object): string[] {
   const [schema, whole] = SCHEMAS[what];
   const result = schema.safeParse({ ...whole, ...change });
-  return result.success ? [] : problemsOf(result.error).map(({ sentence }) => sentence);
+  return result.success
+    ? []
+    : findingsOf(result.error).map((found) => refusalSentence(found.at.field, found));
 }
 
 describe('drafts', () => {
   it('of a kind nobody knows are told the kinds there are', () => {
     const read = journalPosting.safeParse({ records: [{ id: 'a', kind: 'guess' }] });
-    expect(problemsOf(read.error!)).toEqual([
+    expect(findingsOf(read.error!)).toMatchObject([
       {
-        field: 'records.0.kind',
-        sentence: expect.stringMatching(/^records\.0\.kind must be one of observation, .*trial/) as string,
+        code: 'notOneOf',
+        facts: { allowed: ['observation', 'mark', 'brew', 'trial', 'plotReading', 'yearClose'] },
+        at: { collection: null, id: null, field: 'records.0.kind' },
       },
     ]);
   });
@@ -81,7 +89,7 @@ describe('drafts', () => {
   );
 
   it.each<[What, object, string]>([
-    ['garden', { name: '' }, 'name must be at least 1 characters long.'],
+    ['garden', { name: '' }, 'name must be at least 1 character long.'],
     ['garden', { measures: 'cubits' }, 'measures must be one of metric, customary.'],
     ['garden', { climate: { ...garden.climate, rainMm: [1] } }, 'climate.rainMm'],
     ['garden', { climate: undefined }, 'climate is missing; it must be an object.'],
@@ -93,7 +101,7 @@ describe('drafts', () => {
     ['bed', { isWatered: 'yes' }, 'isWatered must be true or false.'],
     ['bed', { colour: 'red' }, 'input has unknown fields: colour.'],
     ['entry', { date: '2026-02-30' }, 'date must be a day of the calendar; 2026-02-30 does not exist.'],
-    ['entry', { date: '1066-10-14' }, 'date must lie between the years 1700 and 2500; got 1066-10-14.'],
+    ['entry', { date: '1066-10-14' }, 'date must lie between 1960-01-01 and 2100-12-31; got 1066-10-14.'],
     ['entry', { date: '1850-10-14' }, 'date must lie between 1960-01-01 and 2100-12-31; got 1850-10-14.'],
     ['entry', { unit: 'handfuls' }, 'unit must be one of cm'],
     ['entry', { id: 'two words' }, 'id must be 1 to 64 letters'],

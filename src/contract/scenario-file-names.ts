@@ -1,5 +1,5 @@
-import { InputError } from '../core/input-error.ts';
-import { PARAMETER_CLASSES, PARAMETER_TABLE } from '../core/simulation/parameters.ts';
+import { InputError } from '../refusals/input-error.ts';
+import { PARAMETER_CLASSES, PARAMETER_TABLE } from '../core/model/simulation/parameters.ts';
 
 /** Core field names that the file spells otherwise; within a material first, then anywhere. */
 const FILE_NAMES: Record<string, string> = {
@@ -90,5 +90,5 @@ export function inFileWords(error: InputError): InputError {
   const path = error.path.map((key) =>
     typeof key === 'string' ? (SYMBOL_BY_NAME[key] ?? FILE_NAMES[key] ?? key) : key,
   );
-  return new InputError(path, error.code, error.requirement);
+  return error.at(path);
 }

@@ -1,10 +1,10 @@
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
-import { SEEDED_WEATHER_DEFAULTS, type SeededWeather } from '../core/climate/seeded-weather.ts';
-import { InputError, type FieldPath } from '../core/input-error.ts';
-import { findLibraryMaterial } from '../core/materials/library.ts';
-import { MATERIAL_DEFAULTS, type CarbonPools, type Material } from '../core/materials/material.ts';
-import { woodChipMaterial } from '../core/materials/wood-chips.ts';
-import type { ParameterOverrides, SoilHistory } from '../core/simulation/parameters.ts';
+import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { SEEDED_WEATHER_DEFAULTS, type SeededWeather } from '../core/ground/climate/seeded-weather.ts';
+import { InputError, type FieldPath } from '../refusals/input-error.ts';
+import { findLibraryMaterial } from '../core/ground/materials/library.ts';
+import { MATERIAL_DEFAULTS, type CarbonPools, type Material } from '../core/ground/materials/material.ts';
+import { woodChipMaterial } from '../core/ground/materials/wood-chips.ts';
+import type { ParameterOverrides, SoilHistory } from '../core/model/simulation/parameters.ts';
 import {
   DEFAULT_STEPS_PER_DAY,
   PILE_STEPS_PER_DAY,
@@ -14,9 +14,10 @@ import {
   type CropPlan,
   type PilePlan,
   type SoilStart,
-} from '../core/simulation/scenario.ts';
-import type { SupplementPlan } from '../core/supplement/least-doses.ts';
-import { problemsOf } from './problem-fields.ts';
+} from '../core/model/simulation/scenario.ts';
+import type { SupplementPlan } from '../core/bed/supplement/least-doses.ts';
+import { finding } from '../refusals/refusal.ts';
+import { findingsOf } from './problem-fields.ts';
 import { NAME_BY_SYMBOL } from './scenario-file-names.ts';
 import {
   scenarioFile,
@@ -81,7 +82,7 @@ const REQUIRED = ['moisture', 'c', 'n', 'density'] as const;
 
 function requireLibraryMaterial(id: string, path: FieldPath): Material {
   const found = findLibraryMaterial(id);
-  if (!found) throw new InputError(path, 'unknown', `names no material of the library; got "${id}"`);
+  if (!found) throw new InputError(path, 'namesNone', { what: 'libraryMaterial', got: id });
   return found;
 }
 
@@ -99,7 +100,7 @@ function materialFrom(file: MaterialFile, path: FieldPath): Material {
   }
   for (const name of REQUIRED) {
     if (file[name] === undefined) {
-      throw new InputError([...path, name], 'bad_shape', 'is missing; a material needs it');
+      throw new InputError([...path, name], 'missing', { hint: 'material' });
     }
   }
   // The core checks every figure; a missing or misspelt one is refused there by name.
@@ -153,7 +154,7 @@ function applicationFrom(
   };
   if (file.pile !== undefined) return { ...common, pileId: file.pile };
   if (file.material === undefined) {
-    throw new InputError([...path, 'material'], 'bad_shape', 'is missing; name a material or a pile');
+    throw new InputError([...path, 'material'], 'missing', { hint: 'materialOrPile' });
   }
   const material = materialFrom(file.material, [...path, 'material']);
   return { ...common, material: file.override ? overridden(material, file.override) : material };
@@ -228,7 +229,7 @@ function parametersFrom(file: Record<string, unknown>): ParameterOverrides {
     Object.entries(file).map(([symbol, value]) => {
       const name = NAME_BY_SYMBOL[symbol];
       if (name === undefined) {
-        throw new InputError(['params', symbol], 'unknown', 'is not a parameter of the model');
+        throw new InputError(['params', symbol], 'namesNone', { what: 'parameter', got: null });
       }
       return [name, value];
     }),
@@ -250,16 +251,13 @@ const DEFAULT_REPORT_EVERY_DAYS = 7;
 export function readScenarioFile(json: unknown): ScenarioRequest {
   const parsed = scenarioFile.safeParse(json);
   if (!parsed.success) {
-    const issue = parsed.error.issues[0]!;
-    const [problem] = problemsOf(parsed.error);
-    const field = problem!.field;
-    const requirement = problem!.sentence.slice(field.length + 1).replace(/\.$/, '');
-    throw new InputError(issue.path.length === 0 ? ['scenario'] : field.split('.'), 'bad_shape', requirement);
+    const [first] = findingsOf(parsed.error);
+    throw InputError.of(first!.at.field === 'input' ? finding(first!, 'scenario') : first!);
   }
   const file = parsed.data;
   const reportEveryDays = file.report_every ?? DEFAULT_REPORT_EVERY_DAYS;
   if (!(Number.isInteger(reportEveryDays) && reportEveryDays >= 1)) {
-    throw new InputError(['report_every'], 'out_of_range', 'must be a whole number of days, at least 1');
+    throw new InputError(['report_every'], 'notWhole', { got: reportEveryDays, of: 'days', isFromOne: true });
   }
   const scenario: BedScenario = {
     startDay: dayNumberFromIso(file.start, ['start']),

@@ -1,24 +1,24 @@
-import { isoDateOf } from '../core/climate/calendar.ts';
-import { InputError } from '../core/input-error.ts';
-import { carbonIncome } from '../core/ledger/balance.ts';
-import { FLOW_COUNT } from '../core/ledger/flows.ts';
-import { readPostings } from '../core/ledger/postings.ts';
-import { MODEL_VERSION } from '../core/simulation/parameters.ts';
-import type { Bed } from '../core/simulation/bed.ts';
-import type { Cohort } from '../core/simulation/cohort.ts';
-import type { Crop } from '../core/simulation/crop.ts';
-import { reportSoil } from '../core/simulation/soil-report.ts';
-import { BALANCE_TOLERANCE, runTo, startRun, type BedRun } from '../core/simulation/run.ts';
-import { readBooks } from '../core/simulation/books.ts';
-import type { PileResult } from '../core/simulation/pile.ts';
+import { isoDateOf } from '../core/ground/climate/calendar.ts';
+import { InputError } from '../refusals/input-error.ts';
+import { carbonIncome } from '../core/model/ledger/balance.ts';
+import { FLOW_COUNT } from '../core/model/ledger/flows.ts';
+import { readPostings } from '../core/model/ledger/postings.ts';
+import { MODEL_VERSION } from '../core/model/simulation/parameters.ts';
+import type { Bed } from '../core/model/simulation/bed.ts';
+import type { Cohort } from '../core/model/simulation/cohort.ts';
+import type { Crop } from '../core/model/simulation/crop.ts';
+import { reportSoil } from '../core/model/simulation/soil-report.ts';
+import { BALANCE_TOLERANCE, runTo, startRun, type BedRun } from '../core/model/simulation/run.ts';
+import { readBooks } from '../core/model/simulation/books.ts';
+import type { PileResult } from '../core/model/simulation/pile.ts';
 import {
   mineralNitrogen,
   mulchHeightCm,
   reportCohort,
   reportCrop,
   type PoolAmounts,
-} from '../core/simulation/report.ts';
-import { leastDoses, type Dose } from '../core/supplement/least-doses.ts';
+} from '../core/model/simulation/report.ts';
+import { leastDoses, type Dose } from '../core/bed/supplement/least-doses.ts';
 import { inFileWords } from './scenario-file-names.ts';
 import type { ScenarioRequest } from './scenario-file.ts';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { date } from './fields.ts';
+import { date } from '../records/fields.ts';
 
 /** A day as a station tells it; figures may be missing or absurd, so each is read by itself later. */
 export const stationDays = z.object({

@@ -1,12 +1,14 @@
-import type { BedRecord, BedRevision, EntryChange, EntryDraft, EntryRecord } from '../contract/records.ts';
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
-import { InputError } from '../core/input-error.ts';
-import { materialFinder } from '../core/records/garden-books.ts';
-import { nearestMaterialId } from '../core/stock/nearest-material.ts';
-import { massFreshKgFromAmount } from '../core/units/amount.ts';
+import type { BedRecord } from '../records/bed.ts';
+import type { BedRevision } from '../contract/requests.ts';
+import type { EntryChange, EntryDraft, EntryRecord } from '../records/entry.ts';
+import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { InputError } from '../refusals/input-error.ts';
+import { materialFinder } from '../core/bed/books/garden-books.ts';
+import { nearestMaterialId } from '../core/yard/stock/nearest-material.ts';
+import { massFreshKgFromAmount } from '../core/ground/units/amount.ts';
 import { keptForStock, requireSoundStock } from './kept-stock.ts';
 import { notFound } from './problems.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './routes/answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
 import type { Stores } from './stores.ts';
 
 const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };
@@ -47,7 +49,7 @@ export function weighed(
   });
   const material = findMaterial(kept.materialId, dayNumberFromIso(kept.date, ['date']));
   if (!material) {
-    throw new InputError(['materialId'], 'unknown', `names no material; got "${kept.materialId}"`);
+    throw new InputError(['materialId'], 'namesNone', { what: 'material', got: kept.materialId });
   }
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
   return { ...kept, massFreshKg: massFreshKgFromAmount(kept.amount, kept.unit, measured) };

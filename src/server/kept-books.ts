@@ -1,9 +1,12 @@
-import { fieldAsEntered } from '../contract/as-entered.ts';
-import type { BedRecord, EntryRecord, MaterialRecord, PlantingRecord } from '../contract/records.ts';
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
-import { InputError } from '../core/input-error.ts';
-import { checkBooks } from '../core/records/check-books.ts';
-import { drawsOnStock, materialFinder, siteOf, takenByBed } from '../core/records/garden-books.ts';
+import type { BedRecord } from '../records/bed.ts';
+import type { EntryRecord } from '../records/entry.ts';
+import type { MaterialRecord } from '../records/material.ts';
+import type { PlantingRecord } from '../records/planting.ts';
+import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { InputError } from '../refusals/input-error.ts';
+import { checkBooks } from '../core/bed/books/check-books.ts';
+import { drawsOnStock, materialFinder, siteOf, takenByBed } from '../core/bed/books/garden-books.ts';
+import { recordTitle, type TitledRecords } from '../words/record-titles.ts';
 import { keptForStock, measuredWeather, requireSoundStock } from './kept-stock.ts';
 import { fromInputError, notFound, senseless, type ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
@@ -49,7 +52,13 @@ export function requireSoundBooks(stores: Stores, bedId: string, today: string, 
     );
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    throw problemAbout(error, { entries, plantings, about: change.about });
+    throw problemAbout(error, change.about ?? [], {
+      beds: [bed],
+      entries,
+      plantings,
+      materials,
+      lots: stores.lots.listOf(garden.id),
+    });
   }
 }
 
@@ -78,24 +87,15 @@ function takenFromSoundStock(
 /** A fault of the record itself by its field; a fault it causes elsewhere by a sentence about that record. */
 function problemAbout(
   error: InputError,
-  books: {
-    entries: readonly EntryRecord[];
-    plantings: readonly PlantingRecord[];
-    about?: readonly string[] | undefined;
+  about: readonly string[],
+  books: TitledRecords & {
+    readonly entries: readonly EntryRecord[];
+    readonly plantings: readonly PlantingRecord[];
   },
 ): ProblemError {
   const [list, index, ...rest] = error.path;
   if ((list !== 'entries' && list !== 'plantings') || typeof index !== 'number') return fromInputError(error);
   const culprit = books[list].at(index);
-  if (!culprit || books.about?.includes(culprit.id))
-    return fromInputError(
-      new InputError(
-        rest.map((key) => (typeof key === 'string' ? fieldAsEntered(key) : key)),
-        error.code,
-        error.requirement,
-      ),
-    );
-  const when = 'date' in culprit ? culprit.date : culprit.plantedOn;
-  const what = list === 'entries' ? 'entry' : 'planting';
-  return senseless(`${what} of ${when}`, rest.join('.'), error.requirement);
+  if (!culprit || about.includes(culprit.id)) return fromInputError(error.at(rest));
+  return senseless(recordTitle(list, culprit.id, books), rest, error.refusal);
 }

@@ -1,10 +1,10 @@
-import { fieldAsEntered } from '../contract/as-entered.ts';
-import type { MeasuredDay } from '../core/climate/weather.ts';
-import { InputError } from '../core/input-error.ts';
-import { materialFinder, stockBooksOf, type GardenRecords } from '../core/records/garden-books.ts';
-import { proveStock } from '../core/stock/prove-stock.ts';
-import type { StockBooks, StockRun } from '../core/stock/run-stock.ts';
-import { found } from './routes/answers.ts';
+import type { MeasuredDay } from '../records/weather.ts';
+import { InputError } from '../refusals/input-error.ts';
+import { materialFinder, stockBooksOf, type GardenRecords } from '../core/bed/books/garden-books.ts';
+import { proveStock } from '../core/yard/stock/prove-stock.ts';
+import type { StockBooks, StockRun } from '../core/yard/stock/run-stock.ts';
+import { recordTitle, type TitledRecords } from '../words/record-titles.ts';
+import { found } from './answers.ts';
 import { fromInputError, senseless, type ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
 
@@ -54,19 +54,23 @@ export function requireSoundStock(records: GardenRecords, today: string, about: 
     return proveStock(books, materialFinder(records), today);
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    throw problemAbout(error, books, about);
+    throw problemAbout(error, records, books, about);
   }
 }
 
 /** A fault of the record itself by its field; one it causes elsewhere by a sentence about that record. */
-function problemAbout(error: InputError, books: StockBooks, about: readonly string[]): ProblemError {
+function problemAbout(
+  error: InputError,
+  records: TitledRecords,
+  books: StockBooks,
+  about: readonly string[],
+): ProblemError {
   const [list, index, ...rest] = error.path;
-  const path = rest.map((key) => (typeof key === 'string' ? fieldAsEntered(key) : key));
   if (typeof index !== 'number' || (list !== 'movements' && list !== 'takes')) return fromInputError(error);
   const culprit = list === 'movements' ? books.movements[index] : books.takes[index];
   if (!culprit) return fromInputError(error);
   const id = 'entryId' in culprit ? culprit.entryId : culprit.id;
-  if (about.includes(id)) return fromInputError(new InputError(path, error.code, error.requirement));
-  const what = list === 'movements' ? 'stock posting' : 'entry on a bed';
-  return senseless(`${what} of ${culprit.date}`, path.join('.'), error.requirement);
+  if (about.includes(id)) return fromInputError(error.at(rest));
+  const title = recordTitle(list === 'movements' ? 'movements' : 'entries', id, records);
+  return senseless(title, rest, error.refusal);
 }

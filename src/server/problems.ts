@@ -1,10 +1,12 @@
 import type { Context } from 'hono';
 import { HTTPException } from 'hono/http-exception';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
-import type { Problem } from '../contract/records.ts';
-import { fieldName } from '../contract/problem-fields.ts';
-import { faultSentence, InputError } from '../core/input-error.ts';
+import type { Problem } from '../contract/problem.ts';
+import type { Finding, FieldPath, Refusal } from '../refusals/refusal.ts';
+import { fieldOf, finding } from '../refusals/refusal.ts';
+import { InputError } from '../refusals/input-error.ts';
 import { fieldWords } from '../words/field-words.ts';
+import { refusalSentence, told } from '../words/refusal-words.ts';
 import { IdTaken } from './stores.ts';
 
 /** Something the caller should hear about, as problem details (RFC 9457). */
@@ -31,19 +33,20 @@ export const stale = (current: unknown): ProblemError =>
   );
 
 /** Input that was understood and cannot be kept, field by field. */
-export const invalid = (errors: NonNullable<Problem['errors']>): ProblemError =>
-  new ProblemError(422, 'Not accepted', errors.map(({ sentence }) => sentence).join(' '), { errors });
+export function invalid(findings: readonly Finding[]): ProblemError {
+  const errors = findings.map(told);
+  return new ProblemError(422, 'Not accepted', errors.map(({ sentence }) => sentence).join(' '), { errors });
+}
 
 /** An error of the model about records, led by the field of the draft when it is about that draft. */
-export const fromInputError = (error: InputError): ProblemError => {
-  const field = fieldName(error.path);
-  return invalid([{ field, sentence: faultSentence(field, error.requirement) }]);
-};
+export const fromInputError = (error: InputError): ProblemError =>
+  invalid([finding(error.refusal, fieldOf(error.path))]);
 
-/** Something kept already that a write would make impossible; `what` names it with its day. */
-export const senseless = (what: string, field: string, requirement: string): ProblemError => {
-  const fault = faultSentence(`its ${fieldWords(field)}`, requirement);
-  const detail = `The ${what} would no longer make sense: ${fault} Change that one first.`;
+/** Something kept already that a write would make impossible; `what` is its title. */
+export const senseless = (what: string, path: FieldPath, refused: Refusal): ProblemError => {
+  const why = refusalSentence(`its ${fieldWords(fieldOf(path))}`, refused);
+  const title = `${what.charAt(0).toUpperCase()}${what.slice(1)}`;
+  const detail = `${title}, would no longer make sense: ${why} Change that one first.`;
   return new ProblemError(422, 'Not accepted', detail);
 };
 
@@ -54,6 +57,13 @@ export const IN_WORDS = {
   readOnly:
     'The file of the books cannot be written to: the disk is full, or it may only be read. Make room or mend that, then start Vine Ledger again. Nothing was changed.',
 } as const;
+
+/** Whether the database refused what was to be written, without a word that a gardener would understand. */
+export const isConstraint = (error: unknown): boolean =>
+  error instanceof Error &&
+  'code' in error &&
+  typeof error.code === 'string' &&
+  error.code.startsWith('SQLITE_CONSTRAINT');
 
 /** What the database driver says when the disk, not the request, is at fault; undefined for all else. */
 function diskProblem(error: Error): ProblemError | undefined {
@@ -74,7 +84,7 @@ function diskProblem(error: Error): ProblemError | undefined {
       'Another program holds the file of the books; try again in a moment.',
     );
   }
-  if (code.startsWith('SQLITE_CONSTRAINT')) {
+  if (isConstraint(error)) {
     return new ProblemError(
       422,
       'Not accepted',

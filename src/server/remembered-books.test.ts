@@ -1,6 +1,6 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { join } from 'node:path';
-import type { GardenBooks } from '../contract/records.ts';
+import type { GardenBooks } from '../contract/garden-books.ts';
 import { bedOf, GARDEN, plantingOf } from '../../tests/fixtures/books.ts';
 import { newFolder, removeFolder } from '../../tests/http/server.ts';
 import { openBooks, type BooksFile } from './db/books-file.ts';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { GardenRecord } from '../contract/records.ts';
+import type { GardenRecord } from '../records/garden.ts';
 import { measuredWeather } from './kept-stock.ts';
 import { RememberedEntries } from './remembered-entries.ts';
 import type { Stores } from './stores.ts';

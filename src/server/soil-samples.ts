@@ -1,11 +1,11 @@
 import type { SampleSent } from '../contract/instruments.ts';
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
-import { phOn } from '../core/advice/conflicts.ts';
-import { projectBed } from '../core/projection/bed-projection.ts';
-import { bedScenario } from '../core/records/bed-scenario.ts';
-import { booksOfBed, carriedForward, materialFinder } from '../core/records/garden-books.ts';
+import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { phOn } from '../core/bed/advice/conflicts.ts';
+import { projectBed } from '../core/bed/projection/bed-projection.ts';
+import { bedScenario } from '../core/bed/books/bed-scenario.ts';
+import { booksOfBed, carriedForward, materialFinder } from '../core/bed/books/garden-books.ts';
 import { keptRecords } from './kept-stock.ts';
-import { found } from './routes/answers.ts';
+import { found } from './answers.ts';
 import type { Stores } from './stores.ts';
 
 /** 1 g/m2 is 10 kg/ha. */

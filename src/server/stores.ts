@@ -1,16 +1,18 @@
-import type {
-  BedRecord,
-  BuildUpRecord,
-  EntryRecord,
-  GardenRecord,
-  MaterialRecord,
-  PlantingRecord,
-} from '../contract/records.ts';
-import type { CollectionName } from '../contract/garden-file.ts';
-import type { HabitRecord } from '../contract/habit-records.ts';
-import type { FeedRecord, JournalRecord, PhotoRecord } from '../contract/journal-records.ts';
-import type { WeatherRecord } from '../contract/weather-records.ts';
-import type { LabResultRecord, LotRecord, MovementRecord, RecipeRecord } from '../contract/stock-records.ts';
+import type { BedRecord } from '../records/bed.ts';
+import type { BuildUpRecord } from '../records/build-up.ts';
+import type { EntryRecord } from '../records/entry.ts';
+import type { GardenRecord } from '../records/garden.ts';
+import type { MaterialRecord } from '../records/material.ts';
+import type { PlantingRecord } from '../records/planting.ts';
+import type { CollectionName } from '../records/collections.ts';
+import type { HabitRecord } from '../records/habit.ts';
+import type { FeedRecord, PhotoRecord } from '../contract/keepsakes.ts';
+import type { JournalRecord } from '../records/journal.ts';
+import type { WeatherRecord } from '../records/weather.ts';
+import type { LabResultRecord } from '../records/lab-result.ts';
+import type { LotRecord } from '../records/lot.ts';
+import type { MovementRecord } from '../records/movement.ts';
+import type { RecipeRecord } from '../records/recipe.ts';
 
 /** An id that a removed record still holds, so that removing it can be undone. */
 export class IdTaken extends Error {}

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { dayNumberFromIso, isoDateOf } from '../core/climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf } from '../core/ground/climate/calendar.ts';
 import { instantWords } from '../words/dates.ts';
 import { dateHere } from './today.ts';
 

@@ -1,7 +1,8 @@
-import { problemsOf } from '../contract/problem-fields.ts';
+import { findingsOf } from '../contract/problem-fields.ts';
+import { told } from '../words/refusal-words.ts';
 import { stationDays, type StationReading } from '../contract/weather-station.ts';
-import { weatherRow } from '../contract/weather-records.ts';
-import { dayNumberFromIso, isoDateOf } from '../core/climate/calendar.ts';
+import { weatherRow } from '../records/weather.ts';
+import { dayNumberFromIso, isoDateOf } from '../core/ground/climate/calendar.ts';
 import { askInstrument, type InstrumentAddresses } from './instruments.ts';
 
 const MOST_DAYS = 3660;
@@ -17,14 +18,14 @@ export async function readWeather(
   const first = dayNumberFromIso(from, ['from']);
   const last = Math.min(dayNumberFromIso(until, ['until']), first + MOST_DAYS);
   const path = `/days?from=${from}&until=${isoDateOf(last)}`;
-  const told = await askInstrument(weather, stationDays, 'weather station', { path });
+  const answer = await askInstrument(weather, stationDays, 'weather station', { path });
   const days = new Map<string, StationReading['days'][number]>();
   const leftOut: { date: string; sentence: string }[] = [];
-  for (const raw of told.days) {
+  for (const raw of answer.days) {
     const read = weatherRow.safeParse(raw);
     const date = typeof raw['date'] === 'string' ? raw['date'] : '';
     if (!read.success) {
-      leftOut.push({ date, sentence: problemsOf(read.error)[0]!.sentence });
+      leftOut.push({ date, sentence: told(findingsOf(read.error)[0]!).sentence });
     } else if (date < from || date > isoDateOf(last)) {
       leftOut.push({ date, sentence: 'was not asked for.' });
     } else if (days.has(date)) {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { BedAdvice } from '../core/advice/bed-advice.ts';
-import type { Caution } from '../core/advice/cautions.ts';
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
-import type { PlannedDose } from '../core/advice/dose-plan.ts';
-import { SCHOOL_RULES } from '../core/advice/schools.ts';
+import type { BedAdvice } from '../core/bed/advice/bed-advice.ts';
+import type { Caution } from '../core/bed/advice/cautions.ts';
+import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import type { PlannedDose } from '../core/bed/advice/dose-plan.ts';
+import { SCHOOL_RULES } from '../core/bed/advice/schools.ts';
 import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from './advice-words.ts';
 import { measuresOf } from './measures.ts';
 import { cautionInWords } from './words.ts';

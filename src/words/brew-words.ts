@@ -1,4 +1,4 @@
-import type { BrewId } from '../core/brews/brew-recipes.ts';
+import type { BrewId } from '../records/vocabulary.ts';
 
 export const BREW_WORDS: Record<BrewId, { readonly name: string; readonly aim: string }> = {
   compostTea: { name: 'Compost tea', aim: 'over cardboard, so that it softens and comes alive' },

@@ -1,7 +1,6 @@
-import type { ChargeRecipeId, CharFineness, BurnMethod } from '../core/char/char-codes.ts';
-import type { FeedstockShape } from '../core/char/burn-methods.ts';
-import type { YieldVerdict } from '../core/char/burn-yield.ts';
-import type { CharTemperature } from '../core/materials/material.ts';
+import type { ChargeRecipeId, CharFineness, BurnMethod, CharTemperature } from '../records/vocabulary.ts';
+import type { FeedstockShape } from '../core/yard/char/burn-methods.ts';
+import type { YieldVerdict } from '../core/yard/char/burn-yield.ts';
 
 export const METHOD_WORDS: Record<BurnMethod, { readonly name: string; readonly how: string }> = {
   emberRescue: {

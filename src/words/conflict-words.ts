@@ -1,7 +1,7 @@
-import type { Conflict } from '../core/advice/conflicts.ts';
-import { ASH_YEARLY_CAP_G_PER_M2 } from '../core/ash/ash-gate.ts';
-import type { HarvestWait } from '../core/advice/waits.ts';
-import type { DayNumber } from '../core/climate/calendar.ts';
+import type { Conflict } from '../core/bed/advice/conflicts.ts';
+import { ASH_YEARLY_CAP_G_PER_M2 } from '../core/yard/ash/ash-gate.ts';
+import type { HarvestWait } from '../core/bed/advice/waits.ts';
+import type { DayNumber } from '../core/ground/climate/calendar.ts';
 import { dateNear } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';

@@ -1,4 +1,4 @@
-import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../core/climate/calendar.ts';
+import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../core/ground/climate/calendar.ts';
 
 export const MONTH_NAMES = [
   'January',

@@ -1,4 +1,4 @@
-import type { EntryRecord } from '../contract/records.ts';
+import type { EntryRecord } from '../records/entry.ts';
 import { percent, plainFigure } from './figures.ts';
 import { SOIL_NITROGEN_WORDS, UNIT_WORDS, type Measures } from './measures.ts';
 import { layName, type LayNames } from './record-names.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fieldWords, inFieldWords } from './field-words.ts';
+import { fieldWords } from './field-words.ts';
 
 describe('fields in words', () => {
   it.each([
@@ -17,10 +17,5 @@ describe('fields in words', () => {
     ['amount', 'amount'],
   ])('%s is the %s', (field, words) => {
     expect(fieldWords(field)).toBe(words);
-  });
-
-  it('take the place of the name at the beginning of a sentence, and nowhere else', () => {
-    expect(inFieldWords('areaM2', 'areaM2 must be greater than 0.')).toBe('area must be greater than 0.');
-    expect(inFieldWords('areaM2', 'The bed is gone.')).toBe('The bed is gone.');
   });
 });

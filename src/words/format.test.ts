@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayNumberFromIso } from '../core/climate/calendar.ts';
+import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
 import { aboutWhen, ageInWords, dateNear, monthTick } from './dates.ts';
 import { cell, figure, fixed, plainFigure, roundFigure } from './figures.ts';
 import { measuresOf } from './measures.ts';

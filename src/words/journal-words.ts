@@ -1,15 +1,6 @@
-import type { Expectation, Expected, Verdict } from '../core/journal/expectation.ts';
-import type {
-  HowMany,
-  LeafStep,
-  Observation,
-  Observed,
-  ObservedType,
-  PlantSign,
-  Smell,
-  Vigor,
-  WaterBehavior,
-} from '../core/journal/journal-records.ts';
+import type { Expectation, Expected, Verdict } from '../core/season/journal/expectation.ts';
+import type { HowMany, LeafStep, PlantSign, Smell, Vigor, WaterBehavior } from '../records/vocabulary.ts';
+import type { Observation, Observed, ObservedType } from '../records/journal.ts';
 import { plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 import { SQUEEZE_WORDS } from './stock-words.ts';

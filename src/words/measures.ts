@@ -1,9 +1,8 @@
-import type { GardenRecord } from '../contract/records.ts';
-import { STOCK_UNITS, type AmountUnit } from '../core/units/amount.ts';
-import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../core/units/area.ts';
-import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../core/units/length.ts';
-import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../core/units/mass.ts';
-import type { SoilNitrogenUnit } from '../core/units/soil-nitrogen.ts';
+import type { GardenRecord } from '../records/garden.ts';
+import { STOCK_UNITS, type AmountUnit, type SoilNitrogenUnit } from '../records/vocabulary.ts';
+import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../core/ground/units/area.ts';
+import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../core/ground/units/length.ts';
+import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../core/ground/units/mass.ts';
 import {
   LITRES_PER_CUBIC_FOOT,
   LITRES_PER_CUP,
@@ -11,7 +10,7 @@ import {
   LITRES_PER_GALLON,
   LITRES_PER_METRIC_BARROW,
   LITRES_PER_TEASPOON,
-} from '../core/units/volume.ts';
+} from '../core/ground/units/volume.ts';
 import { fixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */

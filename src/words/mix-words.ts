@@ -1,7 +1,7 @@
-import type { MixCaution } from '../core/mixing/mix-cautions.ts';
-import type { MixFix, Remedy } from '../core/mixing/mix-fixes.ts';
-import type { MixPurpose } from '../core/mixing/purposes.ts';
-import type { MixMiss } from '../core/mixing/solve-mix.ts';
+import type { MixCaution } from '../core/yard/mixing/mix-cautions.ts';
+import type { MixFix, Remedy } from '../core/yard/mixing/mix-fixes.ts';
+import type { MixPurpose } from '../records/vocabulary.ts';
+import type { MixMiss } from '../core/yard/mixing/mix-miss.ts';
 import { percent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 import { ratioFigure } from './stock-words.ts';

@@ -1,7 +1,7 @@
-import type { Cause, EvidenceCode, PaleFacts } from '../core/diagnosis/causes.ts';
-import type { Fit } from '../core/diagnosis/diagnose.ts';
-import type { RemedyOutcome } from '../core/diagnosis/remedies.ts';
-import type { PlantSign } from '../core/journal/journal-records.ts';
+import type { Cause, EvidenceCode, PaleFacts } from '../core/bed/diagnosis/causes.ts';
+import type { Fit } from '../core/bed/diagnosis/diagnose.ts';
+import type { RemedyOutcome } from '../core/bed/diagnosis/remedies.ts';
+import type { PlantSign } from '../records/vocabulary.ts';
 import { dateNear } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';
 import { PLANT_SIGN_WORDS } from './journal-words.ts';

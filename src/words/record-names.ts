@@ -1,7 +1,9 @@
-import type { EntryRecord, GardenBooks, PlantingRecord } from '../contract/records.ts';
-import { findCrop } from '../core/crops/crop-library.ts';
-import { findLibraryMaterial } from '../core/materials/library.ts';
-import { residueId } from '../core/simulation/events.ts';
+import type { EntryRecord } from '../records/entry.ts';
+import type { GardenBooks } from '../contract/garden-books.ts';
+import type { PlantingRecord } from '../records/planting.ts';
+import { findCrop } from '../core/ground/crops/crop-library.ts';
+import { findLibraryMaterial } from '../core/ground/materials/library.ts';
+import { residueId } from '../core/model/simulation/events.ts';
 
 export const materialName = (materialId: string, materials: GardenBooks['materials']): string =>
   materials.find(({ id }) => id === materialId)?.name ?? findLibraryMaterial(materialId)?.name ?? materialId;

@@ -1,4 +1,4 @@
-import type { School } from '../core/records/bed-records.ts';
+import type { School } from '../records/vocabulary.ts';
 
 export const SCHOOL_WORDS: Record<School, { name: string; belief: string; changes: string }> = {
   cautious: {

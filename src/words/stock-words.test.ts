@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { AshReason } from '../core/ash/ash-gate.ts';
-import { BREWS } from '../core/brews/brew-recipes.ts';
-import { ASH_RECIPES } from '../core/ash/ash-recipes.ts';
-import { BURN_METHOD_FACTS } from '../core/char/burn-methods.ts';
-import type { MixCaution } from '../core/mixing/mix-cautions.ts';
-import type { LotBrief } from '../core/stock/lot-outlook.ts';
-import type { MovementRecord } from '../contract/stock-records.ts';
+import type { AshReason } from '../core/yard/ash/ash-gate.ts';
+import { BREWS } from '../core/yard/brews/brew-recipes.ts';
+import { ASH_RECIPES } from '../core/yard/ash/ash-recipes.ts';
+import { BURN_METHOD_FACTS } from '../core/yard/char/burn-methods.ts';
+import type { MixCaution } from '../core/yard/mixing/mix-cautions.ts';
+import type { LotBrief } from '../core/yard/stock/lot-outlook.ts';
+import type { MovementRecord } from '../records/movement.ts';
 import { ASH_RECIPE_WORDS, ashReasonWords, spanWords } from './ash-words.ts';
 import { BREW_CAUTION_WORDS, BREW_STEP_WORDS, GO_WORDS, INGREDIENT_WORDS } from './brew-words.ts';
 import { BURN_WARNING_WORDS, STEP_WORDS } from './char-words.ts';

@@ -1,11 +1,10 @@
-import type { MaterialKind } from '../core/materials/material.ts';
-import type { DayNumber } from '../core/climate/calendar.ts';
-import type { Keeping, Treatment } from '../core/stock/keeping.ts';
-import type { LotBrief } from '../core/stock/lot-outlook.ts';
-import type { LockUpPower } from '../core/stock/lock-up-power.ts';
-import type { LotForm, ReadinessSign } from '../core/stock/stock-records.ts';
-import type { MovementRecord } from '../contract/stock-records.ts';
-import type { Squeeze } from '../core/judging/judging.ts';
+import type { MaterialKind } from '../core/ground/materials/material.ts';
+import type { DayNumber } from '../core/ground/climate/calendar.ts';
+import type { Keeping, LotForm, ReadinessSign, Squeeze } from '../records/vocabulary.ts';
+import type { Treatment } from '../records/lot.ts';
+import type { MovementRecord } from '../records/movement.ts';
+import type { LotBrief } from '../core/yard/stock/lot-outlook.ts';
+import type { LockUpPower } from '../core/yard/stock/lock-up-power.ts';
 import { aboutWhen } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';
 import { UNIT_WORDS } from './measures.ts';

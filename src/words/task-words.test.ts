@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { bedOf, plantingOf } from '../../tests/fixtures/books.ts';
-import type { EntryRecord } from '../contract/records.ts';
-import { CHECKS, TASK_GROUPS, type Task, type TaskWhat } from '../core/agenda/tasks.ts';
-import { CAUSES, EVIDENCE, type PaleFacts } from '../core/diagnosis/causes.ts';
-import type { Expected } from '../core/journal/expectation.ts';
-import { PLANT_SIGNS, type Observed } from '../core/journal/journal-records.ts';
+import type { EntryRecord } from '../records/entry.ts';
+import { PLANT_SIGNS } from '../records/vocabulary.ts';
+import type { Observed } from '../records/journal.ts';
+import { CHECKS, TASK_GROUPS, type Task, type TaskWhat } from '../core/season/agenda/tasks.ts';
+import { CAUSES, EVIDENCE, type PaleFacts } from '../core/bed/diagnosis/causes.ts';
+import type { Expected } from '../core/season/journal/expectation.ts';
 import {
   expectedInWords,
   observationLine,

@@ -1,5 +1,5 @@
-import type { TrialRecord } from '../contract/journal-records.ts';
-import type { TreatmentDifference, TrialVerdict } from '../core/trials/comparison.ts';
+import type { TrialRecord } from '../records/journal.ts';
+import type { TreatmentDifference, TrialVerdict } from '../core/season/trials/comparison.ts';
 import { plainFigure } from './figures.ts';
 
 export const TRIAL_PLACE_WORDS: Record<

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CHECK_GROUPS, PUBLISHED_CHECKS } from '../core/validation/published-checks.ts';
+import { CHECK_GROUPS, PUBLISHED_CHECKS } from '../core/model/validation/published-checks.ts';
 import {
   CHECK_GROUP_WORDS,
   checkFigure,

@@ -3,7 +3,7 @@ import {
   PUBLISHED_CHECKS,
   type CheckGroup,
   type PublishedCheck,
-} from '../core/validation/published-checks.ts';
+} from '../core/model/validation/published-checks.ts';
 
 export const CHECK_GROUP_WORDS: Readonly<Record<CheckGroup, string>> = {
   'lock-up': 'Lock-up',

@@ -1,11 +1,10 @@
-import type { BedStatus } from '../core/advice/bed-advice.ts';
-import type { Caution } from '../core/advice/cautions.ts';
-import type { AshParty, CarbonParty, NitrogenParty } from '../core/ledger/accounts.ts';
-import type { FlowName } from '../core/ledger/flows.ts';
-import type { PeriodKind } from '../core/ledger/periods.ts';
-import type { Exposure } from '../core/materials/material.ts';
-import type { BedKind, CroppingBefore } from '../core/records/bed-records.ts';
-import type { SoilTexture } from '../core/records/soil-textures.ts';
+import type { BedStatus } from '../core/bed/advice/bed-advice.ts';
+import type { Caution } from '../core/bed/advice/cautions.ts';
+import type { AshParty, CarbonParty, NitrogenParty } from '../core/model/ledger/accounts.ts';
+import type { FlowName } from '../core/model/ledger/flows.ts';
+import type { PeriodKind } from '../core/model/ledger/periods.ts';
+import type { Exposure, BedKind, CroppingBefore } from '../records/vocabulary.ts';
+import type { SoilTexture } from '../core/bed/books/soil-textures.ts';
 import { fullDate } from './dates.ts';
 import { fixed } from './figures.ts';
 

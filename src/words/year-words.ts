@@ -1,6 +1,6 @@
-import type { YearChoice } from '../core/journal/journal-records.ts';
-import type { TestedSoil, YearSheet } from '../core/year/year-sheet.ts';
-import type { ChoiceOutcome } from '../core/year/year-choices.ts';
+import type { YearChoice } from '../records/vocabulary.ts';
+import type { TestedSoil, YearSheet } from '../core/season/year/year-sheet.ts';
+import type { ChoiceOutcome } from '../core/season/year/year-choices.ts';
 import { fixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 

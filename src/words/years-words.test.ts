@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { HabitAct } from '../core/years/habit.ts';
+import type { HabitAct } from '../records/habit.ts';
 import { measuresOf } from './measures.ts';
 import { conflictInWords, reasonWords, unmetWords, wantWords } from './share-words.ts';
 import { actWords, amountWords, measureCaption, measureInWords, signed, targetWords } from './years-words.ts';

@@ -1,16 +1,13 @@
-import type { MaterialRecord } from '../contract/records.ts';
-import { findCrop } from '../core/crops/crop-library.ts';
-import type { OpinionId } from '../core/opinions/second-opinions.ts';
-import {
-  amountFromMassFreshKg,
-  isDepthUnit,
-  massFreshKgFromAmount,
-  type AmountUnit,
-} from '../core/units/amount.ts';
-import { ownMonth, type HabitAct } from '../core/years/habit.ts';
-import type { HabitTemplateId } from '../core/years/habit-templates.ts';
-import type { AmountAnswer, Target } from '../core/years/targets.ts';
-import type { YearMeasure } from '../core/years/years-range.ts';
+import type { MaterialRecord } from '../records/material.ts';
+import type { AmountUnit } from '../records/vocabulary.ts';
+import type { HabitAct } from '../records/habit.ts';
+import { findCrop } from '../core/ground/crops/crop-library.ts';
+import type { OpinionId } from '../core/model/opinions/second-opinions.ts';
+import { amountFromMassFreshKg, isDepthUnit, massFreshKgFromAmount } from '../core/ground/units/amount.ts';
+import { ownMonth } from '../core/long-run/years/habit.ts';
+import type { HabitTemplateId } from '../core/long-run/years/habit-templates.ts';
+import type { AmountAnswer, Target } from '../core/long-run/years/targets.ts';
+import type { YearMeasure } from '../core/long-run/years/years-range.ts';
 import { MONTH_NAMES } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';
 import { UNIT_WORDS, type Measures } from './measures.ts';

@@ -1,12 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { moistureModifier, respiredPerKept, temperatureModifier } from '../../src/core/climate/modifiers.ts';
-import { airTemperatureC } from '../../src/core/climate/weather.ts';
-import type { ClimateNormals } from '../../src/core/climate/climate.ts';
-import { carbonToNitrogenRatio } from '../../src/core/materials/material.ts';
-import { defaultParameters } from '../../src/core/simulation/parameters.ts';
-import { freshCarbon } from '../../src/core/simulation/cohort.ts';
-import { runPile } from '../../src/core/simulation/pile.ts';
-import { CHAR_TEMPERATURES } from '../../src/core/materials/material.ts';
+import {
+  moistureModifier,
+  respiredPerKept,
+  temperatureModifier,
+} from '../../src/core/ground/climate/modifiers.ts';
+import { airTemperatureC } from '../../src/core/ground/climate/weather.ts';
+import type { ClimateNormals } from '../../src/records/garden.ts';
+import { CHAR_TEMPERATURES } from '../../src/records/vocabulary.ts';
+import { carbonToNitrogenRatio } from '../../src/core/ground/materials/material.ts';
+import { defaultParameters } from '../../src/core/model/simulation/parameters.ts';
+import { freshCarbon } from '../../src/core/model/simulation/cohort.ts';
+import { runPile } from '../../src/core/model/simulation/pile.ts';
 import {
   apply,
   bed,

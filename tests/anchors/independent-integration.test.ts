@@ -1,11 +1,11 @@
 import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
 import type { Solver as SolverType } from 'odex';
-import { lostShare } from '../../src/core/numerics/exponential-loss.ts';
-import { moistureModifier, temperatureModifier } from '../../src/core/climate/modifiers.ts';
-import { clayFactor } from '../../src/core/climate/modifiers.ts';
-import { openingFromFreshMass } from '../../src/core/simulation/cohort-opening.ts';
-import { defaultParameters as p } from '../../src/core/simulation/parameters.ts';
+import { lostShare } from '../../src/core/ground/numerics/exponential-loss.ts';
+import { moistureModifier, temperatureModifier } from '../../src/core/ground/climate/modifiers.ts';
+import { clayFactor } from '../../src/core/ground/climate/modifiers.ts';
+import { openingFromFreshMass } from '../../src/core/model/simulation/cohort-opening.ts';
+import { defaultParameters as p } from '../../src/core/model/simulation/parameters.ts';
 import { AMPLE, apply, bed, cohort, constantClimate, finished, material } from './trials.ts';
 
 // The package's entry is CommonJS beside raw TypeScript sources; asking for it by require takes the former.

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { runPile } from '../../src/core/simulation/pile.ts';
-import { defaultParameters } from '../../src/core/simulation/parameters.ts';
-import { openingFromPile } from '../../src/core/simulation/pile.ts';
-import type { BedScenario, PilePlan } from '../../src/core/simulation/scenario.ts';
+import { runPile } from '../../src/core/model/simulation/pile.ts';
+import { defaultParameters } from '../../src/core/model/simulation/parameters.ts';
+import { openingFromPile } from '../../src/core/model/simulation/pile.ts';
+import type { BedScenario, PilePlan } from '../../src/core/model/simulation/scenario.ts';
 import {
   AMPLE,
   apply,

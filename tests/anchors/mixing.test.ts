@@ -1,14 +1,15 @@
+import { refusalOf } from '../fixtures/refused.ts';
 import fc from 'fast-check';
 import highsLoader from 'highs';
 import solver from 'javascript-lp-solver';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { blend } from '../../src/core/mixing/blend.ts';
-import { bucketRatio } from '../../src/core/mixing/bucket-ratio.ts';
-import { mixCautions } from '../../src/core/mixing/mix-cautions.ts';
-import { solveMix, type MixIngredient, type MixProblem } from '../../src/core/mixing/solve-mix.ts';
-import { partnerMassForMoistureKg, partnerMassKg } from '../../src/core/mixing/two-materials.ts';
-import type { Material } from '../../src/core/materials/material.ts';
-import type { SolveLinearProgram } from '../../src/core/numerics/linear-program.ts';
+import { blend } from '../../src/core/yard/mixing/blend.ts';
+import { bucketRatio } from '../../src/core/yard/mixing/bucket-ratio.ts';
+import { mixCautions } from '../../src/core/yard/mixing/mix-cautions.ts';
+import { solveMix, type MixIngredient, type MixProblem } from '../../src/core/yard/mixing/solve-mix.ts';
+import { partnerMassForMoistureKg, partnerMassKg } from '../../src/core/yard/mixing/two-materials.ts';
+import type { Material } from '../../src/core/ground/materials/material.ts';
+import type { SolveLinearProgram } from '../../src/core/ground/numerics/linear-program.ts';
 import { solverOver } from '../../src/web/solver/highs.ts';
 import { material } from './trials.ts';
 
@@ -299,7 +300,7 @@ describe('the solver', () => {
     [{ totalL: -5 }, /^totalL /],
     [{ moisture: { aim: 1.1, tolerance: 0 } }, /^moisture /],
   ])('refuses %o', (change, sentence) => {
-    expect(() => solveMix(problem(change), solve)).toThrow(sentence);
+    expect(refusalOf(() => solveMix(problem(change), solve))).toMatch(sentence);
   });
 });
 

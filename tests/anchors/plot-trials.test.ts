@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { tTestTwoSample, mean, sampleStandardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { studentT } from '../../src/web/statistics/student-t.ts';
-import type { PlotReading } from '../../src/core/journal/journal-records.ts';
-import { compareTreatments } from '../../src/core/trials/comparison.ts';
-import { placePlots } from '../../src/core/trials/placement.ts';
+import type { PlotReading } from '../../src/records/journal.ts';
+import { compareTreatments } from '../../src/core/season/trials/comparison.ts';
+import { placePlots } from '../../src/core/season/trials/placement.ts';
 
 const trialOf = (treatments: string[], repeats: number, seed = 7) => ({
   treatments,

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { quantileSorted } from '../../src/core/numerics/ranks.ts';
+import { quantileSorted } from '../../src/core/ground/numerics/ranks.ts';
 import {
   drawScenario,
   firstSeasonErrorOf,
   shareWithError,
   type Draw,
-} from '../../src/core/projection/draws.ts';
-import { livingCarbon } from '../../src/core/simulation/cohort.ts';
-import type { BedScenario } from '../../src/core/simulation/scenario.ts';
+} from '../../src/core/bed/projection/draws.ts';
+import { livingCarbon } from '../../src/core/model/simulation/cohort.ts';
+import type { BedScenario } from '../../src/core/model/simulation/scenario.ts';
 import {
   AMPLE,
   apply,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { ClimateNormals } from '../../src/core/climate/climate.ts';
-import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
-import { byMonth } from '../../src/core/opinions/carbon-feed.ts';
+import type { ClimateNormals } from '../../src/records/garden.ts';
+import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
+import { byMonth } from '../../src/core/model/opinions/carbon-feed.ts';
 import {
   BIOMASS_OF_KEPT,
   CROP_SHARES,
@@ -13,21 +13,21 @@ import {
   monthlyRateModifiers,
   WOODY_SHARES,
   type FivePools,
-} from '../../src/core/opinions/five-pools.ts';
+} from '../../src/core/model/opinions/five-pools.ts';
 import {
   HUMUS_LOSS_PER_YEAR_RANGE,
   humusAfter,
   humusLossPerYear,
   isohumicCoefficient,
   ISOHUMIC_RANGES,
-} from '../../src/core/opinions/isohumic.ts';
+} from '../../src/core/model/opinions/isohumic.ts';
 import {
   afterYears,
   CENTRAL_SWEDEN,
   climateFactor,
   steadyState,
   youngAndOldOpinion,
-} from '../../src/core/opinions/young-and-old.ts';
+} from '../../src/core/model/opinions/young-and-old.ts';
 import { ROTHAMSTED } from './trials.ts';
 
 /** Published models of soil carbon against their own published values, all from memory. */

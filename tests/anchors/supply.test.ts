@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { nitrogenToAir, nitrogenWashedOut } from '../../src/core/ledger/flow-sums.ts';
-import { FLOW_COUNT } from '../../src/core/ledger/flows.ts';
-import { readPostings } from '../../src/core/ledger/postings.ts';
-import { mineralNitrogen } from '../../src/core/simulation/report.ts';
-import type { BedScenario } from '../../src/core/simulation/scenario.ts';
-import { firstSeasonAvailability } from '../../src/core/supplement/product.ts';
+import { nitrogenToAir, nitrogenWashedOut } from '../../src/core/model/ledger/flow-sums.ts';
+import { FLOW_COUNT } from '../../src/core/model/ledger/flows.ts';
+import { readPostings } from '../../src/core/model/ledger/postings.ts';
+import { mineralNitrogen } from '../../src/core/model/simulation/report.ts';
+import type { BedScenario } from '../../src/core/model/simulation/scenario.ts';
+import { firstSeasonAvailability } from '../../src/core/bed/supplement/product.ts';
 import {
   apply,
   crop,

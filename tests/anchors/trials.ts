@@ -1,16 +1,16 @@
-import { dayNumberFromIso, type DayNumber } from '../../src/core/climate/calendar.ts';
-import type { ClimateNormals } from '../../src/core/climate/climate.ts';
-import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
-import { findLibraryMaterial } from '../../src/core/materials/library.ts';
-import type { Material } from '../../src/core/materials/material.ts';
-import type { Bed } from '../../src/core/simulation/bed.ts';
+import { dayNumberFromIso, type DayNumber } from '../../src/core/ground/climate/calendar.ts';
+import type { ClimateNormals } from '../../src/records/garden.ts';
+import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
+import { findLibraryMaterial } from '../../src/core/ground/materials/library.ts';
+import type { Material } from '../../src/core/ground/materials/material.ts';
+import type { Bed } from '../../src/core/model/simulation/bed.ts';
 import {
   reportCohort,
   reportCrop,
   type CohortReport,
   type CropReport,
-} from '../../src/core/simulation/report.ts';
-import { runTo, startRun, type BedRun } from '../../src/core/simulation/run.ts';
+} from '../../src/core/model/simulation/report.ts';
+import { runTo, startRun, type BedRun } from '../../src/core/model/simulation/run.ts';
 import {
   DEFAULT_STEPS_PER_DAY,
   SOIL_DEFAULTS,
@@ -18,7 +18,7 @@ import {
   type BedEvent,
   type BedScenario,
   type CropPlan,
-} from '../../src/core/simulation/scenario.ts';
+} from '../../src/core/model/simulation/scenario.ts';
 
 /** Building blocks of the anchors. Climates are the two of docs/method.md. */
 export const ROTHAMSTED = CLIMATE_PATTERNS.find(({ id }) => id === 'cool_temperate')!;

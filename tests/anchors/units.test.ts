@@ -1,6 +1,7 @@
+import type { AmountUnit } from '../../src/records/vocabulary.ts';
 import Qty from 'js-quantities';
 import { describe, expect, it } from 'vitest';
-import { massFreshKgFromAmount, type AmountUnit } from '../../src/core/units/amount.ts';
+import { massFreshKgFromAmount } from '../../src/core/ground/units/amount.ts';
 
 /** Our factors beside those of a general package of units: one litre weighs a kilogram here. */
 const WATER = { bulkDensityKgPerM3: 1000, areaM2: 1 };

@@ -13,11 +13,11 @@ const described = JSON.parse(read('package.json')) as Description;
 const pinned = Object.entries({ ...described.dependencies, ...described.devDependencies });
 
 /** In its LICENSE file only. */
-const LICENCE_ELSEWHERE: Readonly<Record<string, string>> = { jstat: 'MIT' };
+const LICENCE_ELSEWHERE = new Map([['jstat', 'MIT']]);
 
 const licenceOf = (name: string): string =>
   (JSON.parse(read(`node_modules/${name}/package.json`)) as { license?: string }).license ??
-  LICENCE_ELSEWHERE[name] ??
+  LICENCE_ELSEWHERE.get(name) ??
   'none told';
 
 /** Rows of the document: package, version, licence. */

@@ -1,28 +1,28 @@
 import highsLoader from 'highs';
 import { createRequire } from 'node:module';
-import { isoDateOf } from '../../src/core/climate/calendar.ts';
-import { temperatureModifier } from '../../src/core/climate/modifiers.ts';
-import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
-import { airTemperatureC } from '../../src/core/climate/weather.ts';
-import { findLibraryMaterial } from '../../src/core/materials/library.ts';
-import { solveMix } from '../../src/core/mixing/solve-mix.ts';
-import { defaultParameters as p } from '../../src/core/simulation/parameters.ts';
-import { runTo, startRun } from '../../src/core/simulation/run.ts';
-import type { BedScenario } from '../../src/core/simulation/scenario.ts';
+import { isoDateOf } from '../../src/core/ground/climate/calendar.ts';
+import { temperatureModifier } from '../../src/core/ground/climate/modifiers.ts';
+import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
+import { airTemperatureC } from '../../src/core/ground/climate/weather.ts';
+import { findLibraryMaterial } from '../../src/core/ground/materials/library.ts';
+import { solveMix } from '../../src/core/yard/mixing/solve-mix.ts';
+import { defaultParameters as p } from '../../src/core/model/simulation/parameters.ts';
+import { runTo, startRun } from '../../src/core/model/simulation/run.ts';
+import type { BedScenario } from '../../src/core/model/simulation/scenario.ts';
 
-import { lockUpPower } from '../../src/core/stock/lock-up-power.ts';
-import { bedAgenda } from '../../src/core/agenda/garden-agenda.ts';
+import { lockUpPower } from '../../src/core/yard/stock/lock-up-power.ts';
+import { bedAgenda } from '../../src/core/season/agenda/garden-agenda.ts';
 import { plantingOf } from '../fixtures/books.ts';
 import { gardenOf, layOf } from '../fixtures/laid.ts';
-import { runStock, type StockBooks } from '../../src/core/stock/run-stock.ts';
+import { runStock, type StockBooks } from '../../src/core/yard/stock/run-stock.ts';
 import { solverOver } from '../../src/web/solver/highs.ts';
 import {
   drawOutcome,
   type RangePlan,
   likelyRange,
   drawnInputs,
-} from '../../src/core/projection/likely-range.ts';
-import { outlookDays } from '../../src/core/years/outlook-days.ts';
+} from '../../src/core/bed/projection/likely-range.ts';
+import { outlookDays } from '../../src/core/long-run/years/outlook-days.ts';
 import { pacedBy, report, timed } from './report.ts';
 import { MATERIALS, START, tenYears, YEARS } from './ten-years.ts';
 import { yardstick } from './yardstick.ts';

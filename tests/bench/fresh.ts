@@ -1,4 +1,4 @@
-import { runTo, startRun } from '../../src/core/simulation/run.ts';
+import { runTo, startRun } from '../../src/core/model/simulation/run.ts';
 import { warmUp } from '../../src/web/worker/warm-up.ts';
 import { timesOf } from './report.ts';
 import { tenYears } from './ten-years.ts';

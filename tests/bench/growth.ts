@@ -1,4 +1,4 @@
-import { runTo, startRun } from '../../src/core/simulation/run.ts';
+import { runTo, startRun } from '../../src/core/model/simulation/run.ts';
 import { report, timed } from './report.ts';
 import { tenYears } from './ten-years.ts';
 

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
-import type { BedRecord, EntryRecord } from '../../src/contract/records.ts';
+import type { BedRecord } from '../../src/records/bed.ts';
+import type { EntryRecord } from '../../src/records/entry.ts';
 import { openBooks } from '../../src/server/db/books-file.ts';
 import type { Unstamped } from '../../src/server/stores.ts';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';

@@ -1,5 +1,5 @@
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
-import { runTo, startRun } from '../../src/core/simulation/run.ts';
+import { runTo, startRun } from '../../src/core/model/simulation/run.ts';
 import { report, timesOf } from './report.ts';
 import { tenYears } from './ten-years.ts';
 

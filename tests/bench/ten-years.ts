@@ -1,11 +1,11 @@
-import { dayNumberFromIso } from '../../src/core/climate/calendar.ts';
-import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
-import { findLibraryMaterial } from '../../src/core/materials/library.ts';
+import { dayNumberFromIso } from '../../src/core/ground/climate/calendar.ts';
+import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
+import { findLibraryMaterial } from '../../src/core/ground/materials/library.ts';
 import {
   DEFAULT_STEPS_PER_DAY,
   SOIL_DEFAULTS,
   type BedScenario,
-} from '../../src/core/simulation/scenario.ts';
+} from '../../src/core/model/simulation/scenario.ts';
 
 export const START = dayNumberFromIso('2021-01-01', []);
 export const YEARS = 10;

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import type { GardenBooks } from '../../src/contract/records.ts';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 

@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
+import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
 import { setPassphrase } from '../../src/server/access.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';

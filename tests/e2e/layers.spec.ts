@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { BUILD_UPS } from '../../src/core/build-ups/build-up-library.ts';
+import { BUILD_UPS } from '../../src/core/bed/build-ups/build-up-library.ts';
 import { BUILD_UP_WORDS } from '../../src/words/build-up-words.ts';
 import { expectAccessible, isAnswered, layers, section } from './bed-page.ts';
 import { makeBed, makeGarden } from './own-books.ts';

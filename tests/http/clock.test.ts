@@ -1,11 +1,11 @@
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { dayNumberFromIso } from '../../src/core/climate/calendar.ts';
-import { bedScenario } from '../../src/core/records/bed-scenario.ts';
-import { startRun, runTo } from '../../src/core/simulation/run.ts';
-import { CLIMATE_PATTERNS } from '../../src/core/climate/patterns.ts';
+import { dayNumberFromIso } from '../../src/core/ground/climate/calendar.ts';
+import { bedScenario } from '../../src/core/bed/books/bed-scenario.ts';
+import { startRun, runTo } from '../../src/core/model/simulation/run.ts';
+import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
 import { openBooks } from '../../src/server/db/books-file.ts';
-import { findLibraryMaterial } from '../../src/core/materials/library.ts';
+import { findLibraryMaterial } from '../../src/core/ground/materials/library.ts';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
 import { layOf } from '../fixtures/laid.ts';
 import { newFolder, removeFolder } from '../http/server.ts';

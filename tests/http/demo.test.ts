@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import type { GardenBooks } from '../../src/contract/records.ts';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { newFolder, removeFolder, startServer } from './server.ts';
 
 describe('the demo garden', () => {

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { gardenFile, type GardenFile } from '../../src/contract/garden-file.ts';
 import type { ImportEntry, ImportReport } from '../../src/contract/imports.ts';
-import type { GardenBooks, Problem } from '../../src/contract/records.ts';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
+import type { Problem } from '../../src/contract/problem.ts';
 import { phoneJpeg } from '../fixtures/photos.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
@@ -82,6 +83,7 @@ describe('a garden as a file', () => {
         collection: 'beds',
         index: 0,
         id: bed.id,
+        title: bed.name,
         outcome: 'changed',
         fields: ['areaM2', 'note'],
         reasons: [],
@@ -131,6 +133,28 @@ describe('a garden as a file', () => {
     expect(copy.entries.some(({ id }) => ids.has(id))).toBe(false);
     const undone = await askAt(empty.address, 'POST', `/api/imports/${body.importId}/undo`);
     expect(undone.status).toBe(200);
+    expect(await textAt(empty.address)).toBe(text);
+  });
+
+  it('says why a record cannot be, by its own name, even where the database refused it first', async () => {
+    const file = JSON.parse(text) as GardenFile;
+    const planting = file.plantings.find(({ clearedOn }) => clearedOn !== null)!;
+    const plantings = file.plantings.map((one) =>
+      one.id === planting.id ? { ...one, clearedOn: one.plantedOn } : one,
+    );
+    const { body } = await read(empty.address, { ...file, plantings });
+    expect(body).toMatchObject({ isWritten: false, counts: { rejected: 1 } });
+    const [row] = body.rows.filter(({ outcome }) => outcome === 'rejected');
+    const bed = file.beds.find(({ id }) => id === planting.bedId)!;
+    expect(row.title).toMatch(new RegExp(`, planted on ${bed.name} on ${planting.plantedOn}$`));
+    expect(row.reasons).toMatchObject([
+      {
+        field: 'clearedOn',
+        sentence: 'the day it is cleared must be after planting; is the year right?',
+        code: 'notAfterPlanting',
+        at: { collection: 'plantings', id: planting.id },
+      },
+    ]);
     expect(await textAt(empty.address)).toBe(text);
   });
 

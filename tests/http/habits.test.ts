@@ -1,7 +1,8 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import type { HabitRecord } from '../../src/contract/habit-records.ts';
-import type { GardenBooks, Problem } from '../../src/contract/records.ts';
+import type { HabitRecord } from '../../src/records/habit.ts';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
+import type { Problem } from '../../src/contract/problem.ts';
 import { COMPOST_ACT } from '../fixtures/years.ts';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { soilReports } from '../../src/core/journal/soil-report.ts';
+import { soilReports } from '../../src/core/bed/books/soil-report.ts';
 import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
 import { endListening, listening } from './listening.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';

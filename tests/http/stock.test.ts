@@ -195,7 +195,7 @@ describe('stock', () => {
     const less = await ask('PUT', '/api/movements/m1', { ...fields, version, amount: 2 });
     expect(less.status).toBe(422);
     expect(less.body.detail).toMatch(
-      /entry on a bed of 2026-05-01 would no longer make sense: its amount .*Change that one first\.$/,
+      /^The heap, laid on First bed on 2026-05-01, would no longer make sense: its amount .*Change that one first\.$/,
     );
     const more = await ask('PUT', '/api/movements/m1', { ...fields, version, amount: 12 });
     expect(more.body).toMatchObject({ version: 2 });

@@ -1,7 +1,8 @@
+import { told } from '../../src/words/refusal-words.ts';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ImportReport } from '../../src/contract/imports.ts';
-import type { GardenBooks } from '../../src/contract/records.ts';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { GARDEN_TABLES, type Table } from '../../src/contract/tables/garden-tables.ts';
 import { likelyTable, recognize } from '../../src/contract/tables/recognize.ts';
 import { readRow, tableCells } from '../../src/contract/tables/table-rows.ts';
@@ -119,7 +120,7 @@ describe('tables of a garden', () => {
   it('says of each row and column what it cannot take', () => {
     const table = GARDEN_TABLES.find(({ id }) => id === 'entries')!;
     const rows = readCsv(table, 'bed,date,material,amount,unit\nNowhere,2026-02-30,Moon dust,much,armful\n');
-    expect(rows[0].reasons.map(({ field }) => field)).toEqual(['bed', 'date', 'material', 'amount', 'unit']);
-    for (const { sentence } of rows[0].reasons) expect(sentence).toMatch(/; got "/);
+    expect(rows[0].reasons.map(({ at }) => at.field)).toEqual(['bed', 'date', 'material', 'amount', 'unit']);
+    for (const found of rows[0].reasons) expect(told(found).sentence).toMatch(/; got "/);
   });
 });

@@ -5,7 +5,7 @@ import { statSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { accessBy, setPassphrase } from '../../src/server/access.ts';
-import type { Problem } from '../../src/contract/records.ts';
+import type { Problem } from '../../src/contract/problem.ts';
 import { GARDEN } from '../fixtures/books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 

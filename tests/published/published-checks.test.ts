@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { CHECK_GROUPS, isHit, PUBLISHED_CHECKS } from '../../src/core/validation/published-checks.ts';
+import { CHECK_GROUPS, isHit, PUBLISHED_CHECKS } from '../../src/core/model/validation/published-checks.ts';
 import { READINGS } from './readings.ts';
 import { validationPage } from './validation-page.ts';
 

@@ -2,11 +2,11 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readScenarioFile } from '../../src/contract/scenario-file.ts';
 import { reportScenario, type ScenarioReport } from '../../src/contract/scenario-report.ts';
-import { findLibraryMaterial } from '../../src/core/materials/library.ts';
-import { firstSeasonAvailability, productMassFreshKg } from '../../src/core/supplement/product.ts';
+import { findLibraryMaterial } from '../../src/core/ground/materials/library.ts';
+import { firstSeasonAvailability, productMassFreshKg } from '../../src/core/bed/supplement/product.ts';
 import { ownReadings } from './own-readings.ts';
 
-/** How each figure of `src/core/validation/published-checks.json` is read from the report of its scenario. */
+/** How each figure of `src/core/model/validation/published-checks.json` is read from the report of its scenario. */
 const SCENARIOS = join(import.meta.dirname, 'scenarios');
 const reports = new Map<string, ScenarioReport>();
 

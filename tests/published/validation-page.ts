@@ -4,7 +4,7 @@ import {
   isHit,
   PUBLISHED_CHECKS,
   type PublishedCheck,
-} from '../../src/core/validation/published-checks.ts';
+} from '../../src/core/model/validation/published-checks.ts';
 import { CHECK_GROUP_WORDS, checkFigure, validationSummary } from '../../src/words/validation-words.ts';
 
 const rowOf = (check: PublishedCheck): string =>

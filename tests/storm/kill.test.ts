@@ -1,12 +1,12 @@
 import Database from 'better-sqlite3';
 import { join } from 'node:path';
 import { afterAll, expect, it } from 'vitest';
-import type { GardenBooks } from '../../src/contract/records.ts';
-import { dayNumberFromIso } from '../../src/core/climate/calendar.ts';
-import { seededStream } from '../../src/core/numerics/seeded-stream.ts';
-import { bedScenario } from '../../src/core/records/bed-scenario.ts';
-import { booksOfBed, materialFinder } from '../../src/core/records/garden-books.ts';
-import { startRun, runTo } from '../../src/core/simulation/run.ts';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
+import { dayNumberFromIso } from '../../src/core/ground/climate/calendar.ts';
+import { seededStream } from '../../src/core/ground/numerics/seeded-stream.ts';
+import { bedScenario } from '../../src/core/bed/books/bed-scenario.ts';
+import { booksOfBed, materialFinder } from '../../src/core/bed/books/garden-books.ts';
+import { startRun, runTo } from '../../src/core/model/simulation/run.ts';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isoDateOf } from '../../core/climate/calendar.ts';
+import { isoDateOf } from '../../core/ground/climate/calendar.ts';
 import { booleanCell, dateCell, numberCell } from './cells.ts';
 import { GARDEN_TABLES } from './garden-tables.ts';
 import { dateOrdersIn, decimalIn, mapColumns, unitIn } from './recognize.ts';

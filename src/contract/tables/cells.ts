@@ -1,5 +1,6 @@
-import { isoDateOf, dayNumberFromIso } from '../../core/climate/calendar.ts';
-import { InputError } from '../../core/input-error.ts';
+import { isoDateOf, dayNumberFromIso } from '../../core/ground/climate/calendar.ts';
+import { refusal, type Refusal } from '../../refusals/refusal.ts';
+import { InputError } from '../../refusals/input-error.ts';
 
 /** How the cells of a file are written. */
 export interface CellStyle {
@@ -10,7 +11,7 @@ export const DATE_ORDERS = ['ymd', 'dmy', 'mdy'] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];
 
 /** What a cell says, or why it says nothing that can be kept. */
-export type Cell<Value> = { readonly value: Value } | { readonly trouble: string };
+export type Cell<Value> = { readonly value: Value } | { readonly trouble: Refusal };
 
 const NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d{1,3})?$/i;
 /** Blanks, thin and unbreakable ones too, and the apostrophe some write between thousands. */
@@ -23,11 +24,11 @@ export function numberCell(text: string, { decimal }: Pick<CellStyle, 'decimal'>
   const isGrouped =
     grouped.length > 1 &&
     grouped.slice(1).every((part, i) => (i < grouped.length - 2 ? /^\d{3}$/ : /^\d{3}(\D|$)/).test(part));
-  if (grouped.length > 1 && !isGrouped) return { trouble: `must be a number; got "${text}"` };
+  if (grouped.length > 1 && !isGrouped) return { trouble: refusal('noNumber', { text }) };
   const joined = grouped.join('').replace(',', '.');
-  if (!NUMBER.test(joined)) return { trouble: `must be a number; got "${text}"` };
+  if (!NUMBER.test(joined)) return { trouble: refusal('noNumber', { text }) };
   const value = Number(joined);
-  return Number.isFinite(value) ? { value } : { trouble: `must be a finite number; got "${text}"` };
+  return Number.isFinite(value) ? { value } : { trouble: refusal('notANumber', { got: text }) };
 }
 
 const ORDERED: Readonly<Record<DateOrder, readonly ['y' | 'm' | 'd', 'y' | 'm' | 'd', 'y' | 'm' | 'd']>> = {
@@ -51,11 +52,11 @@ export function dateCell(text: string, { dateOrder }: Pick<CellStyle, 'dateOrder
   const trimmed = text.trim();
   const iso = ISO.exec(trimmed);
   const parts = iso ?? PARTS.exec(trimmed);
-  if (!parts) return { trouble: `must be a date; got "${text}"` };
+  if (!parts) return { trouble: refusal('noDate', { text, why: 'notADate' }) };
   const order = ORDERED[iso ? 'ymd' : dateOrder];
   const part = (name: 'y' | 'm' | 'd') => parts[order.indexOf(name) + 1] ?? '';
   if (!iso && order.indexOf('y') === 0 && part('y').length < 3)
-    return { trouble: `has no year in front; got "${text}". Is the order of dates right?` };
+    return { trouble: refusal('noDate', { text, why: 'noYear' }) };
   const padded = [
     String(fullYear(part('y'))).padStart(4, '0'),
     part('m').padStart(2, '0'),
@@ -66,7 +67,7 @@ export function dateCell(text: string, { dateOrder }: Pick<CellStyle, 'dateOrder
     return { value: isoDateOf(dayNumberFromIso(date, [])) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { trouble: `must be a date that exists; got "${text}". Is the order of dates right?` };
+    return { trouble: refusal('noDate', { text, why: 'noSuchDay' }) };
   }
 }
 
@@ -76,13 +77,13 @@ const NO = new Set(['false', 'no', 'n', '0', '-']);
 export function booleanCell(text: string): Cell<boolean> {
   const word = text.trim().toLowerCase();
   if (YES.has(word)) return { value: true };
-  return NO.has(word) ? { value: false } : { trouble: `must be yes or no; got "${text}"` };
+  return NO.has(word) ? { value: false } : { trouble: refusal('notYesOrNo', { text }) };
 }
 
 export function jsonCell(text: string): Cell<unknown> {
   try {
     return { value: JSON.parse(text) as unknown };
   } catch {
-    return { trouble: 'must be the details as they were exported (JSON)' };
+    return { trouble: refusal('notDetails') };
   }
 }

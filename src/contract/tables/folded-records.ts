@@ -59,14 +59,12 @@ export function asObservation({ type, value, layerId, beganOn, ...common }: Flat
   return { ...common, kind: 'observation', observed };
 }
 
-/** Fields of stock postings that have a column; all others of a type go together. */
+/** Fields of stock postings that have a column of their own; all others of a type go together. */
 const MOVEMENT_COLUMNS = new Set([
-  'id',
   'lotId',
   'type',
   'state',
   'date',
-  'note',
   'materialId',
   'amount',
   'unit',
@@ -78,11 +76,13 @@ const MOVEMENT_COLUMNS = new Set([
   'temperatureC',
   'waterL',
 ]);
+export const hasMovementColumn = (field: string): boolean => MOVEMENT_COLUMNS.has(field);
+const IN_EVERY_TABLE = new Set(['id', 'note']);
 const STAMPS = new Set(['version', 'createdAt', 'updatedAt', 'gardenId']);
 
 export function movementCells(record: object): object {
   const fields = Object.entries(record).filter(([field]) => !STAMPS.has(field));
-  const isOwn = ([field]: [string, unknown]) => MOVEMENT_COLUMNS.has(field);
+  const isOwn = ([field]: [string, unknown]) => hasMovementColumn(field) || IN_EVERY_TABLE.has(field);
   const details = Object.fromEntries(fields.filter((one) => !isOwn(one)));
   const flat = Object.fromEntries(fields.filter(isOwn));
   return Object.keys(details).length > 0 ? { ...flat, details } : flat;

@@ -1,3 +1,5 @@
+import type { Finding } from '../../refusals/refusal.ts';
+import { refusalSentence } from '../../words/refusal-words.ts';
 import { describe, expect, it } from 'vitest';
 import { GARDEN, bedOf } from '../../../tests/fixtures/books.ts';
 import { findTable, GARDEN_TABLES } from './garden-tables.ts';
@@ -13,6 +15,8 @@ const mappedOf = (headers: readonly string[], columns: readonly (number | null)[
       return from === null ? [] : [[field, headers[from]]];
     }),
   );
+
+const sentence = (found: Finding): string => refusalSentence(found.at.field, found);
 
 describe('a table of somebody else', () => {
   const headers = ['date', 'bed', 'what', 'how much lb', 'depth in'];
@@ -66,10 +70,10 @@ describe('a table of somebody else', () => {
     const read = (material: string, unit: string) =>
       readRow(ENTRIES, ['2026-04-13', 'North bed', material, '5', unit], mapping, NAMES, () => undefined);
     expect(read('Cereal straw', 'lbs')).toMatchObject({ record: { unit: 'pound', amount: 5 }, reasons: [] });
-    expect(read('Cereal straw', 'constructor').reasons[0].sentence).toMatch(/^unit must be one of cm/);
-    expect(read('Straw of some cereal', 'kg').reasons[0].sentence).toBe(
+    expect(sentence(read('Cereal straw', 'constructor').reasons[0])).toMatch(/^unit must be one of cm/);
+    expect(sentence(read('Straw of some cereal', 'kg').reasons[0])).toBe(
       'material names no material; got "Straw of some cereal", perhaps "Cereal straw".',
     );
-    expect(read('Moon dust', 'kg').reasons[0].sentence).toBe('material names no material; got "Moon dust".');
+    expect(sentence(read('Moon dust', 'kg').reasons[0])).toBe('material names no material; got "Moon dust".');
   });
 });

@@ -1,4 +1,4 @@
-import type { AmountUnit } from '../../core/units/amount.ts';
+import type { AmountUnit } from '../../records/vocabulary.ts';
 import { DATE_ORDERS, dateCell, numberCell, type CellStyle, type DateOrder } from './cells.ts';
 import { unitsOf, type Column, type ColumnUnit } from './column.ts';
 import type { Table } from './garden-tables.ts';

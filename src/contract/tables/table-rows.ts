@@ -1,7 +1,6 @@
-import { faultSentence } from '../../core/input-error.ts';
-import { CROP_LIBRARY, findCrop } from '../../core/crops/crop-library.ts';
-import { findLibraryMaterial, MATERIAL_LIBRARY } from '../../core/materials/library.ts';
-import type { FieldProblem } from '../problem-fields.ts';
+import { CROP_LIBRARY, findCrop } from '../../core/ground/crops/crop-library.ts';
+import { findLibraryMaterial, MATERIAL_LIBRARY } from '../../core/ground/materials/library.ts';
+import { finding, refusal, type Finding } from '../../refusals/refusal.ts';
 import { booleanCell, dateCell, jsonCell, numberCell, type Cell, type CellStyle } from './cells.ts';
 import type { Column, ColumnUnit } from './column.ts';
 import type { Table } from './garden-tables.ts';
@@ -71,17 +70,17 @@ const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.tri
 const MOST_SUGGESTED = 3;
 const wordsOf = (text: string): string[] => text.toLowerCase().match(/[\p{L}\d]{3,}/gu) ?? [];
 
-/** Names that share the most words with what stands there, to be added to a sentence; empty when none shares any. */
-function nearestIn(text: string, list: readonly Named[]): string {
+/** Names that share the most words with what stands there; none when none shares any. */
+function nearestIn(text: string, list: readonly Named[]): string[] {
   const asked = wordsOf(text);
   const shared = list.map(({ name }) => {
     const words = wordsOf(name);
     return { name, count: asked.filter((word) => words.includes(word)).length };
   });
   const most = Math.max(0, ...shared.map(({ count }) => count));
-  if (most === 0) return '';
+  if (most === 0) return [];
   const nearest = shared.filter(({ count }) => count === most).slice(0, MOST_SUGGESTED);
-  return `, perhaps ${nearest.map(({ name }) => `"${name}"`).join(' or ')}`;
+  return nearest.map(({ name }) => name);
 }
 
 function idOf(text: string, column: Column, names: TableNames): Cell<string> {
@@ -96,13 +95,15 @@ function idOf(text: string, column: Column, names: TableNames): Cell<string> {
   if (byId) return { value: byId.id };
   const byName = list.filter(({ name }) => same(name, text));
   if (byName.length === 1) return { value: byName[0]!.id };
-  const what = { bed: 'bed of this garden', lot: 'pile of this garden', material: 'material', crop: 'crop' };
-  const noun = what[column.kind as keyof typeof what];
   return {
     trouble:
       byName.length > 1
-        ? `is the name of several; use its id. Got "${text}"`
-        : `names no ${noun}; got "${text}"${nearestIn(text, list)}`,
+        ? refusal('severalNames', { text })
+        : refusal('noName', {
+            what: column.kind as keyof typeof lists,
+            text,
+            nearest: nearestIn(text, list),
+          }),
   };
 }
 
@@ -113,7 +114,7 @@ function codeOf(text: string, { codes = [], codeWords }: Column): Cell<string> {
   const nearly = codes.filter((code) => loose(code) === loose(text));
   return nearly.length === 1
     ? { value: nearly[0]! }
-    : { trouble: `must be one of ${codes.join(', ')}; got "${text}"` };
+    : { trouble: refusal('notOneOf', { allowed: codes, got: text }) };
 }
 
 function readCell(
@@ -161,7 +162,7 @@ function put(record: Record<string, unknown>, field: string, value: unknown): vo
 /** A row of a file as the record it makes, with what keeps it from being one. */
 export interface TableRow {
   readonly record: object;
-  readonly reasons: readonly FieldProblem[];
+  readonly reasons: readonly Finding[];
 }
 
 /** Fields of a kept record as a row gives them, so that columns a file lacks leave it as it is. */
@@ -186,7 +187,7 @@ export function readRow(
   names: TableNames,
   kept: (id: string) => object | undefined,
 ): TableRow {
-  const reasons: FieldProblem[] = [];
+  const reasons: Finding[] = [];
   const cellOf = (i: number): string => {
     const index = mapping.columns[i];
     return index === null || index === undefined ? '' : (cells[index] ?? '').trim();
@@ -205,7 +206,7 @@ export function readRow(
     const read = readCell(text, column, mapping.units[i] ?? null, names, mapping.style);
     given.add(column.field);
     if ('value' in read) put(record, column.field, read.value);
-    else reasons.push({ field: column.header, sentence: faultSentence(column.header, read.trouble) });
+    else reasons.push(finding(read.trouble, column.header));
   });
   if (mapping.amountUnit !== null && at(record, 'amount') !== undefined && at(record, 'unit') === undefined) {
     put(record, 'unit', mapping.amountUnit);

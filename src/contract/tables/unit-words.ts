@@ -1,4 +1,4 @@
-import { AMOUNT_UNITS, type AmountUnit } from '../../core/units/amount.ts';
+import { AMOUNT_UNITS, type AmountUnit } from '../../records/vocabulary.ts';
 
 const WORDS: Readonly<Record<string, AmountUnit>> = {
   ...Object.fromEntries(AMOUNT_UNITS.map((unit) => [unit.toLowerCase(), unit])),

@@ -1,10 +1,10 @@
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
-import type { GardenRecord } from '../../contract/records.ts';
-import { agendaOf, type AgendaItem } from '../../core/agenda/agenda.ts';
-import { bedAgenda, yardAgenda, type YardRecords } from '../../core/agenda/garden-agenda.ts';
-import { dayNumberFromIso, isoDateOf } from '../../core/climate/calendar.ts';
-import { MODEL_VERSION } from '../../core/simulation/parameters.ts';
-import type { JournalRecord } from '../../core/journal/journal-records.ts';
+import type { GardenRecord } from '../../records/garden.ts';
+import type { Journaled } from '../../records/journal.ts';
+import { agendaOf, type AgendaItem } from '../../core/season/agenda/agenda.ts';
+import { bedAgenda, yardAgenda, type YardRecords } from '../../core/season/agenda/garden-agenda.ts';
+import { dayNumberFromIso, isoDateOf } from '../../core/ground/climate/calendar.ts';
+import { MODEL_VERSION } from '../../core/model/simulation/parameters.ts';
 import { measuresOf } from '../../words/measures.ts';
 import {
   lateCostWords,
@@ -19,7 +19,7 @@ import {
 export interface CalendarRecords extends TaskNames {
   readonly garden: GardenRecord;
   readonly yard: YardRecords;
-  readonly journal: readonly JournalRecord[];
+  readonly journal: readonly Journaled[];
   /** ISO date. */
   readonly today: string;
 }

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { FeedRecord, PhotoRecord } from '../../contract/journal-records.ts';
+import type { FeedRecord, PhotoRecord } from '../../contract/keepsakes.ts';
 import type { FeedStore, ImportLog, ImportRecord, PhotoStore } from '../stores.ts';
 
 type KeptPhoto = PhotoRecord & { readonly sentSha256: string };

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { bedOf, GARDEN } from '../../../tests/fixtures/books.ts';
-import type { EntryRecord } from '../../contract/records.ts';
+import type { EntryRecord } from '../../records/entry.ts';
 import type { Stores, Unstamped } from '../stores.ts';
 import { openDatabase } from './open.ts';
 import { createStores } from './stores.ts';

@@ -1,117 +1,29 @@
 import type { Database } from 'better-sqlite3';
 import { randomUUID } from 'node:crypto';
-import type {
-  BedRecord,
-  BuildUpRecord,
-  EntryRecord,
-  GardenRecord,
-  MaterialRecord,
-  PlantingRecord,
-} from '../../contract/records.ts';
-import type { HabitRecord } from '../../contract/habit-records.ts';
-import type { JournalRecord } from '../../contract/journal-records.ts';
-import type {
-  LabResultRecord,
-  LotRecord,
-  MovementRecord,
-  RecipeRecord,
-} from '../../contract/stock-records.ts';
-import type { WeatherRecord } from '../../contract/weather-records.ts';
-import type { Filed, OrderedStore, Store, Stores, Unstamped, Versioned } from '../stores.ts';
+import { bedFields, type BedRecord } from '../../records/bed.ts';
+import { buildUpFields, type BuildUpRecord } from '../../records/build-up.ts';
+import { gardenFields, type GardenRecord } from '../../records/garden.ts';
+import { materialFields, type MaterialRecord } from '../../records/material.ts';
+import { plantingFields, type PlantingRecord } from '../../records/planting.ts';
+import { habitFields, type HabitRecord } from '../../records/habit.ts';
+import type { JournalRecord } from '../../records/journal.ts';
+import { labResultFields, type LabResultRecord } from '../../records/lab-result.ts';
+import { lotFields, type LotRecord } from '../../records/lot.ts';
+import type { MovementRecord } from '../../records/movement.ts';
+import { recipeFields, type RecipeRecord } from '../../records/recipe.ts';
+import { weatherFields, type WeatherRecord } from '../../records/weather.ts';
+import type { OrderedStore, Stores } from '../stores.ts';
 import { feedStore, importLog, photoStore } from './keepsake-stores.ts';
 import { packedStore } from './packed-store.ts';
 import { watched, writeWatch } from './watched.ts';
+import { columnsOf, OF_A_BED, OF_A_GARDEN } from './columns.ts';
+import { entryStore } from './entry-store.ts';
+import { ON_BEDS_OF_GARDEN, reorder, storeOver } from './store-over.ts';
 import { VersionedTable, type Columns } from './versioned-table.ts';
 
-const GARDEN: Columns = {
-  name: ['name'],
-  place: ['place'],
-  climate: ['climate_json', 'json'],
-  depositionGPerM2Year: ['deposition_g_per_m2_year'],
-  measures: ['measures'],
-  school: ['school'],
-  feedMaterialId: ['feed_material_id'],
-  prices: ['prices_json', 'json'],
-};
-
-const BED: Columns = {
-  gardenId: ['garden_id'],
-  name: ['name'],
-  kind: ['kind'],
-  areaM2: ['area_m2'],
-  organicMatterPct: ['organic_matter_pct'],
-  bulkDensityGPerCm3: ['bulk_density_g_per_cm3'],
-  clayPct: ['clay_pct'],
-  rootZoneCm: ['root_zone_cm'],
-  exposure: ['exposure'],
-  isWatered: ['is_watered', 'boolean'],
-  startedOn: ['started_on'],
-  ph: ['ph'],
-  croppingBefore: ['cropping_before'],
-  learnsFromLog: ['learns_from_log', 'boolean'],
-  outline: ['outline_json', 'json'],
-  note: ['note'],
-};
-
-const MATERIAL: Columns = {
-  gardenId: ['garden_id'],
-  name: ['name'],
-  basis: ['basis_json', 'json'],
-  note: ['note'],
-};
-
-const ENTRY: Columns = {
-  bedId: ['bed_id'],
-  type: ['type'],
-  state: ['state'],
-  date: ['date'],
-  note: ['note'],
-  materialId: ['material_id'],
-  lotId: ['lot_id'],
-  amount: ['amount'],
-  unit: ['unit'],
-  massFreshKg: ['mass_fresh_kg'],
-  seasonedMonths: ['seasoned_months'],
-  dugDepthCm: ['dug_depth_cm'],
-  layerId: ['layer_id'],
-  shareTakenOff: ['share_taken_off'],
-  humusShareTakenOff: ['humus_share_taken_off'],
-  nitrogenG: ['nitrogen_g'],
-  sampledDepthCm: ['sampled_depth_cm'],
-  ph: ['ph'],
-  organicMatterPct: ['organic_matter_pct'],
-  waterMm: ['water_mm'],
-};
-
-const BUILD_UP: Columns = {
-  gardenId: ['garden_id'],
-  name: ['name'],
-  layers: ['layers_json', 'json'],
-  waitDays: ['wait_days'],
-  note: ['note'],
-};
-
-const HABIT: Columns = {
-  gardenId: ['garden_id'],
-  name: ['name'],
-  keepsCrops: ['keeps_crops', 'boolean'],
-  acts: ['acts_json', 'json'],
-  note: ['note'],
-};
-
-const LOT: Columns = {
-  gardenId: ['garden_id'],
-  name: ['name'],
-  form: ['form'],
-  keeping: ['keeping'],
-  isTurned: ['is_turned', 'boolean'],
-  isHot: ['is_hot', 'boolean'],
-  reserveL: ['reserve_l'],
-  note: ['note'],
-};
-
+/** Fields of their own lie together as JSON, because no question is asked of them. */
 const MOVEMENT: Columns = {
-  gardenId: ['garden_id'],
+  ...OF_A_GARDEN,
   lotId: ['lot_id'],
   type: ['type'],
   state: ['state'],
@@ -119,132 +31,75 @@ const MOVEMENT: Columns = {
   note: ['note'],
   details: ['details_json', 'json'],
 };
-
 const JOURNAL: Columns = {
-  gardenId: ['garden_id'],
-  bedId: ['bed_id'],
+  ...OF_A_GARDEN,
+  ...OF_A_BED,
   kind: ['kind'],
   date: ['date'],
   note: ['note'],
   details: ['details_json', 'json'],
 };
-
-const LAB_RESULT: Columns = {
-  gardenId: ['garden_id'],
-  materialId: ['material_id'],
-  date: ['date'],
-  laboratory: ['laboratory'],
-  moistureFractionWetBasis: ['moisture_fraction_wet_basis'],
-  carbonFractionDryBasis: ['carbon_fraction_dry_basis'],
-  nitrogenFractionDryBasis: ['nitrogen_fraction_dry_basis'],
-  ammoniumShareOfNitrogen: ['ammonium_share_of_nitrogen'],
-  bulkDensityKgPerM3: ['bulk_density_kg_per_m3'],
-  note: ['note'],
-};
-
-const WEATHER: Columns = {
-  gardenId: ['garden_id'],
-  date: ['date'],
-  temperatureC: ['temperature_c'],
-  rainMm: ['rain_mm'],
-  evapotranspirationMm: ['evapotranspiration_mm'],
-};
-
-const RECIPE: Columns = {
-  gardenId: ['garden_id'],
-  name: ['name'],
-  purpose: ['purpose'],
-  ingredients: ['ingredients_json', 'json'],
-  waterL: ['water_l'],
-  isLayered: ['is_layered', 'boolean'],
-  note: ['note'],
-};
-
-const ENTRY_FIELDS: Record<EntryRecord['type'], readonly string[]> = {
-  lay: ['materialId', 'lotId', 'amount', 'unit', 'massFreshKg', 'seasonedMonths', 'dugDepthCm'],
-  dig: ['dugDepthCm', 'layerId'],
-  takeOff: ['layerId', 'shareTakenOff', 'humusShareTakenOff'],
-  feed: ['nitrogenG'],
-  soilTest: ['amount', 'unit', 'sampledDepthCm', 'ph', 'organicMatterPct'],
-  water: ['waterMm'],
-};
-const COMMON_ENTRY_FIELDS = [
-  'id',
-  'version',
-  'createdAt',
-  'updatedAt',
-  'bedId',
-  'type',
-  'state',
-  'date',
-  'note',
-];
-
-const PLANTING: Columns = {
-  bedId: ['bed_id'],
-  state: ['state'],
-  cropId: ['crop_id'],
-  plantedOn: ['planted_on'],
-  clearedOn: ['cleared_on'],
-  nitrogenDemandGPerM2: ['nitrogen_demand_g_per_m2'],
-  rootDepthCm: ['root_depth_cm'],
-  startsAs: ['starts_as'],
-  areaShare: ['area_share'],
-  isUndersown: ['is_undersown', 'boolean'],
-  note: ['note'],
-};
-
-/** Only the fields that an entry of its type has. */
-function trimEntry(row: EntryRecord): EntryRecord {
-  const all = row as unknown as Record<string, unknown>;
-  const entry: Record<string, unknown> = {};
-  for (const field of COMMON_ENTRY_FIELDS) entry[field] = all[field];
-  for (const field of ENTRY_FIELDS[row.type]) entry[field] = all[field];
-  return entry as unknown as EntryRecord;
-}
-
-/** Fields that an entry of another type had are emptied when it changes type. */
-const spreadEntry = (values: object): object => ({
-  ...Object.fromEntries(
-    Object.values(ENTRY_FIELDS).flatMap((fields) => fields.map((field) => [field, null])),
-  ),
-  ...values,
-});
-
-function storeOver<Record extends Versioned>(
-  table: VersionedTable<Record>,
-  now: () => string,
-): Store<Record> {
-  return {
-    find: (id) => table.find(id),
-    insert: (record: Unstamped<Record>) => table.insert(record, now()),
-    update: (id, version, values) => table.update(id, version, values, now()),
-    remove: (id, version) => table.remove(id, version, now()),
-    restore: (id) => table.restore(id, now()),
-    look: (id) => table.look(id),
-    put: (record) => table.put(record),
-  };
-}
 
 /** Everything the app keeps, over one database. `now` gives the instant, ISO in UTC. */
 export function createStores(db: Database, now: () => string): Stores {
-  const gardens = new VersionedTable<GardenRecord>(db, 'garden', GARDEN);
-  const beds = new VersionedTable<BedRecord>(db, 'bed', BED, 'created_at, rowid');
-  const materials = new VersionedTable<MaterialRecord>(db, 'material', MATERIAL, 'name, id');
-  const buildUps = new VersionedTable<BuildUpRecord>(db, 'build_up', BUILD_UP, 'name, id');
-  const habits = new VersionedTable<HabitRecord>(db, 'habit', HABIT, 'created_at, rowid');
-  const entries = new VersionedTable<EntryRecord>(db, 'entry', ENTRY, 'date, sequence');
-  const lots = new VersionedTable<LotRecord>(db, 'lot', LOT, 'created_at, rowid');
-  const labResults = new VersionedTable<LabResultRecord>(db, 'lab_result', LAB_RESULT, 'date, id');
-  const weather = new VersionedTable<WeatherRecord>(db, 'weather', WEATHER, 'date, id');
-  const recipes = new VersionedTable<RecipeRecord>(db, 'recipe', RECIPE, 'name, id');
-  const plantings = new VersionedTable<PlantingRecord>(db, 'planting', PLANTING, 'planted_on, id');
-  const ofGarden = `bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL AND garden_id = @value)`;
+  const gardens = new VersionedTable<GardenRecord>(db, 'garden', columnsOf(gardenFields));
+  const beds = new VersionedTable<BedRecord>(
+    db,
+    'bed',
+    { ...OF_A_GARDEN, ...columnsOf(bedFields) },
+    'created_at, rowid',
+  );
+  const materials = new VersionedTable<MaterialRecord>(
+    db,
+    'material',
+    { ...OF_A_GARDEN, ...columnsOf(materialFields) },
+    'name, id',
+  );
+  const buildUps = new VersionedTable<BuildUpRecord>(
+    db,
+    'build_up',
+    { ...OF_A_GARDEN, ...columnsOf(buildUpFields) },
+    'name, id',
+  );
+  const habits = new VersionedTable<HabitRecord>(
+    db,
+    'habit',
+    { ...OF_A_GARDEN, ...columnsOf(habitFields) },
+    'created_at, rowid',
+  );
+  const lots = new VersionedTable<LotRecord>(
+    db,
+    'lot',
+    { ...OF_A_GARDEN, ...columnsOf(lotFields) },
+    'created_at, rowid',
+  );
+  const labResults = new VersionedTable<LabResultRecord>(
+    db,
+    'lab_result',
+    { ...OF_A_GARDEN, ...columnsOf(labResultFields) },
+    'date, id',
+  );
+  const weather = new VersionedTable<WeatherRecord>(
+    db,
+    'weather',
+    { ...OF_A_GARDEN, ...columnsOf(weatherFields) },
+    'date, id',
+  );
+  const recipes = new VersionedTable<RecipeRecord>(
+    db,
+    'recipe',
+    { ...OF_A_GARDEN, ...columnsOf(recipeFields) },
+    'name, id',
+  );
+  const plantings = new VersionedTable<PlantingRecord>(
+    db,
+    'planting',
+    { ...OF_A_BED, ...columnsOf(plantingFields) },
+    'planted_on, id',
+  );
 
-  const entryStore = storeOver(entries, now);
   const opened = randomUUID();
   const { tell, since } = writeWatch();
-  const sequences = db.prepare('SELECT id, sequence FROM entry WHERE bed_id = @bedId').raw();
   const stores: Stores = {
     gardens: { ...storeOver(gardens, now), list: () => gardens.list() },
     beds: { ...storeOver(beds, now), listOf: (gardenId) => beds.listWhere('garden_id = @value', gardenId) },
@@ -278,28 +133,11 @@ export function createStores(db: Database, now: () => string): Stores {
       ...storeOver(recipes, now),
       listOf: (gardenId) => recipes.listWhere('garden_id = @value', gardenId),
     },
-    entries: {
-      reorder: (ids) => reorder(db, 'entry', ids),
-      find: (id) => trimmed(entryStore.find(id)),
-      insert: (record) => trimEntry(entryStore.insert(record)),
-      update: (id, version, values) => trimmedOutcome(entryStore.update(id, version, spreadEntry(values))),
-      remove: (id, version) => trimmedOutcome(entryStore.remove(id, version)),
-      restore: (id) => trimmedOutcome(entryStore.restore(id)),
-      look: (id) => {
-        const kept = entryStore.look(id);
-        return kept && { ...kept, record: trimEntry(kept.record) };
-      },
-      put: (record) => trimEntry(entryStore.put(spreadEntry(record) as Filed<EntryRecord>)),
-      listOf: (bedId) => entries.listWhere('bed_id = @value', bedId).map(trimEntry),
-      listOfGarden: (gardenId) => entries.listWhere(ofGarden, gardenId).map(trimEntry),
-      sequencesOf: (bedId) => new Map(sequences.all({ bedId }) as [string, number][]),
-      listFromStock: (gardenId) =>
-        entries.listWhere(`lot_id IS NOT NULL AND ${ofGarden}`, gardenId).map(trimEntry),
-    },
+    entries: entryStore(db, now),
     plantings: {
       ...storeOver(plantings, now),
       listOf: (bedId) => plantings.listWhere('bed_id = @value', bedId),
-      listOfGarden: (gardenId) => plantings.listWhere(ofGarden, gardenId),
+      listOfGarden: (gardenId) => plantings.listWhere(ON_BEDS_OF_GARDEN, gardenId),
     },
     erase: (gardenId) => erase(db, gardenId),
     epoch: () => `${opened} ${String(db.pragma('data_version', { simple: true }))}`,
@@ -336,25 +174,8 @@ const isAboutBed = (kind: JournalRecord['kind']): boolean =>
 const withoutBed = ({ bedId, ...record }: JournalRecord & { bedId?: unknown }): JournalRecord =>
   record as JournalRecord;
 
-/** Deals out the places these records have among themselves anew. */
-function reorder(db: Database, table: 'entry' | 'stock_movement' | 'journal', ids: readonly string[]): void {
-  const places = db
-    .prepare(
-      `SELECT sequence FROM ${table} WHERE id IN (SELECT value FROM json_each(@ids)) ORDER BY sequence`,
-    )
-    .pluck()
-    .all({ ids: JSON.stringify(ids) }) as number[];
-  const put = db.prepare(`UPDATE ${table} SET sequence = @place WHERE id = @id`);
-  ids.forEach((id, i) => put.run({ id, place: places[i] }));
-}
-
-const trimmed = (entry: EntryRecord | undefined): EntryRecord | undefined => entry && trimEntry(entry);
-
-const trimmedOutcome = <Outcome extends { readonly outcome: string }>(result: Outcome): Outcome =>
-  'current' in result ? { ...result, current: trimEntry(result.current as EntryRecord) } : result;
-
 /** Tables whose rows name their garden, those that lean on others first. */
-const OF_A_GARDEN = [
+const WITH_GARDEN_ID = [
   'import',
   'feed',
   'photo',
@@ -374,7 +195,7 @@ function erase(db: Database, gardenId: string): void {
   const ofItsBeds = 'bed_id IN (SELECT id FROM bed WHERE garden_id = @gardenId)';
   for (const table of ['entry', 'planting'])
     db.prepare(`DELETE FROM ${table} WHERE ${ofItsBeds}`).run({ gardenId });
-  for (const table of OF_A_GARDEN)
+  for (const table of WITH_GARDEN_ID)
     db.prepare(`DELETE FROM ${table} WHERE garden_id = @gardenId`).run({ gardenId });
   db.prepare('DELETE FROM bed WHERE garden_id = @gardenId').run({ gardenId });
   db.prepare('DELETE FROM garden WHERE id = @gardenId').run({ gardenId });

@@ -1,5 +1,5 @@
-import type { AmountUnit } from '../../core/units/amount.ts';
-import type { BedDraft } from '../../contract/records.ts';
+import type { AmountUnit } from '../../records/vocabulary.ts';
+import type { BedDraft } from '../../records/bed.ts';
 
 /** A day of the demo: years from this one, and month and day. */
 export type DemoDay = readonly [year: number, monthDay: string];

@@ -1,7 +1,7 @@
-import { CLIMATE_PATTERNS } from '../../core/climate/patterns.ts';
-import { findCrop } from '../../core/crops/crop-library.ts';
-import { materialFinder } from '../../core/records/garden-books.ts';
-import { massFreshKgFromAmount } from '../../core/units/amount.ts';
+import { CLIMATE_PATTERNS } from '../../core/ground/climate/patterns.ts';
+import { findCrop } from '../../core/ground/crops/crop-library.ts';
+import { materialFinder } from '../../core/bed/books/garden-books.ts';
+import { massFreshKgFromAmount } from '../../core/ground/units/amount.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import { journalDemoGarden } from './demo-journal.ts';

@@ -1,4 +1,4 @@
-import type { HabitRecord } from '../../contract/habit-records.ts';
+import type { HabitRecord } from '../../records/habit.ts';
 
 const EVERY_SECOND = { everyYears: 2, fromYear: 1, untilYear: null, dugDepthCm: 0 } as const;
 

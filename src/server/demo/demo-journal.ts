@@ -1,8 +1,8 @@
-import type { JournalDraft } from '../../contract/journal-records.ts';
-import { dayNumberFromIso, isoDateOf } from '../../core/climate/calendar.ts';
-import type { Observed } from '../../core/journal/journal-records.ts';
-import { placePlots } from '../../core/trials/placement.ts';
-import { seededStream } from '../../core/numerics/seeded-stream.ts';
+import type { JournalDraft } from '../../contract/requests.ts';
+import type { Observed } from '../../records/journal.ts';
+import { dayNumberFromIso, isoDateOf } from '../../core/ground/climate/calendar.ts';
+import { placePlots } from '../../core/season/trials/placement.ts';
+import { seededStream } from '../../core/ground/numerics/seeded-stream.ts';
 import type { Stores } from '../stores.ts';
 
 /** What was seen on a bed so many days before today, on the planting and layer of the given numbers. */

@@ -1,17 +1,18 @@
-import { faultOf, faultsFrom, type Fault } from '../../contract/check-garden.ts';
-import { InputError } from '../../core/input-error.ts';
-import { checkJournal } from '../../core/journal/check-journal.ts';
+import { findingAbout, findingsFrom } from '../../contract/check-garden.ts';
+import { InputError } from '../../refusals/input-error.ts';
+import type { Finding } from '../../refusals/refusal.ts';
+import { checkJournal } from '../../core/season/journal/check-journal.ts';
 import type { Stores } from '../stores.ts';
 
 /**
  * What cannot have been so among these records of the journal. Of a whole garden only what leans on nothing is refused:
  * what was true when it was written may lie before a planting that was moved since.
  */
-export function journalFaults(
+export function journalFindings(
   stores: Stores,
   gardenId: string,
   { ids, today, isWholeGarden }: { ids: ReadonlySet<string>; today: string; isWholeGarden: boolean },
-): Fault[] {
+): Finding[] {
   const journal = stores.journal.listOf(gardenId);
   const setting = {
     today,
@@ -24,16 +25,16 @@ export function journalFaults(
   return journal
     .filter(({ id }) => ids.has(id))
     .flatMap((record) =>
-      faultsFrom(
+      findingsFrom(
         () => {
           try {
             checkJournal(record, setting);
           } catch (error) {
-            const isReference = error instanceof InputError && error.code === 'unknown';
+            const isReference = error instanceof InputError && error.refusal.code === 'namesNone';
             if (!isWholeGarden || isReference || !(error instanceof InputError)) throw error;
           }
         },
-        (error) => faultOf('journal', record.id, error.path, error),
+        (error) => findingAbout('journal', record.id, error.path, error),
       ),
     );
 }

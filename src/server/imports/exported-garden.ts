@@ -4,10 +4,10 @@ import {
   gardenFile,
   type GardenFile,
 } from '../../contract/garden-file.ts';
-import { MODEL_VERSION } from '../../core/simulation/parameters.ts';
-import type { JournalRecord } from '../../contract/journal-records.ts';
+import { MODEL_VERSION } from '../../core/model/simulation/parameters.ts';
+import type { JournalRecord } from '../../records/journal.ts';
 import type { PhotoFiles } from '../photos/photo-files.ts';
-import { found } from '../routes/answers.ts';
+import { found } from '../answers.ts';
 import type { Stores, Versioned } from '../stores.ts';
 
 /** Without what counts in one database only. */

@@ -1,8 +1,10 @@
 import { createHash } from 'node:crypto';
-import { COLLECTION_NAMES, filedCollections, gardenFile, upgraded } from '../../contract/garden-file.ts';
+import { gardenFile, upgraded } from '../../contract/garden-file.ts';
 import type { ImportReport } from '../../contract/imports.ts';
-import { problemsOf } from '../../contract/problem-fields.ts';
-import { gardenFiled } from '../../contract/records.ts';
+import { finding, refusal } from '../../refusals/refusal.ts';
+import { findingsOf } from '../../contract/problem-fields.ts';
+import { COLLECTION_NAMES, filedCollections } from '../../records/collections.ts';
+import { gardenFiled } from '../../records/garden.ts';
 import type { AppContext } from '../app-context.ts';
 import { cleanPhoto } from '../photos/clean-photo.ts';
 import { invalid, ProblemError } from '../problems.ts';
@@ -17,16 +19,16 @@ function readRows(file: Record<string, unknown>): ReadRow[] {
   return COLLECTION_NAMES.flatMap((collection) => {
     const list = file[collection];
     if (!Array.isArray(list)) {
-      throw invalid([{ field: collection, sentence: `${collection} is missing; it must be a list.` }]);
+      throw invalid([finding(refusal('wrongKind', { wanted: 'array', isMissing: true }), collection)]);
     }
     const seen = new Set<string>();
     return list.map((raw: unknown, index): ReadRow => {
       const read = filedCollections[collection].safeParse(raw);
-      if (!read.success) return { collection, index, record: {}, reasons: problemsOf(read.error) };
+      if (!read.success) return { collection, index, record: {}, reasons: findingsOf(read.error) };
       const record = read.data as ReadRow['record'] & { readonly id: string };
       const isTwice = seen.has(record.id);
       seen.add(record.id);
-      const reasons = isTwice ? [{ field: 'id', sentence: `id is there twice; got "${record.id}".` }] : [];
+      const reasons = isTwice ? [finding(refusal('thereTwice', { got: record.id }), 'id')] : [];
       return { collection, index, record, reasons };
     });
   });
@@ -36,26 +38,24 @@ function unknownFields(file: Record<string, unknown>): void {
   const known = new Set(Object.keys(gardenFile.shape));
   const unknown = Object.keys(file).filter((key) => !known.has(key));
   if (unknown.length > 0) {
-    throw invalid([{ field: 'input', sentence: `input has unknown fields: ${unknown.join(', ')}.` }]);
+    throw invalid([finding(refusal('unknownFields', { fields: unknown }), 'input')]);
   }
 }
 
 /** Pictures of a file that are not kept yet; those of another garden or none at all are refused. */
 function newPhotos({ stores }: AppContext, gardenId: string, file: Record<string, unknown>) {
   const read = PHOTOS.safeParse({ photos: file['photos'] });
-  if (!read.success) throw invalid(problemsOf(read.error));
+  if (!read.success) throw invalid(findingsOf(read.error));
   return (read.data.photos ?? []).flatMap((photo, i) => {
     const kept = stores.photos.find(photo.id);
     if (kept) {
       if (kept.gardenId === gardenId) return [];
-      throw invalid([{ field: `photos.${i}.id`, sentence: `photos.${i}.id belongs to another garden.` }]);
+      throw invalid([finding(refusal('photoElsewhere'), `photos.${i}.id`)]);
     }
     const bytes = new Uint8Array(Buffer.from(photo.base64, 'base64'));
     const clean = cleanPhoto(bytes);
     if (!clean) {
-      throw invalid([
-        { field: `photos.${i}.base64`, sentence: `photos.${i}.base64 must be a whole JPEG or PNG picture.` },
-      ]);
+      throw invalid([finding(refusal('notAPicture'), `photos.${i}.base64`)]);
     }
     return [{ photo, clean, sentSha256: createHash('sha256').update(bytes).digest('hex') }];
   });
@@ -73,7 +73,7 @@ export function importGarden(
   const read = gardenFiled.safeParse(file['garden']);
   if (!read.success) {
     throw invalid(
-      problemsOf({
+      findingsOf({
         issues: read.error.issues.map((issue) => ({ ...issue, path: ['garden', ...issue.path] })),
       }),
     );

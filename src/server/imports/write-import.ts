@@ -1,15 +1,19 @@
 import { createHash } from 'node:crypto';
-import { COLLECTION_NAMES, type CollectionName } from '../../contract/garden-file.ts';
+import { COLLECTION_NAMES, type CollectionName } from '../../records/collections.ts';
+import type { EntryDraft } from '../../records/entry.ts';
 import type { ImportOutcome, ImportReport, ImportRow } from '../../contract/imports.ts';
-import type { FieldProblem } from '../../contract/problem-fields.ts';
-import type { EntryDraft } from '../../contract/records.ts';
-import { InputError } from '../../core/input-error.ts';
+import type { FieldProblem } from '../../contract/problem.ts';
+import { finding, refusal, type Finding } from '../../refusals/refusal.ts';
+import { InputError } from '../../refusals/input-error.ts';
 import type { AppContext } from '../app-context.ts';
 import { weighed } from '../entry-revision.ts';
-import { ProblemError, fromInputError } from '../problems.ts';
+import { fromInputError, isConstraint, ProblemError } from '../problems.ts';
 import type { Filed, ImportWrite, Store, Stores, Versioned } from '../stores.ts';
-import { journalFaults } from './check-import.ts';
-import { modelFaults, type Fault } from '../../contract/check-garden.ts';
+import { journalFindings } from './check-import.ts';
+import { modelFindings } from '../../contract/check-garden.ts';
+import { told } from '../../words/refusal-words.ts';
+import { recordTitle } from '../../words/record-titles.ts';
+import type { GardenRecords } from '../../core/bed/books/garden-books.ts';
 import { keptRecords } from '../kept-stock.ts';
 
 /** A record out of a file, or what keeps it from being one. */
@@ -18,7 +22,7 @@ export interface ReadRow {
   readonly index: number;
   /** Without an id, one is made of what it says, so that the same line read twice is the same record. */
   readonly record: object & { readonly id?: string | undefined };
-  readonly reasons: readonly FieldProblem[];
+  readonly reasons: readonly Finding[];
 }
 
 type AnyRecord = Versioned & { readonly gardenId?: string; readonly bedId?: string };
@@ -54,6 +58,8 @@ export const differing = (record: object, kept: object): string[] =>
     .filter(([field, value]) => !sameValue(value, (kept as Record<string, unknown>)[field]))
     .map(([field]) => field);
 
+type NamedRow = ReadRow & { readonly id: string };
+
 interface Named {
   readonly stores: Stores;
   readonly gardenId: string;
@@ -65,7 +71,7 @@ const digestOf = (text: string): string => createHash('sha256').update(text).dig
  * An id that goes with what a line says, and with how many the same have come before it. There is one weather a day:
  * it is known by its date.
  */
-function named({ stores, gardenId }: Named, rows: readonly ReadRow[]): (ReadRow & { readonly id: string })[] {
+function named({ stores, gardenId }: Named, rows: readonly ReadRow[]): NamedRow[] {
   const seen = new Map<string, number>();
   const weather = new Map(stores.weather.listOf(gardenId).map(({ date, id }) => [date, id]));
   return rows.map((row) => {
@@ -94,26 +100,24 @@ const isOwnBed = ({ stores, gardenId }: Named, bedId: unknown) =>
 const isOwnLot = ({ stores, gardenId }: Named, lotId: unknown) =>
   typeof lotId === 'string' && stores.lots.find(lotId)?.gardenId === gardenId;
 
+type NoName = 'bed' | 'ownPile' | 'ownLayer';
+
 /** What a record leans on and the garden does not have. */
-function missingReferences(named: Named, collection: CollectionName, record: object): FieldProblem[] {
+function missingReferences(named: Named, collection: CollectionName, record: object): Finding[] {
   const { bedId, lotId, toLotId, layerId } = record as Record<string, unknown>;
-  const missing: FieldProblem[] = [];
-  const say = (field: string, what: string, value: unknown) =>
-    missing.push({ field, sentence: `${field} names no ${what} of this garden; got "${String(value)}".` });
+  const missing: Finding[] = [];
+  const say = (field: string, what: NoName, value: unknown) =>
+    missing.push(finding(refusal('namesNone', { what, got: String(value) }), field));
   if (bedId !== undefined && bedId !== null && !isOwnBed(named, bedId)) say('bedId', 'bed', bedId);
-  if (lotId !== undefined && lotId !== null && !isOwnLot(named, lotId)) say('lotId', 'pile', lotId);
-  if (toLotId !== undefined && !isOwnLot(named, toLotId)) say('toLotId', 'pile', toLotId);
+  if (lotId !== undefined && lotId !== null && !isOwnLot(named, lotId)) say('lotId', 'ownPile', lotId);
+  if (toLotId !== undefined && !isOwnLot(named, toLotId)) say('toLotId', 'ownPile', toLotId);
   if (collection === 'entries' && typeof layerId === 'string' && !named.stores.entries.look(layerId))
-    say('layerId', 'layer', layerId);
+    say('layerId', 'ownLayer', layerId);
   return missing;
 }
 
 /** The record as it will be kept: stamped, and weighed where it says how much but not how heavy. */
-function asKept(
-  setting: Setting,
-  row: ReadRow & { readonly id: string },
-  kept: AnyRecord | undefined,
-): Filed<AnyRecord> {
+function asKept(setting: Setting, row: NamedRow, kept: AnyRecord | undefined): Filed<AnyRecord> {
   const { stores, now, gardenId, today } = setting;
   const isOfBed = row.collection === 'entries' || row.collection === 'plantings';
   const stamped = {
@@ -136,12 +140,15 @@ function asKept(
   return { ...entry, createdAt, updatedAt };
 }
 
+/** What becomes of a row, before it is called by what a gardener calls it. */
+type JudgedRow = Omit<ImportRow, 'title'>;
+
 interface Written {
-  readonly rows: ImportRow[];
+  readonly rows: JudgedRow[];
   readonly writes: ImportWrite[];
 }
 
-const refused = (row: ReadRow & { readonly id: string }, reasons: readonly FieldProblem[]): ImportRow => ({
+const refused = (row: NamedRow, reasons: readonly FieldProblem[]): JudgedRow => ({
   collection: row.collection,
   index: row.index,
   id: row.id,
@@ -150,22 +157,23 @@ const refused = (row: ReadRow & { readonly id: string }, reasons: readonly Field
   reasons,
 });
 
+/** What the books refuse without naming a field, as the reason of a row. */
+const asReason = ({ message }: ProblemError): FieldProblem => ({
+  ...told(finding(refusal('mustBe', { requirement: message }), 'row')),
+  sentence: message,
+});
+
 /** Writes one row unless it cannot be; what stood there before goes into the list of writes. */
-function writeRow(
-  setting: Setting,
-  row: ReadRow & { readonly id: string },
-  writes: ImportWrite[],
-): ImportRow {
+function writeRow(setting: Setting, row: NamedRow, writes: ImportWrite[]): JudgedRow {
   const { stores, gardenId } = setting;
-  if (row.reasons.length > 0) return refused(row, row.reasons);
+  if (row.reasons.length > 0) return refused(row, row.reasons.map(told));
   const store = storeOf(stores, row.collection);
   const kept = store.look(row.id);
   if (kept && gardenOf(stores, kept.record) !== gardenId) {
-    const sentence = 'id belongs to a record of another garden; take it in as a copy, or leave the id out.';
-    return refused(row, [{ field: 'id', sentence }]);
+    return refused(row, [told(finding(refusal('ofAnotherGarden'), 'id'))]);
   }
   const missing = missingReferences({ stores, gardenId }, row.collection, row.record);
-  if (missing.length > 0) return refused(row, missing);
+  if (missing.length > 0) return refused(row, missing.map(told));
   const before = kept && !kept.isRemoved ? kept.record : undefined;
   const fields = before ? differing(row.record, before) : [];
   const outcome: ImportOutcome = !before ? 'added' : fields.length > 0 ? 'changed' : 'same';
@@ -176,12 +184,19 @@ function writeRow(
     } catch (error) {
       const problem = error instanceof InputError ? fromInputError(error) : error;
       if (!(problem instanceof ProblemError)) throw error;
-      return refused(row, problem.extra.errors ?? [{ field: 'row', sentence: problem.message }]);
+      return refused(row, problem.extra.errors ?? [asReason(problem)]);
     }
-    const { version } = store.put(record);
+    let version: number;
+    try {
+      ({ version } = store.put(record));
+    } catch (error) {
+      if (!isConstraint(error)) throw error;
+      return refused(row, [told(finding(refusal('doesNotFit'), 'input'))]);
+    }
     writes.push({ collection: row.collection, id: row.id, version, before: before ?? null });
   }
-  return { collection: row.collection, index: row.index, id: row.id, outcome, fields, reasons: [] };
+  const { collection, index, id } = row;
+  return { collection, index, id, outcome, fields, reasons: [] };
 }
 
 /** Layers come before what is done to them, whatever their order in the file. */
@@ -192,7 +207,7 @@ const inWritingOrder = <Row extends ReadRow>(rows: readonly Row[]): Row[] => {
   return [...rows].sort((a, b) => rank(a) - rank(b));
 };
 
-function reordered(stores: Stores, rows: readonly ImportRow[]): void {
+function reordered(stores: Stores, rows: readonly JudgedRow[]): void {
   const idsOf = (collection: CollectionName) =>
     rows
       .filter((row) => row.collection === collection && row.outcome !== 'rejected')
@@ -203,27 +218,27 @@ function reordered(stores: Stores, rows: readonly ImportRow[]): void {
   stores.journal.reorder(idsOf('journal'));
 }
 
-/** Faults put to the rows they are about; what is about no row of the file is told as one about the garden. */
-function withFaults(rows: readonly ImportRow[], faults: readonly Fault[]): ImportRow[] {
-  const left = new Set(faults);
+/** Findings put to the rows they are about; what is about no row of the file is told as one about the garden. */
+function withFindings(rows: readonly JudgedRow[], findings: readonly Finding[]): JudgedRow[] {
+  const left = new Set(findings);
   const judged = rows.map((row) => {
-    const own = faults.filter(({ collection, id }) => collection === row.collection && id === row.id);
-    own.forEach((fault) => left.delete(fault));
+    const own = findings.filter(({ at }) => at.collection === row.collection && at.id === row.id);
+    own.forEach((found) => left.delete(found));
     if (own.length === 0) return row;
-    return { ...row, outcome: 'rejected' as const, reasons: own.map(({ reason }) => reason) };
+    return { ...row, outcome: 'rejected' as const, reasons: own.map(told) };
   });
-  const others = [...left].map(({ collection, id, reason }) => ({
-    collection,
+  const others = [...left].map((found) => ({
+    collection: found.at.collection as ImportRow['collection'],
     index: -1,
-    id: id ?? '',
+    id: found.at.id ?? '',
     outcome: 'rejected' as const,
     fields: [],
-    reasons: [reason],
+    reasons: [told(found)],
   }));
   return [...judged, ...others];
 }
 
-const countsOf = (rows: readonly ImportRow[]): ImportReport['counts'] => {
+const countsOf = (rows: readonly JudgedRow[]): ImportReport['counts'] => {
   const counts = { added: 0, changed: 0, same: 0, rejected: 0 };
   for (const { outcome } of rows) counts[outcome] += 1;
   return counts;
@@ -259,7 +274,7 @@ export function importRows({ stores, today, newId }: AppContext, plan: ImportPla
       const rowsInOrder = inWritingOrder(named(setting, plan.rows));
       const written = [...first.rows, ...rowsInOrder.map((row) => writeRow(setting, row, writes))];
       reordered(stores, written);
-      const rows = checked(setting, plan, written);
+      const rows = checked(setting, plan, rowsInOrder, written);
       const counts = countsOf(rows);
       const isWritten = counts.rejected === 0 && !plan.isDryRun;
       const importId = isWritten && writes.length > 0 ? newId() : null;
@@ -269,7 +284,11 @@ export function importRows({ stores, today, newId }: AppContext, plan: ImportPla
         isWritten,
         importId,
         counts,
-        rows: rows.filter(({ outcome }) => outcome !== 'same'),
+        rows: titled(
+          stores,
+          plan,
+          rows.filter(({ outcome }) => outcome !== 'same'),
+        ),
       };
       if (!isWritten) throw new NothingKept(report);
       plan.keepFiles?.();
@@ -283,18 +302,68 @@ export function importRows({ stores, today, newId }: AppContext, plan: ImportPla
   }
 }
 
+/** The database took it for impossible and cannot say why; the model can. */
+const isUnfit = ({ reasons }: JudgedRow): boolean => reasons.some(({ code }) => code === 'doesNotFit');
+
+/** The records of a garden as they would be with these rows. */
+function withRows(records: GardenRecords, rows: readonly NamedRow[]): GardenRecords {
+  const added = (collection: CollectionName) =>
+    rows.filter((row) => row.collection === collection).map(({ id, record }) => ({ ...record, id }));
+  return {
+    ...records,
+    entries: [...records.entries, ...(added('entries') as unknown as GardenRecords['entries'])],
+    plantings: [...records.plantings, ...(added('plantings') as unknown as GardenRecords['plantings'])],
+  };
+}
+
+/** Rows by what a gardener calls their records, the other lists of the import being known. */
+function titled(stores: Stores, { gardenId, rows }: ImportPlan, judged: readonly JudgedRow[]): ImportRow[] {
+  const of = (collection: CollectionName) =>
+    rows
+      .filter((row) => row.collection === collection)
+      .map(({ record }) => record as { id: string; name: string });
+  const names = {
+    beds: [...of('beds'), ...stores.beds.listOf(gardenId)],
+    lots: [...of('lots'), ...stores.lots.listOf(gardenId)],
+    materials: [...of('materials'), ...stores.materials.listOf(gardenId)],
+  };
+  return judged.map((row) => {
+    const { collection, id, index } = row;
+    const own = rows.find((one) => one.collection === collection && one.index === index)?.record;
+    const isKept = collection !== 'garden' && collection !== 'photos';
+    const record = own ?? (isKept ? storeOf(stores, collection).look(id)?.record : undefined);
+    const title = recordTitle(collection, id, { ...names, [collection]: record ? [{ ...record, id }] : [] });
+    return { ...row, title };
+  });
+}
+
 /** The model is asked only about records that could be read at all. */
-function checked(setting: Setting, plan: ImportPlan, written: readonly ImportRow[]): ImportRow[] {
-  const isWhole = written.every(({ outcome }) => outcome !== 'rejected');
-  if (!isWhole) return [...written];
+function checked(
+  setting: Setting,
+  plan: ImportPlan,
+  rows: readonly NamedRow[],
+  written: readonly JudgedRow[],
+): JudgedRow[] {
   const { stores, gardenId, today } = setting;
+  const unfit = new Set(written.filter(isUnfit).map(({ id }) => id));
+  if (unfit.size > 0) {
+    const records = withRows(
+      keptRecords(stores, gardenId),
+      rows.filter(({ id }) => unfit.has(id)),
+    );
+    return withFindings(
+      written,
+      modelFindings(records, today).filter(({ at }) => at.id !== null && unfit.has(at.id)),
+    );
+  }
+  if (written.some(({ outcome }) => outcome === 'rejected')) return [...written];
   const ids = new Set(written.filter(({ collection }) => collection === 'journal').map(({ id }) => id));
   const touchesModel = written.some(
     ({ collection, outcome }) => collection !== 'journal' && outcome !== 'same',
   );
-  return withFaults(written, [
-    ...(touchesModel ? modelFaults(keptRecords(stores, gardenId), today) : []),
-    ...journalFaults(stores, gardenId, { ids, today, isWholeGarden: plan.isWholeGarden }),
+  return withFindings(written, [
+    ...(touchesModel ? modelFindings(keptRecords(stores, gardenId), today) : []),
+    ...journalFindings(stores, gardenId, { ids, today, isWholeGarden: plan.isWholeGarden }),
   ]);
 }
 
@@ -321,9 +390,9 @@ export function undoImport({ stores, today }: AppContext, importId: string): { g
       else store.remove(id, version);
     }
     const isGardenGone = !stores.gardens.find(record.gardenId);
-    const [fault] = isGardenGone ? [] : modelFaults(keptRecords(stores, record.gardenId), today());
-    if (fault) {
-      const detail = `What was written since leans on it: ${fault.reason.sentence} Nothing was changed.`;
+    const [found] = isGardenGone ? [] : modelFindings(keptRecords(stores, record.gardenId), today());
+    if (found) {
+      const detail = `What was written since leans on it: ${told(found).sentence} Nothing was changed.`;
       throw new ProblemError(422, 'Not accepted', detail);
     }
     return { gardenId: record.gardenId };

@@ -1,8 +1,8 @@
 import { Hono } from 'hono';
-import { bedChange, bedDraft } from '../../contract/records.ts';
+import { bedChange, bedDraft } from '../../records/bed.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 export const bedRoutes = ({ stores, today, newId }: AppContext) =>

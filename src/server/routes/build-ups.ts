@@ -1,9 +1,10 @@
 import { Hono } from 'hono';
-import { buildUpDraft, type MaterialRecord } from '../../contract/records.ts';
-import { InputError } from '../../core/input-error.ts';
-import { materialFinder } from '../../core/records/garden-books.ts';
+import { buildUpDraft } from '../../records/build-up.ts';
+import type { MaterialRecord } from '../../records/material.ts';
+import { InputError } from '../../refusals/input-error.ts';
+import { materialFinder } from '../../core/bed/books/garden-books.ts';
 import type { AppContext } from '../app-context.ts';
-import { found, requireRemoved, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 function requireKnownMaterials(
@@ -13,7 +14,7 @@ function requireKnownMaterials(
   const find = materialFinder({ materials: own, labResults: [] });
   layers.forEach(({ materialId }, i) => {
     if (!find(materialId)) {
-      throw new InputError(['layers', i, 'materialId'], 'unknown', `names no material; got "${materialId}"`);
+      throw new InputError(['layers', i, 'materialId'], 'namesNone', { what: 'material', got: materialId });
     }
   });
 }

@@ -1,9 +1,10 @@
 import { Hono } from 'hono';
-import { bedRevision, entryChange, entryDraft, type EntryRecord } from '../../contract/records.ts';
+import { bedRevision } from '../../contract/requests.ts';
+import { entryChange, entryDraft, type EntryRecord } from '../../records/entry.ts';
 import type { AppContext } from '../app-context.ts';
 import { carryOutRevision, requireOwnEntries, weighed } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** The list with the entry in the place of the one it changes, or at the end. */

@@ -1,12 +1,12 @@
 import { Hono } from 'hono';
 import { createHash, randomBytes } from 'node:crypto';
-import { feedDraft } from '../../contract/journal-records.ts';
+import { feedDraft } from '../../contract/requests.ts';
 import type { AppContext } from '../app-context.ts';
 import { calendarFile, type CalendarRecords } from '../calendar/garden-calendar.ts';
 import { notFound } from '../problems.ts';
 import { keptRecords } from '../kept-stock.ts';
 import type { Stores } from '../stores.ts';
-import { found } from './answers.ts';
+import { found } from '../answers.ts';
 import { body } from './validated.ts';
 
 const SECRET_BYTES = 24;

@@ -1,8 +1,8 @@
 import { Hono } from 'hono';
-import { gardenChange, gardenDraft } from '../../contract/records.ts';
+import { gardenChange, gardenDraft } from '../../records/garden.ts';
 import { rememberedBooks } from '../remembered-books.ts';
 import type { AppContext } from '../app-context.ts';
-import { found, requireRemoved, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 export const gardenRoutes = ({ stores, today, newId }: AppContext) => {

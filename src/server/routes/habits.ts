@@ -1,10 +1,10 @@
 import { Hono } from 'hono';
-import { habitChange, habitDraft } from '../../contract/habit-records.ts';
-import { materialFinder } from '../../core/records/garden-books.ts';
-import { checkHabit, type Habit } from '../../core/years/habit.ts';
+import { habitChange, habitDraft, type Habit } from '../../records/habit.ts';
+import { materialFinder } from '../../core/bed/books/garden-books.ts';
+import { checkHabit } from '../../core/long-run/years/habit.ts';
 import type { AppContext } from '../app-context.ts';
 import type { Stores } from '../stores.ts';
-import { found, requireRemoved, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 function requireSoundHabit(stores: Stores, gardenId: string, habit: Habit): void {

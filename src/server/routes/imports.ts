@@ -1,13 +1,14 @@
+import { rowSchemas } from '../../records/collections.ts';
 import { Hono } from 'hono';
 import { z } from 'zod';
 import { gardenFileText } from '../../contract/garden-file.ts';
-import { importRequest, rowSchemas, type ImportEntry } from '../../contract/imports.ts';
-import { problemsOf } from '../../contract/problem-fields.ts';
+import { importRequest, type ImportEntry } from '../../contract/imports.ts';
+import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
 import { gardenFileOf } from '../imports/exported-garden.ts';
 import { importGarden } from '../imports/import-garden.ts';
 import { importRows, undoImport, type ReadRow } from '../imports/write-import.ts';
-import { found } from './answers.ts';
+import { found } from '../answers.ts';
 import { body, query } from './validated.ts';
 
 const flag = z.enum(['true', 'false']).default('false');
@@ -41,7 +42,7 @@ export const importRoutes = (context: AppContext) => {
         const result = rowSchemas[collection].safeParse(raw);
         return result.success
           ? { collection, index, record: result.data, reasons: [] }
-          : { collection, index, record: {}, reasons: problemsOf(result.error) };
+          : { collection, index, record: {}, reasons: findingsOf(result.error) };
       });
       const isDryRun = c.req.valid('query').dryRun === 'true';
       return c.json(

@@ -1,11 +1,11 @@
 import { Hono } from 'hono';
-import { journalChange, journalPosting } from '../../contract/journal-records.ts';
-import { InputError } from '../../core/input-error.ts';
-import { checkJournal } from '../../core/journal/check-journal.ts';
-import type { JournalRecord as CheckedRecord } from '../../core/journal/journal-records.ts';
+import { journalChange, type Journaled as CheckedRecord } from '../../records/journal.ts';
+import { journalPosting } from '../../contract/requests.ts';
+import { InputError } from '../../refusals/input-error.ts';
+import { checkJournal } from '../../core/season/journal/check-journal.ts';
 import type { AppContext } from '../app-context.ts';
 import { fromInputError } from '../problems.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** What is seen, ticked off, tried, brewed and closed. */
@@ -35,9 +35,7 @@ export const journalRoutes = ({ stores, today }: AppContext) => {
             requireTrue(record);
           } catch (error) {
             if (!(error instanceof InputError)) throw error;
-            throw fromInputError(
-              new InputError(['records', i, ...error.path], error.code, error.requirement),
-            );
+            throw fromInputError(error.at(['records', i, ...error.path]));
           }
           return stores.journal.insert(record);
         });
@@ -51,7 +49,7 @@ export const journalRoutes = ({ stores, today }: AppContext) => {
         const before = found(stores.journal.find(id), 'record');
         requireSeen(before, version);
         if (before.kind !== values.kind) {
-          throw new InputError(['kind'], 'bad_shape', `must stay ${before.kind}; got ${values.kind}`);
+          throw new InputError(['kind'], 'mustStay', { kind: before.kind, got: values.kind });
         }
         const kept = written(stores.journal.update(id, version, values), 'record');
         requireTrue(kept);

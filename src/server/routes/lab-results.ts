@@ -1,11 +1,11 @@
 import { Hono } from 'hono';
-import { labResultChange, labResultDraft } from '../../contract/stock-records.ts';
-import { checkMaterial } from '../../core/materials/check-material.ts';
-import { InputError } from '../../core/input-error.ts';
-import { materialFinder } from '../../core/records/garden-books.ts';
+import { labResultChange, labResultDraft } from '../../records/lab-result.ts';
+import { checkMaterial } from '../../core/ground/materials/check-material.ts';
+import { InputError } from '../../refusals/input-error.ts';
+import { materialFinder } from '../../core/bed/books/garden-books.ts';
 import type { AppContext } from '../app-context.ts';
 import { keptForStock, requireSoundStock } from '../kept-stock.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Laboratory reports on materials: from their day on they take the place of the table's figures. */
@@ -14,7 +14,7 @@ export const labResultRoutes = ({ stores, today, newId }: AppContext) => {
     const records = keptForStock(stores, gardenId);
     const material = materialFinder(records)(materialId);
     if (!material) {
-      throw new InputError(['materialId'], 'unknown', `names no material; got "${materialId}"`);
+      throw new InputError(['materialId'], 'namesNone', { what: 'material', got: materialId });
     }
     checkMaterial(material, []);
     requireSoundStock(records, today(), []);

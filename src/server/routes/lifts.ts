@@ -1,30 +1,31 @@
 import { Hono } from 'hono';
-import { liftDraft, type BedRecord, type LiftDraft } from '../../contract/records.ts';
-import { dayNumberFromIso } from '../../core/climate/calendar.ts';
-import { InputError } from '../../core/input-error.ts';
-import { bedScenario } from '../../core/records/bed-scenario.ts';
-import { booksOfBed, materialFinder } from '../../core/records/garden-books.ts';
-import { LIFTED_HUMUS_SHARE, liftFrom, type Lifted } from '../../core/year/lift.ts';
+import { liftDraft, type LiftDraft } from '../../contract/requests.ts';
+import type { BedRecord } from '../../records/bed.ts';
+import { dayNumberFromIso } from '../../core/ground/climate/calendar.ts';
+import { InputError } from '../../refusals/input-error.ts';
+import { bedScenario } from '../../core/bed/books/bed-scenario.ts';
+import { booksOfBed, materialFinder } from '../../core/bed/books/garden-books.ts';
+import { LIFTED_HUMUS_SHARE, liftFrom, type Lifted } from '../../core/season/year/lift.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { keptRecords, requireSoundStock } from '../kept-stock.ts';
 import type { Stores } from '../stores.ts';
-import { found } from './answers.ts';
+import { found } from '../answers.ts';
 import { body } from './validated.ts';
 
 /** What the layers hold by the book on the morning of that day, as a material of its own. */
 function lifted(stores: Stores, bed: BedRecord, { date, layerIds }: LiftDraft, today: string): Lifted {
-  if (date > today) throw new InputError(['date'], 'bad_date', `lies in the future; got ${date}`);
+  if (date > today) throw new InputError(['date'], 'inTheFuture', { date, today, isPlannable: false });
   const entries = stores.entries.listOf(bed.id);
   layerIds.forEach((layerId, i) => {
     const layer = entries.find(({ id }) => id === layerId);
     if (layer?.type !== 'lay' || layer.date > date) {
-      throw new InputError(['layerIds', i], 'unknown', 'names no layer that lay on this bed by then');
+      throw new InputError(['layerIds', i], 'namesNone', { what: 'liftedLayer', got: null });
     }
     const off = entries.find(
       (entry) => entry.type === 'takeOff' && entry.layerId === layerId && entry.shareTakenOff === 1,
     );
-    if (off) throw new InputError(['layerIds', i], 'bad_order', `was taken off on ${off.date} already`);
+    if (off) throw new InputError(['layerIds', i], 'takenOffAlready', { date: off.date });
   });
   const records = keptRecords(stores, bed.gardenId);
   const day = dayNumberFromIso(date, ['date']);

@@ -1,13 +1,13 @@
 import { Hono } from 'hono';
 import type { z } from 'zod';
-import { materialChange, materialDraft, type MaterialRecord } from '../../contract/records.ts';
-import { findLibraryMaterial } from '../../core/materials/library.ts';
-import { ownMaterial } from '../../core/materials/own-material.ts';
+import { materialChange, materialDraft, type MaterialRecord } from '../../records/material.ts';
+import { findLibraryMaterial } from '../../core/ground/materials/library.ts';
+import { ownMaterial } from '../../core/ground/materials/own-material.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Beds on which a material lies, by what the books say. */

@@ -1,13 +1,15 @@
+import { finding, refusal } from '../../refusals/refusal.ts';
+import { told } from '../../words/refusal-words.ts';
 import { Hono } from 'hono';
 import { createHash } from 'node:crypto';
-import { id as idSchema } from '../../contract/fields.ts';
-import type { PhotoRecord } from '../../contract/journal-records.ts';
-import { problemsOf } from '../../contract/problem-fields.ts';
+import { id as idSchema } from '../../records/fields.ts';
+import type { PhotoRecord } from '../../contract/keepsakes.ts';
+import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
 import { cleanPhoto } from '../photos/clean-photo.ts';
 import { invalid, ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
-import { found } from './answers.ts';
+import { found } from '../answers.ts';
 
 const shown = ({ id, gardenId, mediaType, bytes, createdAt }: PhotoRecord): PhotoRecord => ({
   id,
@@ -36,7 +38,7 @@ export const photoRoutes = ({ stores, photoFiles }: AppContext) =>
     .put('/gardens/:gardenId/photos/:photoId', async (c) => {
       const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const checked = idSchema.safeParse(c.req.param('photoId'));
-      if (!checked.success) throw invalid(problemsOf(checked.error));
+      if (!checked.success) throw invalid(findingsOf(checked.error));
       const sent = new Uint8Array(await c.req.arrayBuffer());
       const sentSha256 = createHash('sha256').update(sent).digest('hex');
       const known = sentBefore(stores, checked.data, sentSha256);
@@ -48,7 +50,7 @@ export const photoRoutes = ({ stores, photoFiles }: AppContext) =>
           'Not a photo',
           'That is not a photo in JPEG or PNG, or only a part of one.',
           {
-            errors: [{ field: 'photo', sentence: 'photo must be a whole JPEG or PNG picture.' }],
+            errors: [told(finding(refusal('notAPicture'), 'photo'))],
           },
         );
       }

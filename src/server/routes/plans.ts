@@ -1,12 +1,12 @@
 import { Hono } from 'hono';
-import { planRevision, type PlanRevision } from '../../contract/records.ts';
-import { checkRoom } from '../../core/records/planting-clash.ts';
+import { planRevision, type PlanRevision } from '../../contract/requests.ts';
+import { checkRoom } from '../../core/bed/books/planting-clash.ts';
 import type { AppContext } from '../app-context.ts';
 import { carryOutRevision, requireOwnEntries } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { notFound } from '../problems.ts';
 import type { Stores } from '../stores.ts';
-import { found, requireRemoved, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, sentAgain, written } from '../answers.ts';
 import { body } from './validated.ts';
 
 type BedPlan = PlanRevision['beds'][number];

@@ -1,9 +1,9 @@
 import { Hono } from 'hono';
-import { plantingChange, plantingDraft, type PlantingRecord } from '../../contract/records.ts';
-import { checkRoom } from '../../core/records/planting-clash.ts';
+import { plantingChange, plantingDraft, type PlantingRecord } from '../../records/planting.ts';
+import { checkRoom } from '../../core/bed/books/planting-clash.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };

@@ -1,7 +1,7 @@
 import { Hono } from 'hono';
-import { recipeDraft } from '../../contract/stock-records.ts';
+import { recipeDraft } from '../../records/recipe.ts';
 import type { AppContext } from '../app-context.ts';
-import { found, requireRemoved, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Mixes a garden has saved to make again. */

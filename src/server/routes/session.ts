@@ -1,3 +1,5 @@
+import { finding, refusal } from '../../refusals/refusal.ts';
+import { told } from '../../words/refusal-words.ts';
 import { getConnInfo } from '@hono/node-server/conninfo';
 import { Hono, type MiddlewareHandler } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
@@ -49,7 +51,7 @@ export const sessionRoutes = ({ access }: AppContext) =>
       }
       if (admission.outcome === 'wrong') {
         throw new ProblemError(401, 'Wrong passphrase', 'That is not the passphrase of these books.', {
-          errors: [{ field: 'passphrase', sentence: 'That is not the passphrase of these books.' }],
+          errors: [told(finding(refusal('wrongPassphrase'), 'passphrase'))],
         });
       }
       setCookie(c, COOKIE, admission.token, {

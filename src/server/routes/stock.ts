@@ -1,14 +1,10 @@
 import { Hono } from 'hono';
-import {
-  lotChange,
-  movementChange,
-  stockPosting,
-  type LotRecord,
-  type MovementRecord,
-} from '../../contract/stock-records.ts';
+import { lotChange, type LotRecord } from '../../records/lot.ts';
+import { movementChange, type MovementRecord } from '../../records/movement.ts';
+import { stockPosting } from '../../contract/requests.ts';
 import type { AppContext } from '../app-context.ts';
 import { keptForStock, requireSoundStock } from '../kept-stock.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
 import { keepMaterial } from './materials.ts';
 import { body, seenVersion } from './validated.ts';
 

@@ -1,13 +1,8 @@
-import type { JournalChange, JournalRecord } from '../../contract/journal-records.ts';
-import type {
-  BedChange,
-  BedRecord,
-  EntryChange,
-  EntryRecord,
-  PlantingChange,
-  PlantingRecord,
-} from '../../contract/records.ts';
-import type { MovementChange, MovementRecord } from '../../contract/stock-records.ts';
+import type { JournalChange, JournalRecord } from '../../records/journal.ts';
+import type { BedChange, BedRecord } from '../../records/bed.ts';
+import type { EntryChange, EntryRecord } from '../../records/entry.ts';
+import type { PlantingChange, PlantingRecord } from '../../records/planting.ts';
+import type { MovementChange, MovementRecord } from '../../records/movement.ts';
 
 /** Records as the change that leaves them as they are. */
 export function entryAsChange(entry: EntryRecord): EntryChange {

@@ -1,5 +1,5 @@
 import { hc } from 'hono/client';
-import type { Problem } from '../../contract/records.ts';
+import type { Problem } from '../../contract/problem.ts';
 import type { Api } from '../../server/app.ts';
 import { ProblemFailure, UnreachableFailure } from './failures.ts';
 

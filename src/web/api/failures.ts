@@ -1,5 +1,4 @@
-import { inFieldWords } from '../../words/field-words.ts';
-import type { Problem } from '../../contract/records.ts';
+import type { Problem } from '../../contract/problem.ts';
 
 /** What the server refused, with its reasons. */
 export class ProblemFailure extends Error {
@@ -18,9 +17,7 @@ export class UnreachableFailure extends Error {
 /** Sentences of a failure, by field; what belongs to no field is under the empty name. */
 export function sentencesOf(failure: unknown): Record<string, string> {
   if (failure instanceof ProblemFailure && failure.problem.errors) {
-    return Object.fromEntries(
-      failure.problem.errors.map(({ field, sentence }) => [field, inFieldWords(field, sentence)]),
-    );
+    return Object.fromEntries(failure.problem.errors.map(({ field, sentence }) => [field, sentence]));
   }
   return failure instanceof Error ? { '': failure.message } : {};
 }

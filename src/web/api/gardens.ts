@@ -1,23 +1,12 @@
 import { queryOptions, useMutation } from '@tanstack/react-query';
-import type {
-  BedChange,
-  BedDraft,
-  BedRevision,
-  BuildUpDraft,
-  BuildUpRecord,
-  EntryChange,
-  EntryDraft,
-  EntryRecord,
-  GardenBooks,
-  GardenChange,
-  GardenDraft,
-  GardenRecord,
-  LiftDraft,
-  MaterialDraft,
-  PlantingChange,
-  PlantingDraft,
-  PlantingRecord,
-} from '../../contract/records.ts';
+import type { BedChange, BedDraft } from '../../records/bed.ts';
+import type { BedRevision, LiftDraft } from '../../contract/requests.ts';
+import type { BuildUpDraft, BuildUpRecord } from '../../records/build-up.ts';
+import type { EntryChange, EntryDraft, EntryRecord } from '../../records/entry.ts';
+import type { GardenBooks } from '../../contract/garden-books.ts';
+import type { GardenChange, GardenDraft, GardenRecord } from '../../records/garden.ts';
+import type { MaterialDraft } from '../../records/material.ts';
+import type { PlantingChange, PlantingDraft, PlantingRecord } from '../../records/planting.ts';
 import { answered, bodyOf, client, type HttpAnswer } from './client.ts';
 import { useWrite } from './use-write.ts';
 

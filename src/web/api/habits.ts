@@ -1,5 +1,5 @@
-import type { HabitChange, HabitDraft, HabitRecord } from '../../contract/habit-records.ts';
-import type { PlanRevision } from '../../contract/records.ts';
+import type { HabitChange, HabitDraft, HabitRecord } from '../../records/habit.ts';
+import type { PlanRevision } from '../../contract/requests.ts';
 import { answered, bodyOf, client } from './client.ts';
 import { useWrite } from './use-write.ts';
 

@@ -1,10 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
-import type {
-  FeedRecord,
-  JournalChange,
-  JournalDraft,
-  JournalRecord,
-} from '../../contract/journal-records.ts';
+import type { FeedRecord } from '../../contract/keepsakes.ts';
+import type { JournalChange, JournalRecord } from '../../records/journal.ts';
+import type { JournalDraft } from '../../contract/requests.ts';
 import { answered, bodyOf, client } from './client.ts';
 import { useWrite } from './use-write.ts';
 

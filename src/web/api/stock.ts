@@ -1,16 +1,10 @@
 import type { z } from 'zod';
-import type {
-  LabResultDraft,
-  LabResultRecord,
-  LotChange,
-  LotRecord,
-  MovementChange,
-  MovementRecord,
-  RecipeDraft,
-  RecipeRecord,
-  StockPosting,
-} from '../../contract/stock-records.ts';
-import type { materialChange } from '../../contract/records.ts';
+import type { LabResultDraft, LabResultRecord } from '../../records/lab-result.ts';
+import type { LotChange, LotRecord } from '../../records/lot.ts';
+import type { MovementChange, MovementRecord } from '../../records/movement.ts';
+import type { RecipeDraft, RecipeRecord } from '../../records/recipe.ts';
+import type { StockPosting } from '../../contract/requests.ts';
+import type { materialChange } from '../../records/material.ts';
 import { answered, bodyOf, client } from './client.ts';
 import { useWrite } from './use-write.ts';
 

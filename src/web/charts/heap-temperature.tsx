@@ -1,8 +1,8 @@
 import { memo } from 'react';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { DayNumber } from '../../core/climate/calendar.ts';
-import { HOT_FROM_C } from '../../core/stock/hot-phase.ts';
-import type { TemperatureReading } from '../../core/stock/keeping.ts';
+import type { DayNumber } from '../../core/ground/climate/calendar.ts';
+import { HOT_FROM_C } from '../../core/yard/stock/hot-phase.ts';
+import type { TemperatureReading } from '../../core/yard/stock/keeping.ts';
 import { dateNear } from '../../words/dates.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { Level } from './marks.tsx';

@@ -1,6 +1,6 @@
 import { memo, type ReactElement } from 'react';
-import type { MaterialKind } from '../../core/materials/material.ts';
-import { seededStream } from '../../core/numerics/seeded-stream.ts';
+import type { MaterialKind } from '../../core/ground/materials/material.ts';
+import { seededStream } from '../../core/ground/numerics/seeded-stream.ts';
 
 /** How a material looks in section: a ground color and its grain. Told apart by texture, not hue alone. */
 interface Grain {

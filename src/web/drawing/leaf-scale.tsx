@@ -1,4 +1,4 @@
-import type { LeafStep } from '../../core/journal/journal-records.ts';
+import type { LeafStep } from '../../records/vocabulary.ts';
 
 /** Blade and veins of a leaf at each step, from yellow to dark green; veins grow darker as well, so that it is not color alone. */
 const LEAVES: Record<LeafStep, { readonly blade: string; readonly vein: string; readonly veins: number }> = {

@@ -1,6 +1,6 @@
 import { COLORS } from '../theme/tokens.ts';
-import type { MaterialKind } from '../../core/materials/material.ts';
-import type { LotForm } from '../../core/stock/stock-records.ts';
+import type { MaterialKind } from '../../core/ground/materials/material.ts';
+import type { LotForm } from '../../records/vocabulary.ts';
 import { GrainDefinitions, grainId } from './grains.tsx';
 
 export interface YardLot {

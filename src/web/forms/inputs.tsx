@@ -1,5 +1,5 @@
 import { Input, Select } from 'antd';
-import type { AmountUnit } from '../../core/units/amount.ts';
+import type { AmountUnit } from '../../records/vocabulary.ts';
 import { stockUnits, UNIT_WORDS, type Measures } from '../../words/measures.ts';
 import { Field } from './Field.tsx';
 

@@ -1,6 +1,6 @@
 import { createStore, get, set } from 'idb-keyval';
-import type { JournalDraft } from '../../contract/journal-records.ts';
-import type { EntryDraft } from '../../contract/records.ts';
+import type { JournalDraft } from '../../contract/requests.ts';
+import type { EntryDraft } from '../../records/entry.ts';
 
 /** Something written in the garden that waits on this device until the books have it. */
 export type Parcel = {

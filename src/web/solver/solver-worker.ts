@@ -1,11 +1,12 @@
 import { expose } from 'comlink';
 import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
-import { InputError } from '../../core/input-error.ts';
-import { solveMix, type MixAnswer, type MixProblem } from '../../core/mixing/solve-mix.ts';
-import type { SolveLinearProgram } from '../../core/numerics/linear-program.ts';
-import { shareOut, type ShareAnswer } from '../../core/sharing/share-out.ts';
-import type { ShareProblem } from '../../core/sharing/share-problem.ts';
+import { InputError } from '../../refusals/input-error.ts';
+import { toldError } from '../../words/refusal-words.ts';
+import { solveMix, type MixAnswer, type MixProblem } from '../../core/yard/mixing/solve-mix.ts';
+import type { SolveLinearProgram } from '../../core/ground/numerics/linear-program.ts';
+import { shareOut, type ShareAnswer } from '../../core/long-run/sharing/share-out.ts';
+import type { ShareProblem } from '../../core/long-run/sharing/share-problem.ts';
 import { solverOver } from './highs.ts';
 
 export type Solved<Answer> =
@@ -23,8 +24,8 @@ async function solved<Answer>(work: (solver: SolveLinearProgram) => Answer): Pro
     return { ok: true, answer: work(solver) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const field = error.path.join('.');
-    return { ok: false, field, sentence: `${field} ${error.requirement}.` };
+    const { field, sentence } = toldError(error);
+    return { ok: false, field, sentence };
   }
 }
 

@@ -1,7 +1,7 @@
-import type { DayNumber } from '../../core/climate/calendar.ts';
-import { InputError } from '../../core/input-error.ts';
-import type { BedBooks } from '../../core/records/bed-records.ts';
-import { bedScenario, inRecordWords } from '../../core/records/bed-scenario.ts';
+import type { DayNumber } from '../../core/ground/climate/calendar.ts';
+import { InputError } from '../../refusals/input-error.ts';
+import type { BedBooks } from '../../core/bed/books/bed-books.ts';
+import { bedScenario, inRecordWords } from '../../core/bed/books/bed-scenario.ts';
 import {
   booksOfBed,
   carriedForward,
@@ -9,10 +9,10 @@ import {
   stockBooksOf,
   takenByBed,
   type GardenRecords,
-} from '../../core/records/garden-books.ts';
-import type { BedScenario } from '../../core/simulation/scenario.ts';
-import { booksAsPlanned } from '../../core/years/habit-books.ts';
-import { endOfYears } from '../../core/years/outlook-days.ts';
+} from '../../core/bed/books/garden-books.ts';
+import type { BedScenario } from '../../core/model/simulation/scenario.ts';
+import { booksAsPlanned } from '../../core/long-run/years/habit-books.ts';
+import { endOfYears } from '../../core/long-run/years/outlook-days.ts';
 
 /** Which bed, and the records it is worked out from. */
 export interface BedQuestion {
@@ -37,7 +37,7 @@ export const rememberedBooks = (records: GardenRecords, bedId: string): BedBooks
   booksOfBed(records, bedId, rememberedTakes);
 
 function required(books: BedBooks | undefined): BedBooks {
-  if (!books) throw new InputError(['bedId'], 'unknown', 'names no bed of this garden');
+  if (!books) throw new InputError(['bedId'], 'namesNone', { what: 'bed', got: null });
   return books;
 }
 

@@ -1,5 +1,6 @@
+import type { DrawnOutcome } from '../../core/bed/projection/drawn-outcome.ts';
 import { expose } from 'comlink';
-import { fieldAsEntered, sentenceAsEntered } from '../../contract/as-entered.ts';
+import { toldError } from '../../words/refusal-words.ts';
 import {
   ADVICE_DAYS,
   adviseBed,
@@ -8,14 +9,15 @@ import {
   type AdviceSetting,
   type BedAdvice,
   type BedStanding,
-} from '../../core/advice/bed-advice.ts';
-import { conflictsIn, type Conflict } from '../../core/advice/conflicts.ts';
-import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
-import { cropsConcerned } from '../../core/advice/dose-plan.ts';
-import { rulesFor } from '../../core/advice/schools.ts';
-import { harvestWaits, type HarvestWait } from '../../core/advice/waits.ts';
-import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
-import { InputError } from '../../core/input-error.ts';
+} from '../../core/bed/advice/bed-advice.ts';
+import { conflictsIn, type Conflict } from '../../core/bed/advice/conflicts.ts';
+import { type ChargeRecipeId, SCHOOLS, type School } from '../../records/vocabulary.ts';
+import type { Observation } from '../../records/journal.ts';
+import { cropsConcerned } from '../../core/bed/advice/dose-plan.ts';
+import { rulesFor } from '../../core/bed/advice/schools.ts';
+import { harvestWaits, type HarvestWait } from '../../core/bed/advice/waits.ts';
+import { dayNumberFromIso, type DayNumber } from '../../core/ground/climate/calendar.ts';
+import { InputError } from '../../refusals/input-error.ts';
 import {
   atEndOf,
   looksAround,
@@ -23,23 +25,15 @@ import {
   telltaleDays,
   type BedProjection,
   type BedSample,
-} from '../../core/projection/bed-projection.ts';
-import {
-  drawnInputs,
-  drawOutcome,
-  type DrawnOutcome,
-  type RangePlan,
-} from '../../core/projection/likely-range.ts';
-import { monthBooks, type MonthBooks } from '../../core/projection/month-books.ts';
-import { outlook, type OutlookYear } from '../../core/years/outlook.ts';
-import { endOfYears, outlookDays } from '../../core/years/outlook-days.ts';
-import type { Observation } from '../../core/journal/journal-records.ts';
-import { measuredPoints } from '../../core/learning/measured-points.ts';
-import { inFieldWords } from '../../words/field-words.ts';
-import { SCHOOLS, type School } from '../../core/records/bed-records.ts';
-import { inRecordWords } from '../../core/records/bed-scenario.ts';
-import { booksOfBed, materialFinder } from '../../core/records/garden-books.ts';
-import type { BedScenario } from '../../core/simulation/scenario.ts';
+} from '../../core/bed/projection/bed-projection.ts';
+import { drawnInputs, drawOutcome, type RangePlan } from '../../core/bed/projection/likely-range.ts';
+import { monthBooks, type MonthBooks } from '../../core/bed/projection/month-books.ts';
+import { outlook, type OutlookYear } from '../../core/long-run/years/outlook.ts';
+import { endOfYears, outlookDays } from '../../core/long-run/years/outlook-days.ts';
+import { measuredPoints } from '../../core/bed/learning/measured-points.ts';
+import { inRecordWords } from '../../core/bed/books/bed-scenario.ts';
+import { booksOfBed, materialFinder } from '../../core/bed/books/garden-books.ts';
+import type { BedScenario } from '../../core/model/simulation/scenario.ts';
 import { plannedYearsOf, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
 import {
   bedAgendaAnswer,
@@ -105,14 +99,18 @@ function worked<Result>(question: BedQuestion, work: (today: DayNumber) => Resul
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     const books = booksOfBed(question.records, question.bedId, () => undefined);
-    const { path, requirement } = books ? inRecordWords(error, books) : error;
-    const field = String(path.at(-1) ?? '');
-    return {
-      ok: false,
-      field: fieldAsEntered(field),
-      sentence: inFieldWords(fieldAsEntered(field), sentenceAsEntered(field, requirement)),
-    };
+    return refusedAsEntered(books ? inRecordWords(error, books) : error);
   }
+}
+
+/** A refusal by the last field of its path: forms have each field once. */
+function refusedAsEntered(error: InputError): {
+  readonly ok: false;
+  readonly field: string;
+  readonly sentence: string;
+} {
+  const { field, sentence } = toldError(error.at(error.path.slice(-1)));
+  return { ok: false, field, sentence };
 }
 
 function settingOf(question: BedQuestion, school: School): AdviceSetting {
@@ -235,8 +233,7 @@ function workedStock<Result>(work: () => Result): Worked<Result> {
     return { ok: true, result: work() };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const field = String(error.path.at(-1) ?? '');
-    return { ok: false, field, sentence: sentenceAsEntered(field, error.requirement) };
+    return refusedAsEntered(error);
   }
 }
 

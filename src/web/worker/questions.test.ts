@@ -1,7 +1,7 @@
 import { hashKey, type QueryKey } from '@tanstack/react-query';
 import { describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, NO_STOCK, plantingOf } from '../../../tests/fixtures/books.ts';
-import type { GardenRecords } from '../../core/records/garden-books.ts';
+import type { GardenRecords } from '../../core/bed/books/garden-books.ts';
 import { adviceQuery, nearQuery, questionAbout } from './questions.ts';
 
 const records = (): GardenRecords => ({

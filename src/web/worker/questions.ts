@@ -1,9 +1,9 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { wrap } from 'comlink';
-import { drawsOnStock, recordsAbout, type GardenRecords } from '../../core/records/garden-books.ts';
-import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
-import type { BrewRecord, Observation } from '../../core/journal/journal-records.ts';
-import type { YardRecords } from '../../core/agenda/garden-agenda.ts';
+import { drawsOnStock, recordsAbout, type GardenRecords } from '../../core/bed/books/garden-books.ts';
+import type { ChargeRecipeId } from '../../records/vocabulary.ts';
+import type { Brew, Observation } from '../../records/journal.ts';
+import type { YardRecords } from '../../core/season/agenda/garden-agenda.ts';
 import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
 import { shareOnThread } from '../solver/ask-solver.ts';
 import type { SharingAsked } from './years-answers.ts';
@@ -165,7 +165,7 @@ export const agendaQuery = (question: BedQuestion, lane: number) =>
 /** What the yard asks for. */
 export const questionAboutYard = (
   records: YardRecords,
-  brews: readonly BrewRecord[],
+  brews: readonly Brew[],
   today: string,
 ): YardQuestion => ({
   today,

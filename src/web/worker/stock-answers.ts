@@ -1,32 +1,32 @@
-import { isRawChar, previewCharge, type ChargePreview } from '../../core/char/charging.ts';
-import type { ChargeRecipeId } from '../../core/char/char-codes.ts';
-import { dayNumberFromIso, type DayNumber } from '../../core/climate/calendar.ts';
-import { findLibraryMaterial } from '../../core/materials/library.ts';
-import type { Material } from '../../core/materials/material.ts';
-import { layingDay, type LayingDay } from '../../core/agenda/laying-day.ts';
-import { yardAgenda, type YardRecords } from '../../core/agenda/garden-agenda.ts';
-import type { Task } from '../../core/agenda/tasks.ts';
-import type { BrewRecord } from '../../core/journal/journal-records.ts';
+import { isRawChar, previewCharge, type ChargePreview } from '../../core/yard/char/charging.ts';
+import type { ChargeRecipeId } from '../../records/vocabulary.ts';
+import type { Brew } from '../../records/journal.ts';
+import { dayNumberFromIso, type DayNumber } from '../../core/ground/climate/calendar.ts';
+import { findLibraryMaterial } from '../../core/ground/materials/library.ts';
+import type { Material } from '../../core/ground/materials/material.ts';
+import { layingDay, type LayingDay } from '../../core/season/agenda/laying-day.ts';
+import { yardAgenda, type YardRecords } from '../../core/season/agenda/garden-agenda.ts';
+import type { Task } from '../../core/season/agenda/tasks.ts';
 import {
   carriedForward,
   materialFinder,
   stockBooksOf,
   type GardenRecords,
-} from '../../core/records/garden-books.ts';
-import { figuresOf, kindOf, materialOfContents } from '../../core/stock/lot-figures.ts';
-import { isEmpty, scaled, volumeL, type LotContents } from '../../core/stock/lot-contents.ts';
-import { nearestMaterialId } from '../../core/stock/nearest-material.ts';
+} from '../../core/bed/books/garden-books.ts';
+import { figuresOf, kindOf, materialOfContents } from '../../core/yard/stock/lot-figures.ts';
+import { isEmpty, scaled, volumeL, type LotContents } from '../../core/yard/stock/lot-contents.ts';
+import { nearestMaterialId } from '../../core/yard/stock/nearest-material.ts';
 import {
   LOT_HORIZON_DAYS,
   lotBrief,
   lotCourse,
   type LotBrief,
   type LotCourse,
-} from '../../core/stock/lot-outlook.ts';
-import type { MaterialPile } from '../../core/sharing/garden-shares.ts';
-import type { BurnResult } from '../../core/stock/movements.ts';
-import { foldTime, type LotLine } from '../../core/stock/stock-ledger.ts';
-import { runStock, type StockRun } from '../../core/stock/run-stock.ts';
+} from '../../core/yard/stock/lot-outlook.ts';
+import type { MaterialPile } from '../../core/long-run/sharing/garden-shares.ts';
+import type { BurnResult } from '../../core/yard/stock/movements.ts';
+import { foldTime, type LotLine } from '../../core/yard/stock/stock-ledger.ts';
+import { runStock, type StockRun } from '../../core/yard/stock/run-stock.ts';
 
 /** The stock of a garden, and the day it is looked at. */
 export interface StockQuestion {
@@ -197,7 +197,7 @@ export const layingAnswer = (question: StockQuestion, untilDay: DayNumber): Layi
 /** The yard, its brews, and the day it is looked at. */
 export interface YardQuestion {
   readonly records: YardRecords;
-  readonly brews: readonly BrewRecord[];
+  readonly brews: readonly Brew[];
   /** ISO date. */
   readonly today: string;
 }

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, MILD } from '../../../tests/fixtures/books.ts';
-import type { LotRecord, StockMovement } from '../../core/stock/stock-records.ts';
+import type { Lot } from '../../records/lot.ts';
+import type { Movement } from '../../records/movement.ts';
 import { stockPiles } from './stock-answers.ts';
 
 const TODAY = '2026-05-14';
-const lot = (id: string, change: Partial<LotRecord> = {}): LotRecord => ({
+const lot = (id: string, change: Partial<Lot> = {}): Lot => ({
   id,
   name: id,
   form: 'pile',
@@ -14,7 +15,7 @@ const lot = (id: string, change: Partial<LotRecord> = {}): LotRecord => ({
   ...change,
 });
 let serial = 0;
-const received = (lotId: string, materialId: string, litres: number, change: object = {}): StockMovement => ({
+const received = (lotId: string, materialId: string, litres: number, change: object = {}): Movement => ({
   id: `m${(serial += 1)}`,
   type: 'receive',
   state: 'laid',
@@ -28,7 +29,7 @@ const received = (lotId: string, materialId: string, litres: number, change: obj
   seasonedMonths: 0,
   ...change,
 });
-const made = (lotId: string, parts: readonly (readonly [string, number])[], date: string): StockMovement => ({
+const made = (lotId: string, parts: readonly (readonly [string, number])[], date: string): Movement => ({
   id: `m${(serial += 1)}`,
   type: 'make',
   state: 'laid',
@@ -44,7 +45,7 @@ const HEAP = [
   ['cattle_fym', 300],
 ] as const;
 
-const pilesOf = (lots: LotRecord[], movements: StockMovement[], reserves: Record<string, number> = {}) =>
+const pilesOf = (lots: Lot[], movements: Movement[], reserves: Record<string, number> = {}) =>
   stockPiles(
     {
       today: TODAY,

@@ -1,7 +1,8 @@
 import { Button, Select } from 'antd';
 import { memo, useMemo, useState } from 'react';
-import type { BedRecord, GardenRecord } from '../../../contract/records.ts';
-import { FEED_PRODUCTS } from '../../../core/supplement/feed-products.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenRecord } from '../../../records/garden.ts';
+import { FEED_PRODUCTS } from '../../../core/bed/supplement/feed-products.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
 import {

@@ -1,4 +1,7 @@
-import type { BedRecord, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { PlantingRecord } from '../../../records/planting.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { BedForm } from '../garden/BedForm.tsx';
 import { BuildUpBand } from './BuildUpBand.tsx';

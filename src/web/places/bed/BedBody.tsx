@@ -1,7 +1,8 @@
 import { memo, useCallback, useMemo, useState } from 'react';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { atEndOf, type BedProjection } from '../../../core/projection/bed-projection.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import { atEndOf, type BedProjection } from '../../../core/bed/projection/bed-projection.ts';
 import { NitrogenTide } from '../../charts/nitrogen-tide.tsx';
 import { BedSection } from '../../drawing/bed-section.tsx';
 import { Pictured } from '../../drawing/Pictured.tsx';

@@ -1,9 +1,12 @@
 import { Button, Dropdown } from 'antd';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { BedRecord, EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
-import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { atEndOf, type BedSample } from '../../../core/projection/bed-projection.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { PlantingRecord } from '../../../records/planting.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import { atEndOf, type BedSample } from '../../../core/bed/projection/bed-projection.ts';
 import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { dayOf } from '../../../words/dates.ts';

@@ -1,7 +1,7 @@
 import { Button, Dropdown, Input } from 'antd';
 import { memo, useState } from 'react';
-import type { EntryRecord } from '../../../contract/records.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import type { Measures } from '../../../words/measures.ts';

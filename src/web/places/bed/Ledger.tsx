@@ -1,17 +1,17 @@
 import { Button, Segmented } from 'antd';
 import { memo, useState } from 'react';
-import type { DayNumber } from '../../../core/climate/calendar.ts';
-import type { AshParty, CarbonParty, NitrogenParty } from '../../../core/ledger/accounts.ts';
-import { PERIOD_KINDS, periodAround, type PeriodKind } from '../../../core/ledger/periods.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import type { AshParty, CarbonParty, NitrogenParty } from '../../../core/model/ledger/accounts.ts';
+import { PERIOD_KINDS, periodAround, type PeriodKind } from '../../../core/model/ledger/periods.ts';
 import {
   ashStatement,
   carbonStatement,
   nitrogenStatement,
   type Statement,
-} from '../../../core/ledger/statement.ts';
-import { MODEL_VERSION } from '../../../core/simulation/parameters.ts';
-import type { BedSample } from '../../../core/projection/bed-projection.ts';
-import type { MonthBooks } from '../../../core/projection/month-books.ts';
+} from '../../../core/model/ledger/statement.ts';
+import { MODEL_VERSION } from '../../../core/model/simulation/parameters.ts';
+import type { BedSample } from '../../../core/bed/projection/bed-projection.ts';
+import type { MonthBooks } from '../../../core/bed/projection/month-books.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../../words/dates.ts';
 import { cell } from '../../../words/figures.ts';

@@ -1,16 +1,16 @@
 import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks, PlantingRecord } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { PlantingRecord } from '../../../records/planting.ts';
+import { STARTS_AS, type StartsAs } from '../../../records/vocabulary.ts';
+import type { ClimateNormals } from '../../../records/garden.ts';
 import {
   CROP_LIBRARY,
   DEEPEST_COVER_CM,
   findCrop,
-  STARTS_AS,
   type Crop,
-  type StartsAs,
-} from '../../../core/crops/crop-library.ts';
-import type { ClimateNormals } from '../../../core/climate/climate.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
+} from '../../../core/ground/crops/crop-library.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
 import { troublesOf } from '../../forms/troubles.ts';

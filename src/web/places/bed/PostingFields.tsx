@@ -1,9 +1,8 @@
 import { Input, Segmented, Select } from 'antd';
 import { useMemo } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { Material, MaterialKind } from '../../../core/materials/material.ts';
-import type { AmountUnit } from '../../../core/units/amount.ts';
-import { SOIL_NITROGEN_UNITS } from '../../../core/units/soil-nitrogen.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { type AmountUnit, SOIL_NITROGEN_UNITS } from '../../../records/vocabulary.ts';
+import type { Material, MaterialKind } from '../../../core/ground/materials/material.ts';
 import { Field } from '../../forms/Field.tsx';
 import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor, type Measures } from '../../../words/measures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';

@@ -1,7 +1,9 @@
-import type { BedRecord, EntryRecord } from '../../../contract/records.ts';
-import { feedingCautions, layingCautions, type Caution } from '../../../core/advice/cautions.ts';
-import type { Material } from '../../../core/materials/material.ts';
-import { amountFromMassFreshKg, type AmountUnit } from '../../../core/units/amount.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
+import { feedingCautions, layingCautions, type Caution } from '../../../core/bed/advice/cautions.ts';
+import type { Material } from '../../../core/ground/materials/material.ts';
+import { amountFromMassFreshKg } from '../../../core/ground/units/amount.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';

@@ -1,7 +1,9 @@
 import { memo } from 'react';
 import { Button } from 'antd';
-import type { EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
-import { findCrop } from '../../../core/crops/crop-library.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { PlantingRecord } from '../../../records/planting.ts';
+import { findCrop } from '../../../core/ground/crops/crop-library.ts';
 import {
   useChangeEntry,
   useChangePlanting,

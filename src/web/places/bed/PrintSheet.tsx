@@ -1,10 +1,11 @@
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
-import { atEndOf } from '../../../core/projection/bed-projection.ts';
-import { MODEL_VERSION } from '../../../core/simulation/parameters.ts';
-import { amountFromMassFreshKg } from '../../../core/units/amount.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { materialFinder } from '../../../core/bed/books/garden-books.ts';
+import { atEndOf } from '../../../core/bed/projection/bed-projection.ts';
+import { MODEL_VERSION } from '../../../core/model/simulation/parameters.ts';
+import { amountFromMassFreshKg } from '../../../core/ground/units/amount.ts';
 import { BedSection } from '../../drawing/bed-section.tsx';
 import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';

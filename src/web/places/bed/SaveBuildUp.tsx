@@ -1,6 +1,7 @@
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { buildUpDraft, type EntryRecord } from '../../../contract/records.ts';
+import { buildUpDraft } from '../../../records/build-up.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
 import { useSaveBuildUp } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { Field } from '../../forms/Field.tsx';

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Drawer } from 'antd';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import { SCHOOLS } from '../../../core/records/bed-records.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { SCHOOLS } from '../../../records/vocabulary.ts';
 import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../../words/advice-words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { SAME_PHYSICS, SCHOOL_WORDS } from '../../../words/school-words.ts';

@@ -1,9 +1,9 @@
-import type { DayNumber } from '../../../core/climate/calendar.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
 import {
   WANT_AHEAD_DAYS,
   type BedProjection,
   type BedSample,
-} from '../../../core/projection/bed-projection.ts';
+} from '../../../core/bed/projection/bed-projection.ts';
 import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
 import { dateNear, fullDate } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';

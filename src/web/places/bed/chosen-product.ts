@@ -1,5 +1,6 @@
-import type { BedRecord, GardenRecord } from '../../../contract/records.ts';
-import { asProduct, findFeedProduct } from '../../../core/supplement/feed-products.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenRecord } from '../../../records/garden.ts';
+import { asProduct, findFeedProduct } from '../../../core/bed/supplement/feed-products.ts';
 import type { ChosenProduct } from '../../../words/advice-words.ts';
 import { materialName } from '../../../words/record-names.ts';
 

@@ -1,10 +1,10 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { bedOf, MILD } from '../../../../tests/fixtures/books.ts';
-import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
-import { findLibraryMaterial } from '../../../core/materials/library.ts';
-import { monthBooks } from '../../../core/projection/month-books.ts';
-import { bedScenario } from '../../../core/records/bed-scenario.ts';
+import { dayNumberFromIso } from '../../../core/ground/climate/calendar.ts';
+import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
+import { monthBooks } from '../../../core/bed/projection/month-books.ts';
+import { bedScenario } from '../../../core/bed/books/bed-scenario.ts';
 import { ledgerCsv } from './ledger-csv.ts';
 
 const today = dayNumberFromIso('2026-05-14', []);

@@ -1,13 +1,13 @@
 import Papa from 'papaparse';
-import { isoDateOf, type DayNumber } from '../../../core/climate/calendar.ts';
-import { periodAround, type PeriodKind } from '../../../core/ledger/periods.ts';
+import { isoDateOf, type DayNumber } from '../../../core/ground/climate/calendar.ts';
+import { periodAround, type PeriodKind } from '../../../core/model/ledger/periods.ts';
 import {
   ashStatement,
   carbonStatement,
   nitrogenStatement,
   type Statement,
-} from '../../../core/ledger/statement.ts';
-import type { MonthBooks } from '../../../core/projection/month-books.ts';
+} from '../../../core/model/ledger/statement.ts';
+import type { MonthBooks } from '../../../core/bed/projection/month-books.ts';
 
 const HEADER = ['from', 'until', 'element', 'account', 'line', 'counterparty', 'amount_g'];
 

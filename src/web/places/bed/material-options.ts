@@ -1,7 +1,12 @@
-import type { GardenBooks, MaterialDraft } from '../../../contract/records.ts';
-import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
-import { carbonToNitrogenRatio, type Material, type MaterialKind } from '../../../core/materials/material.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { MaterialDraft } from '../../../records/material.ts';
+import { MATERIAL_LIBRARY } from '../../../core/ground/materials/library.ts';
+import {
+  carbonToNitrogenRatio,
+  type Material,
+  type MaterialKind,
+} from '../../../core/ground/materials/material.ts';
+import { materialFinder } from '../../../core/bed/books/garden-books.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 import { SEEN_CHIPS } from './posting-form.ts';

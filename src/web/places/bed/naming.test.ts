@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { plantingOf } from '../../../../tests/fixtures/books.ts';
-import type { EntryRecord, PlantingRecord } from '../../../contract/records.ts';
-import { dayNumberFromIso } from '../../../core/climate/calendar.ts';
-import type { BedSample, LayerState } from '../../../core/projection/bed-projection.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import type { PlantingRecord } from '../../../records/planting.ts';
+import { dayNumberFromIso } from '../../../core/ground/climate/calendar.ts';
+import type { BedSample, LayerState } from '../../../core/bed/projection/bed-projection.ts';
 import { DRAFT_ID, growingWords, namedCrops, namedLayers } from './naming.ts';
 import { cropNames, layName } from '../../../words/record-names.ts';
 

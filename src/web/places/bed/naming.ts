@@ -1,8 +1,10 @@
-import type { EntryRecord, GardenBooks, PlantingRecord } from '../../../contract/records.ts';
-import { PALENESS_SHOWN } from '../../../core/advice/bed-advice.ts';
-import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { findCrop } from '../../../core/crops/crop-library.ts';
-import type { BedSample } from '../../../core/projection/bed-projection.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { PlantingRecord } from '../../../records/planting.ts';
+import { PALENESS_SHOWN } from '../../../core/bed/advice/bed-advice.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import { findCrop } from '../../../core/ground/crops/crop-library.ts';
+import type { BedSample } from '../../../core/bed/projection/bed-projection.ts';
 import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
 import type { BedNames } from '../../../words/advice-words.ts';
 import type { RecordNames } from '../../../words/conflict-words.ts';

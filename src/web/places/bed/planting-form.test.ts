@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { MILD, plantingOf } from '../../../../tests/fixtures/books.ts';
-import { isoDateOf } from '../../../core/climate/calendar.ts';
+import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
 import { clashOf, plantingFormOf, readPlanting, rootsFullOn, withChange } from './planting-form.ts';
 
 const fresh = plantingFormOf(null, '2026-05-14', 1);

@@ -1,11 +1,12 @@
-import { plantingDraft, type PlantingRecord } from '../../../contract/records.ts';
-import { isoDateOf, type DayNumber } from '../../../core/climate/calendar.ts';
-import { findCrop, type StartsAs } from '../../../core/crops/crop-library.ts';
-import { faultSentence, InputError } from '../../../core/input-error.ts';
-import { checkRoom } from '../../../core/records/planting-clash.ts';
-import type { ClimateNormals } from '../../../core/climate/climate.ts';
-import { dayOfProgress } from '../../../core/simulation/crop-growth.ts';
-import { defaultParameters } from '../../../core/simulation/parameters.ts';
+import { plantingDraft, type PlantingRecord } from '../../../records/planting.ts';
+import type { StartsAs } from '../../../records/vocabulary.ts';
+import type { ClimateNormals } from '../../../records/garden.ts';
+import { isoDateOf, type DayNumber } from '../../../core/ground/climate/calendar.ts';
+import { findCrop } from '../../../core/ground/crops/crop-library.ts';
+import { orRefused, refusalSentence } from '../../../words/refusal-words.ts';
+import { checkRoom } from '../../../core/bed/books/planting-clash.ts';
+import { dayOfProgress } from '../../../core/model/simulation/crop-growth.ts';
+import { defaultParameters } from '../../../core/model/simulation/parameters.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
@@ -113,11 +114,6 @@ export function clashOf(
   planting: Parameters<typeof checkRoom>[0],
   all: Parameters<typeof checkRoom>[1],
 ): string | null {
-  try {
-    checkRoom(planting, all);
-    return null;
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return faultSentence('It', error.requirement);
-  }
+  const room = orRefused(() => checkRoom(planting, all));
+  return 'refused' in room ? refusalSentence('It', room.refused) : null;
 }

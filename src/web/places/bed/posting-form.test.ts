@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { EntryRecord } from '../../../contract/records.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
-import { GRAMS_PER_OUNCE } from '../../../core/units/mass.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
+import { GRAMS_PER_OUNCE } from '../../../core/ground/units/mass.ts';
 import { emptyForm, formOf, readForm, SEEN_CHIPS, seenChips, type PostingForm } from './posting-form.ts';
 
 const METRIC = { centimetresPerUnit: 1, gramsPerUnit: 1 };

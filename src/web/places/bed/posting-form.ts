@@ -1,12 +1,6 @@
-import {
-  entryDraft,
-  type EntryDraft,
-  type EntryRecord,
-  type MaterialDraft,
-} from '../../../contract/records.ts';
-import type { EntryType } from '../../../core/records/bed-records.ts';
-import type { SoilNitrogenUnit } from '../../../core/units/soil-nitrogen.ts';
-import type { AmountUnit } from '../../../core/units/amount.ts';
+import { entryDraft, type EntryDraft, type EntryRecord, type EntryType } from '../../../records/entry.ts';
+import type { MaterialDraft } from '../../../records/material.ts';
+import type { SoilNitrogenUnit, AmountUnit } from '../../../records/vocabulary.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { troublesOf } from '../../forms/troubles.ts';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { EntryRecord } from '../../../contract/records.ts';
-import { bedRevision } from '../../../contract/records.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import { bedRevision } from '../../../contract/requests.ts';
 import {
   afterEdit,
   asChange,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { EntryRecord } from '../../../contract/records.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
 import {
   afterEdit,
   edited,

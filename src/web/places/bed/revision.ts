@@ -1,4 +1,5 @@
-import type { BedRevision, EntryChange, EntryRecord } from '../../../contract/records.ts';
+import type { BedRevision } from '../../../contract/requests.ts';
+import type { EntryChange, EntryRecord } from '../../../records/entry.ts';
 
 type LayRecord = Extract<EntryRecord, { type: 'lay' }>;
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { BedRecord } from '../../../contract/records.ts';
+import type { BedRecord } from '../../../records/bed.ts';
 import { bedAsChange } from '../../api/as-change.ts';
 import { useChangeBed } from '../../api/gardens.ts';
 

@@ -1,15 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
-import type {
-  BedRecord,
-  EntryDraft,
-  EntryRecord,
-  GardenBooks,
-  MaterialDraft,
-} from '../../../contract/records.ts';
-import type { Material } from '../../../core/materials/material.ts';
-import { massFreshKgFromAmount } from '../../../core/units/amount.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/units/length.ts';
-import { GRAMS_PER_OUNCE } from '../../../core/units/mass.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { EntryDraft, EntryRecord } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { MaterialDraft } from '../../../records/material.ts';
+import type { Material } from '../../../core/ground/materials/material.ts';
+import { massFreshKgFromAmount } from '../../../core/ground/units/amount.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
+import { GRAMS_PER_OUNCE } from '../../../core/ground/units/mass.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
 import type { Measures } from '../../../words/measures.ts';

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { EntryRecord } from '../../../contract/records.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
 import { useReviseBed } from '../../api/gardens.ts';
 import { useUndo } from '../shell/use-undo.tsx';
 import {

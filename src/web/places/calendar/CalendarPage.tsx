@@ -1,10 +1,10 @@
 import { Button, Checkbox, Segmented, Select } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { AgendaItem } from '../../../core/agenda/agenda.ts';
-import { TASK_GROUPS, type TaskGroup } from '../../../core/agenda/tasks.ts';
-import type { DayNumber } from '../../../core/climate/calendar.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { AgendaItem } from '../../../core/season/agenda/agenda.ts';
+import { TASK_GROUPS, type TaskGroup } from '../../../core/season/agenda/tasks.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { TASK_GROUP_MARKS, TASK_GROUP_WORDS } from '../../../words/task-words.ts';

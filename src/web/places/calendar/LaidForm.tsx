@@ -1,7 +1,7 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
-import type { LayEntry } from '../../../core/records/bed-records.ts';
-import type { AmountUnit } from '../../../core/units/amount.ts';
+import type { LayEntry } from '../../../records/entry.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { unitsFor, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { Field } from '../../forms/Field.tsx';

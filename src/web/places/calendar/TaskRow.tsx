@@ -1,9 +1,9 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { AgendaItem } from '../../../core/agenda/agenda.ts';
-import { isoDateOf, type DayNumber } from '../../../core/climate/calendar.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { AgendaItem } from '../../../core/season/agenda/agenda.ts';
+import { isoDateOf, type DayNumber } from '../../../core/ground/climate/calendar.ts';
 import { dateNear } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
 import {

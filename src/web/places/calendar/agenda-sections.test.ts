@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { AgendaItem, AgendaState } from '../../../core/agenda/agenda.ts';
-import { calendarDateOf, dayNumberFromIso, isoDateOf } from '../../../core/climate/calendar.ts';
+import type { AgendaItem, AgendaState } from '../../../core/season/agenda/agenda.ts';
+import { calendarDateOf, dayNumberFromIso, isoDateOf } from '../../../core/ground/climate/calendar.ts';
 import { agendaSections, bundled, doneLately, monthWeeks } from './agenda-sections.ts';
 
 const TODAY = dayNumberFromIso('2026-05-14', []);

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { AmountUnit } from '../../../core/units/amount.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { layName } from '../../../words/record-names.ts';
 import { entryAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { backupsQuery, sessionQuery, useLeave } from '../../api/data.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import '../../theme/figures-table.css';
 import { useFailureNotice } from '../shell/use-failure-notice.tsx';
 import { useGardenBooks } from '../shell/use-garden-books.ts';

@@ -1,7 +1,7 @@
 import { Checkbox } from 'antd';
 import { useState } from 'react';
 import type { ImportReport } from '../../../contract/imports.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { useReadGarden } from '../../api/data.ts';
 import { judgedRows } from './import-form.ts';
 import { ImportFoot } from './ImportFoot.tsx';

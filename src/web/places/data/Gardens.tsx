@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Popconfirm } from 'antd';
 import { Link, useNavigate } from 'react-router';
-import type { GardenRecord } from '../../../contract/records.ts';
+import type { GardenRecord } from '../../../records/garden.ts';
 import { gardensQuery, useRemoveGarden, useRestoreGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
 import { DEMO_GARDEN_ID } from '../guide/demo-garden.ts';

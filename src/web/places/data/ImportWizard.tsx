@@ -1,6 +1,6 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { GardenImport } from './GardenImport.tsx';
 import { kindOf } from './import-form.ts';
 import { OutlineImport } from './OutlineImport.tsx';

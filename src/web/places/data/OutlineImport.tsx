@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { readOutlines, type OutlineRow } from '../../../contract/geojson.ts';
 import type { ImportReport } from '../../../contract/imports.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { InputError } from '../../../core/input-error.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { orRefused, refusalSentence, told } from '../../../words/refusal-words.ts';
 import { bedAsChange } from '../../api/as-change.ts';
 import { useReadRows } from '../../api/data.ts';
 import { figure } from '../../../words/figures.ts';
@@ -10,12 +10,10 @@ import { measuresOf } from '../../../words/measures.ts';
 import { ImportFoot } from './ImportFoot.tsx';
 
 function outlinesIn(text: string, beds: GardenBooks['beds']): { rows: OutlineRow[]; trouble: string | null } {
-  try {
-    return { rows: readOutlines(text, beds), trouble: null };
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return { rows: [], trouble: `The ${error.path.join('.')} ${error.requirement}.` };
-  }
+  const read = orRefused(() => readOutlines(text, beds));
+  return 'refused' in read
+    ? { rows: [], trouble: refusalSentence('The file', read.refused) }
+    : { rows: read.result, trouble: null };
 }
 
 /** Outlines of beds: shown beside the areas in the book, so that a wrong bed shows itself. */
@@ -70,7 +68,7 @@ export function OutlineImport({ text, books, source }: { text: string; books: Ga
                       : '–'}
                   </td>
                   <td className={reasons.length > 0 ? 'import-rejected' : undefined}>
-                    {reasons.map(({ sentence }) => sentence).join(' ')}
+                    {reasons.map((found) => told(found).sentence).join(' ')}
                   </td>
                 </tr>
               ))}

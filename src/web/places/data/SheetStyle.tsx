@@ -1,6 +1,6 @@
 import { GARDEN_TABLES } from '../../../contract/tables/garden-tables.ts';
 import type { DateOrder } from '../../../contract/tables/cells.ts';
-import { AMOUNT_UNITS } from '../../../core/units/amount.ts';
+import { AMOUNT_UNITS } from '../../../records/vocabulary.ts';
 import { Choice } from '../../forms/inputs.tsx';
 import { UNIT_WORDS } from '../../../words/measures.ts';
 import {

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import type { ImportReport } from '../../../contract/imports.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { useReadRows } from '../../api/data.ts';
 import {
   judgedRows,

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { Button } from 'antd';
 import { outlinesAsGeoJson } from '../../../contract/geojson.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
 import { tableCells } from '../../../contract/tables/table-rows.ts';
 import { gardenFileAddress } from '../../api/data.ts';

@@ -1,8 +1,8 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { dayNumberFromIso, isoDateOf } from '../../../core/climate/calendar.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import { dayNumberFromIso, isoDateOf } from '../../../core/ground/climate/calendar.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { readStation, useReadRows, useUndoImport } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instrumentsQuery } from '../../api/instruments.ts';

@@ -1,8 +1,8 @@
+import { refusalSentence, retold } from '../../../words/refusal-words.ts';
 import Papa from 'papaparse';
-import type { CollectionName } from '../../../contract/garden-file.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { GARDEN_FILE_FORMAT } from '../../../contract/garden-file-format.ts';
 import type { ImportReport, ImportRow } from '../../../contract/imports.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
 import type { DateOrder } from '../../../contract/tables/cells.ts';
 import { findTable, GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
 import { likelyTable, recognize } from '../../../contract/tables/recognize.ts';
@@ -97,17 +97,8 @@ export interface JudgedRow {
 }
 
 /** Field of a record as the column it stands in. */
-function columnWords(
-  field: string,
-  sentence: string,
-  table: Table | undefined,
-): { column: string; sentence: string } {
-  const column = table?.columns.find((one) => one.field === field)?.header ?? field;
-  return {
-    column,
-    sentence: sentence.startsWith(`${field} `) ? `${column}${sentence.slice(field.length)}` : sentence,
-  };
-}
+const columnOf = (field: string, table: Table | undefined): string =>
+  table?.columns.find((one) => one.field === field)?.header ?? field;
 
 /** What the app itself could not read of a table. */
 export const unreadRows = (read: readonly TableRow[]): JudgedRow[] =>
@@ -119,13 +110,13 @@ export const unreadRows = (read: readonly TableRow[]): JudgedRow[] =>
             line: i + 2,
             name: '',
             outcome: 'rejected' as const,
-            details: reasons.map(({ field, sentence }) => ({ column: field, sentence })),
+            details: reasons.map((found) => ({
+              column: found.at.field,
+              sentence: refusalSentence(found.at.field, found),
+            })),
           },
         ],
   );
-
-const isListed = (collection: ImportRow['collection']): collection is CollectionName =>
-  collection !== 'garden' && collection !== 'photos';
 
 /** A report row by row; `lines` gives the row of the file for each record that was sent. */
 export function judgedRows(
@@ -135,19 +126,18 @@ export function judgedRows(
 ): JudgedRow[] {
   return report.rows.map((row) => ({
     line: lines === null || row.index < 0 ? null : (lines[row.index] ?? null),
-    name: table
-      ? row.id
-      : isListed(row.collection)
-        ? `${row.collection} ${row.index + 1}: ${row.id}`
-        : row.collection,
+    name: row.title,
     outcome: row.outcome,
     details:
       row.outcome === 'changed'
         ? row.fields.map((field) => ({
-            column: columnWords(field, '', table).column,
+            column: columnOf(field, table),
             sentence: 'is another',
           }))
-        : row.reasons.map(({ field, sentence }) => columnWords(field, sentence, table)),
+        : row.reasons.map((reason) => {
+            const column = columnOf(reason.field, table);
+            return { column, sentence: table ? retold(column, reason) : reason.sentence };
+          }),
   }));
 }
 

@@ -1,16 +1,17 @@
 import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
-import { bedDraft, type BedRecord } from '../../../contract/records.ts';
-import { EXPOSURES, type Exposure } from '../../../core/materials/material.ts';
+import { bedDraft, type BedRecord } from '../../../records/bed.ts';
 import {
+  EXPOSURES,
+  type Exposure,
   BED_KINDS,
   CROPPING_BEFORE,
   type BedKind,
   type CroppingBefore,
-} from '../../../core/records/bed-records.ts';
-import { bulkDensityOfClay, SOIL_TEXTURES } from '../../../core/records/soil-textures.ts';
-import { squareFeetFromSquareMetres, squareMetresFromSquareFeet } from '../../../core/units/area.ts';
-import { centimetresFromInches, inchesFromCentimetres } from '../../../core/units/length.ts';
+} from '../../../records/vocabulary.ts';
+import { bulkDensityOfClay, SOIL_TEXTURES } from '../../../core/bed/books/soil-textures.ts';
+import { squareFeetFromSquareMetres, squareMetresFromSquareFeet } from '../../../core/ground/units/area.ts';
+import { centimetresFromInches, inchesFromCentimetres } from '../../../core/ground/units/length.ts';
 import { useChangeBed, useMakeBed } from '../../api/gardens.ts';
 import { Field } from '../../forms/Field.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';

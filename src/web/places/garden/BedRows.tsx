@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { EightWeeks } from '../../charts/eight-weeks.tsx';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { NextStep } from '../../../core/advice/next-step.ts';
-import type { EntryRecord } from '../../../core/records/bed-records.ts';
-import { findCrop } from '../../../core/crops/crop-library.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { Entry } from '../../../records/entry.ts';
+import type { NextStep } from '../../../core/bed/advice/next-step.ts';
+import { findCrop } from '../../../core/ground/crops/crop-library.ts';
 import { lockUpAnswer } from '../../../words/advice-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { fixed } from '../../../words/figures.ts';
@@ -149,7 +149,7 @@ function stepWords(step: NextStep, areaM2: number, books: GardenBooks, measures:
   }
 }
 
-function entryStepWords(entry: EntryRecord, books: GardenBooks, measures: Measures): string {
+function entryStepWords(entry: Entry, books: GardenBooks, measures: Measures): string {
   switch (entry.type) {
     case 'lay':
       return `lay ${layName(entry, books).toLowerCase()}`;

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import { fingerStep, type FingerQuestion } from '../../../core/records/finger-test.ts';
-import { SOIL_TEXTURES, type SoilTexture } from '../../../core/records/soil-textures.ts';
+import { fingerStep, type FingerQuestion } from '../../../core/bed/books/finger-test.ts';
+import { SOIL_TEXTURES, type SoilTexture } from '../../../core/bed/books/soil-textures.ts';
 import { FingerDrawing } from '../../drawing/finger-drawings.tsx';
 import { TEXTURE_WORDS } from '../../../words/words.ts';
 

@@ -1,8 +1,8 @@
 import { Button, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../contract/records.ts';
-import { CLIMATE_PATTERNS } from '../../../core/climate/patterns.ts';
-import { SCHOOLS, type School } from '../../../core/records/bed-records.ts';
+import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../records/garden.ts';
+import { SCHOOLS, type School } from '../../../records/vocabulary.ts';
+import { CLIMATE_PATTERNS } from '../../../core/ground/climate/patterns.ts';
 import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
 import { SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { ClimateMonths, type TypedClimate } from './ClimateMonths.tsx';

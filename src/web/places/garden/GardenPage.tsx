@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { GardenStrip, type StripBed } from '../../drawing/garden-strip.tsx';
 import { dayOf, fullDate } from '../../../words/dates.ts';

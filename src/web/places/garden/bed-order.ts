@@ -1,6 +1,6 @@
-import type { BedStatus } from '../../../core/advice/bed-advice.ts';
-import { nextStep } from '../../../core/advice/next-step.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { BedStatus } from '../../../core/bed/advice/bed-advice.ts';
+import { nextStep } from '../../../core/bed/advice/next-step.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BriefedBed } from './use-bed-briefs.ts';
 
 export const BED_ORDERS = ['attention', 'name', 'lockUp', 'next', 'nitrogen', 'organicMatter'] as const;

@@ -1,5 +1,6 @@
 import { useQueries } from '@tanstack/react-query';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BedBrief } from '../../worker/core-worker.ts';
 import { briefQuery, questionAbout } from '../../worker/questions.ts';
 

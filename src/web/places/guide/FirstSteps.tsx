@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import './guide.css';
 
 interface Step {

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Image, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
-import type { ObservationRecord } from '../../../contract/journal-records.ts';
-import type { EntryRecord, GardenBooks } from '../../../contract/records.ts';
-import type { Expectation } from '../../../core/journal/expectation.ts';
+import type { ObservationRecord } from '../../../records/journal.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { Expectation } from '../../../core/season/journal/expectation.ts';
 import { LeafDrawing } from '../../drawing/leaf-scale.tsx';
 import { dayOf, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';

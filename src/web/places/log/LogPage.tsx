@@ -1,8 +1,9 @@
 import { Select } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { GardenBooks, PlantingRecord } from '../../../contract/records.ts';
-import { findCrop } from '../../../core/crops/crop-library.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { PlantingRecord } from '../../../records/planting.ts';
+import { findCrop } from '../../../core/ground/crops/crop-library.ts';
 import { LOG_TILES, LogIcon, type LogTile } from '../../drawing/log-icons.tsx';
 import { fullDate, dayOf } from '../../../words/dates.ts';
 import { OBSERVED_WORDS } from '../../../words/journal-words.ts';

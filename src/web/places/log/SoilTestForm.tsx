@@ -1,15 +1,16 @@
 import { Button, Input } from 'antd';
 import Papa from 'papaparse';
 import { useState } from 'react';
-import { faultSentence, InputError } from '../../../core/input-error.ts';
-import { checkSoilTest, soilReports, type SoilReport } from '../../../core/journal/soil-report.ts';
-import { SOIL_NITROGEN_UNITS, type SoilNitrogenUnit } from '../../../core/units/soil-nitrogen.ts';
-import { centimetresFromInches, inchesFromCentimetres } from '../../../core/units/length.ts';
+import { InputError } from '../../../refusals/input-error.ts';
+import { refusalSentence, requirementWords } from '../../../words/refusal-words.ts';
+import { checkSoilTest, soilReports, type SoilReport } from '../../../core/bed/books/soil-report.ts';
+import { SOIL_NITROGEN_UNITS, type SoilNitrogenUnit } from '../../../records/vocabulary.ts';
+import { centimetresFromInches, inchesFromCentimetres } from '../../../core/ground/units/length.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { SOIL_NITROGEN_WORDS } from '../../../words/measures.ts';
 import { Choice, TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import type { TilePanelProps } from './TilePanel.tsx';
+import type { TilePanelProps } from './tile-panel-props.ts';
 
 interface TestFields {
   readonly amount: string;
@@ -75,7 +76,7 @@ export function SoilTestForm({ subject, books, measures, book, onDone }: Omit<Ti
       });
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      return setTrouble({ field: String(error.path.at(-1)), sentence: error.requirement });
+      return setTrouble({ field: String(error.path.at(-1)), sentence: requirementWords(error.refusal) });
     }
     onDone();
     void book.post(subject, test, `${bed.name}: soil test of ${subject.date}.`);
@@ -152,7 +153,7 @@ function ReportPaste({ bedName, onReport }: { bedName: string; onReport: (report
       else setReports(found);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      setTrouble(faultSentence(error.path.join('.'), error.requirement));
+      setTrouble(refusalSentence(error.path.join('.'), error.refusal));
     }
   };
   return (

@@ -1,20 +1,19 @@
+import type { TilePanelProps } from './tile-panel-props.ts';
 import { Button, Input, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
 import {
   HOW_MANY,
   LEAF_STEPS,
   SMELLS,
   VIGORS,
   WATER_BEHAVIORS,
-  type Observed,
-} from '../../../core/journal/journal-records.ts';
-import { SQUEEZES } from '../../../core/judging/judging.ts';
-import { centimetresFromInches } from '../../../core/units/length.ts';
-import { KILOGRAMS_PER_POUND } from '../../../core/units/mass.ts';
-import { LITRES_PER_GALLON } from '../../../core/units/volume.ts';
+  SQUEEZES,
+} from '../../../records/vocabulary.ts';
+import type { Observed } from '../../../records/journal.ts';
+import { centimetresFromInches } from '../../../core/ground/units/length.ts';
+import { KILOGRAMS_PER_POUND } from '../../../core/ground/units/mass.ts';
+import { LITRES_PER_GALLON } from '../../../core/ground/units/volume.ts';
 import { LeafDrawing } from '../../drawing/leaf-scale.tsx';
-import type { LogTile } from '../../drawing/log-icons.tsx';
 import {
   HOW_MANY_WORDS,
   LEAF_STEP_WORDS,
@@ -29,18 +28,9 @@ import { SQUEEZE_WORDS } from '../../../words/stock-words.ts';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { SoilTestForm } from './SoilTestForm.tsx';
-import type { LogBook, LogSubject } from './use-log-book.ts';
+import type { LogBook } from './use-log-book.ts';
 import { fixed } from '../../../words/figures.ts';
 import { useProbe, type Instrument } from '../stock/use-instruments.ts';
-
-export interface TilePanelProps {
-  readonly tile: LogTile;
-  readonly subject: LogSubject;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
-  readonly book: LogBook;
-  readonly onDone: () => void;
-}
 
 const isMetric = (measures: Measures): boolean => measures.depthUnit === 'cm';
 

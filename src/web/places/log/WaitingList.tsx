@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { observationLine } from '../../../words/journal-words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import type { Parcel } from '../../outbox/outbox.ts';

@@ -1,4 +1,4 @@
-import type { JournalRecord, ObservationRecord } from '../../../contract/journal-records.ts';
+import type { JournalRecord, ObservationRecord } from '../../../records/journal.ts';
 
 /** What was observed on one bed, by day. */
 export const observationsOf = (journal: readonly JournalRecord[], bedId: string): ObservationRecord[] =>

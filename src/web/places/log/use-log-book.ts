@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import type { JournalDraft } from '../../../contract/journal-records.ts';
-import type { EntryDraft, GardenBooks } from '../../../contract/records.ts';
-import type { Observed } from '../../../core/journal/journal-records.ts';
+import type { JournalDraft } from '../../../contract/requests.ts';
+import type { EntryDraft } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { Observed } from '../../../records/journal.ts';
 import { useOutbox } from '../../outbox/use-outbox.ts';
 import type { NewParcel } from '../../outbox/outbox.ts';
 import { shrinkPhoto } from './shrink-photo.ts';

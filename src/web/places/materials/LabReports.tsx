@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { LabResultRecord } from '../../../contract/stock-records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { LabResultRecord } from '../../../records/lab-result.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveLab, useReportLab, useRestoreLab } from '../../api/stock.ts';
 import { DateField, TextField } from '../../forms/inputs.tsx';

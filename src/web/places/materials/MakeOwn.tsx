@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { LibraryMaterial } from '../../../core/materials/material.ts';
+import type { LibraryMaterial } from '../../../core/ground/materials/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useMakeMaterial } from '../../api/gardens.ts';
 import { TextField } from '../../forms/inputs.tsx';

@@ -1,9 +1,9 @@
 import { Button, Checkbox, Input } from 'antd';
 import { useMemo, useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { layingCautions } from '../../../core/advice/cautions.ts';
-import { bucketHolds } from '../../../core/mixing/bucket-ratio.ts';
-import { carbonToNitrogenRatio, type Material } from '../../../core/materials/material.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { layingCautions } from '../../../core/bed/advice/cautions.ts';
+import { bucketHolds } from '../../../core/yard/mixing/bucket-ratio.ts';
+import { carbonToNitrogenRatio, type Material } from '../../../core/ground/materials/material.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { KIND_WORDS, ratioFigure } from '../../../words/stock-words.ts';

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { MaterialRecord } from '../../../contract/records.ts';
+import type { MaterialRecord } from '../../../records/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMaterial, useRemoveMaterial, useRestoreMaterial } from '../../api/stock.ts';
 import { TextField } from '../../forms/inputs.tsx';

@@ -1,8 +1,11 @@
-import type { GardenBooks } from '../../../contract/records.ts';
-import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
-import type { LibraryMaterial, Material } from '../../../core/materials/material.ts';
-import { phosphorusFractionDryBasis, potassiumFractionDryBasis } from '../../../core/materials/nutrients.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { MATERIAL_LIBRARY } from '../../../core/ground/materials/library.ts';
+import type { LibraryMaterial, Material } from '../../../core/ground/materials/material.ts';
+import {
+  phosphorusFractionDryBasis,
+  potassiumFractionDryBasis,
+} from '../../../core/ground/materials/nutrients.ts';
+import { materialFinder } from '../../../core/bed/books/garden-books.ts';
 
 /** A material as it stands in the list. */
 export interface MaterialRow {

@@ -9,8 +9,8 @@ import {
   PUBLISHED_CHECKS,
   type CheckGroup,
   type PublishedCheck,
-} from '../../../core/validation/published-checks.ts';
-import { MODEL_VERSION } from '../../../core/simulation/parameters.ts';
+} from '../../../core/model/validation/published-checks.ts';
+import { MODEL_VERSION } from '../../../core/model/simulation/parameters.ts';
 import {
   CHECK_GROUP_WORDS,
   checkFigures,

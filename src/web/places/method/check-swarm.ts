@@ -3,7 +3,7 @@ import {
   placeOf,
   PLACE_ENDS,
   type PublishedCheck,
-} from '../../../core/validation/published-checks.ts';
+} from '../../../core/model/validation/published-checks.ts';
 
 /** One check as a mark on the line of its group. */
 export interface SwarmMark {

@@ -1,10 +1,11 @@
 import { Button } from 'antd';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import { feedingCautions } from '../../../core/advice/cautions.ts';
-import { MENDED_BY_NITROGEN, type RemedyOutcome } from '../../../core/diagnosis/remedies.ts';
-import type { Cause } from '../../../core/diagnosis/causes.ts';
-import type { WeighedCause } from '../../../core/diagnosis/diagnose.ts';
-import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { feedingCautions } from '../../../core/bed/advice/cautions.ts';
+import { MENDED_BY_NITROGEN, type RemedyOutcome } from '../../../core/bed/diagnosis/remedies.ts';
+import type { Cause } from '../../../core/bed/diagnosis/causes.ts';
+import type { WeighedCause } from '../../../core/bed/diagnosis/diagnose.ts';
+import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
 import { dayOf } from '../../../words/dates.ts';

@@ -1,8 +1,14 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import { ASH_YEARLY_CAP_G_PER_M2, ashGate, heapTakesAsh, type AshGate } from '../../../core/ash/ash-gate.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import {
+  ASH_YEARLY_CAP_G_PER_M2,
+  ashGate,
+  heapTakesAsh,
+  type AshGate,
+} from '../../../core/yard/ash/ash-gate.ts';
 import {
   ASH_RECIPES,
   ashEffect,
@@ -10,8 +16,8 @@ import {
   ratePerM2,
   type AshCondition,
   type AshUse,
-} from '../../../core/ash/ash-recipes.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
+} from '../../../core/yard/ash/ash-recipes.ts';
+import { materialFinder } from '../../../core/bed/books/garden-books.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
 import { Choice, DateField, TextField } from '../../forms/inputs.tsx';

@@ -1,6 +1,7 @@
+import { MIX_PURPOSES } from '../../../records/vocabulary.ts';
 import { Button, Checkbox, Segmented, Select } from 'antd';
-import { MIX_PURPOSES, MIX_TARGETS } from '../../../core/mixing/purposes.ts';
-import { carbonToNitrogenRatio } from '../../../core/materials/material.ts';
+import { MIX_TARGETS } from '../../../core/yard/mixing/purposes.ts';
+import { carbonToNitrogenRatio } from '../../../core/ground/materials/material.ts';
 import { AmountField, Choice, TextField } from '../../forms/inputs.tsx';
 import { Field } from '../../forms/Field.tsx';
 import type { Measures } from '../../../words/measures.ts';

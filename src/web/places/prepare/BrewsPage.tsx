@@ -1,16 +1,11 @@
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
-import type { BrewRecord, JournalChange } from '../../../contract/journal-records.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
-import {
-  BREWS,
-  findBrew,
-  scaleBrew,
-  type BrewId,
-  type ScaledBrew,
-} from '../../../core/brews/brew-recipes.ts';
-import { isoDateOf } from '../../../core/climate/calendar.ts';
-import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import type { BrewRecord, JournalChange } from '../../../records/journal.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { BrewId } from '../../../records/vocabulary.ts';
+import { BREWS, findBrew, scaleBrew, type ScaledBrew } from '../../../core/yard/brews/brew-recipes.ts';
+import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
+import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
 import { journalAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeJournal, useRemoveJournal, useWriteJournal } from '../../api/journal.ts';

@@ -1,10 +1,9 @@
 import { Checkbox, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES } from '../../../core/char/burn-methods.ts';
-import { isFoundCold } from '../../../core/char/burn-yield.ts';
-import { BURN_METHODS } from '../../../core/char/char-codes.ts';
-import { CHAR_TEMPERATURES } from '../../../core/materials/material.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { BURN_METHODS, CHAR_TEMPERATURES } from '../../../records/vocabulary.ts';
+import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES } from '../../../core/yard/char/burn-methods.ts';
+import { isFoundCold } from '../../../core/yard/char/burn-yield.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMovement } from '../../api/stock.ts';
 import { AmountField, Choice, DateField, TextField } from '../../forms/inputs.tsx';

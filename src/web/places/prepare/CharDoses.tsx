@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import type { BedRecord } from '../../../contract/records.ts';
-import { charFactorForClay } from '../../../core/char/charge-recipes.ts';
-import { charDose } from '../../../core/char/char-dose.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import { charFactorForClay } from '../../../core/yard/char/charge-recipes.ts';
+import { charDose } from '../../../core/yard/char/char-dose.ts';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import type { Measures } from '../../../words/measures.ts';

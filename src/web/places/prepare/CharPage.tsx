@@ -2,12 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { isFoundCold, judgeYield } from '../../../core/char/burn-yield.ts';
-import { isRawChar } from '../../../core/char/charging.ts';
-import { lastingCarbon } from '../../../core/char/permanence.ts';
-import type { BurnResult } from '../../../core/stock/movements.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import { isFoundCold, judgeYield } from '../../../core/yard/char/burn-yield.ts';
+import { isRawChar } from '../../../core/yard/char/charging.ts';
+import { lastingCarbon } from '../../../core/yard/char/permanence.ts';
+import type { BurnResult } from '../../../core/yard/stock/movements.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
 import {

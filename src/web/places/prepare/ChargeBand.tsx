@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useMemo, useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { isoDateOf } from '../../../core/climate/calendar.ts';
-import { findChargeRecipe, scaleCharge } from '../../../core/char/charge-recipes.ts';
-import { CHARGE_RECIPE_IDS, type ChargeRecipeId } from '../../../core/char/char-codes.ts';
-import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { CHARGE_RECIPE_IDS, type ChargeRecipeId } from '../../../records/vocabulary.ts';
+import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
+import { findChargeRecipe, scaleCharge } from '../../../core/yard/char/charge-recipes.ts';
+import { MATERIAL_LIBRARY } from '../../../core/ground/materials/library.ts';
 import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
 import { Field } from '../../forms/Field.tsx';

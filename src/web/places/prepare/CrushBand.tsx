@@ -1,7 +1,7 @@
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { CHAR_FINENESSES, type CharFineness } from '../../../core/char/char-codes.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { CHAR_FINENESSES, type CharFineness } from '../../../records/vocabulary.ts';
 import { DateField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
 import { CHAR_DUST, FINENESS_WORDS } from '../../../words/char-words.ts';

@@ -1,11 +1,11 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { LotRecord } from '../../../contract/stock-records.ts';
-import type { DayNumber } from '../../../core/climate/calendar.ts';
-import { heapLog, type HeapLog, type SignVerdict } from '../../../core/stock/heap-log.ts';
-import { HOT_FROM_C, HOT_RULES } from '../../../core/stock/hot-phase.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { LotRecord } from '../../../records/lot.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import { heapLog, type HeapLog, type SignVerdict } from '../../../core/yard/stock/heap-log.ts';
+import { HOT_FROM_C, HOT_RULES } from '../../../core/yard/stock/hot-phase.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { HeapTemperature } from '../../charts/heap-temperature.tsx';
 import { aboutWhen, ageInWords, dateNear, dayOf } from '../../../words/dates.ts';

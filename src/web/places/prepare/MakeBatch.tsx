@@ -1,10 +1,10 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { Blend } from '../../../core/mixing/blend.ts';
-import { mixCautions } from '../../../core/mixing/mix-cautions.ts';
-import { heatsUp } from '../../../core/mixing/heating.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { Blend } from '../../../core/yard/mixing/blend.ts';
+import { mixCautions } from '../../../core/yard/mixing/mix-cautions.ts';
+import { heatsUp } from '../../../core/yard/mixing/heating.ts';
 import { DateField, TextField } from '../../forms/inputs.tsx';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';

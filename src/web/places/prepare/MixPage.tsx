@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { blend } from '../../../core/mixing/blend.ts';
-import { bucketRatio } from '../../../core/mixing/bucket-ratio.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { blend } from '../../../core/yard/mixing/blend.ts';
+import { bucketRatio } from '../../../core/yard/mixing/bucket-ratio.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';

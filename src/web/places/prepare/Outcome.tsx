@@ -1,7 +1,7 @@
-import { findLibraryMaterial } from '../../../core/materials/library.ts';
-import { nitrogenToAddG, type Blend } from '../../../core/mixing/blend.ts';
-import { mixCautions } from '../../../core/mixing/mix-cautions.ts';
-import { partnerMassKg } from '../../../core/mixing/two-materials.ts';
+import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
+import { nitrogenToAddG, type Blend } from '../../../core/yard/mixing/blend.ts';
+import { mixCautions } from '../../../core/yard/mixing/mix-cautions.ts';
+import { partnerMassKg } from '../../../core/yard/mixing/two-materials.ts';
 import { Gauge } from '../../drawing/gauge.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { fixed, percent, plainFigure } from '../../../words/figures.ts';

@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { useRemoveRecipe, useRestoreRecipe, useSaveRecipe } from '../../api/stock.ts';
 import { TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';

@@ -1,6 +1,6 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import { MATERIAL_LIBRARY } from '../../../core/materials/library.ts';
+import { MATERIAL_LIBRARY } from '../../../core/ground/materials/library.ts';
 import { solveOnThread } from '../../solver/ask-solver.ts';
 import type { SolvedMix } from '../../solver/solver-worker.ts';
 import { TextField } from '../../forms/inputs.tsx';

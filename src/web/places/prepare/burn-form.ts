@@ -1,8 +1,7 @@
-import type { MovementRecord, StockPosting } from '../../../contract/stock-records.ts';
-import { BURN_METHOD_FACTS, type FeedstockShape } from '../../../core/char/burn-methods.ts';
-import type { BurnMethod } from '../../../core/char/char-codes.ts';
-import type { CharTemperature } from '../../../core/materials/material.ts';
-import type { AmountUnit } from '../../../core/units/amount.ts';
+import type { MovementRecord } from '../../../records/movement.ts';
+import type { StockPosting } from '../../../contract/requests.ts';
+import type { BurnMethod, CharTemperature, AmountUnit } from '../../../records/vocabulary.ts';
+import { BURN_METHOD_FACTS, type FeedstockShape } from '../../../core/yard/char/burn-methods.ts';
 import type { TypedAmount } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { plainFigure } from '../../../words/figures.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { findLibraryMaterial } from '../../../core/materials/library.ts';
+import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
 import { blankBurn, burnFormOf, burnPosting, isTicked, withStep, type BurnRecord } from './burn-form.ts';
 import {
   aimsOf,

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { LotRecord } from '../../../contract/stock-records.ts';
-import { LOT_FORMS } from '../../../core/stock/stock-records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { LotRecord } from '../../../records/lot.ts';
+import { LOT_FORMS } from '../../../records/vocabulary.ts';
 import { AmountField, Choice, TextField } from '../../forms/inputs.tsx';
 import { fixed } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';

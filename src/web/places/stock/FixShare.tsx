@@ -1,3 +1,4 @@
+import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import {
@@ -5,13 +6,13 @@ import {
   type FixedShare,
   type ShareProblem,
   type ShareSeason,
-} from '../../../core/sharing/share-problem.ts';
-import { massFreshKgFromAmount, type AmountUnit } from '../../../core/units/amount.ts';
+} from '../../../core/long-run/sharing/share-problem.ts';
+import { massFreshKgFromAmount } from '../../../core/ground/units/amount.ts';
 import { stockUnits, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { SEASON_WORDS } from '../../../words/share-words.ts';
 import { Choice, TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
-import type { Names } from './SharePage.tsx';
+import type { Names } from './share-names.ts';
 
 const WATER = { bulkDensityKgPerM3: 1000, areaM2: 1 };
 /** A liter of water weighs a kilogram: that turns any volume into liters. */

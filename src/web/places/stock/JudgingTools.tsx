@@ -1,14 +1,14 @@
+import { SQUEEZES, type Squeeze } from '../../../records/vocabulary.ts';
 import { Button, Segmented } from 'antd';
 import { useState, type ReactNode } from 'react';
-import { InputError } from '../../../core/input-error.ts';
+import { InputError } from '../../../refusals/input-error.ts';
+import { toldError } from '../../../words/refusal-words.ts';
 import {
   bulkDensityFromBucket,
   leafShareFromCount,
   moistureFromDrying,
   MOISTURE_BY_SQUEEZE,
-  SQUEEZES,
-  type Squeeze,
-} from '../../../core/judging/judging.ts';
+} from '../../../core/yard/judging/judging.ts';
 import { Choice, TextField } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
@@ -25,7 +25,7 @@ function tryOut(isTyped: boolean, work: () => number): Found {
     return { value: work() };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { field: String(error.path.at(-1)), sentence: `${error.path.join('.')} ${error.requirement}.` };
+    return toldError(error);
   }
 }
 

@@ -1,8 +1,8 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { MovementRecord } from '../../../contract/stock-records.ts';
-import type { LotLine } from '../../../core/stock/stock-ledger.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { MovementRecord } from '../../../records/movement.ts';
+import type { LotLine } from '../../../core/yard/stock/stock-ledger.ts';
 import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
 import { shortDate } from '../../../words/dates.ts';
 import { fixed, percent } from '../../../words/figures.ts';

@@ -1,8 +1,8 @@
 import { Checkbox, Segmented } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { LotRecord } from '../../../contract/stock-records.ts';
-import { READINESS_SIGNS, REASONS_TAKEN } from '../../../core/stock/stock-records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { LotRecord } from '../../../records/lot.ts';
+import { READINESS_SIGNS, REASONS_TAKEN } from '../../../records/vocabulary.ts';
 import { AmountField, Choice, DateField, TextField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
 import { plainFigure } from '../../../words/figures.ts';

@@ -1,9 +1,9 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { LotRecord } from '../../../contract/stock-records.ts';
-import type { DayNumber } from '../../../core/climate/calendar.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { LotRecord } from '../../../records/lot.ts';
+import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
 import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { LotCourseChart } from '../../charts/lot-course.tsx';

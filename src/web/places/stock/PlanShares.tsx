@@ -1,9 +1,10 @@
 import { Button } from 'antd';
-import type { GardenBooks, PlanRevision } from '../../../contract/records.ts';
-import { isoDateOf } from '../../../core/climate/calendar.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
-import type { ExplainedShare } from '../../../core/sharing/explain.ts';
-import type { ShareProblem, ShareSeason } from '../../../core/sharing/share-problem.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { PlanRevision } from '../../../contract/requests.ts';
+import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
+import { materialFinder } from '../../../core/bed/books/garden-books.ts';
+import type { ExplainedShare } from '../../../core/long-run/sharing/explain.ts';
+import type { ShareProblem, ShareSeason } from '../../../core/long-run/sharing/share-problem.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlanBeds } from '../../api/habits.ts';

@@ -1,7 +1,7 @@
 import { Select } from 'antd';
 import { useMemo, useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { layingCautions } from '../../../core/advice/cautions.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { layingCautions } from '../../../core/bed/advice/cautions.ts';
 import { AmountField, DateField, TextField } from '../../forms/inputs.tsx';
 import { FormFoot } from '../../forms/FormFoot.tsx';
 import { Field } from '../../forms/Field.tsx';

@@ -1,7 +1,6 @@
 import { Segmented } from 'antd';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { CUTTING_SEASONS, type CuttingSeason } from '../../../core/materials/wood-chips.ts';
-import { LOT_FORMS } from '../../../core/stock/stock-records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { CUTTING_SEASONS, type CuttingSeason, LOT_FORMS } from '../../../records/vocabulary.ts';
 import { Choice, TextField } from '../../forms/inputs.tsx';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import { TreatmentFields } from './TreatmentFields.tsx';

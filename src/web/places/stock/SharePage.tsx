@@ -1,15 +1,16 @@
+import type { Names } from './share-names.ts';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { ExplainedShare } from '../../../core/sharing/explain.ts';
-import type { ShareAnswer } from '../../../core/sharing/share-out.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { ExplainedShare } from '../../../core/long-run/sharing/explain.ts';
+import type { ShareAnswer } from '../../../core/long-run/sharing/share-out.ts';
 import {
   SHARE_SEASONS,
   type FixedShare,
   type ShareProblem,
   type ShareSeason,
-} from '../../../core/sharing/share-problem.ts';
+} from '../../../core/long-run/sharing/share-problem.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
@@ -135,11 +136,6 @@ function OpenShares({ books }: { books: GardenBooks }) {
       )}
     </div>
   );
-}
-
-export interface Names {
-  readonly bed: (id: string) => string;
-  readonly pile: (id: string) => string;
 }
 
 interface SharedProps {

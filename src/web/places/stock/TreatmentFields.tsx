@@ -1,5 +1,6 @@
 import { Checkbox } from 'antd';
-import { KEEPINGS, type Treatment } from '../../../core/stock/keeping.ts';
+import { KEEPINGS } from '../../../records/vocabulary.ts';
+import type { Treatment } from '../../../records/lot.ts';
 import { Choice } from '../../forms/inputs.tsx';
 import { KEEPING_WORDS } from '../../../words/stock-words.ts';
 

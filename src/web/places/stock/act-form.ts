@@ -1,7 +1,7 @@
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { LotRecord, StockPosting } from '../../../contract/stock-records.ts';
-import type { Keeping } from '../../../core/stock/keeping.ts';
-import type { LotForm, ReadinessSign, REASONS_TAKEN } from '../../../core/stock/stock-records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { LotRecord } from '../../../records/lot.ts';
+import type { StockPosting } from '../../../contract/requests.ts';
+import type { Keeping, LotForm, ReadinessSign, REASONS_TAKEN } from '../../../records/vocabulary.ts';
 import type { TypedAmount } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import type { Measures } from '../../../words/measures.ts';

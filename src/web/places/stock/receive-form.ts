@@ -1,7 +1,6 @@
-import type { GardenBooks, MaterialDraft } from '../../../contract/records.ts';
-import type { CuttingSeason } from '../../../core/materials/wood-chips.ts';
-import type { Keeping } from '../../../core/stock/keeping.ts';
-import type { LotForm } from '../../../core/stock/stock-records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { MaterialDraft } from '../../../records/material.ts';
+import type { CuttingSeason, Keeping, LotForm } from '../../../records/vocabulary.ts';
 import type { TypedAmount } from '../../forms/inputs.tsx';
 import { numberFromText } from '../../forms/parse-number.ts';
 import type { Measures } from '../../../words/measures.ts';

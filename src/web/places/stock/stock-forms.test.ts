@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { stockPosting } from '../../../contract/stock-records.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import { stockPosting } from '../../../contract/requests.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { actPosting, ACTS, blankAct, type Act, type ActForm } from './act-form.ts';
 import { blankForm, chipsDraft, optional } from './receive-form.ts';

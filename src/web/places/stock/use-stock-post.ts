@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import type { LotRecord, MovementRecord, StockPosting } from '../../../contract/stock-records.ts';
+import type { LotRecord } from '../../../records/lot.ts';
+import type { MovementRecord } from '../../../records/movement.ts';
+import type { StockPosting } from '../../../contract/requests.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePostStock, useRemoveLot, useRemoveMovement } from '../../api/stock.ts';
 import { useUndo } from '../shell/use-undo.tsx';

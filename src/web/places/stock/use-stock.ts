@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import type { LotRecord } from '../../../contract/stock-records.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { LotRecord } from '../../../records/lot.ts';
 import { lotQuery, questionAboutStock, stockQuery } from '../../worker/questions.ts';
 import type { LotAnswer, StockedLot } from '../../worker/stock-answers.ts';
 

@@ -1,8 +1,9 @@
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import type { JournalDraft, TrialRecord } from '../../../contract/journal-records.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { placePlots } from '../../../core/trials/placement.ts';
+import type { JournalDraft } from '../../../contract/requests.ts';
+import type { TrialRecord } from '../../../records/journal.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { placePlots } from '../../../core/season/trials/placement.ts';
 import { TrialPlots } from '../../drawing/trial-plots.tsx';
 import { sentencesOf } from '../../api/failures.ts';
 import { useWriteJournal } from '../../api/journal.ts';

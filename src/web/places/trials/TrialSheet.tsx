@@ -1,10 +1,10 @@
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { TrialRecord } from '../../../contract/journal-records.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { compareTreatments } from '../../../core/trials/comparison.ts';
-import { placePlots } from '../../../core/trials/placement.ts';
+import type { TrialRecord } from '../../../records/journal.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { compareTreatments } from '../../../core/season/trials/comparison.ts';
+import { placePlots } from '../../../core/season/trials/placement.ts';
 import { TrialResultChart } from '../../charts/trial-result.tsx';
 import { TrialPlots } from '../../drawing/trial-plots.tsx';
 import { sentencesOf } from '../../api/failures.ts';

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { TrialRecord } from '../../../contract/journal-records.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { TrialRecord } from '../../../records/journal.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { TRIAL_PLACE_WORDS } from '../../../words/trial-words.ts';
 import { useGardenBooks } from '../shell/use-garden-books.ts';

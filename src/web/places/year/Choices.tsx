@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { EntryDraft } from '../../../contract/records.ts';
-import { findCrop } from '../../../core/crops/crop-library.ts';
+import type { EntryDraft } from '../../../records/entry.ts';
+import { findCrop } from '../../../core/ground/crops/crop-library.ts';
 import {
   HUNGRY_CROP_DEMAND_G,
   type ChoiceOutcome,
   type PlannedForChoice,
-} from '../../../core/year/year-choices.ts';
+} from '../../../core/season/year/year-choices.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlant, useRemovePlanting, useReviseBed } from '../../api/gardens.ts';
 import { fixed } from '../../../words/figures.ts';

@@ -1,8 +1,8 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import type { JournalRecord } from '../../../contract/journal-records.ts';
-import { YEAR_CHOICES, type YearChoice } from '../../../core/journal/journal-records.ts';
-import { total } from '../../../core/numerics/total.ts';
+import type { JournalRecord } from '../../../records/journal.ts';
+import { YEAR_CHOICES, type YearChoice } from '../../../records/vocabulary.ts';
+import { total } from '../../../core/ground/numerics/total.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveJournal, useRestoreJournal, useWriteJournal } from '../../api/journal.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';

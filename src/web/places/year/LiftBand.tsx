@@ -1,6 +1,6 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import type { LiftDraft } from '../../../contract/records.ts';
+import type { LiftDraft } from '../../../contract/requests.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useLift, useRemoveEntry } from '../../api/gardens.ts';
 import { useRemoveLot, useRemoveMovement } from '../../api/stock.ts';

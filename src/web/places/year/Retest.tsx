@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LabReport } from '../../../contract/instruments.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instrumentsQuery, readReport, samplesQuery, sendSample } from '../../api/instruments.ts';

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import type { YearSheet } from '../../../core/year/year-sheet.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { YearSheet } from '../../../core/season/year/year-sheet.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { cell, fixed, percent, plainFigure } from '../../../words/figures.ts';
 import { entryWords } from '../../../words/entry-words.ts';

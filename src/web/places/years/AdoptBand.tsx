@@ -1,10 +1,10 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
-import type { Habit } from '../../../core/years/habit.ts';
-import { MOST_PLANNED_YEARS } from '../../../core/years/habit-plan.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { Habit } from '../../../records/habit.ts';
+import { materialFinder } from '../../../core/bed/books/garden-books.ts';
+import { MOST_PLANNED_YEARS } from '../../../core/long-run/years/habit-plan.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlanBeds } from '../../api/habits.ts';
 import { useUndo } from '../shell/use-undo.tsx';

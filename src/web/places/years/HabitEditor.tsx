@@ -1,10 +1,11 @@
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { isSouthern } from '../../../core/climate/climate.ts';
-import { CROP_LIBRARY } from '../../../core/crops/crop-library.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
-import { HABIT_ACT_TYPES, type Habit } from '../../../core/years/habit.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { Habit } from '../../../records/habit.ts';
+import { isSouthern } from '../../../core/ground/climate/climate.ts';
+import { CROP_LIBRARY } from '../../../core/ground/crops/crop-library.ts';
+import { materialFinder } from '../../../core/bed/books/garden-books.ts';
+import { HABIT_ACT_TYPES } from '../../../core/long-run/years/habit.ts';
 import { MONTH_NAMES } from '../../../words/dates.ts';
 import { UNIT_WORDS, unitsFor, type Measures } from '../../../words/measures.ts';
 import { sentencesOf } from '../../api/failures.ts';

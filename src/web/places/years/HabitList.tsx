@@ -1,11 +1,12 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import { isSouthern } from '../../../core/climate/climate.ts';
-import { booksOfBed } from '../../../core/records/garden-books.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { Habit } from '../../../records/habit.ts';
+import { isSouthern } from '../../../core/ground/climate/climate.ts';
+import { booksOfBed } from '../../../core/bed/books/garden-books.ts';
 import { dayOf } from '../../../words/dates.ts';
-import { habitSoFar } from '../../../core/years/habit-so-far.ts';
-import type { Habit } from '../../../core/years/habit.ts';
+import { habitSoFar } from '../../../core/long-run/years/habit-so-far.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { actWords } from '../../../words/years-words.ts';
 import { markOf } from '../../charts/line-marks.ts';

@@ -1,9 +1,15 @@
 import { Button, Segmented, Select } from 'antd';
 import { useRef, useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { faultSentence, InputError } from '../../../core/input-error.ts';
-import { massFreshKgFromAmount } from '../../../core/units/amount.ts';
-import { checkTarget, targetOdds, type Target, type TargetOdds } from '../../../core/years/targets.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { InputError } from '../../../refusals/input-error.ts';
+import { refusalSentence } from '../../../words/refusal-words.ts';
+import { massFreshKgFromAmount } from '../../../core/ground/units/amount.ts';
+import {
+  checkTarget,
+  targetOdds,
+  type Target,
+  type TargetOdds,
+} from '../../../core/long-run/years/targets.ts';
 import { percent } from '../../../words/figures.ts';
 import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { materialName } from '../../../words/record-names.ts';
@@ -58,7 +64,7 @@ export function readTarget(
     return { target };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { trouble: faultSentence('The target', error.requirement) };
+    return { trouble: refusalSentence('The target', error.refusal) };
   }
 }
 

@@ -1,10 +1,10 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { materialFinder } from '../../../core/records/garden-books.ts';
-import type { Habit } from '../../../core/years/habit.ts';
-import { textureOf } from '../../../core/years/held-more.ts';
-import { NO_PRICES, worthOf, type Prices, type Worth } from '../../../core/years/worth.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { Habit } from '../../../records/habit.ts';
+import { materialFinder } from '../../../core/bed/books/garden-books.ts';
+import { textureOf } from '../../../core/long-run/years/held-more.ts';
+import { NO_PRICES, worthOf, type Prices, type Worth } from '../../../core/long-run/years/worth.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { sentencesOf } from '../../api/failures.ts';

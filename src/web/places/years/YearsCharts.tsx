@@ -1,6 +1,11 @@
-import { FEWEST_DRAWS, type Band } from '../../../core/projection/likely-range.ts';
-import { OPINION_IDS } from '../../../core/opinions/second-opinions.ts';
-import { bandOfYears, isOfAYear, readMeasure, type YearMeasure } from '../../../core/years/years-range.ts';
+import { FEWEST_DRAWS, type Band } from '../../../core/bed/projection/likely-range.ts';
+import { OPINION_IDS } from '../../../core/model/opinions/second-opinions.ts';
+import {
+  bandOfYears,
+  isOfAYear,
+  readMeasure,
+  type YearMeasure,
+} from '../../../core/long-run/years/years-range.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import {

@@ -1,9 +1,9 @@
 import { Button, Checkbox, Progress, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { GardenBooks } from '../../../contract/records.ts';
-import { MOST_YEARS } from '../../../core/years/habit.ts';
-import { YEAR_MEASURES } from '../../../core/years/years-range.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { MOST_YEARS } from '../../../records/vocabulary.ts';
+import { YEAR_MEASURES } from '../../../core/long-run/years/years-range.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';

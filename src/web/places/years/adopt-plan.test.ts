@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { EntryRecord, GardenBooks } from '../../../contract/records.ts';
-import { habitFromTemplate, type HabitTemplateId } from '../../../core/years/habit-templates.ts';
+import type { EntryRecord } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { habitFromTemplate, type HabitTemplateId } from '../../../core/long-run/years/habit-templates.ts';
 import { bedOf, GARDEN, MILD, NO_STOCK } from '../../../../tests/fixtures/books.ts';
 import { bedPlan, countsOf, newStamp, takenBack, type BedPlan } from './adopt-plan.ts';
 

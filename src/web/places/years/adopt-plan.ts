@@ -1,9 +1,11 @@
-import type { EntryDraft, GardenBooks, PlanRevision } from '../../../contract/records.ts';
-import { isoDateOf } from '../../../core/climate/calendar.ts';
-import type { EntryRecord, PlantingRecord } from '../../../core/records/bed-records.ts';
-import { booksOfBed, materialFinder } from '../../../core/records/garden-books.ts';
-import type { Habit } from '../../../core/years/habit.ts';
-import { habitPlan, isPlanOf } from '../../../core/years/habit-plan.ts';
+import type { EntryDraft, Entry } from '../../../records/entry.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { PlanRevision } from '../../../contract/requests.ts';
+import type { Planting } from '../../../records/planting.ts';
+import type { Habit } from '../../../records/habit.ts';
+import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
+import { booksOfBed, materialFinder } from '../../../core/bed/books/garden-books.ts';
+import { habitPlan, isPlanOf } from '../../../core/long-run/years/habit-plan.ts';
 import { dayOf } from '../../../words/dates.ts';
 
 export type BedPlan = PlanRevision['beds'][number];
@@ -42,7 +44,7 @@ export function bedPlan(
   const there = new Map([...books.entries, ...books.plantings].map(({ id }) => [unstamped(id), id]));
   const isNew = ({ id }: { readonly id: string }) => !there.has(id);
   const idOf = (id: string) => there.get(id) ?? (meant.has(id) ? `${id}${stamp}` : id);
-  const isReplaced = (one: EntryRecord) =>
+  const isReplaced = (one: Entry) =>
     !meant.has(unstamped(one.id)) &&
     (isPlanOf(habitId, bedId, one.id) ||
       ((one.type === 'lay' || one.type === 'takeOff') && one.date <= until));
@@ -76,11 +78,7 @@ interface Seen {
 }
 const seenOf = ({ id, version }: Seen): Seen => ({ id, version });
 
-function entryDraftOf(
-  one: EntryRecord,
-  idOf: (id: string) => string,
-  note: string,
-): EntryDraft & { id: string } {
+function entryDraftOf(one: Entry, idOf: (id: string) => string, note: string): EntryDraft & { id: string } {
   const id = idOf(one.id);
   switch (one.type) {
     case 'lay': {
@@ -94,7 +92,7 @@ function entryDraftOf(
   }
 }
 
-const plantingDraftOf = (one: PlantingRecord, idOf: (id: string) => string, note: string) => ({
+const plantingDraftOf = (one: Planting, idOf: (id: string) => string, note: string) => ({
   ...one,
   id: idOf(one.id),
   note,

@@ -1,8 +1,9 @@
-import { habitDraft } from '../../../contract/habit-records.ts';
-import { faultSentence, InputError } from '../../../core/input-error.ts';
-import type { FindMaterial } from '../../../core/materials/find-material.ts';
-import { checkHabit, ownMonth, type Habit, type HabitAct } from '../../../core/years/habit.ts';
-import type { AmountUnit } from '../../../core/units/amount.ts';
+import { habitDraft, type Habit, type HabitAct } from '../../../records/habit.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
+import { InputError } from '../../../refusals/input-error.ts';
+import { refusalSentence } from '../../../words/refusal-words.ts';
+import type { FindMaterial } from '../../../core/ground/materials/find-material.ts';
+import { checkHabit, ownMonth } from '../../../core/long-run/years/habit.ts';
 import { numberFromText } from '../../forms/parse-number.ts';
 import { troublesOf } from '../../forms/troubles.ts';
 import { plainFigure } from '../../../words/figures.ts';
@@ -149,7 +150,7 @@ function inCore(habit: Habit, findMaterial: FindMaterial): Record<string, string
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     const field = String(error.path.at(-1));
-    return { [error.path.join('.')]: faultSentence(FIELD_WORDS[field] ?? field, error.requirement) };
+    return { [error.path.join('.')]: refusalSentence(FIELD_WORDS[field] ?? field, error.refusal) };
   }
 }
 

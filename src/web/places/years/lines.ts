@@ -1,11 +1,10 @@
-import type { HabitRecord } from '../../../contract/habit-records.ts';
-import type { GardenBooks } from '../../../contract/records.ts';
+import type { HabitRecord, Habit } from '../../../records/habit.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import {
   HABIT_TEMPLATE_IDS,
   habitFromTemplate,
   type HabitTemplateId,
-} from '../../../core/years/habit-templates.ts';
-import type { Habit } from '../../../core/years/habit.ts';
+} from '../../../core/long-run/years/habit-templates.ts';
 import { TEMPLATE_WORDS } from '../../../words/years-words.ts';
 import type { FollowedHabit } from '../../worker/years-answers.ts';
 

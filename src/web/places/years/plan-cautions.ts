@@ -1,6 +1,6 @@
-import type { BedRecord } from '../../../contract/records.ts';
-import { layingCautions } from '../../../core/advice/cautions.ts';
-import type { FindMaterial } from '../../../core/materials/find-material.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import { layingCautions } from '../../../core/bed/advice/cautions.ts';
+import type { FindMaterial } from '../../../core/ground/materials/find-material.ts';
 import { cautionInWords } from '../../../words/words.ts';
 
 /** Something that is about to be planned on a bed. */

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { YearsPlan } from '../../worker/years-answers.ts';
 import type { Line } from './lines.ts';
 

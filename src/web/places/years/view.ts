@@ -1,8 +1,9 @@
-import type { BedRecord, GardenBooks } from '../../../contract/records.ts';
-import type { SecondOpinions } from '../../../core/opinions/second-opinions.ts';
-import { SOIL_DEFAULTS } from '../../../core/simulation/scenario.ts';
-import { asOneBed } from '../../../core/years/garden-years.ts';
-import type { YearPoint } from '../../../core/years/run-years.ts';
+import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { SecondOpinions } from '../../../core/model/opinions/second-opinions.ts';
+import { SOIL_DEFAULTS } from '../../../core/model/simulation/scenario.ts';
+import { asOneBed } from '../../../core/long-run/years/garden-years.ts';
+import type { YearPoint } from '../../../core/long-run/years/run-years.ts';
 import type { Line } from './lines.ts';
 import { lineKey, type Followed, type FollowedLine } from './use-years.ts';
 

@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import type { HabitRecord } from '../../../contract/habit-records.ts';
-import { findLibraryMaterial } from '../../../core/materials/library.ts';
-import { HABIT_TEMPLATE_IDS, habitFromTemplate } from '../../../core/years/habit-templates.ts';
-import type { YearPoint } from '../../../core/years/run-years.ts';
+import type { HabitRecord } from '../../../records/habit.ts';
+import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
+import { HABIT_TEMPLATE_IDS, habitFromTemplate } from '../../../core/long-run/years/habit-templates.ts';
+import type { YearPoint } from '../../../core/long-run/years/run-years.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { formOf, newAct, readHabit, type HabitForm } from './habit-form.ts';
 import { allLineIds, keptLineId, lineOf, shownIds } from './lines.ts';

@@ -1,0 +1,81 @@
+import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { BedSample } from '../projection/bed-projection.ts';
+
+export const ZONES = ['contact', 'root'] as const;
+export type Zone = (typeof ZONES)[number];
+
+/** A time in which decomposers hold nitrogen drawn out of a zone. */
+export interface LockUpWindow {
+  readonly zone: Zone;
+  readonly fromDay: DayNumber;
+  readonly peakDay: DayNumber;
+  readonly peakG: number;
+  readonly nowG: number;
+  /** First day after the peak on which half of it has been given back; null when the run ends before. */
+  readonly halfBackDay: DayNumber | null;
+  /** What holds it at the peak, the largest share first. */
+  readonly causes: readonly LockUpCause[];
+}
+
+export interface LockUpCause {
+  readonly layerId: string;
+  /** Of all that is held in the zone, 0 to 1. */
+  readonly share: number;
+}
+
+/** What holds less than this of a lock-up is not named. */
+const NAMED_FROM_SHARE = 0.15;
+
+function causesOf({ layers }: BedSample, zone: Zone, peakG: number): LockUpCause[] {
+  return layers
+    .map(({ id, heldContactG, heldRootG }) => ({
+      layerId: id,
+      share: (zone === 'contact' ? heldContactG : heldRootG) / peakG,
+    }))
+    .filter(({ share }) => share >= NAMED_FROM_SHARE)
+    .sort((a, b) => b.share - a.share);
+}
+
+const heldIn = (sample: BedSample, zone: Zone): number =>
+  zone === 'contact' ? sample.heldContactG : sample.heldRootG;
+
+/**
+ * The lock-up of a zone that is going on at `today`, or the next one to come; null when there is none. It
+ * starts when `feltFromG`, g/m2, is exceeded and counts as over when half its peak has been given back.
+ */
+export function lockUpWindow(
+  samples: readonly BedSample[],
+  zone: Zone,
+  today: DayNumber,
+  feltFromG: number,
+): LockUpWindow | null {
+  const held = samples.map((sample) => heldIn(sample, zone));
+  const isFelt = (i: number): boolean => held[i] >= feltFromG;
+  const now = Math.max(
+    0,
+    samples.findLastIndex(({ day }) => day <= today),
+  );
+
+  let from = now;
+  if (isFelt(now)) while (from > 0 && isFelt(from - 1)) from -= 1;
+  else from = samples.findIndex((_, i) => i > now && isFelt(i));
+  if (from < 0) return null;
+
+  let end = from;
+  let peak = from;
+  while (end < samples.length && isFelt(end)) {
+    if (held[end] > held[peak]) peak = end;
+    end += 1;
+  }
+  const halfBack = samples.findIndex((_, i) => i > peak && held[i] <= held[peak] / 2);
+  if (halfBack >= 0 && samples[halfBack].day <= today) return null;
+  return {
+    zone,
+    fromDay: samples[from].day,
+    peakDay: samples[peak].day,
+    peakG: held[peak],
+    nowG: held[now],
+    halfBackDay: halfBack < 0 ? null : samples[halfBack].day,
+    causes: causesOf(samples[peak], zone, held[peak]),
+  };
+}

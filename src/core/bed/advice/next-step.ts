@@ -1,0 +1,37 @@
+import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import type { Entry } from '../../../records/entry.ts';
+import type { Planting } from '../../../records/planting.ts';
+import type { BedStanding } from './bed-advice.ts';
+
+/** The first thing to do on a bed: what the model advises, or what stands in the plan. */
+export type NextStep = { readonly day: DayNumber } & (
+  | { readonly code: 'dose'; readonly nitrogenGPerM2: number }
+  | { readonly code: 'entry'; readonly entry: Entry }
+  | { readonly code: 'planting'; readonly planting: Planting }
+);
+
+/**
+ * The earliest of the next advised dose, the planned entries and the planned plantings of one bed; null when
+ * there is none. What was planned for a day gone by and not ticked off comes first.
+ */
+export function nextStep(
+  { doses }: Pick<BedStanding, 'doses'>,
+  entries: readonly Entry[],
+  plantings: readonly Planting[],
+): NextStep | null {
+  const dose = doses?.doses.find(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
+  const steps: NextStep[] = [
+    ...(dose ? [{ code: 'dose' as const, day: dose.day, nitrogenGPerM2: dose.nitrogenGPerM2 }] : []),
+    ...entries
+      .filter(({ state }) => state === 'planned')
+      .map((entry) => ({ code: 'entry' as const, day: dayNumberFromIso(entry.date, ['date']), entry })),
+    ...plantings
+      .filter(({ state }) => state === 'planned')
+      .map((planting) => ({
+        code: 'planting' as const,
+        day: dayNumberFromIso(planting.plantedOn, ['plantedOn']),
+        planting,
+      })),
+  ];
+  return steps.sort((a, b) => a.day - b.day).at(0) ?? null;
+}

@@ -1,0 +1,15 @@
+import type { Bed } from '../../../records/bed.ts';
+import type { Entry } from '../../../records/entry.ts';
+import type { Site } from '../../../records/garden.ts';
+import type { Planting } from '../../../records/planting.ts';
+import type { TakenForBed } from '../../yard/stock/run-stock.ts';
+
+/** All that decides how a bed fares. */
+export interface BedBooks {
+  readonly site: Site;
+  readonly bed: Bed;
+  readonly entries: readonly Entry[];
+  readonly plantings: readonly Planting[];
+  /** What the stock gives for entries that draw on it, by entry. */
+  readonly taken?: ReadonlyMap<string, TakenForBed>;
+}

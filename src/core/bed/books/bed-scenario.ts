@@ -1,0 +1,343 @@
+import {
+  calendarDateOf,
+  dayNumberFromIso,
+  dayNumberOf,
+  type DayNumber,
+} from '../../ground/climate/calendar.ts';
+import { isSouthern } from '../../ground/climate/climate.ts';
+import { findCrop, type Crop } from '../../ground/crops/crop-library.ts';
+import { InputError, type FieldPath } from '../../../refusals/input-error.ts';
+import type { FindMaterial } from '../../ground/materials/find-material.ts';
+import type { Material } from '../../ground/materials/material.ts';
+import { PARAMETER_TABLE, withOverrides, type SoilHistory } from '../../model/simulation/parameters.ts';
+import { runPile } from '../../model/simulation/pile.ts';
+import { scaled } from '../../yard/stock/lot-contents.ts';
+import { openingOfContents } from '../../yard/stock/lot-figures.ts';
+import {
+  CONTACT_ZONE_CM,
+  DEFAULT_STEPS_PER_DAY,
+  PILE_STEPS_PER_DAY,
+  SOIL_DEFAULTS,
+  type ApplyOpening,
+  type AutomaticIrrigation,
+  type BedEvent,
+  type BedScenario,
+  type CropPlan,
+  type PilePlan,
+} from '../../model/simulation/scenario.ts';
+import { mineralNitrogenGPerM2 } from '../../ground/units/soil-nitrogen.ts';
+import type { BedBooks } from './bed-books.ts';
+import type { Bed } from '../../../records/bed.ts';
+import type { CroppingBefore } from '../../../records/vocabulary.ts';
+import type { Entry, LayEntry, SoilTestEntry } from '../../../records/entry.ts';
+import type { Planting } from '../../../records/planting.ts';
+
+/** What the model takes the ground for (set here): two years of rest or of one crop make no other soil. */
+const HISTORY_OF: Readonly<Record<CroppingBefore, SoilHistory>> = {
+  unknown: 'garden',
+  ordinary: 'garden',
+  rested: 'garden',
+  hard: 'arable',
+  turf: 'grass',
+  bare: 'fallow',
+};
+const DAYS_PER_MONTH = 365 / 12;
+/** Watering as a careful gardener does it: at a third of the storage gone, nearly full again (set here). */
+const WATERING = { trigger: 0.35, refill: 0.9 } as const;
+const WARM_MONTHS_NORTH = [5, 6, 7, 8, 9];
+const WARM_MONTHS_SOUTH = [11, 12, 1, 2, 3];
+/** Months and days between which a perennial is in leaf (set here), north and half a year later south. */
+const IN_LEAF_NORTH = { from: { month: 3, day: 15 }, until: { month: 11, day: 1 } };
+const IN_LEAF_SOUTH = { from: { month: 9, day: 15 }, until: { month: 5, day: 1 } };
+
+/**
+ * First day of the run of a bed: 1 October (1 April south) before anything that is recorded, so that a winter
+ * has levelled the guess at mineral nitrogen by the time it matters.
+ */
+export function openingDay({ site, entries, plantings }: BedBooks, today: DayNumber): DayNumber {
+  const dates = [...entries.map(({ date }) => date), ...plantings.map(({ plantedOn }) => plantedOn)];
+  const first = Math.min(today, ...dates.map((date) => dayNumberFromIso(date, ['date'])));
+  const month = isSouthern(site.climate) ? 4 : 10;
+  const { year } = calendarDateOf(first);
+  const thisYears = dayNumberOf({ year, month, day: 1 });
+  return thisYears < first ? thisYears : dayNumberOf({ year: year - 1, month, day: 1 });
+}
+
+export function wateringOf({ site, bed }: Pick<BedBooks, 'site' | 'bed'>): AutomaticIrrigation | undefined {
+  if (!bed.isWatered) return undefined;
+  return { months: isSouthern(site.climate) ? WARM_MONTHS_SOUTH : WARM_MONTHS_NORTH, ...WATERING };
+}
+
+/**
+ * The books of a bed as the model reads them, from the opening day to `endDay`; entries and plantings after
+ * that are left out. Throws InputError with a path such as `entries.3.massFreshKg` for what cannot be.
+ */
+export function bedScenario(
+  books: BedBooks,
+  findMaterial: FindMaterial,
+  today: DayNumber,
+  endDay: DayNumber,
+): BedScenario {
+  const { site, bed, plantings } = books;
+  const entries = inOrder(books.entries).filter(({ day }) => day < endDay);
+  const laid = entries.map(({ entry, day, path }) => laying(entry, day, path, books, findMaterial));
+  const watering = wateringOf(books);
+  return {
+    startDay: openingDay(books, today),
+    endDay,
+    climate: site.climate,
+    ...(site.weather ? { weather: site.weather } : {}),
+    soil: {
+      ...SOIL_DEFAULTS,
+      organicMatterPct: bed.organicMatterPct,
+      bulkDensityGPerCm3: bed.bulkDensityGPerCm3,
+      clayPct: bed.clayPct,
+      rootZoneCm: bed.rootZoneCm,
+      ph: bed.ph ?? SOIL_DEFAULTS.ph,
+      history: HISTORY_OF[bed.croppingBefore],
+    },
+    events: laid.map(({ event }) => event),
+    piles: laid.flatMap(({ pile }) => pile ?? []),
+    crops: plantings.flatMap((planting, i) =>
+      cropPlans(planting, ['plantings', i], books, findMaterial, endDay),
+    ),
+    ...(watering ? { irrigation: watering } : {}),
+    depositionGPerM2Year: site.depositionGPerM2Year,
+    stepsPerDay: DEFAULT_STEPS_PER_DAY,
+  };
+}
+
+interface DatedEntry {
+  readonly entry: Entry;
+  readonly day: DayNumber;
+  readonly path: FieldPath;
+}
+
+/** Entries by date; on one day in the order they were written down. */
+function inOrder(entries: readonly Entry[]): DatedEntry[] {
+  return entries
+    .map((entry, i) => ({
+      entry,
+      day: dayNumberFromIso(entry.date, ['entries', i, 'date']),
+      path: ['entries', i],
+    }))
+    .sort((a, b) => a.day - b.day);
+}
+
+interface Laying {
+  readonly event: BedEvent;
+  readonly pile?: PilePlan;
+}
+
+function laying(
+  entry: Entry,
+  day: DayNumber,
+  path: FieldPath,
+  books: BedBooks,
+  findMaterial: FindMaterial,
+): Laying {
+  const { bed } = books;
+  switch (entry.type) {
+    case 'lay':
+      return layingOf(entry, day, path, books, findMaterial);
+    case 'dig': {
+      const cohortIds = entry.layerId === null ? ('all' as const) : [entry.layerId];
+      return { event: { type: 'dig', day, depthCm: entry.dugDepthCm, cohortIds } };
+    }
+    case 'takeOff':
+      return {
+        event: {
+          type: 'remove',
+          day,
+          cohortId: entry.layerId,
+          share: entry.shareTakenOff,
+          humusShare: entry.humusShareTakenOff ?? 0,
+        },
+      };
+    case 'feed':
+      return {
+        event: {
+          type: 'feed',
+          day,
+          nitrogenGPerM2: entry.nitrogenG / bed.areaM2,
+          depthCm: CONTACT_ZONE_CM,
+        },
+      };
+    case 'soilTest':
+      return { event: { type: 'soilTest', day, mineralNGPerM2: testedZones(entry, bed) } };
+    case 'water':
+      return { event: { type: 'irrigate', day, waterMm: entry.waterMm } };
+  }
+}
+
+/**
+ * What a test says of the two zones, g/m2: its nitrogen taken as even over the sampled depth, and the same
+ * below it down to the depth of the bed (set here; laboratories give one figure). What lies deeper stays as it is.
+ */
+function testedZones(entry: SoilTestEntry, bed: Bed): [contactZone: number, rootZone: number] {
+  const { amount, unit, sampledDepthCm } = entry;
+  const { bulkDensityGPerCm3, rootZoneCm } = bed;
+  const perCm = mineralNitrogenGPerM2(amount, unit, { sampledDepthCm, bulkDensityGPerCm3 }) / sampledDepthCm;
+  const bedDepthCm = Math.min(rootZoneCm, PARAMETER_TABLE.workedDepthCm.value);
+  return [perCm * CONTACT_ZONE_CM, perCm * (bedDepthCm - CONTACT_ZONE_CM)];
+}
+
+function layingOf(
+  entry: LayEntry,
+  day: DayNumber,
+  path: FieldPath,
+  { site, bed, taken }: BedBooks,
+  findMaterial: FindMaterial,
+): Laying {
+  const placing = {
+    type: 'apply' as const,
+    day,
+    id: entry.id,
+    dugDepthCm: entry.dugDepthCm,
+    exposure: bed.exposure,
+    isOnPath: bed.kind === 'path',
+  };
+  if (entry.lotId) return { event: { ...placing, ...outOfStock(entry, entry.lotId, taken, bed, path) } };
+  const material = findMaterial(entry.materialId, day);
+  if (!material) {
+    throw new InputError([...path, 'materialId'], 'namesNone', { what: 'material', got: entry.materialId });
+  }
+  const massFreshKgPerM2 = entry.massFreshKg / bed.areaM2;
+  if (entry.seasonedMonths === 0) return { event: { ...placing, material, massFreshKgPerM2 } };
+
+  const heap = seasoningHeap(entry, day, material, massFreshKgPerM2);
+  const perKg = runPile({ ...heap, mix: [{ material, massFreshKg: 1 }] }, site.climate, withOverrides());
+  const dryKgPerM2 = massFreshKgPerM2 * (1 - material.moistureFractionWetBasis);
+  const massPutInKgPerM2 = (dryKgPerM2 * 1000) / perKg.dryMassG;
+  return {
+    event: { ...placing, pileId: heap.id, massFreshKgPerM2: massPutInKgPerM2 },
+    pile: { ...heap, mix: [{ material, massFreshKg: massPutInKgPerM2 }] },
+  };
+}
+
+/** What the stock gave for this entry, on a square metre. */
+function outOfStock(
+  { id }: LayEntry,
+  lotId: string,
+  taken: BedBooks['taken'],
+  { areaM2 }: Bed,
+  path: FieldPath,
+): Pick<ApplyOpening, 'opening' | 'massFreshKgPerM2'> {
+  const given = taken?.get(id);
+  if (!given) throw new InputError([...path, 'lotId'], 'namesNone', { what: 'stock', got: lotId });
+  return {
+    opening: openingOfContents(scaled(given.contents, 1 / areaM2), withOverrides()),
+    massFreshKgPerM2: given.massFreshKg / areaM2,
+  };
+}
+
+/** A still, cold heap of one material that ends on the day it is spread. */
+function seasoningHeap(entry: LayEntry, day: DayNumber, material: Material, massFreshKg: number): PilePlan {
+  return {
+    id: `heap of ${entry.id}`,
+    startDay: day - Math.max(1, Math.round(entry.seasonedMonths * DAYS_PER_MONTH)),
+    endDay: day,
+    mix: [{ material, massFreshKg }],
+    isTurned: false,
+    isHot: false,
+    moistureFactor: 1,
+    kind: material.kind,
+    stepsPerDay: PILE_STEPS_PER_DAY,
+  };
+}
+
+function cropPlans(
+  planting: Planting,
+  path: FieldPath,
+  books: BedBooks,
+  findMaterial: FindMaterial,
+  endDay: DayNumber,
+): CropPlan[] {
+  const crop = findCrop(planting.cropId);
+  if (!crop) {
+    throw new InputError([...path, 'cropId'], 'namesNone', { what: 'crop', got: planting.cropId });
+  }
+  const residue = crop.residueMaterialId === null ? undefined : findMaterial(crop.residueMaterialId);
+  return growingTimes(planting, path, crop, books.site, endDay).map(({ plantDay, harvestDay }, season) => ({
+    id: crop.isPerennial ? `${planting.id}:${season + 1}` : planting.id,
+    plantDay,
+    harvestDay,
+    nitrogenDemandGPerM2: planting.nitrogenDemandGPerM2 * planting.areaShare,
+    rootDepthCm: planting.rootDepthCm,
+    isLegume: crop.isLegume,
+    isPerennial: crop.isPerennial,
+    deepShare: 0,
+    residueShare: residue ? crop.residueShare : 0,
+    ...(residue ? { residueMaterial: residue } : {}),
+    residueDugDepthCm: 0,
+  }));
+}
+
+interface GrowingTime {
+  readonly plantDay: DayNumber;
+  readonly harvestDay: DayNumber;
+}
+
+/** An annual grows once; a perennial every year while it is in leaf, shedding its leaves at the end. */
+function growingTimes(
+  planting: Planting,
+  path: FieldPath,
+  crop: Crop,
+  site: BedBooks['site'],
+  endDay: DayNumber,
+): GrowingTime[] {
+  const plantDay = dayNumberFromIso(planting.plantedOn, [...path, 'plantedOn']);
+  const clearedDay =
+    planting.clearedOn === null ? null : dayNumberFromIso(planting.clearedOn, [...path, 'clearedOn']);
+  if (clearedDay !== null && clearedDay <= plantDay) {
+    throw new InputError([...path, 'clearedOn'], 'notAfterPlanting', { isByDate: true });
+  }
+  if (plantDay >= endDay) return [];
+  if (!crop.isPerennial) {
+    if (clearedDay === null) {
+      throw new InputError([...path, 'clearedOn'], 'missing', { hint: 'annualIsCleared' });
+    }
+    return [{ plantDay, harvestDay: clearedDay }];
+  }
+  const inLeaf = isSouthern(site.climate) ? IN_LEAF_SOUTH : IN_LEAF_NORTH;
+  const lastDay = Math.min(clearedDay ?? endDay, endDay);
+  const times: GrowingTime[] = [];
+  for (let year = calendarDateOf(plantDay).year - 1; year <= calendarDateOf(lastDay).year; year++) {
+    const budDay = dayNumberOf({ year, ...inLeaf.from });
+    const fallYear = inLeaf.until.month > inLeaf.from.month ? year : year + 1;
+    const fallDay = dayNumberOf({ year: fallYear, ...inLeaf.until });
+    const from = Math.max(budDay, plantDay);
+    const until = clearedDay === null ? fallDay : Math.min(fallDay, clearedDay);
+    if (from < until && from < lastDay) times.push({ plantDay: from, harvestDay: until });
+  }
+  return times;
+}
+
+/** Fields of the model and the fields of a record they come from, to name what stands in the books. */
+const RECORD_FIELDS: Record<string, string> = {
+  day: 'date',
+  pileId: 'seasonedMonths',
+  massFreshKgPerM2: 'massFreshKg',
+  depthCm: 'dugDepthCm',
+  cohortIds: 'layerId',
+  cohortId: 'layerId',
+  share: 'shareTakenOff',
+  nitrogenGPerM2: 'nitrogenG',
+  mineralNGPerM2: 'amount',
+  plantDay: 'plantedOn',
+  harvestDay: 'clearedOn',
+};
+
+/** An error about the scenario of a bed, its field spelt as in the record of the bed. */
+export function inRecordWords(error: InputError, books: BedBooks): InputError {
+  const [list, index, field, ...rest] = error.path;
+  const named = typeof field === 'string' ? (RECORD_FIELDS[field] ?? field) : undefined;
+  if (list === 'events' && typeof index === 'number' && named !== undefined) {
+    const entry = inOrder(books.entries).at(index);
+    if (entry) return error.at([...entry.path, named, ...rest.slice(1)]);
+  }
+  if (list === 'soil' && typeof index === 'string') {
+    return error.at(['bed', index]);
+  }
+  return error;
+}

@@ -1,0 +1,130 @@
+import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { Material } from '../../ground/materials/material.ts';
+import { PALENESS_SHOWN } from '../advice/bed-advice.ts';
+import { dosePlan } from '../advice/dose-plan.ts';
+import { projectBed, type BedProjection } from '../projection/bed-projection.ts';
+import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
+import {
+  CONTACT_ZONE_CM,
+  endingOn,
+  type BedEvent,
+  type BedScenario,
+} from '../../model/simulation/scenario.ts';
+import { startRun, runTo } from '../../model/simulation/run.ts';
+import type { Cause } from './causes.ts';
+
+/** What to do, with amounts for one square metre; the page multiplies by the area. */
+export type RemedyWhat =
+  | { readonly code: 'feed'; readonly nitrogenGPerM2: number }
+  | {
+      readonly code: 'workIn';
+      readonly materialId: string;
+      readonly thicknessCm: number;
+      readonly depthCm: number;
+    }
+  | { readonly code: 'water'; readonly waterMm: number }
+  | { readonly code: 'wait' };
+
+/** What the model expects after a remedy, beside doing nothing. Crops concerned only, per m2. */
+export interface RemedyOutcome {
+  readonly what: RemedyWhat;
+  /** First day on which the leaves are no longer pale; null when they are not by the end, or were not pale. */
+  readonly greenDay: DayNumber | null;
+  readonly missedG: number;
+}
+
+export interface Remedies {
+  /** Whether the model sees the crop pale at all: otherwise nitrogen is not expected to help. */
+  readonly isPaleByModel: boolean;
+  /** The first is doing nothing. */
+  readonly outcomes: readonly RemedyOutcome[];
+}
+
+/** About half an inch of castings worked into the top 2 to 3 cm (common practice, no source). */
+const WORK_IN = { materialId: 'worm_castings', thicknessCm: 1, depthCm: 3 } as const;
+const FOLLOWED_DAYS = 120;
+const LOOK_EVERY_DAYS = 3;
+/** A first small dose when the solver sees no need but the gardener does, g/m2 (set here). */
+const SMALL_DOSE_G = 2;
+
+export interface RemedySetting {
+  readonly scenario: BedScenario;
+  readonly today: DayNumber;
+  readonly cropIds: readonly string[];
+  readonly reserveShare: number;
+  /** The stuff that is worked in. */
+  readonly castings: Material;
+}
+
+/** Causes that nitrogen would mend. */
+export const MENDED_BY_NITROGEN: ReadonlySet<Cause> = new Set<Cause>(['lockUp', 'hunger', 'rawChar']);
+
+/** Tries the remedies that can be reckoned on the bed itself. */
+export function tryRemedies(setting: RemedySetting): Remedies {
+  const { scenario, today } = setting;
+  const short = endingOn(scenario, today + FOLLOWED_DAYS);
+  const plan = dosePlan(scenario, today, setting.reserveShare);
+  const first = plan?.doses.find(({ day }) => day <= today + 1)?.nitrogenGPerM2 ?? 0;
+  const dose = first > 0 ? first : SMALL_DOSE_G;
+  const nothing = outcome(setting, short, { code: 'wait' }, []);
+  return {
+    isPaleByModel: palenessAt(project(short, today), setting.cropIds, today) >= PALENESS_SHOWN,
+    outcomes: [
+      nothing,
+      outcome(setting, short, { code: 'feed', nitrogenGPerM2: dose }, [
+        { type: 'feed', day: today, nitrogenGPerM2: dose, depthCm: CONTACT_ZONE_CM },
+      ]),
+      outcome(setting, short, { code: 'workIn', ...WORK_IN }, [castings(setting)]),
+      outcome(setting, short, ...watering(short, today)),
+    ],
+  };
+}
+
+function castings({ today, castings: material }: RemedySetting): BedEvent {
+  const { bulkDensityKgPerM3 } = material;
+  return {
+    type: 'apply',
+    id: 'remedy',
+    day: today,
+    material,
+    massFreshKgPerM2: massFreshKgFromAmount(WORK_IN.thicknessCm, 'cm', { bulkDensityKgPerM3, areaM2: 1 }),
+    dugDepthCm: WORK_IN.depthCm,
+    exposure: 'normal',
+    isOnPath: false,
+  };
+}
+
+/** As much water as both zones lack. */
+function watering(scenario: BedScenario, today: DayNumber): [RemedyWhat, BedEvent[]] {
+  const run = startRun(scenario);
+  runTo(run, today);
+  const waterMm = run.bed.state.contactDeficitMm + run.bed.state.rootDeficitMm;
+  return [{ code: 'water', waterMm }, waterMm > 0 ? [{ type: 'irrigate', day: today, waterMm }] : []];
+}
+
+const project = (scenario: BedScenario, today: DayNumber): BedProjection =>
+  projectBed(scenario, (day) => day >= today && (day - today) % LOOK_EVERY_DAYS === 0);
+
+function palenessAt({ samples }: BedProjection, cropIds: readonly string[], day: DayNumber): number {
+  const sample = samples.find((one) => one.day >= day);
+  const crops = sample?.crops.filter(({ id }) => cropIds.includes(id)) ?? [];
+  return Math.max(0, ...crops.map(({ paleness }) => paleness));
+}
+
+function outcome(
+  { today, cropIds }: RemedySetting,
+  scenario: BedScenario,
+  what: RemedyWhat,
+  events: readonly BedEvent[],
+): RemedyOutcome {
+  const projection = project({ ...scenario, events: [...scenario.events, ...events] }, today);
+  const isPale = (day: DayNumber) => palenessAt(projection, cropIds, day) >= PALENESS_SHOWN;
+  const green = projection.samples.find(({ day }) => day > today && !isPale(day));
+  return {
+    what,
+    greenDay: isPale(today) ? (green?.day ?? null) : null,
+    missedG: projection.crops
+      .filter(({ id }) => cropIds.includes(id))
+      .reduce((sum, { shortG }) => sum + shortG, 0),
+  };
+}

@@ -1,0 +1,319 @@
+import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { FLOW_COUNT } from '../../model/ledger/flows.ts';
+import { readPostings } from '../../model/ledger/postings.ts';
+import type { BalanceSample } from '../../model/ledger/statement.ts';
+import { total } from '../../ground/numerics/total.ts';
+import type { MaterialKind } from '../../ground/materials/material.ts';
+import type { Bed } from '../../model/simulation/bed.ts';
+import { BALANCE_COUNT, readBalances } from '../../model/simulation/books.ts';
+import {
+  charCarbon,
+  drawnNitrogen,
+  freshCarbon,
+  isOnSurface,
+  releasedNitrogen,
+  type Cohort,
+} from '../../model/simulation/cohort.ts';
+import { normalDemandBetween, rootDepthCm } from '../../model/simulation/crop-growth.ts';
+import { layerThicknessCm } from '../../model/simulation/processes/mulch-stack.ts';
+import { heldByCohort, heldNitrogen, mineralNitrogen, mulchHeightCm } from '../../model/simulation/report.ts';
+import { reportSoil } from '../../model/simulation/soil-report.ts';
+import { runTo, startRun } from '../../model/simulation/run.ts';
+import type { BedScenario } from '../../model/simulation/scenario.ts';
+
+/** One layer, or what was dug in, on one day. Amounts per m2. */
+export interface LayerState {
+  readonly id: string;
+  readonly kind: MaterialKind;
+  readonly isOnTop: boolean;
+  readonly dugDepthCm: number;
+  readonly thicknessCm: number;
+  readonly freshCarbonG: number;
+  readonly microbialCarbonG: number;
+  readonly humusCarbonG: number;
+  readonly charCarbonG: number;
+  /** Minerals that came with it, g/m2. */
+  readonly mineralsG: number;
+  readonly respiredCarbonG: number;
+  /** All that came with it, on the day it was laid. */
+  readonly laidCarbonG: number;
+  readonly laidNitrogenG: number;
+  /** Still bound in what is left of it, its ammonium and what its char holds included. */
+  readonly boundNitrogenG: number;
+  /** Of its nitrogen and what it drew: turned into humus. */
+  readonly humusNitrogenG: number;
+  readonly drawnNitrogenG: number;
+  readonly releasedNitrogenG: number;
+  readonly ammoniaNitrogenG: number;
+  readonly lockedNitrogenG: number;
+  /** Drawn out of each zone and still held by its microbes. */
+  readonly heldContactG: number;
+  readonly heldRootG: number;
+}
+
+/** One crop on one day. */
+export interface CropState {
+  readonly id: string;
+  /** Share of its growth done, 0 to 1. */
+  readonly progress: number;
+  readonly rootDepthCm: number;
+  readonly paleness: number;
+}
+
+/** A bed on the morning of one day. Nitrogen in g/m2, carbon in g/m2. */
+export interface BedSample extends BalanceSample {
+  readonly day: DayNumber;
+  readonly availableContactG: number;
+  readonly availableRootG: number;
+  /** Mineral nitrogen below the bed, where deep roots still reach it. */
+  readonly belowBedG: number;
+  /** Drawn out of the zone by decomposers and still held by them. */
+  readonly heldContactG: number;
+  readonly heldRootG: number;
+  /** What the crops will want in the next 28 days. */
+  readonly cropWantG: number;
+  /** Crop nitrogen missed for good, running total. */
+  readonly cropShortG: number;
+  /** As a laboratory would find it beneath all layers. */
+  readonly organicMatterPct: number;
+  /** Humus proper, without what is half rotted. */
+  readonly humusPct: number;
+  /** Height over the first surface of the bed. */
+  readonly riseCm: number;
+  readonly bulkDensityGPerCm3: number;
+  /** Temperature of the contact zone and of the root zone, degrees C. */
+  readonly soilC: readonly [contactZone: number, rootZone: number];
+  readonly humusCarbonG: number;
+  readonly charCarbonG: number;
+  /** By how much the soil itself has risen: what layers have become, cm. */
+  readonly humusBandCm: number;
+  readonly mulchCm: number;
+  /** How far the contact zone has dried out: 0 when it holds all it can, 1 at its driest. */
+  readonly topsoilDryness: number;
+  readonly layers: readonly LayerState[];
+  readonly crops: readonly CropState[];
+}
+
+export interface BedProjection {
+  readonly startDay: DayNumber;
+  readonly endDay: DayNumber;
+  /** Ascending by day; the last one stands at endDay. */
+  readonly samples: readonly BedSample[];
+  /** Largest relative difference between the two sides of the books on any day. */
+  readonly largestRelativeError: number;
+  readonly crops: readonly CropOutcome[];
+}
+
+/** How a crop fared, or is expected to fare, by its harvest or the end of the run. */
+export interface CropOutcome {
+  readonly id: string;
+  readonly plantDay: DayNumber;
+  readonly harvestDay: DayNumber;
+  readonly demandG: number;
+  readonly shortG: number;
+  readonly paleDays: number;
+  readonly firstPaleDay: DayNumber | null;
+}
+
+/** Whether a bed is looked at on the morning of a day. */
+export type LooksAt = (day: DayNumber) => boolean;
+
+const NEAR_STEP_DAYS = 7;
+const FAR_STEP_DAYS = 28;
+const NEAR_BEFORE_DAYS = 100;
+const NEAR_AFTER_DAYS = 400;
+
+/** Weekly around `today`, every fourth week further off: what a drawing that time runs through needs. */
+export const looksAround =
+  (today: DayNumber): LooksAt =>
+  (day) => {
+    const isNear = day >= today - NEAR_BEFORE_DAYS && day <= today + NEAR_AFTER_DAYS;
+    return (day - today) % (isNear ? NEAR_STEP_DAYS : FAR_STEP_DAYS) === 0;
+  };
+
+/** Days ahead over which what a crop wants is set beside what is available. */
+export const WANT_AHEAD_DAYS = 28;
+
+/** Runs a bed and looks at it every `everyDays` days, or where `looksAt` says so, and on every day of `alsoOn`. */
+export function projectBed(
+  scenario: BedScenario,
+  looksAt: number | LooksAt,
+  alsoOn: readonly DayNumber[] = [],
+): BedProjection {
+  const run = startRun(scenario);
+  const isLook: LooksAt =
+    typeof looksAt === 'number' ? (day) => (day - scenario.startDay) % looksAt === 0 : looksAt;
+  const wanted = new Set(alsoOn);
+  const samples: BedSample[] = [];
+  // One buffer for the books of all samples: it crosses to another thread as one block.
+  let looks = wanted.size + 1;
+  for (let day = scenario.startDay; day < scenario.endDay; day++) if (isLook(day)) looks += 1;
+  const buffer = new Float64Array(looks * BOOKS_WIDTH);
+  const look = (bed: Bed, day: DayNumber) => {
+    const from = samples.length * BOOKS_WIDTH;
+    samples.push(sample(bed, day, scenario, buffer.subarray(from, from + BOOKS_WIDTH)));
+  };
+  runTo(run, scenario.endDay, ({ bed, day }) => {
+    if (isLook(day) || wanted.has(day)) look(bed, day);
+  });
+  look(run.bed, scenario.endDay);
+  return {
+    startDay: scenario.startDay,
+    endDay: scenario.endDay,
+    samples,
+    largestRelativeError: run.largestRelativeError,
+    crops: cropOutcomes(run.bed, scenario),
+  };
+}
+
+/** Balances and running totals of one sample, one after the other. */
+const BOOKS_WIDTH = BALANCE_COUNT + FLOW_COUNT;
+
+/** A look at the bed; its books are written into `books`. */
+function sample(bed: Bed, day: DayNumber, scenario: BedScenario, books: Float64Array): BedSample {
+  const balances = books.subarray(0, BALANCE_COUNT);
+  const flows = books.subarray(BALANCE_COUNT);
+  readBalances(bed, balances);
+  readPostings(bed.state.postings, flows);
+  const mineral = mineralNitrogen(bed);
+  const soil = reportSoil(bed);
+  const mulchCm = mulchHeightCm(bed);
+  const [, heldContactG, heldRootG] = heldNitrogen(bed);
+  return {
+    day,
+    balances,
+    flows,
+    availableContactG: mineral.contactZoneG,
+    availableRootG: mineral.rootZoneG,
+    belowBedG: mineral.upperSubsoilG + mineral.lowerSubsoilG,
+    heldContactG,
+    heldRootG,
+    cropWantG: wantAhead(bed, scenario, day),
+    cropShortG: total(bed.state.crops.map(({ shortN }) => shortN)),
+    organicMatterPct: soil.organicMatterPct,
+    humusPct: soil.humusPct,
+    riseCm: soil.riseCm,
+    bulkDensityGPerCm3: soil.bulkDensityGPerCm3,
+    soilC: [bed.state.contactSoilC, bed.state.rootSoilC],
+    humusCarbonG: balances[2],
+    charCarbonG: balances[3],
+    humusBandCm: Math.max(0, soil.riseCm - mulchCm),
+    mulchCm,
+    topsoilDryness: bed.state.contactDeficitMm / bed.constants.contactMaximumDeficitMm,
+    layers: layerStates(bed),
+    crops: cropStates(bed),
+  };
+}
+
+/** What the crops that stand, and those still to come, want in the next four weeks by the normals. */
+function wantAhead({ constants }: Bed, { crops, climate }: BedScenario, day: DayNumber): number {
+  const until = day + WANT_AHEAD_DAYS;
+  return total(
+    crops
+      .filter(({ plantDay, harvestDay }) => plantDay < until && harvestDay > day)
+      .map((crop) => normalDemandBetween(crop, climate, day, until, constants.parameters)),
+  );
+}
+
+/** Thinner layers and smaller remains than these are not shown one by one. */
+const THINNEST_SHOWN_CM = 0.05;
+const LEAST_SHOWN_CARBON_G = 1;
+
+function layerStates({ state, constants }: Bed): LayerState[] {
+  const states: LayerState[] = [];
+  for (const cohort of state.cohorts) {
+    const isOnTop = isOnSurface(cohort);
+    const thicknessCm = isOnTop ? layerThicknessCm(cohort, constants.parameters.settlingShare) : 0;
+    const freshCarbonG = freshCarbon(cohort);
+    const charCarbonG = charCarbon(cohort);
+    const isSpent = freshCarbonG + cohort.microbialC + cohort.humusC + charCarbonG < LEAST_SHOWN_CARBON_G;
+    if (isSpent || (isOnTop && thicknessCm < THINNEST_SHOWN_CM)) continue;
+    const drawnNitrogenG = drawnNitrogen(cohort);
+    const releasedNitrogenG = releasedNitrogen(cohort);
+    const [, heldContactG, heldRootG] = heldByCohort(cohort);
+    states.push({
+      id: cohort.traits.id,
+      kind: cohort.traits.kind,
+      isOnTop,
+      dugDepthCm: cohort.dugDepthCm,
+      thicknessCm,
+      freshCarbonG,
+      microbialCarbonG: cohort.microbialC,
+      humusCarbonG: cohort.humusC,
+      charCarbonG,
+      mineralsG: cohort.ashG,
+      respiredCarbonG: cohort.respiredC,
+      laidCarbonG: cohort.openingC,
+      laidNitrogenG: cohort.openingN,
+      boundNitrogenG: boundNitrogen(cohort),
+      humusNitrogenG: cohort.humusN,
+      drawnNitrogenG,
+      releasedNitrogenG,
+      ammoniaNitrogenG: cohort.volatilizedN,
+      lockedNitrogenG: Math.max(0, drawnNitrogenG - releasedNitrogenG),
+      heldContactG,
+      heldRootG,
+    });
+  }
+  return states;
+}
+
+/** Nitrogen in all of a cohort but its humus, ammonium and what its char holds included, g/m2. */
+const boundNitrogen = (c: Cohort): number =>
+  c.quickN +
+  c.structuralN +
+  c.woodyN +
+  c.microbialN +
+  c.labileCharN +
+  c.stableCharN +
+  c.ammoniumN +
+  c.charHeldN;
+
+function cropStates({ state, constants }: Bed): CropState[] {
+  return state.crops
+    .filter(({ isAlive }) => isAlive)
+    .map(({ plan, progress, paleness }) => ({
+      id: plan.id,
+      progress,
+      rootDepthCm: rootDepthCm(plan.rootDepthCm, progress, plan.isPerennial, constants.parameters),
+      paleness,
+    }));
+}
+
+function cropOutcomes({ state }: Bed, scenario: BedScenario): CropOutcome[] {
+  return scenario.crops.flatMap((plan) => {
+    const crop = state.crops.find((one) => one.plan.id === plan.id);
+    if (!crop) return [];
+    return {
+      id: plan.id,
+      plantDay: plan.plantDay,
+      harvestDay: plan.harvestDay,
+      demandG: crop.demandedN,
+      shortG: crop.shortN,
+      paleDays: crop.paleDays,
+      firstPaleDay: crop.firstPaleDay,
+    };
+  });
+}
+
+/** The mornings on which to look at a bed so that `today`, and every day something is done, shows at its end. */
+export const telltaleDays = ({ events }: BedScenario, today: DayNumber): DayNumber[] => [
+  today + 1,
+  ...events.map(({ day }) => day + 1),
+];
+
+/** The bed at the end of `day`, with what was done that day; or the last look at it before. */
+export const atEndOf = (projection: Pick<BedProjection, 'samples'>, day: DayNumber): BedSample =>
+  sampleOn(projection, day + 1);
+
+/** The sample standing on the morning of `day`, or the last one before it. Samples are ascending and not empty. */
+export function sampleOn({ samples }: Pick<BedProjection, 'samples'>, day: DayNumber): BedSample {
+  let low = 0;
+  let high = samples.length - 1;
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (samples[middle].day <= day) low = middle;
+    else high = middle - 1;
+  }
+  return samples[low];
+}

@@ -1,0 +1,89 @@
+import { findLibraryMaterial } from '../../ground/materials/library.ts';
+import type { Material } from '../../ground/materials/material.ts';
+import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import { firstSeasonAvailability, productMassFreshKg } from './product.ts';
+
+/** A nitrogen carrier a gardener can reach for. */
+export interface FeedProduct {
+  readonly materialId: string;
+  /** Most nitrogen in one go on medium ground, g/m2 (common practice, no source). */
+  readonly largestDoseGPerM2: number;
+  /** Quick nitrogen leaches: on sand it goes in half doses (common practice, no source). */
+  readonly isQuick: boolean;
+  /** Parts of water to one part of it; 0 when it is not poured. */
+  readonly dilution: number;
+}
+
+export const FEED_PRODUCTS: readonly FeedProduct[] = [
+  { materialId: 'feather_meal', largestDoseGPerM2: 12, isQuick: false, dilution: 0 },
+  { materialId: 'blood_meal', largestDoseGPerM2: 8, isQuick: true, dilution: 0 },
+  { materialId: 'poultry_pellets', largestDoseGPerM2: 8, isQuick: false, dilution: 0 },
+  { materialId: 'alfalfa_meal', largestDoseGPerM2: 12, isQuick: false, dilution: 0 },
+  { materialId: 'fish_emulsion', largestDoseGPerM2: 3, isQuick: true, dilution: 100 },
+  { materialId: 'urine', largestDoseGPerM2: 5, isQuick: true, dilution: 10 },
+  { materialId: 'compost_manure', largestDoseGPerM2: 10, isQuick: false, dilution: 0 },
+  { materialId: 'worm_castings', largestDoseGPerM2: 10, isQuick: false, dilution: 0 },
+  { materialId: 'calcium_ammonium_nitrate', largestDoseGPerM2: 5, isQuick: true, dilution: 0 },
+  { materialId: 'urea', largestDoseGPerM2: 4, isQuick: true, dilution: 0 },
+];
+
+export const DEFAULT_FEED = FEED_PRODUCTS[0];
+
+export const findFeedProduct = (materialId: string): FeedProduct =>
+  FEED_PRODUCTS.find((product) => product.materialId === materialId) ?? DEFAULT_FEED;
+
+const SANDY_BELOW_CLAY_PCT = 15;
+/** Days between the parts of a dose that is split (common practice, no source). */
+export const DAYS_BETWEEN_PARTS = 14;
+
+/** How much of a product one dose comes to, and in how many parts it is given. */
+export interface ProductDose {
+  readonly materialId: string;
+  /** Share of its nitrogen that acts in the first season. */
+  readonly availability: number;
+  /** All parts together, for the whole bed. */
+  readonly massFreshKg: number;
+  readonly volumeL: number;
+  /** Water to dilute it with, all parts together. */
+  readonly waterL: number;
+  /** More than one when the whole would burn or leach. */
+  readonly parts: number;
+}
+
+const availabilityById = new Map<string, number>();
+
+/** Share of a library product's nitrogen that acts in its first season; worked out once. */
+function availabilityOf(materialId: string, material: Material): number {
+  const known = availabilityById.get(materialId);
+  if (known !== undefined) return known;
+  const worked = firstSeasonAvailability(material);
+  availabilityById.set(materialId, worked);
+  return worked;
+}
+
+/**
+ * One dose of acting nitrogen as a product, for a bed of `areaM2`. Null for a product that gives less than it
+ * takes in its first season.
+ */
+export function asProduct(
+  nitrogenGPerM2: number,
+  product: FeedProduct,
+  bed: { readonly areaM2: number; readonly clayPct: number },
+): ProductDose | null {
+  const material = findLibraryMaterial(product.materialId);
+  if (!material) return null;
+  const availability = availabilityOf(product.materialId, material);
+  if (!(availability > 0)) return null;
+  const massFreshKg = productMassFreshKg(nitrogenGPerM2 * bed.areaM2, material, availability);
+  const volumeL = (massFreshKg / material.bulkDensityKgPerM3) * LITRES_PER_CUBIC_METRE;
+  const isLeaching = product.isQuick && bed.clayPct < SANDY_BELOW_CLAY_PCT;
+  const largest = product.largestDoseGPerM2 * (isLeaching ? 0.5 : 1);
+  return {
+    materialId: product.materialId,
+    availability,
+    massFreshKg,
+    volumeL,
+    waterL: volumeL * product.dilution,
+    parts: Math.max(1, Math.ceil(nitrogenGPerM2 / largest - 1e-9)),
+  };
+}

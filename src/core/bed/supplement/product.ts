@@ -1,0 +1,22 @@
+import type { Material } from '../../ground/materials/material.ts';
+import { runTo, startRun } from '../../model/simulation/run.ts';
+import { drawnNitrogen, releasedNitrogen } from '../../model/simulation/cohort.ts';
+import {
+  seasonTrial,
+  TRIAL_FRESH_KG_PER_M2,
+  TRIAL_SEASON_DAYS,
+} from '../../model/simulation/season-trial.ts';
+
+/** Share of a material's nitrogen that it gives in its first `days`, negative when it takes more than it gives. */
+export function firstSeasonAvailability(material: Material, days = TRIAL_SEASON_DAYS): number {
+  const run = startRun(seasonTrial({ material, massFreshKgPerM2: TRIAL_FRESH_KG_PER_M2 }, days));
+  runTo(run, run.scenario.endDay);
+  const [tried] = run.bed.state.cohorts;
+  return (releasedNitrogen(tried) - drawnNitrogen(tried)) / tried.openingN;
+}
+
+/** Fresh mass, kg, of a product that brings `nitrogenG` of acting nitrogen. */
+export const productMassFreshKg = (nitrogenG: number, product: Material, availability: number): number =>
+  nitrogenG /
+  availability /
+  (1000 * (1 - product.moistureFractionWetBasis) * product.nitrogenFractionDryBasis);

@@ -1,0 +1,209 @@
+import type { Habit, HabitAct, LayAct, GrowAct } from '../../../records/habit.ts';
+import { calendarDateOf, dayNumberOf, isoDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import { isSouthern } from '../../ground/climate/climate.ts';
+import { findCrop } from '../../ground/crops/crop-library.ts';
+import { InputError, requireNumber, requireOneOf, type FieldPath } from '../../../refusals/input-error.ts';
+import type { FindMaterial } from '../../ground/materials/find-material.ts';
+import { MULCH_KINDS } from '../../ground/materials/material.ts';
+import type { BedBooks } from '../../bed/books/bed-books.ts';
+import type { Entry, LayEntry } from '../../../records/entry.ts';
+import type { Planting } from '../../../records/planting.ts';
+import { AMOUNT_UNITS, MOST_YEARS } from '../../../records/vocabulary.ts';
+import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
+
+export const HABIT_ACT_TYPES = ['lay', 'grow', 'feed', 'pull'] as const;
+
+const CM_PER_M = 100;
+/** As deep as the model lets anything be laid at once. */
+const MOST_CM_AT_A_TIME = 100;
+const MID_MONTH = 15;
+const MONTHS = 12;
+
+/** Throws InputError naming the field for a habit that cannot be followed. */
+export function checkHabit(habit: Habit, findMaterial: FindMaterial): void {
+  habit.acts.forEach((act, i) => checkAct(act, ['acts', i], findMaterial));
+}
+
+const isWhole = (value: number, path: FieldPath, min: number, max: number): void => {
+  requireNumber(value, path, { min, max });
+  if (!Number.isInteger(value)) {
+    throw new InputError(path, 'notWhole', { got: value });
+  }
+};
+
+function checkAct(act: HabitAct, path: FieldPath, findMaterial: FindMaterial): void {
+  isWhole(act.month, [...path, 'month'], 1, MONTHS);
+  isWhole(act.everyYears, [...path, 'everyYears'], 1, MOST_YEARS);
+  isWhole(act.fromYear, [...path, 'fromYear'], 1, MOST_YEARS);
+  if (act.untilYear !== null) {
+    isWhole(act.untilYear, [...path, 'untilYear'], 1, MOST_YEARS);
+    if (act.untilYear < act.fromYear) {
+      throw new InputError([...path, 'untilYear'], 'endsBeforeItStarts', {
+        fromYear: act.fromYear,
+        untilYear: act.untilYear,
+      });
+    }
+  }
+  if (act.type === 'feed')
+    requireNumber(act.nitrogenGPerM2, [...path, 'nitrogenGPerM2'], { above: 0, max: 100 });
+  if (act.type === 'grow' && !findCrop(act.cropId)?.isCoverCrop) {
+    throw new InputError([...path, 'cropId'], 'namesNone', { what: 'coverCrop', got: act.cropId });
+  }
+  if (act.type === 'lay') checkLay(act, path, findMaterial);
+}
+
+function checkLay(act: LayAct, path: FieldPath, findMaterial: FindMaterial): void {
+  requireNumber(act.amount, [...path, 'amount'], { above: 0 });
+  requireOneOf(act.unit, [...path, 'unit'], AMOUNT_UNITS);
+  requireNumber(act.dugDepthCm, [...path, 'dugDepthCm'], { min: 0, max: 200 });
+  requireNumber(act.seasonedMonths, [...path, 'seasonedMonths'], { min: 0, max: 120 });
+  const material = findMaterial(act.materialId);
+  if (!material) {
+    throw new InputError([...path, 'materialId'], 'namesNone', { what: 'material', got: act.materialId });
+  }
+  const thicknessCm = (massOfLay(act, findMaterial) / material.bulkDensityKgPerM3) * CM_PER_M;
+  if (thicknessCm > MOST_CM_AT_A_TIME) {
+    throw new InputError([...path, 'amount'], 'wouldLieTooDeep', { thicknessCm, mostCm: MOST_CM_AT_A_TIME });
+  }
+}
+
+/** The years ahead, counted from 1, in which an act is done. */
+export function yearsOfAct({ fromYear, untilYear, everyYears }: HabitAct, years: number): number[] {
+  const last = Math.min(untilYear ?? years, years);
+  const found: number[] = [];
+  for (let year = fromYear; year <= last; year += everyYears) found.push(year);
+  return found;
+}
+
+/** A month of the northern year as this garden has it, or back: half a year apart is the same both ways. */
+export const ownMonth = (northernMonth: number, isSouth: boolean): number =>
+  isSouth ? ((northernMonth + 5) % MONTHS) + 1 : northernMonth;
+
+/** The middle of a month of the northern year, in the year ahead that is asked for; after `today`. */
+export function dayOfAct(
+  books: Pick<BedBooks, 'site'>,
+  month: number,
+  year: number,
+  today: DayNumber,
+): DayNumber {
+  const own = ownMonth(month, isSouthern(books.site.climate));
+  const { year: now } = calendarDateOf(today);
+  const thisYears = dayNumberOf({ year: now, month: own, day: MID_MONTH });
+  const first = thisYears > today ? now : now + 1;
+  return dayNumberOf({ year: first + year - 1, month: own, day: MID_MONTH });
+}
+
+/** Fresh mass on a square metre, kg. */
+export function massOfLay({ amount, unit, materialId }: LayAct, findMaterial: FindMaterial): number {
+  const { bulkDensityKgPerM3 } = findMaterial(materialId)!;
+  return massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: 1 });
+}
+
+export interface HabitSetting {
+  readonly findMaterial: FindMaterial;
+  readonly today: DayNumber;
+  readonly years: number;
+}
+
+/** A habit as the records it would become on a bed; ids say which act in which calendar year. */
+export interface HabitRecords {
+  readonly entries: readonly Entry[];
+  readonly plantings: readonly Planting[];
+}
+
+/** The records of a habit on a bed, ascending by date; layers already on the bed are among what a pull takes off. */
+export function habitRecords(
+  habit: Habit,
+  books: BedBooks,
+  setting: HabitSetting,
+  prefix = 'habit',
+): HabitRecords {
+  const { findMaterial, today, years } = setting;
+  const entries: Entry[] = [];
+  const plantings: Planting[] = [];
+  const pulls: { readonly id: string; readonly day: DayNumber }[] = [];
+  habit.acts.forEach((act, i) => {
+    for (const year of yearsOfAct(act, years)) {
+      const day = dayOfAct(books, act.month, year, today);
+      const common = {
+        id: `${prefix}-${i + 1}-${calendarDateOf(day).year}`,
+        state: 'planned' as const,
+        date: isoDateOf(day),
+      };
+      if (act.type === 'lay') entries.push(layRecord(act, common, books, findMaterial));
+      if (act.type === 'feed') {
+        entries.push({ ...common, type: 'feed', nitrogenG: act.nitrogenGPerM2 * books.bed.areaM2 });
+      }
+      if (act.type === 'grow') plantings.push(coverRecord(act, common, day));
+      if (act.type === 'pull') pulls.push({ id: common.id, day });
+    }
+  });
+  entries.push(...pulledOff(pulls, [...books.entries, ...entries], findMaterial));
+  return { entries: entries.toSorted((a, b) => a.date.localeCompare(b.date)), plantings };
+}
+
+interface CommonRecord {
+  readonly id: string;
+  readonly state: 'planned';
+  readonly date: string;
+}
+
+function layRecord(
+  act: LayAct,
+  common: CommonRecord,
+  { bed }: BedBooks,
+  findMaterial: FindMaterial,
+): LayEntry {
+  const massFreshKg = massOfLay(act, findMaterial) * bed.areaM2;
+  const { materialId, dugDepthCm, seasonedMonths } = act;
+  return { ...common, type: 'lay', materialId, lotId: null, massFreshKg, dugDepthCm, seasonedMonths };
+}
+
+function coverRecord({ cropId }: GrowAct, common: CommonRecord, day: DayNumber): Planting {
+  const crop = findCrop(cropId)!;
+  return {
+    id: common.id,
+    state: 'planned',
+    cropId,
+    plantedOn: common.date,
+    clearedOn: isoDateOf(day + crop.daysInGround),
+    startsAs: crop.startsAs,
+    areaShare: 1,
+    isUndersown: false,
+    nitrogenDemandGPerM2: crop.nitrogenDemandGPerM2,
+    rootDepthCm: crop.rootDepthCm,
+  };
+}
+
+/** For every pull, what lies on top by then as mulch: each layer is pulled once. */
+function pulledOff(
+  pulls: readonly { readonly id: string; readonly day: DayNumber }[],
+  entries: readonly Entry[],
+  findMaterial: FindMaterial,
+): Entry[] {
+  const dug = new Set(entries.flatMap((one) => (one.type === 'dig' ? [one.layerId] : [])));
+  const mulches = entries.filter(
+    (one): one is LayEntry =>
+      one.type === 'lay' &&
+      one.dugDepthCm === 0 &&
+      MULCH_KINDS.has(findMaterial(one.materialId)?.kind ?? 'paper') &&
+      !dug.has(one.id) &&
+      !dug.has(null),
+  );
+  const gone = new Set<string>();
+  return pulls
+    .toSorted((a, b) => a.day - b.day)
+    .flatMap(({ id, day }) => {
+      const date = isoDateOf(day);
+      const there = mulches.filter((one) => one.date < date && !gone.has(one.id));
+      there.forEach((one) => gone.add(one.id));
+      return there.map((one, k): Entry => ({
+        id: `${id}-${k + 1}`,
+        state: 'planned',
+        date,
+        type: 'takeOff',
+        layerId: one.id,
+        shareTakenOff: 1,
+      }));
+    });
+}

@@ -1,0 +1,25 @@
+import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { withoutMaterials, type BedScenario } from '../../model/simulation/scenario.ts';
+import { runYears, type YearPoint } from './run-years.ts';
+
+/** What the soil holds so many years from today, per m2. */
+export interface OutlookYear extends YearPoint {
+  /** The same bed had nothing ever been laid on it. */
+  readonly bareOrganicMatterPct: number;
+}
+
+/** A bed year by year from `today`, beside the same bed without what was laid. `scenario` reaches past the last year. */
+export function outlook(scenario: BedScenario, today: DayNumber, years: number): OutlookYear[] {
+  const bare = runYears(withoutMaterials(scenario), today, years).points;
+  return runYears(scenario, today, years).points.map((point, i) => ({
+    ...point,
+    bareOrganicMatterPct: bare[i].organicMatterPct,
+  }));
+}
+
+/** Organic matter is told in tenths of a percent: less than half of one is no difference, %. */
+const TOLD_PCT = 0.05;
+
+/** Whether what was laid ever makes a difference to the organic matter that can be told. */
+export const changesSoil = (years: readonly OutlookYear[]): boolean =>
+  years.some((year) => Math.abs(year.organicMatterPct - year.bareOrganicMatterPct) >= TOLD_PCT);

@@ -1,0 +1,196 @@
+import type { BedAgendaSetting } from './bed-agenda-setting.ts';
+import { harvestWaits } from '../../bed/advice/waits.ts';
+import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { groundWarnings, type GroundWarning } from '../../ground/climate/ground.ts';
+import { findCrop } from '../../ground/crops/crop-library.ts';
+import { plantedLater } from '../../bed/books/garden-books.ts';
+import type { BedKind } from '../../../records/vocabulary.ts';
+import type { Entry } from '../../../records/entry.ts';
+import type { Planting } from '../../../records/planting.ts';
+import { coverTasks } from './cover-tasks.ts';
+import { lateCost } from './late-cost.ts';
+import { isWithinAgenda, type Task, type TaskGroup } from './tasks.ts';
+import { watchTasks } from './watch-tasks.ts';
+
+const CLEARED_TOLD_DAYS = 14;
+/** Beds in which something young is set year after year. */
+const SOWN: ReadonlySet<BedKind> = new Set(['annual', 'raised', 'seedbed', 'container']);
+const GROUP_OF_ENTRY: Readonly<Record<Entry['type'], TaskGroup>> = {
+  lay: 'laying',
+  dig: 'laying',
+  takeOff: 'laying',
+  feed: 'feeding',
+  water: 'feeding',
+  soilTest: 'testing',
+};
+const dayOf = (iso: string): DayNumber => dayNumberFromIso(iso, ['date']);
+
+/** Everything that the books of one bed imply, by day. */
+export function bedTasks(setting: BedAgendaSetting): Task[] {
+  const { today } = setting;
+  return [
+    ...entryTasks(setting),
+    ...plantingTasks(setting),
+    ...doseTasks(setting),
+    ...safeTasks(setting),
+    ...harvestFromTasks(setting),
+    ...coverTasks(setting),
+    ...watchTasks(setting),
+  ]
+    .filter(({ day }) => isWithinAgenda(day, today))
+    .sort((a, b) => a.day - b.day);
+}
+
+/** Warnings for the day the work will really be done: today at the earliest. */
+function warningsFor(
+  { books: { site, bed }, today }: BedAgendaSetting,
+  day: DayNumber,
+  work: { readonly needsWarmth: boolean; readonly treadsOrDigs: boolean },
+): GroundWarning[] {
+  return groundWarnings(site.climate, bed.clayPct, Math.max(day, today), work);
+}
+
+function entryTasks(setting: BedAgendaSetting): Task[] {
+  const { books, findMaterial, today, todayIso } = setting;
+  return books.entries
+    .filter(({ state }) => state === 'planned')
+    .map((entry) => {
+      const day = dayOf(entry.date);
+      const digs = entry.type === 'dig' || (entry.type === 'lay' && entry.dugDepthCm > 0);
+      return {
+        key: `entry:${entry.id}`,
+        group: GROUP_OF_ENTRY[entry.type],
+        what: { code: 'entry', entry },
+        bedId: books.bed.id,
+        lotId: entry.type === 'lay' ? (entry.lotId ?? null) : null,
+        day,
+        record: { type: 'entry', id: entry.id },
+        warnings: warningsFor(setting, day, { needsWarmth: entry.type === 'feed', treadsOrDigs: digs }),
+        lateCost: lateCost(
+          {
+            books,
+            moved: {
+              ...books,
+              entries: books.entries.map((one) => (one.id === entry.id ? { ...one, date: todayIso } : one)),
+            },
+            plannedFor: entry.date,
+          },
+          findMaterial,
+          today,
+        ),
+      };
+    });
+}
+
+function plantingTasks(setting: BedAgendaSetting): Task[] {
+  return setting.books.plantings.flatMap((planting) => [
+    ...(planting.state === 'planned' ? [plantTask(setting, planting)] : []),
+    ...clearTask(setting, planting),
+  ]);
+}
+
+function plantTask(setting: BedAgendaSetting, planting: Planting): Task {
+  const { books, findMaterial, today, todayIso } = setting;
+  const day = dayOf(planting.plantedOn);
+  const isHardy = findCrop(planting.cropId)?.isCoverCrop === true || planting.startsAs === 'set';
+  return {
+    key: `planting:${planting.id}`,
+    group: 'growing',
+    what: { code: 'plant', cropId: planting.cropId, isSown: planting.startsAs === 'seed' },
+    bedId: books.bed.id,
+    lotId: null,
+    day,
+    record: { type: 'planting', id: planting.id },
+    warnings: warningsFor(setting, day, { needsWarmth: !isHardy, treadsOrDigs: true }),
+    lateCost: lateCost(
+      {
+        books,
+        moved: {
+          ...books,
+          plantings: books.plantings.map((one) =>
+            one.id === planting.id ? plantedLater(one, todayIso) : one,
+          ),
+        },
+        plannedFor: planting.plantedOn,
+      },
+      findMaterial,
+      today,
+    ),
+  };
+}
+
+function clearTask(setting: BedAgendaSetting, { id, cropId, clearedOn }: Planting): Task[] {
+  if (clearedOn === null) return [];
+  const day = dayOf(clearedOn);
+  if (day < setting.today - CLEARED_TOLD_DAYS) return [];
+  return [
+    {
+      key: `clear:${id}`,
+      group: 'growing',
+      what: { code: 'clear', cropId },
+      bedId: setting.books.bed.id,
+      lotId: null,
+      day,
+      record: null,
+      warnings: [],
+      lateCost: null,
+    },
+  ];
+}
+
+function doseTasks(setting: BedAgendaSetting): Task[] {
+  const { standing, books } = setting;
+  const { doses } = standing;
+  if (!doses) return [];
+  const given = doses.doses.filter(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
+  return given.map((dose, i) => ({
+    key: `dose:${doses.cropIds.at(0) ?? books.bed.id}:${i + 1}`,
+    group: 'feeding',
+    what: {
+      code: 'dose',
+      nitrogenG: dose.nitrogenGPerM2 * books.bed.areaM2,
+      cropIds: doses.cropIds,
+      missedWithoutG: dose.unmetWithoutG * books.bed.areaM2,
+      missedWithG: dose.unmetWithG * books.bed.areaM2,
+    },
+    bedId: books.bed.id,
+    lotId: null,
+    day: dose.day,
+    record: null,
+    warnings: warningsFor(setting, dose.day, { needsWarmth: true, treadsOrDigs: false }),
+    lateCost: null,
+  }));
+}
+
+/** When what was laid no longer starves young plants; only where it does today. */
+function safeTasks({ planting, books }: BedAgendaSetting): Task[] {
+  if (!SOWN.has(books.bed.kind)) return [];
+  return planting
+    .filter(({ waitFor, day }) => waitFor === 'lockedUp' && day !== null)
+    .map(({ start, day }) => ({
+      key: `safe:${books.bed.id}:${start}`,
+      group: 'growing',
+      what: { code: 'safe', start },
+      bedId: books.bed.id,
+      lotId: null,
+      day: day!,
+      record: null,
+      warnings: [],
+      lateCost: null,
+    }));
+}
+
+function harvestFromTasks({ books, findMaterial, today }: BedAgendaSetting): Task[] {
+  const crops = new Map(books.plantings.map(({ id, cropId }) => [id, cropId]));
+  return harvestWaits(books.entries, books.plantings, findMaterial, today).map((wait) => ({
+    key: `wait:${wait.entryId}:${wait.plantingId}`,
+    group: 'growing',
+    what: { code: 'harvestFrom', cropId: crops.get(wait.plantingId)!, raw: wait.code },
+    bedId: books.bed.id,
+    lotId: null,
+    day: wait.earliestDay,
+    record: null,
+    warnings: [],
+    lateCost: null,
+  }));
+}

@@ -1,0 +1,81 @@
+import { bedStanding } from '../../bed/advice/bed-advice.ts';
+import { plantingDates } from '../../bed/advice/planting-dates.ts';
+import { rulesFor } from '../../bed/advice/schools.ts';
+import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import type { Brew } from '../../../records/journal.ts';
+import type { Lot } from '../../../records/lot.ts';
+import { looksAround, projectBed, telltaleDays } from '../../bed/projection/bed-projection.ts';
+import { bedScenario } from '../../bed/books/bed-scenario.ts';
+import {
+  booksOfBed,
+  carriedForward,
+  materialFinder,
+  stockBooksOf,
+  type GardenRecords,
+} from '../../bed/books/garden-books.ts';
+import { LOT_HORIZON_DAYS, lotBrief } from '../../yard/stock/lot-outlook.ts';
+import { runStock, type StockRun } from '../../yard/stock/run-stock.ts';
+import { bedTasks } from './bed-tasks.ts';
+import { stockTasks, type LoggedMovement } from './stock-tasks.ts';
+import { AGENDA_AHEAD_DAYS, type Task } from './tasks.ts';
+
+/** Far enough to see a crop that is planted within the calendar through to its harvest. */
+const HORIZON_DAYS = AGENDA_AHEAD_DAYS + 200;
+
+type Books = ReturnType<typeof booksOfBed>;
+
+/** Tasks of one bed. `booksOf` may remember what it worked out of the stock. Empty when the garden has no such bed. */
+export function bedAgenda(
+  records: GardenRecords,
+  bedId: string,
+  todayIso: string,
+  booksOf: (records: GardenRecords, bedId: string) => Books = booksOfBed,
+): Task[] {
+  const today = dayNumberFromIso(todayIso, ['today']);
+  const books = booksOf(records, bedId);
+  const forward = booksOf(carriedForward(records, todayIso), bedId);
+  if (!books || !forward) return [];
+  const findMaterial = materialFinder(records);
+  const scenario = bedScenario(forward, findMaterial, today, today + HORIZON_DAYS);
+  const projection = projectBed(scenario, looksAround(today), telltaleDays(scenario, today));
+  const rules = rulesFor(records.garden.school, books.bed);
+  const isPath = books.bed.kind === 'path';
+  const standing = bedStanding(scenario, projection, today, { isPath, rules });
+  const isHeld = standing.contact !== null || standing.root !== null;
+  return bedTasks({
+    books,
+    findMaterial,
+    today,
+    todayIso,
+    projection,
+    standing,
+    planting: isHeld && !isPath ? plantingDates(scenario, today, rules) : [],
+  });
+}
+
+/** What the yard is worked out from, besides the records the model reads. */
+export interface YardRecords extends GardenRecords {
+  readonly lots: readonly (Lot & { readonly reserveL: number })[];
+  readonly movements: readonly LoggedMovement[];
+}
+
+/** Tasks of stock, heaps, fires, charges and brews. */
+export function yardAgenda(records: YardRecords, brews: readonly Brew[], todayIso: string): Task[] {
+  const today = dayNumberFromIso(todayIso, ['today']);
+  const forward = carriedForward(records, todayIso);
+  const books = stockBooksOf(forward);
+  const find = materialFinder(records);
+  const run = (until: DayNumber, withPlans: boolean): StockRun => runStock(books, find, { until, withPlans });
+  const runs = {
+    today: run(today + 1, false),
+    ahead: run(today + LOT_HORIZON_DAYS, false),
+    planned: run(today + LOT_HORIZON_DAYS, true),
+  };
+  const briefs = new Map(
+    records.lots.map(({ id, reserveL }) => [
+      id,
+      lotBrief(runs, id, { climate: records.garden.climate, today, readings: [], reserveL }),
+    ]),
+  );
+  return stockTasks({ movements: records.movements, brews, lots: records.lots, briefs, today });
+}

@@ -1,0 +1,152 @@
+import { ashGate } from '../../yard/ash/ash-gate.ts';
+import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { nextSeasonDay } from '../../ground/climate/ground.ts';
+import type { LayEntry } from '../../../records/entry.ts';
+import type { BedAgendaSetting } from './bed-agenda-setting.ts';
+import type { Check, Task } from './tasks.ts';
+
+/** Days after laying on which something is worth a look (common practice, no source). */
+const MANURE_CHECKS: readonly (readonly [Check, number])[] = [
+  ['sweetManure', 14],
+  ['manureWorms', 50],
+  ['manureCrumbs', 90],
+];
+const WOOD_CHECKS: readonly (readonly [Check, number])[] = [
+  ['thickness', 180],
+  ['threads', 270],
+];
+/** Hunger shows three weeks after planting, when seed reserves are used up (set here). */
+const LEAVES_AFTER_DAYS = 21;
+const SOIL_TEST_EVERY_DAYS = 365;
+/** Soil is first sampled before growth begins, then on the same day every year; books are closed when growth ends. */
+const SAMPLING_MONTH = 3;
+const CLOSING_MONTH = 11;
+const CHECK_TOLD_DAYS = 60;
+
+const dayOf = (iso: string): DayNumber => dayNumberFromIso(iso, ['date']);
+
+/** What the books of a bed ask somebody to look at, to have tested, to close. */
+export const watchTasks = (setting: BedAgendaSetting): Task[] => [
+  ...layerChecks(setting),
+  ...leafChecks(setting),
+  ...soilRetest(setting),
+  ...phAfterAsh(setting),
+  closeYear(setting),
+];
+
+const ofBed = (
+  { books }: BedAgendaSetting,
+  key: string,
+  day: DayNumber,
+  group: Task['group'],
+  what: Task['what'],
+): Task => ({
+  key,
+  group,
+  what,
+  bedId: books.bed.id,
+  lotId: null,
+  day,
+  record: null,
+  warnings: [],
+  lateCost: null,
+});
+
+function checksOf(
+  { findMaterial }: BedAgendaSetting,
+  entry: LayEntry,
+): readonly (readonly [Check, number])[] {
+  const kind = findMaterial(entry.materialId)?.kind;
+  if (kind === 'manure') return MANURE_CHECKS;
+  return kind === 'wood' && entry.dugDepthCm === 0 ? WOOD_CHECKS : [];
+}
+
+function layerChecks(setting: BedAgendaSetting): Task[] {
+  const laid = setting.books.entries.filter(
+    (entry): entry is LayEntry => entry.type === 'lay' && entry.state === 'laid',
+  );
+  return laid.flatMap((entry) =>
+    checksOf(setting, entry)
+      .map(([check, afterDays]) => ({ check, day: dayOf(entry.date) + afterDays }))
+      .filter(({ day }) => day >= setting.today - CHECK_TOLD_DAYS)
+      .map(({ check, day }) =>
+        ofBed(setting, `check:${entry.id}:${check}`, day, 'watching', {
+          code: 'check',
+          check,
+          aboutId: entry.id,
+        }),
+      ),
+  );
+}
+
+/** Where young plants stand over a lock-up, somebody should look at their leaves. */
+function leafChecks(setting: BedAgendaSetting): Task[] {
+  const { books, projection, today, standing } = setting;
+  return books.plantings.flatMap((planting) => {
+    const day = dayOf(planting.plantedOn) + LEAVES_AFTER_DAYS;
+    const sample = projection.samples.find((one) => one.day >= day);
+    const isHeld = sample !== undefined && sample.heldContactG + sample.heldRootG >= standing.rules.feltFromG;
+    if (!isHeld || day < today - CHECK_TOLD_DAYS) return [];
+    return [
+      ofBed(setting, `check:${planting.id}:leaves`, day, 'watching', {
+        code: 'check',
+        check: 'leaves',
+        aboutId: planting.id,
+      }),
+    ];
+  });
+}
+
+function soilRetest(setting: BedAgendaSetting): Task[] {
+  const { books, today } = setting;
+  if (books.bed.kind === 'path') return [];
+  const tests = books.entries.filter(({ type }) => type === 'soilTest');
+  const last = tests
+    .filter(({ state }) => state === 'laid')
+    .map(({ date }) => dayOf(date))
+    .sort((a, b) => a - b)
+    .at(-1);
+  if (tests.some(({ state }) => state === 'planned')) return [];
+  const due = last === undefined ? undefined : last + SOIL_TEST_EVERY_DAYS;
+  // Long forgotten, or never tested: before the next season begins.
+  const isNear = due !== undefined && due >= today - CHECK_TOLD_DAYS;
+  const day = isNear ? due : nextSeasonDay(books.site.climate, SAMPLING_MONTH, today);
+  return [
+    ofBed(setting, `retest:${books.bed.id}:${calendarDateOf(day).year}`, day, 'testing', {
+      code: 'retest',
+      what: 'soil',
+    }),
+  ];
+}
+
+/** A pH test stands between a doubled dose of ash and the next. */
+function phAfterAsh(setting: BedAgendaSetting): Task[] {
+  const { books, findMaterial, today } = setting;
+  const { stops } = ashGate(
+    {
+      bed: books.bed,
+      entries: books.entries.filter(({ state }) => state === 'laid'),
+      plantings: books.plantings,
+      climate: books.site.climate,
+      day: today,
+      condition: { isSooty: false, isCleanWood: true, isSieved: true, isDamp: false },
+    },
+    findMaterial,
+  );
+  const stop = stops.find((one) => one.code === 'retestFirst');
+  if (!stop) return [];
+  const day = nextSeasonDay(books.site.climate, SAMPLING_MONTH, stop.since);
+  return [
+    ofBed(setting, `ph:${books.bed.id}:${stop.since}`, day, 'testing', {
+      code: 'retest',
+      what: 'phAfterAsh',
+    }),
+  ];
+}
+
+function closeYear(setting: BedAgendaSetting): Task {
+  const { books, today } = setting;
+  const day = nextSeasonDay(books.site.climate, CLOSING_MONTH, today - CHECK_TOLD_DAYS);
+  const { year } = calendarDateOf(day);
+  return ofBed(setting, `close:${books.bed.id}:${year}`, day, 'testing', { code: 'closeYear', year });
+}

@@ -1,0 +1,222 @@
+import { dayNumberFromIso, dayNumberOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import type { Observation } from '../../../records/journal.ts';
+import type { BedBooks } from '../../bed/books/bed-books.ts';
+import type { SoilTestEntry } from '../../../records/entry.ts';
+import { expectationOf, type Expectation } from '../journal/expectation.ts';
+import type { AshParty, CarbonParty, NitrogenParty } from '../../model/ledger/accounts.ts';
+import {
+  ashStatement,
+  carbonStatement,
+  nitrogenStatement,
+  type Statement,
+} from '../../model/ledger/statement.ts';
+import { total } from '../../ground/numerics/total.ts';
+import {
+  atEndOf,
+  projectBed,
+  sampleOn,
+  type BedProjection,
+  type CropOutcome,
+} from '../../bed/projection/bed-projection.ts';
+import { openingOf } from '../../model/simulation/events.ts';
+import { withOverrides } from '../../model/simulation/parameters.ts';
+import { startRun } from '../../model/simulation/run.ts';
+import { CONTACT_ZONE_CM, type BedScenario } from '../../model/simulation/scenario.ts';
+import { mineralNitrogenGPerM2 } from '../../ground/units/soil-nitrogen.ts';
+
+/** Something laid in the year, as it came, g/m2. */
+export interface PutIn {
+  readonly entryId: string;
+  readonly day: DayNumber;
+  readonly carbonG: number;
+  readonly nitrogenG: number;
+}
+
+/** A soil test beside what the books held that morning. */
+export interface TestedSoil {
+  readonly entryId: string;
+  readonly day: DayNumber;
+  readonly mineralNitrogenG: number;
+  readonly expectedMineralNitrogenG: number;
+  readonly organicMatterPct: number | null;
+  readonly expectedOrganicMatterPct: number;
+  readonly ph: number | null;
+}
+
+export interface ObservedThing {
+  readonly observation: Observation;
+  readonly expectation: Expectation | null;
+}
+
+/** One bed in one year: what went in, what the books say, what was expected and what was found. Per m2. */
+export interface YearSheet {
+  readonly year: number;
+  readonly fromDay: DayNumber;
+  /** Exclusive: the first morning of the next year, or tomorrow while the year runs. */
+  readonly untilDay: DayNumber;
+  readonly isOver: boolean;
+  readonly putIn: readonly PutIn[];
+  readonly fedNitrogenG: number;
+  readonly carbon: Statement<CarbonParty>;
+  readonly nitrogen: Statement<NitrogenParty>;
+  readonly ash: Statement<AshParty>;
+  readonly openingOrganicMatterPct: number;
+  readonly closingOrganicMatterPct: number;
+  readonly closingMulchCm: number;
+  readonly crops: readonly CropOutcome[];
+  readonly tests: readonly TestedSoil[];
+  readonly seen: readonly ObservedThing[];
+  readonly hours: number;
+  readonly wateredMm: number;
+  readonly yieldKg: number;
+}
+
+export interface YearSheetSetting {
+  readonly books: BedBooks;
+  /** Of those books, reaching beyond today. */
+  readonly scenario: BedScenario;
+  readonly observations: readonly Observation[];
+  readonly today: DayNumber;
+}
+
+const dayOf = (iso: string): DayNumber => dayNumberFromIso(iso, ['date']);
+
+/** The sheet of a year. A year before the run of the bed begins is an empty one of its first day. */
+export function yearSheet(setting: YearSheetSetting, year: number): YearSheet {
+  const { scenario, observations, today } = setting;
+  const nextYear = dayNumberOf({ year: year + 1, month: 1, day: 1 });
+  const fromDay = clampDay(dayNumberOf({ year, month: 1, day: 1 }), scenario);
+  const untilDay = Math.max(fromDay, Math.min(nextYear, today + 1, scenario.endDay));
+  const isIn = (day: DayNumber) => day >= fromDay && day < untilDay;
+  const own = observations.filter(({ date }) => isIn(dayOf(date)));
+  const tests = testsIn(setting.books, isIn);
+  const projection = projectBed(scenario, scenario.endDay - scenario.startDay, [
+    fromDay,
+    untilDay,
+    ...own.map(({ date }) => dayOf(date) + 1),
+    ...tests.map(({ date }) => dayOf(date)),
+  ]);
+  const [opening, closing] = [sampleOn(projection, fromDay), sampleOn(projection, untilDay)];
+  return {
+    year,
+    fromDay,
+    untilDay,
+    isOver: nextYear <= today,
+    putIn: putInBetween(scenario, isIn),
+    fedNitrogenG: total(
+      scenario.events.flatMap((event) =>
+        event.type === 'feed' && isIn(event.day) ? [event.nitrogenGPerM2] : [],
+      ),
+    ),
+    carbon: carbonStatement(opening, closing),
+    nitrogen: nitrogenStatement(opening, closing),
+    ash: ashStatement(opening, closing),
+    openingOrganicMatterPct: opening.organicMatterPct,
+    closingOrganicMatterPct: closing.organicMatterPct,
+    closingMulchCm: closing.mulchCm,
+    crops: projection.crops.filter(({ plantDay, harvestDay }) => plantDay < untilDay && harvestDay > fromDay),
+    tests: tests.map((test) => testedSoil(test, setting.books, projection)),
+    seen: observedThings(setting, projection, own),
+    hours: total(own.map(({ observed }) => (observed.type === 'hours' ? observed.hours : 0))),
+    yieldKg: total(own.map(({ observed }) => (observed.type === 'yield' ? observed.massKg : 0))),
+    wateredMm: total(
+      scenario.events.map((event) => (event.type === 'irrigate' && isIn(event.day) ? event.waterMm : 0)),
+    ),
+  };
+}
+
+const clampDay = (day: DayNumber, { startDay, endDay }: BedScenario): DayNumber =>
+  Math.min(Math.max(day, startDay), endDay);
+
+function testsIn({ entries }: BedBooks, isIn: (day: DayNumber) => boolean): SoilTestEntry[] {
+  return entries.filter(
+    (entry): entry is SoilTestEntry =>
+      entry.type === 'soilTest' && entry.state === 'laid' && isIn(dayOf(entry.date)),
+  );
+}
+
+function putInBetween(scenario: BedScenario, isIn: (day: DayNumber) => boolean): PutIn[] {
+  const { piles } = startRun(scenario);
+  const parameters = withOverrides(scenario.parameters);
+  return scenario.events.flatMap((event) => {
+    if (event.type !== 'apply' || !isIn(event.day)) return [];
+    const { carbonG, nitrogenG, ammoniumG, charHeldG } = openingOf(event, piles, parameters);
+    return [
+      {
+        entryId: event.id ?? '',
+        day: event.day,
+        carbonG: total(carbonG),
+        nitrogenG: total([...nitrogenG, ammoniumG, charHeldG]),
+      },
+    ];
+  });
+}
+
+function testedSoil(test: SoilTestEntry, { bed }: BedBooks, projection: BedProjection): TestedSoil {
+  const day = dayOf(test.date);
+  const { sampledDepthCm, amount, unit } = test;
+  const { bulkDensityGPerCm3, rootZoneCm } = bed;
+  const sample = sampleOn(projection, day);
+  const rootShare = Math.min(
+    1,
+    Math.max(0, sampledDepthCm - CONTACT_ZONE_CM) / (rootZoneCm - CONTACT_ZONE_CM),
+  );
+  return {
+    entryId: test.id,
+    day,
+    mineralNitrogenG: mineralNitrogenGPerM2(amount, unit, { sampledDepthCm, bulkDensityGPerCm3 }),
+    expectedMineralNitrogenG: sample.availableContactG + sample.availableRootG * rootShare,
+    organicMatterPct: test.organicMatterPct,
+    expectedOrganicMatterPct: sample.organicMatterPct,
+    ph: test.ph,
+  };
+}
+
+/** Observations with what the model expected that day. `projection` has a look at the end of every such day. */
+export function observedThings(
+  { books, observations: all }: YearSheetSetting,
+  projection: BedProjection,
+  observations: readonly Observation[],
+): ObservedThing[] {
+  return observations.map((observation) => {
+    const day = dayOf(observation.date);
+    return {
+      observation,
+      expectation: expectationOf(observation.observed, {
+        day,
+        sample: atEndOf(projection, day),
+        climate: books.site.climate,
+        cropIds: observation.plantingId === null ? null : cropIdsOf(observation.plantingId, projection),
+        layerAges: new Map(
+          books.entries.filter(({ type }) => type === 'lay').map(({ id, date }) => [id, day - dayOf(date)]),
+        ),
+        earlierYieldsKg: earlierYields(observation, books, all),
+      }),
+    };
+  });
+}
+
+const cropIdsOf = (plantingId: string, { crops }: BedProjection): string[] =>
+  crops.map(({ id }) => id).filter((id) => id === plantingId || id.startsWith(`${plantingId}:`));
+
+/** What the same crop gave on this bed in other plantings before, all pickings of one together. */
+function earlierYields(
+  { plantingId, date }: Observation,
+  { plantings }: BedBooks,
+  observations: readonly Observation[],
+): number[] {
+  const own = plantings.find(({ id }) => id === plantingId);
+  if (!own) return [];
+  const earlier = plantings.filter(
+    ({ id, cropId, plantedOn }) => id !== own.id && cropId === own.cropId && plantedOn < date,
+  );
+  return earlier
+    .map(({ id }) =>
+      total(
+        observations.flatMap(({ plantingId: of, observed }) =>
+          of === id && observed.type === 'yield' ? [observed.massKg] : [],
+        ),
+      ),
+    )
+    .filter((massKg) => massKg > 0);
+}

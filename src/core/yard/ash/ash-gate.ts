@@ -1,0 +1,174 @@
+import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { isSouthern } from '../../ground/climate/climate.ts';
+import type { FindMaterial } from '../../ground/materials/find-material.ts';
+import type { ClimateNormals } from '../../../records/garden.ts';
+import type { Bed } from '../../../records/bed.ts';
+import type { Entry, LayEntry } from '../../../records/entry.ts';
+import type { Planting } from '../../../records/planting.ts';
+import type { AshCondition } from './ash-recipes.ts';
+
+/** The yearly cap of a bed: the lowest of the trade's recipes (common practice, no source). */
+export const ASH_YEARLY_CAP_G_PER_M2 = 100;
+/** Above this no ash on beds; below that the first dose may be doubled (common practice, no source). */
+export const ASH_HIGHEST_PH = 7.5;
+const LOW_PH = 6;
+/** Ash and ammonium are kept so far apart on the same ground (the trade says weeks; set here). */
+export const APART_DAYS = 21;
+const YEAR_DAYS = 365;
+/** Manure this fresh still smells of ammonia (set here). */
+const FRESH_AMMONIUM_SHARE = 0.05;
+
+export type AshReason =
+  | { readonly code: 'phTooHigh'; readonly ph: number }
+  | { readonly code: 'phUnknown' }
+  | { readonly code: 'retestFirst'; readonly since: DayNumber }
+  | {
+      readonly code: 'nearAmmonium';
+      readonly entryId: string;
+      readonly day: DayNumber;
+      readonly freeFrom: DayNumber;
+    }
+  | { readonly code: 'capReached'; readonly givenGPerM2: number; readonly againFrom: DayNumber }
+  | { readonly code: 'wrongSeason'; readonly fromMonth: number; readonly untilMonth: number }
+  | { readonly code: 'growingPlants'; readonly plantingId: string }
+  | { readonly code: 'sooty' }
+  | { readonly code: 'dirtyWood' }
+  | { readonly code: 'sieveFirst' }
+  | { readonly code: 'damp' };
+
+/** Whether ash may go on a bed, how much at most, and why not. */
+export interface AshGate {
+  readonly isOpen: boolean;
+  /** What stops it; empty when it is open. */
+  readonly stops: readonly AshReason[];
+  /** What to mind though it may be done. */
+  readonly minds: readonly AshReason[];
+  /** Still free under the cap of the last twelve months, g/m2. */
+  readonly leftGPerM2: number;
+  readonly capGPerM2: number;
+  readonly givenGPerM2: number;
+  readonly ph: { readonly value: number; readonly day: DayNumber | null } | null;
+}
+
+export interface AshQuestion {
+  readonly bed: Bed;
+  readonly entries: readonly Entry[];
+  readonly plantings: readonly Planting[];
+  readonly climate: ClimateNormals;
+  readonly day: DayNumber;
+  readonly condition: AshCondition;
+}
+
+const dayOf = (iso: string): DayNumber => dayNumberFromIso(iso, ['date']);
+const isAsh = (entry: Entry): entry is LayEntry => entry.type === 'lay' && entry.materialId === 'wood_ash';
+
+function lastPh({ bed, entries, day }: AshQuestion): AshGate['ph'] {
+  const tests = entries.flatMap((entry) =>
+    entry.type === 'soilTest' && entry.ph !== null && dayOf(entry.date) <= day
+      ? [{ value: entry.ph, day: dayOf(entry.date) }]
+      : [],
+  );
+  const last = tests.sort((a, b) => a.day - b.day).at(-1);
+  if (last) return last;
+  return bed.ph === null ? null : { value: bed.ph, day: null };
+}
+
+/** Brings ammonium that ash would drive off: quick feed, urine, fresh manure. Finished compost does not. */
+function bringsAmmonium(entry: Entry, findMaterial: FindMaterial): boolean {
+  if (entry.type === 'feed') return true;
+  if (entry.type !== 'lay') return false;
+  const material = findMaterial(entry.materialId, dayOf(entry.date));
+  return (
+    material !== undefined &&
+    material.kind !== 'compost' &&
+    material.nitrogenFractionDryBasis > 0 &&
+    material.ammoniumShareOfNitrogen >= FRESH_AMMONIUM_SHARE
+  );
+}
+
+/** Months in which ash is spread: autumn to early spring. */
+function ashMonths(climate: ClimateNormals): readonly [from: number, until: number] {
+  return isSouthern(climate) ? [4, 9] : [10, 3];
+}
+
+const isWithin = (month: number, [from, until]: readonly [number, number]): boolean =>
+  from <= until ? month >= from && month <= until : month >= from || month <= until;
+
+function isGrowing({ plantedOn, clearedOn }: Planting, day: DayNumber): boolean {
+  return dayOf(plantedOn) <= day && (clearedOn === null || dayOf(clearedOn) > day);
+}
+
+/** Weighs whether ash may go on a bed on a day. */
+export function ashGate(question: AshQuestion, findMaterial: FindMaterial): AshGate {
+  const { bed, entries, day, climate, plantings, condition } = question;
+  const ash = entries
+    .filter(isAsh)
+    .map((entry) => ({ day: dayOf(entry.date), gPerM2: (entry.massFreshKg * 1000) / bed.areaM2 }));
+  const lastYear = ash.filter((one) => one.day > day - YEAR_DAYS && one.day <= day);
+  const given = lastYear.reduce((sum, one) => sum + one.gPerM2, 0);
+  const ph = lastPh(question);
+  const isSour = ph !== null && ph.value < LOW_PH;
+  const sinceTest = ash.filter((one) => one.day <= day && (ph?.day == null || one.day > ph.day));
+  const sinceTestG = sinceTest.reduce((sum, one) => sum + one.gPerM2, 0);
+  // Sour ground: the first dose may be doubled, and then a test comes before any more.
+  const capGPerM2 =
+    isSour && given === 0 && sinceTest.length === 0 ? ASH_YEARLY_CAP_G_PER_M2 * 2 : ASH_YEARLY_CAP_G_PER_M2;
+  const left = Math.max(0, capGPerM2 - given);
+  const near = entries
+    .filter((entry) => bringsAmmonium(entry, findMaterial) && Math.abs(dayOf(entry.date) - day) < APART_DAYS)
+    .at(0);
+  const months = ashMonths(climate);
+  const growing = plantings.find((one) => isGrowing(one, day));
+  const stops: (AshReason | false | null | undefined)[] = [
+    ph !== null && ph.value > ASH_HIGHEST_PH && { code: 'phTooHigh', ph: ph.value },
+    near && {
+      code: 'nearAmmonium',
+      entryId: near.id,
+      day: dayOf(near.date),
+      freeFrom: dayOf(near.date) + APART_DAYS,
+    },
+    isSour &&
+      sinceTestG > ASH_YEARLY_CAP_G_PER_M2 && {
+        code: 'retestFirst',
+        since: Math.max(...sinceTest.map((one) => one.day)),
+      },
+    left <= 0 && {
+      code: 'capReached',
+      givenGPerM2: given,
+      againFrom: Math.min(...lastYear.map((one) => one.day)) + YEAR_DAYS,
+    },
+    condition.isSooty && { code: 'sooty' },
+    !condition.isCleanWood && { code: 'dirtyWood' },
+  ];
+  const minds: (AshReason | false | null | undefined)[] = [
+    ph === null && { code: 'phUnknown' },
+    !isWithin(calendarDateOf(day).month, months) && {
+      code: 'wrongSeason',
+      fromMonth: months[0],
+      untilMonth: months[1],
+    },
+    growing && { code: 'growingPlants', plantingId: growing.id },
+    !condition.isSieved && { code: 'sieveFirst' },
+    condition.isDamp && { code: 'damp' },
+  ];
+  const is = (reason: AshReason | false | null | undefined): reason is AshReason => Boolean(reason);
+  const stopping = stops.filter(is);
+  return {
+    isOpen: stopping.length === 0,
+    stops: stopping,
+    minds: minds.filter(is),
+    leftGPerM2: left,
+    capGPerM2,
+    givenGPerM2: given,
+    ph,
+  };
+}
+
+/** Mineral nitrogen above this share and a heap gives off ammonia when ash goes in (set here). */
+const HEAP_AMMONIUM_SHARE = 0.02;
+
+/** Whether ash may go into a heap: not while it still has ammonium to lose. Finished compost has next to none. */
+export const heapTakesAsh = (heap: {
+  readonly mineralNitrogenG: number;
+  readonly nitrogenG: number;
+}): boolean => heap.nitrogenG === 0 || heap.mineralNitrogenG / heap.nitrogenG < HEAP_AMMONIUM_SHARE;

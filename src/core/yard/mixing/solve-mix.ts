@@ -1,0 +1,312 @@
+import type { MixMiss, Aim } from './mix-miss.ts';
+import { InputError, requireNumber } from '../../../refusals/input-error.ts';
+import type { Material } from '../../ground/materials/material.ts';
+import type {
+  LinearProgram,
+  LinearRow,
+  LinearVariable,
+  SolveLinearProgram,
+} from '../../ground/numerics/linear-program.ts';
+import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import { blend, carbonPerFreshKg, nitrogenPerFreshKg, type Blend } from './blend.ts';
+import { fixesFor, type MixFix } from './mix-fixes.ts';
+
+/** Something that may go into a mix, between what must and what can. Volumes in litres, loose. */
+export interface MixIngredient {
+  readonly id: string;
+  readonly material: Material;
+  readonly leastL: number;
+  /** Infinity where as much as one likes can be had. */
+  readonly mostL: number;
+  /** The bucket or barrow it is measured with. */
+  readonly measureL: number;
+  /** Only whole buckets. */
+  readonly isWhole: boolean;
+}
+
+export interface MixProblem {
+  readonly ingredients: readonly MixIngredient[];
+  /** Volume wanted, L; null for as little as does it. */
+  readonly totalL: number | null;
+  readonly canWater: boolean;
+  readonly carbonToNitrogen: Aim | null;
+  /** Wet basis. */
+  readonly moisture: Aim | null;
+}
+
+export interface MixAmounts {
+  /** Litres of each ingredient, in the order they were given. */
+  readonly litres: readonly number[];
+  readonly waterL: number;
+  readonly blend: Blend;
+}
+
+export type MixAnswer =
+  | ({ readonly status: 'solved' } & MixAmounts)
+  | ({
+      readonly status: 'infeasible';
+      readonly misses: readonly MixMiss[];
+      /** Ids of what is used up to the last of it. */
+      readonly usedUp: readonly string[];
+      readonly fixes: readonly MixFix[];
+    } & MixAmounts);
+
+/** A miss costs so much more than anything else that it is only taken when it must be. */
+const MISS_COST = 1e4;
+const WATER = 'water';
+const OFF_AIM = 'off_aim';
+const NEAR_ENOUGH = 1e-6;
+
+interface PerMeasure {
+  readonly name: string;
+  readonly volumeL: number;
+  readonly massKg: number;
+  readonly waterKg: number;
+  readonly carbonG: number;
+  readonly nitrogenG: number;
+}
+
+const perMeasure = ({ material, measureL }: MixIngredient, i: number): PerMeasure => {
+  const massKg = (measureL * material.bulkDensityKgPerM3) / LITRES_PER_CUBIC_METRE;
+  return {
+    name: `x${i}`,
+    volumeL: measureL,
+    massKg,
+    waterKg: massKg * material.moistureFractionWetBasis,
+    carbonG: massKg * carbonPerFreshKg(material),
+    nitrogenG: massKg * nitrogenPerFreshKg(material),
+  };
+};
+
+/**
+ * How much of each ingredient comes nearest to the aims within their limits, by a linear programme (whole numbers where
+ * only whole buckets are wanted). What cannot be reached is said, with the nearest mix and what would mend it. Throws
+ * InputError naming the field for a problem that makes no sense.
+ */
+export function solveMix(problem: MixProblem, solve: SolveLinearProgram): MixAnswer {
+  checkProblem(problem);
+  const measures = problem.ingredients.map(perMeasure);
+  const strict = solve(programOf(problem, measures, false));
+  if (strict.status === 'optimal') return { status: 'solved', ...amountsOf(problem, strict.values) };
+  if (strict.status === 'failed') throw new Error(`the solver failed: ${strict.reason}`);
+  const nearest = solve(programOf(problem, measures, true));
+  if (nearest.status !== 'optimal') throw new Error('the solver found no mix at all');
+  const amounts = amountsOf(problem, nearest.values);
+  const misses = missesOf(problem, amounts);
+  return {
+    status: 'infeasible',
+    ...amounts,
+    misses,
+    usedUp: problem.ingredients
+      .filter((one, i) => amounts.litres[i] >= reachable(one) * (1 - NEAR_ENOUGH))
+      .map(({ id }) => id),
+    fixes: fixesFor(amounts.blend, misses),
+  };
+}
+
+/** The last whole bucket that there is. */
+const reachable = ({ mostL, measureL, isWhole }: MixIngredient): number =>
+  isWhole && Number.isFinite(mostL) ? Math.floor(mostL / measureL + NEAR_ENOUGH) * measureL : mostL;
+
+function checkProblem({ ingredients, totalL, carbonToNitrogen, moisture }: MixProblem): void {
+  if (ingredients.length === 0) {
+    throw new InputError(['ingredients'], 'emptyMix', { isAtTheBench: true });
+  }
+  ingredients.forEach(({ leastL, mostL, measureL }, i) => {
+    requireNumber(measureL, ['ingredients', i, 'measureL'], { above: 0 });
+    requireNumber(leastL, ['ingredients', i, 'leastL'], { min: 0 });
+    if (!(mostL >= leastL)) {
+      throw new InputError(['ingredients', i, 'mostL'], 'belowTheLeast', { got: mostL });
+    }
+  });
+  if (totalL !== null) requireNumber(totalL, ['totalL'], { above: 0 });
+  if (carbonToNitrogen) {
+    requireNumber(carbonToNitrogen.aim, ['carbonToNitrogen'], { above: 0, max: 2000 });
+    requireNumber(carbonToNitrogen.tolerance, ['tolerance'], { min: 0 });
+  }
+  if (moisture) requireNumber(moisture.aim, ['moisture'], { above: 0, max: 0.95 });
+}
+
+type Coefficients = Record<string, number>;
+const each = (measures: readonly PerMeasure[], of: (one: PerMeasure) => number): Coefficients =>
+  Object.fromEntries(measures.map((one) => [one.name, of(one)]));
+
+interface Slack {
+  readonly name: string;
+  readonly cost: number;
+}
+
+function programOf(problem: MixProblem, measures: readonly PerMeasure[], isRelaxed: boolean): LinearProgram {
+  const slacks: Slack[] = [];
+  const withSlack = (name: string, coefficient: 1 | -1, scale: number): Coefficients => {
+    if (!isRelaxed) return {};
+    slacks.push({ name, cost: MISS_COST / scale });
+    return { [name]: coefficient };
+  };
+  const rows = [
+    ...ratioRows(problem, measures, withSlack),
+    ...moistureRows(problem, measures, withSlack),
+    ...totalRow(problem, measures, withSlack),
+    ...aimRows(problem, measures),
+  ];
+  return { variables: [...variablesOf(problem, measures), ...slacks.map(freeSlack)], rows };
+}
+
+const freeSlack = ({ name, cost }: Slack): LinearVariable => ({
+  name,
+  low: 0,
+  high: Infinity,
+  cost,
+  isWhole: false,
+});
+
+function variablesOf(
+  { ingredients, totalL, canWater }: MixProblem,
+  measures: readonly PerMeasure[],
+): LinearVariable[] {
+  return [
+    ...ingredients.map((one, i) => ({
+      name: measures[i].name,
+      low: one.isWhole ? Math.ceil(one.leastL / one.measureL - NEAR_ENOUGH) : one.leastL / one.measureL,
+      high: reachable(one) / one.measureL,
+      // As little as does it; where the volume is given, that is settled.
+      cost: totalL === null ? one.measureL : 0,
+      isWhole: one.isWhole,
+    })),
+    { name: WATER, low: 0, high: canWater ? Infinity : 0, cost: 0.01, isWhole: false },
+    { name: OFF_AIM, low: 0, high: Infinity, cost: 0.001, isWhole: false },
+  ];
+}
+
+type WithSlack = (name: string, coefficient: 1 | -1, scale: number) => Coefficients;
+
+const typical = (measures: readonly PerMeasure[], of: (one: PerMeasure) => number): number =>
+  Math.max(1e-6, ...measures.map(of));
+
+function ratioRows(
+  { carbonToNitrogen }: MixProblem,
+  measures: readonly PerMeasure[],
+  slack: WithSlack,
+): LinearRow[] {
+  if (!carbonToNitrogen) return [];
+  const { aim, tolerance } = carbonToNitrogen;
+  const scale = typical(measures, ({ carbonG }) => carbonG);
+  const high = aim + tolerance;
+  const low = Math.max(0, aim - tolerance);
+  return [
+    {
+      name: 'ratio_high',
+      coefficients: {
+        ...each(measures, (m) => m.carbonG - high * m.nitrogenG),
+        ...slack('ratio_over', -1, scale),
+      },
+      low: -Infinity,
+      high: 0,
+    },
+    {
+      name: 'ratio_low',
+      coefficients: {
+        ...each(measures, (m) => m.carbonG - low * m.nitrogenG),
+        ...slack('ratio_under', 1, scale),
+      },
+      low: 0,
+      high: Infinity,
+    },
+  ];
+}
+
+function moistureRows(
+  { moisture }: MixProblem,
+  measures: readonly PerMeasure[],
+  slack: WithSlack,
+): LinearRow[] {
+  if (!moisture) return [];
+  const scale = typical(measures, ({ massKg }) => massKg);
+  const row = (name: string, share: number, more: Coefficients) => ({
+    name,
+    coefficients: { ...each(measures, (m) => m.waterKg - share * m.massKg), [WATER]: 1 - share, ...more },
+  });
+  return [
+    {
+      ...row('moisture_high', Math.min(1, moisture.aim + moisture.tolerance), slack('too_wet', -1, scale)),
+      low: -Infinity,
+      high: 0,
+    },
+    {
+      ...row('moisture_low', Math.max(0, moisture.aim - moisture.tolerance), slack('too_dry', 1, scale)),
+      low: 0,
+      high: Infinity,
+    },
+  ];
+}
+
+function totalRow(
+  { totalL, ingredients }: MixProblem,
+  measures: readonly PerMeasure[],
+  slack: WithSlack,
+): LinearRow[] {
+  if (totalL === null) {
+    // Something must be in it.
+    return [{ name: 'some', coefficients: each(measures, (m) => m.volumeL), low: 1, high: Infinity }];
+  }
+  const scale = typical(measures, ({ volumeL }) => volumeL);
+  const whole = ingredients.filter(({ isWhole }) => isWhole).map(({ measureL }) => measureL);
+  const room = whole.length > 0 ? Math.max(...whole) / 2 : 0;
+  return [
+    {
+      name: 'total',
+      coefficients: {
+        ...each(measures, (m) => m.volumeL),
+        ...slack('missing', 1, scale),
+        ...slack('too_much', -1, scale),
+      },
+      low: totalL - room,
+      high: totalL + room,
+    },
+  ];
+}
+
+/** The distance from the middle of the ratio, both ways. */
+function aimRows({ carbonToNitrogen }: MixProblem, measures: readonly PerMeasure[]): LinearRow[] {
+  if (!carbonToNitrogen) return [];
+  const off = each(measures, (m) => m.carbonG - carbonToNitrogen.aim * m.nitrogenG);
+  return [
+    { name: 'above_aim', coefficients: { ...off, [OFF_AIM]: -1 }, low: -Infinity, high: 0 },
+    { name: 'below_aim', coefficients: { ...off, [OFF_AIM]: 1 }, low: 0, high: Infinity },
+  ];
+}
+
+function amountsOf(problem: MixProblem, values: Readonly<Record<string, number>>): MixAmounts {
+  const litres = problem.ingredients.map(({ measureL, isWhole }, i) => {
+    const measures = values[`x${i}`] ?? 0;
+    return Math.max(0, isWhole ? Math.round(measures) : measures) * measureL;
+  });
+  const waterL = Math.max(0, values[WATER] ?? 0);
+  const parts = problem.ingredients.map(({ material }, i) => ({
+    material,
+    massFreshKg: (litres[i] * material.bulkDensityKgPerM3) / LITRES_PER_CUBIC_METRE,
+  }));
+  return { litres, waterL, blend: blend(parts, waterL) };
+}
+
+const isOff = (is: number, { aim, tolerance }: Aim): boolean =>
+  Math.abs(is - aim) > tolerance + NEAR_ENOUGH * Math.max(1, aim);
+
+function missesOf(
+  { carbonToNitrogen, moisture, totalL, ingredients }: MixProblem,
+  { blend: mix }: MixAmounts,
+): MixMiss[] {
+  const misses: MixMiss[] = [];
+  const { carbonToNitrogen: ratio, moistureFractionWetBasis, volumeL } = mix;
+  if (carbonToNitrogen && (ratio === null || isOff(ratio, carbonToNitrogen))) {
+    misses.push({ what: 'carbonToNitrogen', is: ratio, aim: carbonToNitrogen });
+  }
+  if (moisture && isOff(moistureFractionWetBasis, moisture)) {
+    misses.push({ what: 'moisture', is: moistureFractionWetBasis, aim: moisture });
+  }
+  const room = Math.max(0, ...ingredients.map(({ isWhole, measureL }) => (isWhole ? measureL / 2 : 0)));
+  if (totalL !== null && isOff(volumeL, { aim: totalL, tolerance: room })) {
+    misses.push({ what: 'volume', isL: volumeL, wantedL: totalL });
+  }
+  return misses;
+}

@@ -1,0 +1,78 @@
+import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { InputError, requireNumber, type FieldPath } from '../../../refusals/input-error.ts';
+import type { FindMaterial } from '../../ground/materials/find-material.ts';
+import type { Material } from '../../ground/materials/material.ts';
+import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
+import { ageLot } from './age-lot.ts';
+import {
+  atBulkDensity,
+  atMoisture,
+  contentsOfMaterial,
+  freshKg,
+  scaled,
+  type LotContents,
+} from './lot-contents.ts';
+import { figuresOf } from './lot-figures.ts';
+import type { StockSetting } from './stock-ledger.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
+import type { ReceiveMovement } from '../../../records/movement.ts';
+
+const DAYS_PER_MONTH = 365 / 12;
+/** Wetter than this is no heap (set here). */
+const WETTEST = 0.97;
+
+/** The day something arrives, and the garden it comes to. */
+export interface Arrival {
+  readonly day: DayNumber;
+  readonly setting: StockSetting;
+  readonly findMaterial: FindMaterial;
+}
+
+function materialOf(materialId: string, find: FindMaterial, day: DayNumber, path: FieldPath): Material {
+  const material = find(materialId, day);
+  if (!material) throw new InputError(path, 'namesNone', { what: 'material', got: materialId });
+  return material;
+}
+
+/** So much of a material as it is bought or gathered, seasoned where it lay so long. */
+export function arriving(
+  materialId: string,
+  { amount, unit }: { readonly amount: number; readonly unit: AmountUnit },
+  seen: Pick<ReceiveMovement, 'moistureFractionWetBasis' | 'bulkDensityKgPerM3' | 'seasonedMonths'>,
+  { day, setting, findMaterial }: Arrival,
+  path: FieldPath,
+): LotContents {
+  const material = materialOf(materialId, findMaterial, day, [...path, 'materialId']);
+  const moisture = seen.moistureFractionWetBasis ?? material.moistureFractionWetBasis;
+  requireMoisture(moisture, [...path, 'moistureFractionWetBasis']);
+  const { parameters, climate } = setting;
+  const months = requireNumber(seen.seasonedMonths, [...path, 'seasonedMonths'], { min: 0, max: 120 });
+  let sample = contentsOfMaterial(materialId, material, 1000, parameters);
+  if (months > 0) {
+    sample = ageLot(sample, day - Math.round(months * DAYS_PER_MONTH), day, {
+      climate,
+      treatment: { keeping: 'covered', isTurned: false, isHot: false },
+      heatingFrom: 0,
+      readings: [],
+      parameters,
+    }).contents;
+  }
+  const wetted = atMoisture(sample, moisture);
+  const lying =
+    seen.bulkDensityKgPerM3 === null
+      ? wetted
+      : atBulkDensity(
+          wetted,
+          requireNumber(seen.bulkDensityKgPerM3, [...path, 'bulkDensityKgPerM3'], { min: 10, max: 2500 }),
+        );
+  const { bulkDensityKgPerM3 } = figuresOf(lying);
+  const massKg = massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: 1 }, [...path, 'amount']);
+  return scaled(lying, massKg / freshKg(lying));
+}
+
+export function requireMoisture(moisture: number, path: FieldPath): void {
+  if (moisture > 1 && moisture <= 100) {
+    throw new InputError(path, 'notBelowOne', { share: moisture });
+  }
+  requireNumber(moisture, path, { min: 0, max: WETTEST });
+}

@@ -1,0 +1,188 @@
+import type { Material, MaterialKind } from '../../ground/materials/material.ts';
+import { total } from '../../ground/numerics/total.ts';
+import {
+  feedCarbonToNitrogen,
+  microbialCnForFeed,
+  type CohortOpening,
+} from '../../model/simulation/cohort-opening.ts';
+import { PARAMETER_TABLE, type ModelParameters } from '../../model/simulation/parameters.ts';
+import {
+  carbonG,
+  charTemperatureOf,
+  cohortCarbonG,
+  dryG,
+  freshKg,
+  nitrogenG,
+  volumeL,
+  type LotContents,
+} from './lot-contents.ts';
+
+const POOL_COUNT = 7;
+const QUICK = 0;
+const LIVING_POOLS = 3;
+const FIRST_CHAR_POOL = 5;
+const GRAMS_PER_KILOGRAM = 1000;
+/** A mix counts as compost once so little quick carbon is left that it no longer heats (set here). */
+const FINISHED_QUICK_SHARE = 0.03;
+/** And so little of what came is still recognizable: the yardstick of a heap of 16 months (S12 of the model). */
+const FINISHED_RECOGNIZABLE_SHARE = 0.35;
+/** And nothing in it is younger: weeks of heat and a month or more of curing (NRAES-54, from memory; the figure is set here). */
+const FINISHED_FROM_DAYS = 90;
+/** They do not decide what a mix is. */
+const ADDITIONS: ReadonlySet<MaterialKind> = new Set(['char', 'fertiliser', 'none']);
+const CHAR_MAJORITY = 0.5;
+
+/** Figures of a lot at one moment, for the whole of it. */
+export interface LotFigures {
+  readonly freshKg: number;
+  readonly dryKg: number;
+  readonly volumeL: number;
+  readonly moistureFractionWetBasis: number;
+  readonly bulkDensityKgPerM3: number;
+  readonly carbonKg: number;
+  readonly nitrogenG: number;
+  readonly mineralNitrogenG: number;
+  /** Of that, what is still ammonium and can go as ammonia. */
+  readonly ammoniumG: number;
+  readonly charHeldNitrogenG: number;
+  readonly charCarbonKg: number;
+  readonly phosphorusG: number;
+  readonly potassiumG: number;
+  /** 0 for nothing with carbon in it, Infinity never: a lot without nitrogen says null. */
+  readonly carbonToNitrogen: number | null;
+  readonly nitrogenFractionDryBasis: number;
+  /** Fresh carbon over the carbon that came: what still looks like what went in. */
+  readonly recognizableShare: number;
+}
+
+const sumPool = ({ cohorts }: LotContents, k: number): number =>
+  total(cohorts.map(({ carbonG: pools }) => pools[k]));
+
+const recognizableShareOf = (contents: LotContents): number =>
+  ratio(
+    total(Array.from({ length: LIVING_POOLS }, (_, k) => sumPool(contents, k))),
+    total(contents.cohorts.map(({ arrivedCarbonG }) => arrivedCarbonG)),
+  );
+
+const ratio = (top: number, bottom: number): number => (bottom > 0 ? top / bottom : 0);
+
+/** What a scale, a bucket and a laboratory would say of it. */
+export function figuresOf(contents: LotContents): LotFigures {
+  const dry = dryG(contents);
+  const fresh = freshKg(contents);
+  const volume = volumeL(contents);
+  const carbon = carbonG(contents);
+  const nitrogen = nitrogenG(contents);
+  return {
+    freshKg: fresh,
+    dryKg: dry / GRAMS_PER_KILOGRAM,
+    volumeL: volume,
+    moistureFractionWetBasis: ratio(contents.waterG, dry + contents.waterG),
+    bulkDensityKgPerM3: ratio(fresh * GRAMS_PER_KILOGRAM, volume),
+    carbonKg: carbon / GRAMS_PER_KILOGRAM,
+    nitrogenG: nitrogen,
+    mineralNitrogenG: contents.mineralNitrogenG,
+    ammoniumG: contents.ammoniumG,
+    charHeldNitrogenG: total(contents.cohorts.map(({ charHeldG }) => charHeldG)),
+    charCarbonKg:
+      (sumPool(contents, FIRST_CHAR_POOL) + sumPool(contents, FIRST_CHAR_POOL + 1)) / GRAMS_PER_KILOGRAM,
+    phosphorusG: total(contents.cohorts.map(({ phosphorusG }) => phosphorusG)),
+    potassiumG: total(contents.cohorts.map(({ potassiumG }) => potassiumG)),
+    carbonToNitrogen: nitrogen > 0 ? carbon / nitrogen : null,
+    nitrogenFractionDryBasis: ratio(nitrogen, dry),
+    recognizableShare: recognizableShareOf(contents),
+  };
+}
+
+/**
+ * The kind most of its carbon is of; what has gone quiet, narrow and ripe counts as compost (after S10 of the model), and
+ * char or a feed in it changes nothing about that.
+ */
+export function kindOf(contents: LotContents): MaterialKind {
+  const byKind = new Map<MaterialKind, number>();
+  for (const one of contents.cohorts) {
+    // Kinds without carbon still have a name of their own.
+    byKind.set(one.kind, (byKind.get(one.kind) ?? 0) + cohortCarbonG(one) + Number.MIN_VALUE);
+  }
+  const [main = 'none'] = [...byKind].sort((a, b) => b[1] - a[1]).map(([kind]) => kind);
+  if (carbonG(contents) === 0 || main === 'char' || main === 'paper' || main === 'fertiliser') return main;
+  const body = contents.cohorts.filter(({ kind }) => !ADDITIONS.has(kind));
+  if (isFinished({ ...contents, cohorts: body })) return 'compost';
+  const kinds = [...new Set(body.map(({ kind }) => kind))];
+  return kinds.length === 1 ? kinds[0] : 'residue';
+}
+
+const isFinished = (contents: LotContents): boolean =>
+  contents.cohorts.every(({ ageDays }) => ageDays >= FINISHED_FROM_DAYS) &&
+  sumPool(contents, QUICK) / carbonG(contents) < FINISHED_QUICK_SHARE &&
+  recognizableShareOf(contents) < FINISHED_RECOGNIZABLE_SHARE &&
+  carbonG(contents) / nitrogenG(contents) < PARAMETER_TABLE.compostBelowCn.value;
+
+const byCarbon = (contents: LotContents, value: (one: LotContents['cohorts'][number]) => number): number => {
+  const carbon = carbonG(contents);
+  if (carbon === 0) return value(contents.cohorts[0]);
+  return total(contents.cohorts.map((one) => value(one) * cohortCarbonG(one))) / carbon;
+};
+
+/** What a lot brings when all of it is laid, g. Not for an empty lot. */
+export function openingOfContents(contents: LotContents, p: ModelParameters): CohortOpening {
+  const pools = (of: 'carbonG' | 'nitrogenG') =>
+    Array.from({ length: POOL_COUNT }, (_, k) => total(contents.cohorts.map((one) => one[of][k])));
+  const carbonPools = pools('carbonG');
+  const nitrogenPools = pools('nitrogenG');
+  const dry = dryG(contents);
+  const { moistureFractionWetBasis } = figuresOf(contents);
+  return {
+    kind: kindOf(contents),
+    carbonG: carbonPools,
+    nitrogenG: nitrogenPools,
+    ammoniumG: contents.ammoniumG,
+    nitrateG: contents.mineralNitrogenG - contents.ammoniumG,
+    charHeldG: total(contents.cohorts.map(({ charHeldG }) => charHeldG)),
+    charCapacityG: total(contents.cohorts.map(({ charCapacityG }) => charCapacityG)),
+    microbialCn: microbialCnForFeed(
+      feedCarbonToNitrogen({ carbonG: carbonPools, nitrogenG: nitrogenPools }),
+      p,
+    ),
+    decayRateFactor: byCarbon(contents, ({ decayRateFactor }) => decayRateFactor),
+    ammoniaExposure:
+      contents.cohorts.length === 1 ? contents.cohorts[0].ammoniaExposure : p.spreadHeapAmmoniaExposure,
+    vaporBarrier: contents.cohorts.length === 1 ? contents.cohorts[0].vaporBarrier : 0,
+    charTemperature: charTemperatureOf(contents),
+    dryMassG: dry,
+    ashG: Math.min(dry, total(contents.cohorts.map(({ ashG }) => ashG))),
+    dryDensityKgPerM3: dry / volumeL(contents),
+    isLiquid: moistureFractionWetBasis >= p.liquidMoisture,
+    sievedShare: byCarbon(contents, ({ sievedShare }) => sievedShare),
+    humificationFactor: byCarbon(contents, ({ humificationFactor }) => humificationFactor),
+  };
+}
+
+/** A lot as a material, for the mixing bench and for words: its figures as they are now. Not for an empty lot. */
+export function materialOfContents(contents: LotContents): Material {
+  const { carbonKg, dryKg, nitrogenG: nitrogen, ...figures } = figuresOf(contents);
+  const share = (k: number) => ratio(sumPool(contents, k), carbonKg * GRAMS_PER_KILOGRAM);
+  const char = share(FIRST_CHAR_POOL) + share(FIRST_CHAR_POOL + 1);
+  return {
+    kind: kindOf(contents),
+    moistureFractionWetBasis: figures.moistureFractionWetBasis,
+    carbonFractionDryBasis: carbonKg / dryKg,
+    nitrogenFractionDryBasis: figures.nitrogenFractionDryBasis,
+    ammoniumShareOfNitrogen: ratio(figures.mineralNitrogenG + figures.charHeldNitrogenG, nitrogen),
+    bulkDensityKgPerM3: figures.bulkDensityKgPerM3,
+    pools: {
+      quick: carbonKg > 0 ? share(0) : 1,
+      structural: share(1),
+      woody: share(2),
+      microbial: share(3),
+      humus: share(4),
+      char,
+    },
+    particleSize: 'fine',
+    decayFactor: byCarbon(contents, ({ decayRateFactor }) => decayRateFactor),
+    ammoniaExposure: contents.cohorts[0].ammoniaExposure,
+    vaporBarrier: 0,
+    charTemperature: charTemperatureOf(contents),
+    isCharged: char > CHAR_MAJORITY && figures.charHeldNitrogenG > 0,
+  };
+}

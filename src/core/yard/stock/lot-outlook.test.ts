@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest';
+import { MILD } from '../../../../tests/fixtures/books.ts';
+import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
+import { findLibraryMaterial } from '../../ground/materials/library.ts';
+import { LOT_HORIZON_DAYS, lotBrief, lotCourse } from './lot-outlook.ts';
+import { runStock } from './run-stock.ts';
+import type { BedTake, Movement } from '../../../records/movement.ts';
+import type { Lot } from '../../../records/lot.ts';
+
+const TODAY = dayNumberFromIso('2026-05-14', []);
+const lot = (id: string, change: Partial<Lot> = {}): Lot => ({
+  id,
+  name: id,
+  form: 'heap',
+  keeping: 'covered',
+  isTurned: true,
+  isHot: false,
+  ...change,
+});
+const receive = (
+  lotId: string,
+  materialId: string,
+  date: string,
+  amount: number,
+  state: 'laid' | 'planned' = 'laid',
+): Movement => ({
+  id: `${lotId} ${date}`,
+  type: 'receive',
+  state,
+  date,
+  lotId,
+  materialId,
+  amount,
+  unit: 'litre',
+  moistureFractionWetBasis: null,
+  bulkDensityKgPerM3: null,
+  seasonedMonths: 0,
+});
+const plan = (entryId: string, date: string, amount: number): BedTake => ({
+  entryId,
+  bedId: 'b',
+  areaM2: 4,
+  state: 'planned',
+  date,
+  lotId: 'chips',
+  amount,
+  unit: 'litre',
+});
+
+function brief(
+  movements: readonly Movement[],
+  takes: readonly BedTake[] = [],
+  lotId = 'chips',
+  reserveL = 0,
+) {
+  const books = {
+    site: { climate: MILD, depositionGPerM2Year: 1 },
+    lots: [lot('chips', { isTurned: false }), lot('heap', { isHot: true })],
+    movements,
+    takes,
+  };
+  const run = (until: number, withPlans: boolean) =>
+    runStock(books, findLibraryMaterial, { until, withPlans });
+  const runs = {
+    today: run(TODAY, false),
+    ahead: run(TODAY + LOT_HORIZON_DAYS, false),
+    planned: run(TODAY + LOT_HORIZON_DAYS, true),
+  };
+  const setting = { climate: MILD, today: TODAY, readings: [], reserveL };
+  return { brief: lotBrief(runs, lotId, setting), course: lotCourse(runs.ahead.lots.get(lotId)!) };
+}
+
+const CHIPS = receive('chips', 'chips_mixed', '2026-01-10', 2000);
+
+describe('a lot in one line', () => {
+  it('says when chips are seasoned: within two years, and not yet', () => {
+    const { brief: chips, course } = brief([CHIPS]);
+    expect(chips.needsSeasoning).toBe(true);
+    expect(chips.seasonedOn).toBeGreaterThan(TODAY);
+    expect(chips.seasonedOn).toBeLessThan(TODAY + 500);
+    const power = course.power.map(({ peakLockGPerKgDry }) => peakLockGPerKgDry);
+    expect(power.at(-1)).toBeLessThan(power[0] / 2);
+    expect(course.course.at(-1)!.figures.volumeL).toBeLessThan(course.course[0].figures.volumeL);
+  });
+
+  it('says when a hot heap is finished compost', () => {
+    const movements: Movement[] = [
+      CHIPS,
+      receive('heap', 'chips_inleaf', '2026-01-10', 600),
+      receive('heap', 'grass_clippings', '2026-01-11', 600),
+    ];
+    const { brief: heap } = brief(movements, [], 'heap');
+    expect(heap.finishedOn).toBeGreaterThan(TODAY - 100);
+    expect(heap.warmthC).toBeGreaterThan(11);
+  });
+
+  it('has nothing to say of what is empty', () => {
+    expect(brief([CHIPS], [], 'heap').brief).toMatchObject({
+      now: null,
+      power: null,
+      nearestMaterialId: null,
+    });
+  });
+});
+
+describe('what is promised', () => {
+  it('is held against what is there, with a reserve, until the next arrival', () => {
+    const takes = [plan('one', '2026-06-01', 500), plan('two', '2026-09-01', 600)];
+    const { promises } = brief([CHIPS], takes, 'chips', 200).brief;
+    expect(promises.promisedL).toBeCloseTo(1100, 6);
+    expect(promises.shortOn).toBeNull();
+    expect(promises.freeL).toBeGreaterThan(100);
+    expect(promises.freeL).toBeLessThan(700);
+  });
+
+  it('warns of the day the reserve breaks, and the day there is too little', () => {
+    const takes = [plan('one', '2026-06-01', 1600), plan('two', '2026-09-01', 600)];
+    const { promises } = brief([CHIPS], takes, 'chips', 300).brief;
+    expect(promises.reserveBrokenOn).toBe(dayNumberFromIso('2026-06-01', []));
+    expect(promises.shortOn).toBe(dayNumberFromIso('2026-09-01', []));
+    expect(promises.freeL).toBe(0);
+    expect(promises.promised[1].litres).toBeCloseTo(600, 6);
+  });
+
+  it('counts on a delivery that is expected', () => {
+    const next = receive('chips', 'chips_mixed', '2026-08-01', 1000, 'planned');
+    const { promises } = brief([CHIPS, next], [plan('one', '2026-09-01', 1900)]).brief;
+    expect(promises.nextArrival).toBe(dayNumberFromIso('2026-08-01', []));
+    expect(promises.shortOn).toBeNull();
+    expect(promises.freeL).toBeGreaterThan(1000);
+  });
+});

@@ -1,0 +1,150 @@
+import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { ClimateNormals } from '../../../records/garden.ts';
+import type { MaterialKind } from '../../ground/materials/material.ts';
+import { withOverrides } from '../../model/simulation/parameters.ts';
+import { heapTemperatureC, type TemperatureReading } from './keeping.ts';
+import { lockUpPower, type LockUpPower } from './lock-up-power.ts';
+import { isEmpty, type LotContents } from './lot-contents.ts';
+import { figuresOf, kindOf, type LotFigures } from './lot-figures.ts';
+import { nearestMaterialId } from './nearest-material.ts';
+import { promisesOf, type Promises } from './promises.ts';
+import type { LotHistory, StockRun } from './run-stock.ts';
+
+/** How far ahead a lot is followed. */
+export const LOT_HORIZON_DAYS = 730;
+/** Seasoned: lock-up power down to half of what the stuff had when fresh (set here; the trade says a year). */
+const SEASONED_SHARE = 0.5;
+const SEASONS: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf', 'manure']);
+/** Stuff that never took this much is not worth seasoning, g N per kg dry (set here). */
+const WORTH_SEASONING = 0.5;
+
+/** Lock-up power on a day. */
+export interface PowerPoint extends LockUpPower {
+  readonly day: DayNumber;
+}
+
+export interface LotCourse {
+  readonly lotId: string;
+  readonly openedOn: DayNumber | null;
+  readonly course: readonly { readonly day: DayNumber; readonly figures: LotFigures }[];
+  readonly power: readonly PowerPoint[];
+  readonly balanceError: number;
+}
+
+/** A lot in one line of the stock. */
+export interface LotBrief {
+  readonly lotId: string;
+  /** Null when there is nothing in it on the day. */
+  readonly now: LotFigures | null;
+  readonly kind: MaterialKind;
+  /** Library material it comes nearest to, for its look and cautions; null for an empty lot. */
+  readonly nearestMaterialId: string | null;
+  readonly openedOn: DayNumber | null;
+  readonly warmthC: number | null;
+  readonly power: LockUpPower | null;
+  /** Null for what needs no seasoning, or never gets there within two years. */
+  readonly seasonedOn: DayNumber | null;
+  readonly needsSeasoning: boolean;
+  /** First day on which a mix counts as finished compost; null when it does not within two years. */
+  readonly finishedOn: DayNumber | null;
+  readonly promises: Promises;
+}
+
+/** Looks whose contents are kept, from the first on. */
+const kept = (history: LotHistory) =>
+  history.looks.flatMap(({ day, contents }) => (contents && !isEmpty(contents) ? [{ day, contents }] : []));
+
+function firstDay(history: LotHistory, holds: (contents: LotContents) => boolean): DayNumber | null {
+  return kept(history).find(({ contents }) => holds(contents))?.day ?? null;
+}
+
+function seasoning(history: LotHistory): Pick<LotBrief, 'seasonedOn' | 'needsSeasoning'> {
+  const [first] = kept(history);
+  const none = { seasonedOn: null, needsSeasoning: false };
+  if (history.openedOn === null || !SEASONS.has(kindOf(first.contents))) return none;
+  const fresh = lockUpPower(first.contents).peakLockGPerKgDry;
+  if (fresh < WORTH_SEASONING) return none;
+  const limit = fresh * SEASONED_SHARE;
+  return {
+    needsSeasoning: true,
+    seasonedOn: firstDay(history, (contents) => lockUpPower(contents).peakLockGPerKgDry <= limit),
+  };
+}
+
+export interface OutlookSetting {
+  readonly climate: ClimateNormals;
+  readonly today: DayNumber;
+  readonly readings: readonly TemperatureReading[];
+  readonly reserveL: number;
+}
+
+/**
+ * A lot as it stands. `today` is the run of facts up to the day, `ahead` that of facts followed on, `planned` that with
+ * plans carried out.
+ */
+export function lotBrief(
+  {
+    today,
+    ahead,
+    planned,
+  }: { readonly today: StockRun; readonly ahead: StockRun; readonly planned: StockRun },
+  lotId: string,
+  setting: OutlookSetting,
+): LotBrief {
+  const now = today.lots.get(lotId)!;
+  const future = ahead.lots.get(lotId)!;
+  const isThere = now.openedOn !== null && !isEmpty(now.contents);
+  const promises = promisesOf(planned.lots.get(lotId)!, future, setting.today, setting.reserveL);
+  if (!isThere) {
+    return {
+      lotId,
+      now: null,
+      kind: 'none',
+      nearestMaterialId: null,
+      openedOn: now.openedOn,
+      warmthC: null,
+      power: null,
+      seasonedOn: null,
+      needsSeasoning: false,
+      finishedOn: null,
+      promises,
+    };
+  }
+  return {
+    lotId,
+    now: figuresOf(now.contents),
+    kind: kindOf(now.contents),
+    nearestMaterialId: nearestMaterialId(now.contents),
+    openedOn: now.openedOn,
+    warmthC: heapTemperatureC(
+      setting.climate,
+      setting.today,
+      now.treatment,
+      now.heatingFrom,
+      setting.readings,
+      withOverrides(),
+    ),
+    power: lockUpPower(now.contents),
+    ...seasoning(future),
+    finishedOn: finishedOn(now, future, setting.today),
+    promises,
+  };
+}
+
+/** For what is a mix: today when it is compost by now, else the day it will be. */
+function finishedOn(now: LotHistory, future: LotHistory, today: DayNumber): DayNumber | null {
+  if (new Set(now.contents.cohorts.map(({ kind }) => kind)).size === 1) return null;
+  const found = firstDay(future, (contents) => kindOf(contents) === 'compost');
+  return kindOf(now.contents) === 'compost' ? Math.min(today, found ?? today) : found;
+}
+
+/** A lot through time, past and to come: figures every week, lock-up power every fourth. */
+export function lotCourse(history: LotHistory): LotCourse {
+  return {
+    lotId: history.lotId,
+    openedOn: history.openedOn,
+    course: history.looks.map(({ day, figures }) => ({ day, figures })),
+    power: kept(history).map(({ day, contents }) => ({ day, ...lockUpPower(contents) })),
+    balanceError: history.balanceError,
+  };
+}

@@ -1,0 +1,295 @@
+import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { InputError, requireNumber, requireOneOf, type FieldPath } from '../../../refusals/input-error.ts';
+import type { FindMaterial } from '../../ground/materials/find-material.ts';
+import { type AmountUnit, KEEPINGS } from '../../../records/vocabulary.ts';
+import type {
+  BurnMovement,
+  Ingredient,
+  MakeMovement,
+  MoveMovement,
+  ReadingMovement,
+  ReceiveMovement,
+  Movement,
+  StocktakeMovement,
+} from '../../../records/movement.ts';
+import { arriving, requireMoisture } from './arriving.ts';
+import { charOf } from './charring.ts';
+import {
+  atAnalysis,
+  atBulkDensity,
+  atMoisture,
+  carbonG,
+  dryG,
+  freshKg,
+  isEmpty,
+  NOTHING,
+  scaled,
+  together,
+  type LotContents,
+} from './lot-contents.ts';
+import { figuresOf } from './lot-figures.ts';
+import {
+  adjust,
+  askedKg,
+  bringTo,
+  postLine,
+  putIn,
+  takeOut,
+  type RunningLot,
+  type StockSetting,
+} from './stock-ledger.ts';
+
+/** What a movement is carried out on. */
+export interface MovementContext {
+  readonly lots: ReadonlyMap<string, RunningLot>;
+  readonly day: DayNumber;
+  readonly path: FieldPath;
+  readonly setting: StockSetting;
+  readonly findMaterial: FindMaterial;
+  /** What fires gave, by the movement; the burns add to it. */
+  readonly burnt: Map<string, BurnResult>;
+}
+
+/** A burn as the books have it, dry masses. */
+export interface BurnResult {
+  /** Without the pieces that did not char. */
+  readonly dryWoodKg: number;
+  /** 0 until it is measured. */
+  readonly dryCharKg: number;
+  readonly charCarbonKg: number;
+}
+
+/** Carries out one movement of the stock on its day. Throws InputError naming the field. Mutates the lots. */
+export function carryOutMovement(movement: Movement, context: MovementContext): void {
+  switch (movement.type) {
+    case 'receive':
+      return receive(movement, context);
+    case 'make':
+      return make(movement, context);
+    case 'move':
+      return move(movement, context);
+    case 'takeOut': {
+      takePortion(movement, context, postingOf(movement, context));
+      return;
+    }
+    case 'stocktake':
+      return takeStock(movement, context);
+    case 'keep': {
+      const lot = lotOf(movement.lotId, context);
+      requireOneOf(movement.keeping, [...context.path, 'keeping'], KEEPINGS);
+      bringTo(lot, context.day, context.setting);
+      lot.treatment = movement;
+      return;
+    }
+    case 'turn': {
+      bringTo(filledLot(movement.lotId, context), context.day, context.setting);
+      return;
+    }
+    case 'water':
+      return addWater(movement.lotId, movement.waterL, movement, context);
+    case 'reading':
+      return read(movement, context);
+    case 'sign':
+    case 'crush': {
+      bringTo(filledLot(movement.lotId, context), context.day, context.setting);
+      return;
+    }
+    case 'burn':
+      return burn(movement, context);
+  }
+}
+
+const postingOf = (movement: Movement, { day }: MovementContext) => ({
+  day,
+  cause: { type: 'movement' as const, movementId: movement.id },
+  isPlanned: movement.state === 'planned',
+});
+
+function lotOf(lotId: string, { lots, path }: MovementContext, field = 'lotId'): RunningLot {
+  const lot = lots.get(lotId);
+  if (!lot) throw new InputError([...path, field], 'namesNone', { what: 'stock', got: lotId });
+  return lot;
+}
+
+/** A lot that has been brought to the day, with something in it. */
+function filledLot(lotId: string, context: MovementContext, field = 'lotId'): RunningLot {
+  const lot = lotOf(lotId, context, field);
+  bringTo(lot, context.day, context.setting);
+  if (lot.openedOn !== null) return lot;
+  throw new InputError([...context.path, field], 'nothingInIt', { lotName: lot.record.name });
+}
+
+function receive(movement: ReceiveMovement, context: MovementContext): void {
+  const lot = lotOf(movement.lotId, context);
+  bringTo(lot, context.day, context.setting);
+  putIn(
+    lot,
+    arriving(movement.materialId, movement, movement, context, context.path),
+    postingOf(movement, context),
+  );
+}
+
+const AS_BOUGHT = { moistureFractionWetBasis: null, bulkDensityKgPerM3: null, seasonedMonths: 0 };
+
+/** One ingredient, out of stock or from outside. */
+function gather(
+  ingredient: Ingredient,
+  into: string,
+  movement: Movement,
+  context: MovementContext,
+  path: FieldPath,
+): LotContents {
+  if (ingredient.lotId === null) return arriving(ingredient.materialId, ingredient, AS_BOUGHT, context, path);
+  if (ingredient.lotId === into) {
+    throw new InputError([...path, 'lotId'], 'madeOfItself');
+  }
+  return takePortion(
+    { ...ingredient, lotId: ingredient.lotId },
+    { ...context, path },
+    postingOf(movement, context),
+  );
+}
+
+function takePortion(
+  portion: { readonly lotId: string; readonly amount: number; readonly unit: AmountUnit },
+  context: MovementContext,
+  posting: ReturnType<typeof postingOf>,
+): LotContents {
+  const lot = filledLot(portion.lotId, context);
+  const at = [...context.path, 'amount'];
+  const massKg = askedKg(lot, portion.amount, portion.unit, 1, at);
+  return takeOut(lot, massKg, posting, context.setting, at);
+}
+
+function make(movement: MakeMovement, context: MovementContext): void {
+  const lot = lotOf(movement.lotId, context);
+  if (movement.ingredients.length === 0) {
+    throw new InputError([...context.path, 'ingredients'], 'emptyMix', { isAtTheBench: false });
+  }
+  requireNumber(movement.waterL, [...context.path, 'waterL'], { min: 0 });
+  bringTo(lot, context.day, context.setting);
+  const parts = movement.ingredients.map((ingredient, i) =>
+    gather(ingredient, movement.lotId, movement, context, [...context.path, 'ingredients', i]),
+  );
+  const mixed = together(parts);
+  putIn(lot, { ...mixed, waterG: mixed.waterG + movement.waterL * 1000 }, postingOf(movement, context));
+}
+
+function move(movement: MoveMovement, context: MovementContext): void {
+  if (movement.toLotId === movement.lotId) {
+    throw new InputError([...context.path, 'toLotId'], 'intoItself');
+  }
+  const target = lotOf(movement.toLotId, context, 'toLotId');
+  const source = filledLot(movement.lotId, context);
+  bringTo(target, context.day, context.setting);
+  const { heatingFrom } = source;
+  const wasEmpty = isEmpty(target.contents);
+  const moved = takePortion(movement, context, postingOf(movement, context));
+  putIn(target, moved, postingOf(movement, context));
+  // A part of a heap is as far on its way as the heap it came from.
+  if (wasEmpty) target.heatingFrom = heatingFrom;
+}
+
+function takeStock(movement: StocktakeMovement, context: MovementContext): void {
+  const lot = filledLot(movement.lotId, context);
+  const at = [...context.path, 'amount'];
+  requireNumber(movement.amount, at, { min: 0 });
+  const source = isEmpty(lot.contents) ? lot.lastContents : lot.contents;
+  const foundKg = movement.amount === 0 ? 0 : askedKg(lot, movement.amount, movement.unit, 1, at);
+  const found = foundKg === 0 ? NOTHING : scaled(source, foundKg / freshKg(source));
+  adjust(lot, found, postingOf(movement, context));
+}
+
+function addWater(lotId: string, waterL: number, movement: Movement, context: MovementContext): void {
+  const lot = filledLot(lotId, context);
+  requireNumber(waterL, [...context.path, 'waterL'], { above: 0 });
+  const wetter = { ...lot.contents, waterG: lot.contents.waterG + waterL * 1000 };
+  const { moistureFractionWetBasis } = figuresOf(wetter);
+  // What a heap cannot hold runs out at the bottom.
+  adjust(
+    lot,
+    moistureFractionWetBasis > HOLDS_AT_MOST ? atMoisture(wetter, HOLDS_AT_MOST) : wetter,
+    postingOf(movement, context),
+  );
+}
+
+/** Organic stuff holds about three times its dry weight of water (set here). */
+const HOLDS_AT_MOST = 0.75;
+
+function read(movement: ReadingMovement, context: MovementContext): void {
+  const lot = filledLot(movement.lotId, context);
+  const at = (field: string) => [...context.path, field];
+  if (movement.temperatureC !== null) {
+    requireNumber(movement.temperatureC, at('temperatureC'), { min: -40, max: 95 });
+  }
+  if (isEmpty(lot.contents)) return;
+  let found = lot.contents;
+  if (movement.moistureFractionWetBasis !== null) {
+    requireMoisture(movement.moistureFractionWetBasis, at('moistureFractionWetBasis'));
+    found = atMoisture(found, movement.moistureFractionWetBasis);
+  }
+  if (movement.bulkDensityKgPerM3 !== null) {
+    requireNumber(movement.bulkDensityKgPerM3, at('bulkDensityKgPerM3'), { min: 10, max: 2500 });
+    found = atBulkDensity(found, movement.bulkDensityKgPerM3);
+  }
+  found = analysed(found, movement, at);
+  if (found !== lot.contents) adjust(lot, found, postingOf(movement, context));
+}
+
+function analysed(
+  contents: LotContents,
+  { carbonFractionDryBasis: carbon, nitrogenFractionDryBasis: nitrogen }: ReadingMovement,
+  at: (field: string) => FieldPath,
+): LotContents {
+  if (carbon === null && nitrogen === null) return contents;
+  if (carbon !== null) requireNumber(carbon, at('carbonFractionDryBasis'), { above: 0, max: 0.95 });
+  if (nitrogen !== null) requireNumber(nitrogen, at('nitrogenFractionDryBasis'), { above: 0, max: 0.5 });
+  return atAnalysis(contents, {
+    ...(carbon === null ? {} : { carbonFractionDryBasis: carbon }),
+    ...(nitrogen === null ? {} : { nitrogenFractionDryBasis: nitrogen }),
+  });
+}
+
+function burn(movement: BurnMovement, context: MovementContext): void {
+  const { path, setting } = context;
+  const lot = lotOf(movement.lotId, context);
+  if (movement.feedstock.length === 0) {
+    throw new InputError([...path, 'feedstock'], 'nothingBurnt');
+  }
+  bringTo(lot, context.day, setting);
+  const first = movement.feedstock[0].lotId;
+  const posting = postingOf(movement, context);
+  const fed = together(
+    movement.feedstock.map((one, i) =>
+      gather(one, movement.lotId, movement, context, [...path, 'feedstock', i]),
+    ),
+  );
+  requireNumber(movement.unburntShare, [...path, 'unburntShare'], { min: 0, max: 0.95 });
+  if (movement.unburntShare > 0 && first !== null) {
+    putBack(lotOf(first, context), scaled(fed, movement.unburntShare), posting);
+  }
+  const burntWood = scaled(fed, 1 - movement.unburntShare);
+  const dryWoodKg = dryG(burntWood) / 1000;
+  if (movement.yield === null) {
+    context.burnt.set(movement.id, { dryWoodKg, dryCharKg: 0, charCarbonKg: 0 });
+    return;
+  }
+  const char = charOf(burntWood, movement.yield, movement.charTemperature, setting.parameters, [
+    ...path,
+    'yield',
+  ]);
+  context.burnt.set(movement.id, {
+    dryWoodKg,
+    dryCharKg: dryG(char) / 1000,
+    charCarbonKg: carbonG(char) / 1000,
+  });
+  putIn(lot, char, posting);
+}
+
+/** Undone pieces lie with the next load. Mutates lot. */
+function putBack(lot: RunningLot, what: LotContents, posting: Parameters<typeof postLine>[2]): void {
+  const before = lot.contents;
+  lot.contents = isEmpty(before) ? what : together([before, what]);
+  lot.lastContents = lot.contents;
+  postLine(lot, before, posting);
+}

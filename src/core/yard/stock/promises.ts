@@ -1,0 +1,74 @@
+import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { LotHistory } from './run-stock.ts';
+import type { LineCause, LotLine } from './stock-ledger.ts';
+
+/** Something that is meant to be taken from a lot. */
+export interface Promised {
+  readonly day: DayNumber;
+  readonly cause: LineCause;
+  readonly litres: number;
+  /** What would not be there. */
+  readonly missingL: number;
+}
+
+/** What is promised to plans against what is there. */
+export interface Promises {
+  readonly promised: readonly Promised[];
+  readonly promisedL: number;
+  /** First planned arrival; until then what is there must do. */
+  readonly nextArrival: DayNumber | null;
+  /** What can be taken today so that promises until then are still kept, and the reserve with them. */
+  readonly freeL: number;
+  /** First day on which plans ask for more than there will be. */
+  readonly shortOn: DayNumber | null;
+  /** First day on which the reserve is broken into. */
+  readonly reserveBrokenOn: DayNumber | null;
+}
+
+const isTaking = ({ volumeL, cause, missingL }: LotLine): boolean =>
+  cause.type !== 'time' && (volumeL < 0 || missingL > 0);
+
+/**
+ * The promises on a lot from `today` on: `planned` is its run with plans carried out, `ahead` that of facts followed on,
+ * by which a heap shrinks.
+ */
+export function promisesOf(
+  planned: LotHistory,
+  ahead: LotHistory,
+  today: DayNumber,
+  reserveL: number,
+): Promises {
+  const coming = planned.lines.filter(({ isPlanned, day }) => isPlanned || day > today);
+  const arrival = coming.find(
+    ({ cause, isPlanned, volumeL, day }) => cause.type !== 'time' && isPlanned && volumeL > 0 && day >= today,
+  );
+  const takings = coming.filter((line) => line.isPlanned && isTaking(line));
+  const promised = takings.map(promiseOf);
+  const thereL = volumeOn(ahead, today);
+  const until = arrival?.day ?? Infinity;
+  const spare = takings
+    .filter(({ day }) => day <= until)
+    .map(
+      ({ day, balance }) => ((balance.volumeL - reserveL) * thereL) / Math.max(volumeOn(ahead, day), 1e-9),
+    );
+  return {
+    promised,
+    promisedL: promised.reduce((sum, { litres }) => sum + litres, 0),
+    nextArrival: arrival?.day ?? null,
+    freeL: Math.max(0, Math.min(thereL - reserveL, ...spare)),
+    shortOn: promised.find(({ missingL }) => missingL > 0)?.day ?? null,
+    reserveBrokenOn:
+      reserveL > 0 ? (takings.find(({ balance }) => balance.volumeL < reserveL)?.day ?? null) : null,
+  };
+}
+
+/** Volume by the last look on or before a day, L; 0 before anything came. */
+const volumeOn = ({ looks }: LotHistory, day: DayNumber): number =>
+  looks.findLast((look) => look.day <= day)?.figures.volumeL ?? 0;
+
+const promiseOf = ({ day, cause, volumeL, missingL }: LotLine): Promised => ({
+  day,
+  cause,
+  litres: missingL - volumeL,
+  missingL,
+});

@@ -1,0 +1,24 @@
+import type { z } from 'zod';
+import { bedFields } from './bed.ts';
+import { describe } from './describe.ts';
+import { entryFields } from './entry.ts';
+import { gardenFields } from './garden.ts';
+import { recurringFields } from './habit.ts';
+import { lotFields } from './lot.ts';
+import { movementFields } from './movement.ts';
+import { plantingFields } from './planting.ts';
+
+const LABELED: readonly z.core.$ZodShape[] = [
+  gardenFields,
+  bedFields,
+  plantingFields,
+  lotFields,
+  recurringFields,
+  ...Object.values(entryFields),
+  ...Object.values(movementFields),
+];
+
+/** What fields are called in messages, where the words of their names do not do. */
+export const FIELD_LABELS: ReadonlyMap<string, string> = new Map(
+  LABELED.flatMap(describe).flatMap(({ field, label }) => (label === undefined ? [] : [[field, label]])),
+);

@@ -1,0 +1,42 @@
+import { notFound, stale } from './problems.ts';
+import type { RemovalOutcome, WriteOutcome } from './stores.ts';
+
+/** The record as written; throws a problem when it is gone or was changed meanwhile. */
+export function written<Record>(result: WriteOutcome<Record>, what: string): Record {
+  if (result.outcome === 'missing') throw notFound(what);
+  if (result.outcome === 'stale') throw stale(result.current);
+  return result.current;
+}
+
+/** Throws a problem unless the record has been removed. */
+export function requireRemoved<Record>(result: RemovalOutcome<Record>, what: string): void {
+  if (result.outcome === 'missing') throw notFound(what);
+  if (result.outcome === 'stale') throw stale(result.current);
+}
+
+export function found<Record>(record: Record | undefined, what: string): Record {
+  if (record === undefined) throw notFound(what);
+  return record;
+}
+
+/** Throws a problem carrying the newer record unless the caller has seen this version. */
+export function requireSeen(current: { readonly version: number }, seenVersion: number): void {
+  if (current.version !== seenVersion) throw stale(current);
+}
+
+/**
+ * The record an earlier request of the same id has made, for a request that was merely sent again. Throws a
+ * problem carrying that record when the two say different things: answering as if it were kept would lose one.
+ */
+export function sentAgain<Record extends object>(
+  known: Record | undefined,
+  draft: object,
+): Record | undefined {
+  if (!known) return undefined;
+  const kept = new Map(Object.entries(known));
+  const isSame = Object.entries(draft).every(
+    ([field, value]) => JSON.stringify(kept.get(field)) === JSON.stringify(value),
+  );
+  if (!isSame) throw stale(known);
+  return known;
+}

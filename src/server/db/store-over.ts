@@ -1,0 +1,39 @@
+import type { Database } from 'better-sqlite3';
+import type { Store, Unstamped, Versioned } from '../stores.ts';
+import type { VersionedTable } from './versioned-table.ts';
+
+/** Rows on beds of a garden that are not removed. */
+export const ON_BEDS_OF_GARDEN =
+  'bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL AND garden_id = @value)';
+
+/** A table as a store whose writes are stamped with the time. */
+export function storeOver<Record extends Versioned>(
+  table: VersionedTable<Record>,
+  now: () => string,
+): Store<Record> {
+  return {
+    find: (id) => table.find(id),
+    insert: (record: Unstamped<Record>) => table.insert(record, now()),
+    update: (id, version, values) => table.update(id, version, values, now()),
+    remove: (id, version) => table.remove(id, version, now()),
+    restore: (id) => table.restore(id, now()),
+    look: (id) => table.look(id),
+    put: (record) => table.put(record),
+  };
+}
+
+/** Deals out the places these records have among themselves anew. */
+export function reorder(
+  db: Database,
+  table: 'entry' | 'stock_movement' | 'journal',
+  ids: readonly string[],
+): void {
+  const places = db
+    .prepare(
+      `SELECT sequence FROM ${table} WHERE id IN (SELECT value FROM json_each(@ids)) ORDER BY sequence`,
+    )
+    .pluck()
+    .all({ ids: JSON.stringify(ids) }) as number[];
+  const put = db.prepare(`UPDATE ${table} SET sequence = @place WHERE id = @id`);
+  ids.forEach((id, i) => put.run({ id, place: places[i] }));
+}
