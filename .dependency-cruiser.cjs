@@ -59,6 +59,20 @@ module.exports = {
     },
     ...wings,
     {
+      name: 'core-wings-by-their-face',
+      comment: 'Who is not of the wing asks its index',
+      severity: 'error',
+      from: { path: '^src/core/([^/]+)/', pathNot: TESTS },
+      to: { path: '^src/core/[^/]+/.+[.]ts$', pathNot: '^src/core/$1/|^src/core/[^/]+/index[.]ts$' },
+    },
+    {
+      name: 'core-by-its-faces',
+      comment: 'Who is not of the core asks the index of a wing',
+      severity: 'error',
+      from: { path: '^src/', pathNot: `^src/core/|${TESTS}` },
+      to: { path: '^src/core/[^/]+/.+[.]ts$', pathNot: '^src/core/[^/]+/index[.]ts$' },
+    },
+    {
       name: 'units-and-numerics-know-no-domain',
       severity: 'error',
       from: { path: '^src/core/ground/(units|numerics)/', pathNot: TESTS },
@@ -75,6 +89,31 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/web/', pathNot: '^src/web/api/' },
       to: { path: '^src/server/' },
+    },
+    {
+      name: 'places-never-sideways',
+      comment: 'Pages share through web/ui and web/app, styles too',
+      severity: 'error',
+      from: { path: '^src/web/places/([^/]+)/' },
+      to: { path: '^src/web/places/', pathNot: '^src/web/places/$1/' },
+    },
+    {
+      name: 'places-by-their-face',
+      severity: 'error',
+      from: { path: '^src/web/', pathNot: '^src/web/places/' },
+      to: { path: '^src/web/places/', pathNot: '^src/web/places/[^/]+/index[.]ts$' },
+    },
+    {
+      name: 'shared-pieces-lie-below-pages',
+      severity: 'error',
+      from: { path: '^src/web/', pathNot: '^src/web/(places/|routes[.]tsx)' },
+      to: { path: '^src/web/places/' },
+    },
+    {
+      name: 'providers-lie-below-controls',
+      severity: 'error',
+      from: { path: '^src/web/(app|api|drawing|charts|worker|outbox|solver|theme)/' },
+      to: { path: '^src/web/(ui|frame|places)/' },
     },
     {
       name: 'only-the-store-knows-sql',

@@ -23,11 +23,37 @@ const offlinePages: Plugin = {
   },
 };
 
+const OWN_PURE_CODE = /\/src\/(core|records|refusals|contract|words)\//;
+
+/** The day of the model. Where it is, the model runs. */
+const THE_MODEL_RUNS = '/src/core/model/simulation/step-day.ts';
+
+/** Fails the build when the simulation would run where pages are drawn: workers are built apart from these chunks. */
+const simulationInWorkersOnly: Plugin = {
+  name: 'simulation-in-workers-only',
+  apply: 'build',
+  generateBundle(_options, bundle) {
+    for (const chunk of Object.values(bundle)) {
+      if (chunk.type !== 'chunk') continue;
+      const at = Object.keys(chunk.modules).find((id) => id.endsWith(THE_MODEL_RUNS));
+      if (at !== undefined && (chunk.modules[at]?.renderedLength ?? 0) > 0)
+        this.error(`${chunk.fileName} holds the simulation; only workers may run it`);
+    }
+  },
+};
+
 export default defineConfig({
   root: 'src/web',
-  plugins: [react(), offlinePages],
+  plugins: [react(), offlinePages, simulationInWorkersOnly],
   worker: { format: 'es' },
-  build: { outDir: '../../dist', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900 },
+  build: {
+    outDir: '../../dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    chunkSizeWarningLimit: 900,
+    // Wings of the core are asked by their index: what is not asked for is left out, whatever it sets up for itself.
+    rolldownOptions: { treeshake: { moduleSideEffects: (id) => !OWN_PURE_CODE.test(id) } },
+  },
   server: {
     port: 4181,
     proxy: {

@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { dayNumberFromIso } from '../core/ground/index.ts';
 
 /** Something the caller can put right; its message says how. */
 export class UsageError extends Error {}

@@ -1,7 +1,5 @@
-import { judgeYield } from '../core/yard/char/burn-yield.ts';
+import { charDose, judgeYield, lastingCarbon } from '../core/yard/index.ts';
 import { BURN_METHODS, type BurnMethod, CHAR_TEMPERATURES } from '../records/vocabulary.ts';
-import { charDose } from '../core/yard/char/char-dose.ts';
-import { lastingCarbon } from '../core/yard/char/permanence.ts';
 import { requireNumber, requireOneOf } from '../refusals/input-error.ts';
 import { numberOption, UsageError, type Arguments } from './arguments.ts';
 import { csvText, jsonText, rowsOf } from './output.ts';

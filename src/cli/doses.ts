@@ -1,8 +1,6 @@
-import { ADVICE_DAYS, adviseBed, projectForAdvice } from '../core/bed/advice/bed-advice.ts';
-import type { LockUpWindow } from '../core/bed/advice/lock-up.ts';
-import { rulesFor } from '../core/bed/advice/schools.ts';
-import { MODEL_VERSION } from '../core/model/simulation/parameters.ts';
-import { isoDateOf, type DayNumber } from '../core/ground/climate/calendar.ts';
+import { ADVICE_DAYS, type LockUpWindow, adviseBed, projectForAdvice, rulesFor } from '../core/bed/index.ts';
+import { MODEL_VERSION } from '../core/model/index.ts';
+import { type DayNumber, isoDateOf } from '../core/ground/index.ts';
 import { readScenarioFile } from '../contract/scenario-file.ts';
 import { reportScenario } from '../contract/scenario-report.ts';
 import { oneWord, UsageError, type Arguments } from './arguments.ts';

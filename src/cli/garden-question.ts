@@ -1,9 +1,6 @@
-import { dayNumberFromIso, type DayNumber } from '../core/ground/climate/calendar.ts';
-import type { BedBooks } from '../core/bed/books/bed-books.ts';
-import { bedScenario } from '../core/bed/books/bed-scenario.ts';
-import { booksOfBed, carriedForward, materialFinder } from '../core/bed/books/garden-books.ts';
-import type { FindMaterial } from '../core/ground/materials/find-material.ts';
-import type { BedScenario } from '../core/model/simulation/scenario.ts';
+import { type DayNumber, type FindMaterial, dayNumberFromIso } from '../core/ground/index.ts';
+import { type BedBooks, bedScenario, booksOfBed, carriedForward, materialFinder } from '../core/bed/index.ts';
+import type { BedScenario } from '../core/model/index.ts';
 import type { GardenFile } from '../contract/garden-file.ts';
 import { recordsOfFile } from '../contract/garden-records.ts';
 import { todayOf, UsageError, type Arguments } from './arguments.ts';

@@ -1,9 +1,12 @@
 import { AMOUNT_UNITS, type AmountUnit } from '../records/vocabulary.ts';
-import { blend, type BlendPart } from '../core/yard/mixing/blend.ts';
-import { findLibraryMaterial } from '../core/ground/materials/library.ts';
-import type { FindMaterial } from '../core/ground/materials/find-material.ts';
-import { materialFinder } from '../core/bed/books/garden-books.ts';
-import { isDepthUnit, massFreshKgFromAmount } from '../core/ground/units/amount.ts';
+import { type BlendPart, blend } from '../core/yard/index.ts';
+import {
+  type FindMaterial,
+  findLibraryMaterial,
+  isDepthUnit,
+  massFreshKgFromAmount,
+} from '../core/ground/index.ts';
+import { materialFinder } from '../core/bed/index.ts';
 import { recordsOfFile } from '../contract/garden-records.ts';
 import { numberOption, UsageError, type Arguments } from './arguments.ts';
 import { gardenIn, readJson } from './files.ts';

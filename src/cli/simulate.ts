@@ -1,4 +1,4 @@
-import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { dayNumberFromIso } from '../core/ground/index.ts';
 import { readScenarioFile, type ScenarioRequest } from '../contract/scenario-file.ts';
 import { reportScenario } from '../contract/scenario-report.ts';
 import { oneWord, UsageError, type Arguments } from './arguments.ts';

@@ -1,8 +1,6 @@
-import { booksAsPlanned, booksWithHabit } from '../core/long-run/years/habit-books.ts';
-import { endOfYears } from '../core/long-run/years/outlook-days.ts';
+import { booksAsPlanned, booksWithHabit, endOfYears, runYears } from '../core/long-run/index.ts';
 import { MOST_YEARS } from '../records/vocabulary.ts';
-import { runYears } from '../core/long-run/years/run-years.ts';
-import { MODEL_VERSION } from '../core/model/simulation/parameters.ts';
+import { MODEL_VERSION } from '../core/model/index.ts';
 import { yearsTable } from '../contract/tables/years-table.ts';
 import { numberOption, oneWord, UsageError, type Arguments } from './arguments.ts';
 import { gardenIn, isGardenFile, readJson } from './files.ts';

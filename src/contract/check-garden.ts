@@ -1,14 +1,9 @@
 import type { CollectionName } from '../records/collections.ts';
-import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { checkMaterial, dayNumberFromIso, findLibraryMaterial, ownMaterial } from '../core/ground/index.ts';
 import { InputError } from '../refusals/input-error.ts';
 import { fieldOf, finding, type FieldPath, type Finding } from '../refusals/refusal.ts';
-import { checkMaterial } from '../core/ground/materials/check-material.ts';
-import { ownMaterial } from '../core/ground/materials/own-material.ts';
-import { findLibraryMaterial } from '../core/ground/materials/library.ts';
-import { checkBooks } from '../core/bed/books/check-books.ts';
-import { materialFinder, siteOf, stockBooksOf, type GardenRecords } from '../core/bed/books/garden-books.ts';
-import { proveStock } from '../core/yard/stock/prove-stock.ts';
-import type { StockRun } from '../core/yard/stock/run-stock.ts';
+import { type GardenRecords, checkBooks, materialFinder, siteOf, stockBooksOf } from '../core/bed/index.ts';
+import { type StockRun, proveStock } from '../core/yard/index.ts';
 
 /** A refusal of the model, put to the record that is at fault; an id of null when it is none in particular. */
 export const findingAbout = (

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { InputError } from '../refusals/input-error.ts';
-import { MODEL_VERSION } from '../core/model/simulation/parameters.ts';
+import { MODEL_VERSION } from '../core/model/index.ts';
 import { filedCollections, type CollectionName } from '../records/collections.ts';
 import { filed, id } from '../records/fields.ts';
 import { gardenFiled } from '../records/garden.ts';

@@ -1,4 +1,4 @@
-import type { GardenRecords } from '../core/bed/books/garden-books.ts';
+import type { GardenRecords } from '../core/bed/index.ts';
 import type { GardenFile } from './garden-file.ts';
 
 /** The records of a garden file, as far as the model reads them. */

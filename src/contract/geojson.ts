@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { InputError } from '../refusals/input-error.ts';
-import { outlineAreaM2, type Corner } from '../core/bed/books/outline.ts';
+import { type Corner, outlineAreaM2 } from '../core/bed/index.ts';
 import { finding, refusal, type Finding } from '../refusals/refusal.ts';
 import type { BedRecord } from '../records/bed.ts';
 

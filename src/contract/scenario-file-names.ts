@@ -1,5 +1,5 @@
 import { InputError } from '../refusals/input-error.ts';
-import { PARAMETER_CLASSES, PARAMETER_TABLE } from '../core/model/simulation/parameters.ts';
+import { PARAMETER_CLASSES, PARAMETER_TABLE } from '../core/model/index.ts';
 
 /** Core field names that the file spells otherwise; within a material first, then anywhere. */
 const FILE_NAMES: Record<string, string> = {

@@ -1,21 +1,27 @@
-import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
-import { SEEDED_WEATHER_DEFAULTS, type SeededWeather } from '../core/ground/climate/seeded-weather.ts';
-import { InputError, type FieldPath } from '../refusals/input-error.ts';
-import { findLibraryMaterial } from '../core/ground/materials/library.ts';
-import { MATERIAL_DEFAULTS, type CarbonPools, type Material } from '../core/ground/materials/material.ts';
-import { woodChipMaterial } from '../core/ground/materials/wood-chips.ts';
-import type { ParameterOverrides, SoilHistory } from '../core/model/simulation/parameters.ts';
 import {
-  DEFAULT_STEPS_PER_DAY,
-  PILE_STEPS_PER_DAY,
-  SOIL_DEFAULTS,
+  type CarbonPools,
+  MATERIAL_DEFAULTS,
+  type Material,
+  SEEDED_WEATHER_DEFAULTS,
+  type SeededWeather,
+  dayNumberFromIso,
+  findLibraryMaterial,
+  woodChipMaterial,
+} from '../core/ground/index.ts';
+import { InputError, type FieldPath } from '../refusals/input-error.ts';
+import {
   type BedEvent,
   type BedScenario,
   type CropPlan,
+  DEFAULT_STEPS_PER_DAY,
+  PILE_STEPS_PER_DAY,
+  type ParameterOverrides,
   type PilePlan,
+  SOIL_DEFAULTS,
+  type SoilHistory,
   type SoilStart,
-} from '../core/model/simulation/scenario.ts';
-import type { SupplementPlan } from '../core/bed/supplement/least-doses.ts';
+} from '../core/model/index.ts';
+import type { SupplementPlan } from '../core/bed/index.ts';
 import { finding } from '../refusals/refusal.ts';
 import { findingsOf } from './problem-fields.ts';
 import { NAME_BY_SYMBOL } from './scenario-file-names.ts';

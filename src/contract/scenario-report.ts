@@ -1,24 +1,27 @@
-import { isoDateOf } from '../core/ground/climate/calendar.ts';
+import { isoDateOf } from '../core/ground/index.ts';
 import { InputError } from '../refusals/input-error.ts';
-import { carbonIncome } from '../core/model/ledger/balance.ts';
-import { FLOW_COUNT } from '../core/model/ledger/flows.ts';
-import { readPostings } from '../core/model/ledger/postings.ts';
-import { MODEL_VERSION } from '../core/model/simulation/parameters.ts';
-import type { Bed } from '../core/model/simulation/bed.ts';
-import type { Cohort } from '../core/model/simulation/cohort.ts';
-import type { Crop } from '../core/model/simulation/crop.ts';
-import { reportSoil } from '../core/model/simulation/soil-report.ts';
-import { BALANCE_TOLERANCE, runTo, startRun, type BedRun } from '../core/model/simulation/run.ts';
-import { readBooks } from '../core/model/simulation/books.ts';
-import type { PileResult } from '../core/model/simulation/pile.ts';
 import {
+  BALANCE_TOLERANCE,
+  type Bed,
+  type BedRun,
+  type Cohort,
+  type Crop,
+  FLOW_COUNT,
+  MODEL_VERSION,
+  type PileResult,
+  type PoolAmounts,
+  carbonIncome,
   mineralNitrogen,
   mulchHeightCm,
+  readBooks,
+  readPostings,
   reportCohort,
   reportCrop,
-  type PoolAmounts,
-} from '../core/model/simulation/report.ts';
-import { leastDoses, type Dose } from '../core/bed/supplement/least-doses.ts';
+  reportSoil,
+  runTo,
+  startRun,
+} from '../core/model/index.ts';
+import { type Dose, leastDoses } from '../core/bed/index.ts';
 import { inFileWords } from './scenario-file-names.ts';
 import type { ScenarioRequest } from './scenario-file.ts';
 

@@ -1,11 +1,10 @@
 import type { BedRecord } from '../records/bed.ts';
 import type { BedRevision } from '../contract/requests.ts';
 import type { EntryChange, EntryDraft, EntryRecord } from '../records/entry.ts';
-import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { dayNumberFromIso, massFreshKgFromAmount } from '../core/ground/index.ts';
 import { InputError } from '../refusals/input-error.ts';
-import { materialFinder } from '../core/bed/books/garden-books.ts';
-import { nearestMaterialId } from '../core/yard/stock/nearest-material.ts';
-import { massFreshKgFromAmount } from '../core/ground/units/amount.ts';
+import { materialFinder } from '../core/bed/index.ts';
+import { nearestMaterialId } from '../core/yard/index.ts';
 import { keptForStock, requireSoundStock } from './kept-stock.ts';
 import { notFound } from './problems.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';

@@ -1,8 +1,7 @@
 import type { MeasuredDay } from '../records/weather.ts';
 import { InputError } from '../refusals/input-error.ts';
-import { materialFinder, stockBooksOf, type GardenRecords } from '../core/bed/books/garden-books.ts';
-import { proveStock } from '../core/yard/stock/prove-stock.ts';
-import type { StockBooks, StockRun } from '../core/yard/stock/run-stock.ts';
+import { type GardenRecords, materialFinder, stockBooksOf } from '../core/bed/index.ts';
+import { type StockBooks, type StockRun, proveStock } from '../core/yard/index.ts';
 import { recordTitle, type TitledRecords } from '../words/record-titles.ts';
 import { found } from './answers.ts';
 import { fromInputError, senseless, type ProblemError } from './problems.ts';

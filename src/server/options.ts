@@ -3,7 +3,7 @@ import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { PROJECT } from './project.ts';
-import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { dayNumberFromIso } from '../core/ground/index.ts';
 
 const OWN_BOOKS = join(PROJECT, 'data', 'vine-ledger.sqlite');
 const DEMO_BOOKS = join(PROJECT, 'data', 'demo.sqlite');

@@ -1,9 +1,13 @@
 import type { SampleSent } from '../contract/instruments.ts';
-import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
-import { phOn } from '../core/bed/advice/conflicts.ts';
-import { projectBed } from '../core/bed/projection/bed-projection.ts';
-import { bedScenario } from '../core/bed/books/bed-scenario.ts';
-import { booksOfBed, carriedForward, materialFinder } from '../core/bed/books/garden-books.ts';
+import { dayNumberFromIso } from '../core/ground/index.ts';
+import {
+  bedScenario,
+  booksOfBed,
+  carriedForward,
+  materialFinder,
+  phOn,
+  projectBed,
+} from '../core/bed/index.ts';
 import { keptRecords } from './kept-stock.ts';
 import { found } from './answers.ts';
 import type { Stores } from './stores.ts';

@@ -2,7 +2,7 @@ import { findingsOf } from '../contract/problem-fields.ts';
 import { told } from '../words/refusal-words.ts';
 import { stationDays, type StationReading } from '../contract/weather-station.ts';
 import { weatherRow } from '../records/weather.ts';
-import { dayNumberFromIso, isoDateOf } from '../core/ground/climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf } from '../core/ground/index.ts';
 import { askInstrument, type InstrumentAddresses } from './instruments.ts';
 
 const MOST_DAYS = 3660;

@@ -1,5 +1,5 @@
 import { Hono } from 'hono';
-import { seededStream } from '../core/ground/numerics/seeded-stream.ts';
+import { seededStream } from '../core/ground/index.ts';
 import { faultsOf, type Faults } from './faults.ts';
 import type { ScaleReading } from '../contract/instruments.ts';
 

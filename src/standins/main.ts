@@ -1,6 +1,6 @@
 import { serve } from '@hono/node-server';
 import { parseArgs } from 'node:util';
-import { CLIMATE_PATTERNS } from '../core/ground/climate/patterns.ts';
+import { CLIMATE_PATTERNS } from '../core/ground/index.ts';
 import { faultsOf } from './faults.ts';
 import { heapProbe } from './heap-probe.ts';
 import { kitchenScale } from './kitchen-scale.ts';

@@ -1,8 +1,7 @@
 import { Hono } from 'hono';
-import { dayNumberFromIso, isoDateOf } from '../core/ground/climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf, seededStream } from '../core/ground/index.ts';
 import { around } from './around.ts';
 import { faultsOf, type Faults } from './faults.ts';
-import { seededStream } from '../core/ground/numerics/seeded-stream.ts';
 import type { LabReport, LabSample, SampleSent } from '../contract/instruments.ts';
 
 /** How far two samples of one bed lie apart in a laboratory (all set here). */

@@ -1,8 +1,12 @@
 import { Hono } from 'hono';
-import { dayNumberFromIso, isoDateOf, type DayNumber } from '../core/ground/climate/calendar.ts';
-import type { ClimatePattern } from '../core/ground/climate/patterns.ts';
-import { airTemperatureC } from '../core/ground/climate/weather.ts';
-import { seededStream } from '../core/ground/numerics/seeded-stream.ts';
+import {
+  type ClimatePattern,
+  type DayNumber,
+  airTemperatureC,
+  dayNumberFromIso,
+  isoDateOf,
+  seededStream,
+} from '../core/ground/index.ts';
 import { around } from './around.ts';
 import { faultsOf, type Faults } from './faults.ts';
 

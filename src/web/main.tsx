@@ -8,7 +8,7 @@ import { App, ConfigProvider } from 'antd';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { routes } from './places/routes.tsx';
+import { routes } from './routes.tsx';
 import { antdTheme } from './theme/antd-theme.ts';
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } });

@@ -1,11 +1,14 @@
-import { total } from '../core/ground/numerics/total.ts';
-import type { BedAdvice, BedStanding } from '../core/bed/advice/bed-advice.ts';
-import type { CropProspect } from '../core/bed/advice/crop-prospects.ts';
-import type { LockUpWindow, Zone } from '../core/bed/advice/lock-up.ts';
-import type { PlantingDate } from '../core/bed/advice/planting-dates.ts';
-import type { ProductDose } from '../core/bed/supplement/feed-products.ts';
-import { CONTACT_ZONE_CM } from '../core/model/simulation/scenario.ts';
-import type { DayNumber } from '../core/ground/climate/calendar.ts';
+import { type DayNumber, total } from '../core/ground/index.ts';
+import type {
+  BedAdvice,
+  BedStanding,
+  CropProspect,
+  LockUpWindow,
+  PlantingDate,
+  ProductDose,
+  Zone,
+} from '../core/bed/index.ts';
+import { CONTACT_ZONE_CM } from '../core/model/index.ts';
 import { aboutWhen, dateNear } from './dates.ts';
 import { percent } from './figures.ts';
 import type { Measures } from './measures.ts';

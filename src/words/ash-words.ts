@@ -1,5 +1,5 @@
-import type { AshReason } from '../core/yard/ash/ash-gate.ts';
-import type { DayNumber } from '../core/ground/climate/calendar.ts';
+import type { AshReason } from '../core/yard/index.ts';
+import type { DayNumber } from '../core/ground/index.ts';
 import { dateNear, MONTH_LETTERS } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';
 

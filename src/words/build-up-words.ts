@@ -1,4 +1,4 @@
-import type { BuildUpNote, PlantingWait, Purpose } from '../core/bed/build-ups/build-up.ts';
+import type { BuildUpNote, PlantingWait, Purpose } from '../core/bed/index.ts';
 
 export const PURPOSE_WORDS: Record<Purpose, string> = {
   coverNow: 'Cover now: fresh will do',

@@ -1,6 +1,5 @@
 import type { ChargeRecipeId, CharFineness, BurnMethod, CharTemperature } from '../records/vocabulary.ts';
-import type { FeedstockShape } from '../core/yard/char/burn-methods.ts';
-import type { YieldVerdict } from '../core/yard/char/burn-yield.ts';
+import type { FeedstockShape, YieldVerdict } from '../core/yard/index.ts';
 
 export const METHOD_WORDS: Record<BurnMethod, { readonly name: string; readonly how: string }> = {
   emberRescue: {

@@ -1,7 +1,6 @@
-import type { Conflict } from '../core/bed/advice/conflicts.ts';
-import { ASH_YEARLY_CAP_G_PER_M2 } from '../core/yard/ash/ash-gate.ts';
-import type { HarvestWait } from '../core/bed/advice/waits.ts';
-import type { DayNumber } from '../core/ground/climate/calendar.ts';
+import type { Conflict, HarvestWait } from '../core/bed/index.ts';
+import { ASH_YEARLY_CAP_G_PER_M2 } from '../core/yard/index.ts';
+import type { DayNumber } from '../core/ground/index.ts';
 import { dateNear } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';

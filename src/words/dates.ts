@@ -1,4 +1,4 @@
-import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../core/ground/climate/calendar.ts';
+import { type DayNumber, calendarDateOf, dayNumberFromIso } from '../core/ground/index.ts';
 
 export const MONTH_NAMES = [
   'January',

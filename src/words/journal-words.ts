@@ -1,4 +1,4 @@
-import type { Expectation, Expected, Verdict } from '../core/season/journal/expectation.ts';
+import type { Expectation, Expected, Verdict } from '../core/season/index.ts';
 import type { HowMany, LeafStep, PlantSign, Smell, Vigor, WaterBehavior } from '../records/vocabulary.ts';
 import type { Observation, Observed, ObservedType } from '../records/journal.ts';
 import { plainFigure } from './figures.ts';

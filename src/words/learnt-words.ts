@@ -1,4 +1,4 @@
-import type { Learnt, LearntRate } from '../core/bed/learning/learnt.ts';
+import type { Learnt, LearntRate } from '../core/bed/index.ts';
 import type { BedNames } from './advice-words.ts';
 import { fixed, percent, plainFigure } from './figures.ts';
 import { inputWords } from './range-words.ts';

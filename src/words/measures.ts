@@ -1,16 +1,20 @@
 import type { GardenRecord } from '../records/garden.ts';
 import { STOCK_UNITS, type AmountUnit, type SoilNitrogenUnit } from '../records/vocabulary.ts';
-import { SQUARE_METRES_PER_SQUARE_FOOT, squareFeetFromSquareMetres } from '../core/ground/units/area.ts';
-import { CENTIMETRES_PER_INCH, inchesFromCentimetres } from '../core/ground/units/length.ts';
-import { GRAMS_PER_OUNCE, ouncesFromGrams, poundsFromKilograms } from '../core/ground/units/mass.ts';
 import {
+  CENTIMETRES_PER_INCH,
+  GRAMS_PER_OUNCE,
   LITRES_PER_CUBIC_FOOT,
   LITRES_PER_CUP,
   LITRES_PER_CUSTOMARY_BARROW,
   LITRES_PER_GALLON,
   LITRES_PER_METRIC_BARROW,
   LITRES_PER_TEASPOON,
-} from '../core/ground/units/volume.ts';
+  SQUARE_METRES_PER_SQUARE_FOOT,
+  inchesFromCentimetres,
+  ouncesFromGrams,
+  poundsFromKilograms,
+  squareFeetFromSquareMetres,
+} from '../core/ground/index.ts';
 import { fixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */

@@ -1,7 +1,5 @@
-import type { MixCaution } from '../core/yard/mixing/mix-cautions.ts';
-import type { MixFix, Remedy } from '../core/yard/mixing/mix-fixes.ts';
+import type { MixCaution, MixFix, MixMiss, Remedy } from '../core/yard/index.ts';
 import type { MixPurpose } from '../records/vocabulary.ts';
-import type { MixMiss } from '../core/yard/mixing/mix-miss.ts';
 import { percent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 import { ratioFigure } from './stock-words.ts';

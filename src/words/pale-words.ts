@@ -1,6 +1,4 @@
-import type { Cause, EvidenceCode, PaleFacts } from '../core/bed/diagnosis/causes.ts';
-import type { Fit } from '../core/bed/diagnosis/diagnose.ts';
-import type { RemedyOutcome } from '../core/bed/diagnosis/remedies.ts';
+import type { Cause, EvidenceCode, Fit, PaleFacts, RemedyOutcome } from '../core/bed/index.ts';
 import type { PlantSign } from '../records/vocabulary.ts';
 import { dateNear } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';

@@ -1,5 +1,5 @@
-import type { Influence, LikelyRange, Spread } from '../core/bed/projection/likely-range.ts';
-import { PARAMETER_TABLE } from '../core/model/simulation/parameters.ts';
+import type { Influence, LikelyRange, Spread } from '../core/bed/index.ts';
+import { PARAMETER_TABLE } from '../core/model/index.ts';
 import type { BedNames } from './advice-words.ts';
 import { percent } from './figures.ts';
 import type { Measures } from './measures.ts';

@@ -1,9 +1,8 @@
 import type { EntryRecord } from '../records/entry.ts';
 import type { GardenBooks } from '../contract/garden-books.ts';
 import type { PlantingRecord } from '../records/planting.ts';
-import { findCrop } from '../core/ground/crops/crop-library.ts';
-import { findLibraryMaterial } from '../core/ground/materials/library.ts';
-import { residueId } from '../core/model/simulation/events.ts';
+import { findCrop, findLibraryMaterial } from '../core/ground/index.ts';
+import { residueId } from '../core/model/index.ts';
 
 export const materialName = (materialId: string, materials: GardenBooks['materials']): string =>
   materials.find(({ id }) => id === materialId)?.name ?? findLibraryMaterial(materialId)?.name ?? materialId;

@@ -4,8 +4,7 @@ import type { Entry } from '../records/entry.ts';
 import type { Journaled } from '../records/journal.ts';
 import type { Movement } from '../records/movement.ts';
 import type { Planting } from '../records/planting.ts';
-import { findCrop } from '../core/ground/crops/crop-library.ts';
-import { findLibraryMaterial } from '../core/ground/materials/library.ts';
+import { findCrop, findLibraryMaterial } from '../core/ground/index.ts';
 
 interface Named {
   readonly id: string;

@@ -1,6 +1,12 @@
-import type { ShareReason, UnmetCause, UnmetWant } from '../core/long-run/sharing/explain.ts';
-import type { ShareConflict } from '../core/long-run/sharing/share-out.ts';
-import type { ByPurpose, Purpose, ShareSeason } from '../core/long-run/sharing/share-problem.ts';
+import type {
+  ByPurpose,
+  Purpose,
+  ShareConflict,
+  ShareReason,
+  ShareSeason,
+  UnmetCause,
+  UnmetWant,
+} from '../core/long-run/index.ts';
 import { percent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 

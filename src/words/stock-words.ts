@@ -1,10 +1,8 @@
-import type { MaterialKind } from '../core/ground/materials/material.ts';
-import type { DayNumber } from '../core/ground/climate/calendar.ts';
+import type { DayNumber, MaterialKind } from '../core/ground/index.ts';
 import type { Keeping, LotForm, ReadinessSign, Squeeze } from '../records/vocabulary.ts';
 import type { Treatment } from '../records/lot.ts';
 import type { MovementRecord } from '../records/movement.ts';
-import type { LotBrief } from '../core/yard/stock/lot-outlook.ts';
-import type { LockUpPower } from '../core/yard/stock/lock-up-power.ts';
+import type { LockUpPower, LotBrief } from '../core/yard/index.ts';
 import { aboutWhen } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';
 import { UNIT_WORDS } from './measures.ts';

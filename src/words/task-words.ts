@@ -1,9 +1,8 @@
 import type { EntryRecord } from '../records/entry.ts';
 import type { GardenBooks } from '../contract/garden-books.ts';
 import type { MovementRecord } from '../records/movement.ts';
-import type { LateCost, Task, TaskGroup, TaskWhat } from '../core/season/agenda/tasks.ts';
-import type { GroundWarning } from '../core/ground/climate/ground.ts';
-import { findCrop } from '../core/ground/crops/crop-library.ts';
+import type { LateCost, Task, TaskGroup, TaskWhat } from '../core/season/index.ts';
+import { type GroundWarning, findCrop } from '../core/ground/index.ts';
 import { BREW_STEP_WORDS, BREW_WORDS } from './brew-words.ts';
 import { dateNear } from './dates.ts';
 import { entryWords } from './entry-words.ts';

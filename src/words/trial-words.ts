@@ -1,5 +1,5 @@
 import type { TrialRecord } from '../records/journal.ts';
-import type { TreatmentDifference, TrialVerdict } from '../core/season/trials/comparison.ts';
+import type { TreatmentDifference, TrialVerdict } from '../core/season/index.ts';
 import { plainFigure } from './figures.ts';
 
 export const TRIAL_PLACE_WORDS: Record<

@@ -1,9 +1,4 @@
-import {
-  countOf,
-  PUBLISHED_CHECKS,
-  type CheckGroup,
-  type PublishedCheck,
-} from '../core/model/validation/published-checks.ts';
+import { type CheckGroup, PUBLISHED_CHECKS, type PublishedCheck, countOf } from '../core/model/index.ts';
 
 export const CHECK_GROUP_WORDS: Readonly<Record<CheckGroup, string>> = {
   'lock-up': 'Lock-up',

@@ -1,10 +1,6 @@
-import type { BedStatus } from '../core/bed/advice/bed-advice.ts';
-import type { Caution } from '../core/bed/advice/cautions.ts';
-import type { AshParty, CarbonParty, NitrogenParty } from '../core/model/ledger/accounts.ts';
-import type { FlowName } from '../core/model/ledger/flows.ts';
-import type { PeriodKind } from '../core/model/ledger/periods.ts';
+import type { BedStatus, Caution, SoilTexture } from '../core/bed/index.ts';
+import type { AshParty, CarbonParty, FlowName, NitrogenParty, PeriodKind } from '../core/model/index.ts';
 import type { Exposure, BedKind, CroppingBefore } from '../records/vocabulary.ts';
-import type { SoilTexture } from '../core/bed/books/soil-textures.ts';
 import { fullDate } from './dates.ts';
 import { fixed } from './figures.ts';
 

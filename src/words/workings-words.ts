@@ -1,7 +1,5 @@
-import type { BedAdvice } from '../core/bed/advice/bed-advice.ts';
-import type { LockUpWindow } from '../core/bed/advice/lock-up.ts';
-import { PARAMETER_TABLE } from '../core/model/simulation/parameters.ts';
-import { TRIAL_DAYS, type PlantingDate } from '../core/bed/advice/planting-dates.ts';
+import { type BedAdvice, type LockUpWindow, type PlantingDate, TRIAL_DAYS } from '../core/bed/index.ts';
+import { PARAMETER_TABLE } from '../core/model/index.ts';
 import { dateNear } from './dates.ts';
 import { figure, fixed, percent } from './figures.ts';
 import type { BedNames } from './advice-words.ts';

@@ -1,6 +1,5 @@
 import type { YearChoice } from '../records/vocabulary.ts';
-import type { TestedSoil, YearSheet } from '../core/season/year/year-sheet.ts';
-import type { ChoiceOutcome } from '../core/season/year/year-choices.ts';
+import type { ChoiceOutcome, TestedSoil, YearSheet } from '../core/season/index.ts';
 import { fixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 

@@ -1,13 +1,15 @@
 import type { MaterialRecord } from '../records/material.ts';
 import type { AmountUnit } from '../records/vocabulary.ts';
 import type { HabitAct } from '../records/habit.ts';
-import { findCrop } from '../core/ground/crops/crop-library.ts';
-import type { OpinionId } from '../core/model/opinions/second-opinions.ts';
-import { amountFromMassFreshKg, isDepthUnit, massFreshKgFromAmount } from '../core/ground/units/amount.ts';
-import { ownMonth } from '../core/long-run/years/habit.ts';
-import type { HabitTemplateId } from '../core/long-run/years/habit-templates.ts';
-import type { AmountAnswer, Target } from '../core/long-run/years/targets.ts';
-import type { YearMeasure } from '../core/long-run/years/years-range.ts';
+import { amountFromMassFreshKg, findCrop, isDepthUnit, massFreshKgFromAmount } from '../core/ground/index.ts';
+import type { OpinionId } from '../core/model/index.ts';
+import {
+  type AmountAnswer,
+  type HabitTemplateId,
+  type Target,
+  type YearMeasure,
+  ownMonth,
+} from '../core/long-run/index.ts';
 import { MONTH_NAMES } from './dates.ts';
 import { fixed, plainFigure } from './figures.ts';
 import { UNIT_WORDS, type Measures } from './measures.ts';

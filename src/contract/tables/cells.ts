@@ -1,4 +1,4 @@
-import { isoDateOf, dayNumberFromIso } from '../../core/ground/climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf } from '../../core/ground/index.ts';
 import { refusal, type Refusal } from '../../refusals/refusal.ts';
 import { InputError } from '../../refusals/input-error.ts';
 

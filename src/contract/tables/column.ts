@@ -2,8 +2,8 @@ import {
   CENTIMETRES_PER_FOOT,
   CENTIMETRES_PER_INCH,
   CENTIMETRES_PER_METRE,
-} from '../../core/ground/units/length.ts';
-import { SQUARE_METRES_PER_SQUARE_FOOT } from '../../core/ground/units/area.ts';
+  SQUARE_METRES_PER_SQUARE_FOOT,
+} from '../../core/ground/index.ts';
 
 /** A unit a column may be in: what its figures times `factor` plus `offset` are in the unit that is kept. */
 export interface ColumnUnit {

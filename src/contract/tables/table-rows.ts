@@ -1,5 +1,4 @@
-import { CROP_LIBRARY, findCrop } from '../../core/ground/crops/crop-library.ts';
-import { findLibraryMaterial, MATERIAL_LIBRARY } from '../../core/ground/materials/library.ts';
+import { CROP_LIBRARY, MATERIAL_LIBRARY, findCrop, findLibraryMaterial } from '../../core/ground/index.ts';
 import { finding, refusal, type Finding } from '../../refusals/refusal.ts';
 import { booleanCell, dateCell, jsonCell, numberCell, type Cell, type CellStyle } from './cells.ts';
 import type { Column, ColumnUnit } from './column.ts';

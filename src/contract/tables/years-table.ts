@@ -1,5 +1,5 @@
-import { isoDateOf } from '../../core/ground/climate/calendar.ts';
-import type { YearPoint } from '../../core/long-run/years/run-years.ts';
+import { isoDateOf } from '../../core/ground/index.ts';
+import type { YearPoint } from '../../core/long-run/index.ts';
 
 /** One line of the page, named. */
 export interface NamedSeries {

@@ -1,10 +1,15 @@
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 import type { GardenRecord } from '../../records/garden.ts';
 import type { Journaled } from '../../records/journal.ts';
-import { agendaOf, type AgendaItem } from '../../core/season/agenda/agenda.ts';
-import { bedAgenda, yardAgenda, type YardRecords } from '../../core/season/agenda/garden-agenda.ts';
-import { dayNumberFromIso, isoDateOf } from '../../core/ground/climate/calendar.ts';
-import { MODEL_VERSION } from '../../core/model/simulation/parameters.ts';
+import {
+  type AgendaItem,
+  type YardRecords,
+  agendaOf,
+  bedAgenda,
+  yardAgenda,
+} from '../../core/season/index.ts';
+import { dayNumberFromIso, isoDateOf } from '../../core/ground/index.ts';
+import { MODEL_VERSION } from '../../core/model/index.ts';
 import { measuresOf } from '../../words/measures.ts';
 import {
   lateCostWords,

@@ -1,7 +1,5 @@
-import { CLIMATE_PATTERNS } from '../../core/ground/climate/patterns.ts';
-import { findCrop } from '../../core/ground/crops/crop-library.ts';
-import { materialFinder } from '../../core/bed/books/garden-books.ts';
-import { massFreshKgFromAmount } from '../../core/ground/units/amount.ts';
+import { CLIMATE_PATTERNS, findCrop, massFreshKgFromAmount } from '../../core/ground/index.ts';
+import { materialFinder } from '../../core/bed/index.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import { journalDemoGarden } from './demo-journal.ts';

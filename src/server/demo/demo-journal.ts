@@ -1,8 +1,7 @@
 import type { JournalDraft } from '../../contract/requests.ts';
 import type { Observed } from '../../records/journal.ts';
-import { dayNumberFromIso, isoDateOf } from '../../core/ground/climate/calendar.ts';
-import { placePlots } from '../../core/season/trials/placement.ts';
-import { seededStream } from '../../core/ground/numerics/seeded-stream.ts';
+import { dayNumberFromIso, isoDateOf, seededStream } from '../../core/ground/index.ts';
+import { placePlots } from '../../core/season/index.ts';
 import type { Stores } from '../stores.ts';
 
 /** What was seen on a bed so many days before today, on the planting and layer of the given numbers. */

@@ -1,6 +1,6 @@
 import type { LotRecord } from '../../records/lot.ts';
 import type { MovementDraft } from '../../records/movement.ts';
-import { dayNumberFromIso, isoDateOf } from '../../core/ground/climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf } from '../../core/ground/index.ts';
 import type { Stores } from '../stores.ts';
 
 type DemoLot = Pick<LotRecord, 'id' | 'name' | 'form'> &

@@ -1,7 +1,7 @@
 import { findingAbout, findingsFrom } from '../../contract/check-garden.ts';
 import { InputError } from '../../refusals/input-error.ts';
 import type { Finding } from '../../refusals/refusal.ts';
-import { checkJournal } from '../../core/season/journal/check-journal.ts';
+import { checkJournal } from '../../core/season/index.ts';
 import type { Stores } from '../stores.ts';
 
 /**

@@ -4,7 +4,7 @@ import {
   gardenFile,
   type GardenFile,
 } from '../../contract/garden-file.ts';
-import { MODEL_VERSION } from '../../core/model/simulation/parameters.ts';
+import { MODEL_VERSION } from '../../core/model/index.ts';
 import type { JournalRecord } from '../../records/journal.ts';
 import type { PhotoFiles } from '../photos/photo-files.ts';
 import { found } from '../answers.ts';

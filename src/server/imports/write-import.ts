@@ -13,7 +13,7 @@ import { journalFindings } from './check-import.ts';
 import { modelFindings } from '../../contract/check-garden.ts';
 import { told } from '../../words/refusal-words.ts';
 import { recordTitle } from '../../words/record-titles.ts';
-import type { GardenRecords } from '../../core/bed/books/garden-books.ts';
+import type { GardenRecords } from '../../core/bed/index.ts';
 import { keptRecords } from '../kept-stock.ts';
 
 /** A record out of a file, or what keeps it from being one. */

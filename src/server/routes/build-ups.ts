@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { buildUpDraft } from '../../records/build-up.ts';
 import type { MaterialRecord } from '../../records/material.ts';
 import { InputError } from '../../refusals/input-error.ts';
-import { materialFinder } from '../../core/bed/books/garden-books.ts';
+import { materialFinder } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { found, requireRemoved, sentAgain, written } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';

@@ -1,7 +1,7 @@
 import { Hono } from 'hono';
 import { habitChange, habitDraft, type Habit } from '../../records/habit.ts';
-import { materialFinder } from '../../core/bed/books/garden-books.ts';
-import { checkHabit } from '../../core/long-run/years/habit.ts';
+import { materialFinder } from '../../core/bed/index.ts';
+import { checkHabit } from '../../core/long-run/index.ts';
 import type { AppContext } from '../app-context.ts';
 import type { Stores } from '../stores.ts';
 import { found, requireRemoved, sentAgain, written } from '../answers.ts';

@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { journalChange, type Journaled as CheckedRecord } from '../../records/journal.ts';
 import { journalPosting } from '../../contract/requests.ts';
 import { InputError } from '../../refusals/input-error.ts';
-import { checkJournal } from '../../core/season/journal/check-journal.ts';
+import { checkJournal } from '../../core/season/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { fromInputError } from '../problems.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';

@@ -1,8 +1,8 @@
 import { Hono } from 'hono';
 import { labResultChange, labResultDraft } from '../../records/lab-result.ts';
-import { checkMaterial } from '../../core/ground/materials/check-material.ts';
+import { checkMaterial } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
-import { materialFinder } from '../../core/bed/books/garden-books.ts';
+import { materialFinder } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { keptForStock, requireSoundStock } from '../kept-stock.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';

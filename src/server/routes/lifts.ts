@@ -1,11 +1,10 @@
 import { Hono } from 'hono';
 import { liftDraft, type LiftDraft } from '../../contract/requests.ts';
 import type { BedRecord } from '../../records/bed.ts';
-import { dayNumberFromIso } from '../../core/ground/climate/calendar.ts';
+import { dayNumberFromIso } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
-import { bedScenario } from '../../core/bed/books/bed-scenario.ts';
-import { booksOfBed, materialFinder } from '../../core/bed/books/garden-books.ts';
-import { LIFTED_HUMUS_SHARE, liftFrom, type Lifted } from '../../core/season/year/lift.ts';
+import { bedScenario, booksOfBed, materialFinder } from '../../core/bed/index.ts';
+import { LIFTED_HUMUS_SHARE, type Lifted, liftFrom } from '../../core/season/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { keptRecords, requireSoundStock } from '../kept-stock.ts';

@@ -1,8 +1,7 @@
 import { Hono } from 'hono';
 import type { z } from 'zod';
 import { materialChange, materialDraft, type MaterialRecord } from '../../records/material.ts';
-import { findLibraryMaterial } from '../../core/ground/materials/library.ts';
-import { ownMaterial } from '../../core/ground/materials/own-material.ts';
+import { findLibraryMaterial, ownMaterial } from '../../core/ground/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { ProblemError } from '../problems.ts';

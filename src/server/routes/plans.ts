@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import { planRevision, type PlanRevision } from '../../contract/requests.ts';
-import { checkRoom } from '../../core/bed/books/planting-clash.ts';
+import { checkRoom } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { carryOutRevision, requireOwnEntries } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';

@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import { plantingChange, plantingDraft, type PlantingRecord } from '../../records/planting.ts';
-import { checkRoom } from '../../core/bed/books/planting-clash.ts';
+import { checkRoom } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';

@@ -1,4 +1,4 @@
-import type { DayNumber } from '../../core/ground/climate/calendar.ts';
+import type { DayNumber } from '../../core/ground/index.ts';
 import { COLORS } from '../theme/tokens.ts';
 
 interface EightWeeksProps {

@@ -1,8 +1,7 @@
 import { memo } from 'react';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { DayNumber } from '../../core/ground/climate/calendar.ts';
-import { HOT_FROM_C } from '../../core/yard/stock/hot-phase.ts';
-import type { TemperatureReading } from '../../core/yard/stock/keeping.ts';
+import type { DayNumber } from '../../core/ground/index.ts';
+import { HOT_FROM_C, type TemperatureReading } from '../../core/yard/index.ts';
 import { dateNear } from '../../words/dates.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { Level } from './marks.tsx';

@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react';
 import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { changesSoil, type OutlookYear } from '../../core/long-run/years/outlook.ts';
+import { type OutlookYear, changesSoil } from '../../core/long-run/index.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { LikelyBand, Name } from './marks.tsx';
 

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { DayNumber } from '../../core/ground/climate/calendar.ts';
+import type { DayNumber } from '../../core/ground/index.ts';
 import { monthTick } from '../../words/dates.ts';
 import { COLORS, FONTS } from '../theme/tokens.ts';
 import { Rule } from './marks.tsx';

@@ -9,9 +9,9 @@ import {
   YAxis,
   type MouseHandlerDataParam,
 } from 'recharts';
-import { calendarDateOf, dayNumberOf, type DayNumber } from '../../core/ground/climate/calendar.ts';
-import type { BedSample } from '../../core/bed/projection/bed-projection.ts';
-import { CONTACT_ZONE_CM } from '../../core/model/simulation/scenario.ts';
+import { type DayNumber, calendarDateOf, dayNumberOf } from '../../core/ground/index.ts';
+import type { BedSample } from '../../core/bed/index.ts';
+import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
 import { HATCH_ID } from '../drawing/grains.tsx';
 import { monthTick } from '../../words/dates.ts';
 import type { Measures } from '../../words/measures.ts';

@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import type { BedSample, LayerState } from '../../core/bed/projection/bed-projection.ts';
-import { CONTACT_ZONE_CM } from '../../core/model/simulation/scenario.ts';
+import type { BedSample, LayerState } from '../../core/bed/index.ts';
+import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
 import type { Measures } from '../../words/measures.ts';
 import { COLORS } from '../theme/tokens.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';

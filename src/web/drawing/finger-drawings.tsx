@@ -1,4 +1,4 @@
-import type { FingerQuestion } from '../../core/bed/books/finger-test.ts';
+import type { FingerQuestion } from '../../core/bed/index.ts';
 
 const SOIL = '#8B6B4B';
 const DARK = '#5B432D';

@@ -1,5 +1,5 @@
-import type { BedSample } from '../../core/bed/projection/bed-projection.ts';
-import { CONTACT_ZONE_CM } from '../../core/model/simulation/scenario.ts';
+import type { BedSample } from '../../core/bed/index.ts';
+import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
 import { COLORS } from '../theme/tokens.ts';
 import type { NamedCrop, NamedLayer } from './section-frame.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';

@@ -1,6 +1,5 @@
 import { memo, type ReactElement } from 'react';
-import type { MaterialKind } from '../../core/ground/materials/material.ts';
-import { seededStream } from '../../core/ground/numerics/seeded-stream.ts';
+import { type MaterialKind, seededStream } from '../../core/ground/index.ts';
 
 /** How a material looks in section: a ground color and its grain. Told apart by texture, not hue alone. */
 interface Grain {

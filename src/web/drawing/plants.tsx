@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { PlantForm } from '../../core/ground/crops/crop-library.ts';
+import type { PlantForm } from '../../core/ground/index.ts';
 import { COLORS } from '../theme/tokens.ts';
 
 interface PlantProps {

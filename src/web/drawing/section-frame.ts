@@ -1,5 +1,5 @@
-import type { PlantForm } from '../../core/ground/crops/crop-library.ts';
-import type { LayerState } from '../../core/bed/projection/bed-projection.ts';
+import type { PlantForm } from '../../core/ground/index.ts';
+import type { LayerState } from '../../core/bed/index.ts';
 
 export interface NamedLayer extends LayerState {
   readonly name: string;

@@ -1,4 +1,4 @@
-import type { TrialPlot } from '../../core/season/trials/placement.ts';
+import type { TrialPlot } from '../../core/season/index.ts';
 import { COLORS } from '../theme/tokens.ts';
 
 interface TrialPlotsProps {

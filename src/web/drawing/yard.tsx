@@ -1,5 +1,5 @@
 import { COLORS } from '../theme/tokens.ts';
-import type { MaterialKind } from '../../core/ground/materials/material.ts';
+import type { MaterialKind } from '../../core/ground/index.ts';
 import type { LotForm } from '../../records/vocabulary.ts';
 import { GrainDefinitions, grainId } from './grains.tsx';
 

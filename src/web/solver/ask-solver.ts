@@ -1,7 +1,6 @@
 import { wrap } from 'comlink';
-import type { MixProblem } from '../../core/yard/mixing/solve-mix.ts';
-import type { ShareAnswer } from '../../core/long-run/sharing/share-out.ts';
-import type { ShareProblem } from '../../core/long-run/sharing/share-problem.ts';
+import type { MixProblem } from '../../core/yard/index.ts';
+import type { ShareAnswer, ShareProblem } from '../../core/long-run/index.ts';
 import type { Solved, SolvedMix, SolverWorker } from './solver-worker.ts';
 
 let remote: ReturnType<typeof wrap<SolverWorker>> | undefined;

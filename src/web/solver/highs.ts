@@ -1,5 +1,5 @@
 import type { Highs } from 'highs';
-import { linearProgramText, type SolveLinearProgram } from '../../core/ground/numerics/linear-program.ts';
+import { type SolveLinearProgram, linearProgramText } from '../../core/ground/index.ts';
 
 /** The HiGHS solver behind the core's idea of one. */
 export const solverOver =

@@ -3,10 +3,9 @@ import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import { InputError } from '../../refusals/input-error.ts';
 import { toldError } from '../../words/refusal-words.ts';
-import { solveMix, type MixAnswer, type MixProblem } from '../../core/yard/mixing/solve-mix.ts';
-import type { SolveLinearProgram } from '../../core/ground/numerics/linear-program.ts';
-import { shareOut, type ShareAnswer } from '../../core/long-run/sharing/share-out.ts';
-import type { ShareProblem } from '../../core/long-run/sharing/share-problem.ts';
+import { type MixAnswer, type MixProblem, solveMix } from '../../core/yard/index.ts';
+import type { SolveLinearProgram } from '../../core/ground/index.ts';
+import { type ShareAnswer, type ShareProblem, shareOut } from '../../core/long-run/index.ts';
 import { solverOver } from './highs.ts';
 
 export type Solved<Answer> =

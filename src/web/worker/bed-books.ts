@@ -1,18 +1,18 @@
-import type { DayNumber } from '../../core/ground/climate/calendar.ts';
+import type { DayNumber } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
-import type { BedBooks } from '../../core/bed/books/bed-books.ts';
-import { bedScenario, inRecordWords } from '../../core/bed/books/bed-scenario.ts';
 import {
+  type BedBooks,
+  type GardenRecords,
+  bedScenario,
   booksOfBed,
   carriedForward,
+  inRecordWords,
   materialFinder,
   stockBooksOf,
   takenByBed,
-  type GardenRecords,
-} from '../../core/bed/books/garden-books.ts';
-import type { BedScenario } from '../../core/model/simulation/scenario.ts';
-import { booksAsPlanned } from '../../core/long-run/years/habit-books.ts';
-import { endOfYears } from '../../core/long-run/years/outlook-days.ts';
+} from '../../core/bed/index.ts';
+import type { BedScenario } from '../../core/model/index.ts';
+import { booksAsPlanned, endOfYears } from '../../core/long-run/index.ts';
 
 /** Which bed, and the records it is worked out from. */
 export interface BedQuestion {

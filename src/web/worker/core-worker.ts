@@ -1,39 +1,44 @@
-import type { DrawnOutcome } from '../../core/bed/projection/drawn-outcome.ts';
-import { expose } from 'comlink';
-import { toldError } from '../../words/refusal-words.ts';
 import {
   ADVICE_DAYS,
-  adviseBed,
-  projectForAdvice,
-  bedStanding,
   type AdviceSetting,
   type BedAdvice,
-  type BedStanding,
-} from '../../core/bed/advice/bed-advice.ts';
-import { conflictsIn, type Conflict } from '../../core/bed/advice/conflicts.ts';
-import { type ChargeRecipeId, SCHOOLS, type School } from '../../records/vocabulary.ts';
-import type { Observation } from '../../records/journal.ts';
-import { cropsConcerned } from '../../core/bed/advice/dose-plan.ts';
-import { rulesFor } from '../../core/bed/advice/schools.ts';
-import { harvestWaits, type HarvestWait } from '../../core/bed/advice/waits.ts';
-import { dayNumberFromIso, type DayNumber } from '../../core/ground/climate/calendar.ts';
-import { InputError } from '../../refusals/input-error.ts';
-import {
-  atEndOf,
-  looksAround,
-  projectBed,
-  telltaleDays,
   type BedProjection,
   type BedSample,
-} from '../../core/bed/projection/bed-projection.ts';
-import { drawnInputs, drawOutcome, type RangePlan } from '../../core/bed/projection/likely-range.ts';
-import { monthBooks, type MonthBooks } from '../../core/bed/projection/month-books.ts';
-import { outlook, type OutlookYear } from '../../core/long-run/years/outlook.ts';
-import { endOfYears, outlookDays } from '../../core/long-run/years/outlook-days.ts';
-import { measuredPoints } from '../../core/bed/learning/measured-points.ts';
-import { inRecordWords } from '../../core/bed/books/bed-scenario.ts';
-import { booksOfBed, materialFinder } from '../../core/bed/books/garden-books.ts';
-import type { BedScenario } from '../../core/model/simulation/scenario.ts';
+  type BedStanding,
+  type Conflict,
+  type DrawnOutcome,
+  type HarvestWait,
+  type MonthBooks,
+  type RangePlan,
+  adviseBed,
+  atEndOf,
+  bedStanding,
+  writtenOfBed,
+  conflictsIn,
+  cropsConcerned,
+  drawOutcome,
+  drawnInputs,
+  harvestWaits,
+  inRecordWords,
+  looksAround,
+  materialFinder,
+  measuredPoints,
+  monthBooks,
+  projectBed,
+  projectForAdvice,
+  rulesFor,
+  telltaleDays,
+  type FeedAvailability,
+  feedAvailability,
+} from '../../core/bed/index.ts';
+import { expose } from 'comlink';
+import { toldError } from '../../words/refusal-words.ts';
+import { type ChargeRecipeId, SCHOOLS, type School } from '../../records/vocabulary.ts';
+import type { Observation } from '../../records/journal.ts';
+import { type DayNumber, dayNumberFromIso } from '../../core/ground/index.ts';
+import { InputError } from '../../refusals/input-error.ts';
+import { type OutlookYear, endOfYears, outlook, outlookDays } from '../../core/long-run/index.ts';
+import type { BedScenario } from '../../core/model/index.ts';
 import { plannedYearsOf, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
 import {
   bedAgendaAnswer,
@@ -98,7 +103,7 @@ function worked<Result>(question: BedQuestion, work: (today: DayNumber) => Resul
     return { ok: true, result: work(dayNumberFromIso(question.today, ['today'])) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const books = booksOfBed(question.records, question.bedId, () => undefined);
+    const books = writtenOfBed(question.records, question.bedId);
     return refusedAsEntered(books ? inRecordWords(error, books) : error);
   }
 }
@@ -129,7 +134,12 @@ const near = (question: BedQuestion): Worked<BedProjection> =>
 export interface FullAdvice extends BedAdvice {
   readonly waits: readonly HarvestWait[];
   readonly conflicts: readonly Conflict[];
+  readonly feedAvailability: FeedAvailability;
 }
+
+let products: FeedAvailability | null = null;
+/** The library does not change while a page is open. */
+const productAvailability = (): FeedAvailability => (products ??= feedAvailability());
 
 const advice = (question: BedQuestion): Worked<FullAdvice> =>
   worked(question, (today) => {
@@ -141,6 +151,7 @@ const advice = (question: BedQuestion): Worked<FullAdvice> =>
       ...adviseBed(scenario, projection, today, settingOf(question, question.records.garden.school)),
       waits: harvestWaits(books.entries, books.plantings, findMaterial, today),
       conflicts: conflictsIn(books, findMaterial, projection, today - CONFLICTS_SINCE_DAYS),
+      feedAvailability: productAvailability(),
     };
   });
 

@@ -1,19 +1,28 @@
-import { bedAgenda } from '../../core/season/agenda/garden-agenda.ts';
-import type { Task } from '../../core/season/agenda/tasks.ts';
-import { rulesFor } from '../../core/bed/advice/schools.ts';
-import { dayNumberFromIso, type DayNumber } from '../../core/ground/climate/calendar.ts';
-import { diagnose, type Diagnosis } from '../../core/bed/diagnosis/diagnose.ts';
-import type { PaleFacts } from '../../core/bed/diagnosis/causes.ts';
-import { paleFacts } from '../../core/bed/diagnosis/pale-facts.ts';
-import { tryRemedies, type Remedies } from '../../core/bed/diagnosis/remedies.ts';
-import type { Expectation } from '../../core/season/journal/expectation.ts';
+import {
+  type ChoiceOutcome,
+  type Expectation,
+  type Task,
+  type YearSheet,
+  bedAgenda,
+  observedThings,
+  yearChoices,
+  yearSheet,
+} from '../../core/season/index.ts';
+import {
+  type Diagnosis,
+  type PaleFacts,
+  type Remedies,
+  atEndOf,
+  diagnose,
+  materialFinder,
+  paleFacts,
+  projectBed,
+  rulesFor,
+  tryRemedies,
+} from '../../core/bed/index.ts';
+import { type DayNumber, dayNumberFromIso, findLibraryMaterial } from '../../core/ground/index.ts';
 import type { Observation } from '../../records/journal.ts';
 import type { PlantSign } from '../../records/vocabulary.ts';
-import { findLibraryMaterial } from '../../core/ground/materials/library.ts';
-import { atEndOf, projectBed } from '../../core/bed/projection/bed-projection.ts';
-import { materialFinder } from '../../core/bed/books/garden-books.ts';
-import { observedThings, yearSheet, type YearSheet } from '../../core/season/year/year-sheet.ts';
-import { yearChoices, type ChoiceOutcome } from '../../core/season/year/year-choices.ts';
 import { rememberedBooks, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
 
 const SHORT_DAYS = 150;

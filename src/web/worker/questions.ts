@@ -1,9 +1,9 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { wrap } from 'comlink';
-import { drawsOnStock, recordsAbout, type GardenRecords } from '../../core/bed/books/garden-books.ts';
+import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/index.ts';
 import type { ChargeRecipeId } from '../../records/vocabulary.ts';
 import type { Brew, Observation } from '../../records/journal.ts';
-import type { YardRecords } from '../../core/season/agenda/garden-agenda.ts';
+import type { YardRecords } from '../../core/season/index.ts';
 import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
 import { shareOnThread } from '../solver/ask-solver.ts';
 import type { SharingAsked } from './years-answers.ts';

@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import type { Observation } from '../../records/journal.ts';
-import type { DrawnOutcome } from '../../core/bed/projection/drawn-outcome.ts';
+import type { DrawnOutcome } from '../../core/bed/index.ts';
 import type { Reach } from './core-worker.ts';
 import type { BedQuestion, CoreWorker, RangeSetUp } from './core-worker.ts';
 

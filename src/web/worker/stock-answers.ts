@@ -1,32 +1,43 @@
-import { isRawChar, previewCharge, type ChargePreview } from '../../core/yard/char/charging.ts';
-import type { ChargeRecipeId } from '../../records/vocabulary.ts';
-import type { Brew } from '../../records/journal.ts';
-import { dayNumberFromIso, type DayNumber } from '../../core/ground/climate/calendar.ts';
-import { findLibraryMaterial } from '../../core/ground/materials/library.ts';
-import type { Material } from '../../core/ground/materials/material.ts';
-import { layingDay, type LayingDay } from '../../core/season/agenda/laying-day.ts';
-import { yardAgenda, type YardRecords } from '../../core/season/agenda/garden-agenda.ts';
-import type { Task } from '../../core/season/agenda/tasks.ts';
 import {
-  carriedForward,
-  materialFinder,
-  stockBooksOf,
-  type GardenRecords,
-} from '../../core/bed/books/garden-books.ts';
-import { figuresOf, kindOf, materialOfContents } from '../../core/yard/stock/lot-figures.ts';
-import { isEmpty, scaled, volumeL, type LotContents } from '../../core/yard/stock/lot-contents.ts';
-import { nearestMaterialId } from '../../core/yard/stock/nearest-material.ts';
-import {
+  type BurnResult,
+  type ChargePreview,
   LOT_HORIZON_DAYS,
+  type LotBrief,
+  type LotContents,
+  type LotCourse,
+  type LotLine,
+  type StockRun,
+  figuresOf,
+  foldTime,
+  isEmpty,
+  isRawChar,
+  kindOf,
   lotBrief,
   lotCourse,
-  type LotBrief,
-  type LotCourse,
-} from '../../core/yard/stock/lot-outlook.ts';
-import type { MaterialPile } from '../../core/long-run/sharing/garden-shares.ts';
-import type { BurnResult } from '../../core/yard/stock/movements.ts';
-import { foldTime, type LotLine } from '../../core/yard/stock/stock-ledger.ts';
-import { runStock, type StockRun } from '../../core/yard/stock/run-stock.ts';
+  materialOfContents,
+  nearestMaterialId,
+  previewCharge,
+  runStock,
+  scaled,
+  volumeL,
+} from '../../core/yard/index.ts';
+import type { ChargeRecipeId } from '../../records/vocabulary.ts';
+import type { Brew } from '../../records/journal.ts';
+import {
+  type DayNumber,
+  type Material,
+  dayNumberFromIso,
+  findLibraryMaterial,
+} from '../../core/ground/index.ts';
+import {
+  type LayingDay,
+  type Task,
+  type YardRecords,
+  layingDay,
+  yardAgenda,
+} from '../../core/season/index.ts';
+import { type GardenRecords, carriedForward, materialFinder, stockBooksOf } from '../../core/bed/index.ts';
+import type { MaterialPile } from '../../core/long-run/index.ts';
 
 /** The stock of a garden, and the day it is looked at. */
 export interface StockQuestion {

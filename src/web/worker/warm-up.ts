@@ -1,13 +1,13 @@
-import { dayNumberFromIso } from '../../core/ground/climate/calendar.ts';
-import { CLIMATE_PATTERNS } from '../../core/ground/climate/patterns.ts';
-import { findLibraryMaterial } from '../../core/ground/materials/library.ts';
-import { runTo, startRun, type BedRun } from '../../core/model/simulation/run.ts';
+import { CLIMATE_PATTERNS, dayNumberFromIso, findLibraryMaterial } from '../../core/ground/index.ts';
 import {
+  type Apply,
+  type BedRun,
+  type BedScenario,
   DEFAULT_STEPS_PER_DAY,
   SOIL_DEFAULTS,
-  type Apply,
-  type BedScenario,
-} from '../../core/model/simulation/scenario.ts';
+  runTo,
+  startRun,
+} from '../../core/model/index.ts';
 
 /** Days that are run before the thread looks whether somebody has asked for something. */
 const SLICE_DAYS = 40;

@@ -1,21 +1,37 @@
-import { dayNumberFromIso, type DayNumber } from '../../core/ground/climate/calendar.ts';
-import type { FindMaterial } from '../../core/ground/materials/find-material.ts';
-import { secondOpinions, type SecondOpinions } from '../../core/model/opinions/second-opinions.ts';
-import { drawScenario } from '../../core/bed/projection/draws.ts';
-import type { BedBooks } from '../../core/bed/books/bed-books.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  amountFromMassFreshKg,
+  dayNumberFromIso,
+  massFreshKgFromAmount,
+} from '../../core/ground/index.ts';
+import { type BedScenario, type SecondOpinions, secondOpinions } from '../../core/model/index.ts';
+import {
+  type BedBooks,
+  type GardenRecords,
+  bedScenario,
+  carriedForward,
+  drawScenario,
+  materialFinder,
+} from '../../core/bed/index.ts';
 import type { Habit, LayAct } from '../../records/habit.ts';
-import { bedScenario } from '../../core/bed/books/bed-scenario.ts';
-import { carriedForward, materialFinder, type GardenRecords } from '../../core/bed/books/garden-books.ts';
-import { shareBed, shareGains } from '../../core/long-run/sharing/garden-shares.ts';
-import type { FixedShare, ShareProblem } from '../../core/long-run/sharing/share-problem.ts';
-import type { BedScenario } from '../../core/model/simulation/scenario.ts';
-import { amountFromMassFreshKg, massFreshKgFromAmount } from '../../core/ground/units/amount.ts';
-import { checkHabit } from '../../core/long-run/years/habit.ts';
-import { habitSoFar } from '../../core/long-run/years/habit-so-far.ts';
-import { booksAsPlanned, booksWithHabit } from '../../core/long-run/years/habit-books.ts';
-import { endOfYears } from '../../core/long-run/years/outlook-days.ts';
-import { runYears, type YearPoint } from '../../core/long-run/years/run-years.ts';
-import { amountFor, checkTarget, type AmountAnswer, type Target } from '../../core/long-run/years/targets.ts';
+import {
+  type AmountAnswer,
+  type FixedShare,
+  type ShareProblem,
+  type Target,
+  type YearPoint,
+  amountFor,
+  booksAsPlanned,
+  booksWithHabit,
+  checkHabit,
+  checkTarget,
+  endOfYears,
+  habitSoFar,
+  runYears,
+  shareBed,
+  shareGains,
+} from '../../core/long-run/index.ts';
 import { rememberedBooks } from './bed-books.ts';
 import { stockPiles, type StockQuestion } from './stock-answers.ts';
 

@@ -1,4 +1,4 @@
-import type { AmountAnswer } from '../../core/long-run/years/targets.ts';
+import type { AmountAnswer } from '../../core/long-run/index.ts';
 import { startedDrawers, type Drawer } from './range-workers.ts';
 import type { AmountAsked, YearsAsked, YearsLine, YearsPlan } from './years-answers.ts';
 

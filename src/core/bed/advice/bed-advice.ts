@@ -1,6 +1,6 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber } from '../../ground/index.ts';
 import { atEndOf, projectBed, telltaleDays, type BedProjection } from '../projection/bed-projection.ts';
-import type { BedScenario } from '../../model/simulation/scenario.ts';
+import type { BedScenario } from '../../model/index.ts';
 import { cropProspects, type CropProspect } from './crop-prospects.ts';
 import { dosePlan, type DosePlan } from './dose-plan.ts';
 import { lockUpWindow, type LockUpWindow } from './lock-up.ts';

@@ -1,6 +1,10 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import type { Material } from '../../ground/materials/material.ts';
-import { CENTIMETRES_PER_FOOT, CENTIMETRES_PER_METRE } from '../../ground/units/length.ts';
+import {
+  CENTIMETRES_PER_FOOT,
+  CENTIMETRES_PER_METRE,
+  type DayNumber,
+  type Material,
+  dayNumberFromIso,
+} from '../../ground/index.ts';
 import type { Bed } from '../../../records/bed.ts';
 
 /** Days from raw manure to harvest: US organic rule, 7 CFR 205.203 (from memory); local rules prevail. */

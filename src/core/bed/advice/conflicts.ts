@@ -1,13 +1,18 @@
-import { ASH_HIGHEST_PH, ASH_YEARLY_CAP_G_PER_M2 } from '../../yard/ash/ash-gate.ts';
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { HEAVY_CLAY_FROM_PCT, isWetMonth } from '../../ground/climate/ground.ts';
-import { DEEPEST_COVER_CM, findCrop } from '../../ground/crops/crop-library.ts';
-import { phosphorusFractionDryBasis } from '../../ground/materials/nutrients.ts';
+import { ASH_HIGHEST_PH, ASH_YEARLY_CAP_G_PER_M2 } from '../../yard/index.ts';
+import {
+  DEEPEST_COVER_CM,
+  type DayNumber,
+  type FindMaterial,
+  HEAVY_CLAY_FROM_PCT,
+  dayNumberFromIso,
+  findCrop,
+  isWetMonth,
+  phosphorusFractionDryBasis,
+} from '../../ground/index.ts';
 import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
 import type { BedBooks } from '../books/bed-books.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
 
 /** Two things in the books that do not go together, or one thing too much. */
 export type Conflict =

@@ -1,5 +1,5 @@
 import { projectBed, type BedProjection, type CropOutcome } from '../projection/bed-projection.ts';
-import { withoutMaterials, type BedScenario } from '../../model/simulation/scenario.ts';
+import { type BedScenario, withoutMaterials } from '../../model/index.ts';
 import type { SchoolRules } from './schools.ts';
 
 /**

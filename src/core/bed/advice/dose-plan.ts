@@ -1,5 +1,5 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { endingOn, type BedScenario, type CropPlan } from '../../model/simulation/scenario.ts';
+import type { DayNumber } from '../../ground/index.ts';
+import { type BedScenario, type CropPlan, endingOn } from '../../model/index.ts';
 import { leastDoses, type Dose } from '../supplement/least-doses.ts';
 
 const LOOK_AHEAD_DAYS = 365;

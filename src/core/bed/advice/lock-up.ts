@@ -1,4 +1,4 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber } from '../../ground/index.ts';
 import type { BedSample } from '../projection/bed-projection.ts';
 
 export const ZONES = ['contact', 'root'] as const;

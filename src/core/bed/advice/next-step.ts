@@ -1,4 +1,4 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 import type { BedStanding } from './bed-advice.ts';

@@ -1,13 +1,15 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, airTemperatureC } from '../../ground/index.ts';
 import type { SchoolRules } from './schools.ts';
-import { airTemperatureC } from '../../ground/climate/weather.ts';
-import { missedByTrialCrop, runTo, startRun, type BedRun } from '../../model/simulation/run.ts';
 import {
-  endingOn,
-  withoutMaterials,
+  type BedRun,
   type BedScenario,
   type CropPlan,
-} from '../../model/simulation/scenario.ts';
+  endingOn,
+  missedByTrialCrop,
+  runTo,
+  startRun,
+  withoutMaterials,
+} from '../../model/index.ts';
 
 export const STARTS = ['seedlings', 'transplants'] as const;
 export type Start = (typeof STARTS)[number];

@@ -1,8 +1,6 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { findCrop } from '../../ground/crops/crop-library.ts';
+import { type DayNumber, type FindMaterial, dayNumberFromIso, findCrop } from '../../ground/index.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
 import { MANURE_TO_HARVEST_DAYS, URINE_TO_HARVEST_DAYS } from './cautions.ts';
 
 /** The first day on which a crop may be harvested after something raw was put on its bed. */

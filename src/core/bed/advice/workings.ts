@@ -1,10 +1,14 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { total } from '../../ground/numerics/total.ts';
-import type { CohortOpening } from '../../model/simulation/cohort-opening.ts';
-import { openingOf } from '../../model/simulation/events.ts';
-import { withOverrides, type ModelParameters } from '../../model/simulation/parameters.ts';
-import { runPile } from '../../model/simulation/pile.ts';
-import { isFromPile, type Apply, type BedScenario } from '../../model/simulation/scenario.ts';
+import { type DayNumber, total } from '../../ground/index.ts';
+import {
+  type Apply,
+  type BedScenario,
+  type CohortOpening,
+  type ModelParameters,
+  isFromPile,
+  openingOf,
+  runPile,
+  withOverrides,
+} from '../../model/index.ts';
 
 /** Why a layer draws nitrogen, in this bed's own figures, per m2. */
 export interface LayerWorking {

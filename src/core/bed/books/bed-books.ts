@@ -2,7 +2,7 @@ import type { Bed } from '../../../records/bed.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Site } from '../../../records/garden.ts';
 import type { Planting } from '../../../records/planting.ts';
-import type { TakenForBed } from '../../yard/stock/run-stock.ts';
+import type { TakenForBed } from '../../yard/index.ts';
 
 /** All that decides how a bed fares. */
 export interface BedBooks {

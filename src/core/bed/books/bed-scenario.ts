@@ -1,31 +1,33 @@
 import {
+  type Crop,
+  type DayNumber,
+  type FindMaterial,
+  type Material,
   calendarDateOf,
   dayNumberFromIso,
   dayNumberOf,
-  type DayNumber,
-} from '../../ground/climate/calendar.ts';
-import { isSouthern } from '../../ground/climate/climate.ts';
-import { findCrop, type Crop } from '../../ground/crops/crop-library.ts';
+  findCrop,
+  isSouthern,
+  mineralNitrogenGPerM2,
+} from '../../ground/index.ts';
 import { InputError, type FieldPath } from '../../../refusals/input-error.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import type { Material } from '../../ground/materials/material.ts';
-import { PARAMETER_TABLE, withOverrides, type SoilHistory } from '../../model/simulation/parameters.ts';
-import { runPile } from '../../model/simulation/pile.ts';
-import { scaled } from '../../yard/stock/lot-contents.ts';
-import { openingOfContents } from '../../yard/stock/lot-figures.ts';
 import {
-  CONTACT_ZONE_CM,
-  DEFAULT_STEPS_PER_DAY,
-  PILE_STEPS_PER_DAY,
-  SOIL_DEFAULTS,
   type ApplyOpening,
   type AutomaticIrrigation,
   type BedEvent,
   type BedScenario,
+  CONTACT_ZONE_CM,
   type CropPlan,
+  DEFAULT_STEPS_PER_DAY,
+  PARAMETER_TABLE,
+  PILE_STEPS_PER_DAY,
   type PilePlan,
-} from '../../model/simulation/scenario.ts';
-import { mineralNitrogenGPerM2 } from '../../ground/units/soil-nitrogen.ts';
+  SOIL_DEFAULTS,
+  type SoilHistory,
+  runPile,
+  withOverrides,
+} from '../../model/index.ts';
+import { openingOfContents, scaled } from '../../yard/index.ts';
 import type { BedBooks } from './bed-books.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { CroppingBefore } from '../../../records/vocabulary.ts';

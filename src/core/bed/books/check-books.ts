@@ -1,10 +1,8 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
+import { type DayNumber, type FindMaterial, dayNumberFromIso } from '../../ground/index.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { checkSoilTest } from './soil-report.ts';
-import { checkScenario } from '../../model/simulation/check-scenario.ts';
+import { checkScenario } from '../../model/index.ts';
 import type { BedBooks } from './bed-books.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
 import { bedScenario, inRecordWords } from './bed-scenario.ts';
 
 /**

@@ -1,4 +1,12 @@
-import { dayNumberFromIso, isoDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  asMeasured,
+  dayNumberFromIso,
+  findLibraryMaterial,
+  isoDateOf,
+  ownMaterial,
+} from '../../ground/index.ts';
 import type { MeasuredDay } from '../../../records/weather.ts';
 import type { LabResult } from '../../../records/lab-result.ts';
 import type { OwnMaterialBasis } from '../../../records/material.ts';
@@ -10,11 +18,7 @@ import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 import type { School } from '../../../records/vocabulary.ts';
 import type { Site } from '../../../records/garden.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import { asMeasured } from '../../ground/materials/lab-result.ts';
-import { findLibraryMaterial } from '../../ground/materials/library.ts';
-import { ownMaterial } from '../../ground/materials/own-material.ts';
-import { runStock, type StockBooks, type StockRun } from '../../yard/stock/run-stock.ts';
+import { type StockBooks, type StockRun, runStock } from '../../yard/index.ts';
 
 /** The records of a whole garden, as far as the model reads them. */
 export interface GardenRecords {
@@ -126,22 +130,28 @@ export function takenByBed(
   return runStock(stockBooksOf(records), materialFinder(records), { until, withPlans: true }).taken;
 }
 
-/** The books of one bed; undefined when the garden has no such bed. `takenFor` may remember what it worked out. */
+/** What was written down about one bed; undefined when the garden has no such bed. What the stock gives it is not looked up. */
+export function writtenOfBed(records: GardenRecords, bedId: string): BedBooks | undefined {
+  const bed = records.beds.find(({ id }) => id === bedId);
+  return (
+    bed && {
+      site: siteOf(records),
+      bed,
+      entries: records.entries.filter((entry) => entry.bedId === bedId),
+      plantings: records.plantings.filter((planting) => planting.bedId === bedId),
+    }
+  );
+}
+
+/** The same with what the stock gives it, which takes a run of the stock. `takenFor` may remember what it worked out. */
 export function booksOfBed(
   records: GardenRecords,
   bedId: string,
   takenFor: typeof takenByBed = takenByBed,
 ): BedBooks | undefined {
-  const bed = records.beds.find(({ id }) => id === bedId);
-  if (!bed) return undefined;
-  const taken = takenFor(records, bedId);
-  return {
-    site: siteOf(records),
-    bed,
-    entries: records.entries.filter((entry) => entry.bedId === bedId),
-    plantings: records.plantings.filter((planting) => planting.bedId === bedId),
-    ...(taken ? { taken } : {}),
-  };
+  const books = writtenOfBed(records, bedId);
+  const taken = books && takenFor(records, bedId);
+  return taken ? { ...books, taken } : books;
 }
 
 /** Only what decides how one bed fares: its own records, and those of others that draw on the same stock. */

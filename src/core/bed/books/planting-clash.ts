@@ -1,4 +1,4 @@
-import { findCrop } from '../../ground/crops/crop-library.ts';
+import { findCrop } from '../../ground/index.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import type { Planting } from '../../../records/planting.ts';
 

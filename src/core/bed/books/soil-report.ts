@@ -1,6 +1,6 @@
 import type { SoilNitrogenUnit } from '../../../records/vocabulary.ts';
 import { InputError } from '../../../refusals/input-error.ts';
-import { mineralNitrogenGPerM2, type SampledSoil } from '../../ground/units/soil-nitrogen.ts';
+import { type SampledSoil, mineralNitrogenGPerM2 } from '../../ground/index.ts';
 
 /** More mineral nitrogen than any garden soil holds, g/m2: 600 kg/ha (set here). */
 export const MOST_MINERAL_NITROGEN_G_PER_M2 = 60;

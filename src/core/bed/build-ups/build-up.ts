@@ -1,4 +1,4 @@
-import { calendarDateOf, dayNumberOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, calendarDateOf, dayNumberOf } from '../../ground/index.ts';
 import type { BedKind } from '../../../records/vocabulary.ts';
 
 /** What a layer is for: cover at once, where fresh will do, or soil later on. */

@@ -1,6 +1,9 @@
-import type { Material } from '../../ground/materials/material.ts';
-import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
-import { LITRES_PER_CUBIC_METRE, LITRES_PER_METRIC_BARROW } from '../../ground/units/volume.ts';
+import {
+  LITRES_PER_CUBIC_METRE,
+  LITRES_PER_METRIC_BARROW,
+  type Material,
+  massFreshKgFromAmount,
+} from '../../ground/index.ts';
 
 /** Filling, wheeling and tipping one barrow, raking it out included, minutes (common practice, no source). */
 const MINUTES_PER_BARROW = 8;

@@ -1,6 +1,4 @@
-import { isoDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
-import type { Material } from '../../ground/materials/material.ts';
-import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
+import { type DayNumber, type Material, isoDateOf, massFreshKgFromAmount } from '../../ground/index.ts';
 import type { BuildUpLayer } from './build-up.ts';
 
 /** One layer of a build-up as it would be laid on a bed. */

@@ -1,13 +1,17 @@
 import { phOn } from '../advice/conflicts.ts';
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { HEAVY_CLAY_FROM_PCT, isWetMonth } from '../../ground/climate/ground.ts';
-import { findCrop } from '../../ground/crops/crop-library.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  HEAVY_CLAY_FROM_PCT,
+  type MaterialKind,
+  dayNumberFromIso,
+  findCrop,
+  isWetMonth,
+} from '../../ground/index.ts';
 import { atEndOf, type BedProjection, type CropState } from '../projection/bed-projection.ts';
 import type { BedBooks } from '../books/bed-books.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';
-import { CONTACT_ZONE_CM } from '../../model/simulation/scenario.ts';
+import { CONTACT_ZONE_CM } from '../../model/index.ts';
 import type { PaleFacts } from './causes.ts';
 
 export interface PaleSetting {

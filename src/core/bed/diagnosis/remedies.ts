@@ -1,16 +1,15 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import type { Material } from '../../ground/materials/material.ts';
+import { type DayNumber, type Material, massFreshKgFromAmount } from '../../ground/index.ts';
 import { PALENESS_SHOWN } from '../advice/bed-advice.ts';
 import { dosePlan } from '../advice/dose-plan.ts';
 import { projectBed, type BedProjection } from '../projection/bed-projection.ts';
-import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
 import {
-  CONTACT_ZONE_CM,
-  endingOn,
   type BedEvent,
   type BedScenario,
-} from '../../model/simulation/scenario.ts';
-import { startRun, runTo } from '../../model/simulation/run.ts';
+  CONTACT_ZONE_CM,
+  endingOn,
+  runTo,
+  startRun,
+} from '../../model/index.ts';
 import type { Cause } from './causes.ts';
 
 /** What to do, with amounts for one square metre; the page multiplies by the area. */

@@ -1,4 +1,4 @@
-import { bandShares } from '../../ground/numerics/ranks.ts';
+import { bandShares } from '../../ground/index.ts';
 import type { DrawnOutcome } from '../projection/drawn-outcome.ts';
 import { effectiveDraws, weightedMean, weightedQuantiles, type DrawWeights } from './weights.ts';
 

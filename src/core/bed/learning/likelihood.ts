@@ -1,13 +1,16 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, clamp } from '../../ground/index.ts';
 import type { ModelError } from '../projection/draws.ts';
-import { freshCarbon, isOnSurface } from '../../model/simulation/cohort.ts';
-import { layerThicknessCm } from '../../model/simulation/processes/mulch-stack.ts';
-import { mineralNitrogen, mulchHeightCm } from '../../model/simulation/report.ts';
-import { organicMatterPct } from '../../model/simulation/soil-report.ts';
-import { clamp } from '../../ground/numerics/interpolation.ts';
-import type { Bed } from '../../model/simulation/bed.ts';
-import type { BedRun } from '../../model/simulation/run.ts';
-import { CONTACT_ZONE_CM } from '../../model/simulation/scenario.ts';
+import {
+  type Bed,
+  type BedRun,
+  CONTACT_ZONE_CM,
+  freshCarbon,
+  isOnSurface,
+  layerThicknessCm,
+  mineralNitrogen,
+  mulchHeightCm,
+  organicMatterPct,
+} from '../../model/index.ts';
 import type { MeasuredPoint } from './measured-points.ts';
 
 /** How far measurements are off by themselves (all set here). */

@@ -1,9 +1,8 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, dayNumberFromIso, mineralNitrogenGPerM2 } from '../../ground/index.ts';
 import type { LeafStep } from '../../../records/vocabulary.ts';
 import type { Observation } from '../../../records/journal.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { Entry } from '../../../records/entry.ts';
-import { mineralNitrogenGPerM2 } from '../../ground/units/soil-nitrogen.ts';
 
 /** Something that was measured or seen, in terms of what the model can be asked for. */
 export type MeasuredPoint = { readonly day: DayNumber } & (

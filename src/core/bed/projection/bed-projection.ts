@@ -1,25 +1,29 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { FLOW_COUNT } from '../../model/ledger/flows.ts';
-import { readPostings } from '../../model/ledger/postings.ts';
-import type { BalanceSample } from '../../model/ledger/statement.ts';
-import { total } from '../../ground/numerics/total.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
-import type { Bed } from '../../model/simulation/bed.ts';
-import { BALANCE_COUNT, readBalances } from '../../model/simulation/books.ts';
+import { type DayNumber, type MaterialKind, total } from '../../ground/index.ts';
 import {
+  BALANCE_COUNT,
+  type BalanceSample,
+  type Bed,
+  type BedScenario,
+  type Cohort,
+  FLOW_COUNT,
   charCarbon,
   drawnNitrogen,
   freshCarbon,
+  heldByCohort,
+  heldNitrogen,
   isOnSurface,
+  layerThicknessCm,
+  mineralNitrogen,
+  mulchHeightCm,
+  normalDemandBetween,
+  readBalances,
+  readPostings,
   releasedNitrogen,
-  type Cohort,
-} from '../../model/simulation/cohort.ts';
-import { normalDemandBetween, rootDepthCm } from '../../model/simulation/crop-growth.ts';
-import { layerThicknessCm } from '../../model/simulation/processes/mulch-stack.ts';
-import { heldByCohort, heldNitrogen, mineralNitrogen, mulchHeightCm } from '../../model/simulation/report.ts';
-import { reportSoil } from '../../model/simulation/soil-report.ts';
-import { runTo, startRun } from '../../model/simulation/run.ts';
-import type { BedScenario } from '../../model/simulation/scenario.ts';
+  reportSoil,
+  rootDepthCm,
+  runTo,
+  startRun,
+} from '../../model/index.ts';
 
 /** One layer, or what was dug in, on one day. Amounts per m2. */
 export interface LayerState {

@@ -1,21 +1,27 @@
-import { LARGEST_SEED, SEEDED_WEATHER_DEFAULTS } from '../../ground/climate/seeded-weather.ts';
-import type { CarbonPools, LibraryMaterial, Material } from '../../ground/materials/material.ts';
-import { seededStream, triangular } from '../../ground/numerics/seeded-stream.ts';
-import { lognormalFactor, normalDraw, shareBelow } from '../../ground/numerics/spreads.ts';
 import {
-  defaultParameters,
-  PARAMETER_TABLE,
-  type ParameterOverrides,
-  type ScalarParameterName,
-} from '../../model/simulation/parameters.ts';
+  type CarbonPools,
+  LARGEST_SEED,
+  type LibraryMaterial,
+  type Material,
+  SEEDED_WEATHER_DEFAULTS,
+  lognormalFactor,
+  normalDraw,
+  seededStream,
+  shareBelow,
+  triangular,
+} from '../../ground/index.ts';
 import {
-  isFromPile,
-  isFromStock,
   type BedEvent,
   type BedScenario,
   type CropPlan,
+  PARAMETER_TABLE,
+  type ParameterOverrides,
+  type ScalarParameterName,
   type SoilStart,
-} from '../../model/simulation/scenario.ts';
+  defaultParameters,
+  isFromPile,
+  isFromStock,
+} from '../../model/index.ts';
 
 /** What was drawn for one input, as a place in its range: 0 lowest, 1 highest. */
 export interface DrawnInput {

@@ -1,11 +1,23 @@
 import type { DrawnOutcome } from './drawn-outcome.ts';
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { total } from '../../ground/numerics/total.ts';
-import { bandShares, correlationOfRanks, quantileSorted, ranksOf } from '../../ground/numerics/ranks.ts';
-import { heldNitrogen, mineralNitrogen, mulchHeightCm } from '../../model/simulation/report.ts';
-import { organicMatterPct } from '../../model/simulation/soil-report.ts';
-import { runTo, startRun, type BedRun } from '../../model/simulation/run.ts';
-import { endingOn, type BedScenario } from '../../model/simulation/scenario.ts';
+import {
+  type DayNumber,
+  bandShares,
+  correlationOfRanks,
+  quantileSorted,
+  ranksOf,
+  total,
+} from '../../ground/index.ts';
+import {
+  type BedRun,
+  type BedScenario,
+  endingOn,
+  heldNitrogen,
+  mineralNitrogen,
+  mulchHeightCm,
+  organicMatterPct,
+  runTo,
+  startRun,
+} from '../../model/index.ts';
 import { learntFrom, type Learnt } from '../learning/learnt.ts';
 import { logLikelihood, lookDay, rotRate } from '../learning/likelihood.ts';
 import type { MeasuredPoint } from '../learning/measured-points.ts';

@@ -1,11 +1,15 @@
-import { monthStarts } from '../../model/ledger/periods.ts';
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { FLOW_COUNT } from '../../model/ledger/flows.ts';
-import { readPostings } from '../../model/ledger/postings.ts';
-import type { BalanceSample } from '../../model/ledger/statement.ts';
-import { BALANCE_COUNT, readBalances } from '../../model/simulation/books.ts';
-import { runTo, startRun } from '../../model/simulation/run.ts';
-import type { BedScenario } from '../../model/simulation/scenario.ts';
+import {
+  BALANCE_COUNT,
+  type BalanceSample,
+  type BedScenario,
+  FLOW_COUNT,
+  monthStarts,
+  readBalances,
+  readPostings,
+  runTo,
+  startRun,
+} from '../../model/index.ts';
+import type { DayNumber } from '../../ground/index.ts';
 
 /** The books of a bed on one morning. */
 export interface BooksSample extends BalanceSample {

@@ -1,7 +1,7 @@
-import { calendarDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, calendarDateOf } from '../../ground/index.ts';
 import { daysInMonth } from '../../../records/iso-date.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import type { ModelParameters } from '../../model/simulation/parameters.ts';
+import type { ModelParameters } from '../../model/index.ts';
 
 /** A stretch of days under a layer that hardly changes. */
 export interface CoveredTime {

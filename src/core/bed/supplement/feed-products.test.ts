@@ -1,10 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
-import { asProduct, DEFAULT_FEED, FEED_PRODUCTS, findFeedProduct } from './feed-products.ts';
+import {
+  asProduct,
+  DEFAULT_FEED,
+  FEED_PRODUCTS,
+  feedAvailability,
+  findFeedProduct,
+} from './feed-products.ts';
 
 const loam = { areaM2: 6, clayPct: 20 };
+const AVAILABILITY = feedAvailability();
 const dose = (materialId: string, nitrogenGPerM2: number, bed = loam) =>
-  asProduct(nitrogenGPerM2, findFeedProduct(materialId), bed)!;
+  asProduct(nitrogenGPerM2, findFeedProduct(materialId), bed, AVAILABILITY)!;
 
 describe('a dose as a product', () => {
   it.each(FEED_PRODUCTS.map(({ materialId }) => [materialId] as const))(

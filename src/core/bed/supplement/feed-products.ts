@@ -1,6 +1,4 @@
-import { findLibraryMaterial } from '../../ground/materials/library.ts';
-import type { Material } from '../../ground/materials/material.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import { LITRES_PER_CUBIC_METRE, findLibraryMaterial } from '../../ground/index.ts';
 import { firstSeasonAvailability, productMassFreshKg } from './product.ts';
 
 /** A nitrogen carrier a gardener can reach for. */
@@ -50,16 +48,17 @@ export interface ProductDose {
   readonly parts: number;
 }
 
-const availabilityById = new Map<string, number>();
+/** Shares of nitrogen that act in the first season, by the product. */
+export type FeedAvailability = Readonly<Record<string, number>>;
 
-/** Share of a library product's nitrogen that acts in its first season; worked out once. */
-function availabilityOf(materialId: string, material: Material): number {
-  const known = availabilityById.get(materialId);
-  if (known !== undefined) return known;
-  const worked = firstSeasonAvailability(material);
-  availabilityById.set(materialId, worked);
-  return worked;
-}
+/** The share of each product's nitrogen that acts in its first season: a run of the model for each. */
+export const feedAvailability = (): FeedAvailability =>
+  Object.fromEntries(
+    FEED_PRODUCTS.map(({ materialId }) => [
+      materialId,
+      firstSeasonAvailability(findLibraryMaterial(materialId)!),
+    ]),
+  );
 
 /**
  * One dose of acting nitrogen as a product, for a bed of `areaM2`. Null for a product that gives less than it
@@ -69,10 +68,11 @@ export function asProduct(
   nitrogenGPerM2: number,
   product: FeedProduct,
   bed: { readonly areaM2: number; readonly clayPct: number },
+  availabilities: FeedAvailability,
 ): ProductDose | null {
   const material = findLibraryMaterial(product.materialId);
   if (!material) return null;
-  const availability = availabilityOf(product.materialId, material);
+  const availability = availabilities[product.materialId] ?? 0;
   if (!(availability > 0)) return null;
   const massFreshKg = productMassFreshKg(nitrogenGPerM2 * bed.areaM2, material, availability);
   const volumeL = (massFreshKg / material.bulkDensityKgPerM3) * LITRES_PER_CUBIC_METRE;

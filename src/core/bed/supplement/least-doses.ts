@@ -1,10 +1,16 @@
-import { calendarDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, calendarDateOf, total } from '../../ground/index.ts';
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
-import { total } from '../../ground/numerics/total.ts';
-import type { Crop } from '../../model/simulation/crop.ts';
-import { bookmark, returnTo, runTo, startRun, type BedRun } from '../../model/simulation/run.ts';
-import { checkScenario } from '../../model/simulation/check-scenario.ts';
-import { withoutMaterials, type BedScenario } from '../../model/simulation/scenario.ts';
+import {
+  type BedRun,
+  type BedScenario,
+  type Crop,
+  bookmark,
+  checkScenario,
+  returnTo,
+  runTo,
+  startRun,
+  withoutMaterials,
+} from '../../model/index.ts';
 
 export interface SupplementPlan {
   /** Days on which a dose may be given, ascending. */

@@ -1,11 +1,13 @@
-import type { Material } from '../../ground/materials/material.ts';
-import { runTo, startRun } from '../../model/simulation/run.ts';
-import { drawnNitrogen, releasedNitrogen } from '../../model/simulation/cohort.ts';
+import type { Material } from '../../ground/index.ts';
 import {
-  seasonTrial,
   TRIAL_FRESH_KG_PER_M2,
   TRIAL_SEASON_DAYS,
-} from '../../model/simulation/season-trial.ts';
+  drawnNitrogen,
+  releasedNitrogen,
+  runTo,
+  seasonTrial,
+  startRun,
+} from '../../model/index.ts';
 
 /** Share of a material's nitrogen that it gives in its first `days`, negative when it takes more than it gives. */
 export function firstSeasonAvailability(material: Material, days = TRIAL_SEASON_DAYS): number {

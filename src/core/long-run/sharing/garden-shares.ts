@@ -1,22 +1,25 @@
-import { rulesFor } from '../../bed/advice/schools.ts';
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import { MULCH_KINDS, type Material } from '../../ground/materials/material.ts';
-import { findCrop } from '../../ground/crops/crop-library.ts';
-import { atEndOf, projectBed } from '../../bed/projection/bed-projection.ts';
-import type { BedBooks } from '../../bed/books/bed-books.ts';
+import { type BedBooks, atEndOf, bedScenario, projectBed, rulesFor } from '../../bed/index.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  LITRES_PER_CUBIC_METRE,
+  MULCH_KINDS,
+  type Material,
+  findCrop,
+  total,
+} from '../../ground/index.ts';
 import type { BedKind, School } from '../../../records/vocabulary.ts';
-import { bedScenario } from '../../bed/books/bed-scenario.ts';
-import { organicCarbon } from '../../model/simulation/bed.ts';
-import { heldNitrogen } from '../../model/simulation/report.ts';
-import { runTo, startRun } from '../../model/simulation/run.ts';
-import type { BedScenario } from '../../model/simulation/scenario.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
-import { nitrogenGiven } from '../../model/ledger/flow-sums.ts';
-import { FLOW_COUNT } from '../../model/ledger/flows.ts';
-import { readPostings } from '../../model/ledger/postings.ts';
-import { total } from '../../ground/numerics/total.ts';
-import { charCarbon } from '../../model/simulation/cohort.ts';
+import {
+  type BedScenario,
+  FLOW_COUNT,
+  charCarbon,
+  heldNitrogen,
+  nitrogenGiven,
+  organicCarbon,
+  readPostings,
+  runTo,
+  startRun,
+} from '../../model/index.ts';
 import { textureOf } from '../years/held-more.ts';
 import {
   mostOnBedL,

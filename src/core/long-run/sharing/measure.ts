@@ -1,4 +1,4 @@
-import { LITRES_PER_METRIC_BARROW } from '../../ground/units/volume.ts';
+import { LITRES_PER_METRIC_BARROW } from '../../ground/index.ts';
 import {
   mostOnBedL,
   PURPOSE_WEIGHTS,

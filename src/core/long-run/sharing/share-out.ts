@@ -1,11 +1,11 @@
 import { requireNumber } from '../../../refusals/input-error.ts';
-import type {
-  LinearProgram,
-  LinearRow,
-  LinearVariable,
-  SolveLinearProgram,
-} from '../../ground/numerics/linear-program.ts';
-import { LITRES_PER_METRIC_BARROW } from '../../ground/units/volume.ts';
+import {
+  LITRES_PER_METRIC_BARROW,
+  type LinearProgram,
+  type LinearRow,
+  type LinearVariable,
+  type SolveLinearProgram,
+} from '../../ground/index.ts';
 import { reasonOf, unmetOf, type ExplainedShare, type SharedPair, type UnmetWant } from './explain.ts';
 import {
   BARROW_COST_M2,

@@ -1,5 +1,5 @@
 import type { BedKind } from '../../../records/vocabulary.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
+import type { MaterialKind } from '../../ground/index.ts';
 
 /** What a bed can want stock for. */
 export const PURPOSES = ['cover', 'humus', 'feed', 'char'] as const;

@@ -1,11 +1,11 @@
 import {
+  type DayNumber,
   calendarDateOf,
   dayNumberFromIso,
   dayNumberOf,
+  findCrop,
   isoDateOf,
-  type DayNumber,
-} from '../../ground/climate/calendar.ts';
-import { findCrop } from '../../ground/crops/crop-library.ts';
+} from '../../ground/index.ts';
 import type { Planting } from '../../../records/planting.ts';
 
 const YEAR_DAYS = 365;

@@ -1,4 +1,4 @@
-import type { BedBooks } from '../../bed/books/bed-books.ts';
+import type { BedBooks } from '../../bed/index.ts';
 import type { Habit } from '../../../records/habit.ts';
 import { cropsAgain } from './crops-again.ts';
 import { checkHabit, habitRecords, type HabitSetting } from './habit.ts';

@@ -1,6 +1,5 @@
-import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { isSouthern } from '../../ground/climate/climate.ts';
-import type { BedBooks } from '../../bed/books/bed-books.ts';
+import { type DayNumber, calendarDateOf, dayNumberFromIso, isSouthern } from '../../ground/index.ts';
+import type { BedBooks } from '../../bed/index.ts';
 import type { FeedEntry, LayEntry } from '../../../records/entry.ts';
 import type { FeedAct, Habit, HabitAct, LayAct } from '../../../records/habit.ts';
 import { MOST_YEARS } from '../../../records/vocabulary.ts';

@@ -1,15 +1,20 @@
 import type { Habit, HabitAct, LayAct, GrowAct } from '../../../records/habit.ts';
-import { calendarDateOf, dayNumberOf, isoDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
-import { isSouthern } from '../../ground/climate/climate.ts';
-import { findCrop } from '../../ground/crops/crop-library.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  MULCH_KINDS,
+  calendarDateOf,
+  dayNumberOf,
+  findCrop,
+  isSouthern,
+  isoDateOf,
+  massFreshKgFromAmount,
+} from '../../ground/index.ts';
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../../../refusals/input-error.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import { MULCH_KINDS } from '../../ground/materials/material.ts';
-import type { BedBooks } from '../../bed/books/bed-books.ts';
+import type { BedBooks } from '../../bed/index.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 import { AMOUNT_UNITS, MOST_YEARS } from '../../../records/vocabulary.ts';
-import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
 
 export const HABIT_ACT_TYPES = ['lay', 'grow', 'feed', 'pull'] as const;
 

@@ -1,4 +1,4 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber } from '../../ground/index.ts';
 
 const DAYS_PER_YEAR = 365.25;
 

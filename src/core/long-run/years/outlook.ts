@@ -1,5 +1,5 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { withoutMaterials, type BedScenario } from '../../model/simulation/scenario.ts';
+import type { DayNumber } from '../../ground/index.ts';
+import { type BedScenario, withoutMaterials } from '../../model/index.ts';
 import { runYears, type YearPoint } from './run-years.ts';
 
 /** What the soil holds so many years from today, per m2. */

@@ -1,29 +1,31 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { total } from '../../ground/numerics/total.ts';
-import { CARBON_LEFT_AFTER_100_YEARS } from '../../yard/char/permanence.ts';
+import { type DayNumber, total } from '../../ground/index.ts';
+import { CARBON_LEFT_AFTER_100_YEARS } from '../../yard/index.ts';
 import {
+  BALANCE_COUNT,
+  type Bed,
+  type BedRun,
+  type BedScenario,
+  type CohortOpening,
+  FLOW_COUNT,
+  type FedCarbon,
   carbonLaid,
   carbonOfRoots,
   carbonToAir,
+  foldCohorts,
+  freshCarbon,
+  mulchHeightCm,
   nitrogenBought,
   nitrogenGiven,
   nitrogenLaid,
   nitrogenLost,
-} from '../../model/ledger/flow-sums.ts';
-import { FLOW_COUNT } from '../../model/ledger/flows.ts';
-import { readPostings } from '../../model/ledger/postings.ts';
+  openingOf,
+  readBalances,
+  readPostings,
+  reportSoil,
+  runTo,
+  startRun,
+} from '../../model/index.ts';
 import { outlookDays } from './outlook-days.ts';
-import type { Bed } from '../../model/simulation/bed.ts';
-import { BALANCE_COUNT, readBalances } from '../../model/simulation/books.ts';
-import { freshCarbon } from '../../model/simulation/cohort.ts';
-import type { FedCarbon } from '../../model/opinions/carbon-feed.ts';
-import type { CohortOpening } from '../../model/simulation/cohort-opening.ts';
-import { openingOf } from '../../model/simulation/events.ts';
-import { foldCohorts } from '../../model/simulation/fold-cohorts.ts';
-import { mulchHeightCm } from '../../model/simulation/report.ts';
-import { reportSoil } from '../../model/simulation/soil-report.ts';
-import { runTo, startRun, type BedRun } from '../../model/simulation/run.ts';
-import type { BedScenario } from '../../model/simulation/scenario.ts';
 
 /** What a bed holds on the same day of a coming year, per m2; what happened is that of the year before that day. */
 export interface YearPoint {

@@ -1,5 +1,5 @@
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
-import { bracketedRoot } from '../../ground/numerics/bracketed-root.ts';
+import { bracketedRoot } from '../../ground/index.ts';
 import type { YearPoint } from './run-years.ts';
 
 /** What somebody wants to have reached. */

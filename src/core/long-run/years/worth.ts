@@ -1,10 +1,13 @@
-import { effortFor } from '../../bed/build-ups/effort.ts';
+import { effortFor } from '../../bed/index.ts';
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import { phosphorusFractionDryBasis, potassiumFractionDryBasis } from '../../ground/materials/nutrients.ts';
+import {
+  type FindMaterial,
+  LITRES_PER_CUBIC_METRE,
+  phosphorusFractionDryBasis,
+  potassiumFractionDryBasis,
+} from '../../ground/index.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { Habit, LayAct } from '../../../records/habit.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
 import { massOfLay, yearsOfAct } from './habit.ts';
 import { nutrientsHeldMol, waterHeldMm, type MoreHeld } from './held-more.ts';
 import type { YearPoint } from './run-years.ts';

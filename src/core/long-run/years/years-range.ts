@@ -1,5 +1,5 @@
-import { bandShares, quantileSorted } from '../../ground/numerics/ranks.ts';
-import { type Band, type Spread } from '../../bed/projection/likely-range.ts';
+import { bandShares, quantileSorted } from '../../ground/index.ts';
+import type { Band, Spread } from '../../bed/index.ts';
 import type { YearPoint } from './run-years.ts';
 
 /** What can be told of a year as one figure. */

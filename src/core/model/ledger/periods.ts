@@ -1,4 +1,4 @@
-import { calendarDateOf, dayNumberOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, calendarDateOf, dayNumberOf } from '../../ground/index.ts';
 
 export const PERIOD_KINDS = ['month', 'season', 'year', 'all'] as const;
 export type PeriodKind = (typeof PERIOD_KINDS)[number];

@@ -1,4 +1,4 @@
-import { total } from '../../ground/numerics/total.ts';
+import { total } from '../../ground/index.ts';
 import {
   ASH_ACCOUNTS,
   ASH_SINKS,

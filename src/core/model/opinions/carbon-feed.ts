@@ -1,6 +1,5 @@
-import { calendarDateOf, dayNumberOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, type MaterialKind, calendarDateOf, dayNumberOf } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
 
 /** What models of soil carbon that know nothing of layers and nitrogen are told of a bed. Carbon in g/m2. */
 export interface OpinionSetting {

@@ -1,11 +1,11 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
 import {
+  type MaterialKind,
   maximumDeficitPer23Cm,
   moistureModifier,
   respiredPerKept,
   temperatureModifier,
-} from '../../ground/climate/modifiers.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
+} from '../../ground/index.ts';
 import { byMonth, type OpinionSetting } from './carbon-feed.ts';
 
 /**

@@ -1,5 +1,4 @@
-import type { MaterialKind } from '../../ground/materials/material.ts';
-import { clamp } from '../../ground/numerics/interpolation.ts';
+import { type MaterialKind, clamp } from '../../ground/index.ts';
 import type { OpinionSetting } from './carbon-feed.ts';
 import { monthlyRateModifiers } from './five-pools.ts';
 

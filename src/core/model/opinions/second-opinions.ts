@@ -1,4 +1,4 @@
-import { calendarDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, calendarDateOf } from '../../ground/index.ts';
 import { organicCarbon, inertCarbon } from '../simulation/bed.ts';
 import type { BedScenario } from '../simulation/scenario.ts';
 import type { FedCarbon, OpinionSetting } from './carbon-feed.ts';

@@ -1,5 +1,5 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
+import type { MaterialKind } from '../../ground/index.ts';
 import type { OpinionSetting } from './carbon-feed.ts';
 import { monthlyRateModifiers } from './five-pools.ts';
 

@@ -1,8 +1,5 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { clayFactor, maximumDeficitPer23Cm } from '../../ground/climate/modifiers.ts';
+import { type DayNumber, clamp, clayFactor, lostShare, maximumDeficitPer23Cm } from '../../ground/index.ts';
 import { openPostings, copyPostings, type Postings } from '../ledger/postings.ts';
-import { lostShare } from '../../ground/numerics/exponential-loss.ts';
-import { clamp } from '../../ground/numerics/interpolation.ts';
 import { copyCohort, emptyCohort, type Cohort } from './cohort.ts';
 import { copyCrop, emptyCrop, type Crop } from './crop.ts';
 import { Modifiers, type DecayClass } from './decay-classes.ts';

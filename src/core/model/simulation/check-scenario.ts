@@ -1,8 +1,6 @@
 import { EXPOSURES } from '../../../records/vocabulary.ts';
-import { LARGEST_SEED, type SeededWeather } from '../../ground/climate/seeded-weather.ts';
+import { LARGEST_SEED, type Material, type SeededWeather, checkMaterial } from '../../ground/index.ts';
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../../../refusals/input-error.ts';
-import { checkMaterial } from '../../ground/materials/check-material.ts';
-import { type Material } from '../../ground/materials/material.ts';
 import { residueId } from './events.ts';
 import {
   CONTACT_ZONE_CM,

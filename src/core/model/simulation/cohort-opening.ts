@@ -1,7 +1,5 @@
 import type { CharTemperature } from '../../../records/vocabulary.ts';
-import { clamp } from '../../ground/numerics/interpolation.ts';
-import { total } from '../../ground/numerics/total.ts';
-import type { Material, MaterialKind } from '../../ground/materials/material.ts';
+import { type Material, type MaterialKind, clamp, total } from '../../ground/index.ts';
 import type { ModelParameters } from './parameters.ts';
 
 /** What one application brings, g/m2 in a bed and g in a pile. Seven pools in the order of POOL_NAMES. */

@@ -1,4 +1,4 @@
-import type { MaterialKind } from '../../ground/materials/material.ts';
+import type { MaterialKind } from '../../ground/index.ts';
 import type { CohortOpening } from './cohort-opening.ts';
 import { DecayClass } from './decay-classes.ts';
 import { DecayPart, MineralAccount } from './decay-part.ts';

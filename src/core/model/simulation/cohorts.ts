@@ -1,8 +1,6 @@
 import type { Exposure } from '../../../records/vocabulary.ts';
-import { clamp } from '../../ground/numerics/interpolation.ts';
-import { total } from '../../ground/numerics/total.ts';
+import { type MaterialKind, clamp, total } from '../../ground/index.ts';
 import type { Postings } from '../ledger/postings.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
 import type { Bed } from './bed.ts';
 import {
   ammoniaProneShare,

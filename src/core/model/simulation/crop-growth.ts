@@ -1,7 +1,5 @@
-import { airTemperatureC, sumOverDays } from '../../ground/climate/weather.ts';
+import { type DayNumber, airTemperatureC, smoothStep, sumOverDays } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { smoothStep } from '../../ground/numerics/interpolation.ts';
 import type { ModelParameters } from './parameters.ts';
 import { CONTACT_ZONE_CM, type CropPlan } from './scenario.ts';
 

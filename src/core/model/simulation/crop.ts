@@ -1,4 +1,4 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber } from '../../ground/index.ts';
 import type { CropPlan } from './scenario.ts';
 
 /** A crop standing, or that stood, on a bed. The number fields start as NaN so that engines keep them as doubles. */

@@ -1,4 +1,4 @@
-import { lostShare } from '../../ground/numerics/exponential-loss.ts';
+import { lostShare } from '../../ground/index.ts';
 import type { ModelParameters } from './parameters.ts';
 
 /** Whose warmth and moisture drive the decay of a part: the contact zone, the root zone, or the air over wet soil. */

@@ -1,5 +1,5 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
-import { clamp } from '../../ground/numerics/interpolation.ts';
+import { clamp } from '../../ground/index.ts';
 import type { Bed } from './bed.ts';
 import { openingFromDryMass, openingFromFreshMass, type CohortOpening } from './cohort-opening.ts';
 import { isOnSurface } from './cohort.ts';

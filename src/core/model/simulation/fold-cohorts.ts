@@ -1,4 +1,4 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber } from '../../ground/index.ts';
 import type { Bed, BedState } from './bed.ts';
 import { charCarbon, humusOnTop, isOnSurface, livingCarbon, POOL_NAMES, type Cohort } from './cohort.ts';
 

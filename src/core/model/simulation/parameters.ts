@@ -1,5 +1,5 @@
 import type { CharTemperature, Exposure } from '../../../records/vocabulary.ts';
-import { CHAR_MAJORITY_SHARE, type ParticleSize } from '../../ground/materials/material.ts';
+import { CHAR_MAJORITY_SHARE, type ParticleSize } from '../../ground/index.ts';
 
 /** Version of the model that docs/method.md describes. */
 export const MODEL_VERSION = 3;

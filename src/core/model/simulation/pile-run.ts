@@ -1,5 +1,5 @@
 import { openPostings, type Postings } from '../ledger/postings.ts';
-import { lostShare } from '../../ground/numerics/exponential-loss.ts';
+import { lostShare } from '../../ground/index.ts';
 import {
   carbonPools,
   emptyCohort,

@@ -1,9 +1,11 @@
-import { total } from '../../ground/numerics/total.ts';
-import { temperatureModifier } from '../../ground/climate/modifiers.ts';
+import {
+  type MaterialKind,
+  type SeededWeather,
+  temperatureModifier,
+  total,
+  weatherSeries,
+} from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import type { SeededWeather } from '../../ground/climate/seeded-weather.ts';
-import { weatherSeries } from '../../ground/climate/weather.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
 import { carbonPools, freshCarbon, nitrogenPools, POOL_NAMES, type Cohort } from './cohort.ts';
 import {
   feedCarbonToNitrogen,

@@ -1,5 +1,4 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { total } from '../../ground/numerics/total.ts';
+import { type DayNumber, total } from '../../ground/index.ts';
 import type { Bed } from './bed.ts';
 import {
   drawnNitrogen,

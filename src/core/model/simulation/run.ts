@@ -1,5 +1,4 @@
-import { weatherSeries, type WeatherSeries } from '../../ground/climate/weather.ts';
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, type WeatherSeries, weatherSeries } from '../../ground/index.ts';
 import { bedConstants, BedState, copyState, createBed, SubStep, type Bed } from './bed.ts';
 import {
   BALANCE_COUNT,

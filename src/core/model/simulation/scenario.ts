@@ -1,9 +1,7 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber, Material, SeededWeather } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import type { MeasuredDay } from '../../../records/weather.ts';
 import type { Exposure } from '../../../records/vocabulary.ts';
-import type { SeededWeather } from '../../ground/climate/seeded-weather.ts';
-import type { Material } from '../../ground/materials/material.ts';
 import type { CohortOpening } from './cohort-opening.ts';
 import type { ParameterOverrides, SoilHistory } from './parameters.ts';
 

@@ -1,5 +1,4 @@
-import { dayNumberOf } from '../../ground/climate/calendar.ts';
-import type { Material } from '../../ground/materials/material.ts';
+import { type Material, dayNumberOf } from '../../ground/index.ts';
 import type { CohortOpening } from './cohort-opening.ts';
 import { DEFAULT_STEPS_PER_DAY, SOIL_DEFAULTS, type BedScenario } from './scenario.ts';
 

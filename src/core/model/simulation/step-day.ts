@@ -1,5 +1,4 @@
-import type { WeatherSeries } from '../../ground/climate/weather.ts';
-import { smoothStep } from '../../ground/numerics/interpolation.ts';
+import { type WeatherSeries, smoothStep } from '../../ground/index.ts';
 import type { Bed, SubStep } from './bed.ts';
 import { exchangeCharNitrogen } from './processes/char.ts';
 import { growCrops } from './processes/crop-uptake.ts';

@@ -1,4 +1,4 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import { isMark, isObservation } from '../journal/journal-kinds.ts';
 import type { Journaled, TaskMark } from '../../../records/journal.ts';
 import type { Check, Task } from './tasks.ts';

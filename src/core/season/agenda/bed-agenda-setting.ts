@@ -1,9 +1,5 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import type { BedStanding } from '../../bed/advice/bed-advice.ts';
-import type { PlantingDate } from '../../bed/advice/planting-dates.ts';
-import type { BedBooks } from '../../bed/books/bed-books.ts';
-import type { BedProjection } from '../../bed/projection/bed-projection.ts';
+import type { DayNumber, FindMaterial } from '../../ground/index.ts';
+import type { BedBooks, BedProjection, BedStanding, PlantingDate } from '../../bed/index.ts';
 
 /** What the tasks of a bed are worked out from. */
 export interface BedAgendaSetting {

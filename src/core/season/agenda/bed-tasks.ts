@@ -1,9 +1,12 @@
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
-import { harvestWaits } from '../../bed/advice/waits.ts';
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { groundWarnings, type GroundWarning } from '../../ground/climate/ground.ts';
-import { findCrop } from '../../ground/crops/crop-library.ts';
-import { plantedLater } from '../../bed/books/garden-books.ts';
+import { harvestWaits, plantedLater } from '../../bed/index.ts';
+import {
+  type DayNumber,
+  type GroundWarning,
+  dayNumberFromIso,
+  findCrop,
+  groundWarnings,
+} from '../../ground/index.ts';
 import type { BedKind } from '../../../records/vocabulary.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';

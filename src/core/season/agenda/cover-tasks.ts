@@ -1,5 +1,5 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { atEndOf, type BedSample } from '../../bed/projection/bed-projection.ts';
+import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
+import { type BedSample, atEndOf } from '../../bed/index.ts';
 import type { BedKind } from '../../../records/vocabulary.ts';
 import type { LayEntry } from '../../../records/entry.ts';
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';

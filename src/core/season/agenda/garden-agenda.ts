@@ -1,20 +1,21 @@
-import { bedStanding } from '../../bed/advice/bed-advice.ts';
-import { plantingDates } from '../../bed/advice/planting-dates.ts';
-import { rulesFor } from '../../bed/advice/schools.ts';
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import type { Brew } from '../../../records/journal.ts';
-import type { Lot } from '../../../records/lot.ts';
-import { looksAround, projectBed, telltaleDays } from '../../bed/projection/bed-projection.ts';
-import { bedScenario } from '../../bed/books/bed-scenario.ts';
 import {
+  type GardenRecords,
+  bedScenario,
+  bedStanding,
   booksOfBed,
   carriedForward,
+  looksAround,
   materialFinder,
+  plantingDates,
+  projectBed,
+  rulesFor,
   stockBooksOf,
-  type GardenRecords,
-} from '../../bed/books/garden-books.ts';
-import { LOT_HORIZON_DAYS, lotBrief } from '../../yard/stock/lot-outlook.ts';
-import { runStock, type StockRun } from '../../yard/stock/run-stock.ts';
+  telltaleDays,
+} from '../../bed/index.ts';
+import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
+import type { Brew } from '../../../records/journal.ts';
+import type { Lot } from '../../../records/lot.ts';
+import { LOT_HORIZON_DAYS, type StockRun, lotBrief, runStock } from '../../yard/index.ts';
 import { bedTasks } from './bed-tasks.ts';
 import { stockTasks, type LoggedMovement } from './stock-tasks.ts';
 import { AGENDA_AHEAD_DAYS, type Task } from './tasks.ts';

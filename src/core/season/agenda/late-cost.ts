@@ -1,9 +1,6 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { nitrogenFetchedBack, nitrogenToAir, nitrogenWashedOut } from '../../model/ledger/flow-sums.ts';
-import { projectBed, type BedProjection } from '../../bed/projection/bed-projection.ts';
-import { bedScenario } from '../../bed/books/bed-scenario.ts';
-import type { BedBooks } from '../../bed/books/bed-books.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
+import { type DayNumber, type FindMaterial, dayNumberFromIso } from '../../ground/index.ts';
+import { nitrogenFetchedBack, nitrogenToAir, nitrogenWashedOut } from '../../model/index.ts';
+import { type BedBooks, type BedProjection, bedScenario, projectBed } from '../../bed/index.ts';
 import type { LateCost } from './tasks.ts';
 
 /** How far the two runs are followed. */

@@ -1,12 +1,19 @@
-import { layingCautions, type Caution } from '../../bed/advice/cautions.ts';
-import { effortFor, totalEffort, type Effort } from '../../bed/build-ups/effort.ts';
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import type { GardenRecords } from '../../bed/books/garden-books.ts';
+import {
+  type Caution,
+  type Effort,
+  type GardenRecords,
+  effortFor,
+  layingCautions,
+  totalEffort,
+} from '../../bed/index.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  LITRES_PER_CUBIC_METRE,
+  dayNumberFromIso,
+} from '../../ground/index.ts';
 import type { LayEntry } from '../../../records/entry.ts';
-import { volumeL } from '../../yard/stock/lot-contents.ts';
-import type { TakenForBed } from '../../yard/stock/run-stock.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import { type TakenForBed, volumeL } from '../../yard/index.ts';
 
 /** One thing to carry: from where, onto which bed, in how many trips. */
 export interface LayingLine {

@@ -1,9 +1,7 @@
-import { findBrew } from '../../yard/brews/brew-recipes.ts';
-import { findChargeRecipe } from '../../yard/char/charge-recipes.ts';
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type LotBrief, findBrew, findChargeRecipe } from '../../yard/index.ts';
+import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import type { Brew } from '../../../records/journal.ts';
 import type { BurnMovement, MakeMovement, Movement } from '../../../records/movement.ts';
-import type { LotBrief } from '../../yard/stock/lot-outlook.ts';
 import { isWithinAgenda, type Task } from './tasks.ts';
 
 /** Movements with what only the yard's log knows of them. */

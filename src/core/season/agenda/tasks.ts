@@ -1,8 +1,7 @@
 import type { BrewId } from '../../../records/vocabulary.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Movement } from '../../../records/movement.ts';
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import type { GroundWarning } from '../../ground/climate/ground.ts';
+import type { DayNumber, GroundWarning } from '../../ground/index.ts';
 
 /** Groups by which a calendar can be thinned out. */
 export const TASK_GROUPS = ['laying', 'feeding', 'growing', 'yard', 'watching', 'testing'] as const;

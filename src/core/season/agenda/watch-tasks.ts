@@ -1,6 +1,5 @@
-import { ashGate } from '../../yard/ash/ash-gate.ts';
-import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { nextSeasonDay } from '../../ground/climate/ground.ts';
+import { ashGate } from '../../yard/index.ts';
+import { type DayNumber, calendarDateOf, dayNumberFromIso, nextSeasonDay } from '../../ground/index.ts';
 import type { LayEntry } from '../../../records/entry.ts';
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
 import type { Check, Task } from './tasks.ts';

@@ -1,4 +1,4 @@
-import { calendarDateOf, dayNumberFromIso } from '../../ground/climate/calendar.ts';
+import { calendarDateOf, dayNumberFromIso } from '../../ground/index.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { Entry } from '../../../records/entry.ts';

@@ -1,9 +1,8 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { isWetMonth } from '../../ground/climate/ground.ts';
+import { type DayNumber, isWetMonth } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import { SQUEEZES, type Squeeze, VIGORS, type LeafStep, type Vigor } from '../../../records/vocabulary.ts';
 import type { Observed } from '../../../records/journal.ts';
-import type { BedSample } from '../../bed/projection/bed-projection.ts';
+import type { BedSample } from '../../bed/index.ts';
 
 /** How what was seen stands to what the model expected that day. */
 export type Verdict = 'asExpected' | 'better' | 'worse';

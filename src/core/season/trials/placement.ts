@@ -1,4 +1,4 @@
-import { seededStream } from '../../ground/numerics/seeded-stream.ts';
+import { seededStream } from '../../ground/index.ts';
 import type { Trial } from '../../../records/journal.ts';
 
 /** One plot, corner or pot: its place, and what it gets. */

@@ -1,11 +1,15 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, findLibraryMaterial } from '../../ground/index.ts';
 import { InputError } from '../../../refusals/input-error.ts';
-import type { FlowName } from '../../model/ledger/flows.ts';
-import { copyPostings, openPostings } from '../../model/ledger/postings.ts';
-import { findLibraryMaterial } from '../../ground/materials/library.ts';
+import {
+  type BedScenario,
+  type FlowName,
+  copyPostings,
+  endingOn,
+  openPostings,
+  runTo,
+  startRun,
+} from '../../model/index.ts';
 import type { FiguresBasis } from '../../../records/material.ts';
-import { runTo, startRun } from '../../model/simulation/run.ts';
-import { endingOn, type BedScenario } from '../../model/simulation/scenario.ts';
 
 /** Of the humus made under a layer, this much comes up with the shovel (set here). */
 export const LIFTED_HUMUS_SHARE = 0.8;

@@ -1,16 +1,17 @@
-import { dayNumberFromIso, isoDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
-import { nextSeasonDay } from '../../ground/climate/ground.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  MULCH_KINDS,
+  dayNumberFromIso,
+  findCrop,
+  isoDateOf,
+  nextSeasonDay,
+} from '../../ground/index.ts';
 import type { YearChoice } from '../../../records/vocabulary.ts';
-import type { BedBooks } from '../../bed/books/bed-books.ts';
+import { type BedBooks, atEndOf, bedScenario, leastDoses, projectBed } from '../../bed/index.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import { MULCH_KINDS } from '../../ground/materials/material.ts';
-import { atEndOf, projectBed } from '../../bed/projection/bed-projection.ts';
-import { bedScenario } from '../../bed/books/bed-scenario.ts';
-import { findCrop } from '../../ground/crops/crop-library.ts';
-import { endingOn, type BedScenario, type CropPlan } from '../../model/simulation/scenario.ts';
-import { leastDoses } from '../../bed/supplement/least-doses.ts';
+import { type BedScenario, type CropPlan, endingOn } from '../../model/index.ts';
 
 /** What a choice at the year's end leads to, per m2. */
 export interface ChoiceOutcome {

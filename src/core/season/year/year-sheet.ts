@@ -1,28 +1,35 @@
-import { dayNumberFromIso, dayNumberOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import {
+  type DayNumber,
+  dayNumberFromIso,
+  dayNumberOf,
+  mineralNitrogenGPerM2,
+  total,
+} from '../../ground/index.ts';
 import type { Observation } from '../../../records/journal.ts';
-import type { BedBooks } from '../../bed/books/bed-books.ts';
-import type { SoilTestEntry } from '../../../records/entry.ts';
-import { expectationOf, type Expectation } from '../journal/expectation.ts';
-import type { AshParty, CarbonParty, NitrogenParty } from '../../model/ledger/accounts.ts';
 import {
-  ashStatement,
-  carbonStatement,
-  nitrogenStatement,
-  type Statement,
-} from '../../model/ledger/statement.ts';
-import { total } from '../../ground/numerics/total.ts';
-import {
+  type BedBooks,
+  type BedProjection,
+  type CropOutcome,
   atEndOf,
   projectBed,
   sampleOn,
-  type BedProjection,
-  type CropOutcome,
-} from '../../bed/projection/bed-projection.ts';
-import { openingOf } from '../../model/simulation/events.ts';
-import { withOverrides } from '../../model/simulation/parameters.ts';
-import { startRun } from '../../model/simulation/run.ts';
-import { CONTACT_ZONE_CM, type BedScenario } from '../../model/simulation/scenario.ts';
-import { mineralNitrogenGPerM2 } from '../../ground/units/soil-nitrogen.ts';
+} from '../../bed/index.ts';
+import type { SoilTestEntry } from '../../../records/entry.ts';
+import { expectationOf, type Expectation } from '../journal/expectation.ts';
+import {
+  type AshParty,
+  type BedScenario,
+  CONTACT_ZONE_CM,
+  type CarbonParty,
+  type NitrogenParty,
+  type Statement,
+  ashStatement,
+  carbonStatement,
+  nitrogenStatement,
+  openingOf,
+  startRun,
+  withOverrides,
+} from '../../model/index.ts';
 
 /** Something laid in the year, as it came, g/m2. */
 export interface PutIn {

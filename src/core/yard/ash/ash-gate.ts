@@ -1,6 +1,10 @@
-import { calendarDateOf, dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
-import { isSouthern } from '../../ground/climate/climate.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  calendarDateOf,
+  dayNumberFromIso,
+  isSouthern,
+} from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';

@@ -1,12 +1,12 @@
-import { findLibraryMaterial } from '../../ground/materials/library.ts';
-import { potassiumFractionDryBasis } from '../../ground/materials/nutrients.ts';
 import {
   LITRES_PER_CUP,
   LITRES_PER_GALLON,
   LITRES_PER_QUART,
   LITRES_PER_TABLESPOON,
-} from '../../ground/units/volume.ts';
-import { SQUARE_METRES_PER_SQUARE_FOOT } from '../../ground/units/area.ts';
+  SQUARE_METRES_PER_SQUARE_FOOT,
+  findLibraryMaterial,
+  potassiumFractionDryBasis,
+} from '../../ground/index.ts';
 
 const ASH_G_PER_L = findLibraryMaterial('wood_ash')!.bulkDensityKgPerM3;
 

@@ -1,16 +1,15 @@
 import type { BrewId } from '../../../records/vocabulary.ts';
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
-import { findLibraryMaterial } from '../../ground/materials/library.ts';
-import { total } from '../../ground/numerics/total.ts';
-import { openingFromFreshMass } from '../../model/simulation/cohort-opening.ts';
-import { withOverrides } from '../../model/simulation/parameters.ts';
 import {
   LITRES_PER_CUBIC_METRE,
   LITRES_PER_CUP,
   LITRES_PER_GALLON,
   LITRES_PER_TABLESPOON,
   LITRES_PER_TEASPOON,
-} from '../../ground/units/volume.ts';
+  findLibraryMaterial,
+  total,
+} from '../../ground/index.ts';
+import { openingFromFreshMass, withOverrides } from '../../model/index.ts';
 
 /** What goes into a litre of the finished brew, L; ids of the library, or words of their own for what is in none. */
 interface Share {

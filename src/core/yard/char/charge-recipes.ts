@@ -1,5 +1,5 @@
 import { requireNumber } from '../../../refusals/input-error.ts';
-import { LITRES_PER_CUP, LITRES_PER_GALLON } from '../../ground/units/volume.ts';
+import { LITRES_PER_CUP, LITRES_PER_GALLON } from '../../ground/index.ts';
 import type { ChargeRecipeId, CharFineness } from '../../../records/vocabulary.ts';
 
 /** What goes to a litre of char, L. */

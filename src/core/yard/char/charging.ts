@@ -1,9 +1,7 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, findLibraryMaterial, total } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import type { ChargeRecipeId } from '../../../records/vocabulary.ts';
-import { findLibraryMaterial } from '../../ground/materials/library.ts';
-import { total } from '../../ground/numerics/total.ts';
-import { PARAMETER_TABLE, withOverrides } from '../../model/simulation/parameters.ts';
+import { PARAMETER_TABLE, withOverrides } from '../../model/index.ts';
 import { ageLot } from '../stock/age-lot.ts';
 import type { LotFigures } from '../stock/lot-figures.ts';
 import { contentsOfMaterial, together, type LotContents } from '../stock/lot-contents.ts';

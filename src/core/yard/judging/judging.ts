@@ -1,6 +1,6 @@
 import type { Squeeze } from '../../../records/vocabulary.ts';
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import { LITRES_PER_CUBIC_METRE } from '../../ground/index.ts';
 
 /** Bulk density, kg/m3, from a bucket on a scale. Throws InputError naming the field. */
 export function bulkDensityFromBucket(grossKg: number, emptyKg: number, bucketL: number): number {

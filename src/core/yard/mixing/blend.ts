@@ -1,6 +1,4 @@
-import type { Material } from '../../ground/materials/material.ts';
-import { total } from '../../ground/numerics/total.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import { LITRES_PER_CUBIC_METRE, type Material, total } from '../../ground/index.ts';
 
 /** One thing in a mix. */
 export interface BlendPart {

@@ -1,6 +1,4 @@
-import type { LibraryMaterial, Material } from '../../ground/materials/material.ts';
-import { total } from '../../ground/numerics/total.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import { LITRES_PER_CUBIC_METRE, type LibraryMaterial, type Material, total } from '../../ground/index.ts';
 import { blend, carbonPerFreshKg, nitrogenPerFreshKg, type Blend } from './blend.ts';
 
 /** So many buckets of a material. */

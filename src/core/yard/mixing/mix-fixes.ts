@@ -1,5 +1,4 @@
-import { findLibraryMaterial } from '../../ground/materials/library.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import { LITRES_PER_CUBIC_METRE, findLibraryMaterial } from '../../ground/index.ts';
 import { nitrogenToAddG, type Blend } from './blend.ts';
 import type { MixMiss } from './mix-miss.ts';
 import { partnerMassForMoistureKg, partnerMassKg } from './two-materials.ts';

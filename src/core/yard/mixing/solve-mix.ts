@@ -1,13 +1,13 @@
 import type { MixMiss, Aim } from './mix-miss.ts';
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
-import type { Material } from '../../ground/materials/material.ts';
-import type {
-  LinearProgram,
-  LinearRow,
-  LinearVariable,
-  SolveLinearProgram,
-} from '../../ground/numerics/linear-program.ts';
-import { LITRES_PER_CUBIC_METRE } from '../../ground/units/volume.ts';
+import {
+  LITRES_PER_CUBIC_METRE,
+  type LinearProgram,
+  type LinearRow,
+  type LinearVariable,
+  type Material,
+  type SolveLinearProgram,
+} from '../../ground/index.ts';
 import { blend, carbonPerFreshKg, nitrogenPerFreshKg, type Blend } from './blend.ts';
 import { fixesFor, type MixFix } from './mix-fixes.ts';
 

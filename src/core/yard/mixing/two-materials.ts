@@ -1,4 +1,4 @@
-import type { Material } from '../../ground/materials/material.ts';
+import type { Material } from '../../ground/index.ts';
 import { carbonPerFreshKg, nitrogenPerFreshKg, type Blend } from './blend.ts';
 
 /**

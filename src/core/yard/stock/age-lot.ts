@@ -1,21 +1,19 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
 import type { Treatment } from '../../../records/lot.ts';
-import type { DayNumber } from '../../ground/climate/calendar.ts';
-import { temperatureModifier } from '../../ground/climate/modifiers.ts';
-import { lostShare } from '../../ground/numerics/exponential-loss.ts';
-import type { ModelParameters } from '../../model/simulation/parameters.ts';
+import { type DayNumber, lostShare, temperatureModifier } from '../../ground/index.ts';
 import {
+  type ModelParameters,
+  PILE_STEPS_PER_DAY,
+  type RunningPile,
   agePileSubStep,
   ammoniaLostG,
   carbonRespiredG,
   drawMineralNitrogen,
-  mineralizedG,
   mineralNitrogenOf,
+  mineralizedG,
   poolsOf,
   startPile,
-  type RunningPile,
-} from '../../model/simulation/pile-run.ts';
-import { PILE_STEPS_PER_DAY } from '../../model/simulation/scenario.ts';
+} from '../../model/index.ts';
 import {
   airFactor,
   heapTemperatureC,

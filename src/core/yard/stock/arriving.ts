@@ -1,8 +1,10 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  type Material,
+  massFreshKgFromAmount,
+} from '../../ground/index.ts';
 import { InputError, requireNumber, type FieldPath } from '../../../refusals/input-error.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import type { Material } from '../../ground/materials/material.ts';
-import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
 import { ageLot } from './age-lot.ts';
 import {
   atBulkDensity,

@@ -1,10 +1,7 @@
 import type { CharTemperature, AmountUnit } from '../../../records/vocabulary.ts';
 import { InputError, requireNumber, type FieldPath } from '../../../refusals/input-error.ts';
-import type { Material } from '../../ground/materials/material.ts';
-import { findLibraryMaterial } from '../../ground/materials/library.ts';
-import { total } from '../../ground/numerics/total.ts';
-import type { ModelParameters } from '../../model/simulation/parameters.ts';
-import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
+import { type Material, findLibraryMaterial, massFreshKgFromAmount, total } from '../../ground/index.ts';
+import type { ModelParameters } from '../../model/index.ts';
 import { carbonG, contentsOfMaterial, dryG, nitrogenG, type LotContents } from './lot-contents.ts';
 
 export const RAW_CHAR_ID = 'biochar_raw';

@@ -1,4 +1,4 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import { hotPhase, type HotPhase } from './hot-phase.ts';
 import type { TemperatureReading } from './keeping.ts';
 import type { ReadinessSign } from '../../../records/vocabulary.ts';

@@ -1,4 +1,4 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber } from '../../ground/index.ts';
 import type { TemperatureReading } from './keeping.ts';
 
 /** The temperature the rules go by, degrees C. */

@@ -1,10 +1,8 @@
 import type { Treatment } from '../../../records/lot.ts';
 import type { Keeping } from '../../../records/vocabulary.ts';
-import { calendarDateOf, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, airTemperatureC, calendarDateOf, clamp } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import { airTemperatureC } from '../../ground/climate/weather.ts';
-import { clamp } from '../../ground/numerics/interpolation.ts';
-import type { ModelParameters } from '../../model/simulation/parameters.ts';
+import type { ModelParameters } from '../../model/index.ts';
 
 /** A probe put into the heap. */
 export interface TemperatureReading {

@@ -1,7 +1,11 @@
-import { withOverrides } from '../../model/simulation/parameters.ts';
-import { drawnNitrogen, releasedNitrogen } from '../../model/simulation/cohort.ts';
-import { runTo, startRun } from '../../model/simulation/run.ts';
-import { seasonTrial } from '../../model/simulation/season-trial.ts';
+import {
+  drawnNitrogen,
+  releasedNitrogen,
+  runTo,
+  seasonTrial,
+  startRun,
+  withOverrides,
+} from '../../model/index.ts';
 import { dryG, nitrogenG, scaled, type LotContents } from './lot-contents.ts';
 import { openingOfContents } from './lot-figures.ts';
 

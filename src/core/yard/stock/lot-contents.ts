@@ -1,10 +1,12 @@
 import { CHAR_TEMPERATURES, type CharTemperature } from '../../../records/vocabulary.ts';
-import { type Material, type MaterialKind } from '../../ground/materials/material.ts';
-import { phosphorusFractionDryBasis, potassiumFractionDryBasis } from '../../ground/materials/nutrients.ts';
-import { total } from '../../ground/numerics/total.ts';
-import { openingFromDryMass } from '../../model/simulation/cohort-opening.ts';
-import type { ModelParameters } from '../../model/simulation/parameters.ts';
-import type { PileCohort } from '../../model/simulation/pile-run.ts';
+import {
+  type Material,
+  type MaterialKind,
+  phosphorusFractionDryBasis,
+  potassiumFractionDryBasis,
+  total,
+} from '../../ground/index.ts';
+import { type ModelParameters, type PileCohort, openingFromDryMass } from '../../model/index.ts';
 
 /**
  * What a lot holds of one thing that went in, g for the whole lot. Carbon and nitrogen move as the pile mode of the

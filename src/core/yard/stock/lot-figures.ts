@@ -1,11 +1,11 @@
-import type { Material, MaterialKind } from '../../ground/materials/material.ts';
-import { total } from '../../ground/numerics/total.ts';
+import { type Material, type MaterialKind, total } from '../../ground/index.ts';
 import {
+  type CohortOpening,
+  type ModelParameters,
+  PARAMETER_TABLE,
   feedCarbonToNitrogen,
   microbialCnForFeed,
-  type CohortOpening,
-} from '../../model/simulation/cohort-opening.ts';
-import { PARAMETER_TABLE, type ModelParameters } from '../../model/simulation/parameters.ts';
+} from '../../model/index.ts';
 import {
   carbonG,
   charTemperatureOf,

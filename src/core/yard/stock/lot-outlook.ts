@@ -1,7 +1,6 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber, MaterialKind } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import type { MaterialKind } from '../../ground/materials/material.ts';
-import { withOverrides } from '../../model/simulation/parameters.ts';
+import { withOverrides } from '../../model/index.ts';
 import { heapTemperatureC, type TemperatureReading } from './keeping.ts';
 import { lockUpPower, type LockUpPower } from './lock-up-power.ts';
 import { isEmpty, type LotContents } from './lot-contents.ts';

@@ -1,6 +1,5 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber, FindMaterial } from '../../ground/index.ts';
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../../../refusals/input-error.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
 import { type AmountUnit, KEEPINGS } from '../../../records/vocabulary.ts';
 import type {
   BurnMovement,

@@ -1,4 +1,4 @@
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import type { DayNumber } from '../../ground/index.ts';
 import type { LotHistory } from './run-stock.ts';
 import type { LineCause, LotLine } from './stock-ledger.ts';
 

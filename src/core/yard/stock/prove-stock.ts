@@ -1,5 +1,4 @@
-import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
+import { type FindMaterial, dayNumberFromIso } from '../../ground/index.ts';
 import { runStock, type StockBooks, type StockRun } from './run-stock.ts';
 
 /**

@@ -1,10 +1,9 @@
-import { dayNumberFromIso, type DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, type FindMaterial, dayNumberFromIso } from '../../ground/index.ts';
 import { InputError, requireNumber, type FieldPath } from '../../../refusals/input-error.ts';
 import type { Site } from '../../../records/garden.ts';
 import type { BedTake, Movement } from '../../../records/movement.ts';
 import type { Lot } from '../../../records/lot.ts';
-import type { FindMaterial } from '../../ground/materials/find-material.ts';
-import { withOverrides } from '../../model/simulation/parameters.ts';
+import { withOverrides } from '../../model/index.ts';
 import { freshKg, type LotContents } from './lot-contents.ts';
 import { figuresOf } from './lot-figures.ts';
 import { carryOutMovement, type BurnResult } from './movements.ts';

@@ -1,11 +1,9 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import type { Treatment, Lot } from '../../../records/lot.ts';
-import type { DayNumber } from '../../ground/climate/calendar.ts';
+import { type DayNumber, massFreshKgFromAmount, total } from '../../ground/index.ts';
 import { InputError, type FieldPath } from '../../../refusals/input-error.ts';
-import { total } from '../../ground/numerics/total.ts';
-import type { ModelParameters } from '../../model/simulation/parameters.ts';
-import { massFreshKgFromAmount } from '../../ground/units/amount.ts';
+import type { ModelParameters } from '../../model/index.ts';
 import { ageLot } from './age-lot.ts';
 import type { TemperatureReading } from './keeping.ts';
 import {

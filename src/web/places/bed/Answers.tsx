@@ -1,8 +1,8 @@
 import { Button, Select } from 'antd';
-import { memo, useMemo, useState } from 'react';
+import { memo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenRecord } from '../../../records/garden.ts';
-import { FEED_PRODUCTS } from '../../../core/bed/supplement/feed-products.ts';
+import { FEED_PRODUCTS } from '../../../core/bed/index.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
 import {
@@ -16,7 +16,7 @@ import type { Measures } from '../../../words/measures.ts';
 import { SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from '../../../words/workings-words.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
-import { useFailureNotice } from '../shell/use-failure-notice.tsx';
+import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { chosenProduct } from './chosen-product.ts';
 import { HowWorkedOut } from './HowWorkedOut.tsx';
 import { materialName } from '../../../words/record-names.ts';
@@ -38,8 +38,8 @@ type Question = 'lockUp' | 'feed' | 'planting';
 export const Answers = memo(function Answers(props: AnswersProps) {
   const { advice, garden, bed, names, measures, isStale, onCompareSchools } = props;
   const [asked, setAsked] = useState<Question | null>(null);
-  const product = useMemo(() => chosenProduct(garden, bed), [garden, bed]);
   if (!advice) return <p className="soft answers-waiting">Working out the answers …</p>;
+  const product = chosenProduct(garden, bed, advice.feedAvailability);
   const how = (question: Question) => () => setAsked(question);
   const workings = {
     lockUp: () => lockUpWorking(advice, names),

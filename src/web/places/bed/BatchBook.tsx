@@ -1,5 +1,5 @@
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
-import type { BedSample } from '../../../core/bed/projection/bed-projection.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
+import type { BedSample } from '../../../core/bed/index.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../../words/dates.ts';
 import { cell } from '../../../words/figures.ts';

@@ -3,7 +3,7 @@ import type { EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { BedForm } from '../garden/BedForm.tsx';
+import { BedForm } from '../../ui/garden/BedForm.tsx';
 import { BuildUpBand } from './BuildUpBand.tsx';
 import type { PostingForm } from './posting-form.ts';
 import { PlantingBand } from './PlantingBand.tsx';

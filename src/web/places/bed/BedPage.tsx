@@ -5,23 +5,23 @@ import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
-import { atEndOf, type BedSample } from '../../../core/bed/projection/bed-projection.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
+import { type BedSample, atEndOf } from '../../../core/bed/index.ts';
 import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { fixed } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, ESTIMATE } from '../../../words/words.ts';
-import '../garden/garden.css';
-import { FirstSteps } from '../guide/FirstSteps.tsx';
-import { LeaveGuard } from '../shell/LeaveGuard.tsx';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import '../../ui/garden/garden.css';
+import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
+import { LeaveGuard } from '../../app/LeaveGuard.tsx';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import { useUndo } from '../../app/use-undo.tsx';
 import './bed.css';
 import { BedBands, type OpenBand } from './BedBands.tsx';
 import { BedBody } from './BedBody.tsx';
-import { bedNames, growingWords, namedLayers } from './naming.ts';
+import { bedNames, growingWords, namedLayers } from '../../ui/garden/naming.ts';
 import { Outlook } from './Outlook.tsx';
 import { Postings } from './Postings.tsx';
 import { SaveBuildUp } from './SaveBuildUp.tsx';
@@ -29,7 +29,7 @@ import { SchoolsDrawer } from './SchoolsDrawer.tsx';
 import { SheetBar } from './SheetBar.tsx';
 import { useBedAnswers } from './use-bed-answers.ts';
 import { useLayerActions } from './use-layer-actions.ts';
-import { observationsOf } from '../log/observations-of.ts';
+import { observationsOf } from '../../ui/log/observations-of.ts';
 import { useLikelyRange } from './use-likely-range.ts';
 import type { Preview } from './use-posting.ts';
 import { useSheet } from './use-sheet.ts';
@@ -215,10 +215,11 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
         />
       </div>
       <p className="soft estimate">{ESTIMATE}</p>
-      {opened === 'schools' && (
+      {opened === 'schools' && answers.advice && (
         <SchoolsDrawer
           {...{ records, bed, measures }}
           names={bedNames(records)}
+          feedAvailability={answers.advice.feedAvailability}
           onClose={() => setOpened(null)}
         />
       )}

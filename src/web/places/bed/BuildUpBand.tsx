@@ -4,18 +4,22 @@ import type { BedRecord } from '../../../records/bed.ts';
 import type { BuildUpRecord } from '../../../records/build-up.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { BuildUp, BuildUpLayer, Purpose } from '../../../core/bed/build-ups/build-up.ts';
-import { plantableFrom } from '../../../core/bed/build-ups/build-up.ts';
-import { BUILD_UPS } from '../../../core/bed/build-ups/build-up-library.ts';
-import { effortOf, totalEffort } from '../../../core/bed/build-ups/effort.ts';
-import { layBuildUp } from '../../../core/bed/build-ups/lay-build-up.ts';
-import { isSouthern } from '../../../core/ground/climate/climate.ts';
-import { layingCautions } from '../../../core/bed/advice/cautions.ts';
-import { materialFinder } from '../../../core/bed/books/garden-books.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
+import {
+  BUILD_UPS,
+  type BuildUp,
+  type BuildUpLayer,
+  type Purpose,
+  effortOf,
+  layBuildUp,
+  layingCautions,
+  materialFinder,
+  plantableFrom,
+  totalEffort,
+} from '../../../core/bed/index.ts';
+import { CENTIMETRES_PER_INCH, isSouthern } from '../../../core/ground/index.ts';
 import { useRemoveBuildUp, useRestoreBuildUp } from '../../api/gardens.ts';
-import { Field } from '../../forms/Field.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { Field } from '../../ui/forms/Field.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import {
   BUILD_UP_NOTE_WORDS,
   BUILD_UP_WORDS,
@@ -26,9 +30,9 @@ import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
-import { useFailureNotice } from '../shell/use-failure-notice.tsx';
-import { useUndo } from '../shell/use-undo.tsx';
-import { materialOptions } from './material-options.ts';
+import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
+import { materialOptions } from '../../ui/materials/material-options.ts';
 import { materialName } from '../../../words/record-names.ts';
 
 interface BuildUpBandProps {

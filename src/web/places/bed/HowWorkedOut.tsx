@@ -1,7 +1,7 @@
 import { Drawer } from 'antd';
 import { ESTIMATE } from '../../../words/words.ts';
 import type { WorkingLine } from '../../../words/workings-words.ts';
-import { useOpening } from '../shell/use-opening.ts';
+import { useOpening } from '../../app/use-opening.ts';
 
 /** How an answer was worked out, with this bed's figures in the formulas and where each comes from. */
 export function HowWorkedOut({ lines, onClose }: { lines: readonly WorkingLine[]; onClose: () => void }) {

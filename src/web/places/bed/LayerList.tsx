@@ -1,9 +1,9 @@
 import { Button, Dropdown, Input } from 'antd';
 import { memo, useState } from 'react';
 import type { EntryRecord } from '../../../records/entry.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
+import { CENTIMETRES_PER_INCH } from '../../../core/ground/index.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { neighborOnTheDay } from './revision.ts';
 import type { LayerActions } from './use-layer-actions.ts';

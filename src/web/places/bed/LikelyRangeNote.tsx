@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { Button, Progress, Switch } from 'antd';
-import type { Learnt } from '../../../core/bed/learning/learnt.ts';
+import type { Learnt } from '../../../core/bed/index.ts';
 import type { BedNames } from '../../../words/advice-words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { learntSentences } from '../../../words/learnt-words.ts';

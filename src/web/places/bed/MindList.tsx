@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
 import { conflictInWords, waitInWords, type RecordNames } from '../../../words/conflict-words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { changesSoil, type OutlookYear } from '../../../core/long-run/years/outlook.ts';
+import { type OutlookYear, changesSoil } from '../../../core/long-run/index.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { HumusYears } from '../../charts/humus-years.tsx';
 import type { Measures } from '../../../words/measures.ts';

@@ -5,15 +5,15 @@ import type { PlantingRecord } from '../../../records/planting.ts';
 import { STARTS_AS, type StartsAs } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import {
+  CENTIMETRES_PER_INCH,
   CROP_LIBRARY,
+  type Crop,
   DEEPEST_COVER_CM,
   findCrop,
-  type Crop,
-} from '../../../core/ground/crops/crop-library.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
+} from '../../../core/ground/index.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
-import { Field } from '../../forms/Field.tsx';
-import { troublesOf } from '../../forms/troubles.ts';
+import { Field } from '../../ui/forms/Field.tsx';
+import { troublesOf } from '../../ui/forms/troubles.ts';
 import { shortDate } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
 import {

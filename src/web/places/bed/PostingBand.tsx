@@ -2,7 +2,7 @@ import { Button, Input, Segmented } from 'antd';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { Field } from '../../forms/Field.tsx';
+import { Field } from '../../ui/forms/Field.tsx';
 import type { Measures } from '../../../words/measures.ts';
 import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
 import { Cautions, Carried } from './PostingNotes.tsx';

@@ -1,13 +1,14 @@
+import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { Input, Segmented, Select } from 'antd';
 import { useMemo } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { type AmountUnit, SOIL_NITROGEN_UNITS } from '../../../records/vocabulary.ts';
-import type { Material, MaterialKind } from '../../../core/ground/materials/material.ts';
-import { Field } from '../../forms/Field.tsx';
+import type { Material, MaterialKind } from '../../../core/ground/index.ts';
+import { Field } from '../../ui/forms/Field.tsx';
 import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor, type Measures } from '../../../words/measures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
-import { materialOptions, ratioWords, stockOptions } from './material-options.ts';
-import { chosenLot, SEEN_CHIPS, type PostingForm } from './posting-form.ts';
+import { materialOptions, ratioWords, stockOptions } from '../../ui/materials/material-options.ts';
+import { chosenLot, type PostingForm } from './posting-form.ts';
 
 export interface NamedLayerChoice {
   readonly id: string;

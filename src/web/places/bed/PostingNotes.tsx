@@ -1,9 +1,8 @@
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
-import { feedingCautions, layingCautions, type Caution } from '../../../core/bed/advice/cautions.ts';
-import type { Material } from '../../../core/ground/materials/material.ts';
-import { amountFromMassFreshKg } from '../../../core/ground/units/amount.ts';
+import { type Caution, feedingCautions, layingCautions } from '../../../core/bed/index.ts';
+import { type Material, amountFromMassFreshKg } from '../../../core/ground/index.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';

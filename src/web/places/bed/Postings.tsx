@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
-import { findCrop } from '../../../core/ground/crops/crop-library.ts';
+import { findCrop } from '../../../core/ground/index.ts';
 import {
   useChangeEntry,
   useChangePlanting,
@@ -16,7 +16,7 @@ import { entryAsChange, plantingAsChange } from '../../api/as-change.ts';
 import { dayOf, fullDate, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 
 interface PostingsProps {
   readonly books: GardenBooks;

@@ -2,24 +2,24 @@ import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { materialFinder } from '../../../core/bed/books/garden-books.ts';
-import { atEndOf } from '../../../core/bed/projection/bed-projection.ts';
-import { MODEL_VERSION } from '../../../core/model/simulation/parameters.ts';
-import { amountFromMassFreshKg } from '../../../core/ground/units/amount.ts';
+import { atEndOf, materialFinder } from '../../../core/bed/index.ts';
+import { MODEL_VERSION } from '../../../core/model/index.ts';
+import { amountFromMassFreshKg } from '../../../core/ground/index.ts';
 import { BedSection } from '../../drawing/bed-section.tsx';
 import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { measuresOf, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../../words/words.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
 import './bed.css';
 import './print-sheet.css';
 import { chosenProduct } from './chosen-product.ts';
 import { sectionInWords } from './bed-words.ts';
-import { statementsOf, StatementTable } from './Ledger.tsx';
+import { StatementTable } from '../../ui/ledger/StatementTable.tsx';
+import { statementsOf } from './Ledger.tsx';
 import { MindList } from './MindList.tsx';
-import { bedNames, namedCrops, namedLayers, recordNames } from './naming.ts';
+import { bedNames, namedCrops, namedLayers, recordNames } from '../../ui/garden/naming.ts';
 import { layName } from '../../../words/record-names.ts';
 import { useBedAnswers, type BedAnswers } from './use-bed-answers.ts';
 
@@ -80,7 +80,7 @@ function WorkedSheet({
   const layers = namedLayers(sample, books.entries, books.plantings, books);
   const crops = namedCrops(sample, books.plantings);
   const names = bedNames(books);
-  const product = chosenProduct(books.garden, bed);
+  const product = chosenProduct(books.garden, bed, advice.feedAvailability);
   const { carbon, nitrogen } = statementsOf(answers.books, today, 'year');
   const spoken = [
     { title: 'Lock-up', answer: lockUpAnswer(advice, names, measures) },

@@ -4,9 +4,9 @@ import { buildUpDraft } from '../../../records/build-up.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import { useSaveBuildUp } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
-import { Field } from '../../forms/Field.tsx';
-import { troublesOf } from '../../forms/troubles.ts';
-import { useOpening } from '../shell/use-opening.ts';
+import { Field } from '../../ui/forms/Field.tsx';
+import { troublesOf } from '../../ui/forms/troubles.ts';
+import { useOpening } from '../../app/use-opening.ts';
 
 interface SaveBuildUpProps {
   readonly gardenId: string;

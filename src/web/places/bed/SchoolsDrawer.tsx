@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Drawer } from 'antd';
+import type { FeedAvailability } from '../../../core/bed/index.ts';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { SCHOOLS } from '../../../records/vocabulary.ts';
@@ -7,7 +8,7 @@ import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../.
 import type { Measures } from '../../../words/measures.ts';
 import { SAME_PHYSICS, SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
-import { useOpening } from '../shell/use-opening.ts';
+import { useOpening } from '../../app/use-opening.ts';
 import { chosenProduct } from './chosen-product.ts';
 
 interface SchoolsDrawerProps {
@@ -15,15 +16,23 @@ interface SchoolsDrawerProps {
   readonly bed: BedRecord;
   readonly names: BedNames;
   readonly measures: Measures;
+  readonly feedAvailability: FeedAvailability;
   readonly onClose: () => void;
 }
 
 /** What each school would advise for this bed, and why they differ. */
-export function SchoolsDrawer({ records, bed, names, measures, onClose }: SchoolsDrawerProps) {
+export function SchoolsDrawer({
+  records,
+  bed,
+  names,
+  measures,
+  feedAvailability,
+  onClose,
+}: SchoolsDrawerProps) {
   const { data } = useQuery(schoolsQuery(questionAbout(records, bed.id, records.today)));
   const { shut, ...opening } = useOpening(onClose);
   const { school: own } = records.garden;
-  const product = chosenProduct(records.garden, bed);
+  const product = chosenProduct(records.garden, bed, feedAvailability);
   return (
     <Drawer {...opening} title="Three schools on this bed" size={980} onClose={shut}>
       {!data ? (

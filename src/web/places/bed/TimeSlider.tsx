@@ -1,7 +1,7 @@
 import { CaretRightOutlined, PauseOutlined } from '@ant-design/icons';
 import { Button, Slider } from 'antd';
 import { memo, useEffect, useState } from 'react';
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
 import { fullDate, monthTick } from '../../../words/dates.ts';
 
 interface TimeSliderProps {

@@ -1,9 +1,5 @@
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
-import {
-  WANT_AHEAD_DAYS,
-  type BedProjection,
-  type BedSample,
-} from '../../../core/bed/projection/bed-projection.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
+import { type BedProjection, type BedSample, WANT_AHEAD_DAYS } from '../../../core/bed/index.ts';
 import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
 import { dateNear, fullDate } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';

@@ -1,13 +1,11 @@
 import { plantingDraft, type PlantingRecord } from '../../../records/planting.ts';
 import type { StartsAs } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import { isoDateOf, type DayNumber } from '../../../core/ground/climate/calendar.ts';
-import { findCrop } from '../../../core/ground/crops/crop-library.ts';
+import { type DayNumber, findCrop, isoDateOf } from '../../../core/ground/index.ts';
 import { orRefused, refusalSentence } from '../../../words/refusal-words.ts';
-import { checkRoom } from '../../../core/bed/books/planting-clash.ts';
-import { dayOfProgress } from '../../../core/model/simulation/crop-growth.ts';
-import { defaultParameters } from '../../../core/model/simulation/parameters.ts';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { checkRoom } from '../../../core/bed/index.ts';
+import { dayOfProgress, defaultParameters } from '../../../core/model/index.ts';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 

@@ -1,8 +1,9 @@
+import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { describe, expect, it } from 'vitest';
 import type { EntryRecord } from '../../../records/entry.ts';
 import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
 import { GRAMS_PER_OUNCE } from '../../../core/ground/units/mass.ts';
-import { emptyForm, formOf, readForm, SEEN_CHIPS, seenChips, type PostingForm } from './posting-form.ts';
+import { emptyForm, formOf, readForm, seenChips, type PostingForm } from './posting-form.ts';
 
 const METRIC = { centimetresPerUnit: 1, gramsPerUnit: 1 };
 const CUSTOMARY = { centimetresPerUnit: CENTIMETRES_PER_INCH, gramsPerUnit: GRAMS_PER_OUNCE };

@@ -1,11 +1,9 @@
+import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { entryDraft, type EntryDraft, type EntryRecord, type EntryType } from '../../../records/entry.ts';
 import type { MaterialDraft } from '../../../records/material.ts';
 import type { SoilNitrogenUnit, AmountUnit } from '../../../records/vocabulary.ts';
-import { numberFromText } from '../../forms/parse-number.ts';
-import { troublesOf } from '../../forms/troubles.ts';
-
-/** The choice of chips described by what can be seen of them, instead of a material of the list. */
-export const SEEN_CHIPS = 'seen-chips';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { troublesOf } from '../../ui/forms/troubles.ts';
 
 /** What has been typed and chosen so far, as typed. */
 export interface PostingForm {

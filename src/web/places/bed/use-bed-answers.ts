@@ -1,9 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { BedProjection } from '../../../core/bed/projection/bed-projection.ts';
-import type { OutlookYear } from '../../../core/long-run/years/outlook.ts';
-import type { MonthBooks } from '../../../core/bed/projection/month-books.ts';
+import type { BedProjection, MonthBooks } from '../../../core/bed/index.ts';
+import type { OutlookYear } from '../../../core/long-run/index.ts';
 import type { BedQuestion, FullAdvice, Worked } from '../../worker/core-worker.ts';
 import { adviceQuery, booksQuery, nearQuery, questionAbout, yearsQuery } from '../../worker/questions.ts';
 

@@ -1,6 +1,5 @@
-import type { DrawnOutcome } from '../../../core/bed/projection/drawn-outcome.ts';
+import { type DrawnOutcome, type LikelyRange, type RangePlan, likelyRange } from '../../../core/bed/index.ts';
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import { likelyRange, type LikelyRange, type RangePlan } from '../../../core/bed/projection/likely-range.ts';
 import type { Observation } from '../../../records/journal.ts';
 import type { BedQuestion, RangeSetUp } from '../../worker/core-worker.ts';
 import { ALL_DRAWS, drawAll, warmUp } from '../../worker/range-workers.ts';

@@ -1,24 +1,26 @@
+import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { useEffect, useMemo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryDraft, EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { MaterialDraft } from '../../../records/material.ts';
-import type { Material } from '../../../core/ground/materials/material.ts';
-import { massFreshKgFromAmount } from '../../../core/ground/units/amount.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
-import { GRAMS_PER_OUNCE } from '../../../core/ground/units/mass.ts';
+import {
+  CENTIMETRES_PER_INCH,
+  GRAMS_PER_OUNCE,
+  type Material,
+  massFreshKgFromAmount,
+} from '../../../core/ground/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { resolveMaterial } from './material-options.ts';
-import { DRAFT_ID } from './naming.ts';
-import { useStock } from '../stock/use-stock.ts';
+import { resolveMaterial } from '../../ui/materials/material-options.ts';
+import { DRAFT_ID } from '../../ui/garden/naming.ts';
+import { useStock } from '../../ui/stock/use-stock.ts';
 import {
   chosenLot,
   emptyForm,
   formOf,
   readForm,
-  SEEN_CHIPS,
   seenChips,
   type FormUnits,
   type PostingForm,

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { EntryRecord } from '../../../records/entry.ts';
 import { useReviseBed } from '../../api/gardens.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 import {
   afterEdit,
   edited,

@@ -4,9 +4,9 @@ import type { LayEntry } from '../../../records/entry.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { unitsFor, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
-import { Field } from '../../forms/Field.tsx';
-import { DateField, TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { Field } from '../../ui/forms/Field.tsx';
+import { DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import type { ReallyLaid } from './use-task-acts.ts';
 
 interface LaidFormProps {

@@ -1,9 +1,14 @@
 import { Button } from 'antd';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { AgendaItem } from '../../../core/season/agenda/agenda.ts';
-import { calendarDateOf, dayNumberOf, type DayNumber } from '../../../core/ground/climate/calendar.ts';
-import { COLD_SOIL_BELOW_C, isWetMonth } from '../../../core/ground/climate/ground.ts';
-import { airTemperatureC } from '../../../core/ground/climate/weather.ts';
+import type { AgendaItem } from '../../../core/season/index.ts';
+import {
+  COLD_SOIL_BELOW_C,
+  type DayNumber,
+  airTemperatureC,
+  calendarDateOf,
+  dayNumberOf,
+  isWetMonth,
+} from '../../../core/ground/index.ts';
 import { fullDate, monthAndYear } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { placeWords, TASK_GROUP_MARKS, taskWords } from '../../../words/task-words.ts';

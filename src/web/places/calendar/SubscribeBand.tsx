@@ -3,7 +3,7 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { sentencesOf } from '../../api/failures.ts';
 import { calendarAddress, feedsQuery, useMakeFeed, useRevokeFeed } from '../../api/journal.ts';
-import { TextField } from '../../forms/inputs.tsx';
+import { TextField } from '../../ui/forms/inputs.tsx';
 
 /** The calendar for other programs: a file, and addresses to subscribe to. */
 export function SubscribeBand({ gardenId, onClose }: { gardenId: string; onClose: () => void }) {

@@ -1,4 +1,4 @@
-import type { AgendaItem } from '../../../core/season/agenda/agenda.ts';
+import type { AgendaItem } from '../../../core/season/index.ts';
 import { dateNear } from '../../../words/dates.ts';
 import { TASK_GROUP_MARKS, taskReason, taskWords } from '../../../words/task-words.ts';
 import { TaskRow, type TaskRowProps } from './TaskRow.tsx';

@@ -2,8 +2,8 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { AgendaItem } from '../../../core/season/agenda/agenda.ts';
-import { isoDateOf, type DayNumber } from '../../../core/ground/climate/calendar.ts';
+import type { AgendaItem } from '../../../core/season/index.ts';
+import { type DayNumber, isoDateOf } from '../../../core/ground/index.ts';
 import { dateNear } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
 import {
@@ -15,7 +15,7 @@ import {
   taskWords,
   warningWords,
 } from '../../../words/task-words.ts';
-import { DateField, TextField } from '../../forms/inputs.tsx';
+import { DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { LaidForm } from './LaidForm.tsx';
 import { whereToGo } from './where-to-go.ts';
 import type { TaskActs } from './use-task-acts.ts';

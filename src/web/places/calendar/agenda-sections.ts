@@ -1,5 +1,5 @@
-import type { AgendaItem } from '../../../core/season/agenda/agenda.ts';
-import { calendarDateOf, type DayNumber } from '../../../core/ground/climate/calendar.ts';
+import type { AgendaItem } from '../../../core/season/index.ts';
+import { type DayNumber, calendarDateOf } from '../../../core/ground/index.ts';
 import { monthAndYear } from '../../../words/dates.ts';
 
 export interface AgendaSection {

@@ -1,7 +1,7 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { agendaOf, type AgendaItem } from '../../../core/season/agenda/agenda.ts';
+import { type AgendaItem, agendaOf } from '../../../core/season/index.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { agendaQuery, questionAbout, questionAboutYard, yardQuery } from '../../worker/questions.ts';
 

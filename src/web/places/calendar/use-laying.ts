@@ -5,7 +5,7 @@ import { layName } from '../../../words/record-names.ts';
 import { entryAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry } from '../../api/gardens.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 import type { ReallyLaid } from './use-task-acts.ts';
 
 /** What was ticked off on this page, to stay in sight until it is left. */

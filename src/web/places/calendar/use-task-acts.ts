@@ -5,15 +5,15 @@ import type { EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
-import type { AgendaItem } from '../../../core/season/agenda/agenda.ts';
-import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
-import { plantedLater } from '../../../core/bed/books/garden-books.ts';
+import type { AgendaItem } from '../../../core/season/index.ts';
+import { isoDateOf } from '../../../core/ground/index.ts';
+import { plantedLater } from '../../../core/bed/index.ts';
 import { entryAsChange, journalAsChange, movementAsChange, plantingAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useChangePlanting, useWriteEntryOn, useRemoveEntry } from '../../api/gardens.ts';
 import { useChangeJournal, useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
 import { useChangeMovement } from '../../api/stock.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 
 /** What was really laid, and when. */
 export interface ReallyLaid {

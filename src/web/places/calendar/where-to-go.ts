@@ -1,4 +1,4 @@
-import type { Task } from '../../../core/season/agenda/tasks.ts';
+import type { Task } from '../../../core/season/index.ts';
 
 /** The page on which a task is done, or understood. */
 export function whereToGo({ what, bedId, lotId }: Task, gardenId: string): string {

@@ -4,16 +4,16 @@ import { useState } from 'react';
 import { backupsQuery, sessionQuery, useLeave } from '../../api/data.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import '../../theme/figures-table.css';
-import { useFailureNotice } from '../shell/use-failure-notice.tsx';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { Backups } from './Backups.tsx';
+import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import { Backups } from '../../ui/data/Backups.tsx';
 import { DemoReset } from './DemoReset.tsx';
 import { Gardens } from './Gardens.tsx';
-import { ImportWizard } from './ImportWizard.tsx';
+import { ImportWizard } from '../../ui/data/ImportWizard.tsx';
 import { PastImports } from './PastImports.tsx';
 import { TakeOut } from './TakeOut.tsx';
 import { WeatherBand } from './WeatherBand.tsx';
-import './data.css';
+import '../../ui/data/data.css';
 
 /** What goes out and comes in, copies of the books, and how they are kept. */
 export function DataPage() {

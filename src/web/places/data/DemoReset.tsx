@@ -1,7 +1,7 @@
 import { Button, Popconfirm } from 'antd';
 import { sentencesOf } from '../../api/failures.ts';
-import { DEMO_GARDEN_ID } from '../guide/demo-garden.ts';
-import { useOpenDemo } from '../guide/use-open-demo.ts';
+import { DEMO_GARDEN_ID } from '../../ui/guide/demo-garden.ts';
+import { useOpenDemo } from '../../ui/guide/use-open-demo.ts';
 
 /** The demo garden made afresh; nothing of it can be lost that anybody needs. */
 export function DemoReset({ gardenId }: { gardenId: string }) {

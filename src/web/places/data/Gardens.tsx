@@ -4,9 +4,9 @@ import { Link, useNavigate } from 'react-router';
 import type { GardenRecord } from '../../../records/garden.ts';
 import { gardensQuery, useRemoveGarden, useRestoreGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
-import { DEMO_GARDEN_ID } from '../guide/demo-garden.ts';
-import { useFailureNotice } from '../shell/use-failure-notice.tsx';
-import { useUndo } from '../shell/use-undo.tsx';
+import { DEMO_GARDEN_ID } from '../../ui/guide/demo-garden.ts';
+import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 
 /** All gardens in these books: opened, begun, taken out. */
 export function Gardens({ gardenId }: { gardenId: string }) {

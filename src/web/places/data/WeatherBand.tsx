@@ -1,14 +1,14 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { dayNumberFromIso, isoDateOf } from '../../../core/ground/climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf } from '../../../core/ground/index.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { readStation, useReadRows, useUndoImport } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instrumentsQuery } from '../../api/instruments.ts';
-import { DateField } from '../../forms/inputs.tsx';
+import { DateField } from '../../ui/forms/inputs.tsx';
 import { dayOf, fullDate } from '../../../words/dates.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 
 const FIRST_SPAN_DAYS = 120;
 const LISTED = 6;

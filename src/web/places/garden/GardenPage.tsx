@@ -6,16 +6,18 @@ import { Pictured } from '../../drawing/Pictured.tsx';
 import { GardenStrip, type StripBed } from '../../drawing/garden-strip.tsx';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
-import { growingWords, namedCrops, namedLayers } from '../bed/naming.ts';
-import { DemoGuide } from '../guide/DemoGuide.tsx';
-import { FirstSteps } from '../guide/FirstSteps.tsx';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { growingWords, namedCrops, namedLayers } from '../../ui/garden/naming.ts';
+import { DemoGuide } from '../../ui/guide/DemoGuide.tsx';
+import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { BedRows } from './BedRows.tsx';
 import { useBedBriefs, type BriefedBed } from './use-bed-briefs.ts';
-import './garden.css';
+import '../../ui/garden/garden.css';
 
-const BedForm = lazy(async () => ({ default: (await import('./BedForm.tsx')).BedForm }));
-const GardenForm = lazy(async () => ({ default: (await import('./GardenForm.tsx')).GardenForm }));
+const BedForm = lazy(async () => ({ default: (await import('../../ui/garden/BedForm.tsx')).BedForm }));
+const GardenForm = lazy(async () => ({
+  default: (await import('../../ui/garden/GardenForm.tsx')).GardenForm,
+}));
 
 /** Where each bed stands today, and what to do next. */
 export function GardenPage() {

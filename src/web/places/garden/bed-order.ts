@@ -1,5 +1,4 @@
-import type { BedStatus } from '../../../core/bed/advice/bed-advice.ts';
-import { nextStep } from '../../../core/bed/advice/next-step.ts';
+import { type BedStatus, nextStep } from '../../../core/bed/index.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BriefedBed } from './use-bed-briefs.ts';
 

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import type { ObservationRecord } from '../../../records/journal.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { Expectation } from '../../../core/season/journal/expectation.ts';
+import type { Expectation } from '../../../core/season/index.ts';
 import { LeafDrawing } from '../../drawing/leaf-scale.tsx';
 import { dayOf, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';
@@ -13,9 +13,9 @@ import type { Measures } from '../../../words/measures.ts';
 import { cropName } from '../../../words/record-names.ts';
 import { photoAddress, useRemoveJournal, useRestoreJournal } from '../../api/journal.ts';
 import { logQuery, questionAbout } from '../../worker/questions.ts';
-import { useFailureNotice } from '../shell/use-failure-notice.tsx';
-import { useUndo } from '../shell/use-undo.tsx';
-import { observationsOf } from './observations-of.ts';
+import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
+import { observationsOf } from '../../ui/log/observations-of.ts';
 
 interface LogListProps {
   readonly books: GardenBooks;

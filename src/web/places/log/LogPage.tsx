@@ -3,18 +3,18 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
-import { findCrop } from '../../../core/ground/crops/crop-library.ts';
+import { findCrop } from '../../../core/ground/index.ts';
 import { LOG_TILES, LogIcon, type LogTile } from '../../drawing/log-icons.tsx';
 import { fullDate, dayOf } from '../../../words/dates.ts';
 import { OBSERVED_WORDS } from '../../../words/journal-words.ts';
 import { measuresOf } from '../../../words/measures.ts';
-import { DateField } from '../../forms/inputs.tsx';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { DateField } from '../../ui/forms/inputs.tsx';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { LogList } from './LogList.tsx';
 import { TilePanel } from './TilePanel.tsx';
-import { useLogBook, type LogSubject } from './use-log-book.ts';
+import { useLogBook, type LogSubject } from '../../ui/log/use-log-book.ts';
 import { WaitingList } from './WaitingList.tsx';
-import './log.css';
+import '../../ui/log/log.css';
 
 const TILE_WORDS: Record<LogTile, string> = {
   ...OBSERVED_WORDS,

@@ -1,4 +1,4 @@
-import type { TilePanelProps } from './tile-panel-props.ts';
+import type { TilePanelProps } from '../../ui/log/tile-panel-props.ts';
 import { Button, Input, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
 import {
@@ -10,9 +10,7 @@ import {
   SQUEEZES,
 } from '../../../records/vocabulary.ts';
 import type { Observed } from '../../../records/journal.ts';
-import { centimetresFromInches } from '../../../core/ground/units/length.ts';
-import { KILOGRAMS_PER_POUND } from '../../../core/ground/units/mass.ts';
-import { LITRES_PER_GALLON } from '../../../core/ground/units/volume.ts';
+import { KILOGRAMS_PER_POUND, LITRES_PER_GALLON, centimetresFromInches } from '../../../core/ground/index.ts';
 import { LeafDrawing } from '../../drawing/leaf-scale.tsx';
 import {
   HOW_MANY_WORDS,
@@ -25,12 +23,12 @@ import {
 import type { Measures } from '../../../words/measures.ts';
 import { layName } from '../../../words/record-names.ts';
 import { SQUEEZE_WORDS } from '../../../words/stock-words.ts';
-import { TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
-import { SoilTestForm } from './SoilTestForm.tsx';
-import type { LogBook } from './use-log-book.ts';
+import { TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { SoilTestForm } from '../../ui/log/SoilTestForm.tsx';
+import type { LogBook } from '../../ui/log/use-log-book.ts';
 import { fixed } from '../../../words/figures.ts';
-import { useProbe, type Instrument } from '../stock/use-instruments.ts';
+import { useProbe, type Instrument } from '../../ui/stock/use-instruments.ts';
 
 const isMetric = (measures: Measures): boolean => measures.depthUnit === 'cm';
 

@@ -4,13 +4,13 @@ import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LabResultRecord } from '../../../records/lab-result.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveLab, useReportLab, useRestoreLab } from '../../api/stock.ts';
-import { DateField, TextField } from '../../forms/inputs.tsx';
-import { FormFoot } from '../../forms/FormFoot.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { dayOf, shortDate } from '../../../words/dates.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
-import { useUndo } from '../shell/use-undo.tsx';
-import { otherTroubles } from '../stock/use-stock-post.ts';
+import { useUndo } from '../../app/use-undo.tsx';
+import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 
 const BLANK = {
   laboratory: '',

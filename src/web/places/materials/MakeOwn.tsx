@@ -1,13 +1,13 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { LibraryMaterial } from '../../../core/ground/materials/material.ts';
+import type { LibraryMaterial } from '../../../core/ground/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useMakeMaterial } from '../../api/gardens.ts';
-import { TextField } from '../../forms/inputs.tsx';
-import { FormFoot } from '../../forms/FormFoot.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { TextField } from '../../ui/forms/inputs.tsx';
+import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import { otherTroubles } from '../stock/use-stock-post.ts';
+import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 
 interface MakeOwnProps {
   readonly gardenId: string;

@@ -1,19 +1,19 @@
 import { Button, Checkbox, Input } from 'antd';
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { layingCautions } from '../../../core/bed/advice/cautions.ts';
-import { bucketHolds } from '../../../core/yard/mixing/bucket-ratio.ts';
-import { carbonToNitrogenRatio, type Material } from '../../../core/ground/materials/material.ts';
+import { layingCautions } from '../../../core/bed/index.ts';
+import { bucketHolds } from '../../../core/yard/index.ts';
+import { type Material, carbonToNitrogenRatio } from '../../../core/ground/index.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { KIND_WORDS, ratioFigure } from '../../../words/stock-words.ts';
 import { cautionInWords } from '../../../words/words.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { LabReports } from './LabReports.tsx';
 import { matching, materialRows, type MaterialRow } from './material-rows.ts';
 import { MakeOwn } from './MakeOwn.tsx';
 import { OwnMaterial } from './OwnMaterial.tsx';
-import '../stock/stock.css';
+import '../../ui/stock/stock.css';
 import './materials.css';
 
 /** Everything that can be laid: its analysis, where that is from, and what a laboratory said of it. */

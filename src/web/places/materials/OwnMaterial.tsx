@@ -3,11 +3,11 @@ import { useState } from 'react';
 import type { MaterialRecord } from '../../../records/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMaterial, useRemoveMaterial, useRestoreMaterial } from '../../api/stock.ts';
-import { TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import { useUndo } from '../shell/use-undo.tsx';
-import { otherTroubles } from '../stock/use-stock-post.ts';
+import { useUndo } from '../../app/use-undo.tsx';
+import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 
 type Figures = Record<string, string>;
 

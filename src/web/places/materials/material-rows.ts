@@ -1,11 +1,12 @@
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { MATERIAL_LIBRARY } from '../../../core/ground/materials/library.ts';
-import type { LibraryMaterial, Material } from '../../../core/ground/materials/material.ts';
 import {
+  type LibraryMaterial,
+  MATERIAL_LIBRARY,
+  type Material,
   phosphorusFractionDryBasis,
   potassiumFractionDryBasis,
-} from '../../../core/ground/materials/nutrients.ts';
-import { materialFinder } from '../../../core/bed/books/garden-books.ts';
+} from '../../../core/ground/index.ts';
+import { materialFinder } from '../../../core/bed/index.ts';
 
 /** A material as it stands in the list. */
 export interface MaterialRow {

@@ -3,14 +3,14 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import {
   CHECK_GROUPS,
+  type CheckGroup,
+  MODEL_VERSION,
+  PUBLISHED_CHECKS,
+  type PublishedCheck,
   countOf,
   isHit,
   placeOf,
-  PUBLISHED_CHECKS,
-  type CheckGroup,
-  type PublishedCheck,
-} from '../../../core/model/validation/published-checks.ts';
-import { MODEL_VERSION } from '../../../core/model/simulation/parameters.ts';
+} from '../../../core/model/index.ts';
 import {
   CHECK_GROUP_WORDS,
   checkFigures,

@@ -2,7 +2,7 @@ import { Input } from 'antd';
 import { marked } from 'marked';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { MODEL_VERSION } from '../../../core/model/simulation/parameters.ts';
+import { MODEL_VERSION } from '../../../core/model/index.ts';
 import method from '../../../../docs/method.md?raw';
 import '../../theme/figures-table.css';
 import './method.css';

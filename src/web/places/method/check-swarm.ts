@@ -1,9 +1,4 @@
-import {
-  isHit,
-  placeOf,
-  PLACE_ENDS,
-  type PublishedCheck,
-} from '../../../core/model/validation/published-checks.ts';
+import { PLACE_ENDS, type PublishedCheck, isHit, placeOf } from '../../../core/model/index.ts';
 
 /** One check as a mark on the line of its group. */
 export interface SwarmMark {

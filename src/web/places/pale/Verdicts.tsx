@@ -1,11 +1,14 @@
 import { Button } from 'antd';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { feedingCautions } from '../../../core/bed/advice/cautions.ts';
-import { MENDED_BY_NITROGEN, type RemedyOutcome } from '../../../core/bed/diagnosis/remedies.ts';
-import type { Cause } from '../../../core/bed/diagnosis/causes.ts';
-import type { WeighedCause } from '../../../core/bed/diagnosis/diagnose.ts';
-import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
+import {
+  type Cause,
+  MENDED_BY_NITROGEN,
+  type RemedyOutcome,
+  type WeighedCause,
+  feedingCautions,
+} from '../../../core/bed/index.ts';
+import { findLibraryMaterial } from '../../../core/ground/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
 import { dayOf } from '../../../words/dates.ts';
@@ -19,7 +22,7 @@ import {
 import { cautionInWords } from '../../../words/words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import type { PaleAnswer } from '../../worker/log-answers.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 
 interface VerdictsProps {
   readonly answer: PaleAnswer;

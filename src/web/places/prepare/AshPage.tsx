@@ -4,33 +4,31 @@ import { Link } from 'react-router';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import {
-  ASH_YEARLY_CAP_G_PER_M2,
-  ashGate,
-  heapTakesAsh,
-  type AshGate,
-} from '../../../core/yard/ash/ash-gate.ts';
-import {
   ASH_RECIPES,
-  ashEffect,
-  ashVolumeL,
-  ratePerM2,
+  ASH_YEARLY_CAP_G_PER_M2,
   type AshCondition,
+  type AshGate,
   type AshUse,
-} from '../../../core/yard/ash/ash-recipes.ts';
-import { materialFinder } from '../../../core/bed/books/garden-books.ts';
+  ashEffect,
+  ashGate,
+  ashVolumeL,
+  heapTakesAsh,
+  ratePerM2,
+} from '../../../core/yard/index.ts';
+import { materialFinder } from '../../../core/bed/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
-import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { ASH_CAUTION, ASH_RECIPE_WORDS, ashReasonWords, spanWords } from '../../../words/ash-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { fixed, plainFigure } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { useUndo } from '../shell/use-undo.tsx';
-import { otherTroubles } from '../stock/use-stock-post.ts';
-import { useStock, type ListedLot } from '../stock/use-stock.ts';
-import '../stock/stock.css';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import { useUndo } from '../../app/use-undo.tsx';
+import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
+import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
+import '../../ui/stock/stock.css';
 import './prepare.css';
 
 /** Every recipe for ash in one unit, under one cap for each bed, and what stops it. */

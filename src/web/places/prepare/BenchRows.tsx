@@ -1,9 +1,9 @@
 import { MIX_PURPOSES } from '../../../records/vocabulary.ts';
 import { Button, Checkbox, Segmented, Select } from 'antd';
-import { MIX_TARGETS } from '../../../core/yard/mixing/purposes.ts';
-import { carbonToNitrogenRatio } from '../../../core/ground/materials/material.ts';
-import { AmountField, Choice, TextField } from '../../forms/inputs.tsx';
-import { Field } from '../../forms/Field.tsx';
+import { MIX_TARGETS } from '../../../core/yard/index.ts';
+import { carbonToNitrogenRatio } from '../../../core/ground/index.ts';
+import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
+import { Field } from '../../ui/forms/Field.tsx';
 import type { Measures } from '../../../words/measures.ts';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { ratioFigure } from '../../../words/stock-words.ts';

@@ -3,15 +3,14 @@ import { useState } from 'react';
 import type { BrewRecord, JournalChange } from '../../../records/journal.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BrewId } from '../../../records/vocabulary.ts';
-import { BREWS, findBrew, scaleBrew, type ScaledBrew } from '../../../core/yard/brews/brew-recipes.ts';
-import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
-import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
+import { BREWS, type ScaledBrew, findBrew, scaleBrew } from '../../../core/yard/index.ts';
+import { findLibraryMaterial, isoDateOf } from '../../../core/ground/index.ts';
 import { journalAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeJournal, useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
-import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import {
   BREW_CAUTION_WORDS,
   BREW_STEP_WORDS,
@@ -21,10 +20,10 @@ import {
 } from '../../../words/brew-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { useUndo } from '../shell/use-undo.tsx';
-import { otherTroubles } from '../stock/use-stock-post.ts';
-import '../stock/stock.css';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import { useUndo } from '../../app/use-undo.tsx';
+import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
+import '../../ui/stock/stock.css';
 import './prepare.css';
 
 type BrewChange = Extract<JournalChange, { kind: 'brew' }>;

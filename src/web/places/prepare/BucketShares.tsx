@@ -1,4 +1,4 @@
-import { bucketHolds, type BucketRatio } from '../../../core/yard/mixing/bucket-ratio.ts';
+import { type BucketRatio, bucketHolds } from '../../../core/yard/index.ts';
 import { GrainDefinitions, grainId } from '../../drawing/grains.tsx';
 import { percent, plainFigure } from '../../../words/figures.ts';
 import { COLORS } from '../../theme/tokens.ts';

@@ -2,19 +2,18 @@ import { Checkbox, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { BURN_METHODS, CHAR_TEMPERATURES } from '../../../records/vocabulary.ts';
-import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES } from '../../../core/yard/char/burn-methods.ts';
-import { isFoundCold } from '../../../core/yard/char/burn-yield.ts';
+import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES, isFoundCold } from '../../../core/yard/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMovement } from '../../api/stock.ts';
-import { AmountField, Choice, DateField, TextField } from '../../forms/inputs.tsx';
-import { FormFoot } from '../../forms/FormFoot.tsx';
-import { Field } from '../../forms/Field.tsx';
+import { AmountField, Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { Field } from '../../ui/forms/Field.tsx';
 import { BURN_WARNING_WORDS, FIRING_WORDS, METHOD_WORDS, SHAPE_WORDS } from '../../../words/char-words.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { materialOptions } from '../bed/material-options.ts';
-import { SEEN_CHIPS } from '../bed/posting-form.ts';
+import { materialOptions } from '../../ui/materials/material-options.ts';
+import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { BurnSteps } from './BurnSteps.tsx';
-import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
+import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import { blankBurn, burnFormOf, burnPosting, withStep, type BurnForm, type BurnRecord } from './burn-form.ts';
 
 interface BurnBandProps {

@@ -1,6 +1,6 @@
 import { Checkbox } from 'antd';
 import { useEffect, useState } from 'react';
-import { BURN_METHOD_FACTS, DRUM_MINUTES, type BurnStep } from '../../../core/yard/char/burn-methods.ts';
+import { BURN_METHOD_FACTS, type BurnStep, DRUM_MINUTES } from '../../../core/yard/index.ts';
 import { STEP_WORDS } from '../../../words/char-words.ts';
 import { isTicked, type BurnForm } from './burn-form.ts';
 

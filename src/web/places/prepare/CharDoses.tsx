@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
-import { charFactorForClay } from '../../../core/yard/char/charge-recipes.ts';
-import { charDose } from '../../../core/yard/char/char-dose.ts';
-import { TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { charDose, charFactorForClay } from '../../../core/yard/index.ts';
+import { TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import type { Measures } from '../../../words/measures.ts';
 
 /** A tenth of the top 15 cm at once, or a little every season, for every bed. */

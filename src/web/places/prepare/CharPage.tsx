@@ -3,11 +3,14 @@ import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
-import { isFoundCold, judgeYield } from '../../../core/yard/char/burn-yield.ts';
-import { isRawChar } from '../../../core/yard/char/charging.ts';
-import { lastingCarbon } from '../../../core/yard/char/permanence.ts';
-import type { BurnResult } from '../../../core/yard/stock/movements.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
+import {
+  type BurnResult,
+  isFoundCold,
+  isRawChar,
+  judgeYield,
+  lastingCarbon,
+} from '../../../core/yard/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
 import {
@@ -19,14 +22,14 @@ import {
 } from '../../../words/char-words.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { burnsQuery, questionAboutStock } from '../../worker/questions.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { useStock, type ListedLot } from '../stock/use-stock.ts';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import { BurnBand } from './BurnBand.tsx';
 import type { BurnRecord } from './burn-form.ts';
 import { CharDoses } from './CharDoses.tsx';
 import { ChargeBand } from './ChargeBand.tsx';
 import { CrushBand } from './CrushBand.tsx';
-import '../stock/stock.css';
+import '../../ui/stock/stock.css';
 import './prepare.css';
 
 /** Burn, quench, crush, charge: from wood to char a bed can do with. */

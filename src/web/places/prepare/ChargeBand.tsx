@@ -3,19 +3,18 @@ import { Select } from 'antd';
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { CHARGE_RECIPE_IDS, type ChargeRecipeId } from '../../../records/vocabulary.ts';
-import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
-import { findChargeRecipe, scaleCharge } from '../../../core/yard/char/charge-recipes.ts';
-import { MATERIAL_LIBRARY } from '../../../core/ground/materials/library.ts';
-import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
-import { FormFoot } from '../../forms/FormFoot.tsx';
-import { Field } from '../../forms/Field.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { MATERIAL_LIBRARY, isoDateOf } from '../../../core/ground/index.ts';
+import { findChargeRecipe, scaleCharge } from '../../../core/yard/index.ts';
+import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { Field } from '../../ui/forms/Field.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
 import { CHARGE_WORDS } from '../../../words/char-words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { chargeQuery, questionAboutStock } from '../../worker/questions.ts';
-import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
+import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 interface ChargeBandProps {
   readonly books: GardenBooks;

@@ -2,10 +2,10 @@ import { Segmented } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { CHAR_FINENESSES, type CharFineness } from '../../../records/vocabulary.ts';
-import { DateField } from '../../forms/inputs.tsx';
-import { FormFoot } from '../../forms/FormFoot.tsx';
+import { DateField } from '../../ui/forms/inputs.tsx';
+import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { CHAR_DUST, FINENESS_WORDS } from '../../../words/char-words.ts';
-import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
+import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 /** Char broken up. */
 export function CrushBand({

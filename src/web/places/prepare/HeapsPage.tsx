@@ -3,9 +3,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LotRecord } from '../../../records/lot.ts';
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
-import { heapLog, type HeapLog, type SignVerdict } from '../../../core/yard/stock/heap-log.ts';
-import { HOT_FROM_C, HOT_RULES } from '../../../core/yard/stock/hot-phase.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
+import { HOT_FROM_C, HOT_RULES, type HeapLog, type SignVerdict, heapLog } from '../../../core/yard/index.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { HeapTemperature } from '../../charts/heap-temperature.tsx';
 import { aboutWhen, ageInWords, dateNear, dayOf } from '../../../words/dates.ts';
@@ -19,11 +18,11 @@ import {
   treatmentWords,
 } from '../../../words/stock-words.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import type { Act } from '../stock/act-form.ts';
-import { LotActs } from '../stock/LotActs.tsx';
-import { useStock } from '../stock/use-stock.ts';
-import '../stock/stock.css';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import type { Act } from '../../ui/stock/act-form.ts';
+import { LotActs } from '../../ui/stock/LotActs.tsx';
+import { useStock } from '../../ui/stock/use-stock.ts';
+import '../../ui/stock/stock.css';
 import './prepare.css';
 
 /** Compost heaps with their log, chips being seasoned, leaves becoming mould. */

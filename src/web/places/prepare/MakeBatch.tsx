@@ -2,12 +2,10 @@ import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { Blend } from '../../../core/yard/mixing/blend.ts';
-import { mixCautions } from '../../../core/yard/mixing/mix-cautions.ts';
-import { heatsUp } from '../../../core/yard/mixing/heating.ts';
-import { DateField, TextField } from '../../forms/inputs.tsx';
+import { type Blend, heatsUp, mixCautions } from '../../../core/yard/index.ts';
+import { DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
-import { otherTroubles, useStockPost } from '../stock/use-stock-post.ts';
+import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import { batchPosting, type BatchPlan, type BenchForm, type BenchPart } from './mix-form.ts';
 
 interface MakeBatchProps {

@@ -1,11 +1,10 @@
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { blend } from '../../../core/yard/mixing/blend.ts';
-import { bucketRatio } from '../../../core/yard/mixing/bucket-ratio.ts';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { blend, bucketRatio } from '../../../core/yard/index.ts';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { useStock } from '../stock/use-stock.ts';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import { useStock } from '../../ui/stock/use-stock.ts';
 import { Aims, BenchRows } from './BenchRows.tsx';
 import { BucketShares } from './BucketShares.tsx';
 import { MakeBatch } from './MakeBatch.tsx';
@@ -13,7 +12,7 @@ import { aimsOf, mixables, newRow, partsOf, type BenchForm } from './mix-form.ts
 import { Outcome } from './Outcome.tsx';
 import { Recipes } from './Recipes.tsx';
 import { SolvePanel } from './SolvePanel.tsx';
-import '../stock/stock.css';
+import '../../ui/stock/stock.css';
 import './prepare.css';
 
 /** Buckets, barrows and kilograms put together, and what they truly come to. */

@@ -1,9 +1,7 @@
-import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
-import { nitrogenToAddG, type Blend } from '../../../core/yard/mixing/blend.ts';
-import { mixCautions } from '../../../core/yard/mixing/mix-cautions.ts';
-import { partnerMassKg } from '../../../core/yard/mixing/two-materials.ts';
+import { findLibraryMaterial } from '../../../core/ground/index.ts';
+import { type Blend, mixCautions, nitrogenToAddG, partnerMassKg } from '../../../core/yard/index.ts';
 import { Gauge } from '../../drawing/gauge.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { fixed, percent, plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { mixCautionWords } from '../../../words/mix-words.ts';

@@ -2,10 +2,10 @@ import { Button, Select } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { useRemoveRecipe, useRestoreRecipe, useSaveRecipe } from '../../api/stock.ts';
-import { TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 import { aimsOf, ingredientsOf, newRow, type BenchForm, type BenchPart } from './mix-form.ts';
 
 interface RecipesProps {

@@ -1,9 +1,9 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import { MATERIAL_LIBRARY } from '../../../core/ground/materials/library.ts';
+import { MATERIAL_LIBRARY } from '../../../core/ground/index.ts';
 import { solveOnThread } from '../../solver/ask-solver.ts';
 import type { SolvedMix } from '../../solver/solver-worker.ts';
-import { TextField } from '../../forms/inputs.tsx';
+import { TextField } from '../../ui/forms/inputs.tsx';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { fixWords, missWords } from '../../../words/mix-words.ts';

@@ -1,9 +1,9 @@
 import type { MovementRecord } from '../../../records/movement.ts';
 import type { StockPosting } from '../../../contract/requests.ts';
 import type { BurnMethod, CharTemperature, AmountUnit } from '../../../records/vocabulary.ts';
-import { BURN_METHOD_FACTS, type FeedstockShape } from '../../../core/yard/char/burn-methods.ts';
-import type { TypedAmount } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { BURN_METHOD_FACTS, type FeedstockShape } from '../../../core/yard/index.ts';
+import type { TypedAmount } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { plainFigure } from '../../../words/figures.ts';
 
 export type BurnRecord = Extract<MovementRecord, { type: 'burn' }>;

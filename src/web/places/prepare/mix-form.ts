@@ -1,16 +1,22 @@
-import type { Aim } from '../../../core/yard/mixing/mix-miss.ts';
+import {
+  type Aim,
+  MIX_TARGETS,
+  type MixIngredient,
+  type MixProblem,
+  type NamedPart,
+} from '../../../core/yard/index.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { StockPosting } from '../../../contract/requests.ts';
 import type { MixPurpose, AmountUnit } from '../../../records/vocabulary.ts';
-import { MATERIAL_LIBRARY } from '../../../core/ground/materials/library.ts';
-import type { Material } from '../../../core/ground/materials/material.ts';
-import type { NamedPart } from '../../../core/yard/mixing/mix-cautions.ts';
-import { MIX_TARGETS } from '../../../core/yard/mixing/purposes.ts';
-import type { MixIngredient, MixProblem } from '../../../core/yard/mixing/solve-mix.ts';
-import { materialFinder } from '../../../core/bed/books/garden-books.ts';
-import { amountFromMassFreshKg, massFreshKgFromAmount } from '../../../core/ground/units/amount.ts';
-import type { TypedAmount } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import {
+  MATERIAL_LIBRARY,
+  type Material,
+  amountFromMassFreshKg,
+  massFreshKgFromAmount,
+} from '../../../core/ground/index.ts';
+import { materialFinder } from '../../../core/bed/index.ts';
+import type { TypedAmount } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 

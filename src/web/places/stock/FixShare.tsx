@@ -2,16 +2,16 @@ import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import {
-  SHARE_SEASONS,
   type FixedShare,
+  SHARE_SEASONS,
   type ShareProblem,
   type ShareSeason,
-} from '../../../core/long-run/sharing/share-problem.ts';
-import { massFreshKgFromAmount } from '../../../core/ground/units/amount.ts';
+} from '../../../core/long-run/index.ts';
+import { massFreshKgFromAmount } from '../../../core/ground/index.ts';
 import { stockUnits, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { SEASON_WORDS } from '../../../words/share-words.ts';
-import { Choice, TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { Choice, TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import type { Names } from './share-names.ts';
 
 const WATER = { bulkDensityKgPerM3: 1000, areaM2: 1 };

@@ -2,13 +2,13 @@ import { Button } from 'antd';
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { MovementRecord } from '../../../records/movement.ts';
-import type { LotLine } from '../../../core/yard/stock/stock-ledger.ts';
+import type { LotLine } from '../../../core/yard/index.ts';
 import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
 import { shortDate } from '../../../words/dates.ts';
 import { fixed, percent } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { movementInWords, ratioFigure } from '../../../words/stock-words.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 
 interface LotAccountProps {
   readonly books: GardenBooks;

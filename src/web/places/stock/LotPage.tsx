@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LotRecord } from '../../../records/lot.ts';
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
 import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { LotCourseChart } from '../../charts/lot-course.tsx';
-import { TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { ageInWords, aboutWhen, dateNear, dayOf } from '../../../words/dates.ts';
 import { fixed, percent, plainFigure } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
@@ -22,12 +22,12 @@ import {
 } from '../../../words/stock-words.ts';
 import { COLORS } from '../../theme/tokens.ts';
 import type { LotAnswer, StockedLot } from '../../worker/stock-answers.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import { useUndo } from '../../app/use-undo.tsx';
 import { LotAccount } from './LotAccount.tsx';
-import { LotActs } from './LotActs.tsx';
-import { useLot, useStock } from './use-stock.ts';
-import './stock.css';
+import { LotActs } from '../../ui/stock/LotActs.tsx';
+import { useLot, useStock } from '../../ui/stock/use-stock.ts';
+import '../../ui/stock/stock.css';
 
 /** One lot: what it is, how it has moved and will, and its account. */
 export function LotPage() {

@@ -1,16 +1,15 @@
 import { Button } from 'antd';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlanRevision } from '../../../contract/requests.ts';
-import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
-import { materialFinder } from '../../../core/bed/books/garden-books.ts';
-import type { ExplainedShare } from '../../../core/long-run/sharing/explain.ts';
-import type { ShareProblem, ShareSeason } from '../../../core/long-run/sharing/share-problem.ts';
+import { isoDateOf } from '../../../core/ground/index.ts';
+import { materialFinder } from '../../../core/bed/index.ts';
+import type { ExplainedShare, ShareProblem, ShareSeason } from '../../../core/long-run/index.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlanBeds } from '../../api/habits.ts';
-import { useUndo } from '../shell/use-undo.tsx';
-import { takenBack } from '../years/adopt-plan.ts';
-import { planCautions } from '../years/plan-cautions.ts';
+import { useUndo } from '../../app/use-undo.tsx';
+import { takenBack } from '../../ui/planning/adopt-plan.ts';
+import { planCautions } from '../../ui/planning/plan-cautions.ts';
 
 const WEEK_DAYS = 7;
 const SEASON_DAYS = 182;

@@ -1,20 +1,20 @@
 import { Select } from 'antd';
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { layingCautions } from '../../../core/bed/advice/cautions.ts';
-import { AmountField, DateField, TextField } from '../../forms/inputs.tsx';
-import { FormFoot } from '../../forms/FormFoot.tsx';
-import { Field } from '../../forms/Field.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { layingCautions } from '../../../core/bed/index.ts';
+import { AmountField, DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { Field } from '../../ui/forms/Field.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
-import { materialOptions, ratioWords, resolveMaterial } from '../bed/material-options.ts';
-import { SEEN_CHIPS } from '../bed/posting-form.ts';
-import { Judging } from './JudgingTools.tsx';
-import { ChipQuestions, LotFields } from './ReceiveFields.tsx';
-import { blankForm, chipsDraft, optional, PERCENT, type ReceiveForm } from './receive-form.ts';
-import { otherTroubles, useStockPost } from './use-stock-post.ts';
+import { materialOptions, ratioWords, resolveMaterial } from '../../ui/materials/material-options.ts';
+import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
+import { Judging } from '../../ui/stock/JudgingTools.tsx';
+import { ChipQuestions, LotFields } from '../../ui/stock/ReceiveFields.tsx';
+import { blankForm, chipsDraft, optional, PERCENT, type ReceiveForm } from '../../ui/stock/receive-form.ts';
+import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 interface ReceiveBandProps {
   readonly books: GardenBooks;

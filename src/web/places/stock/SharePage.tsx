@@ -3,14 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { ExplainedShare } from '../../../core/long-run/sharing/explain.ts';
-import type { ShareAnswer } from '../../../core/long-run/sharing/share-out.ts';
 import {
-  SHARE_SEASONS,
+  type ExplainedShare,
   type FixedShare,
+  SHARE_SEASONS,
+  type ShareAnswer,
   type ShareProblem,
   type ShareSeason,
-} from '../../../core/long-run/sharing/share-problem.ts';
+} from '../../../core/long-run/index.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
@@ -22,10 +22,10 @@ import {
   unmetWords,
   wantWords,
 } from '../../../words/share-words.ts';
-import { TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { shareQuery } from '../../worker/questions.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { FixShare } from './FixShare.tsx';
 import { PlanShares, ShareCautions, shareDate } from './PlanShares.tsx';
 import '../../theme/figures-table.css';

@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { DayNumber } from '../../../core/ground/climate/calendar.ts';
+import type { DayNumber } from '../../../core/ground/index.ts';
 import { dateNear, dayOf, fullDate } from '../../../words/dates.ts';
 import { percent } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
@@ -15,9 +15,9 @@ import {
   readyWords,
 } from '../../../words/stock-words.ts';
 import { Yard } from '../../drawing/yard.tsx';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
-import { useStock, type ListedLot } from './use-stock.ts';
-import './stock.css';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
+import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
+import '../../ui/stock/stock.css';
 
 const ReceiveBand = lazy(async () => ({ default: (await import('./ReceiveBand.tsx')).ReceiveBand }));
 

@@ -3,13 +3,13 @@ import { useState } from 'react';
 import type { JournalDraft } from '../../../contract/requests.ts';
 import type { TrialRecord } from '../../../records/journal.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { placePlots } from '../../../core/season/trials/placement.ts';
+import { placePlots } from '../../../core/season/index.ts';
 import { TrialPlots } from '../../drawing/trial-plots.tsx';
 import { sentencesOf } from '../../api/failures.ts';
 import { useWriteJournal } from '../../api/journal.ts';
-import { Field } from '../../forms/Field.tsx';
-import { FormFoot } from '../../forms/FormFoot.tsx';
-import { Choice, DateField, TextField } from '../../forms/inputs.tsx';
+import { Field } from '../../ui/forms/Field.tsx';
+import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { TRIAL_PLACE_WORDS, TRIAL_TEMPLATES } from '../../../words/trial-words.ts';
 
 type Draft = Omit<Extract<JournalDraft, { kind: 'trial' }>, 'id' | 'kind' | 'note'>;

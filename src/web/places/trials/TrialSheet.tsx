@@ -3,20 +3,19 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import type { TrialRecord } from '../../../records/journal.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { compareTreatments } from '../../../core/season/trials/comparison.ts';
-import { placePlots } from '../../../core/season/trials/placement.ts';
+import { compareTreatments, placePlots } from '../../../core/season/index.ts';
 import { TrialResultChart } from '../../charts/trial-result.tsx';
 import { TrialPlots } from '../../drawing/trial-plots.tsx';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveJournal, useRestoreJournal, useWriteJournal } from '../../api/journal.ts';
-import { DateField, TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { studentT } from '../../statistics/student-t.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { differenceInWords, TRIAL_PLACE_WORDS, TRIAL_VERDICT_WORDS } from '../../../words/trial-words.ts';
-import { useFailureNotice } from '../shell/use-failure-notice.tsx';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 
 /** One trial: where what lies, what was measured, and what can be told. */
 export function TrialSheet({ trial, books }: { trial: TrialRecord; books: GardenBooks }) {

@@ -4,7 +4,7 @@ import type { TrialRecord } from '../../../records/journal.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { TRIAL_PLACE_WORDS } from '../../../words/trial-words.ts';
-import { useGardenBooks } from '../shell/use-garden-books.ts';
+import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { NewTrial } from './NewTrial.tsx';
 import { TrialSheet } from './TrialSheet.tsx';
 import './trials.css';

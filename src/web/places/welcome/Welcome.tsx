@@ -5,12 +5,12 @@ import { Link, useNavigate } from 'react-router';
 import { backupsQuery } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { gardensQuery } from '../../api/gardens.ts';
-import { Backups } from '../data/Backups.tsx';
-import '../data/data.css';
-import { ImportWizard } from '../data/ImportWizard.tsx';
-import '../garden/garden.css';
-import { useOpenDemo } from '../guide/use-open-demo.ts';
-import { GardenForm } from '../garden/GardenForm.tsx';
+import { Backups } from '../../ui/data/Backups.tsx';
+import '../../ui/data/data.css';
+import { ImportWizard } from '../../ui/data/ImportWizard.tsx';
+import '../../ui/garden/garden.css';
+import { useOpenDemo } from '../../ui/guide/use-open-demo.ts';
+import { GardenForm } from '../../ui/garden/GardenForm.tsx';
 
 /** The first page of an empty book, or of one that cannot be read. */
 export function Welcome() {

@@ -2,12 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { EntryDraft } from '../../../records/entry.ts';
-import { findCrop } from '../../../core/ground/crops/crop-library.ts';
+import { findCrop } from '../../../core/ground/index.ts';
 import {
-  HUNGRY_CROP_DEMAND_G,
   type ChoiceOutcome,
+  HUNGRY_CROP_DEMAND_G,
   type PlannedForChoice,
-} from '../../../core/season/year/year-choices.ts';
+} from '../../../core/season/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlant, useRemovePlanting, useReviseBed } from '../../api/gardens.ts';
 import { fixed } from '../../../words/figures.ts';
@@ -15,7 +15,7 @@ import { layerName } from '../../../words/record-names.ts';
 import { CHOICE_WORDS, planWords } from '../../../words/year-words.ts';
 import { choicesQuery } from '../../worker/questions.ts';
 import type { BedQuestion } from '../../worker/bed-books.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 import type { YearPartProps } from './SheetBody.tsx';
 
 const NO_CHANGES = { changes: [], removals: [], restores: [], order: [] };

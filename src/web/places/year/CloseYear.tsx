@@ -2,13 +2,13 @@ import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import type { JournalRecord } from '../../../records/journal.ts';
 import { YEAR_CHOICES, type YearChoice } from '../../../records/vocabulary.ts';
-import { total } from '../../../core/ground/numerics/total.ts';
+import { total } from '../../../core/ground/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveJournal, useRestoreJournal, useWriteJournal } from '../../api/journal.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { fixed, plainFigure } from '../../../words/figures.ts';
 import { CHOICE_WORDS } from '../../../words/year-words.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 import type { YearPartProps } from './SheetBody.tsx';
 
 /** Less than this between then and now is rounding, g/m2. */

@@ -4,10 +4,10 @@ import type { LiftDraft } from '../../../contract/requests.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useLift, useRemoveEntry } from '../../api/gardens.ts';
 import { useRemoveLot, useRemoveMovement } from '../../api/stock.ts';
-import { DateField, TextField } from '../../forms/inputs.tsx';
+import { DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { ageInWords, dayOf } from '../../../words/dates.ts';
 import { layName } from '../../../words/record-names.ts';
-import { useUndo } from '../shell/use-undo.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
 import type { YearPartProps } from './SheetBody.tsx';
 
 /** Two years, from which the lowest chips are worth a look (common practice, no source). */

@@ -9,10 +9,10 @@ import { instrumentsQuery, readReport, samplesQuery, sendSample } from '../../ap
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { SoilTestForm } from '../log/SoilTestForm.tsx';
-import { useLogBook } from '../log/use-log-book.ts';
-import '../log/log.css';
-import '../stock/stock.css';
+import { SoilTestForm } from '../../ui/log/SoilTestForm.tsx';
+import { useLogBook } from '../../ui/log/use-log-book.ts';
+import '../../ui/log/log.css';
+import '../../ui/stock/stock.css';
 
 interface RetestProps {
   readonly bed: BedRecord;

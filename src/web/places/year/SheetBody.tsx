@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { YearSheet } from '../../../core/season/year/year-sheet.ts';
+import type { YearSheet } from '../../../core/season/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { cell, fixed, percent, plainFigure } from '../../../words/figures.ts';
 import { entryWords } from '../../../words/entry-words.ts';
@@ -10,8 +10,7 @@ import type { Measures } from '../../../words/measures.ts';
 import { cropName, layerName } from '../../../words/record-names.ts';
 import { seenSummary, testSentences } from '../../../words/year-words.ts';
 import { ASH_WORDS, CARBON_WORDS, NITROGEN_WORDS } from '../../../words/words.ts';
-import { StatementTable } from '../bed/Ledger.tsx';
-import '../bed/bed.css';
+import { StatementTable } from '../../ui/ledger/StatementTable.tsx';
 
 export interface YearPartProps {
   readonly sheet: YearSheet;

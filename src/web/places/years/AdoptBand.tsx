@@ -3,14 +3,14 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { Habit } from '../../../records/habit.ts';
-import { materialFinder } from '../../../core/bed/books/garden-books.ts';
-import { MOST_PLANNED_YEARS } from '../../../core/long-run/years/habit-plan.ts';
+import { materialFinder } from '../../../core/bed/index.ts';
+import { MOST_PLANNED_YEARS } from '../../../core/long-run/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlanBeds } from '../../api/habits.ts';
-import { useUndo } from '../shell/use-undo.tsx';
-import { bedPlan, countsOf, newStamp, takenBack, type Adopted } from './adopt-plan.ts';
+import { useUndo } from '../../app/use-undo.tsx';
+import { bedPlan, countsOf, newStamp, takenBack, type Adopted } from '../../ui/planning/adopt-plan.ts';
 import type { Line } from './lines.ts';
-import { planCautions } from './plan-cautions.ts';
+import { planCautions } from '../../ui/planning/plan-cautions.ts';
 import type { YearsView } from './view.ts';
 
 interface AdoptBandProps {

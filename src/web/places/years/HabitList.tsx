@@ -3,10 +3,10 @@ import { useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { Habit } from '../../../records/habit.ts';
-import { isSouthern } from '../../../core/ground/climate/climate.ts';
-import { booksOfBed } from '../../../core/bed/books/garden-books.ts';
+import { isSouthern } from '../../../core/ground/index.ts';
+import { writtenOfBed } from '../../../core/bed/index.ts';
 import { dayOf } from '../../../words/dates.ts';
-import { habitSoFar } from '../../../core/long-run/years/habit-so-far.ts';
+import { habitSoFar } from '../../../core/long-run/index.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { actWords } from '../../../words/years-words.ts';
 import { markOf } from '../../charts/line-marks.ts';
@@ -139,7 +139,7 @@ const NOTHING: Habit = { acts: [], keepsCrops: true };
 function habitToEdit({ followed }: Line, { books, beds }: HabitListProps): Habit {
   if (followed === 'planned') return NOTHING;
   if (followed !== 'soFar') return followed;
-  const own = booksOfBed(books, beds[0]!.id, () => undefined);
+  const own = writtenOfBed(books, beds[0]!.id);
   return (own && habitSoFar(own, dayOf(books.today))) ?? NOTHING;
 }
 

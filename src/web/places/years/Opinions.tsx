@@ -1,4 +1,4 @@
-import { OPINION_IDS } from '../../../core/model/opinions/second-opinions.ts';
+import { OPINION_IDS } from '../../../core/model/index.ts';
 import { OPINION_WORDS, WHY_OPINIONS_DIFFER } from '../../../words/years-words.ts';
 
 /** Who the thin lines are by, and why they differ. */

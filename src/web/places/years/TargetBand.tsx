@@ -3,19 +3,14 @@ import { useRef, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence } from '../../../words/refusal-words.ts';
-import { massFreshKgFromAmount } from '../../../core/ground/units/amount.ts';
-import {
-  checkTarget,
-  targetOdds,
-  type Target,
-  type TargetOdds,
-} from '../../../core/long-run/years/targets.ts';
+import { massFreshKgFromAmount } from '../../../core/ground/index.ts';
+import { type Target, type TargetOdds, checkTarget, targetOdds } from '../../../core/long-run/index.ts';
 import { percent } from '../../../words/figures.ts';
 import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { materialName } from '../../../words/record-names.ts';
 import { amountWords, targetWords } from '../../../words/years-words.ts';
-import { TextField } from '../../forms/inputs.tsx';
-import { numberFromText } from '../../forms/parse-number.ts';
+import { TextField } from '../../ui/forms/inputs.tsx';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import type { FoundAmounts } from '../../worker/years-workers.ts';
 import { findAmount } from '../../worker/years-workers.ts';
 import type { YearsPlan } from '../../worker/years-answers.ts';

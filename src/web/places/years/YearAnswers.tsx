@@ -1,11 +1,11 @@
-import { FEWEST_DRAWS } from '../../../core/bed/projection/likely-range.ts';
+import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
 import {
+  type YearMeasure,
   bandOfYears,
   differenceOf,
   isOfAYear,
   readMeasure,
-  type YearMeasure,
-} from '../../../core/long-run/years/years-range.ts';
+} from '../../../core/long-run/index.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { measureCell, measureInWords, signed, YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { markOf } from '../../charts/line-marks.ts';

@@ -1,11 +1,6 @@
-import { FEWEST_DRAWS, type Band } from '../../../core/bed/projection/likely-range.ts';
-import { OPINION_IDS } from '../../../core/model/opinions/second-opinions.ts';
-import {
-  bandOfYears,
-  isOfAYear,
-  readMeasure,
-  type YearMeasure,
-} from '../../../core/long-run/years/years-range.ts';
+import { type Band, FEWEST_DRAWS } from '../../../core/bed/index.ts';
+import { OPINION_IDS } from '../../../core/model/index.ts';
+import { type YearMeasure, bandOfYears, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import {

@@ -1,10 +1,5 @@
-import { FEWEST_DRAWS } from '../../../core/bed/projection/likely-range.ts';
-import {
-  bandOfYears,
-  isOfAYear,
-  readMeasure,
-  type YearMeasure,
-} from '../../../core/long-run/years/years-range.ts';
+import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
+import { type YearMeasure, bandOfYears, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
 import { percent } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { measureCell, measureUnit, YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';

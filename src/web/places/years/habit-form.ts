@@ -2,10 +2,10 @@ import { habitDraft, type Habit, type HabitAct } from '../../../records/habit.ts
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence } from '../../../words/refusal-words.ts';
-import type { FindMaterial } from '../../../core/ground/materials/find-material.ts';
-import { checkHabit, ownMonth } from '../../../core/long-run/years/habit.ts';
-import { numberFromText } from '../../forms/parse-number.ts';
-import { troublesOf } from '../../forms/troubles.ts';
+import type { FindMaterial } from '../../../core/ground/index.ts';
+import { checkHabit, ownMonth } from '../../../core/long-run/index.ts';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { troublesOf } from '../../ui/forms/troubles.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 

@@ -1,10 +1,6 @@
 import type { HabitRecord, Habit } from '../../../records/habit.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import {
-  HABIT_TEMPLATE_IDS,
-  habitFromTemplate,
-  type HabitTemplateId,
-} from '../../../core/long-run/years/habit-templates.ts';
+import { HABIT_TEMPLATE_IDS, type HabitTemplateId, habitFromTemplate } from '../../../core/long-run/index.ts';
 import { TEMPLATE_WORDS } from '../../../words/years-words.ts';
 import type { FollowedHabit } from '../../worker/years-answers.ts';
 

@@ -1,6 +1,6 @@
 import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
-import type { YearPoint } from '../../../core/long-run/years/run-years.ts';
-import type { SecondOpinions } from '../../../core/model/opinions/second-opinions.ts';
+import type { YearPoint } from '../../../core/long-run/index.ts';
+import type { SecondOpinions } from '../../../core/model/index.ts';
 import type { YearsPlan } from '../../worker/years-answers.ts';
 import { followYears } from '../../worker/years-workers.ts';
 

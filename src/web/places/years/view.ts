@@ -1,9 +1,7 @@
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { SecondOpinions } from '../../../core/model/opinions/second-opinions.ts';
-import { SOIL_DEFAULTS } from '../../../core/model/simulation/scenario.ts';
-import { asOneBed } from '../../../core/long-run/years/garden-years.ts';
-import type { YearPoint } from '../../../core/long-run/years/run-years.ts';
+import { SOIL_DEFAULTS, type SecondOpinions } from '../../../core/model/index.ts';
+import { type YearPoint, asOneBed } from '../../../core/long-run/index.ts';
 import type { Line } from './lines.ts';
 import { lineKey, type Followed, type FollowedLine } from './use-years.ts';
 

@@ -7,7 +7,7 @@ import type { YearPoint } from '../../../core/long-run/years/run-years.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { formOf, newAct, readHabit, type HabitForm } from './habit-form.ts';
 import { allLineIds, keptLineId, lineOf, shownIds } from './lines.ts';
-import { planCautions } from './plan-cautions.ts';
+import { planCautions } from '../../ui/planning/plan-cautions.ts';
 import { seriesCsv } from './series-csv.ts';
 import { drawsFor } from './use-years.ts';
 

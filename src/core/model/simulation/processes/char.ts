@@ -1,4 +1,4 @@
-import { lostShare } from '../../../ground/numerics/exponential-loss.ts';
+import { lostShare } from '../../../ground/index.ts';
 import type { Bed, SubStep } from '../bed.ts';
 import { isOnSurface, type Cohort } from '../cohort.ts';
 import { notePeakLock } from '../nitrogen-limited-decay.ts';

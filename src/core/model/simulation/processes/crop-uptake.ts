@@ -1,5 +1,4 @@
-import { lostShare } from '../../../ground/numerics/exponential-loss.ts';
-import { clamp, smoothStep } from '../../../ground/numerics/interpolation.ts';
+import { clamp, lostShare, smoothStep } from '../../../ground/index.ts';
 import type { Bed, SubStep } from '../bed.ts';
 import type { Crop } from '../crop.ts';
 import { dayDegrees, rootDepthCm } from '../crop-growth.ts';

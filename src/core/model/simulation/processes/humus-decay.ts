@@ -1,4 +1,4 @@
-import { lostShare } from '../../../ground/numerics/exponential-loss.ts';
+import { lostShare } from '../../../ground/index.ts';
 import type { Bed, SubStep } from '../bed.ts';
 
 /** Native organic matter, active then slow, decays in both zones, the contact zone first, and gives its nitrogen there. */

@@ -1,4 +1,4 @@
-import { lostShare } from '../../../ground/numerics/exponential-loss.ts';
+import { lostShare } from '../../../ground/index.ts';
 import type { Bed, SubStep } from '../bed.ts';
 
 const WARMEST_DENITRIFICATION = 2;

@@ -1,4 +1,4 @@
-import { clamp } from '../../../ground/numerics/interpolation.ts';
+import { clamp } from '../../../ground/index.ts';
 import type { Bed, SubStep } from '../bed.ts';
 import { charCarbon, humusOnTop, isOnSurface, livingCarbon, type Cohort } from '../cohort.ts';
 

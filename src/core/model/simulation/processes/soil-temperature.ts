@@ -1,5 +1,4 @@
-import { lostShare } from '../../../ground/numerics/exponential-loss.ts';
-import { temperatureModifier } from '../../../ground/climate/modifiers.ts';
+import { lostShare, temperatureModifier } from '../../../ground/index.ts';
 import type { Bed, SubStep } from '../bed.ts';
 
 /**

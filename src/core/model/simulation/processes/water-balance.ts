@@ -1,5 +1,4 @@
-import { moistureModifier } from '../../../ground/climate/modifiers.ts';
-import { smoothStep } from '../../../ground/numerics/interpolation.ts';
+import { moistureModifier, smoothStep } from '../../../ground/index.ts';
 import type { Bed, BedState, SubStep } from '../bed.ts';
 
 /** Share of the ground the crops shade, 0 to 1. */

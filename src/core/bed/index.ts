@@ -1,0 +1,108 @@
+/* A bed: its records as a scenario, followed through time with its likely range, and what can be advised of it. */
+
+// advice
+export {
+  ADVICE_DAYS,
+  type AdviceSetting,
+  type BedAdvice,
+  type BedStanding,
+  type BedStatus,
+  PALENESS_SHOWN,
+  adviseBed,
+  bedStanding,
+  projectForAdvice,
+} from './advice/bed-advice.ts';
+export { type Caution, feedingCautions, layingCautions } from './advice/cautions.ts';
+export { type Conflict, conflictsIn, phOn } from './advice/conflicts.ts';
+export type { CropProspect } from './advice/crop-prospects.ts';
+export { cropsConcerned } from './advice/dose-plan.ts';
+export type { LockUpWindow, Zone } from './advice/lock-up.ts';
+export { type NextStep, nextStep } from './advice/next-step.ts';
+export { type PlantingDate, TRIAL_DAYS, plantingDates } from './advice/planting-dates.ts';
+export { rulesFor } from './advice/schools.ts';
+export { type HarvestWait, harvestWaits } from './advice/waits.ts';
+
+// books
+export type { BedBooks } from './books/bed-books.ts';
+export { bedScenario, inRecordWords } from './books/bed-scenario.ts';
+export { checkBooks } from './books/check-books.ts';
+export { type FingerQuestion, fingerStep } from './books/finger-test.ts';
+export {
+  type GardenRecords,
+  booksOfBed,
+  writtenOfBed,
+  carriedForward,
+  drawsOnStock,
+  materialFinder,
+  plantedLater,
+  recordsAbout,
+  siteOf,
+  stockBooksOf,
+  takenByBed,
+} from './books/garden-books.ts';
+export { type Corner, outlineAreaM2 } from './books/outline.ts';
+export { checkRoom } from './books/planting-clash.ts';
+export { type SoilReport, checkSoilTest, soilReports } from './books/soil-report.ts';
+export { SOIL_TEXTURES, type SoilTexture, bulkDensityOfClay } from './books/soil-textures.ts';
+
+// build-ups
+export { BUILD_UPS } from './build-ups/build-up-library.ts';
+export {
+  type BuildUp,
+  type BuildUpLayer,
+  type BuildUpNote,
+  type PlantingWait,
+  type Purpose,
+  plantableFrom,
+} from './build-ups/build-up.ts';
+export { type Effort, effortFor, effortOf, totalEffort } from './build-ups/effort.ts';
+export { layBuildUp } from './build-ups/lay-build-up.ts';
+
+// diagnosis
+export type { Cause, EvidenceCode, PaleFacts } from './diagnosis/causes.ts';
+export { type Diagnosis, type Fit, type WeighedCause, diagnose } from './diagnosis/diagnose.ts';
+export { paleFacts } from './diagnosis/pale-facts.ts';
+export { MENDED_BY_NITROGEN, type Remedies, type RemedyOutcome, tryRemedies } from './diagnosis/remedies.ts';
+
+// learning
+export type { Learnt, LearntRate } from './learning/learnt.ts';
+export { measuredPoints } from './learning/measured-points.ts';
+
+// projection
+export {
+  type BedProjection,
+  type BedSample,
+  type CropOutcome,
+  type LayerState,
+  WANT_AHEAD_DAYS,
+  atEndOf,
+  looksAround,
+  projectBed,
+  sampleOn,
+  telltaleDays,
+} from './projection/bed-projection.ts';
+export type { DrawnOutcome } from './projection/drawn-outcome.ts';
+export { drawScenario } from './projection/draws.ts';
+export {
+  type Band,
+  FEWEST_DRAWS,
+  type Influence,
+  type LikelyRange,
+  type RangePlan,
+  type Spread,
+  drawOutcome,
+  drawnInputs,
+  likelyRange,
+} from './projection/likely-range.ts';
+export { type MonthBooks, monthBooks } from './projection/month-books.ts';
+
+// supplement
+export {
+  FEED_PRODUCTS,
+  type ProductDose,
+  asProduct,
+  type FeedAvailability,
+  feedAvailability,
+  findFeedProduct,
+} from './supplement/feed-products.ts';
+export { type Dose, type SupplementPlan, leastDoses } from './supplement/least-doses.ts';

@@ -1,0 +1,43 @@
+/* The long run: habits over decades and their worth, and the stock shared out among beds. */
+
+// sharing
+export type { ExplainedShare, ShareReason, UnmetCause, UnmetWant } from './sharing/explain.ts';
+export { type MaterialPile, shareBed, shareGains } from './sharing/garden-shares.ts';
+export { type ShareAnswer, type ShareConflict, shareOut } from './sharing/share-out.ts';
+export {
+  type ByPurpose,
+  type FixedShare,
+  type Purpose,
+  SHARE_SEASONS,
+  type ShareProblem,
+  type ShareSeason,
+} from './sharing/share-problem.ts';
+
+// years
+export { asOneBed } from './years/garden-years.ts';
+export { booksAsPlanned, booksWithHabit } from './years/habit-books.ts';
+export { MOST_PLANNED_YEARS, habitPlan, isPlanOf } from './years/habit-plan.ts';
+export { habitSoFar } from './years/habit-so-far.ts';
+export { HABIT_TEMPLATE_IDS, type HabitTemplateId, habitFromTemplate } from './years/habit-templates.ts';
+export { HABIT_ACT_TYPES, checkHabit, ownMonth } from './years/habit.ts';
+export { textureOf } from './years/held-more.ts';
+export { endOfYears, outlookDays } from './years/outlook-days.ts';
+export { type OutlookYear, changesSoil, outlook } from './years/outlook.ts';
+export { type YearPoint, runYears } from './years/run-years.ts';
+export {
+  type AmountAnswer,
+  type Target,
+  type TargetOdds,
+  amountFor,
+  checkTarget,
+  targetOdds,
+} from './years/targets.ts';
+export { NO_PRICES, type Prices, type Worth, worthOf } from './years/worth.ts';
+export {
+  YEAR_MEASURES,
+  type YearMeasure,
+  bandOfYears,
+  differenceOf,
+  isOfAYear,
+  readMeasure,
+} from './years/years-range.ts';

@@ -1,0 +1,2 @@
+export { BedPage } from './BedPage.tsx';
+export { PrintSheet } from './PrintSheet.tsx';

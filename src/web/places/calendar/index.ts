@@ -1,0 +1,2 @@
+export { CalendarPage } from './CalendarPage.tsx';
+export { LayingDayPage } from './LayingDayPage.tsx';

@@ -1,0 +1,1 @@
+export { DataPage } from './DataPage.tsx';

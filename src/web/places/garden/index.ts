@@ -1,0 +1,1 @@
+export { GardenPage } from './GardenPage.tsx';

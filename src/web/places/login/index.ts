@@ -1,0 +1,1 @@
+export { LoginPage } from './LoginPage.tsx';

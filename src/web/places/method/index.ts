@@ -1,0 +1,2 @@
+export { ChecksPage } from './ChecksPage.tsx';
+export { MethodPage } from './MethodPage.tsx';

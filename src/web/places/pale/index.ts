@@ -1,0 +1,1 @@
+export { PalePage } from './PalePage.tsx';

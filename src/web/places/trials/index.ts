@@ -1,0 +1,1 @@
+export { TrialsPage } from './TrialsPage.tsx';

@@ -1,0 +1,1 @@
+export { Welcome } from './Welcome.tsx';

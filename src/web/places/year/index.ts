@@ -1,0 +1,1 @@
+export { YearPage } from './YearPage.tsx';

@@ -1,0 +1,1 @@
+export { YearsPage } from './YearsPage.tsx';

@@ -1,0 +1,56 @@
+import { useState } from 'react';
+import type { LotRecord } from '../../../records/lot.ts';
+import type { MovementRecord } from '../../../records/movement.ts';
+import type { StockPosting } from '../../../contract/requests.ts';
+import { sentencesOf } from '../../api/failures.ts';
+import { usePostStock, useRemoveLot, useRemoveMovement } from '../../api/stock.ts';
+import { useUndo } from '../../app/use-undo.tsx';
+
+export interface Posted {
+  readonly lots: readonly LotRecord[];
+  readonly movements: readonly MovementRecord[];
+}
+
+/** Fields as the form calls them: of the one posting it writes. */
+const bare = (field: string): string => field.replace(/^(movements|lots|materials)\.\d+\./, '');
+
+/** Writes into the stock all or nothing, offers to take it back, and keeps what was wrong by field. */
+export function useStockPost(gardenId: string) {
+  const post = usePostStock(gardenId);
+  const removeMovement = useRemoveMovement();
+  const removeLot = useRemoveLot();
+  const offerUndo = useUndo();
+  const [troubles, setTroubles] = useState<Record<string, string>>({});
+
+  const undo = async ({ lots, movements }: Posted) => {
+    for (const movement of movements.toReversed()) await removeMovement.mutateAsync(movement);
+    for (const lot of lots) await removeLot.mutateAsync(lot);
+  };
+
+  const send = (posting: StockPosting, done: string, onDone: (posted: Posted) => void) => {
+    setTroubles({});
+    post.mutate(posting, {
+      onSuccess: (posted) => {
+        offerUndo(done, () => undo(posted));
+        onDone(posted);
+      },
+      onError: (failure) =>
+        setTroubles(
+          Object.fromEntries(
+            Object.entries(sentencesOf(failure)).map(([field, sentence]) => [
+              bare(field),
+              sentence.replace(field, bare(field)),
+            ]),
+          ),
+        ),
+    });
+  };
+  return { send, troubles, isSaving: post.isPending };
+}
+
+/** Sentences about fields a form has no place for, and those about none. */
+export function otherTroubles(troubles: Record<string, string>, shown: readonly string[]): string[] {
+  return Object.entries(troubles)
+    .filter(([field]) => !shown.includes(field))
+    .map(([, sentence]) => sentence);
+}

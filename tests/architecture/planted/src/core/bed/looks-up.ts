@@ -1,0 +1,2 @@
+import { planted } from '../long-run/index.ts';
+export const uses = planted;

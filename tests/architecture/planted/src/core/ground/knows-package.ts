@@ -1,0 +1,2 @@
+import { z } from 'zod';
+export const uses = z;

@@ -1,0 +1,2 @@
+import { planted } from '../crops/pea.ts';
+export const uses = planted;

@@ -1,0 +1,2 @@
+import { planted } from '../attic/index.ts';
+export const uses = planted;

@@ -1,0 +1,2 @@
+import { planted } from '../core/ground/index.ts';
+export const uses = planted;

@@ -1,0 +1,2 @@
+import { planted } from './bed.test.ts';
+export const uses = planted;

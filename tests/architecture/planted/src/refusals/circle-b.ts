@@ -1,0 +1,4 @@
+import type { A } from './circle-a.ts';
+export interface B {
+  readonly a: A;
+}

@@ -1,0 +1,2 @@
+import { planted } from '../records/bed.ts';
+export const uses = planted;

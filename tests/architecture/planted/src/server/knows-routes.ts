@@ -1,0 +1,2 @@
+import { planted } from './routes/beds.ts';
+export const uses = planted;

@@ -1,0 +1,2 @@
+import Database from 'better-sqlite3';
+export const uses = Database;

@@ -1,0 +1,2 @@
+import { planted } from '../web/ui/field.ts';
+export const uses = planted;

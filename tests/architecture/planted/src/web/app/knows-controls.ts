@@ -1,0 +1,2 @@
+import { planted } from '../ui/field.ts';
+export const uses = planted;

@@ -1,0 +1,2 @@
+import { planted } from '../cli/planted.ts';
+export const uses = planted;

@@ -1,0 +1,2 @@
+import { planted } from './places/bed/BedPage.ts';
+export const uses = planted;

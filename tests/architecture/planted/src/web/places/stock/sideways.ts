@@ -1,0 +1,2 @@
+import { planted } from '../bed/index.ts';
+export const uses = planted;

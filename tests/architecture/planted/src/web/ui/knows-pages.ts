@@ -1,0 +1,2 @@
+import { planted } from '../places/bed/index.ts';
+export const uses = planted;

@@ -1,0 +1,2 @@
+import { planted } from '../server/main.ts';
+export const uses = planted;

@@ -1,0 +1,2 @@
+import { planted } from '../core/model/ledger/flows.ts';
+export const uses = planted;
