@@ -4,7 +4,7 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
     globalSetup: ['tests/build-server.mjs'],
-    exclude: ['node_modules/**', 'tests/e2e/**'],
+    exclude: ['node_modules/**', 'tests/e2e/**', 'tests/architecture/planted/**'],
     testTimeout: 60_000,
     // A server of its own may take its time to start on a busy machine; its helper gives up after half a minute.
     hookTimeout: 60_000,

@@ -1,3 +1,4 @@
+import { useMeasures } from '../app/garden-context.ts';
 import { memo, useCallback, useMemo } from 'react';
 import {
   Area,
@@ -41,7 +42,6 @@ interface NitrogenTideProps {
   readonly band: TideBand | null;
   /** Who wants the nitrogen; null when nothing grows in the window. */
   readonly wantedBy: string | null;
-  readonly measures: Measures;
   readonly onSelect: (day: DayNumber) => void;
   readonly description: string;
 }
@@ -210,19 +210,9 @@ const Want = memo(function Want() {
 
 /** Drawn anew only when what it shows changes. Nitrogen within reach against what the crop will want, and below the line what decomposers hold. */
 export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps) {
-  const {
-    samples,
-    fromDay,
-    untilDay,
-    today,
-    selectedDay,
-    doses,
-    band,
-    wantedBy,
-    measures,
-    onSelect,
-    description,
-  } = props;
+  const measures = useMeasures();
+  const { samples, fromDay, untilDay, today, selectedDay, doses, band, wantedBy, onSelect, description } =
+    props;
   const points = useMemo(
     () =>
       pointsOf(

@@ -1,7 +1,7 @@
+import { useMeasures } from '../app/garden-context.ts';
 import { memo } from 'react';
 import type { BedSample, LayerState } from '../../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
-import type { Measures } from '../../words/measures.ts';
 import { COLORS } from '../theme/tokens.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';
 import { Plant, Roots } from './plants.tsx';
@@ -31,7 +31,6 @@ interface BedSectionProps {
   readonly highestMulchCm: number;
   /** The layer whose story is open. */
   readonly selectedId?: string | null;
-  readonly measures: Measures;
   /** Everything the drawing shows, in words. */
   readonly description: string;
 }
@@ -103,13 +102,13 @@ interface ZoneProps {
   readonly top: number;
   readonly bottom: number;
   readonly heldG: number;
-  readonly measures: Measures;
 }
 
 /** From here on the hatch carries its figure, g/m2. */
 const FIGURE_FROM_G = 0.25;
 
-function HeldHatch({ top, bottom, heldG, measures }: ZoneProps) {
+function HeldHatch({ top, bottom, heldG }: ZoneProps) {
+  const measures = useMeasures();
   if (heldG < HELD_SHOWN_FROM_G) return null;
   const strength = Math.min(1, heldG / HATCH_FULL_G);
   return (
@@ -143,14 +142,13 @@ function DepthScale({
   scale,
   mulchCm,
   depthCm,
-  measures,
 }: {
   surface: number;
   scale: number;
   mulchCm: number;
   depthCm: number;
-  measures: Measures;
 }) {
+  const measures = useMeasures();
   const marks = [mulchCm >= 1.5 ? mulchCm : null, 0, -CONTACT_ZONE_CM, -depthCm].filter((cm) => cm !== null);
   return (
     <g fontSize={11.5} fill={COLORS.softInk} textAnchor="end" className="figure">
@@ -177,16 +175,8 @@ function DepthScale({
 
 /** The bed cut open: what lies on what, to scale, what is held where, and how deep the roots are. */
 export const BedSection = memo(function BedSection(props: BedSectionProps) {
-  const {
-    sample,
-    layers,
-    crops,
-    rootZoneCm,
-    highestMulchCm,
-    measures,
-    description,
-    selectedId = null,
-  } = props;
+  const measures = useMeasures();
+  const { sample, layers, crops, rootZoneCm, highestMulchCm, description, selectedId = null } = props;
   const { pxPerCm: scale, surface } = sectionScale(highestMulchCm, rootZoneCm);
   const contactEnd = surface + CONTACT_ZONE_CM * scale;
   const rootEnd = surface + rootZoneCm * scale;
@@ -251,8 +241,8 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
       {dug.map((layer) => (
         <DugIn key={layer.id} layer={layer} surface={surface} scale={scale} />
       ))}
-      <HeldHatch top={surface} bottom={contactEnd} heldG={sample.heldContactG} measures={measures} />
-      <HeldHatch top={contactEnd} bottom={rootEnd} heldG={sample.heldRootG} measures={measures} />
+      <HeldHatch top={surface} bottom={contactEnd} heldG={sample.heldContactG} />
+      <HeldHatch top={contactEnd} bottom={rootEnd} heldG={sample.heldRootG} />
       {crops.flatMap((crop, k) =>
         plantPositions(crops.length, k).map((x) => (
           <Roots
@@ -281,13 +271,7 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
       )}
       <path d={`M${LEFT} ${surface}H${RIGHT}`} stroke={COLORS.strongRule} strokeWidth={1.6} />
       <path d={`M${LEFT} ${contactEnd}H${RIGHT}`} stroke="#FFFDF8" strokeDasharray="4 3" />
-      <DepthScale
-        surface={surface}
-        scale={scale}
-        mulchCm={sample.mulchCm}
-        depthCm={rootZoneCm}
-        measures={measures}
-      />
+      <DepthScale surface={surface} scale={scale} mulchCm={sample.mulchCm} depthCm={rootZoneCm} />
       <Labels labels={labels.sort((a, b) => a.targetY - b.targetY)} />
     </svg>
   );

@@ -1,5 +1,5 @@
+import { useMeasures } from '../app/garden-context.ts';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Measures } from '../../words/measures.ts';
 import { COLORS } from '../theme/tokens.ts';
 import {
   BODY,
@@ -17,7 +17,6 @@ interface SectionHandlesProps {
   readonly layers: readonly NamedLayer[];
   readonly rootZoneCm: number;
   readonly highestMulchCm: number;
-  readonly measures: Measures;
   /** Layers that stand in the book and can be taken hold of. */
   readonly isHeld: (layerId: string) => boolean;
   readonly onSelect: (layerId: string) => void;
@@ -44,7 +43,8 @@ const TAP_PX = 5;
 
 /** What can be taken hold of in the section: edges to thicken or thin, bodies to select or put in another order. */
 export function SectionHandles(props: SectionHandlesProps) {
-  const { layers, rootZoneCm, highestMulchCm, measures, isHeld, onSelect, onHover, onDrop, onMove } = props;
+  const measures = useMeasures();
+  const { layers, rootZoneCm, highestMulchCm, isHeld, onSelect, onHover, onDrop, onMove } = props;
   const { pxPerCm, surface } = sectionScale(highestMulchCm, rootZoneCm);
   const placed = placeLayers(layers, surface, pxPerCm).filter(({ layer }) => isHeld(layer.id));
   const drawing = useRef<SVGSVGElement>(null);
@@ -126,7 +126,8 @@ interface EdgeProps extends SectionHandlesProps {
 }
 
 /** The upper edge of a layer: by pointer through its child, by arrow keys here. */
-function Edge({ placed: { layer, top }, measures, onDrop, onMove, onRemove, onSelect, children }: EdgeProps) {
+function Edge({ placed: { layer, top }, onDrop, onMove, onRemove, onSelect, children }: EdgeProps) {
+  const measures = useMeasures();
   const onKeyDown = (event: KeyboardEvent) => {
     const step = { ArrowUp: KEY_STEP_CM, ArrowDown: -KEY_STEP_CM, PageUp: 2, PageDown: -2 }[event.key];
     if (step !== undefined && event.altKey) onMove(layer.id, step > 0 ? 1 : -1);

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { GardenProvider } from '../app/garden-context.ts';
 import { backupsQuery } from '../api/data.ts';
 import { ProblemFailure } from '../api/failures.ts';
 import { gardenBooksQuery } from '../api/gardens.ts';
@@ -78,7 +79,13 @@ export function Book() {
       <main>
         <Connection />
         <FileState gardenId={gardenId} />
-        {error ? <Unreadable failure={error} /> : <Outlet />}
+        {error ? (
+          <Unreadable failure={error} />
+        ) : (
+          <GardenProvider value={books}>
+            <Outlet />
+          </GardenProvider>
+        )}
       </main>
     </div>
   );

@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Select } from 'antd';
 import { memo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
@@ -12,7 +13,6 @@ import {
   type Answer,
   type BedNames,
 } from '../../../words/advice-words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from '../../../words/workings-words.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
@@ -26,7 +26,6 @@ interface AnswersProps {
   readonly garden: GardenRecord;
   readonly bed: BedRecord;
   readonly names: BedNames;
-  readonly measures: Measures;
   /** A newer answer is being worked out. */
   readonly isStale: boolean;
   readonly onCompareSchools: () => void;
@@ -36,7 +35,8 @@ type Question = 'lockUp' | 'feed' | 'planting';
 
 /** The three questions of a bed, answered in sentences, each with the way it was worked out. */
 export const Answers = memo(function Answers(props: AnswersProps) {
-  const { advice, garden, bed, names, measures, isStale, onCompareSchools } = props;
+  const measures = useMeasures();
+  const { advice, garden, bed, names, isStale, onCompareSchools } = props;
   const [asked, setAsked] = useState<Question | null>(null);
   if (!advice) return <p className="soft answers-waiting">Working out the answers …</p>;
   const product = chosenProduct(garden, bed, advice.feedAvailability);

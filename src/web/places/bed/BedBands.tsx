@@ -1,8 +1,7 @@
+import { useBooks } from '../../app/garden-context.ts';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { BedForm } from '../../ui/garden/BedForm.tsx';
 import { BuildUpBand } from './BuildUpBand.tsx';
 import type { PostingForm } from './posting-form.ts';
@@ -20,9 +19,7 @@ export type OpenBand =
 
 interface BedBandsProps {
   readonly open: OpenBand | null;
-  readonly books: GardenBooks;
   readonly bed: BedRecord;
-  readonly measures: Measures;
   readonly layers: readonly NamedLayerChoice[];
   readonly refusal: Refusal | null;
   readonly onPreview: (preview: Preview | null) => void;
@@ -32,7 +29,8 @@ interface BedBandsProps {
 }
 
 export function BedBands(props: BedBandsProps) {
-  const { open, books, bed, measures, layers, refusal, onPreview, onTry, onClose } = props;
+  const books = useBooks();
+  const { open, bed, layers, refusal, onPreview, onTry, onClose } = props;
   switch (open?.band) {
     case 'posting':
       return (
@@ -40,7 +38,7 @@ export function BedBands(props: BedBandsProps) {
           key={open.changing?.id ?? 'new'}
           changing={open.changing}
           start={open.start}
-          {...{ books, bed, measures, layers, refusal, onPreview, onClose }}
+          {...{ bed, layers, refusal, onPreview, onClose }}
         />
       );
     case 'planting':
@@ -49,15 +47,13 @@ export function BedBands(props: BedBandsProps) {
           key={open.changing?.id ?? 'new'}
           changing={open.changing}
           bedId={bed.id}
-          {...{ books, measures, onClose }}
+          onClose={onClose}
         />
       );
     case 'buildUp':
-      return <BuildUpBand {...{ books, bed, measures, onTry, onClose }} />;
+      return <BuildUpBand {...{ bed, onTry, onClose }} />;
     case 'bed':
-      return (
-        <BedForm gardenId={books.garden.id} changing={bed} onKept={onClose} {...{ measures, onClose }} />
-      );
+      return <BedForm gardenId={books.garden.id} changing={bed} onKept={onClose} {...{ onClose }} />;
     case undefined:
       return null;
   }

@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { memo, useCallback, useMemo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -8,7 +9,6 @@ import { BedSection } from '../../drawing/bed-section.tsx';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { SectionHandles } from '../../drawing/section-handles.tsx';
 import { dayOf } from '../../../words/dates.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { Answers } from './Answers.tsx';
 import { sectionInWords, tideInWords, wantedBy } from './bed-words.ts';
 import { LayerList } from './LayerList.tsx';
@@ -37,7 +37,6 @@ interface BedBodyProps {
   readonly selectedId: string | null;
   readonly onSelect: (layerId: string | null) => void;
   readonly onOpen: (what: 'schools' | 'saveBuildUp') => void;
-  readonly measures: Measures;
   readonly today: DayNumber;
   readonly day: DayNumber;
   readonly onDay: (day: DayNumber) => void;
@@ -56,7 +55,8 @@ function useHighestMulch({ samples }: BedProjection, isHovering: boolean): numbe
 
 /** The bed on one day: its section to take hold of, its answers, its tide, its books. */
 export const BedBody = memo(function BedBody(props: BedBodyProps) {
-  const { books, bed, projection, advice, monthBooks, likely, actions, measures, today, day, onDay } = props;
+  const measures = useMeasures();
+  const { books, bed, projection, advice, monthBooks, likely, actions, today, day, onDay } = props;
   const { selectedId, onSelect, onOpen } = props;
   const learning = useLearning(bed);
   const inLearning = useMemo(() => datedNames(books), [books]);
@@ -101,14 +101,12 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
                 rootZoneCm={bed.rootZoneCm}
                 highestMulchCm={highestMulchCm}
                 selectedId={selectedId}
-                measures={measures}
                 description={sectionWords}
               />
               <SectionHandles
                 layers={layers}
                 rootZoneCm={bed.rootZoneCm}
                 highestMulchCm={highestMulchCm}
-                measures={measures}
                 isHeld={isHeld}
                 onSelect={(id) => onSelect(id === selectedId ? null : id)}
                 onHover={actions.hover}
@@ -133,7 +131,7 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
         </div>
         <div>
           <Answers
-            {...{ advice, bed, names, measures }}
+            {...{ advice, bed, names }}
             garden={books.garden}
             isStale={props.isAdviceStale}
             onCompareSchools={compareSchools}
@@ -148,18 +146,17 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
               doses={dosesShown}
               band={band}
               wantedBy={wanted}
-              measures={measures}
               onSelect={onDay}
               description={tideWords}
             />
           </Pictured>
-          {advice && <MindList {...{ advice, measures, today }} names={inRecords} />}
+          {advice && <MindList {...{ advice, today }} names={inRecords} />}
           <LikelyRangeNote
             state={likely}
             crop={concerned.length > 0 ? names.crops(concerned).toLowerCase() : 'what grows here'}
             names={names}
             datedNames={inLearning}
-            {...{ measures, learning }}
+            {...{ learning }}
           />
         </div>
       </div>

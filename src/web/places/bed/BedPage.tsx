@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Dropdown } from 'antd';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -11,7 +12,6 @@ import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { fixed } from '../../../words/figures.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, ESTIMATE } from '../../../words/words.ts';
 import '../../ui/garden/garden.css';
 import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
@@ -41,7 +41,7 @@ export function BedPage() {
   if (!books) return <p className="page soft">Opening the books …</p>;
   const bed = books.beds.find(({ id }) => id === bedId);
   if (!bed) return <NoSuchBed gardenId={books.garden.id} />;
-  return <OpenBed key={bed.id} books={books} bed={bed} />;
+  return <OpenBed key={bed.id} bed={bed} />;
 }
 
 function NoSuchBed({ gardenId }: { gardenId: string }) {
@@ -80,9 +80,9 @@ const ownLayersOnTop = (
 
 type Opened = 'schools' | 'saveBuildUp' | null;
 
-function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
+function OpenBed({ bed }: { bed: BedRecord }) {
+  const books = useBooks();
   const today = dayOf(books.today);
-  const measures = measuresOf(books.garden);
   const [open, setOpen] = useState<OpenBand | null>(null);
   const [opened, setOpened] = useState<Opened>(null);
   const [preview, setPreview] = useState<Preview | null>(null);
@@ -164,7 +164,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
   return (
     <div className="page bed-page">
       <BedHead
-        {...{ books, bed, measures, showTrouble }}
+        {...{ bed, showTrouble }}
         growing={now ? growingWords(now, plantings, today) : BED_KIND_WORDS[bed.kind]}
         onOpen={setOpen}
       />
@@ -178,7 +178,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
         onPreview={showPreview}
         onTry={tryOnBed}
         onClose={() => setOpen(null)}
-        {...{ books, bed, measures }}
+        {...{ bed }}
       />
       <SheetBar sheet={sheet} refusal={sheet.isChanged && !preview ? refusal : null} />
       {!projection ? (
@@ -190,7 +190,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
           monthBooks={answers.books}
           isAdviceStale={answers.isAdviceStale}
           isHovering={sheet.isHovering}
-          {...{ bed, projection, likely, actions, selectedId, measures, today, day }}
+          {...{ bed, projection, likely, actions, selectedId, today, day }}
           onSelect={setSelectedId}
           onDay={setDay}
           onOpen={setOpened}
@@ -198,10 +198,8 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
       )}
       <div className="two-books bed-foot">
         <Postings
-          books={books}
           entries={entries}
           plantings={plantings}
-          measures={measures}
           onChange={changeEntry}
           onChangePlanting={changePlanting}
           onTrouble={showTrouble}
@@ -209,7 +207,6 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
         <Outlook
           years={answers.years}
           areaM2={bed.areaM2}
-          measures={measures}
           yearsAddress={`/garden/${bed.gardenId}/years?beds=${bed.id}`}
           band={likely.shown?.range.organicMatterPct ?? null}
         />
@@ -217,7 +214,7 @@ function OpenBed({ books, bed }: { books: GardenBooks; bed: BedRecord }) {
       <p className="soft estimate">{ESTIMATE}</p>
       {opened === 'schools' && answers.advice && (
         <SchoolsDrawer
-          {...{ records, bed, measures }}
+          {...{ records, bed }}
           names={bedNames(records)}
           feedAvailability={answers.advice.feedAvailability}
           onClose={() => setOpened(null)}
@@ -253,16 +250,16 @@ function TroubleNote({ trouble, onUnderstood }: { trouble: string | null; onUnde
 }
 
 interface BedHeadProps {
-  readonly books: GardenBooks;
   readonly bed: BedRecord;
-  readonly measures: Measures;
   readonly growing: string;
   readonly onOpen: (band: OpenBand) => void;
   readonly showTrouble: (failure: unknown) => void;
 }
 
 /** What bed it is, and what can be done on it. */
-const BedHead = memo(function BedHead({ books, bed, measures, growing, onOpen, showTrouble }: BedHeadProps) {
+const BedHead = memo(function BedHead({ bed, growing, onOpen, showTrouble }: BedHeadProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const remove = useRemoveBed();
   const restore = useRestoreBed();
   const undo = useUndo();

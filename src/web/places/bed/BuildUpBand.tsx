@@ -1,9 +1,9 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { BuildUpRecord } from '../../../records/build-up.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import {
   BUILD_UPS,
   type BuildUp,
@@ -36,9 +36,7 @@ import { materialOptions } from '../../ui/materials/material-options.ts';
 import { materialName } from '../../../words/record-names.ts';
 
 interface BuildUpBandProps {
-  readonly books: GardenBooks;
   readonly bed: BedRecord;
-  readonly measures: Measures;
   /** Lays it on the drawing, to be changed there before it is written down. */
   readonly onTry: (entries: readonly EntryRecord[]) => void;
   readonly onClose: () => void;
@@ -64,28 +62,25 @@ const ownAsChoice = ({ id, name, layers, waitDays, note }: BuildUpRecord): Choic
 const PURPOSES: readonly Purpose[] = ['coverNow', 'soilLater'];
 
 /** Choosing a way to build up the bed: what for, how thick, how many barrows, how long to wait. */
-export function BuildUpBand({ books, bed, measures, onTry, onClose }: BuildUpBandProps) {
+export function BuildUpBand({ bed, onTry, onClose }: BuildUpBandProps) {
   const [choice, setChoice] = useState<Choice | null>(null);
   return (
     <section className="band" aria-label="Build-ups">
       {choice === null ? (
-        <Choices {...{ books, bed, onClose }} onChoose={setChoice} />
+        <Choices {...{ bed, onClose }} onChoose={setChoice} />
       ) : (
-        <ChosenBuildUp
-          key={choice.id}
-          {...{ choice, books, bed, measures, onTry, onClose }}
-          onBack={() => setChoice(null)}
-        />
+        <ChosenBuildUp key={choice.id} {...{ choice, bed, onTry, onClose }} onBack={() => setChoice(null)} />
       )}
     </section>
   );
 }
 
-interface ChoicesProps extends Pick<BuildUpBandProps, 'books' | 'bed' | 'onClose'> {
+interface ChoicesProps extends Pick<BuildUpBandProps, 'bed' | 'onClose'> {
   readonly onChoose: (choice: Choice) => void;
 }
 
-function Choices({ books, bed, onChoose, onClose }: ChoicesProps) {
+function Choices({ bed, onChoose, onClose }: ChoicesProps) {
+  const books = useBooks();
   const choose = (one: BuildUp) => onChoose({ ...one, ...BUILD_UP_WORDS[one.id]! });
   const suits = (one: BuildUp) => Number(one.suits.includes(bed.kind));
   return (
@@ -164,7 +159,9 @@ interface ChosenProps extends BuildUpBandProps {
   readonly onBack: () => void;
 }
 
-function ChosenBuildUp({ choice, books, bed, measures, onTry, onClose, onBack }: ChosenProps) {
+function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
   const [date, setDate] = useState(books.today);
   const [typed, setTyped] = useState<readonly TypedLayer[]>(() =>

@@ -1,10 +1,10 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Dropdown, Input } from 'antd';
 import { memo, useState } from 'react';
 import type { EntryRecord } from '../../../records/entry.ts';
 import { CENTIMETRES_PER_INCH } from '../../../core/ground/index.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { neighborOnTheDay } from './revision.ts';
 import type { LayerActions } from './use-layer-actions.ts';
 
@@ -12,7 +12,6 @@ interface LayerListProps {
   /** From the soil upwards. */
   readonly layers: readonly NamedLayer[];
   readonly entries: readonly EntryRecord[];
-  readonly measures: Measures;
   readonly areaM2: number;
   readonly selectedId: string | null;
   readonly onSelect: (layerId: string | null) => void;
@@ -61,7 +60,8 @@ interface LayerLineProps extends LayerListProps {
   readonly isOpen: boolean;
 }
 
-function LayerLine({ layer, isOpen, entries, measures, areaM2, onSelect, actions }: LayerLineProps) {
+function LayerLine({ layer, isOpen, entries, areaM2, onSelect, actions }: LayerLineProps) {
+  const measures = useMeasures();
   const isOwn = entries.some(({ id, type }) => id === layer.id && type === 'lay');
   return (
     <li className={layer.isDraft ? 'is-draft' : ''}>
@@ -78,25 +78,25 @@ function LayerLine({ layer, isOpen, entries, measures, areaM2, onSelect, actions
           </span>
         </button>
         {layer.isOnTop && isOwn ? (
-          <Thickness key={layer.thicknessCm.toFixed(2)} layer={layer} measures={measures} actions={actions} />
+          <Thickness key={layer.thicknessCm.toFixed(2)} layer={layer} actions={actions} />
         ) : (
           <span className="figure soft">{layer.isOnTop ? measures.thickness(layer.thicknessCm) : ''}</span>
         )}
         {isOwn ? <LayerMenu {...{ layer, entries, actions }} /> : <span />}
       </div>
-      {isOpen && <LayerStory {...{ layer, measures, areaM2 }} />}
+      {isOpen && <LayerStory {...{ layer, areaM2 }} />}
     </li>
   );
 }
 
 interface LayerPartProps {
   readonly layer: NamedLayer;
-  readonly measures: Measures;
   readonly actions: LayerActions;
 }
 
 /** How thick it lies on the day shown; another figure changes how much of it is laid. */
-function Thickness({ layer, measures, actions }: LayerPartProps) {
+function Thickness({ layer, actions }: LayerPartProps) {
+  const measures = useMeasures();
   const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
   const shown = (layer.thicknessCm / cmPerUnit).toFixed(1);
   const [text, setText] = useState(shown);
@@ -159,11 +159,8 @@ function LayerMenu({
 }
 
 /** The carbon and nitrogen of one layer from the day it was laid. */
-function LayerStory({
-  layer,
-  measures,
-  areaM2,
-}: Pick<LayerListProps, 'measures' | 'areaM2'> & { layer: NamedLayer }) {
+function LayerStory({ layer, areaM2 }: Pick<LayerListProps, 'areaM2'> & { layer: NamedLayer }) {
+  const measures = useMeasures();
   const carbon = (g: number) => measures.mass((g * areaM2) / 1000);
   const nitrogen = (g: number) => measures.nitrogen(g * areaM2);
   const inAir = layer.respiredCarbonG;

@@ -1,8 +1,8 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { memo } from 'react';
 import { Button, Progress, Switch } from 'antd';
 import type { Learnt } from '../../../core/bed/index.ts';
 import type { BedNames } from '../../../words/advice-words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { learntSentences } from '../../../words/learnt-words.ts';
 import { rangeSentences } from '../../../words/range-words.ts';
 import { ALL_DRAWS } from '../../worker/range-workers.ts';
@@ -14,7 +14,6 @@ interface LikelyRangeNoteProps {
   readonly names: BedNames;
   /** The same with the day each layer was laid, where one is told from another of its kind. */
   readonly datedNames: BedNames;
-  readonly measures: Measures;
   /** Whether its log is heeded, and how to change that. */
   readonly learning: { readonly isOn: boolean; readonly toggle: () => void };
 }
@@ -25,9 +24,9 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
   crop,
   names,
   datedNames,
-  measures,
   learning,
 }: LikelyRangeNoteProps) {
+  const measures = useMeasures();
   const { shown, isStopped, stop, goOn } = state;
   const draws = shown?.range.draws ?? 0;
   return (

@@ -1,13 +1,12 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { memo } from 'react';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { conflictInWords, waitInWords, type RecordNames } from '../../../words/conflict-words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
 
 interface MindListProps {
   readonly advice: FullAdvice;
   readonly names: RecordNames;
-  readonly measures: Measures;
   readonly today: DayNumber;
 }
 
@@ -15,9 +14,9 @@ interface MindListProps {
 export const MindList = memo(function MindList({
   advice: { conflicts, waits },
   names,
-  measures,
   today,
 }: MindListProps) {
+  const measures = useMeasures();
   const sentences = [
     ...waits.filter(({ isTooEarly }) => isTooEarly).map((wait) => waitInWords(wait, names, today)),
     ...conflicts.map((conflict) => conflictInWords(conflict, names, measures, today)),

@@ -1,9 +1,9 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { type OutlookYear, changesSoil } from '../../../core/long-run/index.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { HumusYears } from '../../charts/humus-years.tsx';
-import type { Measures } from '../../../words/measures.ts';
 import { fixed } from '../../../words/figures.ts';
 
 /** A smaller rise is not spoken of. */
@@ -13,7 +13,6 @@ interface OutlookProps {
   /** Undefined while they are being worked out. */
   readonly years: readonly OutlookYear[] | undefined;
   readonly areaM2: number;
-  readonly measures: Measures;
   /** Where the same bed is followed under other habits. */
   readonly yearsAddress: string;
   readonly band: { readonly low: readonly number[]; readonly high: readonly number[] } | null;
@@ -35,9 +34,9 @@ export const Outlook = memo(function Outlook({ years, yearsAddress, ...rest }: O
 function Years({
   years,
   areaM2,
-  measures,
   band,
 }: Omit<OutlookProps, 'yearsAddress'> & { years: readonly OutlookYear[] }) {
+  const measures = useMeasures();
   const first = years[0]!;
   const last = years.at(-1)!;
   const humusKg = (carbonG: number) => fixed((carbonG * areaM2) / 1000, 0);

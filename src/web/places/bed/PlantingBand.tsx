@@ -1,3 +1,4 @@
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -15,7 +16,6 @@ import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { troublesOf } from '../../ui/forms/troubles.ts';
 import { shortDate } from '../../../words/dates.ts';
-import type { Measures } from '../../../words/measures.ts';
 import {
   clashOf,
   plantingFormOf,
@@ -26,9 +26,7 @@ import {
 } from './planting-form.ts';
 
 interface PlantingBandProps {
-  readonly books: GardenBooks;
   readonly bedId: string;
-  readonly measures: Measures;
   /** The planting to change; null for a new one. */
   readonly changing: PlantingRecord | null;
   readonly onClose: () => void;
@@ -45,7 +43,9 @@ function firstFreeDay({ today, plantings }: GardenBooks, bedId: string): string 
 }
 
 /** The life of a planting being written: typed, checked for room, kept. */
-function usePlanting({ books, bedId, measures, changing, onClose }: PlantingBandProps) {
+function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
   const [form, setForm] = useState(() => plantingFormOf(changing, firstFreeDay(books, bedId), cmPerUnit));
@@ -84,7 +84,8 @@ function usePlanting({ books, bedId, measures, changing, onClose }: PlantingBand
 
 /** Writing a crop into the books of a bed. */
 export function PlantingBand(props: PlantingBandProps) {
-  const { measures, changing, onClose } = props;
+  const { garden } = useBooks();
+  const { changing, onClose } = props;
   const planting = usePlanting(props);
   const { trouble, isSaving, save } = planting;
   return (
@@ -98,7 +99,7 @@ export function PlantingBand(props: PlantingBandProps) {
     >
       <div className="band-fields">
         <WhatAndWhen {...planting} />
-        <HowItGrows {...planting} measures={measures} climate={props.books.garden.climate} />
+        <HowItGrows {...planting} climate={garden.climate} />
       </div>
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={isSaving}>
@@ -176,11 +177,8 @@ function WhatAndWhen(props: FieldsProps) {
   );
 }
 
-function HowItGrows({
-  measures,
-  climate,
-  ...props
-}: FieldsProps & { measures: Measures; climate: ClimateNormals }) {
+function HowItGrows({ climate, ...props }: FieldsProps & { climate: ClimateNormals }) {
+  const measures = useMeasures();
   const { form, set } = props;
   const crop = findCrop(form.cropId)!;
   const fullOn = rootsFullOn(form, climate);

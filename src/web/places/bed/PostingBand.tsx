@@ -1,18 +1,15 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Input, Segmented } from 'antd';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { Field } from '../../ui/forms/Field.tsx';
-import type { Measures } from '../../../words/measures.ts';
 import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
 import { Cautions, Carried } from './PostingNotes.tsx';
 import type { PostingForm } from './posting-form.ts';
 import { usePosting, type Preview, type Refusal } from './use-posting.ts';
 
 interface PostingBandProps {
-  readonly books: GardenBooks;
   readonly bed: BedRecord;
-  readonly measures: Measures;
   /** Layers one can dig in or take off, lowest first. */
   readonly layers: readonly NamedLayerChoice[];
   /** The entry to change; null for a new one. */
@@ -36,7 +33,9 @@ const TYPES = [
 
 /** Writing something into the books of a bed; the page answers while it is being written. */
 export function PostingBand(props: PostingBandProps) {
-  const { books, bed, measures, layers, changing, onClose } = props;
+  const books = useBooks();
+  const measures = useMeasures();
+  const { bed, layers, changing, onClose } = props;
   const { form, set, material, stocked, preview, troubles, isSaving, save } = usePosting(props);
   const types = TYPES.map((type) => ({
     ...type,
@@ -92,7 +91,7 @@ export function PostingBand(props: PostingBandProps) {
         <Button onClick={onClose}>Cancel</Button>
         {preview && (
           <>
-            <Carried entry={preview.entry} bed={bed} material={material} measures={measures} />
+            <Carried entry={preview.entry} bed={bed} material={material} />
             <span className="preview-note" role="status">
               Shown below as if it were in the book.
             </span>

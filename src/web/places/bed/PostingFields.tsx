@@ -1,11 +1,11 @@
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { Input, Segmented, Select } from 'antd';
 import { useMemo } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { type AmountUnit, SOIL_NITROGEN_UNITS } from '../../../records/vocabulary.ts';
 import type { Material, MaterialKind } from '../../../core/ground/index.ts';
 import { Field } from '../../ui/forms/Field.tsx';
-import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor, type Measures } from '../../../words/measures.ts';
+import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor } from '../../../words/measures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 import { materialOptions, ratioWords, stockOptions } from '../../ui/materials/material-options.ts';
 import { chosenLot, type PostingForm } from './posting-form.ts';
@@ -18,8 +18,6 @@ export interface NamedLayerChoice {
 interface PostingFieldsProps {
   readonly form: PostingForm;
   readonly set: (change: Partial<PostingForm>) => void;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly material: Material | undefined;
   readonly stocked: readonly StockedLot[];
   readonly layers: readonly NamedLayerChoice[];
@@ -28,6 +26,7 @@ interface PostingFieldsProps {
 
 /** The fields that an entry of the chosen type has. */
 export function PostingFields(props: PostingFieldsProps) {
+  const measures = useMeasures();
   switch (props.form.type) {
     case 'lay':
       return <LayFields {...props} />;
@@ -49,7 +48,7 @@ export function PostingFields(props: PostingFieldsProps) {
       return (
         <TextField
           {...props}
-          name={`Nitrogen for the bed, ${props.measures.depthUnit === 'cm' ? 'g' : 'oz'}`}
+          name={`Nitrogen for the bed, ${measures.depthUnit === 'cm' ? 'g' : 'oz'}`}
           field="nitrogen"
           trouble="nitrogenG"
           hint="as nitrogen, not as product"
@@ -72,7 +71,8 @@ export function PostingFields(props: PostingFieldsProps) {
   }
 }
 
-function SoilTestFields({ form: { test }, set, measures, troubles }: PostingFieldsProps) {
+function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
+  const measures = useMeasures();
   const text = (
     name: string,
     key: Exclude<keyof PostingForm['test'], 'unit'>,
@@ -148,7 +148,8 @@ function TextField({
   );
 }
 
-function DepthField({ measures, ...props }: PostingFieldsProps) {
+function DepthField({ ...props }: PostingFieldsProps) {
+  const measures = useMeasures();
   return (
     <TextField
       {...props}
@@ -181,7 +182,9 @@ function LayerField({ form, set, layers, troubles, all }: PostingFieldsProps & {
 const AGES_IN_A_HEAP: readonly MaterialKind[] = ['wood', 'residue', 'leaf'];
 
 function LayFields(props: PostingFieldsProps) {
-  const { form, set, books, measures, material, stocked, troubles } = props;
+  const books = useBooks();
+  const measures = useMeasures();
+  const { form, set, material, stocked, troubles } = props;
   const options = useMemo(
     () =>
       [stockOptions(stocked, books), ...materialOptions(books)].filter(

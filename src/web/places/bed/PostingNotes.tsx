@@ -1,17 +1,17 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { type Caution, feedingCautions, layingCautions } from '../../../core/bed/index.ts';
 import { type Material, amountFromMassFreshKg } from '../../../core/ground/index.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { UNIT_WORDS } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
 
 interface PostingNotesProps {
   readonly entry: EntryRecord;
   readonly bed: BedRecord;
   readonly material: Material | undefined;
-  readonly measures: Measures;
 }
 
 /** What to mind about an entry, while it is being written. */
@@ -40,7 +40,8 @@ function cautionsFor({ entry, bed, material }: Omit<PostingNotesProps, 'measures
 }
 
 /** The same amount in the other ways of saying it: what there is to carry. */
-export function Carried({ entry, bed, material, measures }: PostingNotesProps) {
+export function Carried({ entry, bed, material }: PostingNotesProps) {
+  const measures = useMeasures();
   if (entry.type !== 'lay' || !material) return null;
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
   const inUnit = (unit: AmountUnit) =>

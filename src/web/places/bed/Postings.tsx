@@ -1,7 +1,7 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { memo } from 'react';
 import { Button } from 'antd';
 import type { EntryRecord } from '../../../records/entry.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import { findCrop } from '../../../core/ground/index.ts';
 import {
@@ -15,14 +15,11 @@ import {
 import { entryAsChange, plantingAsChange } from '../../api/as-change.ts';
 import { dayOf, fullDate, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
 interface PostingsProps {
-  readonly books: GardenBooks;
   readonly entries: readonly EntryRecord[];
   readonly plantings: readonly PlantingRecord[];
-  readonly measures: Measures;
   readonly onChange: (entry: EntryRecord) => void;
   readonly onChangePlanting: (planting: PlantingRecord) => void;
   readonly onTrouble: (failure: unknown) => void;
@@ -34,7 +31,7 @@ type Line =
 
 /** Everything written down about a bed, newest first; plans on top, to be ticked off. */
 export const Postings = memo(function Postings(props: PostingsProps) {
-  const { books, entries, plantings, measures, onChange, onChangePlanting, onTrouble } = props;
+  const { entries, plantings, onChange, onChangePlanting, onTrouble } = props;
   const lines: Line[] = [
     ...entries.map((entry) => ({ date: entry.date, entry })),
     ...plantings.map((planting) => ({ date: planting.plantedOn, planting })),
@@ -52,10 +49,7 @@ export const Postings = memo(function Postings(props: PostingsProps) {
         <ul className="postings">
           {lines.map((line) =>
             'entry' in line ? (
-              <EntryLine
-                key={line.entry.id}
-                {...{ entry: line.entry, entries, books, measures, onChange, onTrouble }}
-              />
+              <EntryLine key={line.entry.id} {...{ entry: line.entry, entries, onChange, onTrouble }} />
             ) : (
               <PlantingLine
                 key={line.planting.id}
@@ -73,7 +67,9 @@ interface EntryLineProps extends Omit<PostingsProps, 'plantings' | 'onChangePlan
   readonly entry: EntryRecord;
 }
 
-function EntryLine({ entry, entries, books, measures, onChange, onTrouble }: EntryLineProps) {
+function EntryLine({ entry, entries, onChange, onTrouble }: EntryLineProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const change = useChangeEntry();
   const remove = useRemoveEntry();
   const restore = useRestoreEntry();

@@ -1,7 +1,7 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
 import type { BedRecord } from '../../../records/bed.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { atEndOf, materialFinder } from '../../../core/bed/index.ts';
 import { MODEL_VERSION } from '../../../core/model/index.ts';
 import { amountFromMassFreshKg } from '../../../core/ground/index.ts';
@@ -9,7 +9,7 @@ import { BedSection } from '../../drawing/bed-section.tsx';
 import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import { measuresOf, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { measuresOf, UNIT_WORDS } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../../words/words.ts';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
 import './bed.css';
@@ -30,15 +30,15 @@ export function PrintSheet() {
   const bed = books?.beds.find(({ id }) => id === bedId);
   if (!books) return <p className="page soft">Opening the books …</p>;
   if (!bed) return <p className="page">There is no such bed; it may have been removed.</p>;
-  return <Sheet books={books} bed={bed} />;
+  return <Sheet bed={bed} />;
 }
 
 interface SheetProps {
-  readonly books: GardenBooks;
   readonly bed: BedRecord;
 }
 
-function Sheet({ books, bed }: SheetProps) {
+function Sheet({ bed }: SheetProps) {
+  const books = useBooks();
   const answers = useBedAnswers(books, bed.id);
   const measures = measuresOf(books.garden);
   const today = dayOf(books.today);
@@ -58,7 +58,7 @@ function Sheet({ books, bed }: SheetProps) {
       {!isReady ? (
         <p className="soft">Working out the bed, day by day …</p>
       ) : (
-        <WorkedSheet {...{ books, bed, answers, measures }} />
+        <WorkedSheet {...{ bed, answers }} />
       )}
       <p className="soft">
         {ESTIMATE} Version {MODEL_VERSION} of the model.
@@ -67,12 +67,9 @@ function Sheet({ books, bed }: SheetProps) {
   );
 }
 
-function WorkedSheet({
-  books,
-  bed,
-  answers,
-  measures,
-}: SheetProps & { answers: BedAnswers; measures: Measures }) {
+function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
+  const books = useBooks();
+  const measures = useMeasures();
   const today = dayOf(books.today);
   const { projection, advice } = answers;
   if (!projection || !advice || !answers.books) return null;
@@ -96,7 +93,6 @@ function WorkedSheet({
           crops={crops}
           rootZoneCm={bed.rootZoneCm}
           highestMulchCm={Math.max(2, sample.mulchCm)}
-          measures={measures}
           description={sectionInWords(sample, layers, crops, today, measures)}
         />
         <div>
@@ -112,8 +108,8 @@ function WorkedSheet({
           ))}
         </div>
       </div>
-      <Plan {...{ books, bed, measures }} />
-      <MindList {...{ advice, measures, today }} names={recordNames(books)} />
+      <Plan {...{ bed }} />
+      <MindList {...{ advice, today }} names={recordNames(books)} />
       <div className="two-books">
         <StatementTable
           title="Carbon this year"
@@ -139,7 +135,9 @@ function WorkedSheet({
 }
 
 /** What is planned, in barrows to carry, with room for a tick. */
-function Plan({ books, bed, measures }: SheetProps & { measures: Measures }) {
+function Plan({ bed }: SheetProps & {}) {
+  const books = useBooks();
+  const measures = useMeasures();
   const find = materialFinder(books);
   const planned = books.entries.filter(({ bedId, state }) => bedId === bed.id && state === 'planned');
   const barrow = measures.units[2]!;

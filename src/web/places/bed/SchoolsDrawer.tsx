@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Drawer } from 'antd';
 import type { FeedAvailability } from '../../../core/bed/index.ts';
@@ -5,7 +6,6 @@ import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { SCHOOLS } from '../../../records/vocabulary.ts';
 import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../../words/advice-words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { SAME_PHYSICS, SCHOOL_WORDS } from '../../../words/school-words.ts';
 import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
 import { useOpening } from '../../app/use-opening.ts';
@@ -15,20 +15,13 @@ interface SchoolsDrawerProps {
   readonly records: GardenBooks;
   readonly bed: BedRecord;
   readonly names: BedNames;
-  readonly measures: Measures;
   readonly feedAvailability: FeedAvailability;
   readonly onClose: () => void;
 }
 
 /** What each school would advise for this bed, and why they differ. */
-export function SchoolsDrawer({
-  records,
-  bed,
-  names,
-  measures,
-  feedAvailability,
-  onClose,
-}: SchoolsDrawerProps) {
+export function SchoolsDrawer({ records, bed, names, feedAvailability, onClose }: SchoolsDrawerProps) {
+  const measures = useMeasures();
   const { data } = useQuery(schoolsQuery(questionAbout(records, bed.id, records.today)));
   const { shut, ...opening } = useOpening(onClose);
   const { school: own } = records.garden;

@@ -1,8 +1,8 @@
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { useEffect, useMemo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryDraft, EntryRecord } from '../../../records/entry.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { MaterialDraft } from '../../../records/material.ts';
 import {
   CENTIMETRES_PER_INCH,
@@ -12,7 +12,6 @@ import {
 } from '../../../core/ground/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { resolveMaterial } from '../../ui/materials/material-options.ts';
 import { DRAFT_ID } from '../../ui/garden/naming.ts';
 import { useStock } from '../../ui/stock/use-stock.ts';
@@ -51,9 +50,7 @@ function previewOf(draft: EntryDraft, bed: BedRecord, material: Material | undef
 }
 
 interface Posting {
-  readonly books: GardenBooks;
   readonly bed: BedRecord;
-  readonly measures: Measures;
   readonly changing: EntryRecord | null;
   readonly start?: Partial<PostingForm> | undefined;
   readonly refusal: Refusal | null;
@@ -63,7 +60,9 @@ interface Posting {
 
 /** The life of an entry being written: typed, shown on the page, kept. */
 export function usePosting(posting: Posting) {
-  const { books, bed, measures, changing, start, refusal, onPreview, onClose } = posting;
+  const books = useBooks();
+  const measures = useMeasures();
+  const { bed, changing, start, refusal, onPreview, onClose } = posting;
   const units = measures.depthUnit === 'cm' ? METRIC : CUSTOMARY;
   const [form, setForm] = useState<PostingForm>(() => {
     const blank = emptyForm(books.today, measures.units[0]!, measures.depthUnit === 'cm' ? '20' : '8');

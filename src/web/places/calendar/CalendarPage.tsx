@@ -1,11 +1,10 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Segmented, Select } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { type AgendaItem, TASK_GROUPS, type TaskGroup } from '../../../core/season/index.ts';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
-import { measuresOf } from '../../../words/measures.ts';
 import { TASK_GROUP_MARKS, TASK_GROUP_WORDS } from '../../../words/task-words.ts';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { agendaSections, bundled, doneLately } from './agenda-sections.ts';
@@ -22,7 +21,7 @@ const SubscribeBand = lazy(async () => ({ default: (await import('./SubscribeBan
 export function CalendarPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenCalendar key={books.garden.id} books={books} />;
+  return <OpenCalendar key={books.garden.id} />;
 }
 
 const ALL = 'all';
@@ -37,18 +36,18 @@ interface Filter {
 const passes = ({ bedId, group }: AgendaItem, { place, hidden }: Filter): boolean =>
   !hidden.has(group) && (place === ALL || (place === YARD ? bedId === null : bedId === place));
 
-function OpenCalendar({ books }: { books: GardenBooks }) {
+function OpenCalendar() {
+  const books = useBooks();
   const [query, setQuery] = useSearchParams();
   const [filter, setFilter] = useState<Filter>({ place: ALL, hidden: new Set() });
   const [isSubscribing, setSubscribing] = useState(false);
   const today = dayOf(books.today);
   const [day, setDay] = useState<DayNumber>(today);
-  const measures = measuresOf(books.garden);
   const agenda = useAgenda(books);
   const acts = useTaskActs(books);
   const items = agenda.items.filter((item) => passes(item, filter));
   const isMonth = query.get('view') === 'month';
-  const rows: Omit<TaskRowProps, 'item'> = { books, measures, today, acts };
+  const rows: Omit<TaskRowProps, 'item'> = { today, acts };
   return (
     <div className="page">
       <header className="page-head">
@@ -98,7 +97,7 @@ function OpenCalendar({ books }: { books: GardenBooks }) {
       ))}
       {isMonth ? (
         <>
-          <MonthGrid items={items.filter(isStanding)} {...{ books, measures, today, day }} onDay={setDay} />
+          <MonthGrid items={items.filter(isStanding)} {...{ today, day }} onDay={setDay} />
           <DayList day={day} items={items} rows={rows} />
         </>
       ) : (

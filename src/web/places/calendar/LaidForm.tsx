@@ -1,9 +1,10 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import type { LayEntry } from '../../../records/entry.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import { unitsFor, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { unitsFor, UNIT_WORDS } from '../../../words/measures.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
@@ -11,7 +12,6 @@ import type { ReallyLaid } from './use-task-acts.ts';
 
 interface LaidFormProps {
   readonly entry: LayEntry;
-  readonly measures: Measures;
   /** ISO date. */
   readonly today: string;
   readonly isSaving: boolean;
@@ -20,7 +20,8 @@ interface LaidFormProps {
 }
 
 /** What was really laid: the plan's amount to begin with, corrected where it came out otherwise. */
-export function LaidForm({ entry, measures, today, isSaving, onLaid, onClose }: LaidFormProps) {
+export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormProps) {
+  const measures = useMeasures();
   const [amount, setAmount] = useState(() => plainFigure(entry.amount ?? entry.massFreshKg, 4));
   const [unit, setUnit] = useState<AmountUnit>(entry.unit ?? 'kg');
   const [date, setDate] = useState(today);

@@ -1,8 +1,8 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LayingLine } from '../../../core/season/index.ts';
 import { drawsOnStock } from '../../../core/bed/index.ts';
 import { isoDateOf } from '../../../core/ground/index.ts';
@@ -24,10 +24,11 @@ const A_WEEK = 7;
 export function LayingDayPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenLayingDay key={books.garden.id} books={books} />;
+  return <OpenLayingDay key={books.garden.id} />;
 }
 
-function OpenLayingDay({ books }: { books: GardenBooks }) {
+function OpenLayingDay() {
+  const books = useBooks();
   const [until, setUntil] = useState(() => isoDateOf(dayOf(books.today) + A_WEEK));
   const measures = measuresOf(books.garden);
   const isDate = /^\d{4}-\d\d-\d\d$/.test(until);
@@ -94,10 +95,10 @@ function OpenLayingDay({ books }: { books: GardenBooks }) {
               <Link to={`/garden/${books.garden.id}/bed/${bed.id}`}>{bed.name}</Link>
             </h2>
             {done.map((one) => (
-              <DoneLine key={one.entryId} {...one} measures={measures} />
+              <DoneLine key={one.entryId} {...one} />
             ))}
             {lines.map((line, i) => (
-              <Line key={line.entry.id} line={line} number={i + 1} {...{ books, measures, laying }} />
+              <Line key={line.entry.id} line={line} number={i + 1} {...{ laying }} />
             ))}
           </section>
         );
@@ -121,12 +122,12 @@ function totalWords(lines: readonly LayingLine[], hours: number, measures: Measu
 interface LineProps {
   readonly line: LayingLine;
   readonly number: number;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly laying: ReturnType<typeof useLaying>;
 }
 
-function Line({ line, number, books, measures, laying }: LineProps) {
+function Line({ line, number, laying }: LineProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [isOpen, setOpen] = useState(false);
   const { entry, effort, cautions } = line;
   const trouble = laying.troubles[entry.id];
@@ -160,7 +161,6 @@ function Line({ line, number, books, measures, laying }: LineProps) {
         {isOpen && (
           <LaidForm
             entry={entry}
-            measures={measures}
             today={books.today}
             isSaving={laying.busy === entry.id}
             onLaid={(really) => void laying.lay(entry.id, really)}
@@ -185,7 +185,8 @@ function Line({ line, number, books, measures, laying }: LineProps) {
   );
 }
 
-function DoneLine({ name, amount, unit, massFreshKg, measures }: LaidLine & { measures: Measures }) {
+function DoneLine({ name, amount, unit, massFreshKg }: LaidLine & {}) {
+  const measures = useMeasures();
   return (
     <div className="laying-line is-done">
       <span className="laying-number">✓</span>

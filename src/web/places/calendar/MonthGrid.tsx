@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { AgendaItem } from '../../../core/season/index.ts';
@@ -16,8 +17,6 @@ import { monthWeeks } from './agenda-sections.ts';
 
 interface MonthGridProps {
   readonly items: readonly AgendaItem[];
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly today: DayNumber;
   /** A day of the month shown, and the day whose tasks are listed. */
   readonly day: DayNumber;
@@ -34,7 +33,9 @@ function shiftMonth(day: DayNumber, by: number): DayNumber {
 }
 
 /** A month on one page: what falls on which day, and where the ground is cold or wet. */
-export function MonthGrid({ items, books, measures, today, day, onDay }: MonthGridProps) {
+export function MonthGrid({ items, today, day, onDay }: MonthGridProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const { month } = calendarDateOf(day);
   const { climate } = books.garden;
   const byDay = new Map<DayNumber, AgendaItem[]>();
@@ -75,13 +76,7 @@ export function MonthGrid({ items, books, measures, today, day, onDay }: MonthGr
                     airTemperatureC(climate, one) < COLD_SOIL_BELOW_C ? 'is-cold' : '',
                   ].join(' ')}
                 >
-                  <DayCell
-                    day={one}
-                    items={byDay.get(one) ?? []}
-                    books={books}
-                    measures={measures}
-                    onDay={onDay}
-                  />
+                  <DayCell day={one} items={byDay.get(one) ?? []} onDay={onDay} />
                 </td>
               ))}
             </tr>
@@ -104,13 +99,9 @@ function groundOfMonth(
   return `about ${measures.warmth(warmth)}${cold}${wet}`;
 }
 
-function DayCell({
-  day,
-  items,
-  books,
-  measures,
-  onDay,
-}: Pick<MonthGridProps, 'items' | 'books' | 'measures' | 'onDay' | 'day'>) {
+function DayCell({ day, items, onDay }: Pick<MonthGridProps, 'items' | 'onDay' | 'day'>) {
+  const books = useBooks();
+  const measures = useMeasures();
   const words = items.map((item) => `${placeWords(item, books)}: ${taskWords(item, books, measures)}`);
   return (
     <button

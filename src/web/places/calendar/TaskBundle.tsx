@@ -1,3 +1,4 @@
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import type { AgendaItem } from '../../../core/season/index.ts';
 import { dateNear } from '../../../words/dates.ts';
 import { TASK_GROUP_MARKS, taskReason, taskWords } from '../../../words/task-words.ts';
@@ -9,7 +10,9 @@ export function TaskBundle({
   ...rows
 }: { items: readonly AgendaItem[] } & Omit<TaskRowProps, 'item'>) {
   const first = items[0]!;
-  const { books, measures, today } = rows;
+  const books = useBooks();
+  const measures = useMeasures();
+  const { today } = rows;
   return (
     <li className="task-bundle">
       <details>

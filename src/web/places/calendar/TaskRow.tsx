@@ -1,11 +1,10 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { AgendaItem } from '../../../core/season/index.ts';
 import { type DayNumber, isoDateOf } from '../../../core/ground/index.ts';
 import { dateNear } from '../../../words/dates.ts';
-import type { Measures } from '../../../words/measures.ts';
 import {
   lateCostWords,
   placeWords,
@@ -22,8 +21,6 @@ import type { TaskActs } from './use-task-acts.ts';
 
 export interface TaskRowProps {
   readonly item: AgendaItem;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly today: DayNumber;
   readonly acts: TaskActs;
 }
@@ -31,7 +28,9 @@ export interface TaskRowProps {
 const WEEK_DAYS = 7;
 
 /** One task: what, where, why, what it costs to be late, and what can be done with it. */
-export function TaskRow({ item, books, measures, today, acts }: TaskRowProps) {
+export function TaskRow({ item, today, acts }: TaskRowProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [open, setOpen] = useState<'laid' | 'putOff' | null>(null);
   const close = () => setOpen(null);
   const place = placeWords(item, books);
@@ -54,7 +53,7 @@ export function TaskRow({ item, books, measures, today, acts }: TaskRowProps) {
           )}
           {taskWords(item, books, measures)}
         </p>
-        <TaskNotes item={item} areaM2={bed?.areaM2 ?? 0} measures={measures} today={today} />
+        <TaskNotes item={item} areaM2={bed?.areaM2 ?? 0} today={today} />
         {acts.troubles[item.key] !== undefined && (
           <p className="field-trouble" role="alert">
             {acts.troubles[item.key]}
@@ -63,7 +62,6 @@ export function TaskRow({ item, books, measures, today, acts }: TaskRowProps) {
         {open === 'laid' && laid && (
           <LaidForm
             entry={laid}
-            measures={measures}
             today={books.today}
             isSaving={acts.busy === item.key}
             onLaid={(really) => void acts.done(item, really).then(close)}
@@ -100,12 +98,8 @@ export function TaskRow({ item, books, measures, today, acts }: TaskRowProps) {
   );
 }
 
-function TaskNotes({
-  item,
-  areaM2,
-  measures,
-  today,
-}: Pick<TaskRowProps, 'item' | 'measures' | 'today'> & { areaM2: number }) {
+function TaskNotes({ item, areaM2, today }: Pick<TaskRowProps, 'item' | 'today'> & { areaM2: number }) {
+  const measures = useMeasures();
   const reason = taskReason(item, measures, today);
   return (
     <>

@@ -1,8 +1,8 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { backupsQuery, sessionQuery, useLeave } from '../../api/data.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import '../../theme/figures-table.css';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
@@ -19,10 +19,11 @@ import '../../ui/data/data.css';
 export function DataPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenData key={books.garden.id} books={books} />;
+  return <OpenData key={books.garden.id} />;
 }
 
-function OpenData({ books }: { books: GardenBooks }) {
+function OpenData() {
+  const books = useBooks();
   const [isReading, setReading] = useState(false);
   const { data: kept } = useQuery(backupsQuery());
   const isSound = kept?.state.kind === 'sound';
@@ -44,9 +45,9 @@ function OpenData({ books }: { books: GardenBooks }) {
         </div>
       </header>
       {isReading && <ImportWizard books={books} onClose={() => setReading(false)} />}
-      <TakeOut books={books} />
+      <TakeOut />
       <PastImports gardenId={books.garden.id} />
-      <WeatherBand books={books} />
+      <WeatherBand />
       <Backups />
       <Gardens gardenId={books.garden.id} />
       <DemoReset gardenId={books.garden.id} />

@@ -1,7 +1,7 @@
+import { useBooks } from '../../app/garden-context.ts';
 import Papa from 'papaparse';
 import { Button } from 'antd';
 import { outlinesAsGeoJson } from '../../../contract/geojson.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
 import { tableCells } from '../../../contract/tables/table-rows.ts';
 import { gardenFileAddress } from '../../api/data.ts';
@@ -9,7 +9,8 @@ import { calendarAddress } from '../../api/journal.ts';
 import { saveFile } from '../../drawing/save-file.ts';
 
 /** Everything as one file, tables one by one, and what other programs read. */
-export function TakeOut({ books }: { books: GardenBooks }) {
+export function TakeOut() {
+  const books = useBooks();
   const { garden, beds } = books;
   const mapped = beds.filter(({ outline }) => outline !== null);
   return (
@@ -27,7 +28,7 @@ export function TakeOut({ books }: { books: GardenBooks }) {
       </p>
       <div className="data-tables">
         {GARDEN_TABLES.map((table) => (
-          <TableLine key={table.id} table={table} books={books} />
+          <TableLine key={table.id} table={table} />
         ))}
         <div className="data-table-line">
           <span>Calendar</span>
@@ -63,7 +64,8 @@ export function TakeOut({ books }: { books: GardenBooks }) {
   );
 }
 
-function TableLine({ table, books }: { table: Table; books: GardenBooks }) {
+function TableLine({ table }: { table: Table }) {
+  const books = useBooks();
   const cells = tableCells(table, books[table.collection], books);
   const count = cells.data.length;
   return (

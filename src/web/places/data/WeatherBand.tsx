@@ -1,8 +1,8 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { dayNumberFromIso, isoDateOf } from '../../../core/ground/index.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { readStation, useReadRows, useUndoImport } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instrumentsQuery } from '../../api/instruments.ts';
@@ -14,7 +14,8 @@ const FIRST_SPAN_DAYS = 120;
 const LISTED = 6;
 
 /** Weather as it was: it takes the place of the monthly normals on the days that were measured. */
-export function WeatherBand({ books }: { books: GardenBooks }) {
+export function WeatherBand() {
+  const books = useBooks();
   const { weather, garden, today } = books;
   const { data: connected } = useQuery(instrumentsQuery());
   const yesterday = isoDateOf(dayNumberFromIso(today, ['today']) - 1);

@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { EightWeeks } from '../../charts/eight-weeks.tsx';
@@ -17,13 +18,13 @@ import type { BriefedBed } from './use-bed-briefs.ts';
 
 interface BedRowsProps {
   readonly briefed: readonly BriefedBed[];
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly hrefOf: (bedId: string) => string;
 }
 
 /** One line a bed, those that need attention first, or in the order of the column chosen. */
-export function BedRows({ briefed, books, measures, hrefOf }: BedRowsProps) {
+export function BedRows({ briefed, hrefOf }: BedRowsProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [order, setOrder] = useState<BedOrder>('attention');
   const [isReversed, setIsReversed] = useState(false);
   const choose = (chosen: BedOrder) => {
@@ -52,30 +53,16 @@ export function BedRows({ briefed, books, measures, hrefOf }: BedRowsProps) {
       </thead>
       <tbody>
         {inBedOrder(briefed, order, isReversed, books).map((one) => (
-          <BedRow
-            key={one.bed.id}
-            briefedBed={one}
-            books={books}
-            measures={measures}
-            href={hrefOf(one.bed.id)}
-          />
+          <BedRow key={one.bed.id} briefedBed={one} href={hrefOf(one.bed.id)} />
         ))}
       </tbody>
     </table>
   );
 }
 
-function BedRow({
-  briefedBed,
-  books,
-  measures,
-  href,
-}: {
-  briefedBed: BriefedBed;
-  books: GardenBooks;
-  measures: Measures;
-  href: string;
-}) {
+function BedRow({ briefedBed, href }: { briefedBed: BriefedBed; href: string }) {
+  const books = useBooks();
+  const measures = useMeasures();
   const { bed, brief, refusal } = briefedBed;
   if (!brief) {
     return (

@@ -1,3 +1,4 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -23,10 +24,11 @@ const GardenForm = lazy(async () => ({
 export function GardenPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenGarden key={books.garden.id} books={books} />;
+  return <OpenGarden key={books.garden.id} />;
 }
 
-function OpenGarden({ books }: { books: GardenBooks }) {
+function OpenGarden() {
+  const books = useBooks();
   const [open, setOpen] = useState<'bed' | 'garden' | null>(null);
   const close = () => setOpen(null);
   const navigate = useNavigate();
@@ -59,7 +61,6 @@ function OpenGarden({ books }: { books: GardenBooks }) {
           {open === 'bed' ? (
             <BedForm
               gardenId={books.garden.id}
-              measures={measures}
               changing={null}
               onClose={close}
               onKept={(bedId) => void navigate(hrefOf(bedId))}
@@ -94,7 +95,7 @@ function OpenGarden({ books }: { books: GardenBooks }) {
               />
             </div>
           </Pictured>
-          <BedRows briefed={briefed} books={books} measures={measures} hrefOf={hrefOf} />
+          <BedRows briefed={briefed} hrefOf={hrefOf} />
           <p className="soft estimate">
             Worked out day by day from what you wrote down. An estimate, not a measurement: a soil test and
             your local advisory service come first. <Link to={hrefOf(books.beds[0]!.id)}>Open a bed</Link> to

@@ -1,15 +1,14 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Image, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import type { ObservationRecord } from '../../../records/journal.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { Expectation } from '../../../core/season/index.ts';
 import { LeafDrawing } from '../../drawing/leaf-scale.tsx';
 import { dayOf, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';
 import { expectedInWords, observationLine, verdictWords } from '../../../words/journal-words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { cropName } from '../../../words/record-names.ts';
 import { photoAddress, useRemoveJournal, useRestoreJournal } from '../../api/journal.ts';
 import { logQuery, questionAbout } from '../../worker/questions.ts';
@@ -18,8 +17,6 @@ import { useUndo } from '../../app/use-undo.tsx';
 import { observationsOf } from '../../ui/log/observations-of.ts';
 
 interface LogListProps {
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly bedId: string;
 }
 
@@ -30,7 +27,9 @@ type Line =
 const FIRST_SHOWN = 30;
 
 /** What was written in the log of a bed, newest first, with what the model expected that day. */
-export function LogList({ books, measures, bedId }: LogListProps) {
+export function LogList({ bedId }: LogListProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [filter, setFilter] = useState<'all' | 'unexpected'>('all');
   const [shown, setShown] = useState(FIRST_SHOWN);
   const observations = useMemo(() => observationsOf(books.journal, bedId), [books.journal, bedId]);
@@ -88,8 +87,6 @@ export function LogList({ books, measures, bedId }: LogListProps) {
                 key={line.key}
                 observation={line.observation}
                 expectation={expected[line.key] ?? null}
-                books={books}
-                measures={measures}
               />
             ) : (
               <li key={line.key} className="log-line">
@@ -112,11 +109,11 @@ export function LogList({ books, measures, bedId }: LogListProps) {
 interface ObservationLineProps {
   readonly observation: ObservationRecord;
   readonly expectation: Expectation | null;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
 }
 
-function ObservationLine({ observation, expectation, books, measures }: ObservationLineProps) {
+function ObservationLine({ observation, expectation }: ObservationLineProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const remove = useRemoveJournal();
   const restore = useRestoreJournal();
   const offerUndo = useUndo();
@@ -137,7 +134,7 @@ function ObservationLine({ observation, expectation, books, measures }: Observat
         {observed.type === 'leafColor' && <LeafDrawing step={observed.step} size={18} />}{' '}
         {observationLine(observation, measures)}
         {plantingId !== null && <span className="soft"> {cropName(plantingId, books.plantings)}</span>}
-        {expectation && <VerdictNote expectation={expectation} measures={measures} />}
+        {expectation && <VerdictNote expectation={expectation} />}
         {photoId !== null && (
           <Image
             className="log-photo"
@@ -154,7 +151,8 @@ function ObservationLine({ observation, expectation, books, measures }: Observat
   );
 }
 
-function VerdictNote({ expectation, measures }: { expectation: Expectation; measures: Measures }) {
+function VerdictNote({ expectation }: { expectation: Expectation }) {
+  const measures = useMeasures();
   const { mark, word } = verdictWords(expectation);
   const expected = expectedInWords(expectation.expected, measures);
   return (

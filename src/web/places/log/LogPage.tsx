@@ -1,13 +1,12 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Select } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import { findCrop } from '../../../core/ground/index.ts';
 import { LOG_TILES, LogIcon, type LogTile } from '../../drawing/log-icons.tsx';
 import { fullDate, dayOf } from '../../../words/dates.ts';
 import { OBSERVED_WORDS } from '../../../words/journal-words.ts';
-import { measuresOf } from '../../../words/measures.ts';
 import { DateField } from '../../ui/forms/inputs.tsx';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { LogList } from './LogList.tsx';
@@ -26,7 +25,7 @@ const TILE_WORDS: Record<LogTile, string> = {
 export function LogPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenLog key={books.garden.id} books={books} />;
+  return <OpenLog key={books.garden.id} />;
 }
 
 /** What stands on a bed on a day. */
@@ -37,14 +36,14 @@ function standing(plantings: readonly PlantingRecord[], bedId: string, date: str
   );
 }
 
-function OpenLog({ books }: { books: GardenBooks }) {
+function OpenLog() {
+  const books = useBooks();
   const [query, setQuery] = useSearchParams();
   const bedId = books.beds.find(({ id }) => id === query.get('bed'))?.id ?? books.beds[0]?.id;
   const [date, setDate] = useState(books.today);
   const [chosenPlanting, setChosenPlanting] = useState<string | null>(null);
   const [tile, setTile] = useState<LogTile | null>(null);
   const book = useLogBook(books);
-  const measures = measuresOf(books.garden);
   if (bedId === undefined) {
     return (
       <div className="page">
@@ -78,7 +77,7 @@ function OpenLog({ books }: { books: GardenBooks }) {
           </Link>
         </div>
       </header>
-      <WaitingList outbox={book.outbox} books={books} measures={measures} />
+      <WaitingList outbox={book.outbox} />
       <div className="log-columns">
         <section aria-label="Write down">
           <div className="log-subject">
@@ -125,8 +124,6 @@ function OpenLog({ books }: { books: GardenBooks }) {
               key={`${tile} ${bedId}`}
               tile={tile}
               subject={subject}
-              books={books}
-              measures={measures}
               book={book}
               onDone={() => setTile(null)}
             />
@@ -149,7 +146,7 @@ function OpenLog({ books }: { books: GardenBooks }) {
             {book.said}
           </p>
         </section>
-        <LogList books={books} measures={measures} bedId={bedId} />
+        <LogList bedId={bedId} />
       </div>
     </div>
   );

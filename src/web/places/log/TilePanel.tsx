@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import type { TilePanelProps } from '../../ui/log/tile-panel-props.ts';
 import { Button, Input, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -34,7 +35,9 @@ const isMetric = (measures: Measures): boolean => measures.depthUnit === 'cm';
 
 /** The second tap: how it is. */
 export function TilePanel(props: TilePanelProps) {
-  const { tile, subject, books, measures, book, onDone } = props;
+  const books = useBooks();
+  const measures = useMeasures();
+  const { tile, subject, book, onDone } = props;
   const bedName = books.beds.find(({ id }) => id === subject.bedId)?.name ?? '';
   const say = (observed: Observed) => `${bedName}: ${observedInWords(observed, measures)}.`;
   const see = (observed: Observed, more: Parameters<LogBook['observe']>[3] = {}) => {
@@ -241,12 +244,9 @@ function SoilTemperatureForm({
 
 const EVERYTHING = 'everything on top';
 
-function ThicknessForm({
-  subject,
-  books,
-  measures,
-  onSee,
-}: TilePanelProps & { onSee: (observed: Observed) => void }) {
+function ThicknessForm({ subject, onSee }: TilePanelProps & { onSee: (observed: Observed) => void }) {
+  const books = useBooks();
+  const measures = useMeasures();
   const layers = books.entries
     .filter(
       (entry) =>
@@ -291,7 +291,9 @@ function ThicknessForm({
 }
 
 /** Litres over the bed, as the can holds them; the book wants millimetres. */
-function WateringForm({ subject, books, measures, book, onDone }: TilePanelProps) {
+function WateringForm({ subject, book, onDone }: TilePanelProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const bed = books.beds.find(({ id }) => id === subject.bedId)!;
   const water = (litres: number) => {
     onDone();

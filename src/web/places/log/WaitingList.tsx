@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { observationLine } from '../../../words/journal-words.ts';
@@ -7,12 +8,12 @@ import type { useOutbox } from '../../outbox/use-outbox.ts';
 
 interface WaitingListProps {
   readonly outbox: ReturnType<typeof useOutbox>;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
 }
 
 /** What is still on this device: waiting for the connection, or refused and why. */
-export function WaitingList({ outbox, books, measures }: WaitingListProps) {
+export function WaitingList({ outbox }: WaitingListProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const own = outbox.parcels.filter(({ gardenId }) => gardenId === books.garden.id);
   if (own.length === 0) return null;
   const waiting = own.filter(({ refusal }) => refusal === null).length;

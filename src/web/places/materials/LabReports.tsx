@@ -1,6 +1,6 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LabResultRecord } from '../../../records/lab-result.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveLab, useReportLab, useRestoreLab } from '../../api/stock.ts';
@@ -24,7 +24,8 @@ const optional = (text: string, scale = 1): number | null =>
   text.trim() === '' ? null : numberFromText(text) / scale;
 
 /** Dated reports on one material; from its day on, a report takes the place of the table. */
-export function LabReports({ books, materialId }: { books: GardenBooks; materialId: string }) {
+export function LabReports({ materialId }: { materialId: string }) {
+  const books = useBooks();
   const [isOpen, setOpen] = useState(false);
   const reports = books.labResults.filter((one) => one.materialId === materialId);
   return (
@@ -48,7 +49,7 @@ export function LabReports({ books, materialId }: { books: GardenBooks; material
           <Report key={report.id} report={report} />
         ))}
       </ul>
-      {isOpen && <ReportForm books={books} materialId={materialId} onClose={() => setOpen(false)} />}
+      {isOpen && <ReportForm materialId={materialId} onClose={() => setOpen(false)} />}
     </>
   );
 }
@@ -84,15 +85,8 @@ function Report({ report }: { report: LabResultRecord }) {
   );
 }
 
-function ReportForm({
-  books,
-  materialId,
-  onClose,
-}: {
-  books: GardenBooks;
-  materialId: string;
-  onClose: () => void;
-}) {
+function ReportForm({ materialId, onClose }: { materialId: string; onClose: () => void }) {
+  const books = useBooks();
   const [form, setForm] = useState(BLANK);
   const [date, setDate] = useState(books.today);
   const [id] = useState(() => crypto.randomUUID());

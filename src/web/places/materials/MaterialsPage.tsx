@@ -1,11 +1,11 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Input } from 'antd';
 import { useMemo, useState } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { layingCautions } from '../../../core/bed/index.ts';
 import { bucketHolds } from '../../../core/yard/index.ts';
 import { type Material, carbonToNitrogenRatio } from '../../../core/ground/index.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
+import { type Measures } from '../../../words/measures.ts';
 import { KIND_WORDS, ratioFigure } from '../../../words/stock-words.ts';
 import { cautionInWords } from '../../../words/words.ts';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
@@ -20,16 +20,16 @@ import './materials.css';
 export function MaterialsPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenMaterials key={books.garden.id} books={books} />;
+  return <OpenMaterials key={books.garden.id} />;
 }
 
 const MOST_COMPARED = 2;
 
-function OpenMaterials({ books }: { books: GardenBooks }) {
+function OpenMaterials() {
+  const books = useBooks();
   const [looked, setLooked] = useState('');
   const [openId, setOpenId] = useState<string | null>(null);
   const [compared, setCompared] = useState<readonly string[]>([]);
-  const measures = measuresOf(books.garden);
   const rows = useMemo(() => materialRows(books), [books]);
   const shown = matching(rows, looked);
   const open = rows.find(({ id }) => id === openId);
@@ -58,19 +58,8 @@ function OpenMaterials({ books }: { books: GardenBooks }) {
           />
         </div>
       </header>
-      {both.length === MOST_COMPARED && (
-        <Comparison rows={both} measures={measures} onClose={() => setCompared([])} />
-      )}
-      {open && (
-        <Detail
-          key={open.id}
-          row={open}
-          books={books}
-          measures={measures}
-          onClose={() => setOpenId(null)}
-          onMade={setOpenId}
-        />
-      )}
+      {both.length === MOST_COMPARED && <Comparison rows={both} onClose={() => setCompared([])} />}
+      {open && <Detail key={open.id} row={open} onClose={() => setOpenId(null)} onMade={setOpenId} />}
       {shown.length === 0 ? (
         <p className="soft">
           Nothing is called that. Chips can be described when they are received in the stock; anything else is
@@ -98,7 +87,6 @@ function OpenMaterials({ books }: { books: GardenBooks }) {
               <MaterialLine
                 key={row.id}
                 row={row}
-                measures={measures}
                 isCompared={compared.includes(row.id)}
                 onOpen={() => setOpenId(row.id)}
                 onCompare={(isWanted) => compare(row.id, isWanted)}
@@ -118,13 +106,13 @@ const share = (fraction: number): string => (fraction === 0 ? '—' : plainFigur
 
 interface LineProps {
   readonly row: MaterialRow;
-  readonly measures: Measures;
   readonly isCompared: boolean;
   readonly onOpen: () => void;
   readonly onCompare: (isWanted: boolean) => void;
 }
 
-function MaterialLine({ row, measures, isCompared, onOpen, onCompare }: LineProps) {
+function MaterialLine({ row, isCompared, onOpen, onCompare }: LineProps) {
+  const measures = useMeasures();
   const { material, library } = row;
   const range = library?.carbonToNitrogenRange;
   return (
@@ -192,12 +180,12 @@ const factsFor = (measures: Measures): Fact[] => [
 
 interface ComparisonProps {
   readonly rows: readonly MaterialRow[];
-  readonly measures: Measures;
   readonly onClose: () => void;
 }
 
 /** Two beside each other. */
-function Comparison({ rows, measures, onClose }: ComparisonProps) {
+function Comparison({ rows, onClose }: ComparisonProps) {
+  const measures = useMeasures();
   return (
     <section className="band" aria-label="Compared">
       <table className="ledger comparison">
@@ -232,13 +220,13 @@ function Comparison({ rows, measures, onClose }: ComparisonProps) {
 
 interface DetailProps {
   readonly row: MaterialRow;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly onClose: () => void;
   readonly onMade: (id: string) => void;
 }
 
-function Detail({ row, books, measures, onClose, onMade }: DetailProps) {
+function Detail({ row, onClose, onMade }: DetailProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const cautions = layingCautions(
     { material: row.material, materialId: row.id, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
     { kind: 'annual', clayPct: 0 },
@@ -269,7 +257,7 @@ function Detail({ row, books, measures, onClose, onMade }: DetailProps) {
       )}
       {own && <OwnMaterial material={own} onGone={onClose} />}
       {row.library && <MakeOwn gardenId={books.garden.id} like={row.library} onMade={onMade} />}
-      <LabReports books={books} materialId={row.id} />
+      <LabReports materialId={row.id} />
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Select } from 'antd';
 import { useMemo, useState } from 'react';
@@ -7,7 +8,6 @@ import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantSign } from '../../../records/vocabulary.ts';
 import { findCrop } from '../../../core/ground/index.ts';
 import { PLANT_SIGN_WORDS } from '../../../words/journal-words.ts';
-import { measuresOf } from '../../../words/measures.ts';
 import { DateField } from '../../ui/forms/inputs.tsx';
 import { paleQuery, questionAbout } from '../../worker/questions.ts';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
@@ -41,7 +41,7 @@ const SIGN_GROUPS: readonly { readonly name: string; readonly signs: readonly Pl
 export function PalePage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenPale key={books.garden.id} books={books} />;
+  return <OpenPale key={books.garden.id} />;
 }
 
 /** What stands on a bed today. */
@@ -51,7 +51,8 @@ const standsOn = (bedId: string, { plantings, today }: GardenBooks) =>
       one.bedId === bedId && one.plantedOn <= today && (one.clearedOn === null || one.clearedOn > today),
   );
 
-function OpenPale({ books }: { books: GardenBooks }) {
+function OpenPale() {
+  const books = useBooks();
   const [query, setQuery] = useSearchParams();
   const beds = books.beds.filter(({ kind }) => kind !== 'path');
   const asked = beds.find(({ id }) => id === query.get('bed'));
@@ -65,28 +66,21 @@ function OpenPale({ books }: { books: GardenBooks }) {
     );
   }
   return (
-    <PaleBed
-      key={bed.id}
-      bed={bed}
-      beds={beds}
-      books={books}
-      onBed={(id) => setQuery({ bed: id }, { replace: true })}
-    />
+    <PaleBed key={bed.id} bed={bed} beds={beds} onBed={(id) => setQuery({ bed: id }, { replace: true })} />
   );
 }
 
 interface PaleBedProps {
   readonly bed: BedRecord;
   readonly beds: readonly BedRecord[];
-  readonly books: GardenBooks;
   readonly onBed: (bedId: string) => void;
 }
 
-function PaleBed({ bed, beds, books, onBed }: PaleBedProps) {
+function PaleBed({ bed, beds, onBed }: PaleBedProps) {
+  const books = useBooks();
   const [chosenPlanting, setChosenPlanting] = useState<string | null>(null);
   const [beganOn, setBeganOn] = useState('');
   const [signs, setSigns] = useState<readonly PlantSign[]>([]);
-  const measures = measuresOf(books.garden);
   const write = useWriteJournal(books.garden.id);
   const remove = useRemoveJournal();
   const offerUndo = useUndo();
@@ -194,15 +188,7 @@ function PaleBed({ bed, beds, books, onBed }: PaleBedProps) {
             {data.sentence}
           </p>
         )}
-        {data?.ok && (
-          <Verdicts
-            answer={data.result}
-            bed={bed}
-            books={books}
-            measures={measures}
-            hasSigns={signs.length > 0}
-          />
-        )}
+        {data?.ok && <Verdicts answer={data.result} bed={bed} hasSigns={signs.length > 0} />}
       </div>
     </div>
   );

@@ -1,6 +1,6 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import type { BedRecord } from '../../../records/bed.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import {
   type Cause,
   MENDED_BY_NITROGEN,
@@ -20,15 +20,12 @@ import {
   remedyWords,
 } from '../../../words/pale-words.ts';
 import { cautionInWords } from '../../../words/words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import type { PaleAnswer } from '../../worker/log-answers.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
 interface VerdictsProps {
   readonly answer: PaleAnswer;
   readonly bed: BedRecord;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly hasSigns: boolean;
 }
 
@@ -47,7 +44,8 @@ function headWords({ diagnosis }: PaleAnswer, hasSigns: boolean): string {
 }
 
 /** What it could be, the likeliest first, with what speaks for and against each. */
-export function Verdicts({ answer, bed, books, measures, hasSigns }: VerdictsProps) {
+export function Verdicts({ answer, bed, hasSigns }: VerdictsProps) {
+  const measures = useMeasures();
   const { diagnosis } = answer;
   const shown = diagnosis.causes.filter(({ fit }, i) => fit !== 'unlikely' || i === 0).slice(0, MOST_SHOWN);
   const others = diagnosis.causes.filter((one) => !shown.includes(one));
@@ -57,7 +55,7 @@ export function Verdicts({ answer, bed, books, measures, hasSigns }: VerdictsPro
         {headWords(answer, hasSigns)}
       </p>
       {shown.map((cause) => (
-        <CauseCard key={cause.cause} weighed={cause} {...{ answer, bed, books, measures }} />
+        <CauseCard key={cause.cause} weighed={cause} {...{ answer, bed }} />
       ))}
       <details className="unlikely">
         <summary>Less likely ({others.length})</summary>
@@ -83,13 +81,8 @@ export function Verdicts({ answer, bed, books, measures, hasSigns }: VerdictsPro
   );
 }
 
-function CauseCard({
-  weighed,
-  answer,
-  bed,
-  books,
-  measures,
-}: Omit<VerdictsProps, 'hasSigns'> & { weighed: WeighedCause }) {
+function CauseCard({ weighed, answer, bed }: Omit<VerdictsProps, 'hasSigns'> & { weighed: WeighedCause }) {
+  const measures = useMeasures();
   const { cause, fit, share, speaksFor, speaksAgainst } = weighed;
   const { name, test, remedy } = CAUSE_WORDS[cause];
   const words = (codes: WeighedCause['speaksFor']) =>
@@ -121,7 +114,7 @@ function CauseCard({
         <dt>what to do</dt>
         <dd>{remedy}</dd>
       </dl>
-      <RemedyLines {...{ cause, answer, bed, books, measures }} />
+      <RemedyLines {...{ cause, answer, bed }} />
     </article>
   );
 }
@@ -135,9 +128,9 @@ function RemedyLines({
   cause,
   answer: { remedies },
   bed,
-  books,
-  measures,
 }: Omit<VerdictsProps, 'hasSigns'> & { cause: Cause }) {
+  const books = useBooks();
+  const measures = useMeasures();
   const write = useWriteEntry(bed.id);
   const remove = useRemoveEntry();
   const offerUndo = useUndo();

@@ -1,8 +1,8 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BedRecord } from '../../../records/bed.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import {
   ASH_RECIPES,
   ASH_YEARLY_CAP_G_PER_M2,
@@ -23,7 +23,6 @@ import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { ASH_CAUTION, ASH_RECIPE_WORDS, ashReasonWords, spanWords } from '../../../words/ash-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { fixed, plainFigure } from '../../../words/figures.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
@@ -35,7 +34,7 @@ import './prepare.css';
 export function AshPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenAsh key={books.garden.id} books={books} />;
+  return <OpenAsh key={books.garden.id} />;
 }
 
 const USES: readonly (readonly [AshUse, string, string])[] = [
@@ -45,7 +44,8 @@ const USES: readonly (readonly [AshUse, string, string])[] = [
   ['pots', 'Into potting mix', 'g/L'],
 ];
 
-function OpenAsh({ books }: { books: GardenBooks }) {
+function OpenAsh() {
+  const books = useBooks();
   const [bedId, setBedId] = useState(books.beds[0]?.id ?? '');
   const [date, setDate] = useState(books.today);
   const [condition, setCondition] = useState<AshCondition>({
@@ -54,7 +54,6 @@ function OpenAsh({ books }: { books: GardenBooks }) {
     isSooty: false,
     isCleanWood: true,
   });
-  const measures = measuresOf(books.garden);
   const { lots } = useStock(books);
   const bed = books.beds.find(({ id }) => id === bedId);
   const tick = (field: keyof AshCondition, words: string) => (
@@ -98,19 +97,11 @@ function OpenAsh({ books }: { books: GardenBooks }) {
             </div>
           )}
           {bed && /^\d{4}-\d\d-\d\d$/.test(date) && (
-            <BedAsh
-              key={bed.id}
-              bed={bed}
-              date={date}
-              condition={condition}
-              books={books}
-              lots={lots}
-              measures={measures}
-            />
+            <BedAsh key={bed.id} bed={bed} date={date} condition={condition} lots={lots} />
           )}
           <HeapAsh lots={lots} />
         </section>
-        <Recipes measures={measures} />
+        <Recipes />
       </div>
     </div>
   );
@@ -120,12 +111,11 @@ interface BedAshProps {
   readonly bed: BedRecord;
   readonly date: string;
   readonly condition: AshCondition;
-  readonly books: GardenBooks;
   readonly lots: readonly ListedLot[];
-  readonly measures: Measures;
 }
 
-function BedAsh({ bed, date, condition, books, lots, measures }: BedAshProps) {
+function BedAsh({ bed, date, condition, lots }: BedAshProps) {
+  const books = useBooks();
   const today = dayOf(books.today);
   const gate = ashGate(
     {
@@ -167,12 +157,14 @@ function BedAsh({ bed, date, condition, books, lots, measures }: BedAshProps) {
           ))}
         </ul>
       )}
-      {gate.isOpen && <GiveAsh {...{ bed, date, condition, books, lots, measures, gate }} />}
+      {gate.isOpen && <GiveAsh {...{ bed, date, condition, lots, gate }} />}
     </>
   );
 }
 
-function GiveAsh({ bed, date, condition, books, lots, measures, gate }: BedAshProps & { gate: AshGate }) {
+function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: AshGate }) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [typed, setTyped] = useState<string | null>(null);
   const [lotId, setLotId] = useState<string | null>(null);
   const write = useWriteEntry(bed.id);
@@ -299,7 +291,8 @@ function HeapAsh({ lots }: { lots: readonly ListedLot[] }) {
 const SHOWN_DEPTH_CM = 2;
 
 /** All the trade's recipes in one unit, with how far they disagree. */
-function Recipes({ measures }: { measures: Measures }) {
+function Recipes() {
+  const measures = useMeasures();
   return (
     <section aria-label="Recipes">
       {USES.map(([use, words, unit]) => {

@@ -1,10 +1,10 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { MIX_PURPOSES } from '../../../records/vocabulary.ts';
 import { Button, Checkbox, Segmented, Select } from 'antd';
 import { MIX_TARGETS } from '../../../core/yard/index.ts';
 import { carbonToNitrogenRatio } from '../../../core/ground/index.ts';
 import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
-import type { Measures } from '../../../words/measures.ts';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { ratioFigure } from '../../../words/stock-words.ts';
 import { aimsOf, newRow, type BenchForm, type BenchPart, type BenchRow, type Mixable } from './mix-form.ts';
@@ -14,14 +14,14 @@ interface RowsProps {
   readonly set: (change: Partial<BenchForm>) => void;
   readonly known: ReadonlyMap<string, Mixable>;
   readonly parts: readonly BenchPart[];
-  readonly measures: Measures;
 }
 
 const sourceLabel = ({ name, material }: Mixable): string =>
   `${name} · C:N ${ratioFigure(material.nitrogenFractionDryBasis > 0 ? carbonToNitrogenRatio(material) : null)}`;
 
 /** What lies on the bench, a row each. */
-export function BenchRows({ form, set, known, parts, measures }: RowsProps) {
+export function BenchRows({ form, set, known, parts }: RowsProps) {
+  const measures = useMeasures();
   const all = [...known.values()];
   const options = [
     {
@@ -68,7 +68,6 @@ export function BenchRows({ form, set, known, parts, measures }: RowsProps) {
               name="How much"
               value={row.amount}
               onChange={(amount) => change(row.key, { amount })}
-              measures={measures}
               trouble={isTooMuch ? 'more than is there' : undefined}
             />
             <div className="field">

@@ -1,7 +1,7 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import type { BrewRecord, JournalChange } from '../../../records/journal.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BrewId } from '../../../records/vocabulary.ts';
 import { BREWS, type ScaledBrew, findBrew, scaleBrew } from '../../../core/yard/index.ts';
 import { findLibraryMaterial, isoDateOf } from '../../../core/ground/index.ts';
@@ -19,7 +19,6 @@ import {
   INGREDIENT_WORDS,
 } from '../../../words/brew-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
@@ -32,14 +31,14 @@ type BrewChange = Extract<JournalChange, { kind: 'brew' }>;
 export function BrewsPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenBrews key={books.garden.id} books={books} />;
+  return <OpenBrews key={books.garden.id} />;
 }
 
-function OpenBrews({ books }: { books: GardenBooks }) {
+function OpenBrews() {
+  const books = useBooks();
   const [id, setId] = useState<BrewId>('compostTea');
   const [typed, setTyped] = useState('10');
   const [date, setDate] = useState(books.today);
-  const measures = measuresOf(books.garden);
   const litres = numberFromText(typed);
   const isFit = litres > 0 && litres <= 10_000;
   const scaled = isFit ? scaleBrew(id, litres) : null;
@@ -71,16 +70,12 @@ function OpenBrews({ books }: { books: GardenBooks }) {
       </div>
       {scaled && hasDate && (
         <div className="two-columns">
-          <Recipe id={id} scaled={scaled} date={date} books={books} measures={measures} />
+          <Recipe id={id} scaled={scaled} date={date} />
           <Checks id={id} />
         </div>
       )}
-      {scaled && hasDate && (
-        <BeginBrew key={`begin ${id}`} id={id} litres={litres} date={date} books={books} />
-      )}
-      {scaled && hasDate && scaled.adds.length > 0 && (
-        <OnBed key={id} id={id} scaled={scaled} date={date} books={books} measures={measures} />
-      )}
+      {scaled && hasDate && <BeginBrew key={`begin ${id}`} id={id} litres={litres} date={date} />}
+      {scaled && hasDate && scaled.adds.length > 0 && <OnBed key={id} id={id} scaled={scaled} date={date} />}
     </div>
   );
 }
@@ -89,11 +84,11 @@ interface BrewProps {
   readonly id: BrewId;
   readonly scaled: ScaledBrew;
   readonly date: string;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
 }
 
-function Recipe({ id, scaled, date, books, measures }: BrewProps) {
+function Recipe({ id, scaled, date }: BrewProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const brew = findBrew(id);
   const start = dayOf(date);
   const today = dayOf(books.today);
@@ -150,7 +145,9 @@ function Checks({ id }: { id: BrewId }) {
 }
 
 /** What it brings to a bed's books, written there for the day it is ready. */
-function OnBed({ id, scaled, date, books, measures }: BrewProps) {
+function OnBed({ id, scaled, date }: BrewProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [bedId, setBedId] = useState(books.beds[0]?.id ?? '');
   const write = useWriteEntry(bedId);
   const remove = useRemoveEntry();
@@ -222,12 +219,8 @@ function OnBed({ id, scaled, date, books, measures }: BrewProps) {
 }
 
 /** A brew that takes days is written down when it is begun; its steps then stand in the calendar. */
-function BeginBrew({
-  id,
-  litres,
-  date,
-  books,
-}: Pick<BrewProps, 'id' | 'date' | 'books'> & { litres: number }) {
+function BeginBrew({ id, litres, date }: Pick<BrewProps, 'id' | 'date'> & { litres: number }) {
+  const books = useBooks();
   const write = useWriteJournal(books.garden.id);
   const remove = useRemoveJournal();
   const change = useChangeJournal();

@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Checkbox, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -17,15 +18,15 @@ import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import { blankBurn, burnFormOf, burnPosting, withStep, type BurnForm, type BurnRecord } from './burn-form.ts';
 
 interface BurnBandProps {
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   /** The burn to go on with; null for a new one. */
   readonly burn: BurnRecord | null;
   readonly onClose: () => void;
 }
 
 /** A burn from the sorted wood to measured char: a checklist with a clock, saved whenever one likes. */
-export function BurnBand({ books, measures, burn, onClose }: BurnBandProps) {
+export function BurnBand({ burn, onClose }: BurnBandProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [form, setForm] = useState(() => startOf(books, measures, burn));
   const set = (change: Partial<BurnForm>) => setForm((before) => ({ ...before, ...change }));
   const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
@@ -66,15 +67,8 @@ export function BurnBand({ books, measures, burn, onClose }: BurnBandProps) {
       <Warnings warnings={facts.warnings} />
       <div className="two-columns">
         <div>
-          <FeedFields
-            form={form}
-            set={set}
-            books={books}
-            measures={measures}
-            troubles={troubles}
-            isNew={!burn}
-          />
-          <CharFields form={form} set={set} measures={measures} troubles={troubles} />
+          <FeedFields form={form} set={set} troubles={troubles} isNew={!burn} />
+          <CharFields form={form} set={set} troubles={troubles} />
         </div>
         <BurnSteps form={form} onTick={(step) => setForm(withStep(form, step, new Date().toISOString()))} />
       </div>
@@ -123,18 +117,11 @@ function Warnings({ warnings }: { warnings: readonly string[] }) {
 interface FieldsProps {
   readonly form: BurnForm;
   readonly set: (change: Partial<BurnForm>) => void;
-  readonly measures: Measures;
   readonly troubles: Record<string, string>;
 }
 
-function FeedFields({
-  form,
-  set,
-  books,
-  measures,
-  troubles,
-  isNew,
-}: FieldsProps & { books: GardenBooks; isNew: boolean }) {
+function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boolean }) {
+  const books = useBooks();
   const options = [
     { label: 'In stock', options: books.lots.map(({ id, name }) => ({ value: `lot:${id}`, label: name })) },
     ...materialOptions(books).map(({ label, options: all }) => ({
@@ -189,7 +176,6 @@ function FeedFields({
           name="How much"
           value={form.wood}
           onChange={(wood) => set({ wood })}
-          measures={measures}
           trouble={troubles['feedstock.0.amount']}
         />
       </div>
@@ -234,7 +220,7 @@ function FeedFields({
   );
 }
 
-function CharFields({ form, set, measures, troubles }: FieldsProps) {
+function CharFields({ form, set, troubles }: FieldsProps) {
   return (
     <>
       <div className="band-fields">
@@ -289,7 +275,6 @@ function CharFields({ form, set, measures, troubles }: FieldsProps) {
           name="Char"
           value={form.char}
           onChange={(char) => set({ char })}
-          measures={measures}
           trouble={troubles['yield.amount']}
           hint="empty until it is cold and measured"
         />

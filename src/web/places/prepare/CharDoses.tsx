@@ -1,12 +1,13 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import { charDose, charFactorForClay } from '../../../core/yard/index.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import type { Measures } from '../../../words/measures.ts';
 
 /** A tenth of the top 15 cm at once, or a little every season, for every bed. */
-export function CharDoses({ beds, measures }: { beds: readonly BedRecord[]; measures: Measures }) {
+export function CharDoses({ beds }: { beds: readonly BedRecord[] }) {
+  const measures = useMeasures();
   const [yearly, setYearly] = useState('1');
   const perM2 = numberFromText(yearly);
   const isFit = perM2 > 0 && perM2 <= 50;

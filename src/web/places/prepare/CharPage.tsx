@@ -1,8 +1,8 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import {
   type BurnResult,
@@ -20,7 +20,6 @@ import {
   METHOD_WORDS,
   VERDICT_WORDS,
 } from '../../../words/char-words.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { burnsQuery, questionAboutStock } from '../../worker/questions.ts';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
@@ -36,7 +35,7 @@ import './prepare.css';
 export function CharPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <CharYard key={books.garden.id} books={books} />;
+  return <CharYard key={books.garden.id} />;
 }
 
 type Open =
@@ -45,9 +44,9 @@ type Open =
 
 const MIN_CHAR_KG = 0.1;
 
-function CharYard({ books }: { books: GardenBooks }) {
+function CharYard() {
+  const books = useBooks();
   const [open, setOpen] = useState<Open | null>(null);
-  const measures = measuresOf(books.garden);
   const today = dayOf(books.today);
   const { lots } = useStock(books);
   const question = useMemo(() => questionAboutStock(books, books.today), [books]);
@@ -68,23 +67,13 @@ function CharYard({ books }: { books: GardenBooks }) {
           </Button>
         </div>
       </header>
-      {open?.what === 'burn' && (
-        <BurnBand
-          key={open.burn?.id ?? 'new'}
-          books={books}
-          measures={measures}
-          burn={open.burn}
-          onClose={close}
-        />
-      )}
-      {open?.what === 'crush' && <CrushBand books={books} lotId={open.lotId} onClose={close} />}
+      {open?.what === 'burn' && <BurnBand key={open.burn?.id ?? 'new'} burn={open.burn} onClose={close} />}
+      {open?.what === 'crush' && <CrushBand lotId={open.lotId} onClose={close} />}
       {open?.what === 'charge' && (
         <ChargeBand
           key={open.lotId}
-          books={books}
           lotId={open.lotId}
           thereL={chars.find(({ lot }) => lot.id === open.lotId)?.brief?.now?.volumeL ?? 0}
-          measures={measures}
           onClose={close}
         />
       )}
@@ -109,17 +98,14 @@ function CharYard({ books }: { books: GardenBooks }) {
                 burn={burn}
                 result={burnt?.ok ? burnt.result[burn.id] : undefined}
                 today={today}
-                measures={measures}
                 onOpen={() => setOpen({ what: 'burn', burn })}
               />
             ))}
           </ul>
         </section>
       )}
-      {chars.length > 0 && (
-        <CharLots chars={chars} books={books} measures={measures} today={today} onOpen={setOpen} />
-      )}
-      <CharDoses beds={books.beds} measures={measures} />
+      {chars.length > 0 && <CharLots chars={chars} today={today} onOpen={setOpen} />}
+      <CharDoses beds={books.beds} />
     </div>
   );
 }
@@ -128,11 +114,11 @@ interface BurnProps {
   readonly burn: BurnRecord;
   readonly result: BurnResult | undefined;
   readonly today: DayNumber;
-  readonly measures: Measures;
   readonly onOpen: () => void;
 }
 
-function Burn({ burn, result, today, measures, onOpen }: BurnProps) {
+function Burn({ burn, result, today, onOpen }: BurnProps) {
+  const measures = useMeasures();
   const { log } = burn;
   const isMeasured = burn.yield !== null;
   const cold = log.coldCheckedOn;
@@ -142,7 +128,7 @@ function Burn({ burn, result, today, measures, onOpen }: BurnProps) {
         {dateNear(dayOf(burn.date), today)}, {METHOD_WORDS[log.method].name.toLowerCase()}
       </strong>
       {result && !isMeasured && `: ${measures.mass(result.dryWoodKg)} of dry wood, not measured yet.`}
-      {result && isMeasured && <YieldWords burn={burn} result={result} measures={measures} />}{' '}
+      {result && isMeasured && <YieldWords burn={burn} result={result} />}{' '}
       {cold === null || !isFoundCold(burn.date, cold) ? (
         <span className="status-stop">▲ the cold check of the day after is missing</span>
       ) : (
@@ -152,16 +138,13 @@ function Burn({ burn, result, today, measures, onOpen }: BurnProps) {
       <Button size="small" onClick={onOpen}>
         {isMeasured ? 'Open' : 'Go on'}
       </Button>
-      {result && isMeasured && <LastingWords burn={burn} result={result} measures={measures} />}
+      {result && isMeasured && <LastingWords burn={burn} result={result} />}
     </li>
   );
 }
 
-function YieldWords({
-  burn,
-  result,
-  measures,
-}: Pick<BurnProps, 'burn' | 'measures'> & { result: BurnResult }) {
+function YieldWords({ burn, result }: Pick<BurnProps, 'burn'> & { result: BurnResult }) {
+  const measures = useMeasures();
   const verdict = judgeYield(burn.log.method, result.dryWoodKg, result.dryCharKg);
   const [low, high] = verdict.expectedKg;
   return (
@@ -173,11 +156,8 @@ function YieldWords({
   );
 }
 
-function LastingWords({
-  burn,
-  result,
-  measures,
-}: Pick<BurnProps, 'burn' | 'measures'> & { result: BurnResult }) {
+function LastingWords({ burn, result }: Pick<BurnProps, 'burn'> & { result: BurnResult }) {
+  const measures = useMeasures();
   const { lastingKg, co2Kg, carbonKg } = lastingCarbon(result.charCarbonKg, burn.charTemperature);
   return (
     <p className="soft">
@@ -192,13 +172,13 @@ function LastingWords({
 
 interface CharLotsProps {
   readonly chars: readonly ListedLot[];
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly today: DayNumber;
   readonly onOpen: (open: Open) => void;
 }
 
-function CharLots({ chars, books, measures, today, onOpen }: CharLotsProps) {
+function CharLots({ chars, today, onOpen }: CharLotsProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   return (
     <section aria-label="Char in stock">
       <div className="section-head">

@@ -1,7 +1,7 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useMemo, useState } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { CHARGE_RECIPE_IDS, type ChargeRecipeId } from '../../../records/vocabulary.ts';
 import { MATERIAL_LIBRARY, isoDateOf } from '../../../core/ground/index.ts';
 import { findChargeRecipe, scaleCharge } from '../../../core/yard/index.ts';
@@ -12,22 +12,21 @@ import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
 import { CHARGE_WORDS } from '../../../words/char-words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { chargeQuery, questionAboutStock } from '../../worker/questions.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 interface ChargeBandProps {
-  readonly books: GardenBooks;
   readonly lotId: string;
   readonly thereL: number;
-  readonly measures: Measures;
   readonly onClose: () => void;
 }
 
 const nameOf = (id: string): string => MATERIAL_LIBRARY.find((one) => one.id === id)?.name ?? id;
 
 /** Char fed and brought to life by a recipe scaled to the batch, with stock used where one has it. */
-export function ChargeBand({ books, lotId, thereL, measures, onClose }: ChargeBandProps) {
+export function ChargeBand({ lotId, thereL, onClose }: ChargeBandProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [recipeId, setRecipeId] = useState<ChargeRecipeId>('compostBlend');
   const [litres, setLitres] = useState(plainFigure(thereL, 3));
   const [date, setDate] = useState(books.today);
@@ -137,9 +136,7 @@ export function ChargeBand({ books, lotId, thereL, measures, onClose }: ChargeBa
         {recipe.stirrings > 0 && `, stirred ${recipe.stirrings} times`}. Never a tight lid on anything that
         ferments.
       </p>
-      {charL > 0 && charL <= thereL * 1.01 && (
-        <Preview books={books} lotId={lotId} recipeId={recipeId} litres={charL} measures={measures} />
-      )}
+      {charL > 0 && charL <= thereL * 1.01 && <Preview lotId={lotId} recipeId={recipeId} litres={charL} />}
       <FormFoot
         label={`Charge it, ready ${dateNear(readyDay, dayOf(books.today))}`}
         isSaving={isSaving}
@@ -156,15 +153,15 @@ export function ChargeBand({ books, lotId, thereL, measures, onClose }: ChargeBa
 }
 
 interface PreviewProps {
-  readonly books: GardenBooks;
   readonly lotId: string;
   readonly recipeId: ChargeRecipeId;
   readonly litres: number;
-  readonly measures: Measures;
 }
 
 /** Nitrogen the char could hold, and will. */
-function Preview({ books, lotId, recipeId, litres, measures }: PreviewProps) {
+function Preview({ lotId, recipeId, litres }: PreviewProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const question = useMemo(() => questionAboutStock(books, books.today), [books]);
   const { data } = useQuery(chargeQuery(question, lotId, recipeId, litres));
   const preview = data?.ok ? data.result : null;

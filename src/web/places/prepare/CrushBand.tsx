@@ -1,6 +1,6 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { CHAR_FINENESSES, type CharFineness } from '../../../records/vocabulary.ts';
 import { DateField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
@@ -8,15 +8,8 @@ import { CHAR_DUST, FINENESS_WORDS } from '../../../words/char-words.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 /** Char broken up. */
-export function CrushBand({
-  books,
-  lotId,
-  onClose,
-}: {
-  books: GardenBooks;
-  lotId: string;
-  onClose: () => void;
-}) {
+export function CrushBand({ lotId, onClose }: { lotId: string; onClose: () => void }) {
+  const books = useBooks();
   const [fineness, setFineness] = useState<CharFineness>('pea');
   const [date, setDate] = useState(books.today);
   const [id] = useState(() => crypto.randomUUID());

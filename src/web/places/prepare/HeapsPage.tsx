@@ -1,7 +1,7 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LotRecord } from '../../../records/lot.ts';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { HOT_FROM_C, HOT_RULES, type HeapLog, type SignVerdict, heapLog } from '../../../core/yard/index.ts';
@@ -9,7 +9,6 @@ import { Pictured } from '../../drawing/Pictured.tsx';
 import { HeapTemperature } from '../../charts/heap-temperature.tsx';
 import { aboutWhen, ageInWords, dateNear, dayOf } from '../../../words/dates.ts';
 import { percent } from '../../../words/figures.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
   powerWords,
   ratioFigure,
@@ -29,7 +28,7 @@ import './prepare.css';
 export function HeapsPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenHeaps key={books.garden.id} books={books} />;
+  return <OpenHeaps key={books.garden.id} />;
 }
 
 interface Heap {
@@ -38,8 +37,8 @@ interface Heap {
   readonly log: HeapLog;
 }
 
-function OpenHeaps({ books }: { books: GardenBooks }) {
-  const measures = measuresOf(books.garden);
+function OpenHeaps() {
+  const books = useBooks();
   const today = dayOf(books.today);
   const { lots } = useStock(books);
   const heaps = lots.flatMap(({ lot, brief }): Heap[] =>
@@ -78,14 +77,7 @@ function OpenHeaps({ books }: { books: GardenBooks }) {
         </div>
       )}
       {composts.map((heap) => (
-        <CompostHeap
-          key={heap.lot.id}
-          heap={heap}
-          books={books}
-          measures={measures}
-          today={today}
-          href={hrefOf(heap.lot.id)}
-        />
+        <CompostHeap key={heap.lot.id} heap={heap} today={today} href={hrefOf(heap.lot.id)} />
       ))}
       {lying.length > 0 && (
         <>
@@ -144,13 +136,12 @@ const VERDICT_WORDS: Record<SignVerdict, string> = {
 
 interface CompostHeapProps {
   readonly heap: Heap;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly today: DayNumber;
   readonly href: string;
 }
 
-function CompostHeap({ heap: { lot, brief, log }, books, measures, today, href }: CompostHeapProps) {
+function CompostHeap({ heap: { lot, brief, log }, today, href }: CompostHeapProps) {
+  const measures = useMeasures();
   const [act, setAct] = useState<Act | null>(null);
   const now = brief.now!;
   const buttons: readonly (readonly [Act, string])[] = [
@@ -175,16 +166,7 @@ function CompostHeap({ heap: { lot, brief, log }, books, measures, today, href }
           ))}
         </span>
       </div>
-      {act !== null && (
-        <LotActs
-          key={act}
-          books={books}
-          lot={lot}
-          measures={measures}
-          first={act}
-          onClose={() => setAct(null)}
-        />
-      )}
+      {act !== null && <LotActs key={act} lot={lot} first={act} onClose={() => setAct(null)} />}
       <div className="two-columns">
         <div>
           {log.readings.length > 0 ? (
@@ -227,7 +209,7 @@ function CompostHeap({ heap: { lot, brief, log }, books, measures, today, href }
             )}
           </li>
           <li>
-            <HotWords log={log} measures={measures} />
+            <HotWords log={log} />
           </li>
           <li className="soft">
             Turned {log.turnings.length} time{log.turnings.length === 1 ? '' : 's'}, watered{' '}
@@ -240,7 +222,8 @@ function CompostHeap({ heap: { lot, brief, log }, books, measures, today, href }
   );
 }
 
-function HotWords({ log: { hot, readings }, measures }: { log: HeapLog; measures: Measures }) {
+function HotWords({ log: { hot, readings } }: { log: HeapLog }) {
+  const measures = useMeasures();
   const line = measures.warmth(HOT_FROM_C);
   if (readings.length === 0)
     return <span className="soft">Whether it got hot enough cannot be told without a probe.</span>;

@@ -1,7 +1,7 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { type Blend, heatsUp, mixCautions } from '../../../core/yard/index.ts';
 import { DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
@@ -9,14 +9,14 @@ import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import { batchPosting, type BatchPlan, type BenchForm, type BenchPart } from './mix-form.ts';
 
 interface MakeBatchProps {
-  readonly books: GardenBooks;
   readonly form: BenchForm;
   readonly parts: readonly BenchPart[];
   readonly mix: Blend;
 }
 
 /** Stock is debited, a heap is born. */
-export function MakeBatch({ books, form, parts, mix }: MakeBatchProps) {
+export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
+  const books = useBooks();
   const [plan, setPlan] = useState(() => ({
     lotId: crypto.randomUUID(),
     movementId: crypto.randomUUID(),

@@ -1,5 +1,5 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { useMemo, useState } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { blend, bucketRatio } from '../../../core/yard/index.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
@@ -19,7 +19,7 @@ import './prepare.css';
 export function MixPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <Bench key={books.garden.id} books={books} />;
+  return <Bench key={books.garden.id} />;
 }
 
 const blankForm = (measures: Measures): BenchForm => ({
@@ -34,7 +34,8 @@ const blankForm = (measures: Measures): BenchForm => ({
   ...aimsOf('hotCompost'),
 });
 
-function Bench({ books }: { books: GardenBooks }) {
+function Bench() {
+  const books = useBooks();
   const measures = measuresOf(books.garden);
   const [form, setForm] = useState(() => blankForm(measures));
   const set = (change: Partial<BenchForm>) => setForm((before) => ({ ...before, ...change }));
@@ -56,16 +57,16 @@ function Bench({ books }: { books: GardenBooks }) {
             Put together what you have; the figures follow. Rows marked “find” are left to the solver.
           </p>
         </div>
-        <Recipes books={books} form={form} parts={parts} set={set} />
+        <Recipes form={form} parts={parts} set={set} />
       </header>
       <div className="two-columns bench">
         <section aria-label="What goes in">
-          <BenchRows form={form} set={set} known={known} parts={parts} measures={measures} />
+          <BenchRows form={form} set={set} known={known} parts={parts} />
           <Aims form={form} set={set} />
-          <SolvePanel form={form} parts={parts} set={set} measures={measures} />
+          <SolvePanel form={form} parts={parts} set={set} />
         </section>
         <section aria-label="What it comes to">
-          <Outcome form={form} mix={mix} parts={parts} measures={measures} />
+          <Outcome form={form} mix={mix} parts={parts} />
         </section>
       </div>
       {mix.massFreshKg > 0 && (
@@ -74,7 +75,7 @@ function Bench({ books }: { books: GardenBooks }) {
             parts={parts}
             ratio={bucketRatio(parts.map(({ material, volumeL }) => ({ material, buckets: volumeL / 10 })))}
           />
-          <MakeBatch books={books} form={form} parts={parts} mix={mix} />
+          <MakeBatch form={form} parts={parts} mix={mix} />
         </>
       )}
     </div>

@@ -1,9 +1,9 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { findLibraryMaterial } from '../../../core/ground/index.ts';
 import { type Blend, mixCautions, nitrogenToAddG, partnerMassKg } from '../../../core/yard/index.ts';
 import { Gauge } from '../../drawing/gauge.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { fixed, percent, plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { mixCautionWords } from '../../../words/mix-words.ts';
 import { ratioAim, type BenchForm, type BenchPart } from './mix-form.ts';
 
@@ -11,7 +11,6 @@ interface OutcomeProps {
   readonly form: BenchForm;
   readonly mix: Blend;
   readonly parts: readonly BenchPart[];
-  readonly measures: Measures;
 }
 
 /** What most people would reach for to feed a lean heap. */
@@ -24,7 +23,8 @@ const span = (low: string, high: string, scale = 1): readonly [number, number] |
 };
 
 /** What the mix comes to, live. */
-export function Outcome({ form, mix, parts, measures }: OutcomeProps) {
+export function Outcome({ form, mix, parts }: OutcomeProps) {
+  const measures = useMeasures();
   if (mix.massFreshKg === 0) {
     return (
       <p className="soft">Nothing is in it yet: say how much of something, or let the solver find it.</p>

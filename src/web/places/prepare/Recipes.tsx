@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { useBooks } from '../../app/garden-context.ts';
 import { useRemoveRecipe, useRestoreRecipe, useSaveRecipe } from '../../api/stock.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
@@ -9,14 +9,14 @@ import { useUndo } from '../../app/use-undo.tsx';
 import { aimsOf, ingredientsOf, newRow, type BenchForm, type BenchPart } from './mix-form.ts';
 
 interface RecipesProps {
-  readonly books: GardenBooks;
   readonly form: BenchForm;
   readonly parts: readonly BenchPart[];
   readonly set: (change: Partial<BenchForm>) => void;
 }
 
 /** Mixes saved to make again. */
-export function Recipes({ books, form, parts, set }: RecipesProps) {
+export function Recipes({ form, parts, set }: RecipesProps) {
+  const books = useBooks();
   const [name, setName] = useState<string | null>(null);
   const save = useSaveRecipe(books.garden.id);
   const remove = useRemoveRecipe();

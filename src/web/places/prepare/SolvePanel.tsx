@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { MATERIAL_LIBRARY } from '../../../core/ground/index.ts';
@@ -5,7 +6,6 @@ import { solveOnThread } from '../../solver/ask-solver.ts';
 import type { SolvedMix } from '../../solver/solver-worker.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { fixWords, missWords } from '../../../words/mix-words.ts';
 import { problemOf, withLitres, type BenchForm, type BenchPart } from './mix-form.ts';
 
@@ -13,13 +13,12 @@ interface SolvePanelProps {
   readonly form: BenchForm;
   readonly parts: readonly BenchPart[];
   readonly set: (change: Partial<BenchForm>) => void;
-  readonly measures: Measures;
 }
 
 const nameOf = (id: string): string => MATERIAL_LIBRARY.find((one) => one.id === id)?.name ?? id;
 
 /** The rows left free are found: within the aims, within what is there. */
-export function SolvePanel({ form, parts, set, measures }: SolvePanelProps) {
+export function SolvePanel({ form, parts, set }: SolvePanelProps) {
   const [solved, setSolved] = useState<SolvedMix | 'asking' | null>(null);
   const free = form.rows.filter(({ isFree }) => isFree).length;
   const solve = async () => {
@@ -70,23 +69,14 @@ export function SolvePanel({ form, parts, set, measures }: SolvePanelProps) {
       </div>
       {free === 0 && <p className="soft hint">Tick “find” on what may vary; the rest stays as typed.</p>}
       <div role="status">
-        {solved !== null && solved !== 'asking' && (
-          <SolvedWords solved={solved} parts={parts} measures={measures} />
-        )}
+        {solved !== null && solved !== 'asking' && <SolvedWords solved={solved} parts={parts} />}
       </div>
     </div>
   );
 }
 
-function SolvedWords({
-  solved,
-  parts,
-  measures,
-}: {
-  solved: SolvedMix;
-  parts: readonly BenchPart[];
-  measures: Measures;
-}) {
+function SolvedWords({ solved, parts }: { solved: SolvedMix; parts: readonly BenchPart[] }) {
+  const measures = useMeasures();
   if (!solved.ok) return <p className="field-trouble">{solved.sentence}</p>;
   const { answer } = solved;
   if (answer.status === 'solved') {

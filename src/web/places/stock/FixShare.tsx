@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -8,7 +9,7 @@ import {
   type ShareSeason,
 } from '../../../core/long-run/index.ts';
 import { massFreshKgFromAmount } from '../../../core/ground/index.ts';
-import { stockUnits, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { stockUnits, UNIT_WORDS } from '../../../words/measures.ts';
 import { SEASON_WORDS } from '../../../words/share-words.ts';
 import { Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
@@ -23,12 +24,12 @@ interface FixShareProps {
   readonly problem: ShareProblem;
   readonly fixed: readonly FixedShare[];
   readonly setFixed: (fixed: readonly FixedShare[]) => void;
-  readonly measures: Measures;
   readonly names: Names;
 }
 
 /** Choices of one's own: they stay, and everything else is shared around them. */
-export function FixShare({ problem, fixed, setFixed, measures, names }: FixShareProps) {
+export function FixShare({ problem, fixed, setFixed, names }: FixShareProps) {
+  const measures = useMeasures();
   const [pileId, setPileId] = useState<string | null>(null);
   const [bedId, setBedId] = useState<string | null>(null);
   const [season, setSeason] = useState<ShareSeason>('now');

@@ -1,20 +1,17 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { MovementRecord } from '../../../records/movement.ts';
 import type { LotLine } from '../../../core/yard/index.ts';
 import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
 import { shortDate } from '../../../words/dates.ts';
 import { fixed, percent } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { movementInWords, ratioFigure } from '../../../words/stock-words.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
 interface LotAccountProps {
-  readonly books: GardenBooks;
   readonly lotId: string;
   readonly lines: readonly LotLine[];
-  readonly measures: Measures;
   readonly balanceError: number;
 }
 
@@ -35,7 +32,9 @@ function draftOf(
 }
 
 /** The running account of a lot, newest first, with a balance after every posting. */
-export function LotAccount({ books, lotId, lines, measures, balanceError }: LotAccountProps) {
+export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const movements = new Map(books.movements.map((movement) => [movement.id, movement]));
   const nameOf = (id: string) => books.lots.find((lot) => lot.id === id)?.name ?? 'something struck out';
   const bedName = (id: string) => books.beds.find((bed) => bed.id === id)?.name ?? 'a bed';

@@ -1,7 +1,7 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LotRecord } from '../../../records/lot.ts';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
@@ -11,7 +11,6 @@ import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { ageInWords, aboutWhen, dateNear, dayOf } from '../../../words/dates.ts';
 import { fixed, percent, plainFigure } from '../../../words/figures.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
   KIND_WORDS,
   LOT_FORM_WORDS,
@@ -44,12 +43,12 @@ export function LotPage() {
       </div>
     );
   }
-  return <OpenLot key={lot.id} books={books} lot={lot} />;
+  return <OpenLot key={lot.id} lot={lot} />;
 }
 
-function OpenLot({ books, lot }: { books: GardenBooks; lot: LotRecord }) {
+function OpenLot({ lot }: { lot: LotRecord }) {
+  const books = useBooks();
   const [open, setOpen] = useState<'act' | 'change' | null>(null);
-  const measures = measuresOf(books.garden);
   const today = dayOf(books.today);
   const { lots } = useStock(books);
   const brief = lots.find((one) => one.lot.id === lot.id)?.brief;
@@ -77,30 +76,20 @@ function OpenLot({ books, lot }: { books: GardenBooks; lot: LotRecord }) {
           </Button>
         </div>
       </header>
-      {open === 'act' && <LotActs books={books} lot={lot} measures={measures} onClose={close} />}
+      {open === 'act' && <LotActs lot={lot} onClose={close} />}
       {open === 'change' && <ChangeLot lot={lot} gardenId={books.garden.id} onClose={close} />}
       {brief?.now ? (
-        <Figures brief={brief} measures={measures} ready={ready} />
+        <Figures brief={brief} ready={ready} />
       ) : (
         <p className="soft">{brief ? 'There is nothing in it today.' : 'Working it out …'}</p>
       )}
-      {answer && answer.course.openedOn !== null && (
-        <Courses answer={answer} brief={brief} today={today} measures={measures} />
-      )}
-      {brief && brief.promises.promised.length > 0 && (
-        <Promised brief={brief} books={books} measures={measures} reserveL={lot.reserveL} />
-      )}
+      {answer && answer.course.openedOn !== null && <Courses answer={answer} brief={brief} today={today} />}
+      {brief && brief.promises.promised.length > 0 && <Promised brief={brief} reserveL={lot.reserveL} />}
       <div className="section-head">
         <h2>Account</h2>
       </div>
       {answer && answer.account.length > 0 ? (
-        <LotAccount
-          books={books}
-          lotId={lot.id}
-          lines={answer.account}
-          measures={measures}
-          balanceError={answer.course.balanceError}
-        />
+        <LotAccount lotId={lot.id} lines={answer.account} balanceError={answer.course.balanceError} />
       ) : (
         <p className="soft">Nothing has been posted yet.</p>
       )}
@@ -112,11 +101,11 @@ interface CoursesProps {
   readonly answer: LotAnswer;
   readonly brief: StockedLot | undefined;
   readonly today: DayNumber;
-  readonly measures: Measures;
 }
 
 /** How it has moved, and will. */
-function Courses({ answer, brief, today, measures }: CoursesProps) {
+function Courses({ answer, brief, today }: CoursesProps) {
+  const measures = useMeasures();
   const seasonedOn = brief?.seasonedOn ?? undefined;
   return (
     <div className="courses">
@@ -157,7 +146,8 @@ function Courses({ answer, brief, today, measures }: CoursesProps) {
   );
 }
 
-function Figures({ brief, measures, ready }: { brief: StockedLot; measures: Measures; ready: string }) {
+function Figures({ brief, ready }: { brief: StockedLot; ready: string }) {
+  const measures = useMeasures();
   const now = brief.now!;
   const figures: [string, string][] = [
     ['what', `${KIND_WORDS[brief.kind]}${ready === '' ? '' : `, ${ready}`}`],
@@ -196,13 +186,13 @@ function Figures({ brief, measures, ready }: { brief: StockedLot; measures: Meas
 
 interface PromisedProps {
   readonly brief: StockedLot;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly reserveL: number;
 }
 
 /** What is meant to be taken, against what will be there. */
-function Promised({ brief, books, measures, reserveL }: PromisedProps) {
+function Promised({ brief, reserveL }: PromisedProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const today = dayOf(books.today);
   const { promised, promisedL, freeL, nextArrival } = brief.promises;
   const target = (cause: (typeof promised)[number]['cause']) => {

@@ -1,5 +1,5 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlanRevision } from '../../../contract/requests.ts';
 import { isoDateOf } from '../../../core/ground/index.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
@@ -21,13 +21,13 @@ export const shareDate = (season: ShareSeason, today: string): string =>
 interface PlanSharesProps {
   readonly date: string;
   readonly shares: readonly ExplainedShare[];
-  readonly books: GardenBooks;
   /** Told what was planned; null when it was taken back. */
   readonly onPlanned: (what: string | null) => void;
 }
 
 /** The shares of a season as planned entries on all their beds. */
-export function PlanShares({ date, shares, books, onPlanned }: PlanSharesProps) {
+export function PlanShares({ date, shares, onPlanned }: PlanSharesProps) {
+  const books = useBooks();
   const planBeds = usePlanBeds(books.garden.id);
   const offerUndo = useUndo();
   const plan = async () => {
@@ -91,7 +91,8 @@ interface ShareCautionsProps extends Omit<PlanSharesProps, 'onPlanned'> {
 }
 
 /** What to mind before it is carried. */
-export function ShareCautions({ date, shares, problem, books }: ShareCautionsProps) {
+export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
+  const books = useBooks();
   const findMaterial = materialFinder(books);
   const sentences = planCautions(
     shares.flatMap(({ pileId, bedId, litres }) => {

@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Select } from 'antd';
 import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -7,7 +8,6 @@ import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
 import { materialOptions, ratioWords, resolveMaterial } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
@@ -17,13 +17,13 @@ import { blankForm, chipsDraft, optional, PERCENT, type ReceiveForm } from '../.
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 interface ReceiveBandProps {
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly onClose: () => void;
 }
 
 /** Something arrives: what it is, how much of it, and what hand, bucket and eye say of it. */
-export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
+export function ReceiveBand({ onClose }: ReceiveBandProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [form, setForm] = useState(() => blankForm(books, measures));
   const set = (change: Partial<ReceiveForm>) => setForm((before) => ({ ...before, ...change }));
   const isChips = form.materialId === SEEN_CHIPS;
@@ -102,7 +102,6 @@ export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
           name="How much"
           value={form.amount}
           onChange={(amount) => set({ amount })}
-          measures={measures}
           trouble={troubles['amount']}
           autoFocus
         />
@@ -156,7 +155,6 @@ export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
         />
       </div>
       <Judging
-        measures={measures}
         onDensity={(density) => set({ density: plainFigure(density) })}
         onMoisture={(moisture) => set({ moisturePct: plainFigure(moisture * PERCENT) })}
         onLeafShare={
@@ -172,8 +170,8 @@ export function ReceiveBand({ books, measures, onClose }: ReceiveBandProps) {
             : undefined
         }
       />
-      <LotFields form={form} set={set} books={books} name={name} troubles={troubles} />
-      <ReceiveCautions form={form} books={books} material={material} />
+      <LotFields form={form} set={set} name={name} troubles={troubles} />
+      <ReceiveCautions form={form} material={material} />
       <FormFoot
         label="Write into the stock book"
         isSaving={isSaving}
@@ -209,9 +207,9 @@ function suggestedName(form: ReceiveForm, books: GardenBooks, chipsName: string 
 /** The same cautions as at the bed: weedkiller, dust, fresh manure. */
 function ReceiveCautions({
   form,
-  books,
   material,
-}: { form: ReceiveForm; books: GardenBooks } & { material: ReturnType<typeof resolveMaterial> }) {
+}: { form: ReceiveForm } & { material: ReturnType<typeof resolveMaterial> }) {
+  const books = useBooks();
   if (!material) return null;
   const cautions = layingCautions(
     { material, materialId: form.materialId, date: books.today, dugDepthCm: 1, thicknessCm: 0 },

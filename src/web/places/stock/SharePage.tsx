@@ -1,8 +1,8 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import type { Names } from './share-names.ts';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import {
   type ExplainedShare,
   type FixedShare,
@@ -12,7 +12,6 @@ import {
   type ShareSeason,
 } from '../../../core/long-run/index.ts';
 import { ESTIMATE } from '../../../words/words.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
   barrowsCount,
   conflictInWords,
@@ -56,14 +55,14 @@ export function SharePage() {
       </div>
     );
   }
-  return <OpenShares key={books.garden.id} books={books} />;
+  return <OpenShares key={books.garden.id} />;
 }
 
-function OpenShares({ books }: { books: GardenBooks }) {
+function OpenShares() {
+  const books = useBooks();
   const [aim, setAim] = useState(FIRST_AIM_PCT);
   const [fixed, setFixed] = useState<readonly FixedShare[]>([]);
   const [planned, setPlanned] = useState<string | null>(null);
-  const measures = measuresOf(books.garden);
   const aimPct = numberFromText(aim);
   const isAim = aimPct > 0 && aimPct <= 40;
   const asked = useMemo(() => {
@@ -119,18 +118,10 @@ function OpenShares({ books }: { books: GardenBooks }) {
           <Shared
             answer={data.result.answer}
             problem={data.result.problem}
-            books={books}
-            measures={measures}
             names={names}
             onPlanned={setPlanned}
           />
-          <FixShare
-            problem={data.result.problem}
-            fixed={fixed}
-            setFixed={setFixed}
-            measures={measures}
-            names={names}
-          />
+          <FixShare problem={data.result.problem} fixed={fixed} setFixed={setFixed} names={names} />
           <p className="soft estimate">{ESTIMATE}</p>
         </div>
       )}
@@ -141,14 +132,13 @@ function OpenShares({ books }: { books: GardenBooks }) {
 interface SharedProps {
   readonly answer: ShareAnswer;
   readonly problem: ShareProblem;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly names: Names;
   /** Told what was planned; null when it was taken back. */
   readonly onPlanned: (what: string | null) => void;
 }
 
-function Shared({ answer, problem, books, measures, names, onPlanned }: SharedProps) {
+function Shared({ answer, problem, names, onPlanned }: SharedProps) {
+  const measures = useMeasures();
   if (answer.status === 'infeasible') {
     return (
       <section className="band" role="alert">
@@ -176,9 +166,7 @@ function Shared({ answer, problem, books, measures, names, onPlanned }: SharedPr
           key={season}
           season={season}
           shares={shares.filter((one) => one.season === season)}
-          books={books}
           problem={problem}
-          measures={measures}
           names={names}
           onPlanned={onPlanned}
         />
@@ -223,7 +211,9 @@ interface SeasonSharesProps extends Omit<SharedProps, 'answer'> {
   readonly shares: readonly ExplainedShare[];
 }
 
-function SeasonShares({ season, shares, books, problem, measures, names, onPlanned }: SeasonSharesProps) {
+function SeasonShares({ season, shares, problem, names, onPlanned }: SeasonSharesProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   if (shares.length === 0) return null;
   const date = shareDate(season, books.today);
   const piles = problem.piles.filter((pile) => shares.some(({ pileId }) => pileId === pile.id));
@@ -231,9 +221,9 @@ function SeasonShares({ season, shares, books, problem, measures, names, onPlann
     <section aria-label={SEASON_WORDS[season]} className="band">
       <div className="share-head">
         <h2>{season === 'now' ? 'This season' : 'In half a year'}</h2>
-        <PlanShares date={date} shares={shares} books={books} onPlanned={onPlanned} />
+        <PlanShares date={date} shares={shares} onPlanned={onPlanned} />
       </div>
-      <ShareCautions date={date} shares={shares} problem={problem} books={books} />
+      <ShareCautions date={date} shares={shares} problem={problem} />
       {piles.map((pile) => (
         <div key={pile.id} className="share-pile">
           <h3>

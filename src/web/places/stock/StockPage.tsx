@@ -1,8 +1,8 @@
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { dateNear, dayOf, fullDate } from '../../../words/dates.ts';
 import { percent } from '../../../words/figures.ts';
@@ -25,10 +25,11 @@ const ReceiveBand = lazy(async () => ({ default: (await import('./ReceiveBand.ts
 export function StockPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenStock key={books.garden.id} books={books} />;
+  return <OpenStock key={books.garden.id} />;
 }
 
-function OpenStock({ books }: { books: GardenBooks }) {
+function OpenStock() {
+  const books = useBooks();
   const [isReceiving, setReceiving] = useState(false);
   const navigate = useNavigate();
   const measures = measuresOf(books.garden);
@@ -51,7 +52,7 @@ function OpenStock({ books }: { books: GardenBooks }) {
       </header>
       {isReceiving && (
         <Suspense fallback={<p className="soft">Opening the form …</p>}>
-          <ReceiveBand books={books} measures={measures} onClose={() => setReceiving(false)} />
+          <ReceiveBand onClose={() => setReceiving(false)} />
         </Suspense>
       )}
       {refusal !== undefined && (
@@ -88,8 +89,8 @@ function OpenStock({ books }: { books: GardenBooks }) {
               />
             </Pictured>
           </div>
-          <Warnings lots={lots} today={today} measures={measures} hrefOf={hrefOf} />
-          <LotRows lots={lots} today={today} measures={measures} hrefOf={hrefOf} />
+          <Warnings lots={lots} today={today} hrefOf={hrefOf} />
+          <LotRows lots={lots} today={today} hrefOf={hrefOf} />
           <p className="soft estimate">
             Aged day by day by the same model as the beds, with the warmth of your garden and of what your
             probe said. “Takes” is the most nitrogen it would hold if it were dug into warm, moist soil, in
@@ -113,12 +114,12 @@ function summary(lots: readonly ListedLot[], measures: Measures): string {
 interface RowsProps {
   readonly lots: readonly ListedLot[];
   readonly today: DayNumber;
-  readonly measures: Measures;
   readonly hrefOf: (lotId: string) => string;
 }
 
 /** Early warnings: what will be short, and what breaks into a reserve. */
-function Warnings({ lots, today, measures, hrefOf }: RowsProps) {
+function Warnings({ lots, today, hrefOf }: RowsProps) {
+  const measures = useMeasures();
   const warned = lots.flatMap(({ lot, brief }) => {
     if (!brief) return [];
     const { shortOn, reserveBrokenOn, promised, nextArrival } = brief.promises;
@@ -153,7 +154,7 @@ function Warnings({ lots, today, measures, hrefOf }: RowsProps) {
   );
 }
 
-function LotRows({ lots, today, measures, hrefOf }: RowsProps) {
+function LotRows({ lots, today, hrefOf }: RowsProps) {
   return (
     <table className="ledger lot-rows">
       <thead>
@@ -171,13 +172,7 @@ function LotRows({ lots, today, measures, hrefOf }: RowsProps) {
       </thead>
       <tbody>
         {lots.map((listed) => (
-          <LotRow
-            key={listed.lot.id}
-            {...listed}
-            today={today}
-            measures={measures}
-            href={hrefOf(listed.lot.id)}
-          />
+          <LotRow key={listed.lot.id} {...listed} today={today} href={hrefOf(listed.lot.id)} />
         ))}
       </tbody>
     </table>
@@ -188,9 +183,9 @@ function LotRow({
   lot,
   brief,
   today,
-  measures,
   href,
 }: ListedLot & Omit<RowsProps, 'lots' | 'hrefOf'> & { href: string }) {
+  const measures = useMeasures();
   const now = brief?.now;
   const name = (
     <td>

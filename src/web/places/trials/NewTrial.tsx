@@ -1,8 +1,8 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { JournalDraft } from '../../../contract/requests.ts';
 import type { TrialRecord } from '../../../records/journal.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { placePlots } from '../../../core/season/index.ts';
 import { TrialPlots } from '../../drawing/trial-plots.tsx';
 import { sentencesOf } from '../../api/failures.ts';
@@ -22,15 +22,8 @@ const MOST_REPEATS = 25;
 const newSeed = (): number => 1 + Math.floor(Math.random() * 999_998);
 
 /** Setting up a trial: what against what, how many of each, and where each comes to lie by lot. */
-export function NewTrial({
-  books,
-  onClose,
-  onKept,
-}: {
-  books: GardenBooks;
-  onClose: () => void;
-  onKept: (trialId: string) => void;
-}) {
+export function NewTrial({ onClose, onKept }: { onClose: () => void; onKept: (trialId: string) => void }) {
+  const books = useBooks();
   const [id] = useState(() => crypto.randomUUID());
   const write = useWriteJournal(books.garden.id);
   const [draft, setDraft] = useState<Draft>(() => ({

@@ -1,8 +1,8 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { TrialRecord } from '../../../records/journal.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { compareTreatments, placePlots } from '../../../core/season/index.ts';
 import { TrialResultChart } from '../../charts/trial-result.tsx';
 import { TrialPlots } from '../../drawing/trial-plots.tsx';
@@ -18,7 +18,8 @@ import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
 
 /** One trial: where what lies, what was measured, and what can be told. */
-export function TrialSheet({ trial, books }: { trial: TrialRecord; books: GardenBooks }) {
+export function TrialSheet({ trial }: { trial: TrialRecord }) {
+  const books = useBooks();
   const readings = books.journal
     .filter((one) => one.kind === 'plotReading')
     .filter(({ trialId }) => trialId === trial.id);
@@ -62,7 +63,7 @@ export function TrialSheet({ trial, books }: { trial: TrialRecord; books: Garden
               captionOf={(plot) => (latest.has(plot) ? plainFigure(latest.get(plot)!) : '')}
             />
           </Pictured>
-          <Readings key={readings.length} trial={trial} books={books} />
+          <Readings key={readings.length} trial={trial} />
         </div>
         <div>
           <Pictured title="Results of the trial">
@@ -97,7 +98,8 @@ export function TrialSheet({ trial, books }: { trial: TrialRecord; books: Garden
 }
 
 /** Readings of all plots on one day; only those typed are written. */
-function Readings({ trial, books }: { trial: TrialRecord; books: GardenBooks }) {
+function Readings({ trial }: { trial: TrialRecord }) {
+  const books = useBooks();
   const [date, setDate] = useState(books.today);
   const [typed, setTyped] = useState<Record<number, string>>({});
   const write = useWriteJournal(books.garden.id);

@@ -1,7 +1,7 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { TrialRecord } from '../../../records/journal.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { TRIAL_PLACE_WORDS } from '../../../words/trial-words.ts';
 import { useGardenBooks } from '../../app/use-garden-books.ts';
@@ -13,10 +13,11 @@ import './trials.css';
 export function TrialsPage() {
   const books = useGardenBooks();
   if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenTrials key={books.garden.id} books={books} />;
+  return <OpenTrials key={books.garden.id} />;
 }
 
-function OpenTrials({ books }: { books: GardenBooks }) {
+function OpenTrials() {
+  const books = useBooks();
   const trials = books.journal.filter((one): one is TrialRecord => one.kind === 'trial').toReversed();
   const [isNew, setNew] = useState(false);
   const [openId, setOpenId] = useState<string | null>(trials[0]?.id ?? null);
@@ -38,7 +39,6 @@ function OpenTrials({ books }: { books: GardenBooks }) {
       </header>
       {isNew && (
         <NewTrial
-          books={books}
           onClose={() => setNew(false)}
           onKept={(id) => {
             setNew(false);
@@ -74,7 +74,7 @@ function OpenTrials({ books }: { books: GardenBooks }) {
           ))}
         </div>
       )}
-      {open && <TrialSheet key={open.id} trial={open} books={books} />}
+      {open && <TrialSheet key={open.id} trial={open} />}
     </div>
   );
 }

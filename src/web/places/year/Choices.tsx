@@ -1,3 +1,4 @@
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -52,12 +53,9 @@ function draftOf(one: PlannedForChoice): (EntryDraft & { id: string }) | null {
 }
 
 /** Stack, pull or rest: what each leads to on this bed, and the one that becomes the plan. */
-export function Choices({
-  question,
-  bed,
-  books,
-  measures,
-}: YearPartProps & { question: BedQuestion; year: number }) {
+export function Choices({ question, bed }: YearPartProps & { question: BedQuestion; year: number }) {
+  const books = useBooks();
+  const measures = useMeasures();
   const { data } = useQuery(choicesQuery(question));
   const [planned, setPlanned] = useState<string | null>(null);
   const revise = useReviseBed(bed.id);

@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import type { JournalRecord } from '../../../records/journal.ts';
@@ -15,7 +16,9 @@ import type { YearPartProps } from './SheetBody.tsx';
 const SAME_G = 0.05;
 
 /** The closing balances, kept as they were that day and carried forward as the opening of the next year. */
-export function CloseYear({ sheet, bed, books, measures }: YearPartProps) {
+export function CloseYear({ sheet, bed }: YearPartProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [note, setNote] = useState('');
   const [choice, setChoice] = useState<YearChoice | null>(null);
   const write = useWriteJournal(books.garden.id);

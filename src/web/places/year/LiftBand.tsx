@@ -1,3 +1,4 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import type { LiftDraft } from '../../../contract/requests.ts';
@@ -14,7 +15,8 @@ import type { YearPartProps } from './SheetBody.tsx';
 const CRUMBS_AFTER_DAYS = 730;
 
 /** The crumbs at the bottom of a path lifted into the stock: what the path loses, the pile gains, by the book. */
-export function LiftBand({ bed, books }: Omit<YearPartProps, 'sheet'>) {
+export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
+  const books = useBooks();
   const taken = new Set(
     books.entries.flatMap((entry) =>
       entry.type === 'takeOff' && entry.shareTakenOff === 1 ? [entry.layerId] : [],

@@ -1,14 +1,13 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LabReport } from '../../../contract/instruments.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instrumentsQuery, readReport, samplesQuery, sendSample } from '../../api/instruments.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { SoilTestForm } from '../../ui/log/SoilTestForm.tsx';
 import { useLogBook } from '../../ui/log/use-log-book.ts';
 import '../../ui/log/log.css';
@@ -16,12 +15,11 @@ import '../../ui/stock/stock.css';
 
 interface RetestProps {
   readonly bed: BedRecord;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
 }
 
 /** Testing the soil again: typed, out of a table, or by the laboratory that is connected. */
-export function Retest({ bed, books, measures }: RetestProps) {
+export function Retest({ bed }: RetestProps) {
+  const books = useBooks();
   const [isTyping, setTyping] = useState(false);
   const book = useLogBook(books);
   const { data: instruments } = useQuery(instrumentsQuery());
@@ -38,8 +36,6 @@ export function Retest({ bed, books, measures }: RetestProps) {
       {isTyping && (
         <SoilTestForm
           subject={{ bedId: bed.id, plantingId: null, date: books.today }}
-          books={books}
-          measures={measures}
           book={book}
           onDone={() => setTyping(false)}
         />
@@ -49,16 +45,13 @@ export function Retest({ bed, books, measures }: RetestProps) {
           {book.said}
         </p>
       )}
-      {instruments?.laboratory === true && <Laboratory bed={bed} books={books} book={book} />}
+      {instruments?.laboratory === true && <Laboratory bed={bed} book={book} />}
     </section>
   );
 }
 
-function Laboratory({
-  bed,
-  books,
-  book,
-}: Pick<RetestProps, 'bed' | 'books'> & { book: ReturnType<typeof useLogBook> }) {
+function Laboratory({ bed, book }: RetestProps & { book: ReturnType<typeof useLogBook> }) {
+  const books = useBooks();
   const queries = useQueryClient();
   const { data, error } = useQuery(samplesQuery(bed.id));
   const [trouble, setTrouble] = useState<string | null>(null);

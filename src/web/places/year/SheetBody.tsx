@@ -1,12 +1,11 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import type { ReactNode } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { YearSheet } from '../../../core/season/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { cell, fixed, percent, plainFigure } from '../../../words/figures.ts';
 import { entryWords } from '../../../words/entry-words.ts';
 import { expectedInWords, observedInWords, verdictWords } from '../../../words/journal-words.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { cropName, layerName } from '../../../words/record-names.ts';
 import { seenSummary, testSentences } from '../../../words/year-words.ts';
 import { ASH_WORDS, CARBON_WORDS, NITROGEN_WORDS } from '../../../words/words.ts';
@@ -15,8 +14,6 @@ import { StatementTable } from '../../ui/ledger/StatementTable.tsx';
 export interface YearPartProps {
   readonly sheet: YearSheet;
   readonly bed: BedRecord;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
 }
 
 /** Everything of the year that is worked out. */
@@ -57,7 +54,9 @@ function Figure({ name, children }: { name: string; children: ReactNode }) {
   );
 }
 
-function YearFigures({ sheet, bed, books, measures }: YearPartProps) {
+function YearFigures({ sheet, bed }: YearPartProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const { openingOrganicMatterPct: before, closingOrganicMatterPct: after, crops } = sheet;
   return (
     <dl className="year-figures">
@@ -81,7 +80,9 @@ function YearFigures({ sheet, bed, books, measures }: YearPartProps) {
   );
 }
 
-function PutInTable({ sheet, bed, books, measures }: YearPartProps) {
+function PutInTable({ sheet, bed }: YearPartProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const carbonKg = sheet.putIn.reduce((sum, { carbonG }) => sum + carbonG, 0) * (bed.areaM2 / 1000);
   const nitrogenG = sheet.putIn.reduce((sum, one) => sum + one.nitrogenG, 0) * bed.areaM2;
   return (
@@ -128,7 +129,9 @@ function PutInTable({ sheet, bed, books, measures }: YearPartProps) {
   );
 }
 
-function Found({ sheet, books, measures }: YearPartProps) {
+function Found({ sheet }: YearPartProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const judged = sheet.seen.filter(({ expectation }) => expectation !== null).toReversed();
   return (
     <section aria-label="Expected and found">

@@ -1,3 +1,4 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
 import { useMemo } from 'react';
@@ -36,7 +37,7 @@ export function YearPage() {
       </div>
     );
   }
-  return <OpenYear key={books.garden.id} books={books} />;
+  return <OpenYear key={books.garden.id} />;
 }
 
 /** Years in which something stands in the book of a bed, newest first. */
@@ -50,7 +51,8 @@ function yearsOf(books: GardenBooks, bed: BedRecord): number[] {
   return Array.from({ length: today - first + 1 }, (_, i) => today - i);
 }
 
-function OpenYear({ books }: { books: GardenBooks }) {
+function OpenYear() {
+  const books = useBooks();
   const [query, setQuery] = useSearchParams();
   const bed = books.beds.find(({ id }) => id === query.get('bed')) ?? books.beds[0]!;
   const years = yearsOf(books, bed);
@@ -97,26 +99,17 @@ function OpenYear({ books }: { books: GardenBooks }) {
         </p>
       )}
       {!data && <p className="soft">Adding up the year …</p>}
-      {sheet?.year === year && <SheetBody sheet={sheet} bed={bed} books={books} measures={measures} />}
+      {sheet?.year === year && <SheetBody sheet={sheet} bed={bed} />}
       {sheet?.year === year && (
         <div className="not-printed">
           {isThisYear && (
             <>
-              <Retest bed={bed} books={books} measures={measures} />
-              {bed.kind === 'path' && <LiftBand key={bed.id} bed={bed} books={books} measures={measures} />}
-              {bed.kind !== 'path' && (
-                <Choices
-                  question={question}
-                  bed={bed}
-                  books={books}
-                  measures={measures}
-                  year={year}
-                  sheet={sheet}
-                />
-              )}
+              <Retest bed={bed} />
+              {bed.kind === 'path' && <LiftBand key={bed.id} bed={bed} />}
+              {bed.kind !== 'path' && <Choices question={question} bed={bed} year={year} sheet={sheet} />}
             </>
           )}
-          <CloseYear key={`${bed.id} ${year}`} sheet={sheet} bed={bed} books={books} measures={measures} />
+          <CloseYear key={`${bed.id} ${year}`} sheet={sheet} bed={bed} />
         </div>
       )}
     </div>

@@ -1,7 +1,7 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { Habit } from '../../../records/habit.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
 import { MOST_PLANNED_YEARS } from '../../../core/long-run/index.ts';
@@ -16,11 +16,11 @@ import type { YearsView } from './view.ts';
 interface AdoptBandProps {
   readonly line: Line;
   readonly view: YearsView;
-  readonly books: GardenBooks;
 }
 
 /** The habit in focus as the plan of the beds shown: it goes into their books, and so into the calendar. */
-export function AdoptBand({ line, view, books }: AdoptBandProps) {
+export function AdoptBand({ line, view }: AdoptBandProps) {
+  const books = useBooks();
   const [years, setYears] = useState(2);
   const [done, setDone] = useState<string | null>(null);
   const planBeds = usePlanBeds(books.garden.id);

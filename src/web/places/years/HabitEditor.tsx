@@ -1,12 +1,12 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { Habit } from '../../../records/habit.ts';
 import { CROP_LIBRARY, isSouthern } from '../../../core/ground/index.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
 import { HABIT_ACT_TYPES } from '../../../core/long-run/index.ts';
 import { MONTH_NAMES } from '../../../words/dates.ts';
-import { UNIT_WORDS, unitsFor, type Measures } from '../../../words/measures.ts';
+import { UNIT_WORDS, unitsFor } from '../../../words/measures.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeHabit, useKeepHabit, useRemoveHabit, useRestoreHabit } from '../../api/habits.ts';
 import { Choice, TextField } from '../../ui/forms/inputs.tsx';
@@ -17,10 +17,8 @@ import { formOf, newAct, readHabit, type ActForm, type HabitForm } from './habit
 import type { HabitDraftOnPage, Line } from './lines.ts';
 
 interface HabitEditorProps {
-  readonly books: GardenBooks;
   readonly line: Line;
   readonly habit: Habit;
-  readonly measures: Measures;
   readonly onDraft: (id: string, draft: HabitDraftOnPage | null) => void;
   readonly onKept: (lineId: string, habitId: string) => void;
   readonly onDone: () => void;
@@ -34,7 +32,9 @@ const TYPE_WORDS: Record<ActForm['type'], string> = {
 };
 
 /** A habit changed in place: every change that can be followed is followed at once. */
-export function HabitEditor({ books, line, habit, measures, onDraft, onKept, onDone }: HabitEditorProps) {
+export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEditorProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const setting = { isSouth: isSouthern(books.garden.climate), measures };
   const findMaterial = materialFinder(books);
   const [form, setForm] = useState<HabitForm>(() => formOf(line.name, habit, setting));
@@ -101,8 +101,6 @@ export function HabitEditor({ books, line, habit, measures, onDraft, onKept, onD
           key={act.key}
           act={act}
           place={i}
-          books={books}
-          measures={measures}
           troubles={read.troubles}
           set={(changes) => setAct(act.key, changes)}
           onRemove={() => set({ acts: form.acts.filter(({ key }) => key !== act.key) })}
@@ -161,14 +159,14 @@ export function HabitEditor({ books, line, habit, measures, onDraft, onKept, onD
 interface ActFieldsProps {
   readonly act: ActForm;
   readonly place: number;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly troubles: Readonly<Record<string, string>>;
   readonly set: (changes: Partial<ActForm>) => void;
   readonly onRemove: () => void;
 }
 
-function ActFields({ act, place, books, measures, troubles, set, onRemove }: ActFieldsProps) {
+function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const text = (name: string, key: keyof ActForm, width = 62, trouble: string = key) => (
     <TextField
       name={name}

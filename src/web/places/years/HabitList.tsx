@@ -1,13 +1,13 @@
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { Habit } from '../../../records/habit.ts';
 import { isSouthern } from '../../../core/ground/index.ts';
 import { writtenOfBed } from '../../../core/bed/index.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { habitSoFar } from '../../../core/long-run/index.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { actWords } from '../../../words/years-words.ts';
 import { markOf } from '../../charts/line-marks.ts';
 import { HabitEditor } from './HabitEditor.tsx';
@@ -22,13 +22,11 @@ import {
 } from './lines.ts';
 
 interface HabitListProps {
-  readonly books: GardenBooks;
   readonly beds: readonly BedRecord[];
   readonly lines: readonly Line[];
   readonly shown: readonly string[];
   readonly drafts: Drafts;
   readonly focus: number;
-  readonly measures: Measures;
   readonly onShow: (ids: readonly string[]) => void;
   readonly onFocus: (id: string) => void;
   readonly onDraft: (id: string, draft: HabitDraftOnPage | null) => void;
@@ -37,7 +35,8 @@ interface HabitListProps {
 
 /** The habits that are compared: the key to the chart, and where they are changed. */
 export function HabitList(props: HabitListProps) {
-  const { books, lines, shown, focus, onShow, onFocus } = props;
+  const books = useBooks();
+  const { lines, shown, focus, onShow, onFocus } = props;
   const [edited, setEdited] = useState<string | null>(null);
   const others = allLineIds(books).filter((id) => !shown.includes(id));
   return (
@@ -83,7 +82,7 @@ export function HabitList(props: HabitListProps) {
                 key={line.id}
                 {...props}
                 line={line}
-                habit={habitToEdit(line, props)}
+                habit={habitToEdit(line, books, props.beds)}
                 onDone={() => setEdited(null)}
               />
             ) : (
@@ -136,7 +135,7 @@ export function LineKey({ place }: { place: number }) {
 const NOTHING: Habit = { acts: [], keepsCrops: true };
 
 /** What is changed: the habit itself, or for what was really done that of the first bed. */
-function habitToEdit({ followed }: Line, { books, beds }: HabitListProps): Habit {
+function habitToEdit({ followed }: Line, books: GardenBooks, beds: HabitListProps['beds']): Habit {
   if (followed === 'planned') return NOTHING;
   if (followed !== 'soFar') return followed;
   const own = writtenOfBed(books, beds[0]!.id);
@@ -144,9 +143,11 @@ function habitToEdit({ followed }: Line, { books, beds }: HabitListProps): Habit
 }
 
 function Acts(props: HabitListProps & { line: Line }) {
-  const { line, books, beds, measures } = props;
+  const books = useBooks();
+  const measures = useMeasures();
+  const { line, beds } = props;
   const isSouth = isSouthern(books.garden.climate);
-  const habit = habitToEdit(line, props);
+  const habit = habitToEdit(line, books, beds);
   if (line.followed === 'planned') return <p className="soft hint">{line.what}</p>;
   return (
     <>

@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Segmented, Select } from 'antd';
 import { useRef, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -20,8 +21,6 @@ import type { ViewedBed, ViewedLine, YearsView } from './view.ts';
 interface TargetBandProps {
   readonly view: YearsView;
   readonly plan: YearsPlan;
-  readonly measures: Measures;
-  readonly books: GardenBooks;
   readonly form: TargetForm;
   readonly setForm: (form: TargetForm) => void;
 }
@@ -67,7 +66,8 @@ const kgPerUnit = ({ massUnit }: Measures): number =>
   massFreshKgFromAmount(1, massUnit, { bulkDensityKgPerM3: 1000, areaM2: 1 });
 
 /** When a target is reached under each habit; and how much of something it takes. */
-export function TargetBand({ view, plan, measures, books, form, setForm }: TargetBandProps) {
+export function TargetBand({ view, plan, form, setForm }: TargetBandProps) {
+  const measures = useMeasures();
   const set = (change: Partial<TargetForm>) => setForm({ ...form, ...change });
   const read = readTarget(form, view.beds[0]!.areaM2, measures);
   return (
@@ -108,18 +108,12 @@ export function TargetBand({ view, plan, measures, books, form, setForm }: Targe
       {'target' in read && (
         <>
           {view.beds.map((bed) => (
-            <Reached
-              key={bed.id}
-              bed={bed}
-              target={onBed(read.target, bed)}
-              measures={measures}
-              years={view.years}
-            />
+            <Reached key={bed.id} bed={bed} target={onBed(read.target, bed)} years={view.years} />
           ))}
           {plan.sparesPaths ? (
             <p className="soft hint">To find an amount, look at one bed or two.</p>
           ) : (
-            <AmountSearch view={view} plan={plan} target={read.target} measures={measures} books={books} />
+            <AmountSearch view={view} plan={plan} target={read.target} />
           )}
         </>
       )}
@@ -133,11 +127,11 @@ const onBed = (target: Target, { areaM2 }: ViewedBed): Target =>
 interface ReachedProps {
   readonly bed: ViewedBed;
   readonly target: Target;
-  readonly measures: Measures;
   readonly years: number;
 }
 
-function Reached({ bed, target, measures, years }: ReachedProps) {
+function Reached({ bed, target, years }: ReachedProps) {
+  const measures = useMeasures();
   return (
     <div className="reached">
       <h3>
@@ -182,7 +176,9 @@ interface AmountSearchProps extends Omit<TargetBandProps, 'form' | 'setForm'> {
 }
 
 /** The other way round: what amount each time reaches the target by a year. */
-function AmountSearch({ view, plan, target, measures, books }: AmountSearchProps) {
+function AmountSearch({ view, plan, target }: AmountSearchProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const choices = laysOf(view, books);
   const [chosen, setChosen] = useState<string | null>(null);
   const [byYear, setByYear] = useState('10');

@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -5,7 +6,6 @@ import type { Habit } from '../../../records/habit.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
 import { NO_PRICES, type Prices, type Worth, textureOf, worthOf } from '../../../core/long-run/index.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
@@ -15,12 +15,11 @@ import { SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } fro
 
 interface WorthBandProps {
   readonly view: YearsView;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
 }
 
 /** What each habit is worth against a bed on which nothing is laid; that one must be among the lines. */
-export function WorthBand({ view, books, measures }: WorthBandProps) {
+export function WorthBand({ view }: WorthBandProps) {
+  const books = useBooks();
   const [isPricing, setIsPricing] = useState(false);
   const prices = books.garden.prices ?? NO_PRICES;
   const beds = view.beds.filter((bed) => bed.bed !== null);
@@ -32,12 +31,12 @@ export function WorthBand({ view, books, measures }: WorthBandProps) {
           {isPricing ? 'Close' : 'Your prices'}
         </Button>
       </div>
-      {isPricing && <PricesForm books={books} onClose={() => setIsPricing(false)} />}
+      {isPricing && <PricesForm onClose={() => setIsPricing(false)} />}
       {beds.length === 0 && (
         <p className="soft hint">Look at one bed or two to see what a habit is worth there.</p>
       )}
       {beds.map((bed) => (
-        <BedWorth key={bed.id} bed={bed} books={books} measures={measures} prices={prices} />
+        <BedWorth key={bed.id} bed={bed} prices={prices} />
       ))}
       <details>
         <summary>What counts here, and what does not</summary>
@@ -60,7 +59,8 @@ interface BedWorthProps extends Omit<WorthBandProps, 'view'> {
   readonly prices: Prices;
 }
 
-function BedWorth({ bed, books, measures, prices }: BedWorthProps) {
+function BedWorth({ bed, prices }: BedWorthProps) {
+  const books = useBooks();
   const bare = bed.lines.find(({ line }) => isNothing(line.followed));
   if (!bare) {
     return (
@@ -94,7 +94,7 @@ function BedWorth({ bed, books, measures, prices }: BedWorthProps) {
         </thead>
         <tbody>
           {rows.map(({ line, worth }) => (
-            <WorthRow key={line.line.id} line={line} worth={worth} measures={measures} />
+            <WorthRow key={line.line.id} line={line} worth={worth} />
           ))}
         </tbody>
       </table>
@@ -122,7 +122,8 @@ const worthOfLine = (
     depthCm: SAMPLED_DEPTH_CM,
   });
 
-function WorthRow({ line, worth, measures }: { line: ViewedLine; worth: Worth; measures: Measures }) {
+function WorthRow({ line, worth }: { line: ViewedLine; worth: Worth }) {
+  const measures = useMeasures();
   const mass = (kg: number) => (kg < 0 ? `−${measures.mass(-kg)}` : measures.mass(kg));
   const from = ({ low, high }: Worth['waterL'], digits: number) =>
     `${plainFigure(low, digits)} to ${plainFigure(high, digits)}`;
@@ -156,7 +157,8 @@ const PRICE_WORDS: readonly (readonly [keyof Prices, string])[] = [
 ];
 
 /** What the gardener pays, in a money of their own; all of it may stay empty. */
-function PricesForm({ books, onClose }: { books: GardenBooks; onClose: () => void }) {
+function PricesForm({ onClose }: { onClose: () => void }) {
+  const books = useBooks();
   const { id, version, createdAt, updatedAt, ...kept } = books.garden;
   const change = useChangeGarden();
   const [typed, setTyped] = useState(

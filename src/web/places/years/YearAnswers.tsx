@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
 import {
   type YearMeasure,
@@ -15,7 +16,6 @@ interface YearAnswersProps {
   readonly view: YearsView;
   readonly focus: number;
   readonly measure: YearMeasure;
-  readonly measures: Measures;
 }
 
 /** What it comes to in the last year, one sentence a bed: the habit in focus, and how much more than another. */
@@ -36,7 +36,8 @@ interface AnswerProps extends Omit<YearAnswersProps, 'view' | 'focus'> {
   readonly years: number;
 }
 
-function Answer({ bed, line, years, measure, measures }: AnswerProps) {
+function Answer({ bed, line, years, measure }: AnswerProps) {
+  const measures = useMeasures();
   const [now, last] = [line.points[0]!, line.points.at(-1)!];
   const words = (value: number) => measureInWords(value, measure, measures);
   const cell = (value: number) => measureCell(value, measure, measures);

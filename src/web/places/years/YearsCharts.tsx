@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { type Band, FEWEST_DRAWS } from '../../../core/bed/index.ts';
 import { OPINION_IDS } from '../../../core/model/index.ts';
 import { type YearMeasure, bandOfYears, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
@@ -25,16 +26,19 @@ interface YearsChartsProps {
   readonly isStacked: boolean;
   /** Place of the line whose range is shown. */
   readonly focus: number;
-  readonly measures: Measures;
   readonly hasOpinions: boolean;
   /** Organic matter that is aimed at, %. */
   readonly aimPct: number | null;
 }
 
+/** What the charts show, in the measures they show it in. */
+type Charted = YearsChartsProps & { readonly measures: Measures };
+
 /** One chart a bed, all on one scale. */
 export function YearsCharts(props: YearsChartsProps) {
   const { view, isStacked } = props;
-  const scale = isStacked ? stackScale(props) : scaleOf(props);
+  const charted = { ...props, measures: useMeasures() };
+  const scale = isStacked ? stackScale(charted) : scaleOf(charted);
   return (
     <div className={view.beds.length > 1 ? 'years-charts side-by-side' : 'years-charts'}>
       {view.beds.map((bed) => (
@@ -53,7 +57,7 @@ const told = (line: ViewedLine, measure: YearMeasure, measures: Measures): (numb
       : measureFigure(readMeasure(point, measure), measure, measures),
   );
 
-function linesOf(bed: ViewedBed, { measure, measures, hasOpinions, focus }: YearsChartsProps): YearLine[] {
+function linesOf(bed: ViewedBed, { measure, measures, hasOpinions, focus }: Charted): YearLine[] {
   const own = bed.lines.map((one): YearLine => ({
     id: one.line.id,
     name: one.line.name,
@@ -74,7 +78,7 @@ function linesOf(bed: ViewedBed, { measure, measures, hasOpinions, focus }: Year
   ];
 }
 
-function bandOf(bed: ViewedBed, { measure, measures, focus }: YearsChartsProps): Band | null {
+function bandOf(bed: ViewedBed, { measure, measures, focus }: Charted): Band | null {
   const line = lineAt(bed, focus);
   if (!line || line.draws.length < FEWEST_DRAWS) return null;
   const band = bandOfYears(line.draws, measure);
@@ -85,7 +89,7 @@ function bandOf(bed: ViewedBed, { measure, measures, focus }: YearsChartsProps):
 }
 
 /** Round figures, evenly apart, around everything that is drawn; the same for all beds. */
-function scaleOf(props: YearsChartsProps): readonly number[] {
+function scaleOf(props: Charted): readonly number[] {
   const values = props.view.beds.flatMap((bed) => {
     const band = bandOf(bed, props);
     return [
@@ -107,7 +111,7 @@ function stackOf({ points }: ViewedLine, measures: Measures): StackYear[] {
   }));
 }
 
-function stackScale({ view, measures, focus }: YearsChartsProps): readonly number[] {
+function stackScale({ view, measures, focus }: Charted): readonly number[] {
   const sums = view.beds.flatMap((bed) => {
     const line = lineAt(bed, focus);
     return line ? stackOf(line, measures).map(({ humus, char, fresh }) => humus + char + fresh) : [];
@@ -116,8 +120,10 @@ function stackScale({ view, measures, focus }: YearsChartsProps): readonly numbe
   return evenly(0, most, niceStep(most / 4));
 }
 
-function BedChart(props: YearsChartsProps & { bed: ViewedBed; scale: readonly number[] }) {
-  const { bed, scale, measure, measures, isStacked, focus, view } = props;
+function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly number[] }) {
+  const measures = useMeasures();
+  const props = { ...given, measures };
+  const { bed, scale, measure, isStacked, focus, view } = props;
   const line = lineAt(bed, focus);
   if (!line) return null;
   const words = isStacked

@@ -1,3 +1,4 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Progress, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -50,7 +51,7 @@ export function YearsPage() {
       </div>
     );
   }
-  return <OpenYears key={books.garden.id} books={books} />;
+  return <OpenYears key={books.garden.id} />;
 }
 
 /** What is shown, as the address says it. */
@@ -76,7 +77,8 @@ function useAddress(books: GardenBooks) {
   };
 }
 
-function OpenYears({ books }: { books: GardenBooks }) {
+function OpenYears() {
+  const books = useBooks();
   const { beds, isGarden, years, measure, isStacked, shown, set } = useAddress(books);
   const [drafts, setDrafts] = useState<Drafts>({});
   const [focused, setFocused] = useState<string | null>(null);
@@ -101,7 +103,6 @@ function OpenYears({ books }: { books: GardenBooks }) {
         </div>
         <div className="actions">
           <BedChoice
-            books={books}
             isGarden={isGarden}
             chosen={beds.map(({ id }) => id)}
             onChoose={(ids) => set({ beds: ids.join(',') })}
@@ -109,16 +110,14 @@ function OpenYears({ books }: { books: GardenBooks }) {
           <YearsAhead years={years} onChange={(value) => set({ years: String(value) })} />
         </div>
       </header>
-      {view && <YearAnswers view={view} focus={focus} measure={measure} measures={measures} />}
+      {view && <YearAnswers view={view} focus={focus} measure={measure} />}
       <div className="years-columns">
         <HabitList
-          books={books}
           beds={beds}
           lines={lines}
           shown={shown}
           drafts={drafts}
           focus={focus}
-          measures={measures}
           onShow={show}
           onFocus={setFocused}
           onDraft={(id, draft) => setDrafts((all) => withDraft(all, id, draft))}
@@ -145,7 +144,6 @@ function OpenYears({ books }: { books: GardenBooks }) {
               measure={measure}
               isStacked={isStacked}
               focus={focus}
-              measures={measures}
               aimPct={aimOf(targetForm, measures)}
               hasOpinions={hasOpinions && measure === 'humusCarbonG' && !isStacked}
             />
@@ -168,17 +166,10 @@ function OpenYears({ books }: { books: GardenBooks }) {
       </div>
       {view && plan && (
         <>
-          <YearsTable view={view} measure={measure} measures={measures} />
-          <TargetBand
-            view={view}
-            plan={plan}
-            measures={measures}
-            books={books}
-            form={targetForm}
-            setForm={setTargetForm}
-          />
-          <WorthBand view={view} books={books} measures={measures} />
-          <AdoptBand key={`${focus} ${lines[focus]!.name}`} line={lines[focus]!} view={view} books={books} />
+          <YearsTable view={view} measure={measure} />
+          <TargetBand view={view} plan={plan} form={targetForm} setForm={setTargetForm} />
+          <WorthBand view={view} />
+          <AdoptBand key={`${focus} ${lines[focus]!.name}`} line={lines[focus]!} view={view} />
         </>
       )}
       <p className="soft estimate">{ESTIMATE}</p>
@@ -260,14 +251,14 @@ function withDraft(all: Drafts, id: string, draft: Drafts[string] | null): Draft
 }
 
 interface BedChoiceProps {
-  readonly books: GardenBooks;
   readonly isGarden: boolean;
   readonly chosen: readonly string[];
   readonly onChoose: (ids: readonly string[]) => void;
 }
 
 /** One bed, two beside each other, or all as one. */
-function BedChoice({ books, isGarden, chosen, onChoose }: BedChoiceProps) {
+function BedChoice({ isGarden, chosen, onChoose }: BedChoiceProps) {
+  const books = useBooks();
   const choose = (ids: readonly string[]) => {
     const last = ids.at(-1);
     if (last === undefined) return;

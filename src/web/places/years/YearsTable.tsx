@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
 import { type YearMeasure, bandOfYears, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
 import { percent } from '../../../words/figures.ts';
@@ -9,7 +10,6 @@ import { SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } fro
 interface YearsTableProps {
   readonly view: YearsView;
   readonly measure: YearMeasure;
-  readonly measures: Measures;
 }
 
 const TOLD_YEARS = [1, 3, 5, 10, 20, 30];
@@ -20,11 +20,12 @@ const toldYears = (years: number): number[] => {
 };
 
 /** The figures behind the chart, and what a person can see of it beside what nobody can. */
-export function YearsTable({ view, measure, measures }: YearsTableProps) {
+export function YearsTable({ view, measure }: YearsTableProps) {
+  const measures = useMeasures();
   return (
     <section aria-label="Figures" className="years-table">
       {view.beds.map((bed) => (
-        <BedTable key={bed.id} bed={bed} years={view.years} measure={measure} measures={measures} />
+        <BedTable key={bed.id} bed={bed} years={view.years} measure={measure} />
       ))}
       <p className="soft hint">
         Organic matter is told for the top {measures.thickness(SAMPLED_DEPTH_CM)} beneath all layers, as a
@@ -40,7 +41,8 @@ interface BedTableProps extends Omit<YearsTableProps, 'view'> {
   readonly years: number;
 }
 
-function BedTable({ bed, years, measure, measures }: BedTableProps) {
+function BedTable({ bed, years, measure }: BedTableProps) {
+  const measures = useMeasures();
   const told = toldYears(years);
   return (
     <div className="table-scroll">

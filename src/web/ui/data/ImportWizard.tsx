@@ -57,8 +57,8 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
         />
       </div>
       {kind === 'garden' && <GardenImport key={text} text={text} books={books} />}
-      {kind === 'outlines' && books && <OutlineImport key={text} text={text} books={books} source={source} />}
-      {kind === 'table' && books && <TableImport key={text} text={text} books={books} source={source} />}
+      {kind === 'outlines' && books && <OutlineImport key={text} text={text} source={source} />}
+      {kind === 'table' && books && <TableImport key={text} text={text} source={source} />}
       {(kind === 'table' || kind === 'outlines') && !books && (
         <p className="field-trouble" role="alert">
           This is no garden file. Make a garden first; tables are brought in on its page “Your data”.

@@ -1,3 +1,4 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { useState } from 'react';
 import { readOutlines, type OutlineRow } from '../../../contract/geojson.ts';
 import type { ImportReport } from '../../../contract/imports.ts';
@@ -17,7 +18,8 @@ function outlinesIn(text: string, beds: GardenBooks['beds']): { rows: OutlineRow
 }
 
 /** Outlines of beds: shown beside the areas in the book, so that a wrong bed shows itself. */
-export function OutlineImport({ text, books, source }: { text: string; books: GardenBooks; source: string }) {
+export function OutlineImport({ text, source }: { text: string; source: string }) {
+  const books = useBooks();
   const [report, setReport] = useState<ImportReport | null>(null);
   const read = useReadRows(books.garden.id);
   const measures = measuresOf(books.garden);

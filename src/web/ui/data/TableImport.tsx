@@ -1,7 +1,7 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import type { ImportReport } from '../../../contract/imports.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { useReadRows } from '../../api/data.ts';
 import {
   judgedRows,
@@ -19,7 +19,6 @@ import { Verdict } from './Verdict.tsx';
 
 interface TableImportProps {
   readonly text: string;
-  readonly books: GardenBooks;
   /** Where it comes from. */
   readonly source: string;
 }
@@ -36,7 +35,8 @@ function hindranceOf(sheet: Sheet): string | null {
 }
 
 /** A table: how it is written, which column is what, what would become of each row. */
-export function TableImport({ text, books, source }: TableImportProps) {
+export function TableImport({ text, source }: TableImportProps) {
+  const books = useBooks();
   const [sheet, setSheet] = useState(() => sheetOf(text));
   /** Rows of the file that are left out because they cannot be taken. */
   const [leftOut, setLeftOut] = useState<ReadonlySet<number | null>>(NONE);

@@ -1,6 +1,7 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { Input, Select } from 'antd';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
-import { stockUnits, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { stockUnits, UNIT_WORDS } from '../../../words/measures.ts';
 import { Field } from './Field.tsx';
 
 interface Common {
@@ -71,12 +72,12 @@ export interface TypedAmount {
 interface AmountFieldProps extends Common {
   readonly value: TypedAmount;
   readonly onChange: (value: TypedAmount) => void;
-  readonly measures: Measures;
   readonly autoFocus?: boolean;
 }
 
 /** So much of something, in whatever unit is at hand. */
-export function AmountField({ value, onChange, measures, autoFocus = false, ...field }: AmountFieldProps) {
+export function AmountField({ value, onChange, autoFocus = false, ...field }: AmountFieldProps) {
+  const measures = useMeasures();
   return (
     <>
       <TextField

@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { bedDraft, type BedRecord } from '../../../records/bed.ts';
@@ -21,13 +22,11 @@ import { Field } from '../forms/Field.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
 import { troublesOf } from '../forms/troubles.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, CROPPING_WORDS, EXPOSURE_WORDS, TEXTURE_WORDS } from '../../../words/words.ts';
 import { FingerTest } from './FingerTest.tsx';
 
 interface BedFormProps {
   readonly gardenId: string;
-  readonly measures: Measures;
   /** The bed to change; null for a new one. */
   readonly changing: BedRecord | null;
   readonly onClose: () => void;
@@ -104,7 +103,8 @@ function read(fields: BedFields, id: string, isMetric: boolean, changing: BedRec
 }
 
 /** Making a bed, or changing one. */
-export function BedForm({ gardenId, measures, changing, onClose, onKept }: BedFormProps) {
+export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
+  const measures = useMeasures();
   const isMetric = measures.depthUnit === 'cm';
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
   const [fields, setFields] = useState(() =>

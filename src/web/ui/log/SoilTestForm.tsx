@@ -1,3 +1,4 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Input } from 'antd';
 import Papa from 'papaparse';
 import { useState } from 'react';
@@ -23,7 +24,9 @@ interface TestFields {
 const orNull = (text: string): number | null => (text.trim() === '' ? null : numberFromText(text));
 
 /** A soil test, typed or out of a laboratory's table. It sets the book right on its day. */
-export function SoilTestForm({ subject, books, measures, book, onDone }: Omit<TilePanelProps, 'tile'>) {
+export function SoilTestForm({ subject, book, onDone }: Omit<TilePanelProps, 'tile'>) {
+  const books = useBooks();
+  const measures = useMeasures();
   const isMetric = measures.depthUnit === 'cm';
   const bed = books.beds.find(({ id }) => id === subject.bedId)!;
   const [fields, setFields] = useState<TestFields>({

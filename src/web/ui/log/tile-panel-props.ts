@@ -1,12 +1,9 @@
-import type { Measures } from '../../../words/measures.ts';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { LogSubject, LogBook } from './use-log-book.ts';
 import type { LogTile } from '../../drawing/log-icons.tsx';
+import type { LogBook, LogSubject } from './use-log-book.ts';
+
 export interface TilePanelProps {
   readonly tile: LogTile;
   readonly subject: LogSubject;
-  readonly books: GardenBooks;
-  readonly measures: Measures;
   readonly book: LogBook;
   readonly onDone: () => void;
 }

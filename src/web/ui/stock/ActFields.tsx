@@ -1,10 +1,9 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LotRecord } from '../../../records/lot.ts';
 import { LOT_FORMS } from '../../../records/vocabulary.ts';
 import { AmountField, Choice, TextField } from '../forms/inputs.tsx';
 import { fixed } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import type { ActForm } from './act-form.ts';
 import { useProbe } from './use-instruments.ts';
@@ -13,25 +12,17 @@ interface FieldsProps {
   readonly form: ActForm;
   readonly set: (change: Partial<ActForm>) => void;
   readonly troubles: Record<string, string>;
-  readonly measures: Measures;
 }
 
 /** How much goes where. */
-export function MoveFields({
-  form,
-  set,
-  troubles,
-  measures,
-  books,
-  lot,
-}: FieldsProps & { books: GardenBooks; lot: LotRecord }) {
+export function MoveFields({ form, set, troubles, lot }: FieldsProps & { lot: LotRecord }) {
+  const books = useBooks();
   return (
     <>
       <AmountField
         name="How much"
         value={form.amount}
         onChange={(amount) => set({ amount })}
-        measures={measures}
         trouble={troubles['amount']}
         autoFocus
       />

@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { SQUEEZES, type Squeeze } from '../../../records/vocabulary.ts';
 import { Button, Segmented } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -12,7 +13,6 @@ import {
 import { Choice, TextField } from '../forms/inputs.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
 import { percent, plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { SQUEEZE_WORDS } from '../../../words/stock-words.ts';
 import { useScale } from './use-instruments.ts';
 
@@ -64,7 +64,8 @@ function Tool({ title, found, words, onUse, children }: ToolProps) {
 }
 
 /** A bucket on a scale: how heavy the stuff lies. */
-function BucketTool({ measures, onUse }: { measures: Measures; onUse: (kgPerM3: number) => void }) {
+function BucketTool({ onUse }: { onUse: (kgPerM3: number) => void }) {
+  const measures = useMeasures();
   const [full, setFull] = useState('');
   const [empty, setEmpty] = useState('');
   const [litres, setLitres] = useState('10');
@@ -207,7 +208,6 @@ const TOOL_WORDS = { bucket: 'Weigh a bucket', moisture: 'How wet is it?', leaf:
 type ToolName = keyof typeof TOOL_WORDS;
 
 interface JudgingProps {
-  readonly measures: Measures;
   readonly onDensity: (kgPerM3: number) => void;
   readonly onMoisture: (fraction: number) => void;
   /** Only for chips. */
@@ -215,7 +215,7 @@ interface JudgingProps {
 }
 
 /** Tools to judge a load by, one open at a time. */
-export function Judging({ measures, onDensity, onMoisture, onLeafShare }: JudgingProps) {
+export function Judging({ onDensity, onMoisture, onLeafShare }: JudgingProps) {
   const [open, setOpen] = useState<ToolName | null>(null);
   const names: ToolName[] = onLeafShare ? ['bucket', 'moisture', 'leaf'] : ['bucket', 'moisture'];
   const done = (use: (value: number) => void) => (value: number) => {
@@ -236,7 +236,7 @@ export function Judging({ measures, onDensity, onMoisture, onLeafShare }: Judgin
           {TOOL_WORDS[name]}
         </Button>
       ))}
-      {open === 'bucket' && <BucketTool measures={measures} onUse={done(onDensity)} />}
+      {open === 'bucket' && <BucketTool onUse={done(onDensity)} />}
       {open === 'moisture' && <MoistureTool onUse={done(onMoisture)} />}
       {open === 'leaf' && onLeafShare && <LeafTool onUse={done(onLeafShare)} />}
     </div>

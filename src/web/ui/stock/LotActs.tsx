@@ -1,12 +1,11 @@
+import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Checkbox, Segmented } from 'antd';
 import { useState } from 'react';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { LotRecord } from '../../../records/lot.ts';
 import { READINESS_SIGNS, REASONS_TAKEN } from '../../../records/vocabulary.ts';
 import { AmountField, Choice, DateField, TextField } from '../forms/inputs.tsx';
 import { FormFoot } from '../forms/FormFoot.tsx';
 import { plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 import { REASON_WORDS, SIGN_WORDS } from '../../../words/stock-words.ts';
 import { actPosting, ACTS, blankAct, type Act, type ActForm } from './act-form.ts';
 import { MoveFields, ReadingFields } from './ActFields.tsx';
@@ -38,15 +37,15 @@ const DONE_WORDS: Record<Act, string> = {
 };
 
 interface LotActsProps {
-  readonly books: GardenBooks;
   readonly lot: LotRecord;
-  readonly measures: Measures;
   readonly onClose: () => void;
   readonly first?: Act;
 }
 
 /** Something is done to a lot, or found out about it. */
-export function LotActs({ books, lot, measures, onClose, first = 'move' }: LotActsProps) {
+export function LotActs({ lot, onClose, first = 'move' }: LotActsProps) {
+  const books = useBooks();
+  const measures = useMeasures();
   const [act, setAct] = useState<Act>(first);
   const [form, setForm] = useState(() => blankAct(books, lot, measures));
   const set = (change: Partial<ActForm>) => setForm((before) => ({ ...before, ...change }));
@@ -68,14 +67,13 @@ export function LotActs({ books, lot, measures, onClose, first = 'move' }: LotAc
         options={ACTS.map((value) => ({ value, label: ACT_WORDS[value] }))}
       />
       <div className="band-fields">
-        {act === 'move' && <MoveFields {...fields} books={books} lot={lot} />}
+        {act === 'move' && <MoveFields {...fields} lot={lot} />}
         {act === 'takeOut' && (
           <>
             <AmountField
               name="How much"
               value={form.amount}
               onChange={(amount) => set({ amount })}
-              measures={measures}
               trouble={troubles['amount']}
               autoFocus
             />
@@ -103,7 +101,6 @@ export function LotActs({ books, lot, measures, onClose, first = 'move' }: LotAc
             name="Found"
             value={form.amount}
             onChange={(amount) => set({ amount })}
-            measures={measures}
             trouble={troubles['amount']}
             hint="0 when nothing is left"
             autoFocus
@@ -137,7 +134,6 @@ export function LotActs({ books, lot, measures, onClose, first = 'move' }: LotAc
       </div>
       {act === 'reading' && (
         <Judging
-          measures={measures}
           onDensity={(density) => set({ density: plainFigure(density) })}
           onMoisture={(moisture) => set({ moisturePct: plainFigure(moisture * PERCENT) })}
         />

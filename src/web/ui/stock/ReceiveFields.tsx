@@ -1,5 +1,5 @@
+import { useBooks } from '../../app/garden-context.ts';
 import { Segmented } from 'antd';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { CUTTING_SEASONS, type CuttingSeason, LOT_FORMS } from '../../../records/vocabulary.ts';
 import { Choice, TextField } from '../forms/inputs.tsx';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
@@ -66,13 +66,13 @@ export function ChipQuestions({ chips, onChange, troubles }: ChipQuestionsProps)
 interface LotFieldsProps {
   readonly form: ReceiveForm;
   readonly set: (change: Partial<ReceiveForm>) => void;
-  readonly books: GardenBooks;
   readonly name: string;
   readonly troubles: Record<string, string>;
 }
 
 /** Where it goes, and how it is kept there. */
-export function LotFields({ form, set, books, name, troubles }: LotFieldsProps) {
+export function LotFields({ form, set, name, troubles }: LotFieldsProps) {
+  const books = useBooks();
   const isNew = form.lotId === '';
   return (
     <div className="band-fields">
