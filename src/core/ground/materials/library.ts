@@ -1,4 +1,4 @@
-import rows from './library.json';
+import rows from './library.json' with { type: 'json' };
 import type { LibraryMaterial } from './material.ts';
 
 /**

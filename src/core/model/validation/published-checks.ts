@@ -1,4 +1,4 @@
-import rows from './published-checks.json';
+import rows from './published-checks.json' with { type: 'json' };
 
 /** What the checks are about, in the order they are shown. */
 export const CHECK_GROUPS = [
