@@ -167,7 +167,9 @@ describe('the terminal on a garden file', () => {
     const unsound = vine('validate', written('odd.json', JSON.stringify(odd)), '--today', TODAY);
     expect([unsound.status, unsound.stderr]).toEqual([
       1,
-      expect.stringMatching(/^a material, laid on .+ on \d{4}-\d\d-\d\d: material names no material; got "moon"/),
+      expect.stringMatching(
+        /^a material, laid on .+ on \d{4}-\d\d-\d\d: material names no material; got "moon"/,
+      ),
     ]);
     expect(vine('validate', 'tests/reference/scenarios/01_sawdust_dug.json').status).toBe(0);
   });

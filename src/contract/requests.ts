@@ -58,6 +58,14 @@ export const stockPosting = z.strictObject({
 });
 export type StockPosting = z.input<typeof stockPosting>;
 
+/** What was posted together taken back together, in the order in which one thing leans on another. */
+export const takingBack = z.strictObject({
+  movements: z.array(seen).max(MOST_AT_ONCE),
+  lots: z.array(seen).max(MOST_AT_ONCE),
+  entries: z.array(seen).max(MOST_AT_ONCE),
+});
+export type TakingBack = z.infer<typeof takingBack>;
+
 /** The sender names the records, so that sending again keeps one. */
 export const journalPosting = z.strictObject({
   records: z.array(anyJournalRecord({ id })).min(1).max(MOST_AT_ONCE),

@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import type { AppContext } from './app-context.ts';
+import { changeInAnswer } from './change-in-answer.ts';
 import { headers, limitedBody, readOnlyUnlessSound, sameHostOnly, shallowJson } from './guards.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { demoRoutes } from './routes/demo.ts';
@@ -37,6 +38,7 @@ export function createApp(context: AppContext) {
   app.use('/api/*', admittedOnly(context.access));
   app.use('/api/*', shallowJson);
   app.use('/api/*', readOnlyUnlessSound(context.books.state));
+  app.use('/api/*', changeInAnswer(context.stores, context.today));
   app.route('/', calendarFiles(context));
   app.route('/', gardenFileRoutes(context));
   const api = app

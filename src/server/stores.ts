@@ -1,3 +1,4 @@
+import type { ChangeLog } from './db/change-log.ts';
 import type { BedRecord } from '../records/bed.ts';
 import type { BuildUpRecord } from '../records/build-up.ts';
 import type { EntryRecord } from '../records/entry.ts';
@@ -109,14 +110,6 @@ export interface ImportLog {
   markUndone(id: string): boolean;
 }
 
-/** What somebody who remembers records must look at again. */
-export interface WritesSince {
-  readonly isAll: boolean;
-  /** Kinds of records; entries are told by their beds. */
-  readonly collections: ReadonlySet<string>;
-  readonly entryBeds: ReadonlySet<string>;
-}
-
 export interface Stores {
   readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
   readonly beds: OwnedStore<BedRecord>;
@@ -141,10 +134,9 @@ export interface Stores {
   readonly photos: PhotoStore;
   readonly feeds: FeedStore;
   readonly imports: ImportLog;
-  /** Another one whenever the file is opened anew, or was written by another program. */
+  /** Another one whenever the file is opened anew. */
   epoch(): string;
-  /** What may have been written since this was last asked. */
-  writesSince(): WritesSince;
+  readonly changes: ChangeLog;
   /** Takes a garden and all that belongs to it out of the database for good. */
   erase(gardenId: string): void;
   /** Runs `act` so that all its writes are kept, or none when it throws. */

@@ -8,10 +8,16 @@ import { App, ConfigProvider } from 'antd';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
+import { listenToBooks } from './api/books-in-hand.ts';
+import { booksKey } from './api/books-key.ts';
 import { routes } from './routes.tsx';
 import { antdTheme } from './theme/antd-theme.ts';
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } });
+listenToBooks({
+  changed: (gardenId, books) => void queries.setQueryData(booksKey(gardenId), books),
+  outdated: (gardenId) => void queries.invalidateQueries({ queryKey: booksKey(gardenId) }),
+});
 const router = createBrowserRouter(routes);
 
 if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');

@@ -266,12 +266,12 @@ test('keys lead through the book, and are listed', async ({ page }) => {
 });
 
 test('a part of the program that was renewed meanwhile is loaded again', async ({ page }) => {
-  await page.route('**/assets/MethodPage*.js', (route) => route.fulfill({ status: 404 }));
+  await page.route('**/assets/method-*.js', (route) => route.fulfill({ status: 404 }));
   await page.goto(`${demo.address}/garden/ternhollow`);
   await page.getByRole('link', { name: 'Method' }).click();
   await expect(page.getByText('Vine Ledger was renewed while this page was open')).toBeVisible();
   await expectAccessible(page);
-  await page.unroute('**/assets/MethodPage*.js');
+  await page.unroute('**/assets/method-*.js');
   await page.getByRole('button', { name: 'Load it again' }).click();
   await expect(page.getByRole('heading', { name: /^1\. Accounts/ })).toBeVisible();
 });

@@ -3,7 +3,13 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { soilReports } from '../../src/core/bed/books/soil-report.ts';
 import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
 import { endListening, listening } from './listening.ts';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+
+interface Seen {
+  readonly id: string;
+  readonly version: number;
+}
 
 interface Body {
   readonly id: string;
@@ -106,6 +112,34 @@ describe('lifting a path into the stock', () => {
     expect(first.body.movement.amount).toBeGreaterThan(50);
     const again = await lift();
     expect([again.status, again.body.lot.id]).toEqual([200, first.body.lot.id]);
+  });
+  it('is taken back by one request: all of it, or nothing', async () => {
+    const lifted = (await lift({ id: 'back', layerIds: ['demo-boathouse-path-layer-1'] }))
+      .body as unknown as {
+      lot: Seen;
+      movement: Seen;
+      entries: Seen[];
+    };
+    const seen = ({ id, version }: Seen) => ({ id, version });
+    const takeBack = (change: object = {}) =>
+      askAt(quick.address, 'POST', '/api/gardens/ternhollow/stock/taken-back', {
+        movements: [seen(lifted.movement)],
+        lots: [seen(lifted.lot)],
+        entries: lifted.entries.map(seen),
+        ...change,
+      });
+    const there = async () => {
+      const { body } = await askAt<GardenBooks>(quick.address, 'GET', '/api/gardens/ternhollow/books');
+      return [body.lots, body.movements, body.entries].map((list) =>
+        list.some(({ id }) => id.startsWith('back-')),
+      );
+    };
+    const stale = lifted.entries.map(({ id }) => ({ id, version: 9 }));
+    expect((await takeBack({ entries: stale })).status).toBe(409);
+    expect((await takeBack({ lots: [{ id: 'nobody', version: 1 }] })).status).toBe(404);
+    expect(await there()).toEqual([true, true, true]);
+    expect((await takeBack()).status).toBe(204);
+    expect(await there()).toEqual([false, false, false]);
   });
   it('is refused for layers of other beds, for tomorrow, and for what is gone', async () => {
     expect((await lift({ id: 'l2', layerIds: ['demo-ferry-strip-layer-1'] })).status).toBe(422);

@@ -28,6 +28,7 @@ describe('migrations', () => {
     expect(tables).toEqual([
       'bed',
       'build_up',
+      'change',
       'entry',
       'feed',
       'garden',

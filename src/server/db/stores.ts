@@ -15,7 +15,7 @@ import { weatherFields, type WeatherRecord } from '../../records/weather.ts';
 import type { OrderedStore, Stores } from '../stores.ts';
 import { feedStore, importLog, photoStore } from './keepsake-stores.ts';
 import { packedStore } from './packed-store.ts';
-import { watched, writeWatch } from './watched.ts';
+import { changeLog } from './change-log.ts';
 import { columnsOf, OF_A_BED, OF_A_GARDEN } from './columns.ts';
 import { entryStore } from './entry-store.ts';
 import { ON_BEDS_OF_GARDEN, reorder, storeOver } from './store-over.ts';
@@ -99,8 +99,7 @@ export function createStores(db: Database, now: () => string): Stores {
   );
 
   const opened = randomUUID();
-  const { tell, since } = writeWatch();
-  const stores: Stores = {
+  return {
     gardens: { ...storeOver(gardens, now), list: () => gardens.list() },
     beds: { ...storeOver(beds, now), listOf: (gardenId) => beds.listWhere('garden_id = @value', gardenId) },
     materials: {
@@ -140,11 +139,10 @@ export function createStores(db: Database, now: () => string): Stores {
       listOfGarden: (gardenId) => plantings.listWhere(ON_BEDS_OF_GARDEN, gardenId),
     },
     erase: (gardenId) => erase(db, gardenId),
-    epoch: () => `${opened} ${String(db.pragma('data_version', { simple: true }))}`,
-    writesSince: since,
+    epoch: () => opened,
+    changes: changeLog(db),
     atomically: (act) => db.transaction(act).immediate(),
   };
-  return watched(stores, tell);
 }
 
 /** Movements of lots that are not removed. */
@@ -192,6 +190,11 @@ const WITH_GARDEN_ID = [
 
 function erase(db: Database, gardenId: string): void {
   db.pragma('defer_foreign_keys = ON');
+  // What its pages know of is gone: they are told so, and go on counting from there.
+  db.prepare(
+    `UPDATE change SET number = (SELECT max(number) + 1 FROM change WHERE garden_id = @gardenId)
+     WHERE garden_id = @gardenId`,
+  ).run({ gardenId });
   const ofItsBeds = 'bed_id IN (SELECT id FROM bed WHERE garden_id = @gardenId)';
   for (const table of ['entry', 'planting'])
     db.prepare(`DELETE FROM ${table} WHERE ${ofItsBeds}`).run({ gardenId });

@@ -1,12 +1,13 @@
 import { Hono } from 'hono';
 import { gardenChange, gardenDraft } from '../../records/garden.ts';
-import { rememberedBooks } from '../remembered-books.ts';
+import { changesSince } from '../changes.ts';
+import { booksSender } from '../sent-books.ts';
 import type { AppContext } from '../app-context.ts';
 import { found, requireRemoved, sentAgain, written } from '../answers.ts';
-import { body, seenVersion } from './validated.ts';
+import { body, seenVersion, sinceMark } from './validated.ts';
 
 export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
-  const books = rememberedBooks(stores, today);
+  const books = booksSender(stores, today);
   return new Hono()
     .get('/', (c) => c.json({ today: today(), gardens: stores.gardens.list() }, 200))
     .post('/', body(gardenDraft), (c) => {
@@ -17,13 +18,18 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
     })
     .get('/:gardenId/books', (c) => {
       const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
-      const { body, tag } = books(garden);
+      const { text, tag } = books(garden);
       if (c.req.header('if-none-match') === tag) return c.body(null, 304, { ETag: tag });
-      return c.body(body, 200, {
+      return c.body(text, 200, {
         'Content-Type': 'application/json',
         'Cache-Control': 'private, no-cache',
         ETag: tag,
       });
+    })
+    .get('/:gardenId/changes', sinceMark, (c) => {
+      const { id } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const { epoch, since } = c.req.valid('query');
+      return c.json(changesSince(stores, id, { epoch, number: since }, today()), 200);
     })
     .put('/:gardenId', body(gardenChange), (c) => {
       const { version, ...values } = c.req.valid('json');

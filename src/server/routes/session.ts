@@ -50,9 +50,9 @@ export const sessionRoutes = ({ access }: AppContext) =>
         throw new ProblemError(429, 'Too many attempts', detail);
       }
       if (admission.outcome === 'wrong') {
-        throw new ProblemError(401, 'Wrong passphrase', 'That is not the passphrase of these books.', {
-          errors: [told(finding(refusal('wrongPassphrase'), 'passphrase'))],
-        });
+        const sentence = 'That is not the passphrase of these books.';
+        const problem = told(finding(refusal('wrongPassphrase'), 'passphrase'));
+        throw new ProblemError(401, 'Wrong passphrase', sentence, { errors: [{ ...problem, sentence }] });
       }
       setCookie(c, COOKIE, admission.token, {
         httpOnly: true,

@@ -1,12 +1,26 @@
 import { Hono } from 'hono';
 import { lotChange, type LotRecord } from '../../records/lot.ts';
 import { movementChange, type MovementRecord } from '../../records/movement.ts';
-import { stockPosting } from '../../contract/requests.ts';
+import { stockPosting, takingBack, type TakingBack } from '../../contract/requests.ts';
+import { requireSoundBooks } from '../kept-books.ts';
+import type { Stores } from '../stores.ts';
 import type { AppContext } from '../app-context.ts';
 import { keptForStock, requireSoundStock } from '../kept-stock.ts';
 import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
 import { keepMaterial } from './materials.ts';
 import { body, seenVersion } from './validated.ts';
+
+/** What is taken back must be of this garden. */
+function requireOfGarden(stores: Stores, gardenId: string, { movements, lots, entries }: TakingBack): void {
+  const requireOwn = (owner: string | undefined, what: string) =>
+    found(owner === gardenId ? owner : undefined, what);
+  for (const { id } of movements) requireOwn(stores.movements.find(id)?.gardenId, 'stock posting');
+  for (const { id } of lots) requireOwn(stores.lots.find(id)?.gardenId, 'pile');
+  for (const { id } of entries) {
+    const { bedId } = found(stores.entries.find(id), 'entry');
+    requireOwn(stores.beds.find(bedId)?.gardenId, 'bed');
+  }
+}
 
 /** Lots and what moves among them. Every write is weighed against the whole stock before it is kept. */
 export const stockRoutes = ({ stores, today }: AppContext) => {
@@ -33,6 +47,21 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
         );
         return c.json({ lots: keptLots, movements: keptMovements }, 201);
       });
+    })
+    .post('/gardens/:gardenId/stock/taken-back', body(takingBack), (c) => {
+      const { movements, lots, entries } = c.req.valid('json');
+      stores.atomically(() => {
+        const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        requireOfGarden(stores, gardenId, { movements, lots, entries });
+        const beds = new Set(entries.map(({ id }) => stores.entries.find(id)!.bedId));
+        for (const { id, version } of movements.toReversed())
+          requireRemoved(stores.movements.remove(id, version), 'stock posting');
+        for (const { id, version } of lots) requireRemoved(stores.lots.remove(id, version), 'pile');
+        for (const { id, version } of entries) requireRemoved(stores.entries.remove(id, version), 'entry');
+        for (const bedId of beds) requireSoundBooks(stores, bedId, today(), {});
+        requireSound(gardenId, []);
+      });
+      return c.body(null, 204);
     })
     .put('/lots/:lotId', body(lotChange), (c) => {
       const id = c.req.param('lotId');

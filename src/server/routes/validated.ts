@@ -21,3 +21,10 @@ const removal = z.object({ version: z.coerce.number<string>().int().min(1) });
 export const seenVersion = zValidator('query', removal, (result) => {
   if (!result.success) throw invalid(findingsOf(result.error));
 });
+
+const mark = z.object({ epoch: z.string().min(1).max(100), since: z.coerce.number<string>().int().min(0) });
+
+/** What a page has of a garden, in the query: `epoch` and `since`. */
+export const sinceMark = zValidator('query', mark, (result) => {
+  if (!result.success) throw invalid(findingsOf(result.error));
+});

@@ -1,9 +1,10 @@
 import { hc } from 'hono/client';
 import type { Problem } from '../../contract/problem.ts';
 import type { Api } from '../../server/app.ts';
+import { fetchWithChanges } from './books-in-hand.ts';
 import { ProblemFailure, UnreachableFailure } from './failures.ts';
 
-export const client = hc<Api>(window.location.origin);
+export const client = hc<Api>(window.location.origin, { fetch: fetchWithChanges });
 
 async function problemOf(response: Response): Promise<Problem> {
   try {
@@ -30,6 +31,7 @@ function sayPassphrase(): void {
 
 export interface HttpAnswer<Body> {
   readonly ok: boolean;
+  readonly headers: Headers;
   json(): Promise<Body>;
 }
 

@@ -7,7 +7,11 @@ import type { GardenBooks } from '../../contract/garden-books.ts';
 import type { GardenChange, GardenDraft, GardenRecord } from '../../records/garden.ts';
 import type { MaterialDraft } from '../../records/material.ts';
 import type { PlantingChange, PlantingDraft, PlantingRecord } from '../../records/planting.ts';
+import type { BooksChange } from '../../contract/changes.ts';
+import { booksInHand, readBooks, type BooksSource } from './books-in-hand.ts';
 import { answered, bodyOf, client, type HttpAnswer } from './client.ts';
+import { UnreachableFailure } from './failures.ts';
+import { booksKey } from './books-key.ts';
 import { useWrite } from './use-write.ts';
 
 const { gardens, beds, entries, plantings, 'build-ups': buildUps } = client.api;
@@ -15,13 +19,37 @@ const { gardens, beds, entries, plantings, 'build-ups': buildUps } = client.api;
 export const gardensQuery = () =>
   queryOptions({ queryKey: ['gardens'], queryFn: () => bodyOf(gardens.$get()) });
 
+const booksSource: BooksSource = {
+  whole: async (gardenId) => {
+    const response = await answered(gardens[':gardenId'].books.$get({ param: { gardenId } }));
+    return { books: (await response.json()) as unknown as GardenBooks, tag: response.headers.get('etag') };
+  },
+  changes: (gardenId, { epoch, number }) =>
+    bodyOf(
+      gardens[':gardenId'].changes.$get({
+        param: { gardenId },
+        query: { epoch, since: String(number) },
+      }) as Promise<HttpAnswer<BooksChange>>,
+    ),
+};
+
+/** With no connection the books stay as they are in hand. */
+async function booksOf(gardenId: string): Promise<GardenBooks> {
+  try {
+    return await readBooks(gardenId, booksSource);
+  } catch (failure) {
+    const held = failure instanceof UnreachableFailure ? booksInHand(gardenId) : undefined;
+    if (held) return held;
+    throw failure;
+  }
+}
+
 export const gardenBooksQuery = (gardenId: string) =>
   queryOptions({
-    queryKey: ['gardens', gardenId, 'books'],
-    queryFn: () =>
-      bodyOf<GardenBooks>(
-        gardens[':gardenId'].books.$get({ param: { gardenId } }) as Promise<HttpAnswer<GardenBooks>>,
-      ),
+    queryKey: booksKey(gardenId),
+    queryFn: () => booksOf(gardenId),
+    // What has not changed is the same object already.
+    structuralSharing: false,
   });
 
 export const useMakeGarden = () => useWrite((draft: GardenDraft) => bodyOf(gardens.$post({ json: draft })));

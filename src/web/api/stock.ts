@@ -1,3 +1,4 @@
+import type { EntryRecord } from '../../records/entry.ts';
 import type { z } from 'zod';
 import type { LabResultDraft, LabResultRecord } from '../../records/lab-result.ts';
 import type { LotChange, LotRecord } from '../../records/lot.ts';
@@ -11,10 +12,28 @@ import { useWrite } from './use-write.ts';
 const { gardens, lots, movements, recipes, materials, 'lab-results': labResults } = client.api;
 
 type Seen<Record extends { readonly id: string; readonly version: number }> = Pick<Record, 'id' | 'version'>;
+const seen = ({ id, version }: { readonly id: string; readonly version: number }) => ({ id, version });
+
+interface TakenBack {
+  readonly movements: readonly MovementRecord[];
+  readonly lots: readonly LotRecord[];
+  readonly entries: readonly EntryRecord[];
+}
 
 export const usePostStock = (gardenId: string) =>
   useWrite((posting: StockPosting) =>
     bodyOf(gardens[':gardenId'].stock.$post({ param: { gardenId }, json: posting })),
+  );
+
+/** What was posted together, taken back together: all of it or nothing. */
+export const useTakeBack = (gardenId: string) =>
+  useWrite(({ movements = [], lots = [], entries = [] }: Partial<TakenBack>) =>
+    answered(
+      gardens[':gardenId'].stock['taken-back'].$post({
+        param: { gardenId },
+        json: { movements: movements.map(seen), lots: lots.map(seen), entries: entries.map(seen) },
+      }),
+    ),
   );
 
 export const useChangeLot = () =>

@@ -175,9 +175,7 @@ export function NewTrial({ onClose, onKept }: { onClose: () => void; onKept: (tr
         label="Begin the trial"
         isSaving={write.isPending}
         onClose={onClose}
-        troubles={Object.entries(troubles).map(([field, sentence]) =>
-          sentence.replace(field, field.replace('records.0.', '')),
-        )}
+        troubles={Object.values(troubles)}
       />
     </form>
   );

@@ -3,8 +3,8 @@ import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import type { LiftDraft } from '../../../contract/requests.ts';
 import { sentencesOf } from '../../api/failures.ts';
-import { useLift, useRemoveEntry } from '../../api/gardens.ts';
-import { useRemoveLot, useRemoveMovement } from '../../api/stock.ts';
+import { useLift } from '../../api/gardens.ts';
+import { useTakeBack } from '../../api/stock.ts';
 import { DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { ageInWords, dayOf } from '../../../words/dates.ts';
 import { layName } from '../../../words/record-names.ts';
@@ -36,9 +36,7 @@ export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
   const [date, setDate] = useState(books.today);
   const [id, setId] = useState(() => crypto.randomUUID());
   const lift = useLift(bed.id);
-  const removeMovement = useRemoveMovement();
-  const removeLot = useRemoveLot();
-  const removeEntry = useRemoveEntry();
+  const takeBack = useTakeBack(books.garden.id);
   const offerUndo = useUndo();
   if (layers.length === 0) return null;
   const draft: LiftDraft = { id, date, note: '', layerIds: [...chosen], lotName: name };
@@ -47,11 +45,9 @@ export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
       onSuccess: ({ entries, lot, movement }) => {
         setId(crypto.randomUUID());
         setChosen([]);
-        offerUndo(`${name} lies in the stock now.`, async () => {
-          await removeMovement.mutateAsync(movement);
-          await removeLot.mutateAsync(lot);
-          for (const entry of entries) await removeEntry.mutateAsync(entry);
-        });
+        offerUndo(`${name} lies in the stock now.`, () =>
+          takeBack.mutateAsync({ movements: [movement], lots: [lot], entries }),
+        );
       },
     });
   return (

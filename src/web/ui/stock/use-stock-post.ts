@@ -3,7 +3,7 @@ import type { LotRecord } from '../../../records/lot.ts';
 import type { MovementRecord } from '../../../records/movement.ts';
 import type { StockPosting } from '../../../contract/requests.ts';
 import { sentencesOf } from '../../api/failures.ts';
-import { usePostStock, useRemoveLot, useRemoveMovement } from '../../api/stock.ts';
+import { usePostStock, useTakeBack } from '../../api/stock.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
 export interface Posted {
@@ -17,30 +17,21 @@ const bare = (field: string): string => field.replace(/^(movements|lots|material
 /** Writes into the stock all or nothing, offers to take it back, and keeps what was wrong by field. */
 export function useStockPost(gardenId: string) {
   const post = usePostStock(gardenId);
-  const removeMovement = useRemoveMovement();
-  const removeLot = useRemoveLot();
+  const takeBack = useTakeBack(gardenId);
   const offerUndo = useUndo();
   const [troubles, setTroubles] = useState<Record<string, string>>({});
-
-  const undo = async ({ lots, movements }: Posted) => {
-    for (const movement of movements.toReversed()) await removeMovement.mutateAsync(movement);
-    for (const lot of lots) await removeLot.mutateAsync(lot);
-  };
 
   const send = (posting: StockPosting, done: string, onDone: (posted: Posted) => void) => {
     setTroubles({});
     post.mutate(posting, {
       onSuccess: (posted) => {
-        offerUndo(done, () => undo(posted));
+        offerUndo(done, () => takeBack.mutateAsync(posted));
         onDone(posted);
       },
       onError: (failure) =>
         setTroubles(
           Object.fromEntries(
-            Object.entries(sentencesOf(failure)).map(([field, sentence]) => [
-              bare(field),
-              sentence.replace(field, bare(field)),
-            ]),
+            Object.entries(sentencesOf(failure)).map(([field, sentence]) => [bare(field), sentence]),
           ),
         ),
     });

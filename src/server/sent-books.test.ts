@@ -4,9 +4,10 @@ import type { GardenBooks } from '../contract/garden-books.ts';
 import { bedOf, GARDEN, plantingOf } from '../../tests/fixtures/books.ts';
 import { newFolder, removeFolder } from '../../tests/http/server.ts';
 import { openBooks, type BooksFile } from './db/books-file.ts';
-import { WATCHED } from './db/watched.ts';
 import { DEMO_GARDEN_ID, plantDemoGarden } from './demo/demo-garden.ts';
-import { rememberedBooks, type SentBooks } from './remembered-books.ts';
+import { afterChange } from '../contract/changes.ts';
+import { changesSince, markOf } from './changes.ts';
+import { booksSender, type SentBooks } from './sent-books.ts';
 
 const TODAY = '2026-05-14';
 const folder = newFolder();
@@ -14,18 +15,10 @@ let count = 0;
 let books: BooksFile;
 let sent: (gardenId?: string) => SentBooks;
 
-const read = ({ body }: SentBooks) => JSON.parse(new TextDecoder().decode(body)) as GardenBooks;
-/** What somebody would read who remembers nothing. */
-const afresh = (): GardenBooks => {
-  const { stores } = books;
-  const quiet = {
-    ...stores,
-    epoch: () => 'afresh',
-    writesSince: () => ({ isAll: true, collections: new Set<string>(), entryBeds: new Set<string>() }),
-  };
-  for (const name of WATCHED) Object.assign(quiet, { [name]: stores[name] });
-  return read(rememberedBooks(quiet, () => TODAY)(stores.gardens.find(DEMO_GARDEN_ID)!));
-};
+const read = ({ text }: SentBooks) => JSON.parse(text) as GardenBooks;
+/** What somebody reads who has nothing yet. */
+const afresh = (): GardenBooks =>
+  read(booksSender(books.stores, () => TODAY)(books.stores.gardens.find(DEMO_GARDEN_ID)!));
 const water = (id: string, bedId: string, date = '2026-05-01') => ({
   id,
   bedId,
@@ -39,13 +32,13 @@ const water = (id: string, bedId: string, date = '2026-05-01') => ({
 beforeEach(() => {
   books = openBooks(join(folder, `${count++}.sqlite`), () => '2026-05-14T08:00:00.000Z');
   plantDemoGarden(books.stores, TODAY);
-  const remembered = rememberedBooks(books.stores, () => TODAY);
+  const remembered = booksSender(books.stores, () => TODAY);
   sent = (gardenId = DEMO_GARDEN_ID) => remembered(books.stores.gardens.find(gardenId)!);
   sent();
 });
 afterAll(() => removeFolder(folder));
 
-describe('books that are remembered', () => {
+describe('books that are sent', () => {
   it.each<[string, (file: BooksFile) => void]>([
     ['an entry', ({ stores }) => stores.entries.insert(water('new', 'demo-ferry-strip'))],
     [
@@ -108,12 +101,18 @@ describe('books that are remembered', () => {
         plantDemoGarden(stores, '2027-05-14');
       },
     ],
-  ])('are what is in the file after %s', (_, write) => {
+  ])('are what is in the file after %s, and so are those that took in the change', (_, write) => {
+    const before = read(sent());
+    const since = markOf(books.stores, DEMO_GARDEN_ID);
     write(books);
     const now = sent();
     expect(read(now)).toEqual(afresh());
-    expect(read(sent())).toEqual(read(now));
     expect(sent().tag).toBe(now.tag);
+    const change = changesSince(books.stores, DEMO_GARDEN_ID, since, TODAY);
+    expect(change.mark).toEqual(markOf(books.stores, DEMO_GARDEN_ID));
+    const told = JSON.parse(JSON.stringify(change)) as typeof change;
+    expect(told.isWhole).toBe(false);
+    if (!told.isWhole) expect(afterChange(before, told)).toEqual(afresh());
   });
 
   it('are another after a backup was restored', async () => {
