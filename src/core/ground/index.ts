@@ -46,6 +46,7 @@ export {
   type MaterialKind,
   type ParticleSize,
   carbonToNitrogenRatio,
+  hasTrait,
 } from './materials/material.ts';
 export { phosphorusFractionDryBasis, potassiumFractionDryBasis } from './materials/nutrients.ts';
 export { ownMaterial } from './materials/own-material.ts';

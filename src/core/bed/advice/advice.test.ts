@@ -145,7 +145,6 @@ describe('cautions', () => {
     layingCautions(
       {
         date: '2026-05-14',
-        materialId,
         material: findLibraryMaterial(materialId)!,
         dugDepthCm: 0,
         thicknessCm: 5,
@@ -172,7 +171,6 @@ describe('cautions', () => {
     const [first] = layingCautions(
       {
         date: '2026-05-14',
-        materialId: 'cattle_fym',
         material: findLibraryMaterial('cattle_fym')!,
         dugDepthCm: 0,
         thicknessCm: 3,

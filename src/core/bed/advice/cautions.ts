@@ -4,6 +4,7 @@ import {
   type DayNumber,
   type Material,
   dayNumberFromIso,
+  hasTrait,
 } from '../../ground/index.ts';
 import type { Bed } from '../../../records/bed.ts';
 
@@ -34,19 +35,15 @@ export type Caution =
 /** A laying as it is being thought about. */
 export interface Laying {
   readonly date: string;
-  readonly materialId: string;
   readonly material: Material;
   readonly dugDepthCm: number;
   readonly thicknessCm: number;
 }
 
-const SUSPECT_OF_WEEDKILLER = new Set(['straw_cereal', 'hay_grass', 'grass_clippings']);
-
 /** What to mind before laying something on a bed, the gravest first. */
 export function layingCautions(laying: Laying, bed: Pick<Bed, 'kind' | 'clayPct'>): Caution[] {
-  const { material, materialId, date, dugDepthCm, thicknessCm } = laying;
+  const { material, date, dugDepthCm, thicknessCm } = laying;
   const day = dayNumberFromIso(date, ['date']);
-  const isUrine = materialId === 'urine';
   const isManure = material.kind === 'manure';
   const cautions: (Caution | false)[] = [
     isManure && {
@@ -54,8 +51,8 @@ export function layingCautions(laying: Laying, bed: Pick<Bed, 'kind' | 'clayPct'
       touchingSoilDay: day + MANURE_TO_HARVEST_DAYS.ediblePartTouchesSoil,
       otherwiseDay: day + MANURE_TO_HARVEST_DAYS.otherwise,
     },
-    isUrine && { code: 'urine', harvestDay: day + URINE_TO_HARVEST_DAYS },
-    (isManure || SUSPECT_OF_WEEDKILLER.has(materialId)) && { code: 'persistentWeedkiller' },
+    hasTrait(material, 'isUrine') && { code: 'urine', harvestDay: day + URINE_TO_HARVEST_DAYS },
+    hasTrait(material, 'mayCarryWeedkiller') && { code: 'persistentWeedkiller' },
     material.kind === 'char' && { code: 'charDust' },
     material.kind === 'char' && !material.isCharged && { code: 'unchargedChar' },
     material.kind === 'compost' && { code: 'compostDust' },

@@ -6,6 +6,7 @@ import {
   HEAVY_CLAY_FROM_PCT,
   dayNumberFromIso,
   findCrop,
+  hasTrait,
   isWetMonth,
   phosphorusFractionDryBasis,
 } from '../../ground/index.ts';
@@ -52,7 +53,6 @@ const PHOSPHORUS_YEARS = 3;
 /** Raw char still robs a crop sown this soon after (the trade says weeks to seasons; set here). */
 const RAW_CHAR_DAYS = 60;
 const COUNTS_AS_COVER_FROM_CM = 0.3;
-const LIMES = new Set(['wood_ash', 'garden_lime']);
 
 interface Dated<Kind extends Entry = Entry> {
   readonly entry: Kind;
@@ -76,7 +76,7 @@ export function conflictsIn(
   const recent = layings.filter(({ day }) => day >= since);
   return [
     ...limeWithAmmonium(all, layings, findMaterial, since),
-    ...ash(books, recent),
+    ...ash(books, findMaterial, recent),
     ...recent.flatMap((one) => ofLaying(one, books, findMaterial)),
     ...wetClay(all, books, since),
     ...tooMuch(books, layings, findMaterial, since),
@@ -94,7 +94,10 @@ function limeWithAmmonium(
     entry.type === 'feed' ||
     (entry.type === 'lay' && (findMaterial(entry.materialId)?.ammoniumShareOfNitrogen ?? 0) > 0.1);
   return layings
-    .filter(({ entry, day }) => LIMES.has(entry.materialId) && day >= since - NEAR_DAYS)
+    .filter(
+      ({ entry, day }) =>
+        hasTrait(findMaterial(entry.materialId), 'drivesOffAmmonia') && day >= since - NEAR_DAYS,
+    )
     .flatMap((lime) =>
       all
         .filter((one) => bringsAmmonium(one) && Math.abs(one.day - lime.day) <= NEAR_DAYS)
@@ -118,8 +121,8 @@ export function phOn({ bed, entries }: Pick<BedBooks, 'bed' | 'entries'>, day: D
   return tests.at(-1)?.ph ?? bed.ph;
 }
 
-function ash(books: BedBooks, recent: readonly Dated<LayEntry>[]): Conflict[] {
-  const ashes = recent.filter(({ entry }) => entry.materialId === 'wood_ash');
+function ash(books: BedBooks, findMaterial: FindMaterial, recent: readonly Dated<LayEntry>[]): Conflict[] {
+  const ashes = recent.filter(({ entry }) => hasTrait(findMaterial(entry.materialId), 'isWoodAsh'));
   return ashes.flatMap(({ entry, day }) => {
     const ph = phOn(books, day);
     const withinYear = ashes.filter((other) => other.day <= day && other.day > day - YEAR_DAYS);

@@ -1,4 +1,10 @@
-import { type DayNumber, type FindMaterial, dayNumberFromIso, findCrop } from '../../ground/index.ts';
+import {
+  type DayNumber,
+  type FindMaterial,
+  dayNumberFromIso,
+  findCrop,
+  hasTrait,
+} from '../../ground/index.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 import { MANURE_TO_HARVEST_DAYS, URINE_TO_HARVEST_DAYS } from './cautions.ts';
@@ -16,7 +22,6 @@ export interface HarvestWait {
   readonly isTooEarly: boolean;
 }
 
-const URINE_ID = 'urine';
 /** A perennial is picked in its season; a wait is told for a year after the laying (set here). */
 const PERENNIAL_TOLD_DAYS = 365;
 
@@ -34,8 +39,9 @@ export function harvestWaits(
   const waits: HarvestWait[] = [];
   for (const entry of entries) {
     if (entry.type !== 'lay') continue;
-    const isUrine = entry.materialId === URINE_ID;
-    if (!isUrine && findMaterial(entry.materialId)?.kind !== 'manure') continue;
+    const material = findMaterial(entry.materialId);
+    const isUrine = hasTrait(material, 'isUrine');
+    if (!isUrine && material?.kind !== 'manure') continue;
     for (const planting of plantings) {
       const wait = waitFor(entry, planting, isUrine);
       if (wait && wait.earliestDay >= today) waits.push(wait);

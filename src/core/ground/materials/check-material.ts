@@ -3,6 +3,7 @@ import { InputError, requireNumber, requireOneOf, type FieldPath } from '../../.
 import {
   CHAR_MAJORITY_SHARE,
   MATERIAL_KINDS,
+  MATERIAL_TRAITS,
   PARTICLE_SIZES,
   type CarbonPools,
   type Material,
@@ -25,6 +26,7 @@ export function checkMaterial(material: Material, path: FieldPath): void {
   requireNumber(material.decayFactor, at('decayFactor'), { min: 0 });
   requireNumber(material.ammoniaExposure, at('ammoniaExposure'), SHARE);
   requireNumber(material.vaporBarrier, at('vaporBarrier'), SHARE);
+  material.traits?.forEach((trait, i) => requireOneOf(trait, [...at('traits'), i], MATERIAL_TRAITS));
   requireOneOf(material.charTemperature, at('charTemperature'), CHAR_TEMPERATURES);
   if (material.charCapacityGPerKg !== undefined) {
     requireNumber(material.charCapacityGPerKg, at('charCapacityGPerKg'), { min: 0 });

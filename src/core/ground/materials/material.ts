@@ -19,6 +19,18 @@ export const MATERIAL_KINDS = [
 ] as const;
 export type MaterialKind = (typeof MATERIAL_KINDS)[number];
 
+/** What else has to be minded of a material; a material of one's own has those of what it is like. */
+export const MATERIAL_TRAITS = [
+  /** What it was fed or grown with may have been sprayed with weedkillers that outlast composting. */
+  'mayCarryWeedkiller',
+  'isSalty',
+  /** Raises pH so far that ammonium leaves as ammonia. */
+  'drivesOffAmmonia',
+  'isUrine',
+  'isWoodAsh',
+] as const;
+export type MaterialTrait = (typeof MATERIAL_TRAITS)[number];
+
 /** What lies on top for cover and can be pulled off again. */
 export const MULCH_KINDS: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf']);
 
@@ -60,9 +72,14 @@ export interface Material {
   readonly boundNitrogenShare?: number;
   /** Factor on the share of it that becomes humus; 1 when absent. */
   readonly humificationFactor?: number;
+  readonly traits?: readonly MaterialTrait[];
   /** Library material whose minerals it has, when it is none itself. */
   readonly mineralsLike?: string;
 }
+
+/** Whether a material has a trait; one that is not known has none. */
+export const hasTrait = (material: Pick<Material, 'traits'> | undefined, trait: MaterialTrait): boolean =>
+  material?.traits?.includes(trait) ?? false;
 
 /** A material of the seed library, with its ranges and where its values come from. */
 export interface LibraryMaterial extends Material {

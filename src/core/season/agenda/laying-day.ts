@@ -64,9 +64,6 @@ function lineOf(
   return {
     entry,
     effort: effortFor({ massFreshKg, volumeL: litres, dugDepthCm: entry.dugDepthCm }, bed.areaM2),
-    cautions: layingCautions(
-      { date: entry.date, materialId: entry.materialId, material, dugDepthCm: entry.dugDepthCm, thicknessCm },
-      bed,
-    ),
+    cautions: layingCautions({ date: entry.date, material, dugDepthCm: entry.dugDepthCm, thicknessCm }, bed),
   };
 }

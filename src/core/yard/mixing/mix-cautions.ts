@@ -1,3 +1,4 @@
+import { hasTrait } from '../../ground/index.ts';
 import type { Blend, BlendPart } from './blend.ts';
 
 /** What to mind about a mix. */
@@ -21,26 +22,6 @@ const LEAST_AIR = 0.3;
 /** Poultry manure and bought feeds above this share of the dry mass scorch seedlings by their salts (set here). */
 const MOST_SALTY = 0.25;
 const AMMONIUM_HEAVY = 0.15;
-const SALTY = new Set([
-  'layer_manure',
-  'broiler_litter',
-  'poultry_pellets',
-  'urine',
-  'urea',
-  'calcium_ammonium_nitrate',
-  'mushroom_compost',
-  'fish_emulsion',
-]);
-const SUSPECT = new Set([
-  'straw_cereal',
-  'hay_grass',
-  'grass_clippings',
-  'horse_bedding',
-  'cattle_fym',
-  'dairy_fresh',
-  'sheep_manure',
-]);
-const LIMING = new Set(['wood_ash', 'garden_lime']);
 
 /** A part of a mix with the id of its material. */
 export interface NamedPart extends BlendPart {
@@ -48,22 +29,24 @@ export interface NamedPart extends BlendPart {
 }
 
 /** Cautions about a mix, the gravest first. */
-export function mixCautions(mix: Blend, parts: readonly NamedPart[]): MixCaution[] {
+export function mixCautions(mix: Blend, parts: readonly BlendPart[]): MixCaution[] {
   const dryOf = ({ material, massFreshKg }: BlendPart) =>
     massFreshKg * (1 - material.moistureFractionWetBasis);
   const present = parts.filter(({ massFreshKg }) => massFreshKg > 0);
   const saltyKg = present
-    .filter(({ materialId }) => SALTY.has(materialId))
+    .filter(({ material }) => hasTrait(material, 'isSalty'))
     .reduce((sum, part) => sum + dryOf(part), 0);
   const saltyShare = mix.dryKg > 0 ? saltyKg / mix.dryKg : 0;
   const ammoniumShare = mix.nitrogenG > 0 ? mix.ammoniumNitrogenG / mix.nitrogenG : 0;
   const ratio = mix.carbonToNitrogen;
   const isHeap = mix.massFreshKg > 0;
   const cautions: (MixCaution | false)[] = [
-    present.some(({ materialId }) => LIMING.has(materialId)) &&
+    present.some(({ material }) => hasTrait(material, 'drivesOffAmmonia')) &&
       ammoniumShare > 0.02 && { code: 'ashWithAmmonium' },
     present.some(({ material }) => material.kind === 'manure') && { code: 'rawManure' },
-    present.some(({ materialId }) => SUSPECT.has(materialId)) && { code: 'persistentWeedkiller' },
+    present.some(({ material }) => hasTrait(material, 'mayCarryWeedkiller')) && {
+      code: 'persistentWeedkiller',
+    },
     ratio !== null && ratio > 0 && ratio < RICH_BELOW && { code: 'richMix', carbonToNitrogen: ratio },
     ammoniumShare > AMMONIUM_HEAVY && { code: 'ammoniaLoss', ammoniumShare },
     saltyShare > MOST_SALTY && { code: 'salty', share: saltyShare },

@@ -15,7 +15,7 @@ interface PostingNotesProps {
 }
 
 /** What to mind about an entry, while it is being written. */
-export function Cautions(props: Omit<PostingNotesProps, 'measures'>) {
+export function Cautions(props: PostingNotesProps) {
   const cautions = cautionsFor(props);
   if (cautions.length === 0) return null;
   return (
@@ -30,13 +30,13 @@ export function Cautions(props: Omit<PostingNotesProps, 'measures'>) {
   );
 }
 
-function cautionsFor({ entry, bed, material }: Omit<PostingNotesProps, 'measures'>): Caution[] {
+function cautionsFor({ entry, bed, material }: PostingNotesProps): Caution[] {
   if (entry.type === 'feed') return feedingCautions(entry.nitrogenG / bed.areaM2);
   if (entry.type !== 'lay' || !material) return [];
-  const { date, materialId, dugDepthCm, massFreshKg } = entry;
+  const { date, dugDepthCm, massFreshKg } = entry;
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
   const thicknessCm = amountFromMassFreshKg(massFreshKg, 'cm', measured);
-  return layingCautions({ date, materialId, material, dugDepthCm, thicknessCm }, bed);
+  return layingCautions({ date, material, dugDepthCm, thicknessCm }, bed);
 }
 
 /** The same amount in the other ways of saying it: what there is to carry. */

@@ -228,7 +228,7 @@ function Detail({ row, onClose, onMade }: DetailProps) {
   const books = useBooks();
   const measures = useMeasures();
   const cautions = layingCautions(
-    { material: row.material, materialId: row.id, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
+    { material: row.material, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
     { kind: 'annual', clayPct: 0 },
   );
   const own = books.materials.find(({ id }) => id === row.id);

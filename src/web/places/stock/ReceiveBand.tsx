@@ -171,7 +171,7 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
         }
       />
       <LotFields form={form} set={set} name={name} troubles={troubles} />
-      <ReceiveCautions form={form} material={material} />
+      <ReceiveCautions material={material} />
       <FormFoot
         label="Write into the stock book"
         isSaving={isSaving}
@@ -205,14 +205,11 @@ function suggestedName(form: ReceiveForm, books: GardenBooks, chipsName: string 
 }
 
 /** The same cautions as at the bed: weedkiller, dust, fresh manure. */
-function ReceiveCautions({
-  form,
-  material,
-}: { form: ReceiveForm } & { material: ReturnType<typeof resolveMaterial> }) {
+function ReceiveCautions({ material }: { material: ReturnType<typeof resolveMaterial> }) {
   const books = useBooks();
   if (!material) return null;
   const cautions = layingCautions(
-    { material, materialId: form.materialId, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
+    { material, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
     { kind: 'annual', clayPct: 0 },
   ).filter(({ code }) => code !== 'unchargedChar');
   if (cautions.length === 0) return null;
