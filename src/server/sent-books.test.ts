@@ -1,4 +1,5 @@
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { copyFileSync } from 'node:fs';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { join } from 'node:path';
 import type { GardenBooks } from '../contract/garden-books.ts';
 import { bedOf, GARDEN, plantingOf } from '../../tests/fixtures/books.ts';
@@ -11,14 +12,16 @@ import { booksSender, type SentBooks } from './sent-books.ts';
 
 const TODAY = '2026-05-14';
 const folder = newFolder();
+const NOW = (): string => '2026-05-14T08:00:00.000Z';
+const TEMPLATE = join(folder, 'template.sqlite');
 let count = 0;
 let books: BooksFile;
-let sent: (gardenId?: string) => SentBooks;
+let sent: (gardenId?: string) => Promise<SentBooks>;
 
-const read = ({ text }: SentBooks) => JSON.parse(text) as GardenBooks;
+const read = ({ body }: SentBooks) => JSON.parse(new TextDecoder().decode(body)) as GardenBooks;
 /** What somebody reads who has nothing yet. */
-const afresh = (): GardenBooks =>
-  read(booksSender(books.stores, () => TODAY)(books.stores.gardens.find(DEMO_GARDEN_ID)!));
+const afresh = async (): Promise<GardenBooks> =>
+  read(await booksSender(books.stores, () => TODAY)(books.stores.gardens.find(DEMO_GARDEN_ID)!));
 const water = (id: string, bedId: string, date = '2026-05-01') => ({
   id,
   bedId,
@@ -29,12 +32,18 @@ const water = (id: string, bedId: string, date = '2026-05-01') => ({
   waterMm: 3,
 });
 
-beforeEach(() => {
-  books = openBooks(join(folder, `${count++}.sqlite`), () => '2026-05-14T08:00:00.000Z');
-  plantDemoGarden(books.stores, TODAY);
+beforeAll(() => {
+  const template = openBooks(TEMPLATE, NOW);
+  plantDemoGarden(template.stores, TODAY);
+  template.close();
+});
+beforeEach(async () => {
+  const file = join(folder, `${count++}.sqlite`);
+  copyFileSync(TEMPLATE, file);
+  books = openBooks(file, NOW);
   const remembered = booksSender(books.stores, () => TODAY);
   sent = (gardenId = DEMO_GARDEN_ID) => remembered(books.stores.gardens.find(gardenId)!);
-  sent();
+  await sent();
 });
 afterAll(() => removeFolder(folder));
 
@@ -101,47 +110,47 @@ describe('books that are sent', () => {
         plantDemoGarden(stores, '2027-05-14');
       },
     ],
-  ])('are what is in the file after %s, and so are those that took in the change', (_, write) => {
-    const before = read(sent());
+  ])('are what is in the file after %s, and so are those that took in the change', async (_, write) => {
+    const before = read(await sent());
     const since = markOf(books.stores, DEMO_GARDEN_ID);
     write(books);
-    const now = sent();
-    expect(read(now)).toEqual(afresh());
-    expect(sent().tag).toBe(now.tag);
+    const now = await sent();
+    expect(read(now)).toEqual(await afresh());
+    expect((await sent()).tag).toBe(now.tag);
     const change = changesSince(books.stores, DEMO_GARDEN_ID, since, TODAY);
     expect(change.mark).toEqual(markOf(books.stores, DEMO_GARDEN_ID));
     const told = JSON.parse(JSON.stringify(change)) as typeof change;
     expect(told.isWhole).toBe(false);
-    if (!told.isWhole) expect(afterChange(before, told)).toEqual(afresh());
+    if (!told.isWhole) expect(afterChange(before, told)).toEqual(await afresh());
   });
 
   it('are another after a backup was restored', async () => {
     const { name } = await books.backUp();
     books.stores.entries.insert(water('later', 'demo-char-bed'));
-    const later = sent();
+    const later = await sent();
     expect(read(later).entries.some(({ id }) => id === 'later')).toBe(true);
     await books.restore(name);
-    expect(read(sent()).entries.some(({ id }) => id === 'later')).toBe(false);
-    expect(sent().tag).not.toBe(later.tag);
+    expect(read(await sent()).entries.some(({ id }) => id === 'later')).toBe(false);
+    expect((await sent()).tag).not.toBe(later.tag);
     books.close();
   });
 
-  it('carry another mark after a write, though another garden was read in between', () => {
+  it('carry another mark after a write, though another garden was read in between', async () => {
     books.stores.gardens.insert(GARDEN);
-    sent(GARDEN.id);
-    const before = sent();
+    await sent(GARDEN.id);
+    const before = await sent();
     books.stores.entries.insert(water('between', 'demo-char-bed'));
-    sent(GARDEN.id);
-    const now = sent();
+    await sent(GARDEN.id);
+    const now = await sent();
     expect(now.tag).not.toBe(before.tag);
-    expect(read(now)).toEqual(afresh());
+    expect(read(now)).toEqual(await afresh());
   });
 
-  it('carry another mark after every write', () => {
-    const tags = new Set([sent().tag]);
+  it('carry another mark after every write', async () => {
+    const tags = new Set([(await sent()).tag]);
     for (let i = 0; i < 5; i++) {
       books.stores.entries.insert(water(`w-${i}`, 'demo-char-bed'));
-      tags.add(sent().tag);
+      tags.add((await sent()).tag);
     }
     expect(tags.size).toBe(6);
   });

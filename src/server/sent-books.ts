@@ -1,16 +1,22 @@
+import { setImmediate } from 'node:timers/promises';
 import type { GardenBooks } from '../contract/garden-books.ts';
 import type { GardenRecord } from '../records/garden.ts';
 import { markOf } from './changes.ts';
 import { measuredWeather } from './kept-stock.ts';
 import type { Stores } from './stores.ts';
 
-/** The books of a garden as text, and the mark of that state as an entity tag. */
+/** The books of a garden as they are sent, and the mark of that state as an entity tag. */
 export interface SentBooks {
-  readonly text: string;
+  readonly body: Uint8Array<ArrayBuffer>;
   readonly tag: string;
 }
 
-const wholeBooks = (stores: Stores, garden: GardenRecord, today: string): GardenBooks => ({
+/** All but the entries, of which there are most. */
+const lessThanWhole = (
+  stores: Stores,
+  garden: GardenRecord,
+  today: string,
+): Omit<GardenBooks, 'entries'> => ({
   today,
   garden,
   beds: stores.beds.listOf(garden.id),
@@ -24,16 +30,32 @@ const wholeBooks = (stores: Stores, garden: GardenRecord, today: string): Garden
   recipes: stores.recipes.listOf(garden.id),
   journal: stores.journal.listOf(garden.id),
   weather: measuredWeather(stores, garden.id),
-  entries: stores.entries.listOfGarden(garden.id),
 });
 
-/** The books of a garden; the text that was sent last is kept, because every page that opens asks for it. */
-export function booksSender(stores: Stores, today: () => string): (garden: GardenRecord) => SentBooks {
+/** Lets others be answered in between: what is written meanwhile is told as a change since the mark. */
+async function bodyOf(stores: Stores, garden: GardenRecord, today: string): Promise<SentBooks['body']> {
+  const head = JSON.stringify(lessThanWhole(stores, garden, today)).slice(0, -1);
+  const entries: string[] = [];
+  for (const month of stores.entries.monthsOf(garden.id)) {
+    const list = JSON.stringify(stores.entries.listOfMonth(garden.id, month));
+    if (list !== '[]') entries.push(list.slice(1, -1));
+    await setImmediate();
+  }
+  return Buffer.from(`${head},"entries":[${entries.join(',')}]}`);
+}
+
+/** The books of a garden; what was sent last is kept, because every page that opens asks for it. */
+export function booksSender(
+  stores: Stores,
+  today: () => string,
+): (garden: GardenRecord) => Promise<SentBooks> {
   let last: SentBooks | undefined;
-  return (garden) => {
+  return async (garden) => {
     const { epoch, number } = markOf(stores, garden.id);
     const tag = `"${epoch} ${number} ${garden.id} ${today()}"`;
-    if (last?.tag !== tag) last = { tag, text: JSON.stringify(wholeBooks(stores, garden, today())) };
-    return last;
+    if (last?.tag === tag) return last;
+    const sent = { tag, body: await bodyOf(stores, garden, today()) };
+    last = sent;
+    return sent;
   };
 }

@@ -1,4 +1,4 @@
-import type { ChangeLog } from './db/change-log.ts';
+import type { DayList } from '../contract/changes.ts';
 import type { BedRecord } from '../records/bed.ts';
 import type { BuildUpRecord } from '../records/build-up.ts';
 import type { EntryRecord } from '../records/entry.ts';
@@ -110,6 +110,20 @@ export interface ImportLog {
   markUndone(id: string): boolean;
 }
 
+/** What was written last, record by record; triggers keep it. */
+export interface ChangeLog {
+  /** The number of the latest change of a garden; 0 when nothing was ever written. */
+  numberOf(gardenId: string): number;
+  /** What was written after that number, the earliest first; `most` at most. */
+  since(
+    gardenId: string,
+    number: number,
+    most: number,
+  ): readonly { readonly collection: string; readonly recordId: string }[];
+  /** Ids of all that lies on one day, in the order of writing. */
+  idsOfDay(list: DayList, gardenId: string, date: string): string[];
+}
+
 export interface Stores {
   readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
   readonly beds: OwnedStore<BedRecord>;
@@ -123,6 +137,9 @@ export interface Stores {
   readonly recipes: OwnedStore<RecipeRecord>;
   readonly entries: OrderedStore<EntryRecord> & {
     listOfGarden(gardenId: string): EntryRecord[];
+    /** Months in which anything was written or is planned, as 2026-05, in order. */
+    monthsOf(gardenId: string): string[];
+    listOfMonth(gardenId: string, month: string): EntryRecord[];
     /** Order of writing of the entries of a bed, by id: of one day the lower comes first. */
     sequencesOf(bedId: string): ReadonlyMap<string, number>;
     /** Those that draw on a lot of the stock. */

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import type { BedRecord } from '../../src/records/bed.ts';
 import type { EntryRecord } from '../../src/records/entry.ts';
+import type { BooksChange } from '../../src/contract/changes.ts';
 import { openBooks } from '../../src/server/db/books-file.ts';
 import type { Unstamped } from '../../src/server/stores.ts';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';
@@ -97,6 +98,10 @@ interface Asked {
   readonly body?: () => unknown;
   readonly before?: () => Promise<unknown>;
   readonly headers?: Record<string, string>;
+  /** Asked for anew each time. */
+  readonly headersNow?: () => Record<string, string>;
+  /** Null for what is told without a bar. */
+  readonly bar?: number | null;
 }
 
 /** Times a request over and over; with `before` something is written first, untimed. */
@@ -104,15 +109,16 @@ async function route(
   what: string,
   method: string,
   path: () => string,
-  { body, before, headers = {} }: Asked = {},
+  { body, before, headers = {}, headersNow, bar = P95_BAR_MS }: Asked = {},
 ) {
   const times: number[] = [];
+  let most = 0;
   for (let i = 0; i < ROUNDS + 5; i++) {
     await before?.();
     const start = performance.now();
     const response = await fetch(server.address + path(), {
       method,
-      headers: { ...headers, ...(body ? { 'content-type': 'application/json' } : {}) },
+      headers: { ...headers, ...headersNow?.(), ...(body ? { 'content-type': 'application/json' } : {}) },
       ...(body ? { body: JSON.stringify(body()) } : {}),
     });
     const text = await response.text();
@@ -120,8 +126,9 @@ async function route(
     if (!response.ok && response.status !== NOT_MODIFIED)
       throw new Error(`${method} ${path()} answered ${response.status}: ${text.slice(0, 200)}`);
     if (i >= 5) times.push(took);
+    most = Math.max(most, text.length);
   }
-  verdictOn(`server: ${what}`, times, P95_BAR_MS);
+  verdictOn(`server: ${what}, ${(most / 1000).toFixed(1)} kB`, times, bar);
 }
 
 const aBed = () => `bed-${count % BEDS}`;
@@ -148,9 +155,44 @@ try {
     'GET',
     () => '/api/gardens/garden/books',
   );
-  await route('the same, written to just before', 'GET', () => '/api/gardens/garden/books', {
+  await route('the same, written to just before (once a page)', 'GET', () => '/api/gardens/garden/books', {
     before: writeOne,
+    bar: null,
   });
+  const mark = async () => {
+    const { body } = await askAt<BooksChange>(
+      server.address,
+      'GET',
+      '/api/gardens/garden/changes?since=0&epoch=none',
+    );
+    return body.mark;
+  };
+  let held = await mark();
+  await route(
+    'what was written since, after a write',
+    'GET',
+    () => `/api/gardens/garden/changes?since=${held.number}&epoch=${held.epoch}`,
+    {
+      before: async () => {
+        held = await mark();
+        await writeOne();
+      },
+    },
+  );
+  held = await mark();
+  const withMark = (): Record<string, string> => ({ 'changes-since': `garden ${held.epoch} ${held.number}` });
+  await route(
+    'an entry written, with its change in the answer',
+    'POST',
+    () => `/api/beds/${aBed()}/entries`,
+    {
+      body: entry,
+      headersNow: withMark,
+      before: async () => {
+        held = await mark();
+      },
+    },
+  );
   await route('the calendar feeds', 'GET', () => '/api/gardens/garden/feeds');
   await route('backups and the state of the file', 'GET', () => '/api/backups');
   await route('imports', 'GET', () => '/api/gardens/garden/imports');

@@ -1,20 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { DayList } from '../../contract/changes.ts';
+import type { ChangeLog } from '../stores.ts';
 import { ON_BEDS_OF_GARDEN } from './store-over.ts';
-
-/** What was written last, record by record; triggers keep it. */
-export interface ChangeLog {
-  /** The number of the latest change of a garden; 0 when nothing was ever written. */
-  numberOf(gardenId: string): number;
-  /** What was written after that number, the earliest first; `most` at most. */
-  since(
-    gardenId: string,
-    number: number,
-    most: number,
-  ): readonly { readonly collection: string; readonly recordId: string }[];
-  /** Ids of all that lies on one day, in the order of writing. */
-  idsOfDay(list: DayList, gardenId: string, date: string): string[];
-}
 
 const DAY_TABLES: Readonly<Record<DayList, readonly [table: string, ownedBy: string]>> = {
   entries: ['entry', ON_BEDS_OF_GARDEN],

@@ -44,6 +44,12 @@ export function entryStore(db: Database, now: () => string): Stores['entries'] {
   const table = new VersionedTable<EntryRecord>(db, 'entry', ENTRY, 'date, sequence');
   const store = storeOver(table, now);
   const sequences = db.prepare('SELECT id, sequence FROM entry WHERE bed_id = @bedId').raw();
+  const months = db
+    .prepare(
+      `SELECT DISTINCT substr(date, 1, 7) FROM entry
+       WHERE removed_at IS NULL AND ${ON_BEDS_OF_GARDEN} ORDER BY 1`,
+    )
+    .pluck();
   const list = (where: string, value: string) => table.listWhere(where, value).map(trimEntry);
   return {
     reorder: (ids) => reorder(db, 'entry', ids),
@@ -59,6 +65,14 @@ export function entryStore(db: Database, now: () => string): Stores['entries'] {
     put: (record) => trimEntry(store.put(spreadEntry(record) as Filed<EntryRecord>)),
     listOf: (bedId) => list('bed_id = @value', bedId),
     listOfGarden: (gardenId) => list(ON_BEDS_OF_GARDEN, gardenId),
+    monthsOf: (gardenId) => months.all({ value: gardenId }) as string[],
+    listOfMonth: (gardenId, month) =>
+      table
+        .listWhere(`date BETWEEN @first AND @last AND ${ON_BEDS_OF_GARDEN}`, gardenId, {
+          first: `${month}-01`,
+          last: `${month}-31`,
+        })
+        .map(trimEntry),
     sequencesOf: (bedId) => new Map(sequences.all({ bedId }) as [string, number][]),
     listFromStock: (gardenId) => list(`lot_id IS NOT NULL AND ${ON_BEDS_OF_GARDEN}`, gardenId),
   };

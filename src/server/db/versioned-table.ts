@@ -76,14 +76,14 @@ export class VersionedTable<Record extends Versioned> {
     return row === undefined ? undefined : this.#fromRow(row as Row);
   }
 
-  /** Records that are not removed and meet a condition of the store on `@value`. */
-  listWhere(condition: string, value: string): Record[] {
+  /** Records that are not removed and meet a condition of the store on `@value` and what else it names. */
+  listWhere(condition: string, value: string, more: Readonly<{ [name: string]: string }> = {}): Record[] {
     return this.db
       .prepare(
         `SELECT ${this.#selected} FROM ${this.table}
          WHERE ${condition} AND removed_at IS NULL ORDER BY ${this.order}`,
       )
-      .all({ value })
+      .all({ value, ...more })
       .map((row) => this.#fromRow(row as Row));
   }
 

@@ -16,11 +16,11 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
       const known = sentAgain(stores.gardens.find(id), draft);
       return known ? c.json(known, 200) : c.json(stores.gardens.insert({ ...draft, id }), 201);
     })
-    .get('/:gardenId/books', (c) => {
+    .get('/:gardenId/books', async (c) => {
       const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
-      const { text, tag } = books(garden);
+      const { body: sent, tag } = await books(garden);
       if (c.req.header('if-none-match') === tag) return c.body(null, 304, { ETag: tag });
-      return c.body(text, 200, {
+      return c.body(sent, 200, {
         'Content-Type': 'application/json',
         'Cache-Control': 'private, no-cache',
         ETag: tag,
