@@ -1,10 +1,11 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
+import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
-test.use({ baseURL: 'http://127.0.0.1:4193' });
+test.use({ file: 'bed' });
 
 test('the same fresh chips get three different answers on three beds', async ({ page, request }) => {
   await makeGarden(request, 'three');

@@ -1,7 +1,8 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './bed-page.ts';
+import { onDemo as test } from './books-of-file.ts';
 
-test.use({ baseURL: 'http://127.0.0.1:4191' });
+test.use({ file: 'demo' });
 
 const isReady = async (page: Page) => expect(page.getByText('working it out')).toHaveCount(0);
 
@@ -53,10 +54,10 @@ test('raw manure shows its waits where it is chosen', async ({ page }) => {
   await expect(page.getByRole('list', { name: 'Mind' })).toContainText('11 September 2026');
 });
 
-test('everything comes from this server', async ({ page }) => {
+test('everything comes from this server', async ({ page, demo }) => {
   const foreign: string[] = [];
   page.on('request', (request) => {
-    if (!request.url().startsWith('http://127.0.0.1:4191') && !request.url().startsWith('data:'))
+    if (!request.url().startsWith(demo.address) && !request.url().startsWith('data:'))
       foreign.push(request.url());
   });
   await page.goto('/garden/ternhollow/bed/demo-ferry-strip');

@@ -1,10 +1,11 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { BUILD_UPS } from '../../src/core/bed/build-ups/build-up-library.ts';
 import { BUILD_UP_WORDS } from '../../src/words/build-up-words.ts';
 import { expectAccessible, isAnswered, layers, section } from './bed-page.ts';
+import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
-test.use({ baseURL: 'http://127.0.0.1:4193' });
+test.use({ file: 'layers' });
 
 /** Presses Tab until what has the focus is called so. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {

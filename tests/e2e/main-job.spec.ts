@@ -1,7 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { answer, choose } from './bed-page.ts';
+import { onOwn as test } from './books-of-file.ts';
 
-test.use({ baseURL: 'http://127.0.0.1:4192' });
+test.use({ file: 'main-job' });
 
 /** From an empty book to an answered bed: the job the app is for. */
 test('a new bed is planted, chips are tried on top and dug in, kept, and still there after a reload', async ({

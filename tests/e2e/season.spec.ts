@@ -1,16 +1,18 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { phoneJpeg } from '../fixtures/photos.ts';
 import { choose, expectAccessible, layers } from './bed-page.ts';
+import { onDemo, onOwn } from './books-of-file.ts';
 import { makeGarden } from './own-books.ts';
 
-const SEASON = 'http://127.0.0.1:4194';
+onDemo.use({ file: 'season' });
+
 const GARDEN = '/garden/ternhollow';
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
 const isWorkedOut = (page: Page) => expect(page.getByText(/Working out/)).toHaveCount(0);
 
-test.describe('a season on the demo', () => {
-  test.use({ baseURL: SEASON });
+onDemo.describe('a season on the demo', () => {
+  const test = onDemo;
 
   test('a layer is planned, carried and laid with a correction; stock and books follow', async ({ page }) => {
     await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
@@ -54,8 +56,12 @@ test.describe('a season on the demo', () => {
 
   test('what is seen with no connection waits on the phone and goes in once, in order', async ({
     browser,
+    demo,
   }) => {
-    const context = await browser.newContext({ baseURL: SEASON, viewport: { width: 390, height: 844 } });
+    const context = await browser.newContext({
+      baseURL: demo.address,
+      viewport: { width: 390, height: 844 },
+    });
     const page = await context.newPage();
     await page.goto(`${GARDEN}/log`);
     await page.getByRole('radio', { name: 'Nursery Frame' }).click();
@@ -290,8 +296,8 @@ test.describe('a season on the demo', () => {
   }
 });
 
-test.describe('an empty garden', () => {
-  test.use({ baseURL: 'http://127.0.0.1:4193' });
+onOwn.describe('an empty garden', () => {
+  const test = onOwn;
 
   test('says in every place what to do first', async ({ page, request }) => {
     await makeGarden(request, 'bare');

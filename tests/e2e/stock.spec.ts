@@ -1,12 +1,12 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { choose, expectAccessible, isAnswered, layers } from './bed-page.ts';
+import { onDemo, onOwn } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
-const OWN = 'http://127.0.0.1:4193';
-const DEMO = 'http://127.0.0.1:4191';
+onDemo.use({ file: 'stock' });
 
-test.describe('stock and preparing', () => {
-  test.use({ baseURL: OWN });
+onOwn.describe('stock and preparing', () => {
+  const test = onOwn;
 
   const row = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
   const form = (page: Page, name: string) => page.getByRole('form', { name });
@@ -261,8 +261,8 @@ test.describe('stock and preparing', () => {
   });
 });
 
-test.describe('the demo yard', () => {
-  test.use({ baseURL: DEMO });
+onDemo.describe('the demo yard', () => {
+  const test = onDemo;
 
   for (const [name, path, waitFor] of [
     ['Stock', 'stock', 'takes'],

@@ -1,11 +1,12 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import Papa from 'papaparse';
 import { choose, expectAccessible } from './bed-page.ts';
+import { onDemo, onOwn } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
-const SEASON = 'http://127.0.0.1:4194';
-const OWN = 'http://127.0.0.1:4192';
+onDemo.use({ file: 'years' });
+
 const GARDEN = '/garden/ternhollow';
 /** Sand with little in it, and heavy clay. */
 const TWO_BEDS = 'beds=years-sand,years-clay';
@@ -17,8 +18,8 @@ async function savedText(page: Page, press: () => Promise<void>): Promise<{ name
   return { name: file.suggestedFilename(), text: await readFile(await file.path(), 'utf8') };
 }
 
-test.describe('a sandy and a clay bed', () => {
-  test.use({ baseURL: OWN });
+onOwn.describe('a sandy and a clay bed', () => {
+  const test = onOwn;
   const garden = '/garden/two-soils';
 
   test('three habits on a sandy and a clay bed, the amount for 6 % by year 10, adopted, and taken out as files', async ({
@@ -130,8 +131,8 @@ test.describe('a sandy and a clay bed', () => {
   });
 });
 
-test.describe('years on the demo', () => {
-  test.use({ baseURL: SEASON });
+onDemo.describe('years on the demo', () => {
+  const test = onDemo;
 
   test('second opinions by name, the whole garden as one, and what it is worth', async ({ page }) => {
     await page.goto(`${GARDEN}/years?beds=garden&years=5&habits=planned,compostYearly,nothing`);
@@ -197,8 +198,8 @@ test.describe('years on the demo', () => {
   });
 });
 
-test.describe('an empty book', () => {
-  test.use({ baseURL: OWN });
+onOwn.describe('an empty book', () => {
+  const test = onOwn;
   test('says what to do first', async ({ page, request }) => {
     await makeGarden(request, 'bare-years');
     await page.goto('/garden/bare-years/years');

@@ -1,0 +1,45 @@
+import { test as base } from '@playwright/test';
+import { join } from 'node:path';
+import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
+
+/** Instruments that stand in for real ones; playwright.config.ts starts them. */
+export const SCALE = 'http://127.0.0.1:4195';
+export const PROBE = 'http://127.0.0.1:4196';
+export const LABORATORY = 'http://127.0.0.1:4197';
+
+interface FileServers {
+  /** Another for every file of tests: none sees what another one has written. */
+  readonly file: string;
+  readonly demo: RunningServer;
+  readonly own: RunningServer;
+}
+
+async function serve(
+  name: string,
+  flags: readonly string[],
+  use: (server: RunningServer) => Promise<void>,
+): Promise<void> {
+  const folder = newFolder();
+  const server = await startServer(join(folder, `${name}.sqlite`), flags);
+  await use(server);
+  await server.stop();
+  removeFolder(folder);
+}
+
+/** Tests of one file share two servers, which start when they are first asked for. */
+const ofFile = base.extend<object, FileServers>({
+  file: ['', { option: true, scope: 'worker' }],
+  demo: [
+    async ({ file }, use) => serve(`${file}-demo`, ['--demo', '--laboratory', LABORATORY], use),
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  own: [
+    async ({ file }, use) => serve(`${file}-own`, ['--scale', SCALE, '--probe', PROBE], use),
+    { scope: 'worker', timeout: 60_000 },
+  ],
+});
+
+/** Pages open the demo garden. */
+export const onDemo = ofFile.extend({ baseURL: async ({ demo }, use) => use(demo.address) });
+/** Pages open books in which nothing is written yet. */
+export const onOwn = ofFile.extend({ baseURL: async ({ own }, use) => use(own.address) });
