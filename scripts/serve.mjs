@@ -15,11 +15,11 @@ export function buildWeb() {
   if (!run(bin('vite'), ['build', '--logLevel', 'warn'])) fail('the pages could not be built; see above.');
 }
 
-/** The server in one file, which starts in half the time. */
-export function buildServer() {
-  const bundle = join(ROOT, '.cache', 'server', 'main.mjs');
+/** A program of this project in one file, which starts in a part of the time. */
+function bundled(name) {
+  const bundle = join(ROOT, '.cache', name, 'main.mjs');
   const isBuilt = run(bin('esbuild'), [
-    'src/server/main.ts',
+    join(ROOT, 'src', name, 'main.ts'),
     '--bundle',
     '--platform=node',
     '--format=esm',
@@ -27,9 +27,12 @@ export function buildServer() {
     `--outfile=${bundle}`,
     '--log-level=warning',
   ]);
-  if (!isBuilt) fail('the server could not be built; see above.');
+  if (!isBuilt) fail(`src/${name} could not be built; see above.`);
   return bundle;
 }
+
+export const buildServer = () => bundled('server');
+export const buildTerminal = () => bundled('cli');
 
 async function answers(address) {
   try {

@@ -1,6 +1,7 @@
-// Tests that start a server start the same file as the commands do, built once.
-import { buildServer } from '../scripts/serve.mjs';
+// Tests that start a server or the terminal start the same files as the commands do, built once.
+import { buildServer, buildTerminal } from '../scripts/serve.mjs';
 
 export const setup = () => {
   buildServer();
+  buildTerminal();
 };

@@ -17,9 +17,9 @@ const GARDEN = join(folder, 'garden.json');
 let file: GardenFile;
 let books: GardenBooks;
 
-/** The command as npm runs it, without npm's own half second. */
+/** What the command runs, once it is built. */
 const vine = (...args: string[]) =>
-  spawnSync(process.execPath, ['scripts/vine.mjs', ...args], {
+  spawnSync(process.execPath, ['.cache/cli/main.mjs', ...args], {
     encoding: 'utf8',
     maxBuffer: 64 * 1024 * 1024,
   });

@@ -17,6 +17,7 @@ import {
   squareFeetFromSquareMetres,
   squareMetresFromSquareFeet,
 } from '../../../core/ground/index.ts';
+import { bedAsChange } from '../../api/as-change.ts';
 import { useChangeBed, useMakeBed } from '../../api/gardens.ts';
 import { Field } from '../forms/Field.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
@@ -76,13 +77,15 @@ const fieldsOf = (bed: BedRecord, isMetric: boolean): BedFields => ({
   croppingBefore: bed.croppingBefore,
 });
 
-/** The draft the fields amount to. A bed being changed keeps its soil's density unless its clay changes. */
+/** The draft the fields amount to. A bed being changed keeps what the form does not ask, and its soil's density unless its clay changes. */
 function read(fields: BedFields, id: string, isMetric: boolean, changing: BedRecord | null) {
   const area = numberFromText(fields.area);
   const clayPct = numberFromText(fields.clay);
   const rootZone = numberFromText(fields.rootZone);
   const isSameSoil = changing?.clayPct === clayPct;
+  const { version: _, ...kept } = changing ? bedAsChange(changing) : { version: 0, note: '' };
   return bedDraft.safeParse({
+    ...kept,
     id,
     name: fields.name,
     kind: fields.kind,
@@ -96,9 +99,6 @@ function read(fields: BedFields, id: string, isMetric: boolean, changing: BedRec
     ph: fields.ph.trim() === '' ? null : numberFromText(fields.ph),
     startedOn: fields.startedOn === '' ? null : fields.startedOn,
     croppingBefore: fields.croppingBefore,
-    learnsFromLog: changing?.learnsFromLog ?? true,
-    outline: changing?.outline ?? null,
-    note: changing?.note ?? '',
   });
 }
 
