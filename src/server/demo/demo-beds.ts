@@ -1,5 +1,5 @@
 import type { AmountUnit } from '../../records/vocabulary.ts';
-import type { BedDraft } from '../../records/bed.ts';
+import type { BedGiven } from '../../records/bed.ts';
 
 /** A day of the demo: years from this one, and month and day. */
 export type DemoDay = readonly [year: number, monthDay: string];
@@ -37,19 +37,12 @@ export interface DemoPlanting {
 }
 
 export interface DemoBed {
-  readonly bed: Omit<
-    BedDraft,
-    | 'id'
-    | 'exposure'
-    | 'bulkDensityGPerCm3'
-    | 'startedOn'
-    | 'ph'
-    | 'croppingBefore'
-    | 'learnsFromLog'
-    | 'outline'
-    | 'note'
+  /** What is not told is as on most beds of this garden. */
+  readonly bed: Pick<
+    BedGiven,
+    'name' | 'kind' | 'areaM2' | 'organicMatterPct' | 'clayPct' | 'rootZoneCm' | 'isWatered'
   > &
-    Partial<BedDraft>;
+    Partial<BedGiven>;
   readonly laid: readonly DemoLaying[];
   readonly fed?: readonly DemoFeeding[];
   readonly tested?: readonly DemoTest[];

@@ -1,3 +1,4 @@
+import { bedDraft } from '../../records/bed.ts';
 import { CLIMATE_PATTERNS, findCrop, massFreshKgFromAmount } from '../../core/ground/index.ts';
 import { materialFinder } from '../../core/bed/index.ts';
 import { requireSoundBooks } from '../kept-books.ts';
@@ -57,19 +58,15 @@ function plantBed(
     materials: stores.materials.listOf(DEMO_GARDEN_ID),
     labResults: [],
   });
-  stores.beds.insert({
+  const draft = bedDraft.parse({
     bulkDensityGPerCm3: 1.2,
     exposure: 'normal',
-    startedOn: null,
     ph: 6.5,
     croppingBefore: 'ordinary',
-    learnsFromLog: true,
-    outline: null,
     note: '',
     ...bed,
-    id: bedId,
-    gardenId: DEMO_GARDEN_ID,
   });
+  stores.beds.insert({ ...draft, id: bedId, gardenId: DEMO_GARDEN_ID });
   const stateOn = (date: string) => (date <= today ? ('laid' as const) : ('planned' as const));
   laid.forEach(
     (
