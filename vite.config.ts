@@ -35,9 +35,10 @@ const simulationInWorkersOnly: Plugin = {
   generateBundle(_options, bundle) {
     for (const chunk of Object.values(bundle)) {
       if (chunk.type !== 'chunk') continue;
-      const at = Object.keys(chunk.modules).find((id) => id.endsWith(THE_MODEL_RUNS));
-      if (at !== undefined && (chunk.modules[at]?.renderedLength ?? 0) > 0)
-        this.error(`${chunk.fileName} holds the simulation; only workers may run it`);
+      const holds = Object.entries(chunk.modules).some(
+        ([id, { renderedLength }]) => id.endsWith(THE_MODEL_RUNS) && renderedLength > 0,
+      );
+      if (holds) this.error(`${chunk.fileName} holds the simulation; only workers may run it`);
     }
   },
 };

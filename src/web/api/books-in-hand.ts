@@ -60,7 +60,7 @@ const keeping = new Map<string, ReturnType<typeof setTimeout>>();
 
 /** The books as they are now, in the place of those the device keeps for when there is no connection. */
 function keepForOffline(gardenId: string): void {
-  if (!navigator.serviceWorker?.controller) return;
+  if (!('serviceWorker' in navigator) || !navigator.serviceWorker.controller) return;
   clearTimeout(keeping.get(gardenId));
   const keep = async () => {
     const held = inHand.get(gardenId);

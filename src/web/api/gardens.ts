@@ -22,7 +22,7 @@ export const gardensQuery = () =>
 const booksSource: BooksSource = {
   whole: async (gardenId) => {
     const response = await answered(gardens[':gardenId'].books.$get({ param: { gardenId } }));
-    return { books: (await response.json()) as unknown as GardenBooks, tag: response.headers.get('etag') };
+    return { books: (await response.json()) as GardenBooks, tag: response.headers.get('etag') };
   },
   changes: (gardenId, { epoch, number }) =>
     bodyOf(
