@@ -118,6 +118,45 @@ const WHATS: readonly TaskWhat[] = [
 ];
 
 describe('tasks in words', () => {
+  it('say what is to be done', () => {
+    expect(WHATS.map((what) => taskWords(taskOf(what), names, metric))).toEqual([
+      'Lay Wood chips, mixed branches and stems: 5 cm thick (70 kg)',
+      'Feed 20 g of nitrogen',
+      'Water with 10 mm',
+      'Dig in wood chips, mixed branches and stems, 10 cm deep',
+      'Dig in everything on top, 10 cm deep',
+      'Take off 50 % of wood chips, mixed branches and stems',
+      'Have the soil tested, as planned',
+      'Plant leek',
+      'Harvest and clear leek',
+      'Feed leek: 12 g of quick nitrogen',
+      'Feed leek: 12 g of quick nitrogen',
+      'Top up with 3.6 cm of wood chips, mixed branches and stems',
+      'Lift the bottom of the path: it has become crumbs',
+      'From here seed may be sown: what was laid no longer starves them',
+      'From here leek may be harvested after the raw manure',
+      'Look under the cover: wood chips, mixed branches and stems should be dark and smell sweet',
+      'Look for worms in the wood chips, mixed branches and stems',
+      'Is the wood chips, mixed branches and stems dark crumbs by now?',
+      'Look for white threads under the wood chips, mixed branches and stems',
+      'Look at the leaves of the leek: nitrogen is held beneath them',
+      'Measure how thick the wood chips, mixed branches and stems still lies',
+      'Sample the soil: mineral nitrogen, pH, organic matter',
+      'Test the pH before any more ash',
+      'Close the books of 2026',
+      'Charged char is ready',
+      'Stir the charge',
+      'Feel for warmth to the bottom of the fire pit: heaps re-light hours later',
+      'Measure what the fire gave',
+      'Turn the heap',
+      'Seasoned: down to half of the lock-up it had when fresh',
+      'Finished compost',
+      'Will be short by 120 L of what is planned',
+      'Native-soil starter: look at it: white is right',
+      'Native-soil starter is ready',
+    ]);
+  });
+
   it.each(WHATS.map((what) => [what.code, what] as const))('%s', (_, what) => {
     for (const measures of [metric, customary]) {
       isClean(taskWords(taskOf(what), names, measures));

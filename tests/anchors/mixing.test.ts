@@ -20,6 +20,9 @@ beforeAll(async () => {
 
 const like = (change: Partial<Material>): Material => ({ ...material('straw_cereal'), ...change });
 
+/** Steps of the grid that the solver is held against. */
+const GRID_L = 4;
+
 describe('ratios by the bucket', () => {
   // Worked out by hand from the seed library's own figures: what the trade's two ratios truly give.
   const rows: [string, string, number, number][] = [
@@ -168,6 +171,25 @@ describe('the solver', () => {
     expect(mix.carbonToNitrogen).toBeCloseTo(28, 3);
     expect(mix.moistureFractionWetBasis).toBeGreaterThan(0.5 - 1e-6);
     expect(mix.moistureFractionWetBasis).toBeLessThan(0.6 + 1e-6);
+
+    const most = [600, 500, 200];
+    let nearest = Infinity;
+    for (let chips = 0; chips <= most[0]; chips += GRID_L)
+      for (let grass = 0; grass <= most[1]; grass += GRID_L) {
+        const manure = 800 - chips - grass;
+        if (manure < 0 || manure > most[2]) continue;
+        const tried = blend(
+          [chips, grass, manure].map((litresOf, i) => ({
+            material: target.ingredients[i].material,
+            massFreshKg: (litresOf * target.ingredients[i].material.bulkDensityKgPerM3) / 1000,
+          })),
+        );
+        const isMoist = Math.abs(tried.moistureFractionWetBasis - 0.55) <= 0.05;
+        if (isMoist && tried.carbonToNitrogen !== null)
+          nearest = Math.min(nearest, Math.abs(tried.carbonToNitrogen - 28));
+      }
+    expect(nearest).toBeLessThan(1);
+    expect(Math.abs((mix.carbonToNitrogen ?? Infinity) - 28)).toBeLessThanOrEqual(nearest + 1e-6);
   });
 
   it('finds no worse an optimum than another LP package', () => {

@@ -36,7 +36,7 @@ export {
 } from './opinions/second-opinions.ts';
 
 // simulation
-export { type Bed, organicCarbon } from './simulation/bed.ts';
+export { type Bed, ORGANIC_MATTER_PER_CARBON, organicCarbon } from './simulation/bed.ts';
 export { BALANCE_COUNT, readBalances, readBooks } from './simulation/books.ts';
 export { checkScenario } from './simulation/check-scenario.ts';
 export {

@@ -1,6 +1,7 @@
 import type { SoilNitrogenUnit } from '../../../records/vocabulary.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { type SampledSoil, mineralNitrogenGPerM2 } from '../../ground/index.ts';
+import { ORGANIC_MATTER_PER_CARBON } from '../../model/index.ts';
 
 /** More mineral nitrogen than any garden soil holds, g/m2: 600 kg/ha (set here). */
 export const MOST_MINERAL_NITROGEN_G_PER_M2 = 60;
@@ -54,7 +55,6 @@ const MEANINGS: readonly (readonly [Meaning, RegExp])[] = [
   ['depth', /^(depth|sampled depth|sampling depth)\b/],
 ];
 
-const ORGANIC_MATTER_PER_CARBON = 1.724;
 const PPM_PER_PCT = 10_000;
 const CM_PER_INCH = 2.54;
 

@@ -1,3 +1,5 @@
+import { ORGANIC_MATTER_PER_CARBON } from '../../model/index.ts';
+
 /**
  * What organic matter and char let a soil hold more of, as ranges: published averages from memory, wide because soils
  * differ more than any average.
@@ -28,7 +30,7 @@ export const WATER_MM_PER_PCT_CARBON = {
   clay: { low: 0.4, high: 1.2 },
 } as const;
 
-const CARBON_PER_ORGANIC_MATTER = 1 / 1.724;
+const CARBON_PER_ORGANIC_MATTER = 1 / ORGANIC_MATTER_PER_CARBON;
 const SANDY_BELOW_CLAY_PCT = 15;
 const CLAYEY_FROM_CLAY_PCT = 35;
 

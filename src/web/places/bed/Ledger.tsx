@@ -149,7 +149,7 @@ export const Ledger = memo(function Ledger({
       <p className="soft">
         Every gram is in one account. Since {fullDate(books.startDay)} the two sides of the books have never
         differed by more than <span className="figure">{books.largestRelativeError.toExponential(0)}</span> of
-        their sum on any day; the limit is 1e-9.
+        their sum at any proof; the limit is 1e-9.
       </p>
     </section>
   );
