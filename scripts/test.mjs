@@ -1,8 +1,10 @@
-// npm test: sets up what is missing, then types, lint, unit and anchor tests, and the browser tests.
+// npm test: sets up what is missing, then types, lint, format and import rules beside the unit and anchor tests, then
+// the browser tests.
 // Every stage runs even when an earlier one failed; the last line counts all of it.
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { bin, ensureBrowser, ensurePackages, ROOT, run } from './setup.mjs';
+import { bin, ensureBrowser, ensurePackages, ROOT } from './setup.mjs';
 import { buildServer, buildWeb } from './serve.mjs';
 
 ensurePackages();
@@ -20,33 +22,58 @@ const count = (passed, failed) => {
   tally.failed += failed;
 };
 
-function check(title, command, args) {
-  console.log(`\n== ${title}`);
-  const isGood = run(command, args);
-  count(isGood ? 1 : 0, isGood ? 0 : 1);
+/** Runs a check beside others; what it says is kept together and told when it has ended. */
+const check = (title, command, args) =>
+  new Promise((resolve) => {
+    const said = [];
+    const child = spawn(command, args, { cwd: ROOT });
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
+    child.on('error', (error) => said.push(`${error.message}\n`));
+    child.on('close', (code) => {
+      console.log(`\n== ${title}: ${code === 0 ? 'good' : 'not good'}\n${said.join('').trim()}`);
+      count(code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+      resolve();
+    });
+  });
+
+/** Checks of the text, one after the other, each on one core: beside them the other core has the tests. */
+async function checkTexts() {
+  await check('types', bin('tsc'), ['-b']);
+  await check('lint', bin('eslint'), [
+    '.',
+    '--max-warnings',
+    '0',
+    '--cache',
+    '--cache-strategy',
+    'content',
+    '--cache-location',
+    '.cache/eslint/',
+  ]);
+  await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+  await check('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'tests']);
 }
 
 /** Runs a test runner and adds its own counts; a runner that fails without a failed test counts as one. */
-function runTests(title, command, args, readCounts) {
-  console.log(`\n== ${title}`);
-  const isGood = run(command, args);
-  let counts = { passed: 0, failed: 0 };
-  try {
-    counts = readCounts();
-  } catch (error) {
-    console.error(`No report from ${title}: ${error.message}`);
-  }
-  const hasTests = counts.passed > 0;
-  count(counts.passed, counts.failed === 0 && !(isGood && hasTests) ? 1 : counts.failed);
-}
+const runTests = (title, command, args, readCounts) =>
+  new Promise((resolve) => {
+    console.log(`\n== ${title}`);
+    spawn(command, args, { cwd: ROOT, stdio: 'inherit' }).on('close', (code) => {
+      let counts = { passed: 0, failed: 0 };
+      try {
+        counts = readCounts();
+      } catch (error) {
+        console.error(`No report from ${title}: ${error.message}`);
+      }
+      const isWhole = code === 0 && counts.passed > 0;
+      count(counts.passed, counts.failed === 0 && !isWhole ? 1 : counts.failed);
+      resolve();
+    });
+  });
 
 const json = (file) => JSON.parse(readFileSync(file, 'utf8'));
 
-check('types', bin('tsc'), ['-b']);
-check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-check('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'tests']);
-runTests(
+const texts = checkTexts();
+await runTests(
   'unit and anchor tests',
   bin('vitest'),
   ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitReport}`],
@@ -55,9 +82,10 @@ runTests(
     return { passed: report.numPassedTests, failed: report.numFailedTests };
   },
 );
+await texts;
 buildWeb();
 buildServer();
-runTests('browser tests', bin('playwright'), ['test'], () => {
+await runTests('browser tests', bin('playwright'), ['test'], () => {
   const { stats } = json(e2eReport);
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
 });
