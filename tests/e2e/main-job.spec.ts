@@ -69,6 +69,8 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await page.getByRole('button', { name: 'Write into the book' }).click();
     const posting = page.getByText(/Wood chips, leafless branches up to 5 cm: 7 cm thick/);
     await expect(posting).toBeVisible();
+    // What was tried stays on screen until what was kept is answered.
+    await expect(page.locator('.answers')).toHaveAttribute('aria-busy', 'false');
     const before = await answer(page, 'Feed').textContent();
     await page.reload();
     await expect(posting).toBeVisible();
