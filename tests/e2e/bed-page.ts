@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** What the bed page is asked about in several tests. */
 export const answer = (page: Page, title: string) => page.getByRole('region', { name: title, exact: true });
@@ -7,6 +7,18 @@ export const section = (page: Page) => page.getByRole('img', { name: /Section of
 export const layers = (page: Page) => page.getByRole('region', { name: 'Layers' });
 export const isAnswered = (page: Page) =>
   expect(answer(page, 'Planting')).toContainText(/Sow|Not for planting/);
+
+/** Watches a part of the page from now on; what it gives tells each different text that has stood there since. */
+export async function everyText(part: Locator): Promise<() => Promise<(string | null)[]>> {
+  const watched = await part.evaluateHandle((element) => {
+    const texts = [element.textContent];
+    new MutationObserver(() => {
+      if (!texts.includes(element.textContent)) texts.push(element.textContent);
+    }).observe(element, { subtree: true, childList: true, characterData: true });
+    return texts;
+  });
+  return () => watched.jsonValue();
+}
 
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();

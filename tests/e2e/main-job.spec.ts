@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { answer, choose } from './bed-page.ts';
+import { answer, choose, everyText } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 
 test.use({ file: 'main-job' });
@@ -66,12 +66,17 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
   });
 
   await test.step('it is kept, and all there after a reload', async () => {
+    const isAnswered = () =>
+      expect(page.locator('.answers')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
+    await isAnswered();
+    const before = await answer(page, 'Feed').textContent();
+    const shown = await everyText(answer(page, 'Feed'));
     await page.getByRole('button', { name: 'Write into the book' }).click();
     const posting = page.getByText(/Wood chips, leafless branches up to 5 cm: 7 cm thick/);
     await expect(posting).toBeVisible();
-    // What was tried stays on screen until what was kept is answered.
-    await expect(page.locator('.answers')).toHaveAttribute('aria-busy', 'false');
-    const before = await answer(page, 'Feed').textContent();
+    await expect(page.getByRole('button', { name: 'Write into the book' })).toBeHidden();
+    await isAnswered();
+    expect(await shown()).toEqual([before]);
     await page.reload();
     await expect(posting).toBeVisible();
     await expect(answer(page, 'Lock-up')).toContainText('Root zone, until');

@@ -8,7 +8,8 @@ import type { PostingForm } from './posting-form.ts';
 import { PlantingBand } from './PlantingBand.tsx';
 import { PostingBand } from './PostingBand.tsx';
 import type { NamedLayerChoice } from './PostingFields.tsx';
-import type { Preview, Refusal } from './use-posting.ts';
+import type { Preview } from './preview.ts';
+import type { Refusal } from './use-posting.ts';
 
 /** The form that is open above the bed, if one is. */
 export type OpenBand =

@@ -24,6 +24,7 @@ import { BedBody } from './BedBody.tsx';
 import { bedNames, growingWords, namedLayers } from '../../ui/garden/naming.ts';
 import { Outlook } from './Outlook.tsx';
 import { Postings } from './Postings.tsx';
+import { withPreview, type Preview } from './preview.ts';
 import { SaveBuildUp } from './SaveBuildUp.tsx';
 import { SchoolsDrawer } from './SchoolsDrawer.tsx';
 import { SheetBar } from './SheetBar.tsx';
@@ -31,7 +32,7 @@ import { useBedAnswers } from './use-bed-answers.ts';
 import { useLayerActions } from './use-layer-actions.ts';
 import { observationsOf } from '../../ui/log/observations-of.ts';
 import { useLikelyRange } from './use-likely-range.ts';
-import type { Preview } from './use-posting.ts';
+
 import { useSheet } from './use-sheet.ts';
 
 /** The heart: the bed cut open, its nitrogen through the year, its answers and its books. */
@@ -52,20 +53,6 @@ function NoSuchBed({ gardenId }: { gardenId: string }) {
       <Link to={`/garden/${gardenId}`}>Back to the garden</Link>
     </div>
   );
-}
-
-/** The records as they would be with the draft in them; a changed entry keeps its place. */
-function withPreview(books: GardenBooks, preview: Preview | null, changing: EntryRecord | null): GardenBooks {
-  if (!preview) return books;
-  const { entry, material } = preview;
-  const own = material
-    ? [{ ...material, id: material.id!, gardenId: books.garden.id, version: 1, createdAt: '', updatedAt: '' }]
-    : [];
-  const shown = changing ? { ...entry, id: changing.id } : entry;
-  const entries = changing
-    ? books.entries.map((other) => (other.id === changing.id ? shown : other))
-    : [...books.entries, shown];
-  return { ...books, entries, materials: [...books.materials, ...own] };
 }
 
 /** Layers that stand in the book and lie on top: what one can dig in or take off. */
@@ -108,11 +95,10 @@ function OpenBed({ bed }: { bed: BedRecord }) {
   const entries = useMemo(() => books.entries.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
   const plantings = useMemo(() => books.plantings.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
   const sheet = useSheet(bed.id, entries);
-  const changing = open?.band === 'posting' ? open.changing : null;
   const records = useMemo(() => {
     const others = books.entries.filter(({ bedId }) => bedId !== bed.id);
-    return withPreview({ ...books, entries: [...others, ...sheet.entries] }, preview, changing);
-  }, [books, bed.id, sheet.entries, preview, changing]);
+    return withPreview({ ...books, entries: [...others, ...sheet.entries] }, preview);
+  }, [books, bed.id, sheet.entries, preview]);
   const answers = useBedAnswers(records, bed.id);
   const observations = useMemo(
     () => (bed.learnsFromLog ? observationsOf(books.journal, bed.id) : null),

@@ -6,7 +6,8 @@ import { Field } from '../../ui/forms/Field.tsx';
 import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
 import { Cautions, Carried } from './PostingNotes.tsx';
 import type { PostingForm } from './posting-form.ts';
-import { usePosting, type Preview, type Refusal } from './use-posting.ts';
+import type { Preview } from './preview.ts';
+import { usePosting, type Refusal } from './use-posting.ts';
 
 interface PostingBandProps {
   readonly bed: BedRecord;

@@ -73,7 +73,8 @@ export function useBedAnswers(records: GardenBooks, bedId: string): BedAnswers {
     years: lastYears,
     books: lastBooks,
     refusal: near.data && !near.data.ok ? near.data : null,
-    isAdviceStale: advice.isFetching || advice.isPlaceholderData,
+    isAdviceStale:
+      settled !== question || !isAdvised || (advice.data.ok && advice.data.result !== lastAdvice),
     question: settled,
     isAnswered: years.isSuccess && !years.isPlaceholderData && settled === question,
   };

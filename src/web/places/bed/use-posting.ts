@@ -3,7 +3,6 @@ import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { useEffect, useMemo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryDraft, EntryRecord } from '../../../records/entry.ts';
-import type { MaterialDraft } from '../../../records/material.ts';
 import {
   CENTIMETRES_PER_INCH,
   GRAMS_PER_OUNCE,
@@ -13,8 +12,8 @@ import {
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
 import { resolveMaterial } from '../../ui/materials/material-options.ts';
-import { DRAFT_ID } from '../../ui/garden/naming.ts';
 import { useStock } from '../../ui/stock/use-stock.ts';
+import type { Preview } from './preview.ts';
 import {
   chosenLot,
   emptyForm,
@@ -25,12 +24,6 @@ import {
   type PostingForm,
 } from './posting-form.ts';
 
-/** What the page should show as if it were already in the books. */
-export interface Preview {
-  readonly entry: EntryRecord;
-  readonly material: MaterialDraft | null;
-}
-
 export interface Refusal {
   readonly field: string;
   readonly sentence: string;
@@ -38,11 +31,16 @@ export interface Refusal {
 
 const METRIC: FormUnits = { centimetresPerUnit: 1, gramsPerUnit: 1 };
 const CUSTOMARY: FormUnits = { centimetresPerUnit: CENTIMETRES_PER_INCH, gramsPerUnit: GRAMS_PER_OUNCE };
-const UNSAVED = { version: 1, createdAt: '', updatedAt: '' };
 
 /** The draft as a record, weighed; null while its material is unknown. */
-function previewOf(draft: EntryDraft, bed: BedRecord, material: Material | undefined): EntryRecord | null {
-  const stamp = { ...UNSAVED, id: DRAFT_ID, bedId: bed.id };
+function asRecord(
+  draft: EntryDraft,
+  as: Pick<EntryRecord, 'id' | 'version'>,
+  bed: BedRecord,
+  material: Material | undefined,
+): EntryRecord | null {
+  const { id, version } = as;
+  const stamp = { id, version, createdAt: '', updatedAt: '', bedId: bed.id };
   if (draft.type !== 'lay') return { ...draft, ...stamp };
   if (!material) return null;
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
@@ -69,6 +67,7 @@ export function usePosting(posting: Posting) {
     return changing ? formOf(changing, blank, units) : { ...blank, ...start };
   });
   const [wasTried, setWasTried] = useState(false);
+  const [newId] = useState(() => crypto.randomUUID());
   const writeEntry = useWriteEntry(bed.id);
   const changeEntry = useChangeEntry();
   const makeMaterial = useMakeMaterial(books.garden.id);
@@ -86,9 +85,10 @@ export function usePosting(posting: Posting) {
     [form.materialId, lotId, stocked, books, chips],
   );
   const preview = useMemo<Preview | null>(() => {
-    const entry = read.ok ? previewOf(read.draft, bed, material) : null;
+    const as = changing ?? { id: newId, version: 0 };
+    const entry = read.ok ? asRecord(read.draft, as, bed, material) : null;
     return entry && { entry, material: chips };
-  }, [read, bed, material, chips]);
+  }, [read, changing, newId, bed, material, chips]);
   useEffect(() => onPreview(preview), [preview, onPreview]);
   useEffect(() => () => onPreview(null), [onPreview]);
 
@@ -106,7 +106,7 @@ export function usePosting(posting: Posting) {
   const keep = async (draft: EntryDraft): Promise<void> => {
     if (chips && draft.type === 'lay') await makeMaterial.mutateAsync(chips);
     if (!changing) {
-      await writeEntry.mutateAsync(draft);
+      await writeEntry.mutateAsync({ ...draft, id: newId });
       return;
     }
     const { id, ...values } = draft;

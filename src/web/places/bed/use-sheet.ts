@@ -35,11 +35,14 @@ export interface LayerSheet {
 }
 
 /** Edits of a bed's layers: tried, taken back, and written into the book all at once. */
-export function useSheet(bedId: string, kept: readonly EntryRecord[]): LayerSheet {
+export function useSheet(bedId: string, now: readonly EntryRecord[]): LayerSheet {
   const [sheet, setSheet] = useState<Sheet>(EMPTY_SHEET);
   const [hovering, setHovering] = useState<Edit | null>(null);
   const revise = useReviseBed(bedId);
   const offerUndo = useUndo();
+  // While edits are saved they stay on what they were made of: on what is saved already they would count twice.
+  const [saving, setSaving] = useState<readonly EntryRecord[] | null>(null);
+  const kept = saving ?? now;
   const tried = useMemo(() => withSheet(kept, sheet), [kept, sheet]);
   const entries = useMemo(() => (hovering ? edited(tried, hovering) : tried), [tried, hovering]);
   const revision = useMemo(() => revisionOf(kept, tried), [kept, tried]);
@@ -47,13 +50,16 @@ export function useSheet(bedId: string, kept: readonly EntryRecord[]): LayerShee
   const stepBack = useCallback(() => setSheet(undo), []);
   const stepForth = useCallback(() => setSheet(redo), []);
   useKeys(stepBack, stepForth);
-  const save = () =>
+  const save = () => {
+    setSaving(kept);
     revise.mutate(revision, {
-      onSuccess: ({ entries: now }) => {
+      onSuccess: ({ entries: saved }) => {
         setSheet(EMPTY_SHEET);
-        offerUndo('The changes are in the book.', () => revise.mutateAsync(reverseOf(revision, kept, now)));
+        offerUndo('The changes are in the book.', () => revise.mutateAsync(reverseOf(revision, kept, saved)));
       },
+      onSettled: () => setSaving(null),
     });
+  };
 
   return {
     entries,

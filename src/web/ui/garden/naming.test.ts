@@ -4,7 +4,7 @@ import type { EntryRecord } from '../../../records/entry.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import { dayNumberFromIso } from '../../../core/ground/climate/calendar.ts';
 import type { BedSample, LayerState } from '../../../core/bed/projection/bed-projection.ts';
-import { DRAFT_ID, growingWords, namedCrops, namedLayers } from './naming.ts';
+import { growingWords, namedCrops, namedLayers } from './naming.ts';
 import { cropNames, layName } from '../../../words/record-names.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
@@ -62,7 +62,7 @@ const sample = (iso: string, layers: string[] = [], crops: string[] = []): BedSa
 
 describe('names in a drawing', () => {
   it('layers are called by their material and age, remains by their crop, a draft is known', () => {
-    const entries = [lay('a', 'compost_yard'), lay(DRAFT_ID, 'own')];
+    const entries = [lay('a', 'compost_yard'), { ...lay('b', 'own'), version: 0 }];
     const own = [
       {
         ...stamp,
@@ -73,7 +73,7 @@ describe('names in a drawing', () => {
       },
     ];
     const named = namedLayers(
-      sample('2026-05-01', ['a', DRAFT_ID, 'p2_residue', 'p1:3_residue']),
+      sample('2026-05-01', ['a', 'b', 'p2_residue', 'p1:3_residue']),
       entries,
       PLANTINGS,
       { materials: own, lots: [] },

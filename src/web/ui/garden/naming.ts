@@ -17,8 +17,6 @@ import {
 } from '../../../words/record-names.ts';
 import { ageInWords, dayOf, shortDate } from '../../../words/dates.ts';
 
-export const DRAFT_ID = 'draft';
-
 /** How the crops and layers of these records are called in an answer. */
 export const bedNames = ({ entries, plantings, ...names }: GardenBooks): BedNames => ({
   crops: (cropIds) => cropNames(cropIds, plantings),
@@ -62,7 +60,7 @@ export function namedLayers(
         ...layer,
         name: layName(entry, names),
         age,
-        isDraft: entry.id === DRAFT_ID || entry.version === 0,
+        isDraft: entry.version === 0,
       };
     }
     return { ...layer, name: residueName(layer.id, plantings), age: 'grown here', isDraft: false };
