@@ -64,11 +64,8 @@ const soilTestFields = {
   }),
 };
 /** Water given by hand, over the whole bed. */
-const waterFields = {
-  ...common,
-  type: z.literal('water'),
-  waterMm: field(finite.gt(0).max(500), { quantity: 'water', also: ['water', 'watering'] }),
-};
+export const waterMm = field(finite.gt(0).max(500), { quantity: 'water', also: ['water', 'watering'] });
+const waterFields = { ...common, type: z.literal('water'), waterMm };
 
 /** What the books keep of an entry, by its type, in the order of their columns. */
 export const entryFields = {

@@ -43,7 +43,7 @@ export const observedFields = {
   },
   note: { type: z.literal('note') },
 } as const;
-const observed = z.discriminatedUnion('type', [
+export const observedShape = z.discriminatedUnion('type', [
   z.strictObject(observedFields.leafColor),
   z.strictObject(observedFields.growth),
   z.strictObject(observedFields.threads),
@@ -70,7 +70,7 @@ export const journalFields = {
     bedId: id,
     plantingId: id.nullable(),
     photoId: id.nullable(),
-    observed,
+    observed: observedShape,
   },
   /** A task of the calendar ticked off, put off or struck out. `date` is when that was done. */
   mark: {
@@ -150,7 +150,7 @@ export type BrewRecord = Extract<JournalRecord, { kind: 'brew' }>;
 export type TrialRecord = Extract<JournalRecord, { kind: 'trial' }>;
 export type ObservationRecord = Extract<JournalRecord, { kind: 'observation' }>;
 
-export type Observed = Unchanging<z.infer<typeof observed>>;
+export type Observed = Unchanging<z.infer<typeof observedShape>>;
 export type ObservedType = Observed['type'];
 
 /** The same records as the model reads them. */

@@ -10,6 +10,7 @@ import {
   LITRES_PER_METRIC_BARROW,
   LITRES_PER_TEASPOON,
   SQUARE_METRES_PER_SQUARE_FOOT,
+  fahrenheitFromCelsius,
   inchesFromCentimetres,
   ouncesFromGrams,
   poundsFromKilograms,
@@ -139,7 +140,7 @@ const customary: Measures = {
   barrows: (litres) => barrowWords(litres / LITRES_PER_CUSTOMARY_BARROW),
   density: (kgPerM3) =>
     `${roundFigure(poundsFromKilograms(kgPerM3) * LITRES_PER_CUBIC_FOOT * 0.001)} lb/cu ft`,
-  warmth: (celsius) => `${fixed(celsius * 1.8 + 32, 0)} °F`,
+  warmth: (celsius) => `${fixed(fahrenheitFromCelsius(celsius), 0)} °F`,
   barrowUnit: 'barrow3CuFt',
   bucketUnit: 'bucket5Gal',
   massUnit: 'pound',

@@ -84,6 +84,7 @@ export {
 } from './units/length.ts';
 export { GRAMS_PER_OUNCE, KILOGRAMS_PER_POUND, ouncesFromGrams, poundsFromKilograms } from './units/mass.ts';
 export { type SampledSoil, mineralNitrogenGPerM2 } from './units/soil-nitrogen.ts';
+export { celsiusFromFahrenheit, fahrenheitFromCelsius } from './units/temperature.ts';
 export {
   LITRES_PER_CUBIC_FOOT,
   LITRES_PER_CUBIC_METRE,

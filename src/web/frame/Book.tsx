@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
+import type { GardenBooks } from '../../contract/garden-books.ts';
 import { GardenProvider } from '../app/garden-context.ts';
 import { backupsQuery } from '../api/data.ts';
 import { ProblemFailure } from '../api/failures.ts';
@@ -79,15 +80,20 @@ export function Book() {
       <main>
         <Connection />
         <FileState gardenId={gardenId} />
-        {error ? (
-          <Unreadable failure={error} />
-        ) : (
-          <GardenProvider value={books}>
-            <Outlet />
-          </GardenProvider>
-        )}
+        <Open books={books} error={error} />
       </main>
     </div>
+  );
+}
+
+/** The page that is open, once there are books for it; each garden begins its pages anew. */
+function Open({ books, error }: { books: GardenBooks | undefined; error: Error | null }) {
+  if (error) return <Unreadable failure={error} />;
+  if (!books) return <p className="page soft">Opening the books …</p>;
+  return (
+    <GardenProvider key={books.garden.id} value={books}>
+      <Outlet />
+    </GardenProvider>
   );
 }
 

@@ -16,7 +16,6 @@ import { BED_KIND_WORDS, ESTIMATE } from '../../../words/words.ts';
 import '../../ui/garden/garden.css';
 import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
 import { LeaveGuard } from '../../app/LeaveGuard.tsx';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import './bed.css';
 import { BedBands, type OpenBand } from './BedBands.tsx';
@@ -38,8 +37,7 @@ import { useSheet } from './use-sheet.ts';
 /** The heart: the bed cut open, its nitrogen through the year, its answers and its books. */
 export function BedPage() {
   const { bedId = '' } = useParams();
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
+  const books = useBooks();
   const bed = books.beds.find(({ id }) => id === bedId);
   if (!bed) return <NoSuchBed gardenId={books.garden.id} />;
   return <OpenBed key={bed.id} bed={bed} />;

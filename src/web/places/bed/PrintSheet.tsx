@@ -11,7 +11,6 @@ import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { measuresOf, UNIT_WORDS } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../../words/words.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import './bed.css';
 import './print-sheet.css';
 import { chosenProduct } from './chosen-product.ts';
@@ -26,9 +25,8 @@ import { useBedAnswers, type BedAnswers } from './use-bed-answers.ts';
 /** One bed on paper: how it lies, what to do, what to mind, and its books of the year. */
 export function PrintSheet() {
   const { bedId = '' } = useParams();
-  const books = useGardenBooks();
-  const bed = books?.beds.find(({ id }) => id === bedId);
-  if (!books) return <p className="page soft">Opening the books …</p>;
+  const books = useBooks();
+  const bed = books.beds.find(({ id }) => id === bedId);
   if (!bed) return <p className="page">There is no such bed; it may have been removed.</p>;
   return <Sheet bed={bed} />;
 }

@@ -6,7 +6,6 @@ import { type AgendaItem, TASK_GROUPS, type TaskGroup } from '../../../core/seas
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { TASK_GROUP_MARKS, TASK_GROUP_WORDS } from '../../../words/task-words.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { agendaSections, bundled, doneLately } from './agenda-sections.ts';
 import { MonthGrid } from './MonthGrid.tsx';
 import { TaskBundle } from './TaskBundle.tsx';
@@ -16,13 +15,6 @@ import { useTaskActs } from './use-task-acts.ts';
 import './calendar.css';
 
 const SubscribeBand = lazy(async () => ({ default: (await import('./SubscribeBand.tsx')).SubscribeBand }));
-
-/** What to do when, worked out from everything that was written down. */
-export function CalendarPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenCalendar key={books.garden.id} />;
-}
 
 const ALL = 'all';
 const YARD = 'yard';
@@ -36,7 +28,8 @@ interface Filter {
 const passes = ({ bedId, group }: AgendaItem, { place, hidden }: Filter): boolean =>
   !hidden.has(group) && (place === ALL || (place === YARD ? bedId === null : bedId === place));
 
-function OpenCalendar() {
+/** What to do when, worked out from everything that was written down. */
+export function CalendarPage() {
   const books = useBooks();
   const [query, setQuery] = useSearchParams();
   const [filter, setFilter] = useState<Filter>({ place: ALL, hidden: new Set() });

@@ -13,7 +13,6 @@ import { cautionInWords } from '../../../words/words.ts';
 import { layName } from '../../../words/record-names.ts';
 import { DateField } from '../../ui/forms/inputs.tsx';
 import { layingQuery, questionAboutStock } from '../../worker/questions.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { LaidForm } from './LaidForm.tsx';
 import { useLaying, type LaidLine } from './use-laying.ts';
 import './calendar.css';
@@ -22,12 +21,6 @@ const A_WEEK = 7;
 
 /** The plan as a list to carry: what from which pile to which bed, in order, with what to mind. */
 export function LayingDayPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenLayingDay key={books.garden.id} />;
-}
-
-function OpenLayingDay() {
   const books = useBooks();
   const [until, setUntil] = useState(() => isoDateOf(dayOf(books.today) + A_WEEK));
   const measures = measuresOf(books.garden);

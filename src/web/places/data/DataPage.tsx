@@ -5,7 +5,6 @@ import { useState } from 'react';
 import { backupsQuery, sessionQuery, useLeave } from '../../api/data.ts';
 import '../../theme/figures-table.css';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { Backups } from '../../ui/data/Backups.tsx';
 import { DemoReset } from './DemoReset.tsx';
 import { Gardens } from './Gardens.tsx';
@@ -17,12 +16,6 @@ import '../../ui/data/data.css';
 
 /** What goes out and comes in, copies of the books, and how they are kept. */
 export function DataPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenData key={books.garden.id} />;
-}
-
-function OpenData() {
   const books = useBooks();
   const [isReading, setReading] = useState(false);
   const { data: kept } = useQuery(backupsQuery());

@@ -10,7 +10,6 @@ import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { growingWords, namedCrops, namedLayers } from '../../ui/garden/naming.ts';
 import { DemoGuide } from '../../ui/guide/DemoGuide.tsx';
 import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { BedRows } from './BedRows.tsx';
 import { useBedBriefs, type BriefedBed } from './use-bed-briefs.ts';
 import '../../ui/garden/garden.css';
@@ -22,12 +21,6 @@ const GardenForm = lazy(async () => ({
 
 /** Where each bed stands today, and what to do next. */
 export function GardenPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenGarden key={books.garden.id} />;
-}
-
-function OpenGarden() {
   const books = useBooks();
   const [open, setOpen] = useState<'bed' | 'garden' | null>(null);
   const close = () => setOpen(null);

@@ -8,7 +8,6 @@ import { LOG_TILES, LogIcon, type LogTile } from '../../drawing/log-icons.tsx';
 import { fullDate, dayOf } from '../../../words/dates.ts';
 import { OBSERVED_WORDS } from '../../../words/journal-words.ts';
 import { DateField } from '../../ui/forms/inputs.tsx';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { LogList } from './LogList.tsx';
 import { TilePanel } from './TilePanel.tsx';
 import { useLogBook, type LogSubject } from '../../ui/log/use-log-book.ts';
@@ -21,13 +20,6 @@ const TILE_WORDS: Record<LogTile, string> = {
   soilTest: 'Soil test',
 };
 
-/** What is seen, measured and done, in two taps; and what the model expected there. */
-export function LogPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenLog key={books.garden.id} />;
-}
-
 /** What stands on a bed on a day. */
 function standing(plantings: readonly PlantingRecord[], bedId: string, date: string): PlantingRecord[] {
   return plantings.filter(
@@ -36,7 +28,8 @@ function standing(plantings: readonly PlantingRecord[], bedId: string, date: str
   );
 }
 
-function OpenLog() {
+/** What is seen, measured and done, in two taps; and what the model expected there. */
+export function LogPage() {
   const books = useBooks();
   const [query, setQuery] = useSearchParams();
   const bedId = books.beds.find(({ id }) => id === query.get('bed'))?.id ?? books.beds[0]?.id;

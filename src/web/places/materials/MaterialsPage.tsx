@@ -8,7 +8,6 @@ import { percent, plainFigure } from '../../../words/figures.ts';
 import { type Measures } from '../../../words/measures.ts';
 import { KIND_WORDS, ratioFigure } from '../../../words/stock-words.ts';
 import { cautionInWords } from '../../../words/words.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { LabReports } from './LabReports.tsx';
 import { matching, materialRows, type MaterialRow } from './material-rows.ts';
 import { MakeOwn } from './MakeOwn.tsx';
@@ -16,16 +15,10 @@ import { OwnMaterial } from './OwnMaterial.tsx';
 import '../../ui/stock/stock.css';
 import './materials.css';
 
-/** Everything that can be laid: its analysis, where that is from, and what a laboratory said of it. */
-export function MaterialsPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenMaterials key={books.garden.id} />;
-}
-
 const MOST_COMPARED = 2;
 
-function OpenMaterials() {
+/** Everything that can be laid: its analysis, where that is from, and what a laboratory said of it. */
+export function MaterialsPage() {
   const books = useBooks();
   const [looked, setLooked] = useState('');
   const [openId, setOpenId] = useState<string | null>(null);

@@ -10,7 +10,6 @@ import { findCrop } from '../../../core/ground/index.ts';
 import { PLANT_SIGN_WORDS } from '../../../words/journal-words.ts';
 import { DateField } from '../../ui/forms/inputs.tsx';
 import { paleQuery, questionAbout } from '../../worker/questions.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
 import { useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
@@ -37,13 +36,6 @@ const SIGN_GROUPS: readonly { readonly name: string; readonly signs: readonly Pl
   { name: 'Beside it', signs: ['neighborFine', 'neighborPaleToo'] },
 ];
 
-/** A short guided look at pale plants: what it could be, what speaks for it, how to tell, and what to do. */
-export function PalePage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenPale key={books.garden.id} />;
-}
-
 /** What stands on a bed today. */
 const standsOn = (bedId: string, { plantings, today }: GardenBooks) =>
   plantings.filter(
@@ -51,7 +43,8 @@ const standsOn = (bedId: string, { plantings, today }: GardenBooks) =>
       one.bedId === bedId && one.plantedOn <= today && (one.clearedOn === null || one.clearedOn > today),
   );
 
-function OpenPale() {
+/** A short guided look at pale plants: what it could be, what speaks for it, how to tell, and what to do. */
+export function PalePage() {
   const books = useBooks();
   const [query, setQuery] = useSearchParams();
   const beds = books.beds.filter(({ kind }) => kind !== 'path');

@@ -23,19 +23,11 @@ import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { ASH_CAUTION, ASH_RECIPE_WORDS, ashReasonWords, spanWords } from '../../../words/ash-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { fixed, plainFigure } from '../../../words/figures.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
-
-/** Every recipe for ash in one unit, under one cap for each bed, and what stops it. */
-export function AshPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenAsh key={books.garden.id} />;
-}
 
 const USES: readonly (readonly [AshUse, string, string])[] = [
   ['bed', 'On a bed', 'g/m²'],
@@ -44,7 +36,8 @@ const USES: readonly (readonly [AshUse, string, string])[] = [
   ['pots', 'Into potting mix', 'g/L'],
 ];
 
-function OpenAsh() {
+/** Every recipe for ash in one unit, under one cap for each bed, and what stops it. */
+export function AshPage() {
   const books = useBooks();
   const [bedId, setBedId] = useState(books.beds[0]?.id ?? '');
   const [date, setDate] = useState(books.today);

@@ -19,7 +19,6 @@ import {
   INGREDIENT_WORDS,
 } from '../../../words/brew-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import '../../ui/stock/stock.css';
@@ -29,12 +28,6 @@ type BrewChange = Extract<JournalChange, { kind: 'brew' }>;
 
 /** Small brews: scaled, dated, checked, and what they bring to the books. */
 export function BrewsPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenBrews key={books.garden.id} />;
-}
-
-function OpenBrews() {
   const books = useBooks();
   const [id, setId] = useState<BrewId>('compostTea');
   const [typed, setTyped] = useState('10');

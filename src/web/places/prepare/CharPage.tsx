@@ -21,7 +21,6 @@ import {
   VERDICT_WORDS,
 } from '../../../words/char-words.ts';
 import { burnsQuery, questionAboutStock } from '../../worker/questions.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import { BurnBand } from './BurnBand.tsx';
 import type { BurnRecord } from './burn-form.ts';
@@ -31,20 +30,14 @@ import { CrushBand } from './CrushBand.tsx';
 import '../../ui/stock/stock.css';
 import './prepare.css';
 
-/** Burn, quench, crush, charge: from wood to char a bed can do with. */
-export function CharPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <CharYard key={books.garden.id} />;
-}
-
 type Open =
   | { readonly what: 'burn'; readonly burn: BurnRecord | null }
   | { readonly what: 'crush' | 'charge'; readonly lotId: string };
 
 const MIN_CHAR_KG = 0.1;
 
-function CharYard() {
+/** Burn, quench, crush, charge: from wood to char a bed can do with. */
+export function CharPage() {
   const books = useBooks();
   const [open, setOpen] = useState<Open | null>(null);
   const today = dayOf(books.today);

@@ -17,19 +17,11 @@ import {
   treatmentWords,
 } from '../../../words/stock-words.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import type { Act } from '../../ui/stock/act-form.ts';
 import { LotActs } from '../../ui/stock/LotActs.tsx';
 import { useStock } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
-
-/** Compost heaps with their log, chips being seasoned, leaves becoming mould. */
-export function HeapsPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenHeaps key={books.garden.id} />;
-}
 
 interface Heap {
   readonly lot: LotRecord;
@@ -37,7 +29,8 @@ interface Heap {
   readonly log: HeapLog;
 }
 
-function OpenHeaps() {
+/** Compost heaps with their log, chips being seasoned, leaves becoming mould. */
+export function HeapsPage() {
   const books = useBooks();
   const today = dayOf(books.today);
   const { lots } = useStock(books);

@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { blend, bucketRatio } from '../../../core/yard/index.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useStock } from '../../ui/stock/use-stock.ts';
 import { Aims, BenchRows } from './BenchRows.tsx';
 import { BucketShares } from './BucketShares.tsx';
@@ -14,13 +13,6 @@ import { Recipes } from './Recipes.tsx';
 import { SolvePanel } from './SolvePanel.tsx';
 import '../../ui/stock/stock.css';
 import './prepare.css';
-
-/** Buckets, barrows and kilograms put together, and what they truly come to. */
-export function MixPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <Bench key={books.garden.id} />;
-}
 
 const blankForm = (measures: Measures): BenchForm => ({
   rows: [
@@ -34,7 +26,8 @@ const blankForm = (measures: Measures): BenchForm => ({
   ...aimsOf('hotCompost'),
 });
 
-function Bench() {
+/** Buckets, barrows and kilograms put together, and what they truly come to. */
+export function MixPage() {
   const books = useBooks();
   const measures = measuresOf(books.garden);
   const [form, setForm] = useState(() => blankForm(measures));

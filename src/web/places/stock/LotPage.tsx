@@ -21,7 +21,6 @@ import {
 } from '../../../words/stock-words.ts';
 import { COLORS } from '../../theme/tokens.ts';
 import type { LotAnswer, StockedLot } from '../../worker/stock-answers.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { LotAccount } from './LotAccount.tsx';
 import { LotActs } from '../../ui/stock/LotActs.tsx';
@@ -30,9 +29,8 @@ import '../../ui/stock/stock.css';
 
 /** One lot: what it is, how it has moved and will, and its account. */
 export function LotPage() {
-  const books = useGardenBooks();
+  const books = useBooks();
   const { lotId = '' } = useParams();
-  if (!books) return <p className="page soft">Opening the books …</p>;
   const lot = books.lots.find(({ id }) => id === lotId);
   if (!lot) {
     return (

@@ -24,7 +24,6 @@ import {
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { shareQuery } from '../../worker/questions.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { FixShare } from './FixShare.tsx';
 import { PlanShares, ShareCautions, shareDate } from './PlanShares.tsx';
 import '../../theme/figures-table.css';
@@ -34,8 +33,7 @@ const FIRST_AIM_PCT = '6';
 
 /** Who gets what of the stock, and why. */
 export function SharePage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
+  const books = useBooks();
   if (books.beds.length === 0 || books.lots.length === 0) {
     return (
       <div className="page">
@@ -55,7 +53,7 @@ export function SharePage() {
       </div>
     );
   }
-  return <OpenShares key={books.garden.id} />;
+  return <OpenShares />;
 }
 
 function OpenShares() {

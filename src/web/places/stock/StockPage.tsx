@@ -15,7 +15,6 @@ import {
   readyWords,
 } from '../../../words/stock-words.ts';
 import { Yard } from '../../drawing/yard.tsx';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 
@@ -23,12 +22,6 @@ const ReceiveBand = lazy(async () => ({ default: (await import('./ReceiveBand.ts
 
 /** What lies in the yard, how it ages, and what is promised of it. */
 export function StockPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenStock key={books.garden.id} />;
-}
-
-function OpenStock() {
   const books = useBooks();
   const [isReceiving, setReceiving] = useState(false);
   const navigate = useNavigate();

@@ -4,19 +4,12 @@ import { useState } from 'react';
 import type { TrialRecord } from '../../../records/journal.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { TRIAL_PLACE_WORDS } from '../../../words/trial-words.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { NewTrial } from './NewTrial.tsx';
 import { TrialSheet } from './TrialSheet.tsx';
 import './trials.css';
 
 /** Treatments side by side, placed by chance, measured plot by plot, and what can be told from it. */
 export function TrialsPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
-  return <OpenTrials key={books.garden.id} />;
-}
-
-function OpenTrials() {
   const books = useBooks();
   const trials = books.journal.filter((one): one is TrialRecord => one.kind === 'trial').toReversed();
   const [isNew, setNew] = useState(false);

@@ -11,7 +11,6 @@ import { measuresOf } from '../../../words/measures.ts';
 import { BED_KIND_WORDS } from '../../../words/words.ts';
 import { questionAbout, yearQuery } from '../../worker/questions.ts';
 import { observationsOf } from '../../ui/log/observations-of.ts';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { Choices } from './Choices.tsx';
 import { CloseYear } from './CloseYear.tsx';
 import { LiftBand } from './LiftBand.tsx';
@@ -21,8 +20,7 @@ import './year.css';
 
 /** A bed's year on one sheet: what went in, what the books say, what was expected and what was found; and what next. */
 export function YearPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
+  const books = useBooks();
   if (books.beds.length === 0) {
     return (
       <div className="page">
@@ -37,7 +35,7 @@ export function YearPage() {
       </div>
     );
   }
-  return <OpenYear key={books.garden.id} />;
+  return <OpenYear />;
 }
 
 /** Years in which something stands in the book of a bed, newest first. */

@@ -9,7 +9,6 @@ import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { LeaveGuard } from '../../app/LeaveGuard.tsx';
-import { useGardenBooks } from '../../app/use-garden-books.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { AdoptBand } from './AdoptBand.tsx';
@@ -35,8 +34,7 @@ const FIRST_YEARS = 10;
 
 /** What beds come to over the years under one habit or another. */
 export function YearsPage() {
-  const books = useGardenBooks();
-  if (!books) return <p className="page soft">Opening the books …</p>;
+  const books = useBooks();
   if (books.beds.length === 0) {
     return (
       <div className="page">
@@ -51,7 +49,7 @@ export function YearsPage() {
       </div>
     );
   }
-  return <OpenYears key={books.garden.id} />;
+  return <OpenYears />;
 }
 
 /** What is shown, as the address says it. */

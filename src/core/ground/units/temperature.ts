@@ -1,0 +1,8 @@
+/** Exact by definition of the Fahrenheit scale: water freezes at 32, and 1.8 of its degrees are one of Celsius. */
+const FREEZING_F = 32;
+const FAHRENHEIT_PER_CELSIUS = 1.8;
+
+export const fahrenheitFromCelsius = (celsius: number): number =>
+  celsius * FAHRENHEIT_PER_CELSIUS + FREEZING_F;
+export const celsiusFromFahrenheit = (fahrenheit: number): number =>
+  (fahrenheit - FREEZING_F) / FAHRENHEIT_PER_CELSIUS;

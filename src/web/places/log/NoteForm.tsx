@@ -1,0 +1,41 @@
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+
+/** Words, a photo, or both. */
+export function NoteForm({ onSee }: { onSee: (note: string, photo: Blob | null) => void }) {
+  const [note, setNote] = useState('');
+  const [photo, setPhoto] = useState<File | null>(null);
+  const isEmpty = note.trim() === '' && photo === null;
+  return (
+    <form
+      className="log-panel"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!isEmpty) onSee(note.trim(), photo);
+      }}
+    >
+      <Input.TextArea
+        aria-label="Note"
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        maxLength={2000}
+        autoSize={{ minRows: 2 }}
+        placeholder="What you saw"
+      />
+      <div className="band-fields note-foot">
+        <label className="photo-input">
+          <input
+            type="file"
+            accept="image/*"
+            onChange={(event) => setPhoto(event.target.files?.[0] ?? null)}
+          />
+          {photo ? photo.name : 'Add a photo'}
+        </label>
+        <Button type="primary" htmlType="submit" disabled={isEmpty}>
+          Write it down
+        </Button>
+      </div>
+      <p className="soft hint">Where and when a photo was taken is removed from it before it is kept.</p>
+    </form>
+  );
+}
