@@ -10,7 +10,9 @@ import { cleanPhoto } from '../photos/clean-photo.ts';
 import { invalid, ProblemError } from '../problems.ts';
 import type { ImportWrite } from '../stores.ts';
 import { asCopy } from './as-copy.ts';
-import { differing, importRows, type ReadRow } from './write-import.ts';
+import { differing } from './differing.ts';
+import type { ReadRow } from './rows.ts';
+import { importRows } from './write-import.ts';
 
 const PHOTOS = gardenFile.pick({ photos: true });
 

@@ -7,7 +7,9 @@ import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
 import { gardenFileOf } from '../imports/exported-garden.ts';
 import { importGarden } from '../imports/import-garden.ts';
-import { importRows, undoImport, type ReadRow } from '../imports/write-import.ts';
+import type { ReadRow } from '../imports/rows.ts';
+import { undoImport } from '../imports/undo-import.ts';
+import { importRows } from '../imports/write-import.ts';
 import { found } from '../answers.ts';
 import { body, query } from './validated.ts';
 

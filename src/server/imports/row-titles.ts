@@ -1,0 +1,29 @@
+import type { CollectionName } from '../../records/collections.ts';
+import type { ImportRow } from '../../contract/imports.ts';
+import { recordTitle } from '../../words/record-titles.ts';
+import { storeOf, type Garden, type JudgedRow, type ReadRow } from './rows.ts';
+
+/** Rows by what a gardener calls their records, the other lists of the import being known. */
+export function titled(
+  { stores, gardenId }: Garden,
+  rows: readonly ReadRow[],
+  judged: readonly JudgedRow[],
+): ImportRow[] {
+  const of = (collection: CollectionName) =>
+    rows
+      .filter((row) => row.collection === collection)
+      .map(({ record }) => record as { id: string; name: string });
+  const names = {
+    beds: [...of('beds'), ...stores.beds.listOf(gardenId)],
+    lots: [...of('lots'), ...stores.lots.listOf(gardenId)],
+    materials: [...of('materials'), ...stores.materials.listOf(gardenId)],
+  };
+  return judged.map((row) => {
+    const { collection, id, index } = row;
+    const own = rows.find((one) => one.collection === collection && one.index === index)?.record;
+    const isKept = collection !== 'garden' && collection !== 'photos';
+    const record = own ?? (isKept ? storeOf(stores, collection).look(id)?.record : undefined);
+    const title = recordTitle(collection, id, { ...names, [collection]: record ? [{ ...record, id }] : [] });
+    return { ...row, title };
+  });
+}
