@@ -5,6 +5,10 @@ export default defineConfig({
     include: ['src/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
     globalSetup: ['tests/build-server.mjs'],
     exclude: ['node_modules/**', 'tests/e2e/**', 'tests/architecture/planted/**'],
+    // Files share what they import, which is most of their time; none changes anything that outlives it.
+    isolate: false,
+    // Not one fewer than the machine has: some tests wait for servers.
+    maxWorkers: '100%',
     testTimeout: 60_000,
     // A server of its own may take its time to start on a busy machine; its helper gives up after half a minute.
     hookTimeout: 60_000,

@@ -58,8 +58,10 @@ export const readOnlyUnlessSound =
 /** What is too large is still taken off the line up to here: a sender who is cut off never reads why. */
 const MOST_DISCARDED_BYTES = 2 * LARGEST_FILE_BYTES;
 
-/** Reads a body and keeps nothing of it; false when it is cut off. */
+/** Reads a body and keeps nothing of it; false when it is cut off, or when others hold the reading of it. */
 async function discarded(body: ReadableStream<Uint8Array> | null): Promise<boolean> {
+  // A body sent in chunks, without its length, was begun to be read to measure it.
+  if (body?.locked) return false;
   const reader = body?.getReader();
   let bytes = 0;
   while (reader) {

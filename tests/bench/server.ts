@@ -140,7 +140,7 @@ const entry = () => ({
   note: '',
   waterMm: 5,
 });
-const writeOne = () => askAt(server.address, 'POST', `/api/beds/${aBed()}/entries`, entry());
+const writeOne = () => askAt(server, 'POST', `/api/beds/${aBed()}/entries`, entry());
 
 try {
   await route('the gardens', 'GET', () => '/api/gardens');
@@ -161,7 +161,7 @@ try {
   });
   const mark = async () => {
     const { body } = await askAt<BooksChange>(
-      server.address,
+      server,
       'GET',
       '/api/gardens/garden/changes?since=0&epoch=none',
     );
@@ -259,7 +259,7 @@ try {
   for (let lot = 0; lot < LOTS; lot++) {
     const common = { form: 'pile', keeping: 'open', isTurned: false, isHot: false, note: '' };
     const kept = { id: `lot-${lot}`, name: `Pile ${lot}`, ...common };
-    await askAt(server.address, 'POST', '/api/gardens/garden/stock', arrival(lot, [kept]));
+    await askAt(server, 'POST', '/api/gardens/garden/stock', arrival(lot, [kept]));
   }
   await route(`an arrival in a stock of ${LOTS} piles`, 'POST', () => '/api/gardens/garden/stock', {
     body: () => arrival(count % LOTS, []),

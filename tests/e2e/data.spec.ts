@@ -153,6 +153,7 @@ test('a backup is made, looked into and restored', async ({ page, request }) => 
   await page.goto(demo.address + DATA);
   const backups = page.getByRole('region', { name: 'Backups' });
   await backups.getByRole('button', { name: 'Make one now' }).click();
+  await expect(backups.getByRole('button', { name: 'Look inside' }).first()).toBeVisible();
   const { gardens } = (await (await request.get(`${demo.address}/api/gardens`)).json()) as {
     gardens: (object & { id: string; version: number })[];
   };

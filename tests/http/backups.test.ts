@@ -26,14 +26,13 @@ interface Backups {
   readonly state: BooksState;
   readonly backups: readonly BackupEntry[];
 }
-const listAt = async (server: RunningServer) =>
-  (await askAt<Backups>(server.address, 'GET', '/api/backups')).body;
+const listAt = async (server: RunningServer) => (await askAt<Backups>(server, 'GET', '/api/backups')).body;
 const namesAt = async (server: RunningServer) =>
-  (await askAt<{ gardens: { name: string }[] }>(server.address, 'GET', '/api/gardens')).body.gardens.map(
+  (await askAt<{ gardens: { name: string }[] }>(server, 'GET', '/api/gardens')).body.gardens.map(
     ({ name }) => name,
   );
 const make = (server: RunningServer, id: string) =>
-  askAt<Problem>(server.address, 'POST', '/api/gardens', { ...GARDEN, id, name: `Garden ${id}` });
+  askAt<Problem>(server, 'POST', '/api/gardens', { ...GARDEN, id, name: `Garden ${id}` });
 
 /** Spoils the middle of a file, where its records are. */
 function spoil(file: string): void {
@@ -47,24 +46,20 @@ describe('backups', () => {
     const server = await startServer(join(folder, 'a.sqlite'), []);
     try {
       await make(server, 'first');
-      const made = await askAt<BackupEntry>(server.address, 'POST', '/api/backups');
+      const made = await askAt<BackupEntry>(server, 'POST', '/api/backups');
       expect(made.status).toBe(201);
       await make(server, 'second');
       expect(await namesAt(server)).toEqual(['Garden first', 'Garden second']);
 
-      const check = await askAt<BackupCheck>(server.address, 'GET', `/api/backups/${made.body.name}`);
+      const check = await askAt<BackupCheck>(server, 'GET', `/api/backups/${made.body.name}`);
       expect(check.body).toMatchObject({ gardens: ['Garden first'], beds: 0, entries: 0 });
-      const restored = await askAt<BackupCheck>(
-        server.address,
-        'POST',
-        `/api/backups/${made.body.name}/restore`,
-      );
+      const restored = await askAt<BackupCheck>(server, 'POST', `/api/backups/${made.body.name}/restore`);
       expect(restored.status).toBe(200);
       expect(await namesAt(server)).toEqual(['Garden first']);
       expect((await make(server, 'third')).status).toBe(201);
 
       const [newest] = (await listAt(server)).backups;
-      const back = await askAt<BackupCheck>(server.address, 'GET', `/api/backups/${newest.name}`);
+      const back = await askAt<BackupCheck>(server, 'GET', `/api/backups/${newest.name}`);
       expect(back.body.gardens).toEqual(['Garden first', 'Garden second']);
     } finally {
       await server.stop();
@@ -76,20 +71,18 @@ describe('backups', () => {
     const server = await startServer(file);
     try {
       await make(server, 'kept');
-      const { name } = (await askAt<BackupEntry>(server.address, 'POST', '/api/backups')).body;
+      const { name } = (await askAt<BackupEntry>(server, 'POST', '/api/backups')).body;
       spoil(join(`${file}-backups`, name));
       writeFileSync(join(`${file}-backups`, '2026-01-01_000000-00.sqlite'), 'not a database at all');
       for (const backup of [name, '2026-01-01_000000-00.sqlite']) {
-        const refused = await askAt<Problem>(server.address, 'POST', `/api/backups/${backup}/restore`);
+        const refused = await askAt<Problem>(server, 'POST', `/api/backups/${backup}/restore`);
         expect([refused.status, refused.body.detail]).toEqual([
           422,
           expect.stringMatching(/cannot be restored.*Nothing was changed/),
         ]);
       }
-      expect((await askAt(server.address, 'GET', '/api/backups/2026-01-01_000001-00.sqlite')).status).toBe(
-        404,
-      );
-      expect((await askAt(server.address, 'POST', '/api/backups/a.sqlite/restore')).status).toBe(404);
+      expect((await askAt(server, 'GET', '/api/backups/2026-01-01_000001-00.sqlite')).status).toBe(404);
+      expect((await askAt(server, 'POST', '/api/backups/a.sqlite/restore')).status).toBe(404);
       expect(await namesAt(server)).toEqual(['Garden kept']);
     } finally {
       await server.stop();
@@ -115,7 +108,7 @@ describe('a file that is damaged', () => {
   it('is opened to be read only, says so, lets what can be read be saved, and is replaced by a backup', async () => {
     const file = join(folder, 'damaged.sqlite');
     const first = await startServer(file, ['--demo']);
-    const made = (await askAt<BackupEntry>(first.address, 'POST', '/api/backups')).body;
+    const made = (await askAt<BackupEntry>(first, 'POST', '/api/backups')).body;
     await first.stop();
     const db = new Database(file);
     // The index of a table no longer agrees with it: every record can be read, and no write can be trusted.
@@ -129,9 +122,7 @@ describe('a file that is damaged', () => {
     const server = await startServer(file);
     try {
       expect((await listAt(server)).state.kind).toBe('damaged');
-      expect((await askAt<{ status: string }>(server.address, 'GET', '/api/health')).body.status).toBe(
-        'damaged',
-      );
+      expect((await askAt<{ status: string }>(server, 'GET', '/api/health')).body.status).toBe('damaged');
       const refused = await make(server, 'more');
       expect([refused.status, refused.body.detail]).toEqual([
         503,
@@ -141,7 +132,7 @@ describe('a file that is damaged', () => {
       expect(saved.status).toBe(200);
       expect(((await saved.json()) as GardenFile).beds).toHaveLength(8);
 
-      const restored = await askAt<BackupCheck>(server.address, 'POST', `/api/backups/${made.name}/restore`);
+      const restored = await askAt<BackupCheck>(server, 'POST', `/api/backups/${made.name}/restore`);
       expect(restored.status).toBe(200);
       expect((await listAt(server)).state).toEqual({ kind: 'sound', reason: null });
       expect((await make(server, 'more')).status).toBe(201);
@@ -196,7 +187,7 @@ describe('every version of the database there has been', () => {
 
       const server = await startServer(file);
       try {
-        const { body, status } = await askAt<GardenBooks>(server.address, 'GET', '/api/gardens/g/books');
+        const { body, status } = await askAt<GardenBooks>(server, 'GET', '/api/gardens/g/books');
         expect(status).toBe(200);
         expect(body.entries).toMatchObject([{ id: 'e', note: 'as it was', massFreshKg: 20 }]);
         expect(body.plantings).toMatchObject([
@@ -204,7 +195,7 @@ describe('every version of the database there has been', () => {
         ]);
         expect(body.beds).toMatchObject([{ id: 'b', outline: null, learnsFromLog: true }]);
         const note = { type: 'feed', state: 'laid', date: '2026-04-01', note: '', nitrogenG: 12 };
-        expect((await askAt(server.address, 'POST', '/api/beds/b/entries', note)).status).toBe(201);
+        expect((await askAt(server, 'POST', '/api/beds/b/entries', note)).status).toBe(201);
       } finally {
         await server.stop();
       }
@@ -228,7 +219,7 @@ describe('a disk that takes nothing more', () => {
     try {
       for (let i = 0; i < 400 && !refused; i++) {
         const place = 'x'.repeat(1900);
-        const answer = await askAt<Problem>(full.address, 'POST', '/api/gardens', {
+        const answer = await askAt<Problem>(full, 'POST', '/api/gardens', {
           ...GARDEN,
           id: `g${i}`,
           name: `Garden ${i}`,

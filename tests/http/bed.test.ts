@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 interface Kept {
   readonly id: string;
@@ -16,8 +16,8 @@ interface Body {
 }
 
 const folder = newFolder();
-let server: RunningServer;
-const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server.address, method, path, json);
+let server: Answering;
+const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server, method, path, json);
 const books = async () => (await ask('GET', '/api/gardens/garden/books')).body;
 const kept = async () => (await books()).entries.map(({ id, amount, version }) => [id, amount, version]);
 
@@ -41,7 +41,7 @@ const plantingDraft = (change: Parameters<typeof plantingOf>[0]) => {
 };
 
 beforeAll(async () => {
-  server = await startServer(join(folder, 'books.sqlite'));
+  server = openBooks(join(folder, 'books.sqlite'));
   await ask('POST', '/api/gardens', GARDEN);
   await ask('POST', '/api/gardens/garden/beds', draftOf(bedOf()));
 });

@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { afterPowerCut, askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 /** Every field that some answer has and some test looks at. */
 interface Body {
@@ -19,9 +19,9 @@ interface Body {
 }
 
 const folder = newFolder();
-let server: RunningServer;
+let server: Answering;
 const ask = (method: string, path: string, json?: unknown, headers?: Record<string, string>) =>
-  askAt<Body>(server.address, method, path, json, headers);
+  askAt<Body>(server, method, path, json, headers);
 
 const garden = GARDEN;
 const { version, createdAt, updatedAt, gardenId, ...bed } = bedOf({ isWatered: false });
@@ -49,7 +49,7 @@ const planting = {
 const entriesNow = async () => (await ask('GET', '/api/gardens/garden/books')).body.entries;
 
 beforeAll(async () => {
-  server = await startServer(join(folder, 'books.sqlite'));
+  server = openBooks(join(folder, 'books.sqlite'));
   expect((await ask('POST', '/api/gardens', garden)).status).toBe(201);
   expect((await ask('POST', '/api/gardens/garden/beds', bed)).status).toBe(201);
 });
@@ -236,8 +236,7 @@ describe('bad input', () => {
 describe('the file', () => {
   it('holds what was acknowledged after a power cut', async () => {
     await ask('POST', '/api/beds/bed/entries', { ...layer, id: 'kept' });
-    await server.kill();
-    server = await startServer(server.file);
+    server = await afterPowerCut(server);
     expect((await entriesNow()).map(({ id }) => id)).toContain('kept');
   });
 });

@@ -6,15 +6,15 @@ import {
   type BooksMark,
 } from '../../src/contract/changes.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 const GARDEN = 'ternhollow';
 
 describe('changes instead of whole gardens', () => {
   const folder = newFolder();
-  let server: RunningServer;
-  beforeAll(async () => {
-    server = await startServer(`${folder}/books.sqlite`, ['--demo']);
+  let server: Answering;
+  beforeAll(() => {
+    server = openBooks(`${folder}/books.sqlite`, ['--demo']);
   });
   afterAll(async () => {
     await server.stop();
@@ -22,20 +22,15 @@ describe('changes instead of whole gardens', () => {
   });
 
   const readWhole = async (): Promise<{ books: GardenBooks; mark: BooksMark }> => {
-    const response = await fetch(`${server.address}/api/gardens/${GARDEN}/books`);
+    const response = await server.request(`/api/gardens/${GARDEN}/books`);
     const [epoch, number] = response.headers.get('etag')!.replaceAll('"', '').split(' ');
     return { books: (await response.json()) as GardenBooks, mark: { epoch, number: Number(number) } };
   };
   const changesAfter = async ({ epoch, number }: BooksMark): Promise<BooksChange> =>
-    (
-      await askAt<BooksChange>(
-        server.address,
-        'GET',
-        `/api/gardens/${GARDEN}/changes?since=${number}&epoch=${epoch}`,
-      )
-    ).body;
+    (await askAt<BooksChange>(server, 'GET', `/api/gardens/${GARDEN}/changes?since=${number}&epoch=${epoch}`))
+      .body;
   const send = (method: string, path: string, body: unknown, mark?: BooksMark) =>
-    fetch(`${server.address}${path}`, {
+    server.request(path, {
       method,
       headers: {
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
@@ -106,10 +101,8 @@ describe('changes instead of whole gardens', () => {
     const { mark } = await readWhole();
     expect(await changesAfter({ ...mark, epoch: 'before' })).toEqual({ mark, isWhole: true });
     expect(await changesAfter({ ...mark, number: mark.number + 1 })).toEqual({ mark, isWhole: true });
-    const bad = await askAt(server.address, 'GET', `/api/gardens/${GARDEN}/changes?since=-1&epoch=x`);
+    const bad = await askAt(server, 'GET', `/api/gardens/${GARDEN}/changes?since=-1&epoch=x`);
     expect(bad.status).toBe(422);
-    expect((await askAt(server.address, 'GET', '/api/gardens/none/changes?since=0&epoch=x')).status).toBe(
-      404,
-    );
+    expect((await askAt(server, 'GET', '/api/gardens/none/changes?since=0&epoch=x')).status).toBe(404);
   });
 });

@@ -4,44 +4,44 @@ import type { ImportEntry, ImportReport } from '../../src/contract/imports.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { phoneJpeg } from '../fixtures/photos.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 const GARDEN = 'ternhollow';
 
-const textAt = async (address: string, gardenId = GARDEN): Promise<string> => {
-  const response = await fetch(`${address}/api/gardens/${gardenId}/garden.json`);
+const textAt = async (books: Answering, gardenId = GARDEN): Promise<string> => {
+  const response = await books.request(`/api/gardens/${gardenId}/garden.json`);
   expect(response.status).toBe(200);
   return response.text();
 };
 
 describe('a garden as a file', () => {
   const folder = newFolder();
-  let demo: RunningServer;
-  let empty: RunningServer;
+  let demo: Answering;
+  let empty: Answering;
   let text: string;
 
   beforeAll(async () => {
-    demo = await startServer(`${folder}/demo.sqlite`, ['--demo']);
-    empty = await startServer(`${folder}/empty.sqlite`);
-    const picture = await fetch(`${demo.address}/api/gardens/${GARDEN}/photos/leaf-1`, {
+    demo = openBooks(`${folder}/demo.sqlite`, ['--demo']);
+    empty = openBooks(`${folder}/empty.sqlite`);
+    const picture = await demo.request(`/api/gardens/${GARDEN}/photos/leaf-1`, {
       method: 'PUT',
       body: phoneJpeg(),
       headers: { 'Content-Type': 'image/jpeg' },
     });
     expect(picture.status).toBe(201);
-    text = await textAt(demo.address);
+    text = await textAt(demo);
   });
   afterAll(async () => {
     await Promise.all([demo.stop(), empty.stop()]);
     removeFolder(folder);
   });
 
-  const read = (address: string, file: unknown, query = '') =>
-    askAt<ImportReport & Problem>(address, 'POST', `/api/imports${query}`, file);
+  const read = (books: Answering, file: unknown, query = '') =>
+    askAt<ImportReport & Problem>(books, 'POST', `/api/imports${query}`, file);
 
   it('holds everything that was written down', async () => {
     const file = gardenFile.parse(JSON.parse(text));
-    const { body: books } = await askAt<GardenBooks>(demo.address, 'GET', `/api/gardens/${GARDEN}/books`);
+    const { body: books } = await askAt<GardenBooks>(demo, 'GET', `/api/gardens/${GARDEN}/books`);
     expect(file.entries).toHaveLength(books.entries.length);
     expect(file.journal).toHaveLength(books.journal.length);
     expect(file.movements).toHaveLength(books.movements.length);
@@ -50,33 +50,31 @@ describe('a garden as a file', () => {
   });
 
   it('comes out of another database byte for byte as it went in, and the books there are the same', async () => {
-    const tried = await read(empty.address, text, '?dryRun=true');
+    const tried = await read(empty, text, '?dryRun=true');
     expect(tried.body.counts.rejected).toBe(0);
     expect(tried.body.isWritten).toBe(false);
-    expect((await askAt<{ gardens: unknown[] }>(empty.address, 'GET', '/api/gardens')).body.gardens).toEqual(
-      [],
-    );
+    expect((await askAt<{ gardens: unknown[] }>(empty, 'GET', '/api/gardens')).body.gardens).toEqual([]);
 
-    const { status, body } = await read(empty.address, text);
+    const { status, body } = await read(empty, text);
     expect(status).toBe(200);
     expect(body).toMatchObject({
       isWritten: true,
       gardenName: 'Ternhollow',
       counts: { changed: 0, rejected: 0 },
     });
-    expect(await textAt(empty.address)).toBe(text);
+    expect(await textAt(empty)).toBe(text);
 
-    const again = await read(empty.address, text);
+    const again = await read(empty, text);
     expect(again.body.counts).toMatchObject({ added: 0, changed: 0, rejected: 0 });
     expect(again.body.importId).toBeNull();
-    expect(await textAt(empty.address)).toBe(text);
+    expect(await textAt(empty)).toBe(text);
   });
 
   it('changes what the file has otherwise, says which field, and takes it back', async () => {
     const file = JSON.parse(text) as GardenFile;
     const bed = file.beds[0];
     file.beds[0] = { ...bed, areaM2: bed.areaM2 + 1, note: 'measured anew' };
-    const { body } = await read(empty.address, file);
+    const { body } = await read(empty, file);
     expect(body.counts.changed).toBe(1);
     expect(body.rows).toEqual([
       {
@@ -89,51 +87,45 @@ describe('a garden as a file', () => {
         reasons: [],
       },
     ]);
-    expect(await textAt(empty.address)).not.toBe(text);
+    expect(await textAt(empty)).not.toBe(text);
 
-    const list = await askAt<{ imports: ImportEntry[] }>(
-      empty.address,
-      'GET',
-      `/api/gardens/${GARDEN}/imports`,
-    );
+    const list = await askAt<{ imports: ImportEntry[] }>(empty, 'GET', `/api/gardens/${GARDEN}/imports`);
     expect(list.body.imports[0]).toMatchObject({ id: body.importId, undoneAt: null });
-    const undone = await askAt(empty.address, 'POST', `/api/imports/${body.importId}/undo`);
+    const undone = await askAt(empty, 'POST', `/api/imports/${body.importId}/undo`);
     expect(undone.status).toBe(200);
-    expect(await textAt(empty.address)).toBe(text);
-    expect((await askAt<Problem>(empty.address, 'POST', `/api/imports/${body.importId}/undo`)).status).toBe(
-      409,
-    );
+    expect(await textAt(empty)).toBe(text);
+    expect((await askAt<Problem>(empty, 'POST', `/api/imports/${body.importId}/undo`)).status).toBe(409);
   });
 
   it('will not take back what was changed since', async () => {
     const file = JSON.parse(text) as GardenFile;
     const recipe = { ...file.recipes[0], note: 'out of a file' };
-    const { body } = await read(empty.address, { ...file, recipes: [recipe, ...file.recipes.slice(1)] });
-    await read(empty.address, {
+    const { body } = await read(empty, { ...file, recipes: [recipe, ...file.recipes.slice(1)] });
+    await read(empty, {
       ...file,
       recipes: [{ ...recipe, note: 'and later' }, ...file.recipes.slice(1)],
     });
-    const refused = await askAt<Problem>(empty.address, 'POST', `/api/imports/${body.importId}/undo`);
+    const refused = await askAt<Problem>(empty, 'POST', `/api/imports/${body.importId}/undo`);
     expect(refused.status).toBe(409);
     expect(refused.body.detail).toMatch(/changed since/);
-    await read(empty.address, text);
-    expect(await textAt(empty.address)).toBe(text);
+    await read(empty, text);
+    expect(await textAt(empty)).toBe(text);
   });
 
   it('is taken in as a copy with ids of its own, once more the same books', async () => {
-    const { body } = await read(empty.address, text, '?copy=true');
+    const { body } = await read(empty, text, '?copy=true');
     expect(body).toMatchObject({ isWritten: true, counts: { rejected: 0 } });
     expect(body.gardenId).not.toBe(GARDEN);
-    const copy = JSON.parse(await textAt(empty.address, body.gardenId)) as GardenFile;
+    const copy = JSON.parse(await textAt(empty, body.gardenId)) as GardenFile;
     const original = JSON.parse(text) as GardenFile;
     expect(copy.entries.map(({ date, type }) => [date, type])).toEqual(
       original.entries.map(({ date, type }) => [date, type]),
     );
     const ids = new Set(original.entries.map(({ id }) => id));
     expect(copy.entries.some(({ id }) => ids.has(id))).toBe(false);
-    const undone = await askAt(empty.address, 'POST', `/api/imports/${body.importId}/undo`);
+    const undone = await askAt(empty, 'POST', `/api/imports/${body.importId}/undo`);
     expect(undone.status).toBe(200);
-    expect(await textAt(empty.address)).toBe(text);
+    expect(await textAt(empty)).toBe(text);
   });
 
   it('says why a record cannot be, by its own name, even where the database refused it first', async () => {
@@ -142,7 +134,7 @@ describe('a garden as a file', () => {
     const plantings = file.plantings.map((one) =>
       one.id === planting.id ? { ...one, clearedOn: one.plantedOn } : one,
     );
-    const { body } = await read(empty.address, { ...file, plantings });
+    const { body } = await read(empty, { ...file, plantings });
     expect(body).toMatchObject({ isWritten: false, counts: { rejected: 1 } });
     const [row] = body.rows.filter(({ outcome }) => outcome === 'rejected');
     const bed = file.beds.find(({ id }) => id === planting.bedId)!;
@@ -155,7 +147,7 @@ describe('a garden as a file', () => {
         at: { collection: 'plantings', id: planting.id },
       },
     ]);
-    expect(await textAt(empty.address)).toBe(text);
+    expect(await textAt(empty)).toBe(text);
   });
 
   it('is refused whole, row by row and column by column, when anything in it cannot be', async () => {
@@ -168,7 +160,7 @@ describe('a garden as a file', () => {
       beds: file.beds.map((bed, i) => (i === 0 ? { ...bed, areaM2: -1 } : bed)),
       entries: entries.map((entry, i) => (i === lay ? { ...entry, amount: 'much' } : entry)),
     };
-    const { status, body } = await read(empty.address, spoilt);
+    const { status, body } = await read(empty, spoilt);
     expect(status).toBe(200);
     expect(body.isWritten).toBe(false);
     const reasons = body.rows.filter(({ outcome }) => outcome === 'rejected');
@@ -186,7 +178,7 @@ describe('a garden as a file', () => {
         }),
       ]),
     );
-    expect(await textAt(empty.address)).toBe(text);
+    expect(await textAt(empty)).toBe(text);
   });
 
   it('names the record the model would refuse', async () => {
@@ -195,7 +187,7 @@ describe('a garden as a file', () => {
     const entries = file.entries.map((entry, i) =>
       i === index ? { ...entry, materialId: 'moon-dust' } : entry,
     );
-    const { body } = await read(empty.address, { ...file, entries });
+    const { body } = await read(empty, { ...file, entries });
     expect(body.isWritten).toBe(false);
     expect(body.rows.filter(({ outcome }) => outcome === 'rejected')).toEqual([
       expect.objectContaining({
@@ -213,14 +205,14 @@ describe('a garden as a file', () => {
     ['[1, 2', /JSON/],
     [[], /no garden file/],
   ])('refuses what is no garden file of a version it knows: %j', async (file, sentence) => {
-    const { status, body } = await read(empty.address, file);
+    const { status, body } = await read(empty, file);
     expect(status).toBeGreaterThanOrEqual(400);
     expect(status).toBeLessThan(500);
     expect(body.detail).toMatch(sentence);
   });
 
   it('refuses a file that is nested to exhaust its reader', async () => {
-    const { status, body } = await read(empty.address, `${'['.repeat(100_000)}${']'.repeat(100_000)}`);
+    const { status, body } = await read(empty, `${'['.repeat(100_000)}${']'.repeat(100_000)}`);
     expect(status).toBe(400);
     expect(body.detail).toMatch(/nested deeper/);
   });

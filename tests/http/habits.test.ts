@@ -5,17 +5,17 @@ import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { COMPOST_ACT } from '../fixtures/years.ts';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 const folder = newFolder();
-let server: RunningServer;
+let server: Answering;
 const ask = <Body = Problem>(method: string, path: string, json?: unknown) =>
-  askAt<Body>(server.address, method, path, json);
+  askAt<Body>(server, method, path, json);
 const books = async () => (await ask<GardenBooks>('GET', '/api/gardens/garden/books')).body;
 const draftOf = ({ version, createdAt, updatedAt, gardenId, ...draft }: ReturnType<typeof bedOf>) => draft;
 
 beforeAll(async () => {
-  server = await startServer(join(folder, 'habits.sqlite'));
+  server = openBooks(join(folder, 'habits.sqlite'));
   await ask('POST', '/api/gardens', GARDEN);
   await ask('POST', '/api/gardens/garden/beds', draftOf(bedOf()));
   await ask('POST', '/api/gardens/garden/beds', draftOf(bedOf({ id: 'other', name: 'Other bed' })));

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { heapProbe } from '../../src/standins/heap-probe.ts';
 import { kitchenScale } from '../../src/standins/kitchen-scale.ts';
 import { endListening, listening } from './listening.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 interface Body {
   readonly massG: number;
@@ -14,15 +14,15 @@ interface Body {
 }
 
 const folder = newFolder();
-let server: RunningServer;
+let server: Answering;
 let scale: string;
 let probe: string;
-const ask = (path: string, at = server) => askAt<Body>(at.address, 'GET', `/api/instruments${path}`);
+const ask = (path: string, at = server) => askAt<Body>(at, 'GET', `/api/instruments${path}`);
 
 beforeAll(async () => {
   scale = await listening(kitchenScale(3));
   probe = await listening(heapProbe(3));
-  server = await startServer(join(folder, 'a.sqlite'), ['--scale', scale, '--probe', probe]);
+  server = openBooks(join(folder, 'a.sqlite'), ['--scale', scale, '--probe', probe]);
 });
 afterAll(async () => {
   await server.stop();
@@ -53,8 +53,8 @@ describe('a scale and a probe', () => {
       new Hono().get('/reading', (c) => c.json({ massG: 5, isStable: false })),
     );
     const absurd = await listening(new Hono().get('/reading', (c) => c.json({ temperatureC: 9000 })));
-    const odd = await startServer(join(folder, 'b.sqlite'), ['--scale', swinging, '--probe', absurd]);
-    const bare = await startServer(join(folder, 'c.sqlite'), ['--probe', 'http://127.0.0.1:9']);
+    const odd = openBooks(join(folder, 'b.sqlite'), ['--scale', swinging, '--probe', absurd]);
+    const bare = openBooks(join(folder, 'c.sqlite'), ['--probe', 'http://127.0.0.1:9']);
     try {
       const swing = await ask('/scale', odd);
       expect([swing.status, swing.body.detail]).toEqual([503, expect.stringMatching(/not come to rest/)]);

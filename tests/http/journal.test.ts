@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, MILD } from '../fixtures/books.ts';
 import { grayJpeg, phoneJpeg } from '../fixtures/photos.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { afterPowerCut, askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 interface Kept {
   readonly id: string;
@@ -27,8 +27,8 @@ const { temperatureC, rainMm, evapotranspirationMm } = MILD;
 const CLIMATE = { temperatureC, rainMm, evapotranspirationMm };
 
 const folder = newFolder();
-let server: RunningServer;
-const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server.address, method, path, json);
+let server: Answering;
+const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server, method, path, json);
 const post = (...records: object[]) => ask('POST', '/api/gardens/garden/journal', { records });
 const journal = async () => (await ask('GET', '/api/gardens/garden/books')).body.journal;
 
@@ -56,7 +56,7 @@ const lay = {
 };
 
 beforeAll(async () => {
-  server = await startServer(join(folder, 'own.sqlite'));
+  server = openBooks(join(folder, 'own.sqlite'));
   const { version, createdAt, updatedAt, gardenId, ...bed } = bedOf({ startedOn: '2025-03-01' });
   await ask('POST', '/api/gardens', { ...GARDEN, climate: CLIMATE });
   await ask('POST', '/api/gardens/garden/beds', bed);
@@ -223,19 +223,18 @@ describe('the journal', () => {
   });
   it('survives a power cut right after it was acknowledged', async () => {
     await post(seen('last words'.replace(' ', '-')));
-    await server.kill();
-    server = await startServer(server.file);
+    server = await afterPowerCut(server);
     expect((await journal()).some(({ id }) => id === 'last-words')).toBe(true);
   });
 });
 
 describe('photos', () => {
   const put = (id: string, body: BodyInit) =>
-    fetch(`${server.address}/api/gardens/garden/photos/${id}`, { method: 'PUT', body });
+    server.request(`/api/gardens/garden/photos/${id}`, { method: 'PUT', body });
   it('are kept beside the database, without where they were taken', async () => {
     expect((await put('pic', phoneJpeg())).status).toBe(201);
     expect((await put('pic', phoneJpeg())).status).toBe(200);
-    const answer = await fetch(`${server.address}/api/photos/pic`);
+    const answer = await server.request(`/api/photos/pic`);
     expect(answer.headers.get('content-type')).toBe('image/jpeg');
     const picture = Buffer.from(await answer.arrayBuffer());
     expect(await exifr.gps(picture)).toBeUndefined();
@@ -256,7 +255,7 @@ describe('photos', () => {
 
 describe('the calendar as a file', () => {
   const events = async (path: string) => {
-    const answer = await fetch(server.address + path);
+    const answer = await server.request(path);
     const text = await answer.text();
     expect([answer.status, answer.headers.get('content-type')]).toEqual([
       200,
@@ -292,9 +291,9 @@ describe('the calendar as a file', () => {
     const listed = (await ask('GET', '/api/gardens/garden/feeds')).body.feeds;
     expect(listed.find(({ id }) => id === feed.id)?.lastReadAt).toBeTruthy();
     expect(JSON.stringify(listed)).not.toContain(path.slice(8, 20));
-    expect((await fetch(`${server.address}/feeds/AAAA${path.slice(11)}`)).status).toBe(404);
+    expect((await server.request(`/feeds/AAAA${path.slice(11)}`)).status).toBe(404);
     expect((await ask('DELETE', `/api/feeds/${feed.id}`)).status).toBe(204);
-    expect((await fetch(server.address + path)).status).toBe(404);
+    expect((await server.request(path)).status).toBe(404);
     expect((await ask('DELETE', `/api/feeds/${feed.id}`)).status).toBe(404);
   });
   it('leaves out what was ticked off or put off, and brings it back on its day', async () => {

@@ -4,7 +4,7 @@ import { soilReports } from '../../src/core/bed/books/soil-report.ts';
 import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
 import { endListening, listening } from './listening.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 interface Seen {
   readonly id: string;
@@ -23,21 +23,21 @@ interface Body {
 }
 
 const folder = newFolder();
-const servers: RunningServer[] = [];
-const demoWith = async (name: string, extra: readonly string[]) => {
-  const server = await startServer(join(folder, `${name}.sqlite`), ['--demo', ...extra]);
+const servers: Answering[] = [];
+const demoWith = (name: string, extra: readonly string[]) => {
+  const server = openBooks(join(folder, `${name}.sqlite`), ['--demo', ...extra]);
   servers.push(server);
   return server;
 };
-const ask = (server: RunningServer, method: string, path: string) =>
-  askAt<Body>(server.address, method, `/api/instruments${path}`);
+const ask = (server: Answering, method: string, path: string) =>
+  askAt<Body>(server, method, `/api/instruments${path}`);
 const BED = '/laboratory/beds/demo-sawpit-corner/samples';
 
-let quick: RunningServer;
+let quick: Answering;
 let quickAt: string;
 beforeAll(async () => {
   quickAt = await listening(soilLaboratory(5, 0));
-  quick = await demoWith('quick', ['--laboratory', quickAt]);
+  quick = demoWith('quick', ['--laboratory', quickAt]);
 });
 afterAll(async () => {
   for (const server of servers) await server.stop();
@@ -71,7 +71,7 @@ describe('a soil laboratory', () => {
     });
   });
   it('takes its days, and says when it will be ready', async () => {
-    const slow = await demoWith('slow', ['--laboratory', await listening(soilLaboratory(5, 6))]);
+    const slow = demoWith('slow', ['--laboratory', await listening(soilLaboratory(5, 6))]);
     const sent = await ask(slow, 'POST', BED);
     expect(sent.body.readyOn).toBe('2026-05-20');
     const early = await ask(slow, 'GET', `/laboratory/samples/${sent.body.id}`);
@@ -81,9 +81,9 @@ describe('a soil laboratory', () => {
     ]);
   });
   it('that is silent, absurd or not there is answered in words', async () => {
-    const none = await demoWith('none', []);
+    const none = demoWith('none', []);
     expect((await ask(none, 'POST', BED)).body.detail).toContain('No soil laboratory is connected');
-    const silent = await demoWith('silent', ['--laboratory', 'http://127.0.0.1:9']);
+    const silent = demoWith('silent', ['--laboratory', 'http://127.0.0.1:9']);
     expect((await ask(silent, 'POST', BED)).status).toBe(502);
     expect((await ask(quick, 'GET', '/laboratory/samples/S9999')).status).toBe(502);
     expect((await ask(quick, 'GET', '/laboratory/samples/..%2F..%2Fx')).status).toBe(502);
@@ -94,7 +94,7 @@ describe('a soil laboratory', () => {
 describe('lifting a path into the stock', () => {
   const lift = (change: object = {}) =>
     askAt<{ lot: { id: string }; movement: { amount: number }; entries: unknown[]; detail: string }>(
-      quick.address,
+      quick,
       'POST',
       '/api/beds/demo-boathouse-path/lifts',
       {
@@ -122,14 +122,14 @@ describe('lifting a path into the stock', () => {
     };
     const seen = ({ id, version }: Seen) => ({ id, version });
     const takeBack = (change: object = {}) =>
-      askAt(quick.address, 'POST', '/api/gardens/ternhollow/stock/taken-back', {
+      askAt(quick, 'POST', '/api/gardens/ternhollow/stock/taken-back', {
         movements: [seen(lifted.movement)],
         lots: [seen(lifted.lot)],
         entries: lifted.entries.map(seen),
         ...change,
       });
     const there = async () => {
-      const { body } = await askAt<GardenBooks>(quick.address, 'GET', '/api/gardens/ternhollow/books');
+      const { body } = await askAt<GardenBooks>(quick, 'GET', '/api/gardens/ternhollow/books');
       return [body.lots, body.movements, body.entries].map((list) =>
         list.some(({ id }) => id.startsWith('back-')),
       );

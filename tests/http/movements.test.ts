@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { GARDEN } from '../fixtures/books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { afterPowerCut, askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 interface Kept {
   readonly id: string;
@@ -16,8 +16,8 @@ interface Body {
 
 const folder = newFolder();
 const file = join(folder, 'books.sqlite');
-let server: RunningServer;
-const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server.address, method, path, json);
+let server: Answering;
+const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server, method, path, json);
 
 const lot = (id: string) => ({
   id,
@@ -116,7 +116,7 @@ const MOVEMENTS = [
 ];
 
 beforeAll(async () => {
-  server = await startServer(file);
+  server = openBooks(file);
   await ask('POST', '/api/gardens', GARDEN);
 });
 afterAll(async () => {
@@ -130,8 +130,7 @@ describe('every type of stock posting', () => {
     const sent = await ask('POST', '/api/gardens/garden/stock', { lots, movements: MOVEMENTS });
     expect(sent.body.errors).toBeUndefined();
     expect(sent.status).toBe(201);
-    await server.kill();
-    server = await startServer(file);
+    server = await afterPowerCut(server);
     const { movements } = (await ask('GET', '/api/gardens/garden/books')).body;
     expect(movements.map(({ id }) => id)).toEqual(MOVEMENTS.map(({ id }) => id));
     MOVEMENTS.forEach((movement, i) => expect(movements[i]).toMatchObject(movement));

@@ -1,8 +1,10 @@
 import { spawn, type ChildProcess, type SpawnOptions } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { openBooksServer } from '../../src/server/books-server.ts';
+import { readOptions } from '../../src/server/options.ts';
 
 /** Tests and benchmarks run from the project's folder. */
 const PROJECT = process.cwd();
@@ -10,14 +12,50 @@ const PATIENCE_MS = 30_000;
 /** As the commands start it (scripts/serve.mjs). */
 const SERVER_FLAGS = ['--max-semi-space-size=4'];
 
-/** A server of its own: real process, real port, real file. */
-export interface RunningServer {
-  readonly address: string;
+/** What answers for books in a real file. */
+export interface Answering {
   readonly file: string;
+  /** Answers at a path of the books, as `fetch` does at an address. */
+  request(path: string, init?: RequestInit): Promise<Response>;
+  stop(): Promise<void>;
+}
+
+/** A server of its own: real process, real port. */
+export interface RunningServer extends Answering {
+  readonly address: string;
   readonly pid: number;
   /** Ends it as a power cut would. */
   kill(): Promise<void>;
-  stop(): Promise<void>;
+}
+
+const argsFor = (file: string, extra: readonly string[]): string[] => [
+  '--db',
+  file,
+  '--today',
+  '2026-05-14',
+  ...extra,
+];
+
+/** The books and all that answers for them in this process: where neither the line nor the process is the point. */
+export function openBooks(file: string, extra: readonly string[] = []): Answering {
+  const books = openBooksServer(readOptions(argsFor(file, extra)));
+  return {
+    file,
+    request: async (path, init = {}) => {
+      const headers = new Headers(init.headers);
+      headers.set('host', '127.0.0.1');
+      return books.app.request(path, { ...init, headers });
+    },
+    stop: () => Promise.resolve(books.close()),
+  };
+}
+
+/** The books as a power cut leaves them: the files as they lie at this moment, opened anew. */
+export async function afterPowerCut(books: Answering): Promise<Answering> {
+  const left = `${books.file}-left`;
+  for (const suffix of ['', '-wal']) copyFileSync(books.file + suffix, left + suffix);
+  await books.stop();
+  return openBooks(left);
 }
 
 export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'vine-ledger-test-'));
@@ -35,17 +73,7 @@ export async function startServer(
   extra: readonly string[] = [],
   { fileSizeLimitKb, uid }: Limits = {},
 ): Promise<RunningServer> {
-  const args = [
-    ...SERVER_FLAGS,
-    '.cache/server/main.mjs',
-    '--port',
-    '0',
-    '--db',
-    file,
-    '--today',
-    '2026-05-14',
-    ...extra,
-  ];
+  const args = [...SERVER_FLAGS, '.cache/server/main.mjs', '--port', '0', ...argsFor(file, extra)];
   const options: SpawnOptions = {
     cwd: PROJECT,
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -67,7 +95,14 @@ export async function startServer(
     child.kill(signal);
     await gone;
   };
-  return { address, file, pid: child.pid!, kill: () => end('SIGKILL'), stop: () => end('SIGTERM') };
+  return {
+    address,
+    file,
+    pid: child.pid!,
+    request: (path, init) => fetch(address + path, init),
+    kill: () => end('SIGKILL'),
+    stop: () => end('SIGTERM'),
+  };
 }
 
 function addressOf(child: ChildProcess): Promise<string> {
@@ -103,13 +138,13 @@ export interface Answer<Body> {
 
 /** One request, with a JSON body or a text that is sent as if it were one. */
 export async function askAt<Body>(
-  address: string,
+  server: Answering,
   method: string,
   path: string,
   json?: unknown,
   headers: Record<string, string> = {},
 ): Promise<Answer<Body>> {
-  const response = await fetch(address + path, {
+  const response = await server.request(path, {
     method,
     headers: { ...(json === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
     ...(json === undefined ? {} : { body: typeof json === 'string' ? json : JSON.stringify(json) }),

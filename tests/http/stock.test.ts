@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 interface Kept {
   readonly id: string;
@@ -23,8 +23,8 @@ interface Body extends Kept {
 }
 
 const folder = newFolder();
-let server: RunningServer;
-const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server.address, method, path, json);
+let server: Answering;
+const ask = (method: string, path: string, json?: unknown) => askAt<Body>(server, method, path, json);
 const books = async () => (await ask('GET', '/api/gardens/garden/books')).body;
 const post = (posting: { materials?: object[]; lots?: object[]; movements?: object[] }) =>
   ask('POST', '/api/gardens/garden/stock', { lots: [], movements: [], ...posting });
@@ -71,7 +71,7 @@ const layFrom = (lotId: string, amount: number, change: object = {}) => ({
 const draftOf = ({ version, createdAt, updatedAt, gardenId, ...draft }: ReturnType<typeof bedOf>) => draft;
 
 beforeAll(async () => {
-  server = await startServer(join(folder, 'books.sqlite'));
+  server = openBooks(join(folder, 'books.sqlite'));
   await ask('POST', '/api/gardens', GARDEN);
   await ask('POST', '/api/gardens/garden/beds', draftOf(bedOf()));
 });

@@ -6,11 +6,11 @@ import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { GARDEN_TABLES, type Table } from '../../src/contract/tables/garden-tables.ts';
 import { likelyTable, recognize } from '../../src/contract/tables/recognize.ts';
 import { readRow, tableCells } from '../../src/contract/tables/table-rows.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 const GARDEN = 'ternhollow';
 const folder = newFolder();
-let server: RunningServer;
+let server: Answering;
 let books: GardenBooks;
 
 const WEATHER = [
@@ -21,7 +21,7 @@ const WEATHER = [
 const send = async (table: Table, rows: object[], dryRun = false) => {
   const request = { collection: table.collection, summary: table.title, rows };
   const path = `/api/gardens/${GARDEN}/imports?dryRun=${String(dryRun)}`;
-  return (await askAt<ImportReport>(server.address, 'POST', path, request)).body;
+  return (await askAt<ImportReport>(server, 'POST', path, request)).body;
 };
 const recordsOf = (table: Table): readonly (object & { readonly id?: string })[] =>
   books[table.collection].filter((record) => table.holds?.(record) ?? true);
@@ -38,10 +38,10 @@ function readCsv(table: Table, csv: string) {
 }
 
 beforeAll(async () => {
-  server = await startServer(`${folder}/demo.sqlite`, ['--demo']);
+  server = openBooks(`${folder}/demo.sqlite`, ['--demo']);
   const request = { collection: 'weather', summary: 'measured', rows: WEATHER };
-  await askAt(server.address, 'POST', `/api/gardens/${GARDEN}/imports`, request);
-  books = (await askAt<GardenBooks>(server.address, 'GET', `/api/gardens/${GARDEN}/books`)).body;
+  await askAt(server, 'POST', `/api/gardens/${GARDEN}/imports`, request);
+  books = (await askAt<GardenBooks>(server, 'GET', `/api/gardens/${GARDEN}/books`)).body;
 });
 afterAll(async () => {
   await server.stop();
@@ -109,11 +109,11 @@ describe('tables of a garden', () => {
       rows.map(({ record }) => record),
     );
     expect(again.counts).toMatchObject({ added: 0, same: 3 });
-    const after = (await askAt<GardenBooks>(server.address, 'GET', `/api/gardens/${GARDEN}/books`)).body;
+    const after = (await askAt<GardenBooks>(server, 'GET', `/api/gardens/${GARDEN}/books`)).body;
     const added = after.entries.filter(({ note, bedId }) => note === 'by hand' && bedId === bed.id);
     expect(added).toMatchObject([{ massFreshKg: expect.closeTo(1.5 * 85 * 0.06, 6) as number }]);
-    expect((await askAt(server.address, 'POST', `/api/imports/${first.importId}/undo`)).status).toBe(200);
-    const undone = (await askAt<GardenBooks>(server.address, 'GET', `/api/gardens/${GARDEN}/books`)).body;
+    expect((await askAt(server, 'POST', `/api/imports/${first.importId}/undo`)).status).toBe(200);
+    const undone = (await askAt<GardenBooks>(server, 'GET', `/api/gardens/${GARDEN}/books`)).body;
     expect(undone.entries.map(({ id }) => id)).toEqual(books.entries.map(({ id }) => id));
   });
 

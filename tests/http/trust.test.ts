@@ -14,7 +14,7 @@ const PASSPHRASE = 'chips and sawdust and straw';
 let server: RunningServer;
 beforeAll(async () => {
   server = await startServer(join(folder, 'a.sqlite'));
-  await askAt(server.address, 'POST', '/api/gardens', GARDEN);
+  await askAt(server, 'POST', '/api/gardens', GARDEN);
 });
 afterAll(async () => {
   await server.stop();
@@ -62,13 +62,7 @@ describe('who may talk to the server', () => {
     ['a page without an origin, elsewhere', { 'sec-fetch-site': 'cross-site' }],
     ['a page of the same machine', { 'sec-fetch-site': 'same-site' }],
   ])('no form or script of %s writes', async (_, headers) => {
-    const answer = await askAt<Problem>(
-      server.address,
-      'POST',
-      '/api/gardens',
-      { ...GARDEN, id: 'evil' },
-      headers,
-    );
+    const answer = await askAt<Problem>(server, 'POST', '/api/gardens', { ...GARDEN, id: 'evil' }, headers);
     expect(answer.status).toBe(403);
     expect(answer.body.detail).toMatch(/Another site/);
   });
@@ -112,25 +106,38 @@ describe('what the server takes', () => {
   });
 
   it('is no larger than it needs to be', async () => {
-    const answer = await askAt<Problem>(server.address, 'POST', '/api/gardens', {
+    const answer = await askAt<Problem>(server, 'POST', '/api/gardens', {
       ...GARDEN,
       place: 'x'.repeat(1_100_000),
     });
     expect([answer.status, answer.body.detail]).toEqual([413, expect.stringMatching(/more than 1 MB/)]);
   });
 
+  it('is told so when it comes in chunks that do not say how many, and the next request is answered', async () => {
+    const chunks = { 'content-type': 'application/json', 'transfer-encoding': 'chunked' };
+    const answer = await raw(
+      server.address,
+      'POST',
+      '/api/gardens',
+      chunks,
+      `"${'x'.repeat(4 * 1024 * 1024)}"`,
+    );
+    expect([answer.status, answer.text]).toEqual([413, expect.stringMatching(/more than 1 MB/)]);
+    expect((await raw(server.address, 'GET', '/api/gardens', {})).status).toBe(200);
+  });
+
   it('is not nested to exhaust it, in strings or out of them', async () => {
     const deep = `${'{"a":'.repeat(5000)}1${'}'.repeat(5000)}`;
     for (const path of ['/api/gardens', '/api/imports', '/api/gardens/garden/stock']) {
-      expect((await askAt(server.address, 'POST', path, deep)).status).toBe(400);
+      expect((await askAt(server, 'POST', path, deep)).status).toBe(400);
     }
     const brackets = { ...GARDEN, id: 'brackets', place: `"${'[{'.repeat(500)}\\` };
-    expect((await askAt(server.address, 'POST', '/api/gardens', brackets)).status).toBe(201);
+    expect((await askAt(server, 'POST', '/api/gardens', brackets)).status).toBe(201);
   });
 
   it('does not reach into the objects the server is made of', async () => {
     const text = JSON.stringify({ ...GARDEN, id: 'proto' }).replace('{', '{"__proto__":{"isEvil":true},');
-    const answer = await askAt(server.address, 'POST', '/api/gardens', text);
+    const answer = await askAt(server, 'POST', '/api/gardens', text);
     expect([201, 422]).toContain(answer.status);
     expect(({} as { isEvil?: boolean }).isEvil).toBeUndefined();
     expect((await raw(server.address, 'GET', '/api/gardens', {})).text).not.toMatch(/isEvil/);
@@ -141,26 +148,21 @@ describe('two at once', () => {
   it('a double click keeps one', async () => {
     const draft = { ...GARDEN, id: 'twice' };
     const answers = await Promise.all(
-      [1, 2, 3, 4].map(() => askAt<Problem>(server.address, 'POST', '/api/gardens', draft)),
+      [1, 2, 3, 4].map(() => askAt<Problem>(server, 'POST', '/api/gardens', draft)),
     );
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 200, 201]);
   });
 
   it('of two windows that write the same record one wins, and the other is given the newer one', async () => {
-    await askAt(server.address, 'POST', '/api/gardens', { ...GARDEN, id: 'shared' });
+    await askAt(server, 'POST', '/api/gardens', { ...GARDEN, id: 'shared' });
     const { id, ...fields } = GARDEN;
     const answers = await Promise.all(
       ['North', 'South'].map((name) =>
-        askAt<Problem & { name: string; current: { name: string } }>(
-          server.address,
-          'PUT',
-          '/api/gardens/shared',
-          {
-            ...fields,
-            name,
-            version: 1,
-          },
-        ),
+        askAt<Problem & { name: string; current: { name: string } }>(server, 'PUT', '/api/gardens/shared', {
+          ...fields,
+          name,
+          version: 1,
+        }),
       ),
     );
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
@@ -201,8 +203,8 @@ describe('books that other machines can reach', () => {
       ]) {
         expect((await raw(at, 'GET', path, {})).status).toBe(401);
       }
-      expect((await askAt(at, 'POST', '/api/gardens', GARDEN)).status).toBe(401);
-      expect((await askAt(at, 'POST', '/api/session', { passphrase: 'chips' })).status).toBe(401);
+      expect((await askAt(shared, 'POST', '/api/gardens', GARDEN)).status).toBe(401);
+      expect((await askAt(shared, 'POST', '/api/session', { passphrase: 'chips' })).status).toBe(401);
       const admitted = await fetch(`${at}/api/session`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
@@ -213,11 +215,13 @@ describe('books that other machines can reach', () => {
       expect(set).toMatch(/HttpOnly/i);
       expect(set).toMatch(/SameSite=Strict/i);
       const cookie = set.split(';')[0];
-      expect((await askAt(at, 'POST', '/api/gardens', GARDEN, { cookie })).status).toBe(201);
-      expect((await askAt(at, 'GET', '/api/gardens', undefined, { cookie: `${cookie}x` })).status).toBe(401);
+      expect((await askAt(shared, 'POST', '/api/gardens', GARDEN, { cookie })).status).toBe(201);
+      expect((await askAt(shared, 'GET', '/api/gardens', undefined, { cookie: `${cookie}x` })).status).toBe(
+        401,
+      );
       expect((await raw(at, 'GET', '/api/gardens', { host: 'my-garden.local', cookie })).status).toBe(403);
-      expect((await askAt(at, 'DELETE', '/api/session', undefined, { cookie })).status).toBe(204);
-      expect((await askAt(at, 'GET', '/api/gardens', undefined, { cookie })).status).toBe(401);
+      expect((await askAt(shared, 'DELETE', '/api/session', undefined, { cookie })).status).toBe(204);
+      expect((await askAt(shared, 'GET', '/api/gardens', undefined, { cookie })).status).toBe(401);
     } finally {
       await shared.stop();
     }
@@ -228,12 +232,12 @@ describe('books that other machines can reach', () => {
     try {
       const guesses = await Promise.all(
         Array.from({ length: 12 }, (_, i) =>
-          askAt<Problem>(shared.address, 'POST', '/api/session', { passphrase: `a wrong passphrase ${i}` }),
+          askAt<Problem>(shared, 'POST', '/api/session', { passphrase: `a wrong passphrase ${i}` }),
         ),
       );
       const statuses = guesses.map(({ status }) => status).sort();
       expect(statuses).toEqual([...Array<number>(5).fill(401), ...Array<number>(7).fill(429)]);
-      const right = await askAt<Problem>(shared.address, 'POST', '/api/session', { passphrase: PASSPHRASE });
+      const right = await askAt<Problem>(shared, 'POST', '/api/session', { passphrase: PASSPHRASE });
       expect([right.status, right.body.detail]).toEqual([
         429,
         expect.stringMatching(/Try again in 15 minutes/),

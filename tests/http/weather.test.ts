@@ -13,7 +13,7 @@ import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { GARDEN } from '../fixtures/books.ts';
 import { endListening, listening } from './listening.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
 
 const MILD = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;
 const folder = newFolder();
@@ -25,14 +25,14 @@ const daysOf = async (app: { fetch: Hono['fetch'] }, from: string, until: string
   return ((await answer.json()) as Days).days;
 };
 
-let server: RunningServer;
-const readSpan = (at: RunningServer, from: string, until: string) =>
-  askAt<StationReading & Problem>(at.address, 'GET', `/api/instruments/weather?from=${from}&until=${until}`);
+let server: Answering;
+const readSpan = (at: Answering, from: string, until: string) =>
+  askAt<StationReading & Problem>(at, 'GET', `/api/instruments/weather?from=${from}&until=${until}`);
 
 beforeAll(async () => {
   const station = await listening(weatherStation(MILD, 4));
-  server = await startServer(join(folder, 'a.sqlite'), ['--weather', station]);
-  await askAt(server.address, 'POST', '/api/gardens', GARDEN);
+  server = openBooks(join(folder, 'a.sqlite'), ['--weather', station]);
+  await askAt(server, 'POST', '/api/gardens', GARDEN);
 });
 afterAll(async () => {
   await server.stop();
@@ -72,36 +72,37 @@ describe('weather in the book', () => {
     expect(body.days).toHaveLength(30);
     expect(body.leftOut).toEqual([]);
     const request = { collection: 'weather', summary: 'the station', rows: body.days };
-    const read = await askAt<ImportReport>(server.address, 'POST', '/api/gardens/garden/imports', request);
+    const read = await askAt<ImportReport>(server, 'POST', '/api/gardens/garden/imports', request);
     expect(read.body).toMatchObject({ isWritten: true, counts: { added: 30, rejected: 0 } });
-    const again = await askAt<ImportReport>(server.address, 'POST', '/api/gardens/garden/imports', request);
+    const again = await askAt<ImportReport>(server, 'POST', '/api/gardens/garden/imports', request);
     expect(again.body.counts).toMatchObject({ added: 0, same: 30 });
-    const { body: books } = await askAt<GardenBooks>(server.address, 'GET', '/api/gardens/garden/books');
+    const { body: books } = await askAt<GardenBooks>(server, 'GET', '/api/gardens/garden/books');
     expect(books.weather).toEqual(body.days);
   });
 
   it('is corrected day by day, and there is one weather a day', async () => {
     const rows = [{ date: '2026-04-02', temperatureC: 11, rainMm: 4 }];
     const request = { collection: 'weather', summary: 'by hand', rows };
-    const read = await askAt<ImportReport>(server.address, 'POST', '/api/gardens/garden/imports', request);
+    const read = await askAt<ImportReport>(server, 'POST', '/api/gardens/garden/imports', request);
     expect(read.body.counts).toMatchObject({ added: 0, changed: 1 });
-    const { body: books } = await askAt<GardenBooks>(server.address, 'GET', '/api/gardens/garden/books');
+    const { body: books } = await askAt<GardenBooks>(server, 'GET', '/api/gardens/garden/books');
     expect(books.weather.filter(({ date }) => date === '2026-04-02')).toMatchObject([{ temperatureC: 11 }]);
   });
 
   it('is refused where it cannot have been', async () => {
     const rows = [{ date: '2026-04-03', temperatureC: -999, rainMm: 4 }];
     const request = { collection: 'weather', summary: 'a frozen sensor', rows };
-    const read = await askAt<ImportReport>(server.address, 'POST', '/api/gardens/garden/imports', request);
+    const read = await askAt<ImportReport>(server, 'POST', '/api/gardens/garden/imports', request);
     expect(read.body).toMatchObject({ isWritten: false, counts: { rejected: 1 } });
     expect(read.body.rows[0].reasons[0].field).toBe('temperatureC');
   });
 });
 
-describe('instruments that fail', () => {
+// Beside each other: each waits as long as a gardener would.
+describe.concurrent('instruments that fail', () => {
   it('leave days out with the reason: missing, absurd, half told', async () => {
     const station = await listening(weatherStation(MILD, 4, faultsOf(true)));
-    const odd = await startServer(join(folder, 'b.sqlite'), ['--weather', station]);
+    const odd = openBooks(join(folder, 'b.sqlite'), ['--weather', station]);
     try {
       const { status, body } = await readSpan(odd, '2026-04-01', '2026-04-30');
       expect(status).toBe(200);
@@ -120,14 +121,14 @@ describe('instruments that fail', () => {
 
   it('of a laboratory come late or say what cannot be; the report is refused, not kept', async () => {
     const laboratory = await listening(soilLaboratory(5, 0, faultsOf(true)));
-    const odd = await startServer(join(folder, 'd.sqlite'), ['--demo', '--laboratory', laboratory]);
+    const odd = openBooks(join(folder, 'd.sqlite'), ['--demo', '--laboratory', laboratory]);
     try {
       const at = `/api/instruments/laboratory`;
-      const sent = await askAt<{ id: string }>(odd.address, 'POST', `${at}/beds/demo-ferry-strip/samples`);
+      const sent = await askAt<{ id: string }>(odd, 'POST', `${at}/beds/demo-ferry-strip/samples`);
       expect(sent.status).toBe(201);
-      const absurd = await askAt<Problem>(odd.address, 'GET', `${at}/samples/${sent.body.id}`);
+      const absurd = await askAt<Problem>(odd, 'GET', `${at}/samples/${sent.body.id}`);
       expect([absurd.status, absurd.body.detail]).toEqual([502, expect.stringMatching(/cannot be/)]);
-      const late = await askAt<Problem>(odd.address, 'GET', `${at}/samples/${sent.body.id}`);
+      const late = await askAt<Problem>(odd, 'GET', `${at}/samples/${sent.body.id}`);
       expect([late.status, late.body.detail]).toEqual([502, expect.stringMatching(/does not answer/)]);
     } finally {
       await odd.stop();
@@ -137,18 +138,20 @@ describe('instruments that fail', () => {
   it('say sooner or later what cannot be, and are answered in words', async () => {
     const at = ['--scale', await listening(kitchenScale(3, faultsOf(true)))];
     at.push('--probe', await listening(heapProbe(3, faultsOf(true))));
-    const odd = await startServer(join(folder, 'c.sqlite'), at);
+    const odd = openBooks(join(folder, 'c.sqlite'), at);
     try {
-      for (const instrument of ['scale', 'probe']) {
-        const details: string[] = [];
-        for (let i = 0; i < 6; i++) {
-          const { status, body } = await askAt<Problem>(odd.address, 'GET', `/api/instruments/${instrument}`);
-          expect([200, 502, 503]).toContain(status);
-          if (status !== 200) details.push(body.detail);
-        }
-        expect(details.join('\n')).toMatch(/cannot be/);
-        expect(details.join('\n')).toMatch(/does not answer/);
-      }
+      await Promise.all(
+        ['scale', 'probe'].map(async (instrument) => {
+          const details: string[] = [];
+          for (let i = 0; i < 6; i++) {
+            const { status, body } = await askAt<Problem>(odd, 'GET', `/api/instruments/${instrument}`);
+            expect([200, 502, 503]).toContain(status);
+            if (status !== 200) details.push(body.detail);
+          }
+          expect(details.join('\n')).toMatch(/cannot be/);
+          expect(details.join('\n')).toMatch(/does not answer/);
+        }),
+      );
     } finally {
       await odd.stop();
     }

@@ -65,7 +65,7 @@ async function storm(server: RunningServer, round: number, acknowledged: Map<str
       const id = `w-${round}-${writer}-${i}`;
       const { path, body, list } = anyWrite(id);
       try {
-        const { status } = await askAt(server.address, 'POST', path, body);
+        const { status } = await askAt(server, 'POST', path, body);
         if (status !== 201) throw new Error(`${path} answered ${status}`);
         acknowledged.set(id, list);
       } catch (error) {
@@ -86,10 +86,10 @@ it(
   async () => {
     const file = join(folder, 'storm.sqlite');
     const first = await startServer(file);
-    await askAt(first.address, 'POST', '/api/gardens', GARDEN);
+    await askAt(first, 'POST', '/api/gardens', GARDEN);
     for (let i = 0; i < 3; i++) {
       await askAt(
-        first.address,
+        first,
         'POST',
         '/api/gardens/garden/beds',
         draftOf(bedOf({ id: `bed-${i}`, name: `Bed ${i}` })),
@@ -102,7 +102,7 @@ it(
     expect(acknowledged.size).toBeGreaterThan(ROUNDS);
 
     const last = await startServer(file);
-    const { body: books } = await askAt<GardenBooks>(last.address, 'GET', '/api/gardens/garden/books');
+    const { body: books } = await askAt<GardenBooks>(last, 'GET', '/api/gardens/garden/books');
     await last.stop();
     const kept = {
       entries: new Set(books.entries.map(({ id }) => id)),

@@ -129,7 +129,7 @@ it('is spoilt from requests the server would carry out', async () => {
   try {
     const refused: string[] = [];
     for (const { method, path, body } of REQUESTS) {
-      const { status, body: answer } = await askAt<object>(other.address, method, path, body);
+      const { status, body: answer } = await askAt<object>(other, method, path, body);
       if (status >= 300) refused.push(`${path} ${status} ${JSON.stringify(answer)}`);
     }
     expect(refused).toEqual([]);

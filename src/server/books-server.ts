@@ -1,0 +1,68 @@
+import { randomUUID } from 'node:crypto';
+import { existsSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { accessBy, hasPassphrase } from './access.ts';
+import { createApp, type Api } from './app.ts';
+import { openBooks } from './db/books-file.ts';
+import { plantDemoGarden } from './demo/demo-garden.ts';
+import { backUpDaily } from './jobs/daily-backup.ts';
+import { passphraseFileOf, type ServerOptions } from './options.ts';
+import { servePages } from './pages.ts';
+import { photoFilesIn } from './photos/photo-files.ts';
+import { PROJECT } from './project.ts';
+import { dateHere } from './today.ts';
+
+const PAGES = join(PROJECT, 'dist');
+
+const now = (): string => new Date().toISOString();
+
+function accessFor({ isLoopback, file }: ServerOptions) {
+  const passphrase = passphraseFileOf(file);
+  if (hasPassphrase(passphrase)) return accessBy(passphrase);
+  if (isLoopback) return undefined;
+  throw new Error(
+    'These books can be reached from other machines only with a passphrase. Set one first: npm run passphrase',
+  );
+}
+
+/** Books that are open, and what answers for them; listening is left to the caller. */
+export interface BooksServer {
+  readonly app: Api;
+  /** Closes the books; no request may come after it. */
+  close(): void;
+}
+
+/** Opens the books that the options name. Throws an error with a sentence when they may not be opened so. */
+export function openBooksServer(options: ServerOptions): BooksServer {
+  const { file, isDemo } = options;
+  const access = accessFor(options);
+  const today = () => options.today ?? dateHere(new Date());
+  const photoFolder = `${file}-photos`;
+  if (isDemo) {
+    for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
+    for (const folder of [photoFolder, `${file}-backups`]) rmSync(folder, { force: true, recursive: true });
+  }
+
+  const books = openBooks(file, now);
+  const { kind, reason } = books.state();
+  if (kind !== 'sound') console.error(`${file} is opened to be read only (${kind}: ${String(reason)})`);
+  if (isDemo) plantDemoGarden(books.stores, today());
+  const endBackups = backUpDaily(books, now);
+  const hasPages = existsSync(join(PAGES, 'index.html'));
+  const app = createApp({
+    stores: books.stores,
+    books,
+    access,
+    hosts: options.hosts,
+    today,
+    newId: randomUUID,
+    photoFiles: photoFilesIn(photoFolder),
+    instruments: options.instruments,
+    ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
+  });
+  const close = () => {
+    endBackups();
+    books.close();
+  };
+  return { app, close };
+}
