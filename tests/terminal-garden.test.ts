@@ -119,7 +119,11 @@ describe('the terminal on a garden file', () => {
       const { bulkDensityKgPerM3 } = material;
       return {
         material,
-        massFreshKg: massFreshKgFromAmount(amount, 'barrow85L', { bulkDensityKgPerM3, areaM2: 1 }),
+        massFreshKg: massFreshKgFromAmount({
+          amount,
+          unit: 'barrow85L',
+          measured: { bulkDensityKgPerM3, areaM2: 1 },
+        }),
       };
     };
     const mixed = blend([part('chips_branch', 3), part('grass_clippings', 1)], 20);

@@ -40,7 +40,7 @@ function tableFromTable(fileName: string, { options }: Arguments): string {
     throw new UsageError('Days and months of the dates cannot be told apart; write them as 2026-05-14.');
   }
   const names = garden ?? { beds: [], lots: [], materials: [] };
-  const read = rows.map((row) => readRow(table, row, mapping, names, () => undefined));
+  const read = rows.map((row) => readRow({ table, cells: row, mapping, names, kept: () => undefined }));
   const faults = read.flatMap(({ record, reasons }, i) => {
     const checked = rowSchemas[table.collection].safeParse(record);
     const all = reasons.length > 0 || checked.success ? reasons : findingsOf(checked.error);

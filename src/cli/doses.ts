@@ -27,7 +27,7 @@ function gardenDoses(json: unknown, args: Arguments) {
   const { today, books } = asked;
   const scenario = scenarioUntil(asked, today + ADVICE_DAYS);
   const setting = { isPath: books.bed.kind === 'path', rules: rulesFor(file.garden.school, books.bed) };
-  const advice = adviseBed(scenario, projectForAdvice(scenario, today), today, setting);
+  const advice = adviseBed({ scenario, projection: projectForAdvice(scenario, today), today, setting });
   return {
     model: MODEL_VERSION,
     bed: asked.name,

@@ -42,4 +42,4 @@ export function bedInQuestion(file: GardenFile, args: Arguments): BedInQuestion 
 export const scenarioUntil = (
   { books, findMaterial, today }: BedInQuestion,
   endDay: DayNumber,
-): BedScenario => bedScenario(books, findMaterial, today, endDay);
+): BedScenario => bedScenario({ books, findMaterial, today, endDay });

@@ -32,7 +32,11 @@ function partOf(word: string, findMaterial: FindMaterial): BlendPart {
   const { bulkDensityKgPerM3 } = material;
   return {
     material,
-    massFreshKg: massFreshKgFromAmount(Number(amount), unit, { bulkDensityKgPerM3, areaM2: NO_BED_M2 }),
+    massFreshKg: massFreshKgFromAmount({
+      amount: Number(amount),
+      unit,
+      measured: { bulkDensityKgPerM3, areaM2: NO_BED_M2 },
+    }),
   };
 }
 

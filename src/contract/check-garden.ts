@@ -6,12 +6,17 @@ import { type GardenRecords, checkBooks, materialFinder, siteOf, stockBooksOf } 
 import { type StockRun, proveStock } from '../core/yard/index.ts';
 
 /** A refusal of the model, put to the record that is at fault; an id of null when it is none in particular. */
-export const findingAbout = (
-  collection: CollectionName | 'garden',
-  id: string | null,
-  path: FieldPath,
-  error: InputError,
-): Finding => finding(error.refusal, fieldOf(path), { collection, id });
+export const findingAbout = ({
+  collection,
+  id,
+  path,
+  error,
+}: {
+  readonly collection: CollectionName | 'garden';
+  readonly id: string | null;
+  readonly path: FieldPath;
+  readonly error: InputError;
+}): Finding => finding(error.refusal, fieldOf(path), { collection, id });
 
 /** Runs a check; what the model refuses becomes a finding. */
 export function findingsFrom(check: () => void, asFinding: (error: InputError) => Finding): Finding[] {
@@ -36,8 +41,8 @@ function bedFindings(records: GardenRecords, taken: StockRun['taken'] | undefine
         const [list, index, ...rest] = error.path;
         const isListed = (list === 'entries' || list === 'plantings') && typeof index === 'number';
         return isListed
-          ? findingAbout(list, books[list][index]?.id ?? null, rest, error)
-          : findingAbout('beds', bed.id, error.path, error);
+          ? findingAbout({ collection: list, id: books[list][index]?.id ?? null, path: rest, error })
+          : findingAbout({ collection: 'beds', id: bed.id, path: error.path, error });
       },
     );
   });
@@ -57,10 +62,20 @@ function stockFindings(
     (error) => {
       const [list, index, ...rest] = error.path;
       if (list === 'movements' && typeof index === 'number')
-        return findingAbout('movements', books.movements[index]?.id ?? null, rest, error);
+        return findingAbout({
+          collection: 'movements',
+          id: books.movements[index]?.id ?? null,
+          path: rest,
+          error,
+        });
       if (list === 'takes' && typeof index === 'number')
-        return findingAbout('entries', books.takes[index]?.entryId ?? null, rest, error);
-      return findingAbout('lots', null, error.path, error);
+        return findingAbout({
+          collection: 'entries',
+          id: books.takes[index]?.entryId ?? null,
+          path: rest,
+          error,
+        });
+      return findingAbout({ collection: 'lots', id: null, path: error.path, error });
     },
   );
   return run ? { findings, taken: run.taken } : { findings };
@@ -74,7 +89,7 @@ function materialFindings(records: GardenRecords): Finding[] {
         if (findLibraryMaterial(id)) throw new InputError(['id'], 'ofTheLibrary');
         checkMaterial(ownMaterial(basis), []);
       },
-      (error) => findingAbout('materials', id, error.path, error),
+      (error) => findingAbout({ collection: 'materials', id, path: error.path, error }),
     ),
   );
   const reports = (
@@ -87,7 +102,7 @@ function materialFindings(records: GardenRecords): Finding[] {
           throw new InputError(['materialId'], 'namesNone', { what: 'material', got: materialId });
         checkMaterial(material, []);
       },
-      (error) => findingAbout('labResults', id, error.path, error),
+      (error) => findingAbout({ collection: 'labResults', id, path: error.path, error }),
     ),
   );
   return [...own, ...reports];

@@ -19,7 +19,10 @@ export const changeInAnswer =
     if (!stores.gardens.find(gardenId)) return;
     const since = { epoch, number: Number(number) };
     const answer: unknown = c.res.status === 204 ? null : await c.res.json();
-    const withChange: AnswerWithChange = { answer, change: changesSince(stores, gardenId, since, today()) };
+    const withChange: AnswerWithChange = {
+      answer,
+      change: changesSince({ stores, gardenId, since, today: today() }),
+    };
     c.res = new Response(JSON.stringify(withChange), {
       status: c.res.status === 204 ? 200 : c.res.status,
       headers: { 'Content-Type': 'application/json', [CHANGE_INCLUDED]: 'yes' },

@@ -29,7 +29,17 @@ const isTold = (name: CollectionName): name is (typeof TOLD_ORDER)[number] =>
   (TOLD_ORDER as readonly string[]).includes(name);
 
 /** Lists of the books leave out what leans on something that was removed. */
-function isListed(stores: Stores, gardenId: string, name: CollectionName, record: AnyRecord): boolean {
+function isListed({
+  stores,
+  gardenId,
+  name,
+  record,
+}: {
+  readonly stores: Stores;
+  readonly gardenId: string;
+  readonly name: CollectionName;
+  readonly record: AnyRecord;
+}): boolean {
   const isOwnBed = (bedId: string) => stores.beds.find(bedId)?.gardenId === gardenId;
   if (name === 'entries' || name === 'plantings') return isOwnBed(record.bedId ?? '');
   if (name === 'journal') return typeof record.bedId !== 'string' || isOwnBed(record.bedId);
@@ -42,19 +52,24 @@ const asDay = (record: AnyRecord): object => {
   return day;
 };
 
-function listChange(
-  stores: Stores,
-  gardenId: string,
-  name: CollectionName,
-  ids: readonly string[],
-): ListChange {
+function listChange({
+  stores,
+  gardenId,
+  name,
+  ids,
+}: {
+  readonly stores: Stores;
+  readonly gardenId: string;
+  readonly name: CollectionName;
+  readonly ids: readonly string[];
+}): ListChange {
   const store = stores[name] as unknown as Store<AnyRecord>;
   const written: AnyRecord[] = [];
   const removed: string[] = [];
   const dates = new Set<string>();
   for (const id of ids) {
     const kept = store.look(id);
-    const isThere = kept && !kept.isRemoved && isListed(stores, gardenId, name, kept.record);
+    const isThere = kept && !kept.isRemoved && isListed({ stores, gardenId, name, record: kept.record });
     if (isThere) written.push(kept.record);
     else if (name !== 'weather') removed.push(id);
     else if (kept) removed.push(kept.record.date ?? '');
@@ -75,7 +90,17 @@ function listChange(
 }
 
 /** What was written and removed in a garden since a mark. */
-export function changesSince(stores: Stores, gardenId: string, since: BooksMark, today: string): BooksChange {
+export function changesSince({
+  stores,
+  gardenId,
+  since,
+  today,
+}: {
+  readonly stores: Stores;
+  readonly gardenId: string;
+  readonly since: BooksMark;
+  readonly today: string;
+}): BooksChange {
   const mark = markOf(stores, gardenId);
   if (since.epoch !== mark.epoch || since.number > mark.number) return { mark, isWhole: true };
   const changed = stores.changes.since(gardenId, since.number, MOST_TOLD + 1);
@@ -92,6 +117,8 @@ export function changesSince(stores: Stores, gardenId: string, since: BooksMark,
     isWhole: false,
     today,
     garden,
-    lists: Object.fromEntries(lists.map(({ name, ids }) => [name, listChange(stores, gardenId, name, ids)])),
+    lists: Object.fromEntries(
+      lists.map(({ name, ids }) => [name, listChange({ stores, gardenId, name, ids })]),
+    ),
   };
 }

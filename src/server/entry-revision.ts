@@ -19,12 +19,17 @@ interface Weighing {
 }
 
 /** What is taken from stock weighs what that amount of the lot weighs on the day, and is called what it has become. */
-function takenFromStock(
-  stores: Stores,
-  entry: Extract<EntryRecord, { type: 'lay' }>,
-  gardenId: string,
-  today: string,
-): EntryRecord {
+function takenFromStock({
+  stores,
+  entry,
+  gardenId,
+  today,
+}: {
+  readonly stores: Stores;
+  readonly entry: Extract<EntryRecord, { type: 'lay' }>;
+  readonly gardenId: string;
+  readonly today: string;
+}): EntryRecord {
   const records = keptForStock(stores, gardenId);
   const others = records.entries.filter(({ id }) => id !== entry.id);
   const { taken } = requireSoundStock({ ...records, entries: [...others, entry] }, today, [entry.id]);
@@ -33,15 +38,21 @@ function takenFromStock(
 }
 
 /** A draft as it will be kept: an amount of material is weighed by what lies on how much ground. */
-export function weighed(
-  { stores, today }: Weighing,
-  bed: BedRecord,
-  id: string,
-  draft: EntryDraft | EntryChange,
-): EntryRecord {
+export function weighed({
+  weighing: { stores, today },
+  bed,
+  id,
+  draft,
+}: {
+  readonly weighing: Weighing;
+  readonly bed: BedRecord;
+  readonly id: string;
+  readonly draft: EntryDraft | EntryChange;
+}): EntryRecord {
   const kept = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
   if (kept.type !== 'lay') return kept;
-  if (kept.lotId) return takenFromStock(stores, { ...kept, massFreshKg: 0 }, bed.gardenId, today);
+  if (kept.lotId)
+    return takenFromStock({ stores, entry: { ...kept, massFreshKg: 0 }, gardenId: bed.gardenId, today });
   const findMaterial = materialFinder({
     materials: stores.materials.listOf(bed.gardenId),
     labResults: stores.labResults.listOf(bed.gardenId),
@@ -51,7 +62,7 @@ export function weighed(
     throw new InputError(['materialId'], 'namesNone', { what: 'material', got: kept.materialId });
   }
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
-  return { ...kept, massFreshKg: massFreshKgFromAmount(kept.amount, kept.unit, measured) };
+  return { ...kept, massFreshKg: massFreshKgFromAmount({ amount: kept.amount, unit: kept.unit, measured }) };
 }
 
 /** Writes every part of a revision; the books are weighed by the caller, who takes all of it back if they fail. */
@@ -61,12 +72,19 @@ export function carryOutRevision({ stores, today }: Weighing, bed: BedRecord, re
   for (const id of revision.restores) written(stores.entries.restore(id), 'entry');
   for (const draft of revision.creates) {
     const known = sentAgain(stores.entries.find(draft.id), { ...draft, bedId: bed.id });
-    if (!known) stores.entries.insert(weighed({ stores, today }, bed, draft.id, draft));
+    if (!known) stores.entries.insert(weighed({ weighing: { stores, today }, bed, id: draft.id, draft }));
   }
   for (const { id, ...change } of revision.changes) {
     const before = found(stores.entries.find(id), 'entry');
     requireSeen(before, change.version);
-    written(stores.entries.update(id, change.version, weighed({ stores, today }, bed, id, change)), 'entry');
+    written(
+      stores.entries.update(
+        id,
+        change.version,
+        weighed({ weighing: { stores, today }, bed, id, draft: change }),
+      ),
+      'entry',
+    );
   }
   requireOwnEntries(
     stores,

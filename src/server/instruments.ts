@@ -31,12 +31,17 @@ interface Asked {
 }
 
 /** What an instrument says. A problem when there is none, it does not answer in time, or says what cannot be. */
-export async function askInstrument<Reading>(
-  address: string | undefined,
-  schema: z.ZodType<Reading>,
-  what: string,
-  { path, body }: Asked = { path: '/reading' },
-): Promise<Reading> {
+export async function askInstrument<Reading>({
+  address,
+  schema,
+  what,
+  asked: { path, body } = { path: '/reading' },
+}: {
+  readonly address: string | undefined;
+  readonly schema: z.ZodType<Reading>;
+  readonly what: string;
+  readonly asked?: Asked;
+}): Promise<Reading> {
   if (address === undefined) {
     throw new ProblemError(404, 'Not connected', `No ${what} is connected; type the figure instead.`);
   }
@@ -67,7 +72,7 @@ export async function askInstrument<Reading>(
 
 /** What lies on the scale; a scale that still swings is asked to be read again. */
 export async function readScale({ scale }: InstrumentAddresses): Promise<ScaleReading> {
-  const reading = await askInstrument(scale, scaleReading, 'kitchen scale');
+  const reading = await askInstrument({ address: scale, schema: scaleReading, what: 'kitchen scale' });
   if (!reading.isStable) {
     throw new ProblemError(
       503,
@@ -79,18 +84,28 @@ export async function readScale({ scale }: InstrumentAddresses): Promise<ScaleRe
 }
 
 export const readProbe = ({ probe }: InstrumentAddresses): Promise<ProbeReading> =>
-  askInstrument(probe, probeReading, 'probe');
+  askInstrument({ address: probe, schema: probeReading, what: 'probe' });
 
 const LABORATORY = 'soil laboratory';
 
 export const sendSample = ({ laboratory }: InstrumentAddresses, sample: SampleSent): Promise<LabSample> =>
-  askInstrument(laboratory, labSample, LABORATORY, { path: '/samples', body: sample });
+  askInstrument({
+    address: laboratory,
+    schema: labSample,
+    what: LABORATORY,
+    asked: { path: '/samples', body: sample },
+  });
 
 export const samplesOf = (
   { laboratory }: InstrumentAddresses,
   bedId: string,
 ): Promise<{ samples: LabSample[] }> =>
-  askInstrument(laboratory, labSamples, LABORATORY, { path: `/samples?bed=${encodeURIComponent(bedId)}` });
+  askInstrument({
+    address: laboratory,
+    schema: labSamples,
+    what: LABORATORY,
+    asked: { path: `/samples?bed=${encodeURIComponent(bedId)}` },
+  });
 
 /** The report on a sample; a problem that says when it will be there, while it is not. */
 export async function reportOn(
@@ -99,14 +114,14 @@ export async function reportOn(
   today: string,
 ): Promise<LabReport> {
   const path = `/samples/${encodeURIComponent(sampleId)}.json?on=${today}`;
-  const answer = await askInstrument(
-    laboratory,
-    z.union([labReport, z.object({ readyOn: z.string() })]),
-    LABORATORY,
-    {
+  const answer = await askInstrument({
+    address: laboratory,
+    schema: z.union([labReport, z.object({ readyOn: z.string() })]),
+    what: LABORATORY,
+    asked: {
       path,
     },
-  );
+  });
   if ('readyOn' in answer) {
     throw new ProblemError(503, 'Not ready', `The laboratory will have the report on ${answer.readyOn}.`);
   }

@@ -21,7 +21,17 @@ interface Change {
 }
 
 /** Throws a problem naming the field unless the model can run the bed's books as they would be. */
-export function requireSoundBooks(stores: Stores, bedId: string, today: string, change: Change): void {
+export function requireSoundBooks({
+  stores,
+  bedId,
+  today,
+  change,
+}: {
+  readonly stores: Stores;
+  readonly bedId: string;
+  readonly today: string;
+  readonly change: Change;
+}): void {
   const bed = change.bed ?? stores.beds.find(bedId);
   if (!bed) throw notFound('bed');
   const garden = stores.gardens.find(bed.gardenId);
@@ -35,7 +45,7 @@ export function requireSoundBooks(stores: Stores, bedId: string, today: string, 
   const plantings = change.plantings?.(kept.plantings) ?? kept.plantings;
   const materials = change.materials?.(kept.materials) ?? kept.materials;
   const taken = [...kept.entries, ...entries].some(drawsOnStock)
-    ? takenFromSoundStock(stores, bed, { entries, materials }, today, change.about ?? [])
+    ? takenFromSoundStock({ stores, bed, setting: { entries, materials }, today, about: change.about ?? [] })
     : undefined;
   try {
     checkBooks(
@@ -62,16 +72,22 @@ export function requireSoundBooks(stores: Stores, bedId: string, today: string, 
 }
 
 /** Weighs the stock of the whole garden as it would be; what the bed gets out of it. */
-function takenFromSoundStock(
-  stores: Stores,
-  bed: BedRecord,
-  {
-    entries,
-    materials,
-  }: { readonly entries: readonly EntryRecord[]; readonly materials: readonly MaterialRecord[] },
-  today: string,
-  about: readonly string[],
-) {
+function takenFromSoundStock({
+  stores,
+  bed,
+  setting: { entries, materials },
+  today,
+  about,
+}: {
+  readonly stores: Stores;
+  readonly bed: BedRecord;
+  readonly setting: {
+    readonly entries: readonly EntryRecord[];
+    readonly materials: readonly MaterialRecord[];
+  };
+  readonly today: string;
+  readonly about: readonly string[];
+}) {
   const kept = keptForStock(stores, bed.gardenId);
   const records = {
     ...kept,

@@ -53,17 +53,22 @@ export function requireSoundStock(records: GardenRecords, today: string, about: 
     return proveStock(books, materialFinder(records), today);
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    throw problemAbout(error, records, books, about);
+    throw problemAbout({ error, records, books, about });
   }
 }
 
 /** A fault of the record itself by its field; one it causes elsewhere by a sentence about that record. */
-function problemAbout(
-  error: InputError,
-  records: TitledRecords,
-  books: StockBooks,
-  about: readonly string[],
-): ProblemError {
+function problemAbout({
+  error,
+  records,
+  books,
+  about,
+}: {
+  readonly error: InputError;
+  readonly records: TitledRecords;
+  readonly books: StockBooks;
+  readonly about: readonly string[];
+}): ProblemError {
   const [list, index, ...rest] = error.path;
   if (typeof index !== 'number' || (list !== 'movements' && list !== 'takes')) return fromInputError(error);
   const culprit = list === 'movements' ? books.movements[index] : books.takes[index];

@@ -117,7 +117,7 @@ describe('books that are sent', () => {
     const now = await sent();
     expect(read(now)).toEqual(await afresh());
     expect((await sent()).tag).toBe(now.tag);
-    const change = changesSince(books.stores, DEMO_GARDEN_ID, since, TODAY);
+    const change = changesSince({ stores: books.stores, gardenId: DEMO_GARDEN_ID, since, today: TODAY });
     expect(change.mark).toEqual(markOf(books.stores, DEMO_GARDEN_ID));
     const told = JSON.parse(JSON.stringify(change)) as typeof change;
     expect(told.isWhole).toBe(false);

@@ -21,7 +21,7 @@ export function sampleOf(stores: Stores, bedId: string, todayIso: string): Sampl
   const records = carriedForward(keptRecords(stores, bed.gardenId), todayIso);
   const books = found(booksOfBed(records, bedId), 'bed');
   const today = dayNumberFromIso(todayIso, ['today']);
-  const scenario = bedScenario(books, materialFinder(records), today, today + 1);
+  const scenario = bedScenario({ books, findMaterial: materialFinder(records), today, endDay: today + 1 });
   const sample = projectBed(scenario, scenario.endDay - scenario.startDay, [today]).samples.find(
     ({ day }) => day === today,
   )!;

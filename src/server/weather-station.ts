@@ -18,7 +18,12 @@ export async function readWeather(
   const first = dayNumberFromIso(from, ['from']);
   const last = Math.min(dayNumberFromIso(until, ['until']), first + MOST_DAYS);
   const path = `/days?from=${from}&until=${isoDateOf(last)}`;
-  const answer = await askInstrument(weather, stationDays, 'weather station', { path });
+  const answer = await askInstrument({
+    address: weather,
+    schema: stationDays,
+    what: 'weather station',
+    asked: { path },
+  });
   const days = new Map<string, StationReading['days'][number]>();
   const leftOut: { date: string; sentence: string }[] = [];
   for (const raw of answer.days) {

@@ -116,23 +116,27 @@ describe('lock-up in words', () => {
 
 describe('doses in words', () => {
   it('says when there is nothing to feed, or no need', () => {
-    expect(doseAnswer(quiet, 5, names, metric, product).headline).toBe('Nothing to feed');
+    expect(doseAnswer({ advice: quiet, areaM2: 5, names, measures: metric, product }).headline).toBe(
+      'Nothing to feed',
+    );
     const fed = withDoses(dose('2026-05-20', 0));
     const content = { ...fed, prospects: fed.prospects.map((one) => ({ ...one, shortG: 0 })) };
-    expect(doseAnswer(content, 5, names, metric, product)).toMatchObject({
+    expect(doseAnswer({ advice: content, areaM2: 5, names, measures: metric, product })).toMatchObject({
       headline: 'No feed needed',
       details: ['Sweetcorn finds enough.'],
     });
-    expect(doseAnswer(fed, 5, names, metric, product).headline).toBe('No dose is worth its cost');
+    expect(doseAnswer({ advice: fed, areaM2: 5, names, measures: metric, product }).headline).toBe(
+      'No dose is worth its cost',
+    );
   });
   it('adds the doses up for the whole bed, dates them, prices them and names a product', () => {
-    const { headline, details } = doseAnswer(
-      withDoses(dose('2026-05-20', 6), dose('2026-06-17', 4)),
-      5,
+    const { headline, details } = doseAnswer({
+      advice: withDoses(dose('2026-05-20', 6), dose('2026-06-17', 4)),
+      areaM2: 5,
       names,
-      metric,
+      measures: metric,
       product,
-    );
+    });
     expect(headline).toBe('50 g nitrogen in 2 doses');
     expect(details.slice(0, 2)).toEqual([
       '30 g on 20 May: 60 g or 0.51 cups of feather meal.',
@@ -144,13 +148,13 @@ describe('doses in words', () => {
     );
   });
   it('says when not all can be met, what bare soil would want, and when to split', () => {
-    const hard = doseAnswer(
-      withDoses(dose('2026-05-20', 8, { isMet: false, priceGPerM2: -2 })),
-      5,
+    const hard = doseAnswer({
+      advice: withDoses(dose('2026-05-20', 8, { isMet: false, priceGPerM2: -2 })),
+      areaM2: 5,
       names,
-      metric,
+      measures: metric,
       product,
-    ).details;
+    }).details;
     expect(hard).toContain('Not all of the need can be met.');
     expect(hard).toContain('Bare soil would want 10 g more.');
     expect(hard[0]).toContain('in 2 parts two weeks apart');

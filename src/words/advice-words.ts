@@ -155,13 +155,19 @@ export interface ChosenProduct {
 }
 
 /** How much nitrogen to add, as what, and when. */
-export function doseAnswer(
-  { doses, prospects, today, rules }: BedStanding,
-  areaM2: number,
-  names: BedNames,
-  measures: Measures,
-  product: ChosenProduct,
-): Answer {
+export function doseAnswer({
+  advice: { doses, prospects, today, rules },
+  areaM2,
+  names,
+  measures,
+  product,
+}: {
+  readonly advice: BedStanding;
+  readonly areaM2: number;
+  readonly names: BedNames;
+  readonly measures: Measures;
+  readonly product: ChosenProduct;
+}): Answer {
   if (!doses) {
     return {
       headline: 'Nothing to feed',

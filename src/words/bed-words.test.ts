@@ -46,13 +46,19 @@ describe('conflicts in words', () => {
     { code: 'coverOverSeed', plantingId: 'p', coverCm: 8, deepestCm: 1.5 },
   ];
   it.each(all.map((one) => [one.code, one] as const))('%s says what to do', (_, conflict) => {
-    isSentence(conflictInWords(conflict, records, metric, today));
-    isSentence(conflictInWords(conflict, records, customary, today));
+    isSentence(conflictInWords({ conflict, names: records, measures: metric, today }));
+    isSentence(conflictInWords({ conflict, names: records, measures: customary, today }));
   });
   it('name what they are about, in the measures of the garden', () => {
-    expect(conflictInWords(all.at(-1)!, records, metric, today)).toContain('Crop p would be sown under 8 cm');
-    expect(conflictInWords(all.at(-1)!, records, customary, today)).toContain('under 3.1 in');
-    expect(conflictInWords(all[0], records, metric, today)).toContain('Entry a and entry b');
+    expect(conflictInWords({ conflict: all.at(-1)!, names: records, measures: metric, today })).toContain(
+      'Crop p would be sown under 8 cm',
+    );
+    expect(conflictInWords({ conflict: all.at(-1)!, names: records, measures: customary, today })).toContain(
+      'under 3.1 in',
+    );
+    expect(conflictInWords({ conflict: all[0], names: records, measures: metric, today })).toContain(
+      'Entry a and entry b',
+    );
   });
   it('put the rule and local rules beside every wait, and say when the plan is too early', () => {
     const wait: HarvestWait = {
@@ -121,7 +127,7 @@ describe('the likely range in words', () => {
     learnt: null,
   };
   it('says how often there is enough, how much is held, saved and left', () => {
-    const sentences = rangeSentences(range, 'kale', names, metric);
+    const sentences = rangeSentences({ range, crop: 'kale', names, measures: metric });
     sentences.forEach(isSentence);
     expect(sentences[0]).toBe('8 in 10: no shortage for kale. It misses 0 % to 16 % of its need, unfed.');
     expect(sentences).toContain('Held at most: 2.1 to 4.4 g/m².');
@@ -129,24 +135,24 @@ describe('the likely range in words', () => {
     expect(sentences.join(' ')).toContain('40 mm to 90 mm of water a year');
   });
   it('says what to measure, apart from what nobody can', () => {
-    const words = rangeSentences(range, 'kale', names, metric).join(' ');
+    const words = rangeSentences({ range, crop: 'kale', names, measures: metric }).join(' ');
     expect(words).toContain(PARAMETER_TABLE.humusDecayPerYear.meaning);
     expect(words).toContain('Of what you can measure: the C:N of the layer c');
     expect(inputWords('material:c:moisture', names)).toContain('weigh and dry');
     expect(inputWords('soil:organicMatter', names)).toContain('laboratory');
   });
   it('has words for everything that is drawn', () => {
-    const scenario = bedScenario(
-      {
+    const scenario = bedScenario({
+      books: {
         site: { climate: MILD, depositionGPerM2Year: 1 },
         bed: bedOf(),
         entries: [layOf({ id: 'c', date: '2026-05-01', massFreshKg: 70 })],
         plantings: [plantingOf()],
       },
-      findLibraryMaterial,
+      findMaterial: findLibraryMaterial,
       today,
-      today + 300,
-    );
+      endDay: today + 300,
+    });
     const { inputs } = drawScenario(scenario, 1, 1);
     const said = inputs.map(({ input }) => inputWords(input, names));
     expect(said.filter((words) => words.includes('undefined'))).toEqual([]);
@@ -164,8 +170,17 @@ describe('the likely range in words', () => {
       influences: [],
       waterSavedMm: spread(0, 0),
     };
-    expect(rangeSentences(bare, 'kale', names, metric)).toEqual(['Held at most: 2.1 to 4.4 g/m².']);
-    expect(rangeSentences({ ...bare, peakHeldG: spread(0, 0.04) }, 'kale', names, metric)).toEqual([]);
+    expect(rangeSentences({ range: bare, crop: 'kale', names, measures: metric })).toEqual([
+      'Held at most: 2.1 to 4.4 g/m².',
+    ]);
+    expect(
+      rangeSentences({
+        range: { ...bare, peakHeldG: spread(0, 0.04) },
+        crop: 'kale',
+        names,
+        measures: metric,
+      }),
+    ).toEqual([]);
   });
 });
 

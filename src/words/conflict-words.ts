@@ -12,12 +12,17 @@ export interface RecordNames {
 }
 
 /** What clashes, and what to do about it. Trade rules say so; local codes and a soil test come first. */
-export function conflictInWords(
-  conflict: Conflict,
-  names: RecordNames,
-  measures: Measures,
-  today: DayNumber,
-): string {
+export function conflictInWords({
+  conflict,
+  names,
+  measures,
+  today,
+}: {
+  readonly conflict: Conflict;
+  readonly names: RecordNames;
+  readonly measures: Measures;
+  readonly today: DayNumber;
+}): string {
   switch (conflict.code) {
     case 'limeWithAmmonium':
       return `${names.entry(conflict.limeId)} and ${names.entry(conflict.nitrogenId).toLowerCase()} within two weeks: lime drives ammonia off. Keep them a month apart (common practice).`;

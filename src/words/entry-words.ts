@@ -4,12 +4,17 @@ import { SOIL_NITROGEN_WORDS, UNIT_WORDS, type Measures } from './measures.ts';
 import { layName, type LayNames } from './record-names.ts';
 
 /** What was done, in a line. */
-export function entryWords(
-  entry: EntryRecord,
-  entries: readonly EntryRecord[],
-  books: LayNames,
-  measures: Measures,
-): string {
+export function entryWords({
+  entry,
+  entries,
+  books,
+  measures,
+}: {
+  readonly entry: EntryRecord;
+  readonly entries: readonly EntryRecord[];
+  readonly books: LayNames;
+  readonly measures: Measures;
+}): string {
   const layerName = (layerId: string) => {
     const layer = entries.find(({ id }) => id === layerId);
     return layer?.type === 'lay' ? layName(layer, books) : 'a layer';

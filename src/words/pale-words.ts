@@ -141,14 +141,21 @@ export function remedyWords({ what }: RemedyOutcome, areaM2: number, measures: M
 }
 
 /** What the model expects after it. */
-export function outcomeWords(
-  { greenDay, missedG, what }: RemedyOutcome,
-  isPaleByModel: boolean,
-  nothingMissedG: number,
-  areaM2: number,
-  measures: Measures,
-  today: number,
-): string {
+export function outcomeWords({
+  outcome: { greenDay, missedG, what },
+  isPaleByModel,
+  nothingMissedG,
+  areaM2,
+  measures,
+  today,
+}: {
+  readonly outcome: RemedyOutcome;
+  readonly isPaleByModel: boolean;
+  readonly nothingMissedG: number;
+  readonly areaM2: number;
+  readonly measures: Measures;
+  readonly today: number;
+}): string {
   const gained = (nothingMissedG - missedG) * areaM2;
   const saved =
     what.code === 'wait'

@@ -11,12 +11,17 @@ export const between = ({ low, high }: Spread, figure: (value: number) => string
   figure(low) === figure(high) ? `${figure(low)} ${unit}` : `${figure(low)} to ${figure(high)} ${unit}`;
 
 /** What the draws come to, in sentences. */
-export function rangeSentences(
-  range: LikelyRange,
-  crop: string,
-  names: BedNames,
-  measures: Measures,
-): string[] {
+export function rangeSentences({
+  range,
+  crop,
+  names,
+  measures,
+}: {
+  readonly range: LikelyRange;
+  readonly crop: string;
+  readonly names: BedNames;
+  readonly measures: Measures;
+}): string[] {
   const rate = (value: number) => measures.rateFigure(value).toFixed(measures.rateDecimals);
   const { enoughShare, missedShare, peakHeldG, waterSavedMm, influences } = range;
   const years = range.organicMatterPct;

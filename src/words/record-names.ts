@@ -35,12 +35,17 @@ export const cropNames = (cropIds: readonly string[], plantings: readonly Planti
   [...new Set(cropIds.map((id) => cropName(id, plantings)))].join(' and ');
 
 /** What a layer of the model is called: by its material, or by the crop it is left of. */
-export function layerName(
-  layerId: string,
-  entries: readonly EntryRecord[],
-  plantings: readonly PlantingRecord[],
-  names: LayNames,
-): string {
+export function layerName({
+  layerId,
+  entries,
+  plantings,
+  names,
+}: {
+  readonly layerId: string;
+  readonly entries: readonly EntryRecord[];
+  readonly plantings: readonly PlantingRecord[];
+  readonly names: LayNames;
+}): string {
   const entry = entries.find(({ id }) => id === layerId);
   return entry?.type === 'lay' ? layName(entry, names) : residueName(layerId, plantings);
 }

@@ -260,13 +260,36 @@ describe('the diagnosis in words', () => {
       ),
     ).toContain('50 L');
     expect(remedyWords({ ...feed, what: { code: 'water', waterMm: 12 } }, 5, metric)).toContain('60 L');
-    expect(outcomeWords(feed, true, 3, 5, metric, 739_750)).toMatch(
-      /^Green again about .* the crop misses 10 g less\.$/,
-    );
-    expect(outcomeWords({ ...feed, greenDay: null }, true, 1, 5, metric, 739_750)).toContain('Still pale');
-    expect(outcomeWords({ ...feed, what: { code: 'wait' } }, false, 1, 5, metric, 739_750)).toContain(
-      'sees no shortage',
-    );
+    expect(
+      outcomeWords({
+        outcome: feed,
+        isPaleByModel: true,
+        nothingMissedG: 3,
+        areaM2: 5,
+        measures: metric,
+        today: 739_750,
+      }),
+    ).toMatch(/^Green again about .* the crop misses 10 g less\.$/);
+    expect(
+      outcomeWords({
+        outcome: { ...feed, greenDay: null },
+        isPaleByModel: true,
+        nothingMissedG: 1,
+        areaM2: 5,
+        measures: metric,
+        today: 739_750,
+      }),
+    ).toContain('Still pale');
+    expect(
+      outcomeWords({
+        outcome: { ...feed, what: { code: 'wait' } },
+        isPaleByModel: false,
+        nothingMissedG: 1,
+        areaM2: 5,
+        measures: metric,
+        today: 739_750,
+      }),
+    ).toContain('sees no shortage');
   });
 });
 

@@ -78,7 +78,7 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
 }
 
 function entryTaskWords(entry: EntryRecord, names: TaskNames, measures: Measures): string {
-  const words = entryWords(entry, names.entries, names, measures);
+  const words = entryWords({ entry, entries: names.entries, books: names, measures });
   switch (entry.type) {
     case 'lay':
       return `${entry.dugDepthCm > 0 ? 'Dig in' : 'Lay'} ${words}`;
@@ -96,7 +96,7 @@ function entryTaskWords(entry: EntryRecord, names: TaskNames, measures: Measures
 }
 
 const layerNameOf = (layerId: string, { entries, plantings, ...names }: TaskNames): string =>
-  layerName(layerId, entries, plantings, names).toLowerCase();
+  layerName({ layerId, entries, plantings, names }).toLowerCase();
 
 function checkWords(
   { check, aboutId }: Extract<TaskWhat, { code: 'check' }>,

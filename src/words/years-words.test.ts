@@ -21,17 +21,23 @@ const COMPOST: HabitAct = {
 
 describe('habits in words', () => {
   it('an act says what, how much, how deep, when and how long', () => {
-    const words = actWords(COMPOST, [], metric, false);
+    const words = actWords({ act: COMPOST, materials: [], measures: metric, isSouth: false });
     expect(words).toContain(
       '0.5 litres on each m², dug in to 10 cm: March, every second year, years 2 to 10',
     );
-    expect(actWords(COMPOST, [], metric, true)).toContain('September');
-    expect(actWords(COMPOST, [], customary, false)).toContain('dug in to 3.9 in');
+    expect(actWords({ act: COMPOST, materials: [], measures: metric, isSouth: true })).toContain('September');
+    expect(actWords({ act: COMPOST, materials: [], measures: customary, isSouth: false })).toContain(
+      'dug in to 3.9 in',
+    );
   });
   it('a depth is told in the measures of the garden, whatever it was entered in', () => {
     const layer: HabitAct = { ...COMPOST, amount: 2, unit: 'cm', dugDepthCm: 0 };
-    expect(actWords(layer, [], metric, false)).toContain(', 2 cm thick:');
-    expect(actWords(layer, [], customary, false)).toContain(', 0.8 in thick:');
+    expect(actWords({ act: layer, materials: [], measures: metric, isSouth: false })).toContain(
+      ', 2 cm thick:',
+    );
+    expect(actWords({ act: layer, materials: [], measures: customary, isSouth: false })).toContain(
+      ', 0.8 in thick:',
+    );
     expect(measureCaption('organicMatterPct', 20, customary)).toContain('top 7.9 in beneath');
     expect(measureCaption('nitrogenGivenG', 20, metric)).toMatch(/, g\/m²$/);
   });
@@ -63,17 +69,21 @@ describe('an amount that was found', () => {
   });
   it('has the bracket, and what draws ask for', () => {
     const drawn = [1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.4, 2.6, 2.8].map(solved);
-    const words = amountWords(solved(1.9), drawn, 'cm thick', 10);
+    const words = amountWords({ own: solved(1.9), drawn, unit: 'cm thick', byYear: 10 });
     expect(words).toContain('1.9 cm thick each time (between 1.89 and 1.91');
     expect(words).toContain('8 in 10 draws ask for 1.2 to 2.6');
   });
   it('says how many draws never get there', () => {
     const never = { status: 'infeasible' as const, most: 25, shortfall: 1, runs: 2 };
-    expect(amountWords(solved(2), [solved(2), never, never], 'cm thick', 10)).toContain(
-      '2 of 3 draws do not get there',
+    expect(
+      amountWords({ own: solved(2), drawn: [solved(2), never, never], unit: 'cm thick', byYear: 10 }),
+    ).toContain('2 of 3 draws do not get there');
+    expect(amountWords({ own: never, drawn: [], unit: 'cm thick', byYear: 5 })).toMatch(
+      /cannot be done: even 25 cm thick .* year 5/,
     );
-    expect(amountWords(never, [], 'cm thick', 5)).toMatch(/cannot be done: even 25 cm thick .* year 5/);
-    expect(amountWords({ status: 'notNeeded', runs: 1 }, [], 'cm', 4)).toContain('without any of it');
+    expect(
+      amountWords({ own: { status: 'notNeeded', runs: 1 }, drawn: [], unit: 'cm', byYear: 4 }),
+    ).toContain('without any of it');
   });
 });
 

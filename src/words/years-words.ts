@@ -168,16 +168,21 @@ function span({ fromYear, untilYear }: HabitAct): string {
 
 /** A depth in any unit, cm: any density does. */
 const thicknessCm = (amount: number, unit: AmountUnit): number =>
-  amountFromMassFreshKg(massFreshKgFromAmount(amount, unit, ANY), 'cm', ANY);
+  amountFromMassFreshKg(massFreshKgFromAmount({ amount, unit, measured: ANY }), 'cm', ANY);
 const ANY = { bulkDensityKgPerM3: 1000, areaM2: 1 };
 
 /** One act of a habit as a line to read. */
-export function actWords(
-  act: HabitAct,
-  materials: readonly MaterialRecord[],
-  measures: Measures,
-  isSouth: boolean,
-): string {
+export function actWords({
+  act,
+  materials,
+  measures,
+  isSouth,
+}: {
+  readonly act: HabitAct;
+  readonly materials: readonly MaterialRecord[];
+  readonly measures: Measures;
+  readonly isSouth: boolean;
+}): string {
   const when = `${MONTH_NAMES[ownMonth(act.month, isSouth) - 1]!}, ${often(act.everyYears)}${span(act)}`;
   switch (act.type) {
     case 'lay': {
@@ -234,12 +239,17 @@ export function targetWords(target: Target, measures: Measures): string {
 }
 
 /** What was found for an amount, with what draws make of it. */
-export function amountWords(
-  own: AmountAnswer,
-  drawn: readonly AmountAnswer[],
-  unit: string,
-  byYear: number,
-): string {
+export function amountWords({
+  own,
+  drawn,
+  unit,
+  byYear,
+}: {
+  readonly own: AmountAnswer;
+  readonly drawn: readonly AmountAnswer[];
+  readonly unit: string;
+  readonly byYear: number;
+}): string {
   switch (own.status) {
     case 'notNeeded':
       return `The target is met in year ${byYear} without any of it.`;

@@ -66,7 +66,12 @@ describe('the five-pool model (Coleman and Jenkinson 1996, RothC-26.3)', () => {
     expect(MANURE_SHARES).toEqual([0.49, 0.49, 0.02]);
   });
   it('pools decay by their published rates: a tenth of a year of DPM leaves 1/e', () => {
-    const { dpm } = decayFivePools({ dpm: 100, rpm: 0, bio: 0, hum: 0 }, 1, 0.1, 23.4);
+    const { dpm } = decayFivePools({
+      pools: { dpm: 100, rpm: 0, bio: 0, hum: 0 },
+      rateModifier: 1,
+      years: 0.1,
+      clayPct: 23.4,
+    });
     expect(dpm).toBeCloseTo(100 / Math.E, 9);
   });
   it('an even feed run for ever comes to the steady state solved by hand', () => {
@@ -74,12 +79,12 @@ describe('the five-pool model (Coleman and Jenkinson 1996, RothC-26.3)', () => {
     let pools: FivePools = { dpm: 0, rpm: 0, bio: 0, hum: 0 };
     const step = 1 / 12;
     for (let month = 0; month < 12 * 3000; month++) {
-      pools = decayFivePools(
-        { ...pools, dpm: pools.dpm + fed.dpm * step, rpm: pools.rpm + fed.rpm * step },
-        1,
-        step,
-        23.4,
-      );
+      pools = decayFivePools({
+        pools: { ...pools, dpm: pools.dpm + fed.dpm * step, rpm: pools.rpm + fed.rpm * step },
+        rateModifier: 1,
+        years: step,
+        clayPct: 23.4,
+      });
     }
     // Per year all 100 are decayed; kept k, of which 46 % is biomass: bio = 0.46 k D / 0.66, with D = 100 / (1 - k).
     const kept = keptShare(23.4);
@@ -93,7 +98,8 @@ describe('the five-pool model (Coleman and Jenkinson 1996, RothC-26.3)', () => {
     const modifiers = monthlyRateModifiers(ROTHAMSTED, 23.4, new Set());
     const left = (years: number) => {
       let pools: FivePools = { dpm: 59, rpm: 41, bio: 0, hum: 0 };
-      for (let m = 0; m < 12 * years; m++) pools = decayFivePools(pools, modifiers[m % 12], 1 / 12, 23.4);
+      for (let m = 0; m < 12 * years; m++)
+        pools = decayFivePools({ pools, rateModifier: modifiers[m % 12], years: 1 / 12, clayPct: 23.4 });
       return pools.dpm + pools.rpm + pools.bio + pools.hum;
     };
     expect(left(1)).toBeGreaterThan(33);
@@ -150,9 +156,12 @@ describe('the two-pool model (Andren and Katterer 1997, ICBM)', () => {
 
 describe('the one-pool model (Henin and Dupuis 1945)', () => {
   it('closed form: the steady state is K1 m / K2, half way there after ln 2 / K2', () => {
-    expect(humusAfter(0, 30, 0.02, 5000)).toBeCloseTo(1500, 6);
-    expect(humusAfter(0, 30, 0.02, Math.LN2 / 0.02)).toBeCloseTo(750, 6);
-    expect(humusAfter(1500, 30, 0.02, 40)).toBeCloseTo(1500, 9);
+    expect(humusAfter({ humus: 0, madePerYear: 30, lossPerYear: 0.02, years: 5000 })).toBeCloseTo(1500, 6);
+    expect(humusAfter({ humus: 0, madePerYear: 30, lossPerYear: 0.02, years: Math.LN2 / 0.02 })).toBeCloseTo(
+      750,
+      6,
+    );
+    expect(humusAfter({ humus: 1500, madePerYear: 30, lossPerYear: 0.02, years: 40 })).toBeCloseTo(1500, 9);
   });
   it('coefficients lie in their published ranges', () => {
     const within = (value: number, [low, high]: readonly [number, number]) => value >= low && value <= high;

@@ -20,14 +20,18 @@ const ROWS: [AmountUnit, string][] = [
 describe('units', () => {
   // The package rounds its gallon and quart to six places.
   it.each(ROWS)('%s holds what a units package says', (unit, theirs) => {
-    expect(massFreshKgFromAmount(1, unit, WATER) / Qty(theirs).to('liter').scalar).toBeCloseTo(1, 5);
+    expect(
+      massFreshKgFromAmount({ amount: 1, unit, measured: WATER }) / Qty(theirs).to('liter').scalar,
+    ).toBeCloseTo(1, 5);
   });
   it.each([
     ['kg', '1 kg'],
     ['gram', '1 g'],
     ['pound', '1 lb'],
   ] as [AmountUnit, string][])('%s weighs what a units package says', (unit, theirs) => {
-    expect(massFreshKgFromAmount(1, unit, WATER) / Qty(theirs).to('kg').scalar).toBeCloseTo(1, 6);
+    expect(
+      massFreshKgFromAmount({ amount: 1, unit, measured: WATER }) / Qty(theirs).to('kg').scalar,
+    ).toBeCloseTo(1, 6);
   });
   it.each([
     ['cm', '1 cm'],
@@ -36,6 +40,6 @@ describe('units', () => {
     ['metre', '1 m'],
   ] as [AmountUnit, string][])('%s over a square metre holds what a units package says', (unit, theirs) => {
     const litres = Qty(theirs).mul(Qty('1 m2')).to('liter').scalar;
-    expect(massFreshKgFromAmount(1, unit, WATER) / litres).toBeCloseTo(1, 9);
+    expect(massFreshKgFromAmount({ amount: 1, unit, measured: WATER }) / litres).toBeCloseTo(1, 9);
   });
 });

@@ -119,7 +119,11 @@ const PLAN: RangePlan = {
 const drawn = tenYears(12);
 const longer = { ...drawn, endDay: drawn.endDay + 2 };
 let number = 0;
-const draw = timed(() => drawOutcome(longer, PLAN, number++, longer), 40, 5);
+const draw = timed(
+  () => drawOutcome({ scenario: longer, plan: PLAN, number: number++, decade: longer }),
+  40,
+  5,
+);
 report('one draw of 10 years, 12 batches', draw, null);
 console.log(
   `${'400 draws over two threads, by that median'.padEnd(58)} ${((draw.median * 200) / 1000).toFixed(1)} s  bar 2.5 s: ${draw.median * 200 <= 2500 ? 'met' : 'MISSED'}`,
@@ -215,7 +219,7 @@ const GARDEN_OF_ONE = gardenOf(
 );
 report(
   'the tasks of one bed, with what being late costs',
-  timed(() => bedAgenda(GARDEN_OF_ONE, 'bed', '2026-05-14'), 10, 2),
+  timed(() => bedAgenda({ records: GARDEN_OF_ONE, bedId: 'bed', todayIso: '2026-05-14' }), 10, 2),
   null,
 );
 const weighedPlan: RangePlan = {
@@ -229,9 +233,21 @@ const weighedPlan: RangePlan = {
     thicknessCm: 4,
   })),
 };
-const weighed = Array.from({ length: 400 }, (_, i) => drawOutcome(drawn, weighedPlan, i % 20));
+const weighed = Array.from({ length: 400 }, (_, i) =>
+  drawOutcome({ scenario: drawn, plan: weighedPlan, number: i % 20 }),
+);
 report(
   'a band from 400 draws, weighed by six measurements',
-  timed(() => likelyRange(weighed, drawnInputs(drawn, weighedPlan), weighedPlan, 0.1), 20, 3),
+  timed(
+    () =>
+      likelyRange({
+        outcomes: weighed,
+        inputs: drawnInputs(drawn, weighedPlan),
+        plan: weighedPlan,
+        harmlessShare: 0.1,
+      }),
+    20,
+    3,
+  ),
   null,
 );

@@ -47,7 +47,12 @@ const booksFor = (bed: number) => ({
 function scenarioFor(bed: number, habit: HabitTemplateId) {
   const setting = { findMaterial: findLibraryMaterial, today, years: YEARS };
   const books = booksWithHabit(booksFor(bed), habitFromTemplate(habit), setting);
-  return bedScenario(books, findLibraryMaterial, today, today + Math.ceil(YEARS * 365.25) + 2);
+  return bedScenario({
+    books,
+    findMaterial: findLibraryMaterial,
+    today,
+    endDay: today + Math.ceil(YEARS * 365.25) + 2,
+  });
 }
 
 /** Asks both threads for every bed under every habit, each taking the next when it has done one. */

@@ -41,7 +41,12 @@ describe('days that are not in every year', () => {
         layOf({ id: 'new year', date: '2027-12-31' }),
       ];
       const books = { site: { ...GARDEN, climate }, bed: bedOf(), entries, plantings: [] };
-      const scenario = bedScenario(books, findLibraryMaterial, today, dayNumberFromIso('2029-03-01', []));
+      const scenario = bedScenario({
+        books,
+        findMaterial: findLibraryMaterial,
+        today,
+        endDay: dayNumberFromIso('2029-03-01', []),
+      });
       const run = startRun(scenario);
       runTo(run, scenario.endDay);
       expect(run.largestRelativeError).toBeLessThan(1e-9);

@@ -33,7 +33,13 @@ function readCsv(table: Table, csv: string) {
   const [headers = [], ...rows] = Papa.parse<string[]>(csv, { skipEmptyLines: true }).data;
   const { mapping } = recognize(table, headers, rows);
   return rows.map((row) =>
-    readRow(table, row, mapping, books, (id) => recordsOf(table).find((one) => one.id === id)),
+    readRow({
+      table,
+      cells: row,
+      mapping,
+      names: books,
+      kept: (id) => recordsOf(table).find((one) => one.id === id),
+    }),
   );
 }
 

@@ -120,7 +120,12 @@ it(
     db.close();
 
     for (const { id } of books.beds) {
-      const scenario = bedScenario(booksOfBed(books, id)!, materialFinder(books), TODAY, TODAY + 1);
+      const scenario = bedScenario({
+        books: booksOfBed(books, id)!,
+        findMaterial: materialFinder(books),
+        today: TODAY,
+        endDay: TODAY + 1,
+      });
       const run = startRun(scenario);
       runTo(run, scenario.endDay);
       expect(run.largestRelativeError).toBeLessThan(1e-9);

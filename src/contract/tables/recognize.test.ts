@@ -68,7 +68,13 @@ describe('a table of somebody else', () => {
     const own = ['date', 'bed', 'material', 'amount', 'unit'];
     const { mapping } = recognize(ENTRIES, own, []);
     const read = (material: string, unit: string) =>
-      readRow(ENTRIES, ['2026-04-13', 'North bed', material, '5', unit], mapping, NAMES, () => undefined);
+      readRow({
+        table: ENTRIES,
+        cells: ['2026-04-13', 'North bed', material, '5', unit],
+        mapping,
+        names: NAMES,
+        kept: () => undefined,
+      });
     expect(read('Cereal straw', 'lbs')).toMatchObject({ record: { unit: 'pound', amount: 5 }, reasons: [] });
     expect(sentence(read('Cereal straw', 'constructor').reasons[0])).toMatch(/^unit must be one of cm/);
     expect(sentence(read('Straw of some cereal', 'kg').reasons[0])).toBe(

@@ -116,13 +116,19 @@ function codeOf(text: string, { codes = [], codeWords }: Column): Cell<string> {
     : { trouble: refusal('notOneOf', { allowed: codes, got: text }) };
 }
 
-function readCell(
-  text: string,
-  column: Column,
-  unit: ColumnUnit | null,
-  names: TableNames,
-  style: CellStyle,
-): Cell<unknown> {
+function readCell({
+  text,
+  column,
+  unit,
+  names,
+  style,
+}: {
+  readonly text: string;
+  readonly column: Column;
+  readonly unit: ColumnUnit | null;
+  readonly names: TableNames;
+  readonly style: CellStyle;
+}): Cell<unknown> {
   switch (column.kind) {
     case 'number': {
       const read = numberCell(text.replace(/%$/, ''), style);
@@ -179,13 +185,19 @@ function keptFlat(table: Table, kept: object | undefined): Record<string, unknow
 const structuredCopy = (value: unknown): unknown => JSON.parse(JSON.stringify(value)) as unknown;
 
 /** Reads one row. `kept` finds the record a row changes, by its id. */
-export function readRow(
-  table: Table,
-  cells: readonly string[],
-  mapping: Mapping,
-  names: TableNames,
-  kept: (id: string) => object | undefined,
-): TableRow {
+export function readRow({
+  table,
+  cells,
+  mapping,
+  names,
+  kept,
+}: {
+  readonly table: Table;
+  readonly cells: readonly string[];
+  readonly mapping: Mapping;
+  readonly names: TableNames;
+  readonly kept: (id: string) => object | undefined;
+}): TableRow {
   const reasons: Finding[] = [];
   const cellOf = (i: number): string => {
     const index = mapping.columns[i];
@@ -202,7 +214,7 @@ export function readRow(
       if (mapping.columns[i] !== null && !column.isName) clear(record, column);
       return;
     }
-    const read = readCell(text, column, mapping.units[i] ?? null, names, mapping.style);
+    const read = readCell({ text, column, unit: mapping.units[i] ?? null, names, style: mapping.style });
     given.add(column.field);
     if ('value' in read) put(record, column.field, read.value);
     else reasons.push(finding(read.trouble, column.header));

@@ -41,7 +41,11 @@ const trimmedOutcome = <Outcome extends { readonly outcome: string }>(result: Ou
 
 /** Entries of all types in one table; those of one day in the order in which they were written. */
 export function entryStore(db: Database, now: () => string): Stores['entries'] {
-  const table = new VersionedTable<EntryRecord>(db, 'entry', ENTRY, 'date, sequence');
+  const table = new VersionedTable<EntryRecord>(db, {
+    table: 'entry',
+    columns: ENTRY,
+    order: 'date, sequence',
+  });
   const store = storeOver(table, now);
   const sequences = db.prepare('SELECT id, sequence FROM entry WHERE bed_id = @bedId').raw();
   const months = db

@@ -7,23 +7,25 @@ interface Packed extends Versioned {
 }
 
 /** A table whose records have fields of their own by type: those are kept together in its column `details`. */
-interface PackedTable {
+interface PackedTable<Kept> {
   readonly table: string;
   /** With `details` among them. */
   readonly columns: Columns;
   readonly order: string;
+  /** The condition under which a record belongs to `@value`. */
+  readonly ownedBy: string;
+  /** May drop fields that a type does not have. */
+  readonly tidy?: (record: Kept) => Kept;
 }
 
 const STAMPED = ['id', 'version', 'createdAt', 'updatedAt'];
 
-/** `ownedBy` is the condition under which a record belongs to `@value`; `tidy` may drop fields a type has not. */
+/** Such a table as a store; `now` gives the instant of a write. */
 export function packedStore<Kept extends Versioned>(
   { db, now }: { readonly db: Database; readonly now: () => string },
-  { table: name, columns, order }: PackedTable,
-  ownedBy: string,
-  tidy: (record: Kept) => Kept = (record) => record,
+  { table: name, columns, order, ownedBy, tidy = (record) => record }: PackedTable<Kept>,
 ): OwnedStore<Kept> {
-  const table = new VersionedTable<Packed>(db, name, columns, order);
+  const table = new VersionedTable<Packed>(db, { table: name, columns, order });
   const common = new Set([...STAMPED, ...Object.keys(columns)]);
   const pack = (values: object) => {
     const fields = Object.entries(values);
@@ -41,7 +43,7 @@ export function packedStore<Kept extends Versioned>(
     },
     insert: (record: Unstamped<Kept>) => unpack(table.insert(pack(record) as Unstamped<Packed>, now())),
     update: (id, version, values) =>
-      unpacked(table.update(id, version, pack(values), now())) as WriteOutcome<Kept>,
+      unpacked(table.update({ id, version, values: pack(values), now: now() })) as WriteOutcome<Kept>,
     remove: (id, version) => unpacked(table.remove(id, version, now())) as RemovalOutcome<Kept>,
     look: (id) => {
       const kept = table.look(id);

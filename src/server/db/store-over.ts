@@ -14,7 +14,7 @@ export function storeOver<Record extends Versioned>(
   return {
     find: (id) => table.find(id),
     insert: (record: Unstamped<Record>) => table.insert(record, now()),
-    update: (id, version, values) => table.update(id, version, values, now()),
+    update: (id, version, values) => table.update({ id, version, values, now: now() }),
     remove: (id, version) => table.remove(id, version, now()),
     restore: (id) => table.restore(id, now()),
     look: (id) => table.look(id),

@@ -42,61 +42,52 @@ const JOURNAL: Columns = {
 
 /** Everything the app keeps, over one database. `now` gives the instant, ISO in UTC. */
 export function createStores(db: Database, now: () => string): Stores {
-  const gardens = new VersionedTable<GardenRecord>(db, 'garden', columnsOf(gardenFields));
-  const beds = new VersionedTable<BedRecord>(
-    db,
-    'bed',
-    { ...OF_A_GARDEN, ...columnsOf(bedFields) },
-    'created_at, rowid',
-  );
-  const materials = new VersionedTable<MaterialRecord>(
-    db,
-    'material',
-    { ...OF_A_GARDEN, ...columnsOf(materialFields) },
-    'name, id',
-  );
-  const buildUps = new VersionedTable<BuildUpRecord>(
-    db,
-    'build_up',
-    { ...OF_A_GARDEN, ...columnsOf(buildUpFields) },
-    'name, id',
-  );
-  const habits = new VersionedTable<HabitRecord>(
-    db,
-    'habit',
-    { ...OF_A_GARDEN, ...columnsOf(habitFields) },
-    'created_at, rowid',
-  );
-  const lots = new VersionedTable<LotRecord>(
-    db,
-    'lot',
-    { ...OF_A_GARDEN, ...columnsOf(lotFields) },
-    'created_at, rowid',
-  );
-  const labResults = new VersionedTable<LabResultRecord>(
-    db,
-    'lab_result',
-    { ...OF_A_GARDEN, ...columnsOf(labResultFields) },
-    'date, id',
-  );
-  const weather = new VersionedTable<WeatherRecord>(
-    db,
-    'weather',
-    { ...OF_A_GARDEN, ...columnsOf(weatherFields) },
-    'date, id',
-  );
-  const recipes = new VersionedTable<RecipeRecord>(
-    db,
-    'recipe',
-    { ...OF_A_GARDEN, ...columnsOf(recipeFields) },
-    'name, id',
-  );
-  const plantings = new VersionedTable<PlantingRecord>(
-    db,
-    'planting',
-    { ...OF_A_BED, ...columnsOf(plantingFields) },
-    'planted_on, id',
-  );
+  const gardens = new VersionedTable<GardenRecord>(db, { table: 'garden', columns: columnsOf(gardenFields) });
+  const beds = new VersionedTable<BedRecord>(db, {
+    table: 'bed',
+    columns: { ...OF_A_GARDEN, ...columnsOf(bedFields) },
+    order: 'created_at, rowid',
+  });
+  const materials = new VersionedTable<MaterialRecord>(db, {
+    table: 'material',
+    columns: { ...OF_A_GARDEN, ...columnsOf(materialFields) },
+    order: 'name, id',
+  });
+  const buildUps = new VersionedTable<BuildUpRecord>(db, {
+    table: 'build_up',
+    columns: { ...OF_A_GARDEN, ...columnsOf(buildUpFields) },
+    order: 'name, id',
+  });
+  const habits = new VersionedTable<HabitRecord>(db, {
+    table: 'habit',
+    columns: { ...OF_A_GARDEN, ...columnsOf(habitFields) },
+    order: 'created_at, rowid',
+  });
+  const lots = new VersionedTable<LotRecord>(db, {
+    table: 'lot',
+    columns: { ...OF_A_GARDEN, ...columnsOf(lotFields) },
+    order: 'created_at, rowid',
+  });
+  const labResults = new VersionedTable<LabResultRecord>(db, {
+    table: 'lab_result',
+    columns: { ...OF_A_GARDEN, ...columnsOf(labResultFields) },
+    order: 'date, id',
+  });
+  const weather = new VersionedTable<WeatherRecord>(db, {
+    table: 'weather',
+    columns: { ...OF_A_GARDEN, ...columnsOf(weatherFields) },
+    order: 'date, id',
+  });
+  const recipes = new VersionedTable<RecipeRecord>(db, {
+    table: 'recipe',
+    columns: { ...OF_A_GARDEN, ...columnsOf(recipeFields) },
+    order: 'name, id',
+  });
+  const plantings = new VersionedTable<PlantingRecord>(db, {
+    table: 'planting',
+    columns: { ...OF_A_BED, ...columnsOf(plantingFields) },
+    order: 'planted_on, id',
+  });
 
   const opened = randomUUID();
   return {
@@ -150,8 +141,12 @@ const movementStore = (db: Database, now: () => string): OrderedStore<MovementRe
   reorder: (ids) => reorder(db, 'stock_movement', ids),
   ...packedStore<MovementRecord>(
     { db, now },
-    { table: 'stock_movement', columns: MOVEMENT, order: 'date, sequence' },
-    `lot_id IN (SELECT id FROM lot WHERE removed_at IS NULL AND garden_id = @value)`,
+    {
+      table: 'stock_movement',
+      columns: MOVEMENT,
+      order: 'date, sequence',
+      ownedBy: `lot_id IN (SELECT id FROM lot WHERE removed_at IS NULL AND garden_id = @value)`,
+    },
   ),
 });
 
@@ -160,9 +155,13 @@ const journalStore = (db: Database, now: () => string): OrderedStore<JournalReco
   reorder: (ids) => reorder(db, 'journal', ids),
   ...packedStore<JournalRecord>(
     { db, now },
-    { table: 'journal', columns: JOURNAL, order: 'date, sequence' },
-    `garden_id = @value AND (bed_id IS NULL OR bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL))`,
-    (record) => ('bedId' in record && !isAboutBed(record.kind) ? withoutBed(record) : record),
+    {
+      table: 'journal',
+      columns: JOURNAL,
+      order: 'date, sequence',
+      ownedBy: `garden_id = @value AND (bed_id IS NULL OR bed_id IN (SELECT id FROM bed WHERE removed_at IS NULL))`,
+      tidy: (record) => ('bedId' in record && !isAboutBed(record.kind) ? withoutBed(record) : record),
+    },
   ),
 });
 

@@ -28,6 +28,22 @@ function fromColumn(value: unknown, kind: Kind = 'plain'): unknown {
   return kind === 'json' ? JSON.parse(value as string) : value;
 }
 
+export interface TableDeclaration {
+  readonly table: string;
+  readonly columns: Columns;
+  /** Columns by which its records are listed. */
+  readonly order?: string;
+}
+
+interface Change {
+  readonly id: string;
+  /** The version that is known to whoever changes it. */
+  readonly version: number;
+  readonly values: object;
+  /** The instant of the change. */
+  readonly now: string;
+}
+
 /**
  * Records with a version each: a write that names an older version changes nothing. Removal only marks, so
  * that it can be undone. Column and table names come from the stores, values are always bound.
@@ -38,12 +54,15 @@ export class VersionedTable<Record extends Versioned> {
   /** Columns that come out of the database as something else than they are. */
   readonly #converted: readonly (readonly [field: string, kind: Kind])[];
 
+  private readonly table: string;
+  private readonly order: string;
+
   constructor(
     private readonly db: Database,
-    private readonly table: string,
-    columns: Columns,
-    private readonly order = 'created_at, id',
+    { table, columns, order = 'created_at, id' }: TableDeclaration,
   ) {
+    this.table = table;
+    this.order = order;
     this.#columns = { ...STAMP, ...columns };
     this.#selected = Object.entries(this.#columns)
       .map(([field, [column]]) => `${column} AS ${field}`)
@@ -137,7 +156,7 @@ export class VersionedTable<Record extends Versioned> {
     return this.db.prepare(`SELECT 1 FROM ${this.table} WHERE id = @id`).get({ id }) !== undefined;
   }
 
-  update(id: string, version: number, values: object, now: string): WriteOutcome<Record> {
+  update({ id, version, values, now }: Change): WriteOutcome<Record> {
     const changed = { ...values, updatedAt: now };
     const fields = Object.keys(this.#columns).filter((field) => field in changed && !FIXED.has(field));
     const assignments = fields.map((field) => `${this.#columns[field]![0]} = @${field}`);

@@ -85,7 +85,11 @@ function plantBed(
         lotId: lot,
         amount,
         unit,
-        massFreshKg: massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: bed.areaM2 }),
+        massFreshKg: massFreshKgFromAmount({
+          amount,
+          unit,
+          measured: { bulkDensityKgPerM3, areaM2: bed.areaM2 },
+        }),
         dugDepthCm,
         seasonedMonths,
         note,
@@ -150,5 +154,5 @@ function plantBed(
       note: '',
     });
   });
-  requireSoundBooks(stores, bedId, today, {});
+  requireSoundBooks({ stores, bedId, today, change: {} });
 }

@@ -34,14 +34,21 @@ const LOTS: readonly DemoLot[] = [
   { id: 'demo-lot-feather', name: 'Feather meal', form: 'bag', keeping: 'shut' },
 ];
 
-const receive = (
-  lotId: string,
-  materialId: string,
-  daysAgo: number,
-  amount: number,
-  unit: 'barrow85L' | 'kg' | 'litre' | 'cubicMetre',
-  more: Partial<Extract<DemoMovement, { type: 'receive' }>> = {},
-): DemoMovement => ({
+const receive = ({
+  lotId,
+  materialId,
+  daysAgo,
+  amount,
+  unit,
+  more = {},
+}: {
+  readonly lotId: string;
+  readonly materialId: string;
+  readonly daysAgo: number;
+  readonly amount: number;
+  readonly unit: 'barrow85L' | 'kg' | 'litre' | 'cubicMetre';
+  readonly more?: Partial<Extract<DemoMovement, { type: 'receive' }>>;
+}): DemoMovement => ({
   type: 'receive',
   lotId,
   materialId,
@@ -78,9 +85,23 @@ const HEAP_PROBED: readonly [daysAgo: number, temperatureC: number][] = [
 ];
 
 const MOVEMENTS: readonly DemoMovement[] = [
-  receive('demo-lot-leaves', 'leaves_mixed', 190, 1.6, 'cubicMetre', { note: 'Raked along the sea wall.' }),
-  receive('demo-lot-hazel', 'demo-hazel-chips', 176, 3.4, 'cubicMetre', {
-    note: 'Two days with the chipper.',
+  receive({
+    lotId: 'demo-lot-leaves',
+    materialId: 'leaves_mixed',
+    daysAgo: 190,
+    amount: 1.6,
+    unit: 'cubicMetre',
+    more: { note: 'Raked along the sea wall.' },
+  }),
+  receive({
+    lotId: 'demo-lot-hazel',
+    materialId: 'demo-hazel-chips',
+    daysAgo: 176,
+    amount: 3.4,
+    unit: 'cubicMetre',
+    more: {
+      note: 'Two days with the chipper.',
+    },
   }),
   {
     ...NOTHING_READ,
@@ -90,14 +111,35 @@ const MOVEMENTS: readonly DemoMovement[] = [
     bulkDensityKgPerM3: 296,
     note: 'A 10 L bucket weighed 2.96 kg net.',
   },
-  receive('demo-lot-compost', 'compost_garden', 160, 9, 'barrow85L', { note: 'From the old bays.' }),
-  receive('demo-lot-poles', 'log_wood', 150, 260, 'kg', {
-    moistureFractionWetBasis: 0.22,
-    note: 'Split and stacked last summer.',
+  receive({
+    lotId: 'demo-lot-compost',
+    materialId: 'compost_garden',
+    daysAgo: 160,
+    amount: 9,
+    unit: 'barrow85L',
+    more: { note: 'From the old bays.' },
   }),
-  receive('demo-lot-feather', 'feather_meal', 90, 20, 'kg'),
-  receive('demo-lot-ash', 'wood_ash', 70, 14, 'kg', {
-    note: 'A winter of the kitchen stove, clean alder and hazel.',
+  receive({
+    lotId: 'demo-lot-poles',
+    materialId: 'log_wood',
+    daysAgo: 150,
+    amount: 260,
+    unit: 'kg',
+    more: {
+      moistureFractionWetBasis: 0.22,
+      note: 'Split and stacked last summer.',
+    },
+  }),
+  receive({ lotId: 'demo-lot-feather', materialId: 'feather_meal', daysAgo: 90, amount: 20, unit: 'kg' }),
+  receive({
+    lotId: 'demo-lot-ash',
+    materialId: 'wood_ash',
+    daysAgo: 70,
+    amount: 14,
+    unit: 'kg',
+    more: {
+      note: 'A winter of the kitchen stove, clean alder and hazel.',
+    },
   }),
   {
     type: 'burn',
@@ -134,7 +176,14 @@ const MOVEMENTS: readonly DemoMovement[] = [
     chargeRecipe: 'compostBlend',
     readyOn: null,
   },
-  receive('demo-lot-goat', 'demo-goat-litter', 50, 9, 'barrow85L', { note: 'Mucked out in one morning.' }),
+  receive({
+    lotId: 'demo-lot-goat',
+    materialId: 'demo-goat-litter',
+    daysAgo: 50,
+    amount: 9,
+    unit: 'barrow85L',
+    more: { note: 'Mucked out in one morning.' },
+  }),
   {
     type: 'make',
     lotId: 'demo-lot-heap',
@@ -160,11 +209,25 @@ const MOVEMENTS: readonly DemoMovement[] = [
   { type: 'turn', lotId: 'demo-lot-heap', daysAgo: 14 },
   { type: 'water', lotId: 'demo-lot-heap', daysAgo: 28, waterL: 40 },
   { type: 'sign', lotId: 'demo-lot-heap', daysAgo: 6, signs: ['earthySmell', 'whiteThreads'] },
-  receive('demo-lot-shelterbelt', 'demo-shelterbelt-chips', 16, 4.2, 'cubicMetre', {
-    note: 'The spring trailer load.',
+  receive({
+    lotId: 'demo-lot-shelterbelt',
+    materialId: 'demo-shelterbelt-chips',
+    daysAgo: 16,
+    amount: 4.2,
+    unit: 'cubicMetre',
+    more: {
+      note: 'The spring trailer load.',
+    },
   }),
-  receive('demo-lot-clippings', 'grass_clippings', 3, 5, 'barrow85L', {
-    note: 'First cut of the orchard meadow, no weedkiller used.',
+  receive({
+    lotId: 'demo-lot-clippings',
+    materialId: 'grass_clippings',
+    daysAgo: 3,
+    amount: 5,
+    unit: 'barrow85L',
+    more: {
+      note: 'First cut of the orchard meadow, no weedkiller used.',
+    },
   }),
   {
     type: 'takeOut',
@@ -175,8 +238,15 @@ const MOVEMENTS: readonly DemoMovement[] = [
     reason: 'given',
     note: 'To the ferry keeper.',
   },
-  receive('demo-lot-hazel', 'demo-hazel-chips', -200, 2.5, 'cubicMetre', {
-    note: 'Coppice work next winter.',
+  receive({
+    lotId: 'demo-lot-hazel',
+    materialId: 'demo-hazel-chips',
+    daysAgo: -200,
+    amount: 2.5,
+    unit: 'cubicMetre',
+    more: {
+      note: 'Coppice work next winter.',
+    },
   }),
 ];
 

@@ -34,7 +34,7 @@ export function journalFindings(
             if (!isWholeGarden || isReference || !(error instanceof InputError)) throw error;
           }
         },
-        (error) => findingAbout('journal', record.id, error.path, error),
+        (error) => findingAbout({ collection: 'journal', id: record.id, path: error.path, error }),
       ),
     );
 }

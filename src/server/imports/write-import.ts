@@ -88,7 +88,7 @@ export function importRows({ stores, today, newId }: AppContext, plan: ImportPla
       const rowsInOrder = inWritingOrder(withIds(setting, plan.rows));
       const written = [...first.rows, ...rowsInOrder.map((row) => writeRow(setting, row, writes))];
       reordered(stores, written);
-      const rows = checked(setting, plan, rowsInOrder, written);
+      const rows = checked({ setting, plan, rows: rowsInOrder, written });
       const counts = countsOf(rows);
       const isWritten = counts.rejected === 0 && !plan.isDryRun;
       const importId = isWritten && writes.length > 0 ? newId() : null;
@@ -131,12 +131,17 @@ function withRows(records: GardenRecords, rows: readonly NamedRow[]): GardenReco
 }
 
 /** The model is asked only about records that could be read at all. */
-function checked(
-  setting: Setting,
-  plan: ImportPlan,
-  rows: readonly NamedRow[],
-  written: readonly JudgedRow[],
-): JudgedRow[] {
+function checked({
+  setting,
+  plan,
+  rows,
+  written,
+}: {
+  readonly setting: Setting;
+  readonly plan: ImportPlan;
+  readonly rows: readonly NamedRow[];
+  readonly written: readonly JudgedRow[];
+}): JudgedRow[] {
   const { stores, gardenId, today } = setting;
   const unfit = new Set(written.filter(isUnfit).map(({ id }) => id));
   if (unfit.size > 0) {

@@ -57,7 +57,7 @@ function asKept(setting: Setting, row: NamedRow, kept: AnyRecord | undefined): F
     return stamped;
   const { createdAt, updatedAt, bedId, ...draft } = stamped as unknown as EntryDraft & Filed<AnyRecord>;
   const bed = stores.beds.find(bedId!)!;
-  const entry = weighed({ stores, today }, bed, row.id, draft);
+  const entry = weighed({ weighing: { stores, today }, bed, id: row.id, draft });
   return { ...entry, createdAt, updatedAt };
 }
 

@@ -20,7 +20,7 @@ export const bedRoutes = ({ stores, today, newId }: AppContext) =>
       const { version, ...values } = c.req.valid('json');
       const bed = found(stores.beds.find(bedId), 'bed');
       requireSeen(bed, version);
-      requireSoundBooks(stores, bedId, today(), { bed: { ...bed, ...values } });
+      requireSoundBooks({ stores, bedId, today: today(), change: { bed: { ...bed, ...values } } });
       return c.json(written(stores.beds.update(bedId, version, values), 'bed'), 200);
     })
     .delete('/beds/:bedId', seenVersion, (c) => {

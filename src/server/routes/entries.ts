@@ -22,8 +22,13 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
         const known = sentAgain(stores.entries.find(id), { ...draft, bedId: bed.id });
         if (known) return c.json(known, 200);
-        const entry = weighed({ stores, today: today() }, bed, id, draft);
-        requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: [id] });
+        const entry = weighed({ weighing: { stores, today: today() }, bed, id, draft });
+        requireSoundBooks({
+          stores,
+          bedId: bed.id,
+          today: today(),
+          change: { entries: (all) => withEntry(all, entry), about: [id] },
+        });
         return c.json(stores.entries.insert(entry), 201);
       });
     })
@@ -33,8 +38,13 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
         requireOwnEntries(stores, bed.id, [...revision.changes, ...revision.removals]);
         carryOutRevision({ stores, today: today() }, bed, revision);
-        requireSoundBooks(stores, bed.id, today(), {
-          about: [...revision.creates, ...revision.changes].map(({ id }) => id),
+        requireSoundBooks({
+          stores,
+          bedId: bed.id,
+          today: today(),
+          change: {
+            about: [...revision.creates, ...revision.changes].map(({ id }) => id),
+          },
         });
         return c.json({ entries: stores.entries.listOf(bed.id) }, 200);
       }),
@@ -46,8 +56,13 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const before = found(stores.entries.find(id), 'entry');
         requireSeen(before, change.version);
         const bed = found(stores.beds.find(before.bedId), 'bed');
-        const entry = weighed({ stores, today: today() }, bed, id, change);
-        requireSoundBooks(stores, bed.id, today(), { entries: (all) => withEntry(all, entry), about: [id] });
+        const entry = weighed({ weighing: { stores, today: today() }, bed, id, draft: change });
+        requireSoundBooks({
+          stores,
+          bedId: bed.id,
+          today: today(),
+          change: { entries: (all) => withEntry(all, entry), about: [id] },
+        });
         return c.json(written(stores.entries.update(id, change.version, entry), 'entry'), 200);
       });
     })
@@ -55,8 +70,13 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
       const id = c.req.param('entryId');
       stores.atomically(() => {
         const { bedId } = found(stores.entries.find(id), 'entry');
-        requireSoundBooks(stores, bedId, today(), {
-          entries: (all) => all.filter((entry) => entry.id !== id),
+        requireSoundBooks({
+          stores,
+          bedId,
+          today: today(),
+          change: {
+            entries: (all) => all.filter((entry) => entry.id !== id),
+          },
         });
         requireRemoved(stores.entries.remove(id, c.req.valid('query').version), 'entry');
       });
@@ -65,7 +85,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
     .post('/entries/:entryId/restore', (c) =>
       stores.atomically(() => {
         const entry = written(stores.entries.restore(c.req.param('entryId')), 'entry');
-        requireSoundBooks(stores, entry.bedId, today(), { about: [entry.id] });
+        requireSoundBooks({ stores, bedId: entry.bedId, today: today(), change: { about: [entry.id] } });
         return c.json(entry, 200);
       }),
     );

@@ -29,7 +29,10 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
     .get('/:gardenId/changes', sinceMark, (c) => {
       const { id } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const { epoch, since } = c.req.valid('query');
-      return c.json(changesSince(stores, id, { epoch, number: since }, today()), 200);
+      return c.json(
+        changesSince({ stores, gardenId: id, since: { epoch, number: since }, today: today() }),
+        200,
+      );
     })
     .put('/:gardenId', body(gardenChange), (c) => {
       const { version, ...values } = c.req.valid('json');

@@ -13,7 +13,17 @@ import { found } from '../answers.ts';
 import { body } from './validated.ts';
 
 /** What the layers hold by the book on the morning of that day, as a material of its own. */
-function lifted(stores: Stores, bed: BedRecord, { date, layerIds }: LiftDraft, today: string): Lifted {
+function lifted({
+  stores,
+  bed,
+  draft: { date, layerIds },
+  today,
+}: {
+  readonly stores: Stores;
+  readonly bed: BedRecord;
+  readonly draft: LiftDraft;
+  readonly today: string;
+}): Lifted {
   if (date > today) throw new InputError(['date'], 'inTheFuture', { date, today, isPlannable: false });
   const entries = stores.entries.listOf(bed.id);
   layerIds.forEach((layerId, i) => {
@@ -28,17 +38,27 @@ function lifted(stores: Stores, bed: BedRecord, { date, layerIds }: LiftDraft, t
   });
   const records = keptRecords(stores, bed.gardenId);
   const day = dayNumberFromIso(date, ['date']);
-  const scenario = bedScenario(
-    found(booksOfBed(records, bed.id), 'bed'),
-    materialFinder(records),
-    day,
-    day + 1,
-  );
-  return liftFrom(scenario, layerIds, day, bed.areaM2);
+  const scenario = bedScenario({
+    books: found(booksOfBed(records, bed.id), 'bed'),
+    findMaterial: materialFinder(records),
+    today: day,
+    endDay: day + 1,
+  });
+  return liftFrom({ scenario, layerIds, day, areaM2: bed.areaM2 });
 }
 
 /** Writes the taking off and the receiving. Ids follow from that of the lift, so that sending again finds them. */
-function carryOut(stores: Stores, bed: BedRecord, draft: LiftDraft, { basis, massFreshKg }: Lifted) {
+function carryOut({
+  stores,
+  bed,
+  draft,
+  lifted: { basis, massFreshKg },
+}: {
+  readonly stores: Stores;
+  readonly bed: BedRecord;
+  readonly draft: LiftDraft;
+  readonly lifted: Lifted;
+}) {
   const { id, date, note, layerIds, lotName } = draft;
   const { gardenId } = bed;
   const name = `Lifted from ${bed.name}, ${date}`.slice(0, 80);
@@ -99,8 +119,18 @@ export const liftRoutes = ({ stores, today }: AppContext) =>
           200,
         );
       }
-      const written = carryOut(stores, bed, draft, lifted(stores, bed, draft, today()));
-      requireSoundBooks(stores, bed.id, today(), { about: written.entries.map(({ id }) => id) });
+      const written = carryOut({
+        stores,
+        bed,
+        draft,
+        lifted: lifted({ stores, bed, draft, today: today() }),
+      });
+      requireSoundBooks({
+        stores,
+        bedId: bed.id,
+        today: today(),
+        change: { about: written.entries.map(({ id }) => id) },
+      });
       requireSoundStock(keptRecords(stores, bed.gardenId), today(), [written.movement.id]);
       return c.json(written, 201);
     });

@@ -51,8 +51,13 @@ export const materialRoutes = ({ stores, today, newId }: AppContext) =>
         ownMaterial(values.basis);
         const changed = { ...before, ...values };
         for (const bedId of bedsWith(stores, before.gardenId, id)) {
-          requireSoundBooks(stores, bedId, today(), {
-            materials: (all) => all.map((other) => (other.id === id ? changed : other)),
+          requireSoundBooks({
+            stores,
+            bedId,
+            today: today(),
+            change: {
+              materials: (all) => all.map((other) => (other.id === id ? changed : other)),
+            },
           });
         }
         return c.json(written(stores.materials.update(id, version, values), 'material'), 200);

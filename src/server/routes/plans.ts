@@ -45,7 +45,7 @@ export const planRoutes = ({ stores, today }: AppContext) =>
       }
       for (const { bedId, entries, plantings } of beds) {
         const about = [...entries.creates, ...entries.changes, ...plantings.creates].map(({ id }) => id);
-        requireSoundBooks(stores, bedId, today(), { about });
+        requireSoundBooks({ stores, bedId, today: today(), change: { about } });
       }
       return c.json(
         {

@@ -29,9 +29,14 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
         if (known) return c.json(known, 200);
         const planting = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
         checkRoom(planting, stores.plantings.listOf(bed.id));
-        requireSoundBooks(stores, bed.id, today(), {
-          plantings: (all) => withPlanting(all, planting),
-          about: [id],
+        requireSoundBooks({
+          stores,
+          bedId: bed.id,
+          today: today(),
+          change: {
+            plantings: (all) => withPlanting(all, planting),
+            about: [id],
+          },
         });
         return c.json(stores.plantings.insert(planting), 201);
       });
@@ -45,9 +50,14 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
         const changed = { ...before, ...values };
         // What stood side by side before shares were known may stay, and be ticked off.
         if (takesOtherRoom(before, changed)) checkRoom(changed, stores.plantings.listOf(before.bedId));
-        requireSoundBooks(stores, before.bedId, today(), {
-          plantings: (all) => withPlanting(all, changed),
-          about: [id],
+        requireSoundBooks({
+          stores,
+          bedId: before.bedId,
+          today: today(),
+          change: {
+            plantings: (all) => withPlanting(all, changed),
+            about: [id],
+          },
         });
         return c.json(written(stores.plantings.update(id, version, values), 'planting'), 200);
       });
@@ -61,7 +71,12 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
       stores.atomically(() => {
         const planting = written(stores.plantings.restore(c.req.param('plantingId')), 'planting');
         checkRoom(planting, stores.plantings.listOf(planting.bedId));
-        requireSoundBooks(stores, planting.bedId, today(), { about: [planting.id] });
+        requireSoundBooks({
+          stores,
+          bedId: planting.bedId,
+          today: today(),
+          change: { about: [planting.id] },
+        });
         return c.json(planting, 200);
       }),
     );

@@ -58,7 +58,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
           requireRemoved(stores.movements.remove(id, version), 'stock posting');
         for (const { id, version } of lots) requireRemoved(stores.lots.remove(id, version), 'pile');
         for (const { id, version } of entries) requireRemoved(stores.entries.remove(id, version), 'entry');
-        for (const bedId of beds) requireSoundBooks(stores, bedId, today(), {});
+        for (const bedId of beds) requireSoundBooks({ stores, bedId, today: today(), change: {} });
         requireSound(gardenId, []);
       });
       return c.body(null, 204);

@@ -45,7 +45,7 @@ function setUp() {
     if (!world.kept.includes(textOf(parcel))) world.kept.push(textOf(parcel));
     return world.losesAnswers ? Promise.reject(new Error('answer lost')) : Promise.resolve('kept');
   };
-  const open = () => createOutbox(shelf, handOver, exclusively, () => '2026-05-14T10:00:00Z');
+  const open = () => createOutbox({ shelf, handOver, exclusively, now: () => '2026-05-14T10:00:00Z' });
   return { world, open, shelf, exclusively };
 }
 
@@ -117,12 +117,13 @@ describe('what is written in the garden', () => {
       write: () => Promise.reject(new Error('storage is off')),
     };
     const kept: string[] = [];
-    const box = createOutbox(
-      holding(broken, pageShelf()),
-      (parcel) => Promise.resolve(kept.push(textOf(parcel)) > 0 ? ('kept' as const) : { refusal: '' }),
-      (_, act) => act(),
-      () => '2026-05-14T10:00:00Z',
-    );
+    const box = createOutbox({
+      shelf: holding(broken, pageShelf()),
+      handOver: (parcel) =>
+        Promise.resolve(kept.push(textOf(parcel)) > 0 ? ('kept' as const) : { refusal: '' }),
+      exclusively: (_, act) => act(),
+      now: () => '2026-05-14T10:00:00Z',
+    });
     await box.add([note('still written')]);
     expect([await box.flush(), kept]).toEqual([true, ['still written']]);
   });
@@ -130,12 +131,12 @@ describe('what is written in the garden', () => {
     const { shelf, exclusively } = setUp();
     let release: () => void = () => undefined;
     const hanging = new Promise<'kept'>((resolve) => (release = () => resolve('kept')));
-    const box = createOutbox(
+    const box = createOutbox({
       shelf,
-      () => hanging,
+      handOver: () => hanging,
       exclusively,
-      () => '2026-05-14T10:00:00Z',
-    );
+      now: () => '2026-05-14T10:00:00Z',
+    });
     await box.add([note('hangs')]);
     const sending = box.flush();
     await box.add([note('written meanwhile')]);

@@ -76,7 +76,17 @@ export type Exclusively = <Result>(name: 'shelf' | 'sending', act: () => Promise
  * refuse stays with the reason; what cannot be sent stays and stops those behind it. Every parcel carries ids of its
  * own, so one that is sent twice is kept once.
  */
-export function createOutbox(shelf: Shelf, handOver: HandOver, exclusively: Exclusively, now: () => string) {
+export function createOutbox({
+  shelf,
+  handOver,
+  exclusively,
+  now,
+}: {
+  readonly shelf: Shelf;
+  readonly handOver: HandOver;
+  readonly exclusively: Exclusively;
+  readonly now: () => string;
+}) {
   const listeners = new Set<() => void>();
   let known: readonly Parcel[] = [];
   const tell = (parcels: readonly Parcel[]) => {

@@ -59,9 +59,12 @@ const exclusively: Exclusively = (name, act) => {
 
 let outbox: Outbox | undefined;
 const theOutbox = (): Outbox =>
-  (outbox ??= createOutbox(holding(deviceShelf(), pageShelf()), handOverInTime, exclusively, () =>
-    new Date().toISOString(),
-  ));
+  (outbox ??= createOutbox({
+    shelf: holding(deviceShelf(), pageShelf()),
+    handOver: handOverInTime,
+    exclusively,
+    now: () => new Date().toISOString(),
+  }));
 
 /** What waits on this device, and a way to add to it. It is sent at once, and again whenever the connection is back. */
 export function useOutbox() {

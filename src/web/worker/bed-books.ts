@@ -45,25 +45,30 @@ function required(books: BedBooks | undefined): BedBooks {
 export const requireBooks = ({ records, bedId, today }: BedQuestion): BedBooks =>
   required(rememberedBooks(carriedForward(records, today), bedId));
 
-function scenarioFrom(
-  question: BedQuestion,
-  books: BedBooks,
-  today: DayNumber,
-  endDay: DayNumber,
-): BedScenario {
+function scenarioFrom({
+  question,
+  books,
+  today,
+  endDay,
+}: {
+  readonly question: BedQuestion;
+  readonly books: BedBooks;
+  readonly today: DayNumber;
+  readonly endDay: DayNumber;
+}): BedScenario {
   try {
-    return bedScenario(books, materialFinder(question.records), today, endDay);
+    return bedScenario({ books, findMaterial: materialFinder(question.records), today, endDay });
   } catch (error) {
     throw error instanceof InputError ? inRecordWords(error, books) : error;
   }
 }
 
 export const scenarioOf = (question: BedQuestion, today: DayNumber, daysAhead: number): BedScenario =>
-  scenarioFrom(question, requireBooks(question), today, today + daysAhead);
+  scenarioFrom({ question, books: requireBooks(question), today, endDay: today + daysAhead });
 
 /** The bed for years as the page of years follows its plan: what grew last year grows again. */
 export function plannedYearsOf(question: BedQuestion, today: DayNumber, years: number): BedScenario {
   const setting = { findMaterial: materialFinder(question.records), today, years };
   const books = booksAsPlanned(requireBooks(question), setting);
-  return scenarioFrom(question, books, today, endOfYears(today, years));
+  return scenarioFrom({ question, books, today, endDay: endOfYears(today, years) });
 }

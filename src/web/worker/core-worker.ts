@@ -33,7 +33,7 @@ import {
 } from '../../core/bed/index.ts';
 import { expose } from 'comlink';
 import { toldError } from '../../words/refusal-words.ts';
-import { type ChargeRecipeId, SCHOOLS, type School } from '../../records/vocabulary.ts';
+import { SCHOOLS, type School } from '../../records/vocabulary.ts';
 import type { Observation } from '../../records/journal.ts';
 import { type DayNumber, dayNumberFromIso } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
@@ -55,6 +55,7 @@ import {
   lotAnswer,
   stockBriefs,
   yardAnswer,
+  type ChargeAsked,
   type StockQuestion,
   type YardQuestion,
 } from './stock-answers.ts';
@@ -148,9 +149,14 @@ const advice = (question: BedQuestion): Worked<FullAdvice> =>
     const books = requireBooks(question);
     const findMaterial = materialFinder(question.records);
     return {
-      ...adviseBed(scenario, projection, today, settingOf(question, question.records.garden.school)),
-      waits: harvestWaits(books.entries, books.plantings, findMaterial, today),
-      conflicts: conflictsIn(books, findMaterial, projection, today - CONFLICTS_SINCE_DAYS),
+      ...adviseBed({
+        scenario,
+        projection,
+        today,
+        setting: settingOf(question, question.records.garden.school),
+      }),
+      waits: harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }),
+      conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }),
       feedAvailability: productAvailability(),
     };
   });
@@ -161,7 +167,10 @@ const schools = (question: BedQuestion): Worked<Record<School, BedAdvice>> =>
     const scenario = scenarioOf(question, today, ADVICE_DAYS);
     const projection = projectForAdvice(scenario, today);
     return Object.fromEntries(
-      SCHOOLS.map((school) => [school, adviseBed(scenario, projection, today, settingOf(question, school))]),
+      SCHOOLS.map((school) => [
+        school,
+        adviseBed({ scenario, projection, today, setting: settingOf(question, school) }),
+      ]),
     ) as Record<School, BedAdvice>;
   });
 
@@ -176,7 +185,12 @@ const brief = (question: BedQuestion): Worked<BedBrief> =>
     const scenario = scenarioOf(question, today, ADVICE_DAYS);
     const projection = projectForAdvice(scenario, today);
     return {
-      standing: bedStanding(scenario, projection, today, settingOf(question, question.records.garden.school)),
+      standing: bedStanding({
+        scenario,
+        projection,
+        today,
+        setting: settingOf(question, question.records.garden.school),
+      }),
       now: atEndOf(projection, today),
       ahead: projection.samples
         .filter(({ day }) => day >= today && day <= today + AHEAD_DAYS)
@@ -236,7 +250,12 @@ const prepareDraws = (
 /** One draw of the bed prepared last; null when none is. */
 const draw = (number: number, reach: Reach): DrawnOutcome | null =>
   prepared &&
-  drawOutcome(prepared.scenario, prepared.plan, number, reach === 'years' ? prepared.decade : null);
+  drawOutcome({
+    scenario: prepared.scenario,
+    plan: prepared.plan,
+    number,
+    decade: reach === 'years' ? prepared.decade : null,
+  });
 
 /** The same for questions about the stock, whose refusals name a posting. */
 function workedStock<Result>(work: () => Result): Worked<Result> {
@@ -252,8 +271,7 @@ const stock = (question: StockQuestion, reserves: Readonly<Record<string, number
   workedStock(() => stockBriefs(question, reserves));
 const lot = (question: StockQuestion, lotId: string) => workedStock(() => lotAnswer(question, lotId));
 const burns = (question: StockQuestion) => workedStock(() => burnAnswers(question));
-const charge = (question: StockQuestion, lotId: string, recipe: ChargeRecipeId, litres: number) =>
-  workedStock(() => chargeAnswer(question, lotId, recipe, litres));
+const charge = (asked: ChargeAsked) => workedStock(() => chargeAnswer(asked));
 
 const yard = (question: YardQuestion) => workedStock(() => yardAnswer(question));
 const laying = (question: StockQuestion, untilDay: DayNumber) =>
@@ -265,7 +283,7 @@ const log = (question: BedQuestion, observations: readonly Observation[]) =>
 const pale = (question: BedQuestion, asked: PaleQuestion) =>
   worked(question, (today) => paleAnswer(question, asked, today));
 const year = (question: BedQuestion, observations: readonly Observation[], of: number) =>
-  worked(question, (today) => yearAnswer(question, observations, of, today));
+  worked(question, (today) => yearAnswer({ question, observations, year: of, today }));
 const choices = (question: BedQuestion) => worked(question, (today) => yearChoiceAnswer(question, today));
 
 const yearsOpen = (plan: YearsPlan) => workedStock(() => openYears(plan));

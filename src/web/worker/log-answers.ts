@@ -29,7 +29,7 @@ const SHORT_DAYS = 150;
 
 /** What the books of a bed imply, task by task. */
 export const bedAgendaAnswer = ({ records, bedId, today }: BedQuestion): Task[] =>
-  bedAgenda(records, bedId, today, rememberedBooks);
+  bedAgenda({ records, bedId, todayIso: today, booksOf: rememberedBooks });
 
 /** What the model expected where something was seen, by observation. */
 export function logAnswer(
@@ -96,12 +96,17 @@ export function paleAnswer(question: BedQuestion, asked: PaleQuestion, today: Da
   };
 }
 
-export const yearAnswer = (
-  question: BedQuestion,
-  observations: readonly Observation[],
-  year: number,
-  today: DayNumber,
-): YearSheet =>
+export const yearAnswer = ({
+  question,
+  observations,
+  year,
+  today,
+}: {
+  readonly question: BedQuestion;
+  readonly observations: readonly Observation[];
+  readonly year: number;
+  readonly today: DayNumber;
+}): YearSheet =>
   yearSheet(
     { books: requireBooks(question), scenario: scenarioOf(question, today, 2), observations, today },
     year,

@@ -1,14 +1,13 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { wrap } from 'comlink';
 import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/index.ts';
-import type { ChargeRecipeId } from '../../records/vocabulary.ts';
 import type { Brew, Observation } from '../../records/journal.ts';
 import type { YardRecords } from '../../core/season/index.ts';
 import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
 import { shareOnThread } from '../solver/ask-solver.ts';
 import type { SharingAsked } from './years-answers.ts';
 import type { PaleQuestion } from './log-answers.ts';
-import type { StockQuestion, YardQuestion } from './stock-answers.ts';
+import type { ChargeAsked, StockQuestion, YardQuestion } from './stock-answers.ts';
 
 type Remote = ReturnType<typeof wrap<CoreWorker>>;
 
@@ -140,10 +139,10 @@ export const lotQuery = (question: StockQuestion, lotId: string) =>
     ...FOREVER,
   });
 
-export const chargeQuery = (question: StockQuestion, lotId: string, recipe: ChargeRecipeId, litres: number) =>
+export const chargeQuery = (asked: ChargeAsked) =>
   queryOptions({
-    queryKey: ['charge', question, [lotId, recipe, litres]] as Asked,
-    queryFn: ({ signal }) => advising(signal, (core) => core.charge(question, lotId, recipe, litres)),
+    queryKey: ['charge', asked.question, [asked.lotId, asked.recipeId, asked.litres]] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.charge(asked)),
     ...FOREVER,
   });
 

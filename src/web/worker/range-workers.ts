@@ -36,13 +36,19 @@ export const warmUp = (): void => void startedDrawers();
  * Draws of a bed, told as they come; resolves when all are drawn or `signal` ends it. Each thread takes the next draw
  * when it has done one, so that whatever is asked meanwhile waits for one draw at most.
  */
-export async function drawAll(
-  question: BedQuestion,
-  observations: readonly Observation[] | null,
-  signal: AbortSignal,
-  onSetUp: (setUp: RangeSetUp) => void,
-  onDrawn: (outcome: DrawnOutcome) => void,
-): Promise<void> {
+export async function drawAll({
+  question,
+  observations,
+  signal,
+  onSetUp,
+  onDrawn,
+}: {
+  readonly question: BedQuestion;
+  readonly observations: readonly Observation[] | null;
+  readonly signal: AbortSignal;
+  readonly onSetUp: (setUp: RangeSetUp) => void;
+  readonly onDrawn: (outcome: DrawnOutcome) => void;
+}): Promise<void> {
   const isOver = () => signal.aborted;
   const [setUp] = await Promise.all(
     startedDrawers().map(({ core }) => core.prepareDraws(question, observations)),

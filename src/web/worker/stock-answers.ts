@@ -182,28 +182,36 @@ export function lotAnswer(question: StockQuestion, lotId: string): LotAnswer | n
   };
 }
 
+export interface ChargeAsked {
+  readonly question: StockQuestion;
+  readonly lotId: string;
+  readonly recipeId: ChargeRecipeId;
+  readonly litres: number;
+}
+
 /** What charging would do for the char in a lot; null when there is none. */
-export function chargeAnswer(
-  question: StockQuestion,
-  lotId: string,
-  recipeId: ChargeRecipeId,
-  litres: number,
-): ChargePreview | null {
+export function chargeAnswer({ question, lotId, recipeId, litres }: ChargeAsked): ChargePreview | null {
   const contents = runsFor(question).today.lots.get(lotId)?.contents;
   if (!contents || isEmpty(contents)) return null;
   const part = scaled(contents, litres / volumeL(contents));
   const day = dayNumberFromIso(question.today, ['today']);
-  return previewCharge(part, litres, recipeId, day, question.records.garden.climate);
+  return previewCharge({
+    char: part,
+    charL: litres,
+    recipeId,
+    startDay: day,
+    climate: question.records.garden.climate,
+  });
 }
 
 /** Everything planned to be laid up to a day, as a list to carry. */
 export const layingAnswer = (question: StockQuestion, untilDay: DayNumber): LayingDay =>
-  layingDay(
-    question.records,
-    materialFinder(question.records),
-    question.records.lots.length > 0 ? runsFor(question).planned.taken : new Map(),
+  layingDay({
+    records: question.records,
+    findMaterial: materialFinder(question.records),
+    taken: question.records.lots.length > 0 ? runsFor(question).planned.taken : new Map(),
     untilDay,
-  );
+  });
 
 /** The yard, its brews, and the day it is looked at. */
 export interface YardQuestion {

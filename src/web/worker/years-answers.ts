@@ -106,11 +106,21 @@ function habitOn({ plan, today }: OpenPlan, books: BedBooks, followed: FollowedH
   return followed === 'soFar' ? (habitSoFar(books, today) ?? NOTHING_MORE) : followed;
 }
 
-function scenarioFor(opened: OpenPlan, books: BedBooks, habit: Habit | null, years: number): BedScenario {
+function scenarioFor({
+  opened,
+  books,
+  habit,
+  years,
+}: {
+  readonly opened: OpenPlan;
+  readonly books: BedBooks;
+  readonly habit: Habit | null;
+  readonly years: number;
+}): BedScenario {
   const { today, findMaterial } = opened;
   const setting = { findMaterial, today, years };
   const followed = habit ? booksWithHabit(books, habit, setting) : booksAsPlanned(books, setting);
-  return bedScenario(followed, findMaterial, today, endOfYears(today, years));
+  return bedScenario({ books: followed, findMaterial, today, endDay: endOfYears(today, years) });
 }
 
 function rememberedScenario(opened: OpenPlan, { bed, habit }: YearsAsked): BedScenario {
@@ -119,7 +129,12 @@ function rememberedScenario(opened: OpenPlan, { bed, habit }: YearsAsked): BedSc
   if (known) return known;
   const { habits, years } = opened.plan;
   const books = booksFor(opened, bed);
-  const made = scenarioFor(opened, books, habitOn(opened, books, habits[habit] ?? 'planned'), years);
+  const made = scenarioFor({
+    opened,
+    books,
+    habit: habitOn(opened, books, habits[habit] ?? 'planned'),
+    years,
+  });
   opened.scenarios.set(key, made);
   return made;
 }
@@ -171,7 +186,7 @@ export function yearsAmount(asked: AmountAsked): AmountAnswer | null {
     const acts = habit.acts.flatMap((one, i) =>
       i !== asked.act ? [one] : amount > 0 ? [{ ...act, amount }] : [],
     );
-    const scenario = scenarioFor(opened, books, { ...habit, acts }, asked.byYear);
+    const scenario = scenarioFor({ opened, books, habit: { ...habit, acts }, years: asked.byYear });
     const drawn = asked.draw === null ? scenario : drawScenario(scenario, DRAW_SEED, asked.draw).scenario;
     return runYears(drawn, opened.today, asked.byYear).points;
   };
@@ -183,7 +198,7 @@ export function yearsAmount(asked: AmountAsked): AmountAnswer | null {
 function mostOf({ materialId, unit }: LayAct, findMaterial: FindMaterial): number {
   const { bulkDensityKgPerM3 } = findMaterial(materialId)!;
   const measured = { bulkDensityKgPerM3, areaM2: 1 };
-  const mostKg = massFreshKgFromAmount(MOST_AT_A_TIME_CM, 'cm', measured);
+  const mostKg = massFreshKgFromAmount({ amount: MOST_AT_A_TIME_CM, unit: 'cm', measured });
   return amountFromMassFreshKg(mostKg, unit, measured);
 }
 

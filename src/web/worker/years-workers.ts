@@ -34,12 +34,17 @@ async function openOnThreads(plan: YearsPlan, signal: AbortSignal, onRefusal: (s
 }
 
 /** All lines of a plan by the book's own figures, then as many draws of each as are wanted, told as they come. */
-export async function followYears(
-  plan: YearsPlan,
-  draws: number,
-  signal: AbortSignal,
-  { onLine, onRefusal }: YearsListener,
-): Promise<void> {
+export async function followYears({
+  plan,
+  draws,
+  signal,
+  yearsListener: { onLine, onRefusal },
+}: {
+  readonly plan: YearsPlan;
+  readonly draws: number;
+  readonly signal: AbortSignal;
+  readonly yearsListener: YearsListener;
+}): Promise<void> {
   if (!(await openOnThreads(plan, signal, onRefusal))) return;
   const numbers = [null, ...Array.from({ length: draws }, (_, i) => i)];
   const asked = numbers.flatMap((draw) => everyLine(plan, draw));
@@ -59,13 +64,19 @@ export interface FoundAmounts {
 }
 
 /** Solves for an amount by the book's figures and by so many draws. */
-export async function findAmount(
-  plan: YearsPlan,
-  asked: Omit<AmountAsked, 'draw' | 'plan'>,
-  draws: number,
-  signal: AbortSignal,
-  onRefusal: (sentence: string) => void,
-): Promise<FoundAmounts | null> {
+export async function findAmount({
+  plan,
+  asked,
+  draws,
+  signal,
+  onRefusal,
+}: {
+  readonly plan: YearsPlan;
+  readonly asked: Omit<AmountAsked, 'draw' | 'plan'>;
+  readonly draws: number;
+  readonly signal: AbortSignal;
+  readonly onRefusal: (sentence: string) => void;
+}): Promise<FoundAmounts | null> {
   if (!(await openOnThreads(plan, signal, onRefusal))) return null;
   const answers: (AmountAnswer | null)[] = [];
   const numbers = [null, ...Array.from({ length: draws }, (_, i) => i)];

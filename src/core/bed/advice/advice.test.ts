@@ -46,10 +46,20 @@ function advised(
     climate: MILD,
     depositionGPerM2Year: 1,
   };
-  const scenario = bedScenario({ site, bed, entries, plantings }, findLibraryMaterial, TODAY, TODAY + 900);
-  return adviseBed(scenario, projectBed(scenario, 7, telltaleDays(scenario, TODAY)), TODAY, {
-    isPath: false,
-    rules,
+  const scenario = bedScenario({
+    books: { site, bed, entries, plantings },
+    findMaterial: findLibraryMaterial,
+    today: TODAY,
+    endDay: TODAY + 900,
+  });
+  return adviseBed({
+    scenario,
+    projection: projectBed(scenario, 7, telltaleDays(scenario, TODAY)),
+    today: TODAY,
+    setting: {
+      isPath: false,
+      rules,
+    },
   });
 }
 
@@ -116,24 +126,33 @@ describe('advice', () => {
   it('sees more organic matter in ten years with chips than without', () => {
     const site = { climate: CLIMATE_PATTERNS[0], depositionGPerM2Year: 1 };
     const books = { site, bed, entries: [chips(0)], plantings: [] };
-    const years = outlook(bedScenario(books, findLibraryMaterial, TODAY, TODAY + 3700), TODAY, 10);
+    const years = outlook(
+      bedScenario({ books, findMaterial: findLibraryMaterial, today: TODAY, endDay: TODAY + 3700 }),
+      TODAY,
+      10,
+    );
     expect(years).toHaveLength(11);
     const last = years.at(-1)!;
     expect(last.organicMatterPct).toBeGreaterThan(last.bareOrganicMatterPct);
     expect(last.bareOrganicMatterPct).toBeLessThan(years[0].bareOrganicMatterPct);
     expect(changesSoil(years)).toBe(true);
-    const bare = bedScenario({ ...books, entries: [] }, findLibraryMaterial, TODAY, TODAY + 3700);
+    const bare = bedScenario({
+      books: { ...books, entries: [] },
+      findMaterial: findLibraryMaterial,
+      today: TODAY,
+      endDay: TODAY + 3700,
+    });
     expect(changesSoil(outlook(bare, TODAY, 10))).toBe(false);
   });
 
   it('follows a scenario only as far as it is told', () => {
     const site = { climate: CLIMATE_PATTERNS[0], depositionGPerM2Year: 1 };
-    const scenario = bedScenario(
-      { site, bed, entries: [chips(0)], plantings: [tomato] },
-      findLibraryMaterial,
-      TODAY,
-      TODAY + 900,
-    );
+    const scenario = bedScenario({
+      books: { site, bed, entries: [chips(0)], plantings: [tomato] },
+      findMaterial: findLibraryMaterial,
+      today: TODAY,
+      endDay: TODAY + 900,
+    });
     const short = endingOn(scenario, TODAY);
     expect(short.events).toHaveLength(0);
     expect(short.crops).toHaveLength(0);

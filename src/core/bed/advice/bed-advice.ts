@@ -48,14 +48,24 @@ export interface AdviceSetting {
 export const PALENESS_SHOWN = 0.25;
 
 /** How a bed stands on `today` by its projection, which must reach beyond today. */
-export function bedStanding(
-  scenario: BedScenario,
-  projection: BedProjection,
-  today: DayNumber,
-  { isPath, rules }: AdviceSetting,
-): BedStanding {
-  const contact = lockUpWindow(projection.samples, 'contact', today, rules.feltFromG);
-  const root = lockUpWindow(projection.samples, 'root', today, rules.feltFromG);
+export function bedStanding({
+  scenario,
+  projection,
+  today,
+  setting: { isPath, rules },
+}: {
+  readonly scenario: BedScenario;
+  readonly projection: BedProjection;
+  readonly today: DayNumber;
+  readonly setting: AdviceSetting;
+}): BedStanding {
+  const contact = lockUpWindow({
+    samples: projection.samples,
+    zone: 'contact',
+    today,
+    feltFromG: rules.feltFromG,
+  });
+  const root = lockUpWindow({ samples: projection.samples, zone: 'root', today, feltFromG: rules.feltFromG });
   const doses = isPath ? null : dosePlan(scenario, today, rules.reserveShare);
   const prospects = cropProspects(scenario, projection, rules);
   const standing = { today, contact, root, doses, prospects, rules };
@@ -63,13 +73,18 @@ export function bedStanding(
 }
 
 /** The standing of a bed, when young plants may go in, and the workings behind it. */
-export function adviseBed(
-  scenario: BedScenario,
-  projection: BedProjection,
-  today: DayNumber,
-  setting: AdviceSetting,
-): BedAdvice {
-  const standing = bedStanding(scenario, projection, today, setting);
+export function adviseBed({
+  scenario,
+  projection,
+  today,
+  setting,
+}: {
+  readonly scenario: BedScenario;
+  readonly projection: BedProjection;
+  readonly today: DayNumber;
+  readonly setting: AdviceSetting;
+}): BedAdvice {
+  const standing = bedStanding({ scenario, projection, today, setting });
   const causes = [standing.contact, standing.root].flatMap((window) => window?.causes ?? []);
   const causeIds = [...new Set(causes.map(({ layerId }) => layerId))];
   return {

@@ -36,9 +36,14 @@ function clashes(
   plantings: Planting[] = [],
 ): Conflict[] {
   const books = { site: { climate: MILD, depositionGPerM2Year: 1 }, bed: bedOf(bed), entries, plantings };
-  const scenario = bedScenario(books, findLibraryMaterial, TODAY, TODAY + 400);
+  const scenario = bedScenario({
+    books,
+    findMaterial: findLibraryMaterial,
+    today: TODAY,
+    endDay: TODAY + 400,
+  });
   const projection = projectBed(scenario, 7, telltaleDays(scenario, TODAY));
-  return conflictsIn(books, findLibraryMaterial, projection, TODAY - 30);
+  return conflictsIn({ books, findMaterial: findLibraryMaterial, projection, since: TODAY - 30 });
 }
 const codes = (...args: Parameters<typeof clashes>) => clashes(...args).map(({ code }) => code);
 
@@ -116,7 +121,7 @@ describe('what does not go together', () => {
 describe('waits before harvest', () => {
   const manure = lay('manure', 'cattle_fym', '2026-05-01');
   const waits = (entries: Entry[], plantings: Planting[]) =>
-    harvestWaits(entries, plantings, findLibraryMaterial, TODAY);
+    harvestWaits({ entries, plantings, findMaterial: findLibraryMaterial, today: TODAY });
   it('are 120 days where the crop touches the soil and 90 otherwise, and say when the plan is too early', () => {
     const potato = plantingOf({ id: 'potato', cropId: 'potato', clearedOn: '2026-08-01' });
     const tomato = plantingOf({ id: 'tomato', cropId: 'tomato', clearedOn: '2026-10-01' });

@@ -65,31 +65,41 @@ const dated = <Kind extends Entry>(entry: Kind): Dated<Kind> => ({
 });
 
 /** What clashes in the books of a bed, from `since` on; `projection` tells what lies there when. */
-export function conflictsIn(
-  books: BedBooks,
-  findMaterial: FindMaterial,
-  projection: BedProjection,
-  since: DayNumber,
-): Conflict[] {
+export function conflictsIn({
+  books,
+  findMaterial,
+  projection,
+  since,
+}: {
+  readonly books: BedBooks;
+  readonly findMaterial: FindMaterial;
+  readonly projection: BedProjection;
+  readonly since: DayNumber;
+}): Conflict[] {
   const all = books.entries.map(dated);
   const layings = all.filter((one): one is Dated<LayEntry> => one.entry.type === 'lay');
   const recent = layings.filter(({ day }) => day >= since);
   return [
-    ...limeWithAmmonium(all, layings, findMaterial, since),
+    ...limeWithAmmonium({ all, layings, findMaterial, since }),
     ...ash(books, findMaterial, recent),
     ...recent.flatMap((one) => ofLaying(one, books, findMaterial)),
     ...wetClay(all, books, since),
-    ...tooMuch(books, layings, findMaterial, since),
+    ...tooMuch({ books, layings, findMaterial, since }),
     ...books.plantings.flatMap((planting) => coverOverSeed(planting, projection, since)),
   ];
 }
 
-function limeWithAmmonium(
-  all: readonly Dated[],
-  layings: readonly Dated<LayEntry>[],
-  findMaterial: FindMaterial,
-  since: DayNumber,
-): Conflict[] {
+function limeWithAmmonium({
+  all,
+  layings,
+  findMaterial,
+  since,
+}: {
+  readonly all: readonly Dated[];
+  readonly layings: readonly Dated<LayEntry>[];
+  readonly findMaterial: FindMaterial;
+  readonly since: DayNumber;
+}): Conflict[] {
   const bringsAmmonium = ({ entry }: Dated): boolean =>
     entry.type === 'feed' ||
     (entry.type === 'lay' && (findMaterial(entry.materialId)?.ammoniumShareOfNitrogen ?? 0) > 0.1);
@@ -183,12 +193,17 @@ function wetClay(all: readonly Dated[], { bed, site }: BedBooks, since: DayNumbe
     .map(({ entry, day }) => ({ code: 'wetClayWorked', entryId: entry.id, day }));
 }
 
-function tooMuch(
-  { bed }: BedBooks,
-  layings: readonly Dated<LayEntry>[],
-  findMaterial: FindMaterial,
-  since: DayNumber,
-): Conflict[] {
+function tooMuch({
+  books: { bed },
+  layings,
+  findMaterial,
+  since,
+}: {
+  readonly books: BedBooks;
+  readonly layings: readonly Dated<LayEntry>[];
+  readonly findMaterial: FindMaterial;
+  readonly since: DayNumber;
+}): Conflict[] {
   const dryG = ({ entry }: Dated<LayEntry>): number => {
     const material = findMaterial(entry.materialId);
     return material ? (entry.massFreshKg * 1000 * (1 - material.moistureFractionWetBasis)) / bed.areaM2 : 0;

@@ -5,7 +5,7 @@ import { lockUpWindow as windowOf } from './lock-up.ts';
 
 const FELT_FROM_G = 0.25;
 const lockUpWindow = (samples: readonly BedSample[], zone: 'contact' | 'root', today: number) =>
-  windowOf(samples, zone, today, FELT_FROM_G);
+  windowOf({ samples, zone, today, feltFromG: FELT_FROM_G });
 
 /** Samples a week apart from day 0 that hold so much in the contact zone. */
 const held = (...grams: number[]): BedSample[] =>

@@ -43,12 +43,17 @@ const heldIn = (sample: BedSample, zone: Zone): number =>
  * The lock-up of a zone that is going on at `today`, or the next one to come; null when there is none. It
  * starts when `feltFromG`, g/m2, is exceeded and counts as over when half its peak has been given back.
  */
-export function lockUpWindow(
-  samples: readonly BedSample[],
-  zone: Zone,
-  today: DayNumber,
-  feltFromG: number,
-): LockUpWindow | null {
+export function lockUpWindow({
+  samples,
+  zone,
+  today,
+  feltFromG,
+}: {
+  readonly samples: readonly BedSample[];
+  readonly zone: Zone;
+  readonly today: DayNumber;
+  readonly feltFromG: number;
+}): LockUpWindow | null {
   const held = samples.map((sample) => heldIn(sample, zone));
   const isFelt = (i: number): boolean => held[i] >= feltFromG;
   const now = Math.max(

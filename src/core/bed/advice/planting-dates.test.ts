@@ -39,12 +39,12 @@ function dates({
 }: Ground) {
   const site = { climate, depositionGPerM2Year: 1 };
   const bed = bedOf({ organicMatterPct });
-  const scenario = bedScenario(
-    { site, bed, entries, plantings: [] },
-    findLibraryMaterial,
+  const scenario = bedScenario({
+    books: { site, bed, entries, plantings: [] },
+    findMaterial: findLibraryMaterial,
     today,
-    today + 900,
-  );
+    endDay: today + 900,
+  });
   const [seedlings, transplants] = plantingDates(scenario, today, rules);
   return { seedlings: seedlings, transplants: transplants };
 }

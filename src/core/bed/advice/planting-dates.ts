@@ -59,7 +59,7 @@ export function plantingDates(
   const endDay = today + LOOK_AHEAD_DAYS + TRIAL_DAYS + 1;
   const ground = { ...clearedToday(endingOn(scenario, endDay), today), endDay };
   return STARTS.map((start) =>
-    earliest(start, startRun(ground), startRun(withoutMaterials(ground)), today, rules),
+    earliest({ start, run: startRun(ground), bareRun: startRun(withoutMaterials(ground)), today, rules }),
   );
 }
 
@@ -80,13 +80,19 @@ function trialCrop(start: Start, plantDay: DayNumber, heedsContact: boolean): Cr
   };
 }
 
-function earliest(
-  start: Start,
-  run: BedRun,
-  bareRun: BedRun,
-  today: DayNumber,
-  rules: Parameters<typeof plantingDates>[2],
-): PlantingDate {
+function earliest({
+  start,
+  run,
+  bareRun,
+  today,
+  rules,
+}: {
+  readonly start: Start;
+  readonly run: BedRun;
+  readonly bareRun: BedRun;
+  readonly today: DayNumber;
+  readonly rules: Parameters<typeof plantingDates>[2];
+}): PlantingDate {
   const { demandG, coldestC } = TRIALS[start];
   let waitFor: PlantingObstacle | null = null;
   let missedShare = 0;

@@ -30,12 +30,17 @@ const PERENNIAL_TOLD_DAYS = 365;
  * (US organic rule 7 CFR 205.203, from memory); a month after urine (WHO 2006, from memory). Only for crops that
  * somebody eats and that stand, or are sown, within the wait. Local food-safety rules prevail.
  */
-export function harvestWaits(
-  entries: readonly Entry[],
-  plantings: readonly Planting[],
-  findMaterial: FindMaterial,
-  today: DayNumber,
-): HarvestWait[] {
+export function harvestWaits({
+  entries,
+  plantings,
+  findMaterial,
+  today,
+}: {
+  readonly entries: readonly Entry[];
+  readonly plantings: readonly Planting[];
+  readonly findMaterial: FindMaterial;
+  readonly today: DayNumber;
+}): HarvestWait[] {
   const waits: HarvestWait[] = [];
   for (const entry of entries) {
     if (entry.type !== 'lay') continue;

@@ -56,19 +56,24 @@ describe('the scenario of a bed', () => {
   });
 
   it('spreads the mass over the area and waters in the warm half of the year', () => {
-    const scenario = bedScenario(books(), findLibraryMaterial, TODAY, TODAY + 10);
+    const scenario = bedScenario({
+      books: books(),
+      findMaterial: findLibraryMaterial,
+      today: TODAY,
+      endDay: TODAY + 10,
+    });
     expect(scenario.events[0]).toMatchObject({ type: 'apply', massFreshKgPerM2: 20, day: day('2026-05-14') });
     expect(scenario.irrigation?.months).toEqual([5, 6, 7, 8, 9]);
   });
 
   it('lays seasoned wood as thick as the same mass of fresh wood, but with less in it to lock', () => {
     const opened = (seasonedMonths: number) => {
-      const scenario = bedScenario(
-        books({ entries: [{ ...chips, seasonedMonths }] }),
-        findLibraryMaterial,
-        TODAY,
-        TODAY + 10,
-      );
+      const scenario = bedScenario({
+        books: books({ entries: [{ ...chips, seasonedMonths }] }),
+        findMaterial: findLibraryMaterial,
+        today: TODAY,
+        endDay: TODAY + 10,
+      });
       const run = startRun(scenario);
       runTo(run, day('2026-05-15'));
       return reportCohort(run.bed, run.bed.state.cohorts[0]);
@@ -78,12 +83,12 @@ describe('the scenario of a bed', () => {
   });
 
   it('lets a perennial grow every year while in leaf', () => {
-    const { crops } = bedScenario(
-      books({ plantings: [currant] }),
-      findLibraryMaterial,
-      TODAY,
-      day('2027-01-01'),
-    );
+    const { crops } = bedScenario({
+      books: books({ plantings: [currant] }),
+      findMaterial: findLibraryMaterial,
+      today: TODAY,
+      endDay: day('2027-01-01'),
+    });
     expect(crops.map(({ id, plantDay }) => `${id} ${isoDateOf(plantDay)}`)).toEqual([
       'currant:1 2024-06-01',
       'currant:2 2025-03-15',
@@ -133,7 +138,12 @@ describe('the scenario of a bed', () => {
       organicMatterPct: null,
     });
     const zones = (entry: Entry) => {
-      const scenario = bedScenario(books({ entries: [entry] }), findLibraryMaterial, TODAY, TODAY + 1);
+      const scenario = bedScenario({
+        books: books({ entries: [entry] }),
+        findMaterial: findLibraryMaterial,
+        today: TODAY,
+        endDay: TODAY + 1,
+      });
       const [event] = scenario.events;
       return event.type === 'soilTest' ? event.mineralNGPerM2 : undefined;
     };
@@ -151,7 +161,12 @@ describe('the scenario of a bed', () => {
   });
   it('lets a crop want only for the part of the bed it stands on', () => {
     const half = plantingOf({ nitrogenDemandGPerM2: 12, areaShare: 0.5 });
-    const { crops } = bedScenario(books({ plantings: [half] }), findLibraryMaterial, TODAY, TODAY + 1);
+    const { crops } = bedScenario({
+      books: books({ plantings: [half] }),
+      findMaterial: findLibraryMaterial,
+      today: TODAY,
+      endDay: TODAY + 1,
+    });
     expect(crops[0]?.nitrogenDemandGPerM2).toBe(6);
   });
 });

@@ -74,15 +74,20 @@ export function wateringOf({ site, bed }: Pick<BedBooks, 'site' | 'bed'>): Autom
  * The books of a bed as the model reads them, from the opening day to `endDay`; entries and plantings after
  * that are left out. Throws InputError with a path such as `entries.3.massFreshKg` for what cannot be.
  */
-export function bedScenario(
-  books: BedBooks,
-  findMaterial: FindMaterial,
-  today: DayNumber,
-  endDay: DayNumber,
-): BedScenario {
+export function bedScenario({
+  books,
+  findMaterial,
+  today,
+  endDay,
+}: {
+  readonly books: BedBooks;
+  readonly findMaterial: FindMaterial;
+  readonly today: DayNumber;
+  readonly endDay: DayNumber;
+}): BedScenario {
   const { site, bed, plantings } = books;
   const entries = inOrder(books.entries).filter(({ day }) => day < endDay);
-  const laid = entries.map(({ entry, day, path }) => laying(entry, day, path, books, findMaterial));
+  const laid = entries.map(({ entry, day, path }) => laying({ entry, day, path, books, findMaterial }));
   const watering = wateringOf(books);
   return {
     startDay: openingDay(books, today),
@@ -101,7 +106,7 @@ export function bedScenario(
     events: laid.map(({ event }) => event),
     piles: laid.flatMap(({ pile }) => pile ?? []),
     crops: plantings.flatMap((planting, i) =>
-      cropPlans(planting, ['plantings', i], books, findMaterial, endDay),
+      cropPlans({ planting, path: ['plantings', i], books, findMaterial, endDay }),
     ),
     ...(watering ? { irrigation: watering } : {}),
     depositionGPerM2Year: site.depositionGPerM2Year,
@@ -131,17 +136,23 @@ interface Laying {
   readonly pile?: PilePlan;
 }
 
-function laying(
-  entry: Entry,
-  day: DayNumber,
-  path: FieldPath,
-  books: BedBooks,
-  findMaterial: FindMaterial,
-): Laying {
+function laying({
+  entry,
+  day,
+  path,
+  books,
+  findMaterial,
+}: {
+  readonly entry: Entry;
+  readonly day: DayNumber;
+  readonly path: FieldPath;
+  readonly books: BedBooks;
+  readonly findMaterial: FindMaterial;
+}): Laying {
   const { bed } = books;
   switch (entry.type) {
     case 'lay':
-      return layingOf(entry, day, path, books, findMaterial);
+      return layingOf({ entry, day, path, books, findMaterial });
     case 'dig': {
       const cohortIds = entry.layerId === null ? ('all' as const) : [entry.layerId];
       return { event: { type: 'dig', day, depthCm: entry.dugDepthCm, cohortIds } };
@@ -184,13 +195,19 @@ function testedZones(entry: SoilTestEntry, bed: Bed): [contactZone: number, root
   return [perCm * CONTACT_ZONE_CM, perCm * (bedDepthCm - CONTACT_ZONE_CM)];
 }
 
-function layingOf(
-  entry: LayEntry,
-  day: DayNumber,
-  path: FieldPath,
-  { site, bed, taken }: BedBooks,
-  findMaterial: FindMaterial,
-): Laying {
+function layingOf({
+  entry,
+  day,
+  path,
+  books: { site, bed, taken },
+  findMaterial,
+}: {
+  readonly entry: LayEntry;
+  readonly day: DayNumber;
+  readonly path: FieldPath;
+  readonly books: BedBooks;
+  readonly findMaterial: FindMaterial;
+}): Laying {
   const placing = {
     type: 'apply' as const,
     day,
@@ -199,7 +216,8 @@ function layingOf(
     exposure: bed.exposure,
     isOnPath: bed.kind === 'path',
   };
-  if (entry.lotId) return { event: { ...placing, ...outOfStock(entry, entry.lotId, taken, bed, path) } };
+  if (entry.lotId)
+    return { event: { ...placing, ...outOfStock({ entry, lotId: entry.lotId, taken, bed, path }) } };
   const material = findMaterial(entry.materialId, day);
   if (!material) {
     throw new InputError([...path, 'materialId'], 'namesNone', { what: 'material', got: entry.materialId });
@@ -207,7 +225,7 @@ function layingOf(
   const massFreshKgPerM2 = entry.massFreshKg / bed.areaM2;
   if (entry.seasonedMonths === 0) return { event: { ...placing, material, massFreshKgPerM2 } };
 
-  const heap = seasoningHeap(entry, day, material, massFreshKgPerM2);
+  const heap = seasoningHeap({ entry, day, material, massFreshKg: massFreshKgPerM2 });
   const perKg = runPile({ ...heap, mix: [{ material, massFreshKg: 1 }] }, site.climate, withOverrides());
   const dryKgPerM2 = massFreshKgPerM2 * (1 - material.moistureFractionWetBasis);
   const massPutInKgPerM2 = (dryKgPerM2 * 1000) / perKg.dryMassG;
@@ -218,13 +236,19 @@ function layingOf(
 }
 
 /** What the stock gave for this entry, on a square metre. */
-function outOfStock(
-  { id }: LayEntry,
-  lotId: string,
-  taken: BedBooks['taken'],
-  { areaM2 }: Bed,
-  path: FieldPath,
-): Pick<ApplyOpening, 'opening' | 'massFreshKgPerM2'> {
+function outOfStock({
+  entry: { id },
+  lotId,
+  taken,
+  bed: { areaM2 },
+  path,
+}: {
+  readonly entry: LayEntry;
+  readonly lotId: string;
+  readonly taken: BedBooks['taken'];
+  readonly bed: Bed;
+  readonly path: FieldPath;
+}): Pick<ApplyOpening, 'opening' | 'massFreshKgPerM2'> {
   const given = taken?.get(id);
   if (!given) throw new InputError([...path, 'lotId'], 'namesNone', { what: 'stock', got: lotId });
   return {
@@ -234,7 +258,17 @@ function outOfStock(
 }
 
 /** A still, cold heap of one material that ends on the day it is spread. */
-function seasoningHeap(entry: LayEntry, day: DayNumber, material: Material, massFreshKg: number): PilePlan {
+function seasoningHeap({
+  entry,
+  day,
+  material,
+  massFreshKg,
+}: {
+  readonly entry: LayEntry;
+  readonly day: DayNumber;
+  readonly material: Material;
+  readonly massFreshKg: number;
+}): PilePlan {
   return {
     id: `heap of ${entry.id}`,
     startDay: day - Math.max(1, Math.round(entry.seasonedMonths * DAYS_PER_MONTH)),
@@ -248,31 +282,39 @@ function seasoningHeap(entry: LayEntry, day: DayNumber, material: Material, mass
   };
 }
 
-function cropPlans(
-  planting: Planting,
-  path: FieldPath,
-  books: BedBooks,
-  findMaterial: FindMaterial,
-  endDay: DayNumber,
-): CropPlan[] {
+function cropPlans({
+  planting,
+  path,
+  books,
+  findMaterial,
+  endDay,
+}: {
+  readonly planting: Planting;
+  readonly path: FieldPath;
+  readonly books: BedBooks;
+  readonly findMaterial: FindMaterial;
+  readonly endDay: DayNumber;
+}): CropPlan[] {
   const crop = findCrop(planting.cropId);
   if (!crop) {
     throw new InputError([...path, 'cropId'], 'namesNone', { what: 'crop', got: planting.cropId });
   }
   const residue = crop.residueMaterialId === null ? undefined : findMaterial(crop.residueMaterialId);
-  return growingTimes(planting, path, crop, books.site, endDay).map(({ plantDay, harvestDay }, season) => ({
-    id: crop.isPerennial ? `${planting.id}:${season + 1}` : planting.id,
-    plantDay,
-    harvestDay,
-    nitrogenDemandGPerM2: planting.nitrogenDemandGPerM2 * planting.areaShare,
-    rootDepthCm: planting.rootDepthCm,
-    isLegume: crop.isLegume,
-    isPerennial: crop.isPerennial,
-    deepShare: 0,
-    residueShare: residue ? crop.residueShare : 0,
-    ...(residue ? { residueMaterial: residue } : {}),
-    residueDugDepthCm: 0,
-  }));
+  return growingTimes({ planting, path, crop, site: books.site, endDay }).map(
+    ({ plantDay, harvestDay }, season) => ({
+      id: crop.isPerennial ? `${planting.id}:${season + 1}` : planting.id,
+      plantDay,
+      harvestDay,
+      nitrogenDemandGPerM2: planting.nitrogenDemandGPerM2 * planting.areaShare,
+      rootDepthCm: planting.rootDepthCm,
+      isLegume: crop.isLegume,
+      isPerennial: crop.isPerennial,
+      deepShare: 0,
+      residueShare: residue ? crop.residueShare : 0,
+      ...(residue ? { residueMaterial: residue } : {}),
+      residueDugDepthCm: 0,
+    }),
+  );
 }
 
 interface GrowingTime {
@@ -281,13 +323,19 @@ interface GrowingTime {
 }
 
 /** An annual grows once; a perennial every year while it is in leaf, shedding its leaves at the end. */
-function growingTimes(
-  planting: Planting,
-  path: FieldPath,
-  crop: Crop,
-  site: BedBooks['site'],
-  endDay: DayNumber,
-): GrowingTime[] {
+function growingTimes({
+  planting,
+  path,
+  crop,
+  site,
+  endDay,
+}: {
+  readonly planting: Planting;
+  readonly path: FieldPath;
+  readonly crop: Crop;
+  readonly site: BedBooks['site'];
+  readonly endDay: DayNumber;
+}): GrowingTime[] {
   const plantDay = dayNumberFromIso(planting.plantedOn, [...path, 'plantedOn']);
   const clearedDay =
     planting.clearedOn === null ? null : dayNumberFromIso(planting.clearedOn, [...path, 'clearedOn']);

@@ -18,7 +18,7 @@ export function checkBooks(books: BedBooks, findMaterial: FindMaterial, today: D
   refuseBeforeTheBed(books);
   refuseOtherUnits(books);
   try {
-    checkScenario(bedScenario(books, findMaterial, today, lastDay + 1));
+    checkScenario(bedScenario({ books, findMaterial, today, endDay: lastDay + 1 }));
   } catch (error) {
     throw error instanceof InputError ? inRecordWords(error, books) : error;
   }

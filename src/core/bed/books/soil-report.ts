@@ -97,15 +97,20 @@ export function soilReports(rows: readonly (readonly string[])[]): SoilReport[] 
   }
   return lines
     .filter((line) => line.some((cell) => cell.trim() !== ''))
-    .map((line, i) => reportOf(line, columns, header, i + 2));
+    .map((line, i) => reportOf({ line, columns, header, row: i + 2 }));
 }
 
-function reportOf(
-  line: readonly string[],
-  columns: readonly Column[],
-  header: readonly string[],
-  row: number,
-): SoilReport {
+function reportOf({
+  line,
+  columns,
+  header,
+  row,
+}: {
+  readonly line: readonly string[];
+  readonly columns: readonly Column[];
+  readonly header: readonly string[];
+  readonly row: number;
+}): SoilReport {
   const textOf = (meaning: Meaning) => {
     const column = columns.find((one) => one.meaning === meaning);
     return column ? (line[column.index] ?? '').trim() : '';

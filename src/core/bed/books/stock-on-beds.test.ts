@@ -61,7 +61,12 @@ const records = (change: Partial<GardenRecords>): GardenRecords => ({
 });
 
 const scenarioOf = (all: GardenRecords) =>
-  bedScenario(booksOfBed(all, 'north')!, materialFinder(all), TODAY, UNTIL);
+  bedScenario({
+    books: booksOfBed(all, 'north')!,
+    findMaterial: materialFinder(all),
+    today: TODAY,
+    endDay: UNTIL,
+  });
 
 describe('a bed that draws on the stock', () => {
   it('fares as if fresh stuff had been laid on it straight away', () => {

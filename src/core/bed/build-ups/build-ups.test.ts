@@ -45,7 +45,12 @@ describe('the build-ups', () => {
 describe('laying a build-up', () => {
   const { layers } = findBuildUp('stackForYears')!;
   it('scales it to the bed, and dates later layers', () => {
-    const planned = layBuildUp(layers, 4, day('2026-11-01'), findLibraryMaterial);
+    const planned = layBuildUp({
+      layers,
+      areaM2: 4,
+      laidDay: day('2026-11-01'),
+      findMaterial: findLibraryMaterial,
+    });
     expect(planned.map(({ date }) => date)).toEqual(['2026-11-01', '2027-11-01', '2028-10-31']);
     const { bulkDensityKgPerM3 } = findLibraryMaterial('leaves_mixed')!;
     expect(planned[0].massFreshKg).toBeCloseTo(0.05 * 4 * bulkDensityKgPerM3, 9);
@@ -55,7 +60,9 @@ describe('laying a build-up', () => {
       { ...layers[0], materialId: 'moondust' },
       { ...layers[0], thicknessCm: Number.NaN },
     ];
-    expect(layBuildUp(odd, 4, day('2026-11-01'), findLibraryMaterial)).toEqual([]);
+    expect(
+      layBuildUp({ layers: odd, areaM2: 4, laidDay: day('2026-11-01'), findMaterial: findLibraryMaterial }),
+    ).toEqual([]);
   });
 });
 

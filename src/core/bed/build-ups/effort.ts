@@ -29,7 +29,11 @@ export function effortOf(
   areaM2: number,
 ): Effort {
   const { bulkDensityKgPerM3 } = material;
-  const massFreshKg = massFreshKgFromAmount(layer.thicknessCm, 'cm', { bulkDensityKgPerM3, areaM2 });
+  const massFreshKg = massFreshKgFromAmount({
+    amount: layer.thicknessCm,
+    unit: 'cm',
+    measured: { bulkDensityKgPerM3, areaM2 },
+  });
   const volumeL = (massFreshKg / bulkDensityKgPerM3) * LITRES_PER_CUBIC_METRE;
   return effortFor({ massFreshKg, volumeL, dugDepthCm: layer.dugDepthCm }, areaM2);
 }

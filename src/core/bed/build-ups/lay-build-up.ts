@@ -14,12 +14,17 @@ export interface PlannedLayer {
 type FindMaterial = (materialId: string) => Material | undefined;
 
 /** A build-up scaled to a bed and laid from `laidDay` on; layers of materials that are gone are left out. */
-export function layBuildUp(
-  layers: readonly BuildUpLayer[],
-  areaM2: number,
-  laidDay: DayNumber,
-  findMaterial: FindMaterial,
-): PlannedLayer[] {
+export function layBuildUp({
+  layers,
+  areaM2,
+  laidDay,
+  findMaterial,
+}: {
+  readonly layers: readonly BuildUpLayer[];
+  readonly areaM2: number;
+  readonly laidDay: DayNumber;
+  readonly findMaterial: FindMaterial;
+}): PlannedLayer[] {
   return layers.flatMap(({ afterDays, ...layer }) => {
     const material = findMaterial(layer.materialId);
     if (!material || !(layer.thicknessCm > 0)) return [];
@@ -27,7 +32,11 @@ export function layBuildUp(
     return {
       ...layer,
       date: isoDateOf(laidDay + afterDays),
-      massFreshKg: massFreshKgFromAmount(layer.thicknessCm, 'cm', { bulkDensityKgPerM3, areaM2 }),
+      massFreshKg: massFreshKgFromAmount({
+        amount: layer.thicknessCm,
+        unit: 'cm',
+        measured: { bulkDensityKgPerM3, areaM2 },
+      }),
     };
   });
 }

@@ -117,7 +117,8 @@ const SAWDUST = layOf({
   massFreshKg: 30,
   dugDepthCm: 15,
 });
-const scenarioOf = (books: BedBooks) => bedScenario(books, findLibraryMaterial, TODAY, TODAY + 150);
+const scenarioOf = (books: BedBooks) =>
+  bedScenario({ books, findMaterial: findLibraryMaterial, today: TODAY, endDay: TODAY + 150 });
 
 describe('what the books know of a pale bed', () => {
   const factsOf = (books: BedBooks, beganDay: number | null = null) =>

@@ -58,6 +58,9 @@ export interface RemedySetting {
 /** Causes that nitrogen would mend. */
 export const MENDED_BY_NITROGEN: ReadonlySet<Cause> = new Set<Cause>(['lockUp', 'hunger', 'rawChar']);
 
+/** What is done, and what that is for the model. */
+type Remedy = readonly [what: RemedyWhat, events: readonly BedEvent[]];
+
 /** Tries the remedies that can be reckoned on the bed itself. */
 export function tryRemedies(setting: RemedySetting): Remedies {
   const { scenario, today } = setting;
@@ -65,19 +68,22 @@ export function tryRemedies(setting: RemedySetting): Remedies {
   const plan = dosePlan(scenario, today, setting.reserveShare);
   const first = plan?.doses.find(({ day }) => day <= today + 1)?.nitrogenGPerM2 ?? 0;
   const dose = first > 0 ? first : SMALL_DOSE_G;
-  const nothing = outcome(setting, short, { code: 'wait' }, []);
+  const nothing = outcome(setting, short, [{ code: 'wait' }, []]);
   return {
     isPaleByModel: palenessAt(project(short, today), setting.cropIds, today) >= PALENESS_SHOWN,
     outcomes: [
       nothing,
-      outcome(setting, short, { code: 'feed', nitrogenGPerM2: dose }, [
-        { type: 'feed', day: today, nitrogenGPerM2: dose, depthCm: CONTACT_ZONE_CM },
-      ]),
-      outcome(setting, short, { code: 'workIn', ...WORK_IN }, [castings(setting)]),
-      outcome(setting, short, ...watering(short, today)),
+      outcome(setting, short, feeding(today, dose)),
+      outcome(setting, short, [{ code: 'workIn', ...WORK_IN }, [castings(setting)]]),
+      outcome(setting, short, watering(short, today)),
     ],
   };
 }
+
+const feeding = (today: DayNumber, nitrogenGPerM2: number): Remedy => [
+  { code: 'feed', nitrogenGPerM2 },
+  [{ type: 'feed', day: today, nitrogenGPerM2, depthCm: CONTACT_ZONE_CM }],
+];
 
 function castings({ today, castings: material }: RemedySetting): BedEvent {
   const { bulkDensityKgPerM3 } = material;
@@ -86,7 +92,11 @@ function castings({ today, castings: material }: RemedySetting): BedEvent {
     id: 'remedy',
     day: today,
     material,
-    massFreshKgPerM2: massFreshKgFromAmount(WORK_IN.thicknessCm, 'cm', { bulkDensityKgPerM3, areaM2: 1 }),
+    massFreshKgPerM2: massFreshKgFromAmount({
+      amount: WORK_IN.thicknessCm,
+      unit: 'cm',
+      measured: { bulkDensityKgPerM3, areaM2: 1 },
+    }),
     dugDepthCm: WORK_IN.depthCm,
     exposure: 'normal',
     isOnPath: false,
@@ -94,7 +104,7 @@ function castings({ today, castings: material }: RemedySetting): BedEvent {
 }
 
 /** As much water as both zones lack. */
-function watering(scenario: BedScenario, today: DayNumber): [RemedyWhat, BedEvent[]] {
+function watering(scenario: BedScenario, today: DayNumber): Remedy {
   const run = startRun(scenario);
   runTo(run, today);
   const waterMm = run.bed.state.contactDeficitMm + run.bed.state.rootDeficitMm;
@@ -113,8 +123,7 @@ function palenessAt({ samples }: BedProjection, cropIds: readonly string[], day:
 function outcome(
   { today, cropIds }: RemedySetting,
   scenario: BedScenario,
-  what: RemedyWhat,
-  events: readonly BedEvent[],
+  [what, events]: Remedy,
 ): RemedyOutcome {
   const projection = project({ ...scenario, events: [...scenario.events, ...events] }, today);
   const isPale = (day: DayNumber) => palenessAt(projection, cropIds, day) >= PALENESS_SHOWN;

@@ -33,12 +33,17 @@ const TOLD_MOVE = 0.06;
 const MOST_INPUTS = 4;
 
 /** What weighing the draws has taught; null without points. */
-export function learntFrom(
-  outcomes: readonly DrawnOutcome[],
-  inputs: readonly string[],
-  points: number,
-  { weights, effectiveDraws, evidenceUsed }: DrawWeights,
-): Learnt | null {
+export function learntFrom({
+  outcomes,
+  inputs,
+  points,
+  weighed: { weights, effectiveDraws, evidenceUsed },
+}: {
+  readonly outcomes: readonly DrawnOutcome[];
+  readonly inputs: readonly string[];
+  readonly points: number;
+  readonly weighed: DrawWeights;
+}): Learnt | null {
   if (points === 0) return null;
   const layers = [...new Set(outcomes.flatMap(({ rotRates }) => Object.keys(rotRates)))];
   return {

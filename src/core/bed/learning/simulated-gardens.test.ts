@@ -27,17 +27,17 @@ const DRAWS = 400;
 const LEAST_COVERED = 0.75 * GARDENS;
 const MOST_COVERED = 0.85 * GARDENS;
 
-const SCENARIO: BedScenario = bedScenario(
-  {
+const SCENARIO: BedScenario = bedScenario({
+  books: {
     site: { climate: MILD, depositionGPerM2Year: 1 },
     bed: bedOf({ isWatered: false }),
     entries: [layOf({ id: 'chips', date: '2025-03-10', massFreshKg: 100, seasonedMonths: 0 })],
     plantings: [plantingOf({ plantedOn: '2026-05-20', clearedOn: '2026-10-01', nitrogenDemandGPerM2: 9 })],
   },
-  findLibraryMaterial,
-  TODAY,
-  LATER + 2,
-);
+  findMaterial: findLibraryMaterial,
+  today: TODAY,
+  endDay: LATER + 2,
+});
 const MEASURED_DAYS = [TODAY - 300, TODAY - 220, TODAY - 120, TODAY - 60, TODAY - 10];
 const SOIL_TESTED_DAY = TODAY - 45;
 const PLAN: RangePlan = {
@@ -116,7 +116,7 @@ function priorOf(number: number): Prior {
   const rate = rotRate(end, 'chips', TODAY);
   runTo(end, LATER);
   return {
-    outcome: drawOutcome(SCENARIO, PLAN, number),
+    outcome: drawOutcome({ scenario: SCENARIO, plan: PLAN, number }),
     logsOf: (points) => ({
       log: points.reduce(
         (sum, point) => sum + logLikelihood(looks.get(lookDay(point))!, point, modelError),
@@ -139,7 +139,12 @@ function rangeFor(truth: Truth | null, what: 'chips' | 'nitrogen') {
     const availableG = what === 'chips' ? outcome.availableG.map(() => chipsLaterCm) : outcome.availableG;
     return { ...outcome, availableG, logLikelihood: log, rotRates: { chips: rate } };
   });
-  return likelyRange(outcomes, inputs, { ...PLAN, points: truth ? truth.points : [] }, 0.1);
+  return likelyRange({
+    outcomes,
+    inputs,
+    plan: { ...PLAN, points: truth ? truth.points : [] },
+    harmlessShare: 0.1,
+  });
 }
 
 const ends = (range: ReturnType<typeof rangeFor>) => {
@@ -207,8 +212,8 @@ describe('learning from the log, on gardens whose truth is known', () => {
 describe('a draw that is measured', () => {
   it('reads its points on the way and ends up where an unmeasured one does', () => {
     const { points } = truths[3];
-    const plain = drawOutcome(SCENARIO, PLAN, 5);
-    const measured = drawOutcome(SCENARIO, { ...PLAN, points }, 5);
+    const plain = drawOutcome({ scenario: SCENARIO, plan: PLAN, number: 5 });
+    const measured = drawOutcome({ scenario: SCENARIO, plan: { ...PLAN, points }, number: 5 });
     expect(measured.availableG).toEqual(plain.availableG);
     expect(plain.logLikelihood).toBe(0);
     expect(measured.logLikelihood).toBeCloseTo(priors[5].logsOf(points).log, 9);
@@ -221,11 +226,15 @@ describe('a draw that is measured', () => {
       layerId: null,
       thicknessCm: 4,
     });
-    const plain = drawOutcome(SCENARIO, PLAN, 5);
-    const today = drawOutcome(SCENARIO, { ...PLAN, points: [seen(TODAY)] }, 5);
+    const plain = drawOutcome({ scenario: SCENARIO, plan: PLAN, number: 5 });
+    const today = drawOutcome({ scenario: SCENARIO, plan: { ...PLAN, points: [seen(TODAY)] }, number: 5 });
     expect(today.availableG).toEqual(plain.availableG);
     expect(today.logLikelihood).toBeLessThan(0);
-    const ahead = drawOutcome(SCENARIO, { ...PLAN, points: [seen(LATER + 400)] }, 5);
+    const ahead = drawOutcome({
+      scenario: SCENARIO,
+      plan: { ...PLAN, points: [seen(LATER + 400)] },
+      number: 5,
+    });
     expect([ahead.availableG, ahead.logLikelihood]).toEqual([plain.availableG, 0]);
   });
 });

@@ -155,7 +155,7 @@ export function projectBed(
   const buffer = new Float64Array(looks * BOOKS_WIDTH);
   const look = (bed: Bed, day: DayNumber) => {
     const from = samples.length * BOOKS_WIDTH;
-    samples.push(sample(bed, day, scenario, buffer.subarray(from, from + BOOKS_WIDTH)));
+    samples.push(sample({ bed, day, scenario, books: buffer.subarray(from, from + BOOKS_WIDTH) }));
   };
   runTo(run, scenario.endDay, ({ bed, day }) => {
     if (isLook(day) || wanted.has(day)) look(bed, day);
@@ -174,7 +174,17 @@ export function projectBed(
 const BOOKS_WIDTH = BALANCE_COUNT + FLOW_COUNT;
 
 /** A look at the bed; its books are written into `books`. */
-function sample(bed: Bed, day: DayNumber, scenario: BedScenario, books: Float64Array): BedSample {
+function sample({
+  bed,
+  day,
+  scenario,
+  books,
+}: {
+  readonly bed: Bed;
+  readonly day: DayNumber;
+  readonly scenario: BedScenario;
+  readonly books: Float64Array;
+}): BedSample {
   const balances = books.subarray(0, BALANCE_COUNT);
   const flows = books.subarray(BALANCE_COUNT);
   readBalances(bed, balances);

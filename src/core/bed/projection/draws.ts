@@ -95,6 +95,19 @@ const OWN_RATIO_SPREAD = 2;
 const OWN_MOISTURE_SPREAD = 0.1;
 const WETTEST = 0.97;
 
+/** A triangular distribution. */
+interface Triangle {
+  readonly low: number;
+  readonly mode: number;
+  readonly high: number;
+}
+
+/** How far from a value, as a share of it, and the highest there can be. */
+interface Around {
+  readonly share: number;
+  readonly most?: number;
+}
+
 /** Draws single inputs and notes where in its range each came to lie. */
 class Drawer {
   readonly inputs: DrawnInput[] = [];
@@ -104,14 +117,14 @@ class Drawer {
     this.next = next;
   }
 
-  within(input: string, low: number, mode: number, high: number): number {
+  within(input: string, { low, mode, high }: Triangle): number {
     const value = triangular(this.next(), low, mode, high);
     this.inputs.push({ input, place: high > low ? (value - low) / (high - low) : 0.5 });
     return value;
   }
 
-  around(input: string, value: number, share: number, most = Infinity): number {
-    return this.within(input, value * (1 - share), value, Math.min(most, value * (1 + share)));
+  around(input: string, mode: number, { share, most = Infinity }: Around): number {
+    return this.within(input, { low: mode * (1 - share), mode, high: Math.min(most, mode * (1 + share)) });
   }
 
   oneOf<T>(input: string, choices: readonly T[]): T {
@@ -143,7 +156,7 @@ export function drawScenario(scenario: BedScenario, seed: number, number: number
   const drawer = new Drawer(next);
   const parameters = drawParameters(drawer, scenario.parameters);
   const soil = drawSoil(drawer, scenario.soil);
-  const cropFactor = drawer.around('crop:demand', 1, SPREADS.cropDemand);
+  const cropFactor = drawer.around('crop:demand', 1, { share: SPREADS.cropDemand });
   const weatherSeed = Math.floor(next() * LARGEST_SEED);
   const modelError = drawModelError(next);
   const drawn = new Map<Material, Material>();
@@ -208,10 +221,10 @@ export function shareWithError(share: number, { lossLogit }: ModelError): number
 
 function drawParameters(drawer: Drawer, overrides: ParameterOverrides = {}): ParameterOverrides {
   const scalars: Partial<Record<ScalarParameterName, number>> = Object.fromEntries(
-    RANGED.map(({ name, value, low, high }) => [name, drawer.within(name, low, value, high)]),
+    RANGED.map(({ name, value, low, high }) => [name, drawer.within(name, { low, mode: value, high })]),
   );
   const lability = drawer.lognormal('soil:lability', SPREADS.nativeLability);
-  const scale = drawer.around('exposure', 1, SPREADS.exposure);
+  const scale = drawer.around('exposure', 1, { share: SPREADS.exposure });
   const scaled = ({ damp, normal, dry }: { damp: number; normal: number; dry: number }) => ({
     damp: Math.min(1, damp * scale),
     normal: Math.min(1, normal * scale),
@@ -230,8 +243,14 @@ function drawParameters(drawer: Drawer, overrides: ParameterOverrides = {}): Par
 
 const drawSoil = (drawer: Drawer, soil: SoilStart): SoilStart => ({
   ...soil,
-  organicMatterPct: drawer.around('soil:organicMatter', soil.organicMatterPct, SPREADS.organicMatter, 100),
-  bulkDensityGPerCm3: drawer.around('soil:bulkDensity', soil.bulkDensityGPerCm3, SPREADS.bulkDensity, 2.5),
+  organicMatterPct: drawer.around('soil:organicMatter', soil.organicMatterPct, {
+    share: SPREADS.organicMatter,
+    most: 100,
+  }),
+  bulkDensityGPerCm3: drawer.around('soil:bulkDensity', soil.bulkDensityGPerCm3, {
+    share: SPREADS.bulkDensity,
+    most: 2.5,
+  }),
 });
 
 const hasRanges = (material: Material): material is LibraryMaterial => 'moistureRange' in material;
@@ -242,15 +261,14 @@ function materialWithin(material: Material, layerId: string, drawer: Drawer): Ma
   const [driest, wettest] = hasRanges(material)
     ? material.moistureRange
     : [moisture - OWN_MOISTURE_SPREAD, moisture + OWN_MOISTURE_SPREAD];
-  const drawnMoisture = drawer.within(
-    `material:${layerId}:moisture`,
-    Math.max(0, Math.min(driest, moisture)),
-    moisture,
-    Math.max(moisture, Math.min(WETTEST, wettest)),
-  );
+  const drawnMoisture = drawer.within(`material:${layerId}:moisture`, {
+    low: Math.max(0, Math.min(driest, moisture)),
+    mode: moisture,
+    high: Math.max(moisture, Math.min(WETTEST, wettest)),
+  });
   if (material.carbonFractionDryBasis === 0) return { ...material, moistureFractionWetBasis: drawnMoisture };
   const { low, mode, high } = SPREADS.ammonium;
-  const ammoniumFactor = drawer.within(`material:${layerId}:ammonium`, low, mode, high);
+  const ammoniumFactor = drawer.within(`material:${layerId}:ammonium`, { low, mode, high });
   return {
     ...material,
     moistureFractionWetBasis: drawnMoisture,
@@ -272,12 +290,11 @@ function drawNitrogen(material: Material, layerId: string, drawer: Drawer): numb
     ratio / OWN_RATIO_SPREAD,
     ratio * OWN_RATIO_SPREAD,
   ];
-  const drawn = drawer.within(
-    `material:${layerId}:ratio`,
-    Math.min(low, ratio),
-    ratio,
-    Math.max(high, ratio),
-  );
+  const drawn = drawer.within(`material:${layerId}:ratio`, {
+    low: Math.min(low, ratio),
+    mode: ratio,
+    high: Math.max(high, ratio),
+  });
   return carbonFractionDryBasis / drawn;
 }
 

@@ -13,8 +13,8 @@ import { outlookDays } from '../../long-run/years/outlook-days.ts';
 import { waterSavedMm } from './water-saved.ts';
 
 const TODAY = dayNumberFromIso('2026-05-14', []);
-const scenario = bedScenario(
-  {
+const scenario = bedScenario({
+  books: {
     site: { climate: MILD, depositionGPerM2Year: 1 },
     bed: bedOf(),
     entries: [
@@ -31,10 +31,10 @@ const scenario = bedScenario(
     ],
     plantings: [plantingOf({ plantedOn: '2026-05-20', nitrogenDemandGPerM2: 12 })],
   },
-  findLibraryMaterial,
-  TODAY,
-  TODAY + 800,
-);
+  findMaterial: findLibraryMaterial,
+  today: TODAY,
+  endDay: TODAY + 800,
+});
 const plan: RangePlan = {
   seed: 1,
   today: TODAY,
@@ -45,17 +45,23 @@ const plan: RangePlan = {
 };
 const inputs = drawnInputs(scenario, plan);
 const drawn = (count: number, from = 0) =>
-  Array.from({ length: count }, (_, i) => drawOutcome(scenario, plan, from + i, scenario));
+  Array.from({ length: count }, (_, i) =>
+    drawOutcome({ scenario, plan, number: from + i, decade: scenario }),
+  );
 
 describe('a draw', () => {
   it('is the same again for the same seed and number, and another for another', () => {
-    expect(drawOutcome(scenario, plan, 3)).toEqual(drawOutcome(scenario, plan, 3));
-    expect(drawOutcome(scenario, plan, 3)).not.toEqual(drawOutcome(scenario, plan, 4));
-    expect(drawOutcome(scenario, { ...plan, seed: 2 }, 3)).not.toEqual(drawOutcome(scenario, plan, 3));
+    expect(drawOutcome({ scenario, plan, number: 3 })).toEqual(drawOutcome({ scenario, plan, number: 3 }));
+    expect(drawOutcome({ scenario, plan, number: 3 })).not.toEqual(
+      drawOutcome({ scenario, plan, number: 4 }),
+    );
+    expect(drawOutcome({ scenario, plan: { ...plan, seed: 2 }, number: 3 })).not.toEqual(
+      drawOutcome({ scenario, plan, number: 3 }),
+    );
   });
   it('is the same bed whether it is followed for a season or for years', () => {
-    const { organicMatterPct, ...years } = drawOutcome(scenario, plan, 5, scenario);
-    const { organicMatterPct: none, ...season } = drawOutcome(scenario, plan, 5);
+    const { organicMatterPct, ...years } = drawOutcome({ scenario, plan, number: 5, decade: scenario });
+    const { organicMatterPct: none, ...season } = drawOutcome({ scenario, plan, number: 5 });
     expect(organicMatterPct).toHaveLength(3);
     expect(none).toBeNull();
     expect({ ...season, missedShare: 0 }).toEqual({ ...years, missedShare: 0 });
@@ -94,7 +100,7 @@ describe('a draw', () => {
 });
 
 describe('the likely range', () => {
-  const range = likelyRange(drawn(40), inputs, plan, 0.1);
+  const range = likelyRange({ outcomes: drawn(40), inputs, plan, harmlessShare: 0.1 });
   it('lies in order around its middle, and holds the book itself', () => {
     range.availableG.low.forEach((low, i) => {
       expect(low).toBeLessThanOrEqual(range.availableG.middle[i]);
@@ -106,7 +112,7 @@ describe('the likely range', () => {
     expect(range.organicMatterPct!.low).toHaveLength(3);
   });
   it('settles: another forty draws tell nearly the same', () => {
-    const other = likelyRange(drawn(40, 1000), inputs, plan, 0.1);
+    const other = likelyRange({ outcomes: drawn(40, 1000), inputs, plan, harmlessShare: 0.1 });
     const ratio = other.organicMatterPct!.middle[2] / range.organicMatterPct!.middle[2];
     expect(ratio).toBeGreaterThan(0.93);
     expect(ratio).toBeLessThan(1.07);
@@ -118,7 +124,12 @@ describe('the likely range', () => {
     });
   });
   it('says nothing of shortage where no crop is concerned', () => {
-    const bare = likelyRange(drawn(8), inputs, { cropIds: [], points: [] }, 0.1);
+    const bare = likelyRange({
+      outcomes: drawn(8),
+      inputs,
+      plan: { cropIds: [], points: [] },
+      harmlessShare: 0.1,
+    });
     expect(bare.enoughShare).toBeNull();
   });
 });

@@ -59,12 +59,17 @@ function drawnOrganicMatter(decade: BedScenario, { seed, yearDays }: RangePlan, 
  * Runs draw `number` of a bed through the season, and, where a `decade` is given, through the years too: the same bed
  * with what will grow in later years. All inputs of a bed are drawn either way, so that the same number is the same bed.
  */
-export function drawOutcome(
-  scenario: BedScenario,
-  plan: RangePlan,
-  number: number,
-  decade: BedScenario | null = null,
-): DrawnOutcome {
+export function drawOutcome({
+  scenario,
+  plan,
+  number,
+  decade = null,
+}: {
+  readonly scenario: BedScenario;
+  readonly plan: RangePlan;
+  readonly number: number;
+  readonly decade?: BedScenario | null;
+}): DrawnOutcome {
   const draw = drawScenario(endingOn(scenario, lastDayOf(plan) + 1), plan.seed, number);
   const run = startRun(endingOn(draw.scenario, Math.max(...plan.tideDays) + 1));
   const { supplyFactor, lockFactor } = draw.modelError;
@@ -204,12 +209,17 @@ function bandOf(
 }
 
 /** All draws so far as bands and sentences can use them. At least one outcome. */
-export function likelyRange(
-  outcomes: readonly DrawnOutcome[],
-  inputs: readonly string[],
-  plan: Pick<RangePlan, 'cropIds' | 'points'>,
-  harmlessShare: number,
-): LikelyRange {
+export function likelyRange({
+  outcomes,
+  inputs,
+  plan,
+  harmlessShare,
+}: {
+  readonly outcomes: readonly DrawnOutcome[];
+  readonly inputs: readonly string[];
+  readonly plan: Pick<RangePlan, 'cropIds' | 'points'>;
+  readonly harmlessShare: number;
+}): LikelyRange {
   const weighed = plan.points.length > 0 ? weigh(outcomes) : null;
   const weights = weighed?.weights ?? null;
   const missed = outcomes.map(({ missedShare }) => missedShare);
@@ -236,7 +246,7 @@ export function likelyRange(
       weights,
     ),
     influences: influencesOn(target, inputs, outcomes),
-    learnt: weighed && learntFrom(outcomes, inputs, plan.points.length, weighed),
+    learnt: weighed && learntFrom({ outcomes, inputs, points: plan.points.length, weighed }),
   };
 }
 

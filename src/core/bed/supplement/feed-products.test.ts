@@ -11,7 +11,7 @@ import {
 const loam = { areaM2: 6, clayPct: 20 };
 const AVAILABILITY = feedAvailability();
 const dose = (materialId: string, nitrogenGPerM2: number, bed = loam) =>
-  asProduct(nitrogenGPerM2, findFeedProduct(materialId), bed, AVAILABILITY)!;
+  asProduct({ nitrogenGPerM2, product: findFeedProduct(materialId), bed, availabilities: AVAILABILITY })!;
 
 describe('a dose as a product', () => {
   it.each(FEED_PRODUCTS.map(({ materialId }) => [materialId] as const))(

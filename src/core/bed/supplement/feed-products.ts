@@ -64,12 +64,17 @@ export const feedAvailability = (): FeedAvailability =>
  * One dose of acting nitrogen as a product, for a bed of `areaM2`. Null for a product that gives less than it
  * takes in its first season.
  */
-export function asProduct(
-  nitrogenGPerM2: number,
-  product: FeedProduct,
-  bed: { readonly areaM2: number; readonly clayPct: number },
-  availabilities: FeedAvailability,
-): ProductDose | null {
+export function asProduct({
+  nitrogenGPerM2,
+  product,
+  bed,
+  availabilities,
+}: {
+  readonly nitrogenGPerM2: number;
+  readonly product: FeedProduct;
+  readonly bed: { readonly areaM2: number; readonly clayPct: number };
+  readonly availabilities: FeedAvailability;
+}): ProductDose | null {
   const material = findLibraryMaterial(product.materialId);
   if (!material) return null;
   const availability = availabilities[product.materialId] ?? 0;

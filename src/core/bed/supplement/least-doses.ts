@@ -130,7 +130,17 @@ const missed = (run: BedRun, plan: SupplementPlan): number =>
   total(concerned(run, plan).map(({ shortN, backlogN }) => shortN + backlogN));
 
 /** Most that may be given in a calendar year, g/m2. */
-function yearlyCap({ crops }: BedScenario, plan: SupplementPlan, year: number, doseSeasonG: number): number {
+function yearlyCap({
+  scenario: { crops },
+  plan,
+  year,
+  doseSeasonG,
+}: {
+  readonly scenario: BedScenario;
+  readonly plan: SupplementPlan;
+  readonly year: number;
+  readonly doseSeasonG: number;
+}): number {
   const standing = crops.filter(
     ({ id, plantDay, harvestDay }) =>
       isConcerned(plan, id) &&
@@ -150,21 +160,26 @@ function solve(scenario: BedScenario, plan: SupplementPlan): SolvedDose[] {
     const given = givenInYear.get(year) ?? 0;
     const roomG = Math.min(
       plan.maximumDoseGPerM2 ?? doseMaximumG,
-      yearlyCap(scenario, plan, year, doseSeasonG) - given,
+      yearlyCap({ scenario, plan, year, doseSeasonG }) - given,
     );
-    const solved = solveInterval(run, plan, intervalAt(scenario, plan, i), roomG);
+    const solved = solveInterval({ run, plan, interval: intervalAt(scenario, plan, i), roomG });
     givenInYear.set(year, given + solved.doseG);
     return solved;
   });
 }
 
 /** Leaves the run at the end of the interval, with the dose given. Mutates run. */
-function solveInterval(
-  run: BedRun,
-  plan: SupplementPlan,
-  { day, untilDay }: Interval,
-  roomG: number,
-): SolvedDose {
+function solveInterval({
+  run,
+  plan,
+  interval: { day, untilDay },
+  roomG,
+}: {
+  readonly run: BedRun;
+  readonly plan: SupplementPlan;
+  readonly interval: Interval;
+  readonly roomG: number;
+}): SolvedDose {
   const { doseStepG, dosePrice } = run.bed.constants.parameters;
   const mark = bookmark(run);
   const before = missed(run, plan);

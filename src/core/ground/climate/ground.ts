@@ -18,12 +18,17 @@ export function isWetMonth({ rainMm, evapotranspirationMm }: ClimateNormals, day
 }
 
 /** What the ground of a bed is like on a day for somebody who means to sow, plant or dig. */
-export function groundWarnings(
-  climate: ClimateNormals,
-  clayPct: number,
-  day: DayNumber,
-  work: { readonly needsWarmth: boolean; readonly treadsOrDigs: boolean },
-): GroundWarning[] {
+export function groundWarnings({
+  climate,
+  clayPct,
+  day,
+  work,
+}: {
+  readonly climate: ClimateNormals;
+  readonly clayPct: number;
+  readonly day: DayNumber;
+  readonly work: { readonly needsWarmth: boolean; readonly treadsOrDigs: boolean };
+}): GroundWarning[] {
   const temperatureC = airTemperatureC(climate, day);
   return [
     ...(work.needsWarmth && temperatureC < COLD_SOIL_BELOW_C

@@ -17,7 +17,7 @@ describe('amounts', () => {
     [1, 'pound', 0.45359237],
     [250, 'gram', 0.25],
   ] as const)('%d %s of chips weigh %d kg', (amount, unit, massKg) => {
-    expect(massFreshKgFromAmount(amount, unit, chips)).toBeCloseTo(massKg, 3);
+    expect(massFreshKgFromAmount({ amount, unit, measured: chips })).toBeCloseTo(massKg, 3);
   });
 
   it('go there and back in every unit', () => {
@@ -26,7 +26,11 @@ describe('amounts', () => {
         fc.constantFrom(...AMOUNT_UNITS),
         fc.double({ min: 0.01, max: 1000, noNaN: true }),
         (unit, amount) => {
-          const back = amountFromMassFreshKg(massFreshKgFromAmount(amount, unit, chips), unit, chips);
+          const back = amountFromMassFreshKg(
+            massFreshKgFromAmount({ amount, unit, measured: chips }),
+            unit,
+            chips,
+          );
           expect(Math.abs(back / amount - 1)).toBeLessThan(1e-12);
         },
       ),
@@ -35,7 +39,11 @@ describe('amounts', () => {
 
   it.each([0, -1, NaN, Infinity, 1e308])('%d is refused by name', (amount) => {
     expect(() =>
-      massFreshKgFromAmount(amount, 'cubicMetre', { bulkDensityKgPerM3: 280, areaM2: 1e10 }),
+      massFreshKgFromAmount({
+        amount,
+        unit: 'cubicMetre',
+        measured: { bulkDensityKgPerM3: 280, areaM2: 1e10 },
+      }),
     ).toThrow(/^amount /);
   });
 });

@@ -66,12 +66,17 @@ function massPerUnitKg(unit: AmountUnit, { bulkDensityKgPerM3, areaM2 }: Measure
  * Fresh mass, kg, of an amount of a material on a bed. Throws InputError naming `path` for an amount that is
  * not above zero or a unit nobody uses.
  */
-export function massFreshKgFromAmount(
-  amount: number,
-  unit: AmountUnit,
-  measured: Measured,
-  path: FieldPath = ['amount'],
-): number {
+export function massFreshKgFromAmount({
+  amount,
+  unit,
+  measured,
+  path = ['amount'],
+}: {
+  readonly amount: number;
+  readonly unit: AmountUnit;
+  readonly measured: Measured;
+  readonly path?: FieldPath;
+}): number {
   requireNumber(amount, path, { above: 0 });
   requireOneOf(unit, [...path.slice(0, -1), 'unit'], AMOUNT_UNITS);
   const massKg = amount * massPerUnitKg(unit, measured);

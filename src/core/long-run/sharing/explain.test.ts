@@ -19,7 +19,7 @@ const shareOf = (change: Partial<Share> = {}): Share => ({
 describe('why a pile goes to a bed', () => {
   const reason = (problem: ShareProblem, bed: ShareBed, litres: number, isFixed = false) => {
     const gain = problem.gains.find((one) => one.bedId === bed.id)!;
-    return reasonOf({ pile: chips, bed, season: 'now', gain }, litres, isFixed, problem);
+    return reasonOf({ pair: { pile: chips, bed, season: 'now', gain }, litres, isFixed, problem });
   };
 
   it('names the bed that is next in line, never one it does not belong on', () => {

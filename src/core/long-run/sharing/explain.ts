@@ -47,21 +47,36 @@ export interface SharedPair {
 const MET = 0.95;
 const NEAR_ENOUGH = 1e-6;
 
-const worthPerL = (gain: ShareGain, bed: ShareBed, season: ShareSeason, purpose: Purpose): number => {
+const worthPerL = ({
+  gain,
+  bed,
+  season,
+  purpose,
+}: {
+  readonly gain: ShareGain;
+  readonly bed: ShareBed;
+  readonly season: ShareSeason;
+  readonly purpose: Purpose;
+}): number => {
   const wanted = bed.wants[season][purpose];
   return wanted > 0 ? (valueOfWant(bed, purpose) * Math.max(0, gain.perL[purpose])) / wanted : 0;
 };
 
 /** Why this much of a pile goes to this bed. */
-export function reasonOf(
-  { pile, bed, season, gain }: SharedPair,
-  litres: number,
-  isFixed: boolean,
-  { beds, gains }: ShareProblem,
-): ShareReason {
+export function reasonOf({
+  pair: { pile, bed, season, gain },
+  litres,
+  isFixed,
+  problem: { beds, gains },
+}: {
+  readonly pair: SharedPair;
+  readonly litres: number;
+  readonly isFixed: boolean;
+  readonly problem: ShareProblem;
+}): ShareReason {
   const worth = PURPOSES.map((purpose) => ({
     purpose,
-    worth: Math.min(worthPerL(gain, bed, season, purpose) * litres, valueOfWant(bed, purpose)),
+    worth: Math.min(worthPerL({ gain, bed, season, purpose }) * litres, valueOfWant(bed, purpose)),
   }));
   const all = worth.reduce((sum, one) => sum + one.worth, 0);
   const others = gains
@@ -70,7 +85,13 @@ export function reasonOf(
       const other = beds.find(({ id }) => id === one.bedId)!;
       if (unsuited(pile, other) !== null) return [];
       return [
-        { bedId: other.id, worth: PURPOSES.reduce((sum, p) => sum + worthPerL(one, other, season, p), 0) },
+        {
+          bedId: other.id,
+          worth: PURPOSES.reduce(
+            (sum, p) => sum + worthPerL({ gain: one, bed: other, season, purpose: p }),
+            0,
+          ),
+        },
       ];
     })
     .filter((one) => one.worth > 0)
@@ -91,26 +112,33 @@ export function unmetOf(shares: readonly Share[], problem: ShareProblem): UnmetW
   const byPair = gainsByPair(problem.gains);
   return problem.beds.flatMap((bed) =>
     SHARE_SEASONS.flatMap((season) => {
-      const met = metBy(shares, bed, season, byPair);
+      const met = metBy({ shares, bed, season, gains: byPair });
       return PURPOSES.flatMap((purpose): UnmetWant[] => {
         const wanted = bed.wants[season][purpose];
         const metShare = wanted > 0 ? met[purpose] / wanted : 1;
         if (metShare >= MET) return [];
-        const cause = causeOf(bed, season, purpose, shares, problem, byPair);
+        const cause = causeOf({ bed, season, purpose, shares, problem, gains: byPair });
         return [{ bedId: bed.id, season, purpose, metShare, cause }];
       });
     }),
   );
 }
 
-function causeOf(
-  bed: ShareBed,
-  season: ShareSeason,
-  purpose: Purpose,
-  shares: readonly Share[],
-  { piles }: ShareProblem,
-  gains: ReadonlyMap<string, ShareGain>,
-): UnmetCause {
+function causeOf({
+  bed,
+  season,
+  purpose,
+  shares,
+  problem: { piles },
+  gains,
+}: {
+  readonly bed: ShareBed;
+  readonly season: ShareSeason;
+  readonly purpose: Purpose;
+  readonly shares: readonly Share[];
+  readonly problem: ShareProblem;
+  readonly gains: ReadonlyMap<string, ShareGain>;
+}): UnmetCause {
   const serving = piles.filter(
     (pile) => unsuited(pile, bed) === null && (gains.get(gainKey(pile.id, bed.id))?.perL[purpose] ?? 0) > 0,
   );

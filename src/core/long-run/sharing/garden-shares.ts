@@ -76,7 +76,7 @@ export interface WantSetting {
 export function shareBed(setting: WantSetting): ShareBed {
   const { books, findMaterial, today, aimOrganicMatterPct } = setting;
   const { bed } = books;
-  const scenario = bedScenario(books, findMaterial, today, today + YEAR_DAYS + 2);
+  const scenario = bedScenario({ books, findMaterial, today, endDay: today + YEAR_DAYS + 2 });
   const days = [today, today + SEASON_DAYS, today + YEAR_DAYS];
   const projection = projectBed(
     scenario,
@@ -135,7 +135,12 @@ function lockLimit({ books, school }: WantSetting): number {
 /** What a layer of each pile does on a bed, per liter, by running it there for five years beside the bare bed. */
 export function shareGains(setting: WantSetting, bed: ShareBed, piles: readonly MaterialPile[]): ShareGain[] {
   const { books, findMaterial, today } = setting;
-  const base = bedScenario({ ...books, entries: [], plantings: [] }, findMaterial, today, today + 2);
+  const base = bedScenario({
+    books: { ...books, entries: [], plantings: [] },
+    findMaterial,
+    today,
+    endDay: today + 2,
+  });
   const bare = {
     ...base,
     startDay: today,

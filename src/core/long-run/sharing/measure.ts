@@ -45,12 +45,17 @@ export interface ShareMeasure {
 }
 
 /** What of a bed's wants the shares meet in a season, never more than is wanted. */
-export function metBy(
-  shares: readonly Share[],
-  bed: ShareBed,
-  season: ShareSeason,
-  gains: ReadonlyMap<string, ShareGain>,
-): ByPurpose {
+export function metBy({
+  shares,
+  bed,
+  season,
+  gains,
+}: {
+  readonly shares: readonly Share[];
+  readonly bed: ShareBed;
+  readonly season: ShareSeason;
+  readonly gains: ReadonlyMap<string, ShareGain>;
+}): ByPurpose {
   const own = shares.filter((one) => one.bedId === bed.id && one.season === season);
   return Object.fromEntries(
     PURPOSES.map((purpose) => {
@@ -70,7 +75,7 @@ export function measureOf(shares: readonly Share[], { beds, gains }: ShareProble
   let wantedM2 = 0;
   for (const bed of beds) {
     for (const season of SHARE_SEASONS) {
-      const met = metBy(shares, bed, season, byPair);
+      const met = metBy({ shares, bed, season, gains: byPair });
       for (const purpose of PURPOSES) {
         const wanted = bed.wants[season][purpose];
         if (wanted <= 0) continue;

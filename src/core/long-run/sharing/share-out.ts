@@ -102,7 +102,7 @@ export function shareOut(problem: ShareProblem, solve: SolveLinearProgram): Shar
     status: 'solved',
     shares: used.map(({ pair }, i) => ({
       ...shares[i],
-      ...reasonOf(pair, shares[i].litres, pair.fixedL !== null, problem),
+      ...reasonOf({ pair, litres: shares[i].litres, isFixed: pair.fixedL !== null, problem }),
     })),
     unmet: unmetOf(shares, problem),
     measure: measureOf(shares, problem),
@@ -116,7 +116,7 @@ function pairsOf({ piles, beds, gains, fixed }: ShareProblem): Pair[] {
     beds.flatMap((bed, b) =>
       SHARE_SEASONS.flatMap((season, s): Pair[] => {
         const gain = byPair.get(gainKey(pile.id, bed.id));
-        const own = fixedShare(fixed, pile.id, bed.id, season);
+        const own = fixedShare({ fixed, pileId: pile.id, bedId: bed.id, season });
         if (!gain || (unsuited(pile, bed) !== null && !own)) return [];
         if (!own && PURPOSES.every((purpose) => gain.perL[purpose] <= 0 || bed.wants[season][purpose] <= 0))
           return [];
@@ -137,12 +137,17 @@ function pairsOf({ piles, beds, gains, fixed }: ShareProblem): Pair[] {
   );
 }
 
-const fixedShare = (
-  fixed: readonly FixedShare[],
-  pileId: string,
-  bedId: string,
-  season: ShareSeason,
-): FixedShare | undefined =>
+const fixedShare = ({
+  fixed,
+  pileId,
+  bedId,
+  season,
+}: {
+  readonly fixed: readonly FixedShare[];
+  readonly pileId: string;
+  readonly bedId: string;
+  readonly season: ShareSeason;
+}): FixedShare | undefined =>
   fixed.find((one) => one.pileId === pileId && one.bedId === bedId && one.season === season);
 
 function programOf(pairs: readonly Pair[], { piles, beds }: ShareProblem): LinearProgram {
@@ -161,14 +166,33 @@ function programOf(pairs: readonly Pair[], { piles, beds }: ShareProblem): Linea
     return keepsHalves && pair.fixedL === null ? [litres, isUsed] : [litres];
   });
   const rows: LinearRow[] = [];
-  const row = (name: string, coefficients: Record<string, number>, low: number, high: number) =>
-    rows.push({ name, coefficients, low, high });
+  const row = ({
+    name,
+    coefficients,
+    low,
+    high,
+  }: {
+    readonly name: string;
+    readonly coefficients: Record<string, number>;
+    readonly low: number;
+    readonly high: number;
+  }) => rows.push({ name, coefficients, low, high });
   if (keepsHalves) {
     for (const pair of pairs) {
       if (pair.fixedL !== null) continue;
       const most = mostOnBedL(pair.pile, pair.bed);
-      row(`least_${pair.litres}`, { [pair.litres]: 1, [pair.isUsed]: -Math.min(LEAST_L, most) }, 0, Infinity);
-      row(`most_${pair.litres}`, { [pair.litres]: 1, [pair.isUsed]: -most }, -Infinity, 0);
+      row({
+        name: `least_${pair.litres}`,
+        coefficients: { [pair.litres]: 1, [pair.isUsed]: -Math.min(LEAST_L, most) },
+        low: 0,
+        high: Infinity,
+      });
+      row({
+        name: `most_${pair.litres}`,
+        coefficients: { [pair.litres]: 1, [pair.isUsed]: -most },
+        low: -Infinity,
+        high: 0,
+      });
     }
   }
   const sum = (those: readonly Pair[], read: (pair: Pair) => number) =>
@@ -177,30 +201,25 @@ function programOf(pairs: readonly Pair[], { piles, beds }: ShareProblem): Linea
     const own = pairs.filter((pair) => pair.pile === pile);
     const now = own.filter(({ season }) => season === 'now');
     if (now.length > 0)
-      row(
-        `free_${p}`,
-        sum(now, () => 1),
-        -Infinity,
-        pile.freeL,
-      );
+      row({ name: `free_${p}`, coefficients: sum(now, () => 1), low: -Infinity, high: pile.freeL });
     if (own.length > 0)
-      row(
-        `all_${p}`,
-        sum(own, () => 1),
-        -Infinity,
-        pile.freeL + pile.comingL,
-      );
+      row({
+        name: `all_${p}`,
+        coefficients: sum(own, () => 1),
+        low: -Infinity,
+        high: pile.freeL + pile.comingL,
+      });
   });
   beds.forEach((bed, b) => {
     SHARE_SEASONS.forEach((season, s) => {
       const own = pairs.filter((pair) => pair.bed === bed && pair.season === season);
       if (own.length === 0) return;
-      row(
-        `lock_${b}_${s}`,
-        sum(own, ({ gain }) => Math.max(0, gain.lockedGPerL)),
-        -Infinity,
-        bed.lockLimitG,
-      );
+      row({
+        name: `lock_${b}_${s}`,
+        coefficients: sum(own, ({ gain }) => Math.max(0, gain.lockedGPerL)),
+        low: -Infinity,
+        high: bed.lockLimitG,
+      });
       PURPOSES.forEach((purpose, q) => {
         const wanted = bed.wants[season][purpose];
         if (wanted <= 0) return;
@@ -208,7 +227,7 @@ function programOf(pairs: readonly Pair[], { piles, beds }: ShareProblem): Linea
         // As a share of what is wanted, so that all numbers are of one size.
         variables.push({ name: met, low: 0, high: 1, cost: -valueOfWant(bed, purpose), isWhole: false });
         const supply = sum(own, ({ gain }) => Math.max(0, gain.perL[purpose]) / wanted);
-        row(`met_${b}_${s}_${q}`, { ...supply, [met]: -1 }, 0, Infinity);
+        row({ name: `met_${b}_${s}_${q}`, coefficients: { ...supply, [met]: -1 }, low: 0, high: Infinity });
       });
     });
   });

@@ -45,10 +45,10 @@ describe('the range of draws', () => {
       now,
       { ...then, organicMatterPct: then.organicMatterPct - 0.3 },
     ]);
-    const spread = differenceOf(draws, others, 1, 'organicMatterPct')!;
+    const spread = differenceOf({ draws, others, yearsAhead: 1, measure: 'organicMatterPct' })!;
     expect(spread.low).toBeCloseTo(0.3, 9);
     expect(spread.high).toBeCloseTo(0.3, 9);
-    expect(differenceOf([], others, 1, 'organicMatterPct')).toBeNull();
+    expect(differenceOf({ draws: [], others, yearsAhead: 1, measure: 'organicMatterPct' })).toBeNull();
   });
   it('nitrogen to buy is what was bought and what was missed', () => {
     expect(readMeasure(yearPointOf(1, { nitrogenBoughtG: 2, cropMissedG: 3 }), 'nitrogenWantedG')).toBe(5);

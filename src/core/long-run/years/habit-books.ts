@@ -14,7 +14,7 @@ export function booksWithHabit(books: BedBooks, habit: Habit, setting: HabitSett
     entries: books.entries.filter(({ state }) => state === 'laid'),
     plantings: books.plantings.filter(({ state }) => state === 'laid'),
   };
-  const own = habitRecords(habit, facts, setting);
+  const own = habitRecords({ habit, books: facts, setting });
   const grown = habit.keepsCrops ? cropsAgain(books.plantings, setting.today, setting.years) : [];
   return {
     ...facts,

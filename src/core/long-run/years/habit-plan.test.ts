@@ -20,9 +20,12 @@ const books = {
 
 describe('a habit made the plan', () => {
   const ids = (date: string, years = 2) =>
-    habitPlan(habitFromTemplate('compostYearly'), 'compostYearly', books, setting(date, years)).entries.map(
-      ({ id }) => id,
-    );
+    habitPlan({
+      habit: habitFromTemplate('compostYearly'),
+      habitId: 'compostYearly',
+      books,
+      setting: setting(date, years),
+    }).entries.map(({ id }) => id);
 
   it('names the same act in the same year the same way, whenever it is planned', () => {
     const [first, second] = ids('2026-05-14');
@@ -30,7 +33,12 @@ describe('a habit made the plan', () => {
     expect(ids('2027-05-14')[0]).toBe(second);
   });
   it.each(HABIT_TEMPLATE_IDS)('%s: all records can be called what they are, and no two alike', (template) => {
-    const plan = habitPlan(habitFromTemplate(template), LONG, books, setting('2026-05-14', 5));
+    const plan = habitPlan({
+      habit: habitFromTemplate(template),
+      habitId: LONG,
+      books,
+      setting: setting('2026-05-14', 5),
+    });
     const all = [...plan.entries, ...plan.plantings].map(({ id }) => id);
     expect(new Set(all).size).toBe(all.length);
     for (const id of all) {

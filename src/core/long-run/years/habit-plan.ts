@@ -16,14 +16,19 @@ export const planPrefix = (habitId: string, bedId: string): string =>
  * What a habit puts into the plan of a bed. Ids say which habit, bed, act and calendar year: doing it again changes
  * nothing, and another year is added beside it.
  */
-export function habitPlan(
-  habit: Habit,
-  habitId: string,
-  books: BedBooks,
-  setting: HabitSetting,
-): HabitRecords {
+export function habitPlan({
+  habit,
+  habitId,
+  books,
+  setting,
+}: {
+  readonly habit: Habit;
+  readonly habitId: string;
+  readonly books: BedBooks;
+  readonly setting: HabitSetting;
+}): HabitRecords {
   checkHabit(habit, setting.findMaterial);
-  return habitRecords(habit, books, setting, planPrefix(habitId, books.bed.id));
+  return habitRecords({ habit, books, setting, prefix: planPrefix(habitId, books.bed.id) });
 }
 
 /** Whether a record comes from the habit, by what it is called. */

@@ -66,11 +66,21 @@ export function habitSoFar(books: BedBooks, today: DayNumber): Habit | null {
       untilYear: null,
     };
   });
-  if (fed.length > 0) acts.push(feedSoFar(fed, books, years, isSouth));
+  if (fed.length > 0) acts.push(feedSoFar({ fed, books, years, isSouth }));
   return { acts, keepsCrops: true };
 }
 
-function feedSoFar(fed: readonly FeedEntry[], { bed }: BedBooks, years: number, isSouth: boolean): FeedAct {
+function feedSoFar({
+  fed,
+  books: { bed },
+  years,
+  isSouth,
+}: {
+  readonly fed: readonly FeedEntry[];
+  readonly books: BedBooks;
+  readonly years: number;
+  readonly isSouth: boolean;
+}): FeedAct {
   const { everyYears, perTime } = rhythmOf(fed.length, years);
   const gPerM2 = fed.reduce((sum, { nitrogenG }) => sum + nitrogenG, 0) / bed.areaM2;
   return {

@@ -23,13 +23,19 @@ const EARLY_SUMMER = 6;
 const AUTUMN = 10;
 const LATE_AUTUMN = 11;
 
-const lay = (
-  materialId: string,
-  amount: number,
-  unit: LayAct['unit'],
-  month: number,
-  more: Partial<LayAct> = {},
-): LayAct => ({
+const lay = ({
+  materialId,
+  amount,
+  unit,
+  month,
+  more = {},
+}: {
+  readonly materialId: string;
+  readonly amount: number;
+  readonly unit: LayAct['unit'];
+  readonly month: number;
+  readonly more?: Partial<LayAct>;
+}): LayAct => ({
   type: 'lay',
   materialId,
   amount,
@@ -43,19 +49,39 @@ const lay = (
 const grow = (cropId: string, month: number, more: Partial<HabitAct> = {}): HabitAct =>
   ({ type: 'grow', cropId, month, ...YEARLY, ...more }) as HabitAct;
 
-const COMPOST = lay('compost_yard', 2, 'cm', SPRING);
+const COMPOST = lay({ materialId: 'compost_yard', amount: 2, unit: 'cm', month: SPRING });
 /** Half a liter of charged char on a square metre, forked in: a first dose spread over some years. */
-const CHAR = lay('biochar_charged', 0.5, 'litre', SPRING, { dugDepthCm: 10, untilYear: 10 });
-const CHIPS = lay('chips_branch', 5, 'cm', AUTUMN, { seasonedMonths: 6 });
+const CHAR = lay({
+  materialId: 'biochar_charged',
+  amount: 0.5,
+  unit: 'litre',
+  month: SPRING,
+  more: { dugDepthCm: 10, untilYear: 10 },
+});
+const CHIPS = lay({
+  materialId: 'chips_branch',
+  amount: 5,
+  unit: 'cm',
+  month: AUTUMN,
+  more: { seasonedMonths: 6 },
+});
 const MANURE_UNDER_CARD = [
-  lay('cattle_fym', 10, 'kg', LATE_AUTUMN, { everyYears: 3 }),
-  lay('cardboard', 0.8, 'kg', LATE_AUTUMN, { everyYears: 3 }),
-  lay('straw_cereal', 8, 'cm', LATE_AUTUMN, { everyYears: 3 }),
+  lay({ materialId: 'cattle_fym', amount: 10, unit: 'kg', month: LATE_AUTUMN, more: { everyYears: 3 } }),
+  lay({ materialId: 'cardboard', amount: 0.8, unit: 'kg', month: LATE_AUTUMN, more: { everyYears: 3 } }),
+  lay({ materialId: 'straw_cereal', amount: 8, unit: 'cm', month: LATE_AUTUMN, more: { everyYears: 3 } }),
 ];
 /** What two and a half years under feet make of chips, lifted and spread. */
-const PATH_CRUMBS = lay('chips_branch', 2, 'cm', SPRING, { seasonedMonths: 30, everyYears: 2 });
-const THIN_LEAF = lay('leaves_mixed', 2, 'cm', LATE_AUTUMN);
-const CLIPPINGS = [4, 6, 8].map((month) => lay('grass_clippings', 1, 'cm', month));
+const PATH_CRUMBS = lay({
+  materialId: 'chips_branch',
+  amount: 2,
+  unit: 'cm',
+  month: SPRING,
+  more: { seasonedMonths: 30, everyYears: 2 },
+});
+const THIN_LEAF = lay({ materialId: 'leaves_mixed', amount: 2, unit: 'cm', month: LATE_AUTUMN });
+const CLIPPINGS = [4, 6, 8].map((month) =>
+  lay({ materialId: 'grass_clippings', amount: 1, unit: 'cm', month }),
+);
 
 const ACTS: Readonly<Record<HabitTemplateId, readonly HabitAct[]>> = {
   nothing: [],
@@ -65,13 +91,17 @@ const ACTS: Readonly<Record<HabitTemplateId, readonly HabitAct[]>> = {
   manureUnderCard: MANURE_UNDER_CARD,
   pathFactory: [PATH_CRUMBS],
   coverCrops: [grow('phacelia', 4), grow('lupin', 6), grow('vetch_rye', AUTUMN)],
-  thinFeeding: [lay('compost_yard', 0.5, 'cm', SPRING), ...CLIPPINGS, THIN_LEAF],
+  thinFeeding: [
+    lay({ materialId: 'compost_yard', amount: 0.5, unit: 'cm', month: SPRING }),
+    ...CLIPPINGS,
+    THIN_LEAF,
+  ],
   wholeProgram: [
     ...MANURE_UNDER_CARD,
     CHAR,
     grow('vetch_rye', AUTUMN, { fromYear: 2, everyYears: 3 }),
     PATH_CRUMBS,
-    lay('worm_castings', 2, 'litre', EARLY_SUMMER),
+    lay({ materialId: 'worm_castings', amount: 2, unit: 'litre', month: EARLY_SUMMER }),
     THIN_LEAF,
   ],
   stack: [CHIPS],
@@ -79,12 +109,30 @@ const ACTS: Readonly<Record<HabitTemplateId, readonly HabitAct[]>> = {
   pullYearly: [
     { type: 'pull', month: AUTUMN, everyYears: 1, fromYear: 2, untilYear: null },
     CHIPS,
-    lay('chips_branch', 3, 'cm', LATE_AUTUMN, { seasonedMonths: 18, fromYear: 3 }),
+    lay({
+      materialId: 'chips_branch',
+      amount: 3,
+      unit: 'cm',
+      month: LATE_AUTUMN,
+      more: { seasonedMonths: 18, fromYear: 3 },
+    }),
   ],
   // Two years under chips, the third under clover with nothing laid.
   rotate: [
-    lay('chips_branch', 5, 'cm', AUTUMN, { seasonedMonths: 6, everyYears: 3 }),
-    lay('chips_branch', 5, 'cm', AUTUMN, { seasonedMonths: 6, everyYears: 3, fromYear: 2 }),
+    lay({
+      materialId: 'chips_branch',
+      amount: 5,
+      unit: 'cm',
+      month: AUTUMN,
+      more: { seasonedMonths: 6, everyYears: 3 },
+    }),
+    lay({
+      materialId: 'chips_branch',
+      amount: 5,
+      unit: 'cm',
+      month: AUTUMN,
+      more: { seasonedMonths: 6, everyYears: 3, fromYear: 2 },
+    }),
     grow('clover', 4, { everyYears: 3, fromYear: 3 }),
   ],
 };

@@ -31,11 +31,11 @@ const habitOf = (...acts: HabitAct[]): Habit => ({ acts, keepsCrops: true });
 
 describe('what a habit becomes on a bed', () => {
   it('is laid in its month every so many years, from one year to another', () => {
-    const { entries } = habitRecords(
-      habitOf({ ...compost, everyYears: 3, fromYear: 2, untilYear: 8 }),
-      booksOf(),
+    const { entries } = habitRecords({
+      habit: habitOf({ ...compost, everyYears: 3, fromYear: 2, untilYear: 8 }),
+      books: booksOf(),
       setting,
-    );
+    });
     expect(entries.map(({ date }) => date)).toEqual(['2028-03-15', '2031-03-15', '2034-03-15']);
     // 2 cm on 5 m2 are 100 L.
     const { bulkDensityKgPerM3 } = findLibraryMaterial('compost_yard')!;
@@ -45,19 +45,21 @@ describe('what a habit becomes on a bed', () => {
   it('is half a year later in the south', () => {
     const southern = CLIMATE_PATTERNS.find((climate) => isSouthern(climate))!;
     const books = booksOf({ site: { ...GARDEN, climate: southern } });
-    expect(habitRecords(habitOf(compost), books, setting).entries[0]?.date).toBe('2026-09-15');
+    expect(habitRecords({ habit: habitOf(compost), books, setting }).entries[0]?.date).toBe('2026-09-15');
   });
   it('pulls every layer of mulch once, what lies there already among it', () => {
     const there = layOf({ id: 'old', date: '2025-10-10', materialId: 'chips_branch' });
     const books = booksOf({ entries: [there] });
-    const { entries } = habitRecords(habitFromTemplate('pullYearly'), books, setting);
+    const { entries } = habitRecords({ habit: habitFromTemplate('pullYearly'), books, setting });
     const pulled = entries.flatMap((one) => (one.type === 'takeOff' ? [one.layerId] : []));
     expect(pulled[0]).toBe('old');
     expect(new Set(pulled).size).toBe(pulled.length);
   });
   it.each(HABIT_TEMPLATE_IDS)('template %s can be run', (id) => {
     const books = booksWithHabit(booksOf(), habitFromTemplate(id), setting);
-    expect(() => bedScenario(books, findLibraryMaterial, today, today + 3660)).not.toThrow();
+    expect(() =>
+      bedScenario({ books, findMaterial: findLibraryMaterial, today, endDay: today + 3660 }),
+    ).not.toThrow();
   });
 });
 

@@ -29,7 +29,17 @@ export function checkHabit(habit: Habit, findMaterial: FindMaterial): void {
   habit.acts.forEach((act, i) => checkAct(act, ['acts', i], findMaterial));
 }
 
-const isWhole = (value: number, path: FieldPath, min: number, max: number): void => {
+const isWhole = ({
+  value,
+  path,
+  min,
+  max,
+}: {
+  readonly value: number;
+  readonly path: FieldPath;
+  readonly min: number;
+  readonly max: number;
+}): void => {
   requireNumber(value, path, { min, max });
   if (!Number.isInteger(value)) {
     throw new InputError(path, 'notWhole', { got: value });
@@ -37,11 +47,11 @@ const isWhole = (value: number, path: FieldPath, min: number, max: number): void
 };
 
 function checkAct(act: HabitAct, path: FieldPath, findMaterial: FindMaterial): void {
-  isWhole(act.month, [...path, 'month'], 1, MONTHS);
-  isWhole(act.everyYears, [...path, 'everyYears'], 1, MOST_YEARS);
-  isWhole(act.fromYear, [...path, 'fromYear'], 1, MOST_YEARS);
+  isWhole({ value: act.month, path: [...path, 'month'], min: 1, max: MONTHS });
+  isWhole({ value: act.everyYears, path: [...path, 'everyYears'], min: 1, max: MOST_YEARS });
+  isWhole({ value: act.fromYear, path: [...path, 'fromYear'], min: 1, max: MOST_YEARS });
   if (act.untilYear !== null) {
-    isWhole(act.untilYear, [...path, 'untilYear'], 1, MOST_YEARS);
+    isWhole({ value: act.untilYear, path: [...path, 'untilYear'], min: 1, max: MOST_YEARS });
     if (act.untilYear < act.fromYear) {
       throw new InputError([...path, 'untilYear'], 'endsBeforeItStarts', {
         fromYear: act.fromYear,
@@ -85,12 +95,17 @@ export const ownMonth = (northernMonth: number, isSouth: boolean): number =>
   isSouth ? ((northernMonth + 5) % MONTHS) + 1 : northernMonth;
 
 /** The middle of a month of the northern year, in the year ahead that is asked for; after `today`. */
-export function dayOfAct(
-  books: Pick<BedBooks, 'site'>,
-  month: number,
-  year: number,
-  today: DayNumber,
-): DayNumber {
+export function dayOfAct({
+  books,
+  month,
+  year,
+  today,
+}: {
+  readonly books: Pick<BedBooks, 'site'>;
+  readonly month: number;
+  readonly year: number;
+  readonly today: DayNumber;
+}): DayNumber {
   const own = ownMonth(month, isSouthern(books.site.climate));
   const { year: now } = calendarDateOf(today);
   const thisYears = dayNumberOf({ year: now, month: own, day: MID_MONTH });
@@ -101,7 +116,7 @@ export function dayOfAct(
 /** Fresh mass on a square metre, kg. */
 export function massOfLay({ amount, unit, materialId }: LayAct, findMaterial: FindMaterial): number {
   const { bulkDensityKgPerM3 } = findMaterial(materialId)!;
-  return massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: 1 });
+  return massFreshKgFromAmount({ amount, unit, measured: { bulkDensityKgPerM3, areaM2: 1 } });
 }
 
 export interface HabitSetting {
@@ -117,25 +132,30 @@ export interface HabitRecords {
 }
 
 /** The records of a habit on a bed, ascending by date; layers already on the bed are among what a pull takes off. */
-export function habitRecords(
-  habit: Habit,
-  books: BedBooks,
-  setting: HabitSetting,
+export function habitRecords({
+  habit,
+  books,
+  setting,
   prefix = 'habit',
-): HabitRecords {
+}: {
+  readonly habit: Habit;
+  readonly books: BedBooks;
+  readonly setting: HabitSetting;
+  readonly prefix?: string;
+}): HabitRecords {
   const { findMaterial, today, years } = setting;
   const entries: Entry[] = [];
   const plantings: Planting[] = [];
   const pulls: { readonly id: string; readonly day: DayNumber }[] = [];
   habit.acts.forEach((act, i) => {
     for (const year of yearsOfAct(act, years)) {
-      const day = dayOfAct(books, act.month, year, today);
+      const day = dayOfAct({ books, month: act.month, year, today });
       const common = {
         id: `${prefix}-${i + 1}-${calendarDateOf(day).year}`,
         state: 'planned' as const,
         date: isoDateOf(day),
       };
-      if (act.type === 'lay') entries.push(layRecord(act, common, books, findMaterial));
+      if (act.type === 'lay') entries.push(layRecord({ act, common, books, findMaterial }));
       if (act.type === 'feed') {
         entries.push({ ...common, type: 'feed', nitrogenG: act.nitrogenGPerM2 * books.bed.areaM2 });
       }
@@ -153,12 +173,17 @@ interface CommonRecord {
   readonly date: string;
 }
 
-function layRecord(
-  act: LayAct,
-  common: CommonRecord,
-  { bed }: BedBooks,
-  findMaterial: FindMaterial,
-): LayEntry {
+function layRecord({
+  act,
+  common,
+  books: { bed },
+  findMaterial,
+}: {
+  readonly act: LayAct;
+  readonly common: CommonRecord;
+  readonly books: BedBooks;
+  readonly findMaterial: FindMaterial;
+}): LayEntry {
   const massFreshKg = massOfLay(act, findMaterial) * bed.areaM2;
   const { materialId, dugDepthCm, seasonedMonths } = act;
   return { ...common, type: 'lay', materialId, lotId: null, massFreshKg, dugDepthCm, seasonedMonths };

@@ -20,12 +20,12 @@ describe('the years ahead on the page of a bed', () => {
     plantings: [plantingOf({ plantedOn: '2026-05-01', clearedOn: '2026-10-01' })],
   };
   const setting = { findMaterial: findLibraryMaterial, today: TODAY, years: YEARS };
-  const scenario = bedScenario(
-    booksAsPlanned(books, setting),
-    findLibraryMaterial,
-    TODAY,
-    endOfYears(TODAY, YEARS),
-  );
+  const scenario = bedScenario({
+    books: booksAsPlanned(books, setting),
+    findMaterial: findLibraryMaterial,
+    today: TODAY,
+    endDay: endOfYears(TODAY, YEARS),
+  });
   const years = outlook(scenario, TODAY, YEARS);
 
   it('are those of its plan, with the bed beside it on which nothing was laid', () => {

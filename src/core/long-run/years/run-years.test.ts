@@ -20,7 +20,12 @@ function scenarioWith(template: HabitTemplateId, years = YEARS): BedScenario {
   };
   const setting = { findMaterial: findLibraryMaterial, today, years };
   const withHabit = booksWithHabit(books, habitFromTemplate(template), setting);
-  return bedScenario(withHabit, findLibraryMaterial, today, today + years * 366 + 2);
+  return bedScenario({
+    books: withHabit,
+    findMaterial: findLibraryMaterial,
+    today,
+    endDay: today + years * 366 + 2,
+  });
 }
 
 const farthest = (

@@ -80,18 +80,28 @@ const FOLDED_AFTER_DAYS = 365;
 
 /** Follows a bed from today for so many years. `scenario` must reach past the last of them. */
 export function runYears(scenario: BedScenario, today: DayNumber, years: number): YearsRun {
-  return follow(scenario, today, years, FOLDED_AFTER_DAYS);
+  return follow({ scenario, today, years, foldedAfterDays: FOLDED_AFTER_DAYS });
 }
 
 /** The same with every cohort kept apart: what `runYears` is held against. */
 export function runYearsUnfolded(scenario: BedScenario, today: DayNumber, years: number): YearsRun {
-  return follow(scenario, today, years, Infinity);
+  return follow({ scenario, today, years, foldedAfterDays: Infinity });
 }
 
-function follow(scenario: BedScenario, today: DayNumber, years: number, foldedAfterDays: number): YearsRun {
+function follow({
+  scenario,
+  today,
+  years,
+  foldedAfterDays,
+}: {
+  readonly scenario: BedScenario;
+  readonly today: DayNumber;
+  readonly years: number;
+  readonly foldedAfterDays: number;
+}): YearsRun {
   const run = startRun(scenario);
   const watch = inputWatch(run, scenario);
-  const fold = folderOf(run, scenario, watch, foldedAfterDays);
+  const fold = folderOf({ run, scenario, watch, foldedAfterDays });
   const lasting = lastingChar(run);
   const points: YearPoint[] = [];
   let before: Float64Array | null = null;
@@ -154,7 +164,17 @@ function inputWatch({ piles, bed: { constants } }: BedRun, scenario: BedScenario
 /** Labile and stable char of an opening, g C. */
 const charCarbonG = ({ carbonG }: CohortOpening): number => carbonG[5] + carbonG[6];
 
-function folderOf(run: BedRun, scenario: BedScenario, watch: InputWatch, foldedAfterDays: number) {
+function folderOf({
+  run,
+  scenario,
+  watch,
+  foldedAfterDays,
+}: {
+  readonly run: BedRun;
+  readonly scenario: BedScenario;
+  readonly watch: InputWatch;
+  readonly foldedAfterDays: number;
+}) {
   const lastNamed = new Map<string, DayNumber>();
   for (const event of scenario.events) {
     const ids = event.type === 'remove' ? [event.cohortId] : event.type === 'dig' ? event.cohortIds : [];

@@ -35,14 +35,14 @@ const setting = {
 
 describe('what a habit is worth on ten square meters', () => {
   it('counts what the bed gives and no longer wants, against the bed with nothing laid', () => {
-    const worth = worthOf(habitFromTemplate('compostYearly'), rich, bare, setting);
+    const worth = worthOf({ habit: habitFromTemplate('compostYearly'), points: rich, bare, setting });
     expect(worth.nitrogenGivenKg).toBeCloseTo(0.12, 9);
     expect(worth.feedAvoidedNitrogenKg).toBeCloseTo(0.12, 9);
     expect(worth.humusCarbonKg).toBeCloseTo(6, 9);
     expect(worth.money).toBeNull();
   });
   it('phosphorus and potassium are those of twice 2 cm of compost, carried in barrows', () => {
-    const worth = worthOf(habitFromTemplate('compostYearly'), rich, bare, setting);
+    const worth = worthOf({ habit: habitFromTemplate('compostYearly'), points: rich, bare, setting });
     const { bulkDensityKgPerM3, moistureFractionWetBasis } = findLibraryMaterial('compost_yard')!;
     const dryKg = 2 * 0.2 * bulkDensityKgPerM3 * (1 - moistureFractionWetBasis);
     expect(worth.phosphorusKg).toBeCloseTo(dryKg * 0.002, 9);
@@ -51,9 +51,14 @@ describe('what a habit is worth on ten square meters', () => {
     expect(worth.hours).toBeCloseTo((worth.trips * 8) / 60, 9);
   });
   it('in money is what is told a price, hours taken off', () => {
-    const worth = worthOf(habitFromTemplate('compostYearly'), rich, bare, {
-      ...setting,
-      prices: { nitrogenPerKg: 10, phosphorusPerKg: null, potassiumPerKg: null, hour: 2 },
+    const worth = worthOf({
+      habit: habitFromTemplate('compostYearly'),
+      points: rich,
+      bare,
+      setting: {
+        ...setting,
+        prices: { nitrogenPerKg: 10, phosphorusPerKg: null, potassiumPerKg: null, hour: 2 },
+      },
     });
     expect(worth.money).toBeCloseTo(1.2 - 2 * worth.hours, 9);
   });

@@ -71,12 +71,17 @@ export interface WorthSetting {
 const GRAMS_PER_KG = 1000;
 
 /** `points` of the habit and `bare` of the same bed with nothing laid, over the same years. */
-export function worthOf(
-  habit: Habit,
-  points: readonly YearPoint[],
-  bare: readonly YearPoint[],
-  setting: WorthSetting,
-): Worth {
+export function worthOf({
+  habit,
+  points,
+  bare,
+  setting,
+}: {
+  readonly habit: Habit;
+  readonly points: readonly YearPoint[];
+  readonly bare: readonly YearPoint[];
+  readonly setting: WorthSetting;
+}): Worth {
   checkPrices(setting.prices);
   const { bed, prices } = setting;
   const years = points.length - 1;

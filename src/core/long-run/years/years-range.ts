@@ -47,12 +47,17 @@ export function bandOfYears(draws: Draws, measure: YearMeasure): Band {
  * How much more one habit comes to than another in one year: the draws of both are of the same soils and parameters, so
  * they are compared pair by pair and what both share falls out. Null where there is no pair.
  */
-export function differenceOf(
-  draws: Draws,
-  others: Draws,
-  yearsAhead: number,
-  measure: YearMeasure,
-): Spread | null {
+export function differenceOf({
+  draws,
+  others,
+  yearsAhead,
+  measure,
+}: {
+  readonly draws: Draws;
+  readonly others: Draws;
+  readonly yearsAhead: number;
+  readonly measure: YearMeasure;
+}): Spread | null {
   const pairs = Math.min(draws.length, others.length);
   if (pairs === 0) return null;
   const at = (draw: readonly YearPoint[]) => readMeasure(draw[yearsAhead], measure);

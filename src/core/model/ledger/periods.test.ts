@@ -38,8 +38,8 @@ describe('periods', () => {
 
 describe('the books by month', () => {
   const today = day('2026-05-14');
-  const scenario = bedScenario(
-    {
+  const scenario = bedScenario({
+    books: {
       site: { climate: MILD, depositionGPerM2Year: 1 },
       bed: bedOf(),
       plantings: [],
@@ -67,10 +67,10 @@ describe('the books by month', () => {
         },
       ],
     },
-    findLibraryMaterial,
+    findMaterial: findLibraryMaterial,
     today,
-    today,
-  );
+    endDay: today,
+  });
   const books = monthBooks(scenario);
   const months = books.samples.slice(1).map((closing, i) => [books.samples[i], closing] as const);
   it('balance in every month, and every account by its own postings', () => {

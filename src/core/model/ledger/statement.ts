@@ -66,12 +66,17 @@ function passed(opening: BalanceSample, closing: BalanceSample, isMeant: (index:
   return INDICES.filter(isMeant).reduce((sum, index) => sum + closing.flows[index] - opening.flows[index], 0);
 }
 
-function postingsOf<Account extends string>(
-  element: Element,
-  account: string,
-  opening: BalanceSample,
-  closing: BalanceSample,
-): PostingLine<Account>[] {
+function postingsOf<Account extends string>({
+  element,
+  account,
+  opening,
+  closing,
+}: {
+  readonly element: Element;
+  readonly account: string;
+  readonly opening: BalanceSample;
+  readonly closing: BalanceSample;
+}): PostingLine<Account>[] {
   return INDICES.flatMap((index) => {
     const name = FLOW_NAMES[index];
     const route = ROUTES[name];
@@ -83,22 +88,30 @@ function postingsOf<Account extends string>(
   });
 }
 
-function statement<Account extends string>(
-  element: Element,
-  accounts: readonly Account[],
-  sources: readonly Account[],
-  sinks: readonly Account[],
-  firstBalance: number,
-  opening: BalanceSample,
-  closing: BalanceSample,
-): Statement<Account> {
+function statement<Account extends string>({
+  element,
+  accounts,
+  sources,
+  sinks,
+  firstBalance,
+  opening,
+  closing,
+}: {
+  readonly element: Element;
+  readonly accounts: readonly Account[];
+  readonly sources: readonly Account[];
+  readonly sinks: readonly Account[];
+  readonly firstBalance: number;
+  readonly opening: BalanceSample;
+  readonly closing: BalanceSample;
+}): Statement<Account> {
   const assets = accounts.map((account, i) => ({
     account,
     openingG: opening.balances[firstBalance + i],
     inG: passed(opening, closing, isPosting(element, 'to', account)),
     outG: passed(opening, closing, isPosting(element, 'from', account)),
     closingG: closing.balances[firstBalance + i],
-    postings: postingsOf<Account>(element, account, opening, closing),
+    postings: postingsOf<Account>({ element, account, opening, closing }),
   }));
   const outside = [
     ...sources.map((account) => ({
@@ -125,28 +138,36 @@ function statement<Account extends string>(
 
 /** Carbon of a period between two mornings, g/m2. */
 export const carbonStatement = (opening: BalanceSample, closing: BalanceSample): Statement<CarbonParty> =>
-  statement<CarbonParty>('carbon', CARBON_ACCOUNTS, CARBON_SOURCES, CARBON_SINKS, 0, opening, closing);
+  statement<CarbonParty>({
+    element: 'carbon',
+    accounts: CARBON_ACCOUNTS,
+    sources: CARBON_SOURCES,
+    sinks: CARBON_SINKS,
+    firstBalance: 0,
+    opening,
+    closing,
+  });
 
 /** Nitrogen of a period between two mornings, g/m2. */
 export const nitrogenStatement = (opening: BalanceSample, closing: BalanceSample): Statement<NitrogenParty> =>
-  statement<NitrogenParty>(
-    'nitrogen',
-    NITROGEN_ACCOUNTS,
-    NITROGEN_SOURCES,
-    NITROGEN_SINKS,
-    CARBON_ACCOUNTS.length,
+  statement<NitrogenParty>({
+    element: 'nitrogen',
+    accounts: NITROGEN_ACCOUNTS,
+    sources: NITROGEN_SOURCES,
+    sinks: NITROGEN_SINKS,
+    firstBalance: CARBON_ACCOUNTS.length,
     opening,
     closing,
-  );
+  });
 
 /** Minerals that came with what was laid, of a period between two mornings, g/m2. */
 export const ashStatement = (opening: BalanceSample, closing: BalanceSample): Statement<AshParty> =>
-  statement<AshParty>(
-    'ash',
-    ASH_ACCOUNTS,
-    ASH_SOURCES,
-    ASH_SINKS,
-    CARBON_ACCOUNTS.length + NITROGEN_ACCOUNTS.length,
+  statement<AshParty>({
+    element: 'ash',
+    accounts: ASH_ACCOUNTS,
+    sources: ASH_SOURCES,
+    sinks: ASH_SINKS,
+    firstBalance: CARBON_ACCOUNTS.length + NITROGEN_ACCOUNTS.length,
     opening,
     closing,
-  );
+  });

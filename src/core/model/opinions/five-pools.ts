@@ -41,12 +41,17 @@ export interface FivePools {
 }
 
 /** The pools after so many years at one rate modifier (a times b times c). */
-export function decayFivePools(
-  pools: FivePools,
-  rateModifier: number,
-  years: number,
-  clayPct: number,
-): FivePools {
+export function decayFivePools({
+  pools,
+  rateModifier,
+  years,
+  clayPct,
+}: {
+  readonly pools: FivePools;
+  readonly rateModifier: number;
+  readonly years: number;
+  readonly clayPct: number;
+}): FivePools {
   const left = (pool: keyof FivePools) => Math.exp(-FIVE_POOL_RATES_PER_YEAR[pool] * rateModifier * years);
   const dpm = pools.dpm * left('dpm');
   const rpm = pools.rpm * left('rpm');
@@ -104,7 +109,12 @@ export function fivePoolOpinion(setting: OpinionSetting): number[] {
   const looks: number[] = [];
   const advance = (untilDay: number, month: number) => {
     const cover = plantedMonths.has(month) ? PLANT_COVER.planted : PLANT_COVER.bare;
-    pools = decayFivePools(pools, modifiers[month - 1] * cover, (untilDay - from) / 365.25, clayPct);
+    pools = decayFivePools({
+      pools,
+      rateModifier: modifiers[month - 1] * cover,
+      years: (untilDay - from) / 365.25,
+      clayPct,
+    });
     from = untilDay;
   };
   for (const { month, untilDay, inputs: fed } of byMonth(startDay, lookDays.at(-1)! + 1, inputs)) {

@@ -26,7 +26,17 @@ export const isohumicCoefficient = (kind: MaterialKind): number =>
   COEFFICIENT_BY_KIND[kind] ?? middle(ISOHUMIC_RANGES.straw);
 
 /** Humus after so many years of an even addition: H = K1 m / K2 + (H0 - K1 m / K2) exp(-K2 t). */
-export function humusAfter(humus: number, madePerYear: number, lossPerYear: number, years: number): number {
+export function humusAfter({
+  humus,
+  madePerYear,
+  lossPerYear,
+  years,
+}: {
+  readonly humus: number;
+  readonly madePerYear: number;
+  readonly lossPerYear: number;
+  readonly years: number;
+}): number {
   const steady = madePerYear / lossPerYear;
   return steady + (humus - steady) * Math.exp(-lossPerYear * years);
 }
@@ -54,9 +64,16 @@ export function isohumicOpinion(setting: OpinionSetting): number[] {
       (sum, { day, kind, carbonG }) => {
         if (day >= look) return sum;
         const made = carbonG * isohumicCoefficient(kind);
-        return sum + humusAfter(made, 0, loss, (look - day) / 365.25);
+        return (
+          sum + humusAfter({ humus: made, madePerYear: 0, lossPerYear: loss, years: (look - day) / 365.25 })
+        );
       },
-      humusAfter(openingCarbonG, 0, loss, (look - startDay) / 365.25),
+      humusAfter({
+        humus: openingCarbonG,
+        madePerYear: 0,
+        lossPerYear: loss,
+        years: (look - startDay) / 365.25,
+      }),
     ),
   );
 }

@@ -15,12 +15,12 @@ const YEARS = 15;
 function opinionsOn(template: HabitTemplateId) {
   const books = { site: { ...GARDEN, climate: MILD }, bed: bedOf(), entries: [], plantings: [plantingOf()] };
   const setting = { findMaterial: findLibraryMaterial, today, years: YEARS };
-  const scenario = bedScenario(
-    booksWithHabit(books, habitFromTemplate(template), setting),
-    findLibraryMaterial,
+  const scenario = bedScenario({
+    books: booksWithHabit(books, habitFromTemplate(template), setting),
+    findMaterial: findLibraryMaterial,
     today,
-    today + YEARS * 366 + 2,
-  );
+    endDay: today + YEARS * 366 + 2,
+  });
   const { points, inputs } = runYears(scenario, today, YEARS);
   const days = points.map(({ day }) => day);
   return { scenario, points, inputs, opinions: secondOpinions(scenario, inputs, days), days };

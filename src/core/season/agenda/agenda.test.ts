@@ -13,7 +13,8 @@ import type { Task } from './tasks.ts';
 
 const TODAY = '2026-05-14';
 const day = (iso: string) => dayNumberFromIso(iso, []);
-const tasksOf = (records: GardenRecords, today = TODAY) => bedAgenda(records, 'bed', today);
+const tasksOf = (records: GardenRecords, today = TODAY) =>
+  bedAgenda({ records, bedId: 'bed', todayIso: today });
 const byCode = (tasks: readonly Task[], code: Task['what']['code']) =>
   tasks.filter(({ what }) => what.code === code);
 const plan = (change: Partial<Entry> & { id: string; date: string }) =>
@@ -315,7 +316,12 @@ describe('a laying day', () => {
       plan({ id: 'manure', date: '2026-05-16', materialId: 'cattle_fym', massFreshKg: 100 }),
       plan({ id: 'later', date: '2026-06-01' }),
     ]);
-    const list = layingDay(records, findLibraryMaterial, new Map(), day('2026-05-20'));
+    const list = layingDay({
+      records,
+      findMaterial: findLibraryMaterial,
+      taken: new Map(),
+      untilDay: day('2026-05-20'),
+    });
     expect(list.lines.map(({ entry }) => entry.id)).toEqual(['manure', 'chips']);
     expect(list.lines[0].cautions.map(({ code }) => code)).toContain('rawManure');
     expect(list.lines[0].effort.trips).toBe(2);

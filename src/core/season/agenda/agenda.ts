@@ -41,31 +41,41 @@ export function agendaOf(
   const marks = new Map<string, TaskMark>();
   for (const mark of journal.filter(isMark)) marks.set(mark.taskKey, mark);
   return tasks
-    .map((task) => itemOf(task, marks.get(task.key), journal, today))
+    .map((task) => itemOf({ task, known: marks.get(task.key), journal, today }))
     .sort((a, b) => a.shownDay - b.shownDay || a.key.localeCompare(b.key));
 }
 
 const isOfThisRound = (mark: TaskMark, { day }: Task): boolean =>
   Math.abs(dayOf(mark.dueOn) - day) < SAME_TASK_DAYS;
 
-function itemOf(
-  task: Task,
-  known: TaskMark | undefined,
-  journal: readonly Journaled[],
-  today: DayNumber,
-): AgendaItem {
+function itemOf({
+  task,
+  known,
+  journal,
+  today,
+}: {
+  readonly task: Task;
+  readonly known: TaskMark | undefined;
+  readonly journal: readonly Journaled[];
+  readonly today: DayNumber;
+}): AgendaItem {
   const mark = known && isOfThisRound(known, task) ? known : null;
-  const state = stateOf(task, mark, journal, today);
+  const state = stateOf({ task, mark, journal, today });
   const shownDay = state === 'snoozed' ? dayOf(mark!.untilDate!) : task.day;
   return { ...task, state, shownDay, mark, lateDays: state === 'open' ? Math.max(0, today - task.day) : 0 };
 }
 
-function stateOf(
-  task: Task,
-  mark: TaskMark | null,
-  journal: readonly Journaled[],
-  today: DayNumber,
-): AgendaState {
+function stateOf({
+  task,
+  mark,
+  journal,
+  today,
+}: {
+  readonly task: Task;
+  readonly mark: TaskMark | null;
+  readonly journal: readonly Journaled[];
+  readonly today: DayNumber;
+}): AgendaState {
   if (wasSeen(task, journal) || wasClosed(task, journal)) return 'done';
   if (!mark) return 'open';
   if (mark.state !== 'snoozed') return mark.state;

@@ -50,7 +50,7 @@ function warningsFor(
   day: DayNumber,
   work: { readonly needsWarmth: boolean; readonly treadsOrDigs: boolean },
 ): GroundWarning[] {
-  return groundWarnings(site.climate, bed.clayPct, Math.max(day, today), work);
+  return groundWarnings({ climate: site.climate, clayPct: bed.clayPct, day: Math.max(day, today), work });
 }
 
 function entryTasks(setting: BedAgendaSetting): Task[] {
@@ -185,15 +185,17 @@ function safeTasks({ planting, books }: BedAgendaSetting): Task[] {
 
 function harvestFromTasks({ books, findMaterial, today }: BedAgendaSetting): Task[] {
   const crops = new Map(books.plantings.map(({ id, cropId }) => [id, cropId]));
-  return harvestWaits(books.entries, books.plantings, findMaterial, today).map((wait) => ({
-    key: `wait:${wait.entryId}:${wait.plantingId}`,
-    group: 'growing',
-    what: { code: 'harvestFrom', cropId: crops.get(wait.plantingId)!, raw: wait.code },
-    bedId: books.bed.id,
-    lotId: null,
-    day: wait.earliestDay,
-    record: null,
-    warnings: [],
-    lateCost: null,
-  }));
+  return harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }).map(
+    (wait) => ({
+      key: `wait:${wait.entryId}:${wait.plantingId}`,
+      group: 'growing',
+      what: { code: 'harvestFrom', cropId: crops.get(wait.plantingId)!, raw: wait.code },
+      bedId: books.bed.id,
+      lotId: null,
+      day: wait.earliestDay,
+      record: null,
+      warnings: [],
+      lateCost: null,
+    }),
+  );
 }

@@ -26,22 +26,27 @@ const HORIZON_DAYS = AGENDA_AHEAD_DAYS + 200;
 type Books = ReturnType<typeof booksOfBed>;
 
 /** Tasks of one bed. `booksOf` may remember what it worked out of the stock. Empty when the garden has no such bed. */
-export function bedAgenda(
-  records: GardenRecords,
-  bedId: string,
-  todayIso: string,
-  booksOf: (records: GardenRecords, bedId: string) => Books = booksOfBed,
-): Task[] {
+export function bedAgenda({
+  records,
+  bedId,
+  todayIso,
+  booksOf = booksOfBed,
+}: {
+  readonly records: GardenRecords;
+  readonly bedId: string;
+  readonly todayIso: string;
+  readonly booksOf?: (records: GardenRecords, bedId: string) => Books;
+}): Task[] {
   const today = dayNumberFromIso(todayIso, ['today']);
   const books = booksOf(records, bedId);
   const forward = booksOf(carriedForward(records, todayIso), bedId);
   if (!books || !forward) return [];
   const findMaterial = materialFinder(records);
-  const scenario = bedScenario(forward, findMaterial, today, today + HORIZON_DAYS);
+  const scenario = bedScenario({ books: forward, findMaterial, today, endDay: today + HORIZON_DAYS });
   const projection = projectBed(scenario, looksAround(today), telltaleDays(scenario, today));
   const rules = rulesFor(records.garden.school, books.bed);
   const isPath = books.bed.kind === 'path';
-  const standing = bedStanding(scenario, projection, today, { isPath, rules });
+  const standing = bedStanding({ scenario, projection, today, setting: { isPath, rules } });
   const isHeld = standing.contact !== null || standing.root !== null;
   return bedTasks({
     books,

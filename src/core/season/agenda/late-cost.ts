@@ -10,7 +10,7 @@ const TOLD_G = 0.1;
 const TOLD_PALE_DAYS = 3;
 
 const run = (books: BedBooks, findMaterial: FindMaterial, today: DayNumber): BedProjection =>
-  projectBed(bedScenario(books, findMaterial, today, today + FOLLOWED_DAYS), FOLLOWED_DAYS * 10);
+  projectBed(bedScenario({ books, findMaterial, today, endDay: today + FOLLOWED_DAYS }), FOLLOWED_DAYS * 10);
 
 const missed = ({ crops }: BedProjection): number => crops.reduce((sum, { shortG }) => sum + shortG, 0);
 const pale = ({ crops }: BedProjection): number => crops.reduce((sum, { paleDays }) => sum + paleDays, 0);

@@ -29,12 +29,17 @@ export interface LayingDay {
 }
 
 /** Everything planned to be laid up to the end of a day, as one list to carry. `taken`: what the stock will give. */
-export function layingDay(
-  records: GardenRecords,
-  findMaterial: FindMaterial,
-  taken: ReadonlyMap<string, TakenForBed>,
-  untilDay: DayNumber,
-): LayingDay {
+export function layingDay({
+  records,
+  findMaterial,
+  taken,
+  untilDay,
+}: {
+  readonly records: GardenRecords;
+  readonly findMaterial: FindMaterial;
+  readonly taken: ReadonlyMap<string, TakenForBed>;
+  readonly untilDay: DayNumber;
+}): LayingDay {
   const beds = records.beds.map(({ id }) => id);
   const lines = records.entries
     .filter(
@@ -42,16 +47,21 @@ export function layingDay(
     )
     .filter(({ date }) => dayNumberFromIso(date, ['date']) <= untilDay)
     .toSorted((a, b) => beds.indexOf(a.bedId) - beds.indexOf(b.bedId) || a.date.localeCompare(b.date))
-    .flatMap((entry) => lineOf(entry, records, findMaterial, taken) ?? []);
+    .flatMap((entry) => lineOf({ entry, records, findMaterial, taken }) ?? []);
   return { lines, total: totalEffort(lines.map(({ effort }) => effort)) };
 }
 
-function lineOf(
-  entry: LayEntry & { readonly bedId: string },
-  { beds }: GardenRecords,
-  findMaterial: FindMaterial,
-  taken: ReadonlyMap<string, TakenForBed>,
-): LayingLine | null {
+function lineOf({
+  entry,
+  records: { beds },
+  findMaterial,
+  taken,
+}: {
+  readonly entry: LayEntry & { readonly bedId: string };
+  readonly records: GardenRecords;
+  readonly findMaterial: FindMaterial;
+  readonly taken: ReadonlyMap<string, TakenForBed>;
+}): LayingLine | null {
   const bed = beds.find(({ id }) => id === entry.bedId);
   const material = findMaterial(entry.materialId);
   if (!bed || !material) return null;

@@ -33,13 +33,19 @@ export const watchTasks = (setting: BedAgendaSetting): Task[] => [
   closeYear(setting),
 ];
 
-const ofBed = (
-  { books }: BedAgendaSetting,
-  key: string,
-  day: DayNumber,
-  group: Task['group'],
-  what: Task['what'],
-): Task => ({
+const ofBed = ({
+  setting: { books },
+  key,
+  day,
+  group,
+  what,
+}: {
+  readonly setting: BedAgendaSetting;
+  readonly key: string;
+  readonly day: DayNumber;
+  readonly group: Task['group'];
+  readonly what: Task['what'];
+}): Task => ({
   key,
   group,
   what,
@@ -69,10 +75,16 @@ function layerChecks(setting: BedAgendaSetting): Task[] {
       .map(([check, afterDays]) => ({ check, day: dayOf(entry.date) + afterDays }))
       .filter(({ day }) => day >= setting.today - CHECK_TOLD_DAYS)
       .map(({ check, day }) =>
-        ofBed(setting, `check:${entry.id}:${check}`, day, 'watching', {
-          code: 'check',
-          check,
-          aboutId: entry.id,
+        ofBed({
+          setting,
+          key: `check:${entry.id}:${check}`,
+          day,
+          group: 'watching',
+          what: {
+            code: 'check',
+            check,
+            aboutId: entry.id,
+          },
         }),
       ),
   );
@@ -87,10 +99,16 @@ function leafChecks(setting: BedAgendaSetting): Task[] {
     const isHeld = sample !== undefined && sample.heldContactG + sample.heldRootG >= standing.rules.feltFromG;
     if (!isHeld || day < today - CHECK_TOLD_DAYS) return [];
     return [
-      ofBed(setting, `check:${planting.id}:leaves`, day, 'watching', {
-        code: 'check',
-        check: 'leaves',
-        aboutId: planting.id,
+      ofBed({
+        setting,
+        key: `check:${planting.id}:leaves`,
+        day,
+        group: 'watching',
+        what: {
+          code: 'check',
+          check: 'leaves',
+          aboutId: planting.id,
+        },
       }),
     ];
   });
@@ -111,9 +129,15 @@ function soilRetest(setting: BedAgendaSetting): Task[] {
   const isNear = due !== undefined && due >= today - CHECK_TOLD_DAYS;
   const day = isNear ? due : nextSeasonDay(books.site.climate, SAMPLING_MONTH, today);
   return [
-    ofBed(setting, `retest:${books.bed.id}:${calendarDateOf(day).year}`, day, 'testing', {
-      code: 'retest',
-      what: 'soil',
+    ofBed({
+      setting,
+      key: `retest:${books.bed.id}:${calendarDateOf(day).year}`,
+      day,
+      group: 'testing',
+      what: {
+        code: 'retest',
+        what: 'soil',
+      },
     }),
   ];
 }
@@ -136,9 +160,15 @@ function phAfterAsh(setting: BedAgendaSetting): Task[] {
   if (!stop) return [];
   const day = nextSeasonDay(books.site.climate, SAMPLING_MONTH, stop.since);
   return [
-    ofBed(setting, `ph:${books.bed.id}:${stop.since}`, day, 'testing', {
-      code: 'retest',
-      what: 'phAfterAsh',
+    ofBed({
+      setting,
+      key: `ph:${books.bed.id}:${stop.since}`,
+      day,
+      group: 'testing',
+      what: {
+        code: 'retest',
+        what: 'phAfterAsh',
+      },
     }),
   ];
 }
@@ -147,5 +177,11 @@ function closeYear(setting: BedAgendaSetting): Task {
   const { books, today } = setting;
   const day = nextSeasonDay(books.site.climate, CLOSING_MONTH, today - CHECK_TOLD_DAYS);
   const { year } = calendarDateOf(day);
-  return ofBed(setting, `close:${books.bed.id}:${year}`, day, 'testing', { code: 'closeYear', year });
+  return ofBed({
+    setting,
+    key: `close:${books.bed.id}:${year}`,
+    day,
+    group: 'testing',
+    what: { code: 'closeYear', year },
+  });
 }

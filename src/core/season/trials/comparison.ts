@@ -77,7 +77,7 @@ export function compareTreatments(
       const estimate = isPaired
         ? withinBlocks(blocks)
         : betweenGroups(treatments[0].values, treatments[treatment].values);
-      return differenceOf(treatment, estimate, trial, treatments, student, isPaired);
+      return differenceOf({ treatment, estimate, trial, treatments, student, isPaired });
     }),
   };
 }
@@ -143,14 +143,21 @@ function betweenGroups(first: readonly number[], other: readonly number[]): Esti
   };
 }
 
-function differenceOf(
-  treatment: number,
-  { count, difference, standardError, degreesOfFreedom }: Estimate,
-  trial: Pick<Trial, 'treatments' | 'isMoreBetter'>,
-  treatments: readonly TreatmentResult[],
-  student: StudentT,
-  isPaired: boolean,
-): TreatmentDifference {
+function differenceOf({
+  treatment,
+  estimate: { count, difference, standardError, degreesOfFreedom },
+  trial,
+  treatments,
+  student,
+  isPaired,
+}: {
+  readonly treatment: number;
+  readonly estimate: Estimate;
+  readonly trial: Pick<Trial, 'treatments' | 'isMoreBetter'>;
+  readonly treatments: readonly TreatmentResult[];
+  readonly student: StudentT;
+  readonly isPaired: boolean;
+}): TreatmentDifference {
   const method = isPaired ? 'withinBlocks' : 'betweenGroups';
   const nothing = { treatment, difference, method, low: null, high: null, repeatsToTell: null } as const;
   if (count < FEWEST || standardError === null || difference === null)
@@ -165,12 +172,22 @@ function differenceOf(
     ...nothing,
     low,
     high,
-    verdict: verdictOf(low, high, matters, trial.isMoreBetter),
+    verdict: verdictOf({ low, high, matters, isMoreBetter: trial.isMoreBetter }),
     repeatsToTell: isTold || difference === 0 ? null : Math.ceil(count * (half / difference) ** 2),
   };
 }
 
-function verdictOf(low: number, high: number, matters: number, isMoreBetter: boolean): TrialVerdict {
+function verdictOf({
+  low,
+  high,
+  matters,
+  isMoreBetter,
+}: {
+  readonly low: number;
+  readonly high: number;
+  readonly matters: number;
+  readonly isMoreBetter: boolean;
+}): TrialVerdict {
   if (low > 0) return isMoreBetter ? 'better' : 'worse';
   if (high < 0) return isMoreBetter ? 'worse' : 'better';
   return low >= -matters && high <= matters ? 'noDifference' : 'cannotTell';

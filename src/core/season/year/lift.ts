@@ -46,12 +46,17 @@ const NITROGEN: readonly FlowName[] = [
  * What taking layers off a bed on `day` brings up, by the books of the bed; `scenario` does not hold the taking off
  * itself. Throws InputError when there is nothing left to lift.
  */
-export function liftFrom(
-  scenario: BedScenario,
-  layerIds: readonly string[],
-  day: DayNumber,
-  areaM2: number,
-): Lifted {
+export function liftFrom({
+  scenario,
+  layerIds,
+  day,
+  areaM2,
+}: {
+  readonly scenario: BedScenario;
+  readonly layerIds: readonly string[];
+  readonly day: DayNumber;
+  readonly areaM2: number;
+}): Lifted {
   const events = layerIds.map((cohortId) => ({
     type: 'remove' as const,
     day,

@@ -64,13 +64,13 @@ function outcomeOf(choice: YearChoice, setting: ChoiceSetting): ChoiceOutcome {
   const { books, findMaterial, today } = setting;
   const plan = planFor(choice, setting);
   const until = today + FOLLOWED_DAYS;
-  const scenario = bedScenario(withPlan(books, plan), findMaterial, today, until);
+  const scenario = bedScenario({ books: withPlan(books, plan), findMaterial, today, endDay: until });
   const spring = nextSeasonDay(books.site.climate, SPRING_MONTH, today);
   const projection = projectBed(scenario, 14, [today, today + 1, spring]);
   // What is pulled goes tomorrow.
   const ahead = projection.samples.filter(({ day }) => day > today + 1 && day <= today + YEAR_DAYS);
   const before = atEndOf(
-    projectBed(bedScenario(books, findMaterial, today, today + 2), 400, [today + 1]),
+    projectBed(bedScenario({ books, findMaterial, today, endDay: today + 2 }), 400, [today + 1]),
     today,
   );
   return {
@@ -151,7 +151,7 @@ function stackPlan({ books, findMaterial, today }: ChoiceSetting): PlannedForCho
 
 function pullPlan({ books, findMaterial, today }: ChoiceSetting): PlannedForChoice[] {
   const there = atEndOf(
-    projectBed(bedScenario(books, findMaterial, today, today + 2), 400, [today + 1]),
+    projectBed(bedScenario({ books, findMaterial, today, endDay: today + 2 }), 400, [today + 1]),
     today,
   );
   return there.layers

@@ -35,7 +35,8 @@ const booksOf = (entries: Entry[], kind: 'annual' | 'path' = 'annual'): BedBooks
   entries,
   plantings: kind === 'path' ? [] : [plantingOf({ plantedOn: '2026-05-10', clearedOn: '2026-10-01' })],
 });
-const scenarioOf = (books: BedBooks) => bedScenario(books, findLibraryMaterial, TODAY, TODAY + 2);
+const scenarioOf = (books: BedBooks) =>
+  bedScenario({ books, findMaterial: findLibraryMaterial, today: TODAY, endDay: TODAY + 2 });
 const seen = (
   id: string,
   date: string,
@@ -130,7 +131,7 @@ describe('stack, pull or rest', () => {
 
 describe('lifting', () => {
   const books = booksOf([OLD, CHIPS], 'path');
-  const lifted = liftFrom(scenarioOf(books), ['old'], TODAY, 5);
+  const lifted = liftFrom({ scenario: scenarioOf(books), layerIds: ['old'], day: TODAY, areaM2: 5 });
   it('gives the pile exactly what the bed loses, to the gram of carbon and nitrogen', () => {
     const after = booksOf(
       [
@@ -164,13 +165,13 @@ describe('lifting', () => {
     expect(dryG * material.nitrogenFractionDryBasis).toBeCloseTo(lifted.nitrogenG, 6);
   });
   it('takes most of the humus made beneath with it, and leaves what lies above', () => {
-    const without = liftFrom(scenarioOf(books), ['chips'], TODAY, 5);
+    const without = liftFrom({ scenario: scenarioOf(books), layerIds: ['chips'], day: TODAY, areaM2: 5 });
     expect(without.carbonG).not.toBeCloseTo(lifted.carbonG, 0);
     expect(lifted.carbonG / lifted.nitrogenG).toBeLessThan(60);
   });
   it('refuses what holds nothing', () => {
-    expect(refusalOf(() => liftFrom(scenarioOf(books), [], TODAY, 5))).toMatch(
-      /nothing left in them to lift/,
-    );
+    expect(
+      refusalOf(() => liftFrom({ scenario: scenarioOf(books), layerIds: [], day: TODAY, areaM2: 5 })),
+    ).toMatch(/nothing left in them to lift/);
   });
 });

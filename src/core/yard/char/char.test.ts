@@ -67,14 +67,20 @@ describe('charging', () => {
     expect(() => scaleCharge(findChargeRecipe('slurry'), 0)).toThrow(/^charL /);
   });
   it('fills char by the model, urine more than castings, never above what it holds', () => {
-    const char = contentsOfMaterial(
-      'biochar_raw',
-      findLibraryMaterial('biochar_raw')!,
-      10_000,
-      defaultParameters,
-    );
+    const char = contentsOfMaterial({
+      materialId: 'biochar_raw',
+      material: findLibraryMaterial('biochar_raw')!,
+      dryG: 10_000,
+      p: defaultParameters,
+    });
     const charge = (id: (typeof CHARGE_RECIPE_IDS)[number]) =>
-      previewCharge(char, 57, id, dayNumberFromIso('2026-05-01', []), MILD);
+      previewCharge({
+        char,
+        charL: 57,
+        recipeId: id,
+        startDay: dayNumberFromIso('2026-05-01', []),
+        climate: MILD,
+      });
     const urine = charge('nitrogenSoak');
     expect(urine.capacityG).toBeCloseTo(7, 9);
     expect(urine.heldWhenReadyG).toBeGreaterThan(charge('castingsBlend').heldWhenReadyG);

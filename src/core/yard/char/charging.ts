@@ -35,29 +35,40 @@ const capacityOf = ({ cohorts }: LotContents): number =>
   total(cohorts.map(({ charCapacityG }) => charCapacityG));
 
 /** What charging does for char, by the pile mode of the model. `char` holds the char alone, `charL` its volume. */
-export function previewCharge(
-  char: LotContents,
-  charL: number,
-  recipeId: ChargeRecipeId,
-  startDay: DayNumber,
-  climate: ClimateNormals,
-): ChargePreview {
+export function previewCharge({
+  char,
+  charL,
+  recipeId,
+  startDay,
+  climate,
+}: {
+  readonly char: LotContents;
+  readonly charL: number;
+  readonly recipeId: ChargeRecipeId;
+  readonly startDay: DayNumber;
+  readonly climate: ClimateNormals;
+}): ChargePreview {
   const parameters = withOverrides();
   const recipe = findChargeRecipe(recipeId);
   const { ingredients, waterL } = scaleCharge(recipe, charL);
   const others = ingredients.map(({ materialId, litres }) => {
     const material = findLibraryMaterial(materialId)!;
     const dryG = litres * material.bulkDensityKgPerM3 * (1 - material.moistureFractionWetBasis);
-    return contentsOfMaterial(materialId, material, dryG, parameters);
+    return contentsOfMaterial({ materialId, material, dryG, p: parameters });
   });
   const mixed = together([char, ...others]);
   const readyDay = startDay + recipe.days[1];
-  const { contents } = ageLot({ ...mixed, waterG: mixed.waterG + waterL * 1000 }, startDay, readyDay, {
-    climate,
-    treatment: { keeping: 'covered', isTurned: false, isHot: false },
-    heatingFrom: startDay,
-    readings: [],
-    parameters,
+  const { contents } = ageLot({
+    start: { ...mixed, waterG: mixed.waterG + waterL * 1000 },
+    fromDay: startDay,
+    untilDay: readyDay,
+    setting: {
+      climate,
+      treatment: { keeping: 'covered', isTurned: false, isHot: false },
+      heatingFrom: startDay,
+      readings: [],
+      parameters,
+    },
   });
   const capacityG = capacityOf(char);
   const { value, low, high } = PARAMETER_TABLE.charCapacityGPerKg;

@@ -48,13 +48,19 @@ export interface Aged {
  * Ages a lot day by day from the morning of `fromDay` to the morning of `untilDay` in the pile mode of the model, with
  * its own warmth, moisture and air, and with char taking up mineral nitrogen. `onMorning` sees it before each day.
  */
-export function ageLot(
-  start: LotContents,
-  fromDay: DayNumber,
-  untilDay: DayNumber,
-  setting: LotSetting,
-  onMorning?: (day: DayNumber, read: () => LotContents) => void,
-): Aged {
+export function ageLot({
+  start,
+  fromDay,
+  untilDay,
+  setting,
+  onMorning,
+}: {
+  readonly start: LotContents;
+  readonly fromDay: DayNumber;
+  readonly untilDay: DayNumber;
+  readonly setting: LotSetting;
+  readonly onMorning?: (day: DayNumber, read: () => LotContents) => void;
+}): Aged {
   if (start.cohorts.length === 0) {
     for (let day = fromDay; day < untilDay; day++) onMorning?.(day, () => start);
     return { contents: start, respiredCarbonG: 0, ammoniaG: 0 };
@@ -69,7 +75,14 @@ export function ageLot(
   const read = () => atMoisture(contentsOf(start, pile, char, days, ammoniumG), moisture);
   for (let day = fromDay; day < untilDay; day++) {
     onMorning?.(day, read);
-    const heapC = heapTemperatureC(climate, day, treatment, setting.heatingFrom, setting.readings, p);
+    const heapC = heapTemperatureC({
+      climate,
+      day,
+      treatment,
+      heatingFrom: setting.heatingFrom,
+      readings: setting.readings,
+      p,
+    });
     const warmth = temperatureModifier(heapC, p.frozenC, p.temperatureModifierCap);
     const modifier = warmth * airFactor(treatment, p) * moistureFactor(moisture);
     const nitrified = heapC < NITRIFIES_BELOW_C ? lostShare(p.nitrificationPerDay * modifier) : 0;

@@ -30,33 +30,54 @@ export interface Arrival {
   readonly findMaterial: FindMaterial;
 }
 
-function materialOf(materialId: string, find: FindMaterial, day: DayNumber, path: FieldPath): Material {
+function materialOf({
+  materialId,
+  find,
+  day,
+  path,
+}: {
+  readonly materialId: string;
+  readonly find: FindMaterial;
+  readonly day: DayNumber;
+  readonly path: FieldPath;
+}): Material {
   const material = find(materialId, day);
   if (!material) throw new InputError(path, 'namesNone', { what: 'material', got: materialId });
   return material;
 }
 
 /** So much of a material as it is bought or gathered, seasoned where it lay so long. */
-export function arriving(
-  materialId: string,
-  { amount, unit }: { readonly amount: number; readonly unit: AmountUnit },
-  seen: Pick<ReceiveMovement, 'moistureFractionWetBasis' | 'bulkDensityKgPerM3' | 'seasonedMonths'>,
-  { day, setting, findMaterial }: Arrival,
-  path: FieldPath,
-): LotContents {
-  const material = materialOf(materialId, findMaterial, day, [...path, 'materialId']);
+export function arriving({
+  materialId,
+  movement: { amount, unit },
+  seen,
+  context: { day, setting, findMaterial },
+  path,
+}: {
+  readonly materialId: string;
+  readonly movement: { readonly amount: number; readonly unit: AmountUnit };
+  readonly seen: Pick<ReceiveMovement, 'moistureFractionWetBasis' | 'bulkDensityKgPerM3' | 'seasonedMonths'>;
+  readonly context: Arrival;
+  readonly path: FieldPath;
+}): LotContents {
+  const material = materialOf({ materialId, find: findMaterial, day, path: [...path, 'materialId'] });
   const moisture = seen.moistureFractionWetBasis ?? material.moistureFractionWetBasis;
   requireMoisture(moisture, [...path, 'moistureFractionWetBasis']);
   const { parameters, climate } = setting;
   const months = requireNumber(seen.seasonedMonths, [...path, 'seasonedMonths'], { min: 0, max: 120 });
-  let sample = contentsOfMaterial(materialId, material, 1000, parameters);
+  let sample = contentsOfMaterial({ materialId, material, dryG: 1000, p: parameters });
   if (months > 0) {
-    sample = ageLot(sample, day - Math.round(months * DAYS_PER_MONTH), day, {
-      climate,
-      treatment: { keeping: 'covered', isTurned: false, isHot: false },
-      heatingFrom: 0,
-      readings: [],
-      parameters,
+    sample = ageLot({
+      start: sample,
+      fromDay: day - Math.round(months * DAYS_PER_MONTH),
+      untilDay: day,
+      setting: {
+        climate,
+        treatment: { keeping: 'covered', isTurned: false, isHot: false },
+        heatingFrom: 0,
+        readings: [],
+        parameters,
+      },
     }).contents;
   }
   const wetted = atMoisture(sample, moisture);
@@ -68,7 +89,12 @@ export function arriving(
           requireNumber(seen.bulkDensityKgPerM3, [...path, 'bulkDensityKgPerM3'], { min: 10, max: 2500 }),
         );
   const { bulkDensityKgPerM3 } = figuresOf(lying);
-  const massKg = massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2: 1 }, [...path, 'amount']);
+  const massKg = massFreshKgFromAmount({
+    amount,
+    unit,
+    measured: { bulkDensityKgPerM3, areaM2: 1 },
+    path: [...path, 'amount'],
+  });
   return scaled(lying, massKg / freshKg(lying));
 }
 

@@ -39,10 +39,12 @@ export function yieldDryKg(charTemperature: CharTemperature, found: CharYield, p
     max: 0.9,
   });
   const { bulkDensityKgPerM3 } = rawChar(charTemperature, moisture);
-  const freshKg = massFreshKgFromAmount(found.amount, found.unit, { bulkDensityKgPerM3, areaM2: 1 }, [
-    ...path,
-    'amount',
-  ]);
+  const freshKg = massFreshKgFromAmount({
+    amount: found.amount,
+    unit: found.unit,
+    measured: { bulkDensityKgPerM3, areaM2: 1 },
+    path: [...path, 'amount'],
+  });
   return freshKg * (1 - moisture);
 }
 
@@ -50,13 +52,19 @@ export function yieldDryKg(charTemperature: CharTemperature, found: CharYield, p
  * What a fire left of what it was fed. Throws InputError naming the yield when more came out than went in. Minerals
  * stay in char and ash; nitrogen is that of raw char, or what the wood had when that is less.
  */
-export function charOf(
-  fed: LotContents,
-  found: CharYield,
-  charTemperature: CharTemperature,
-  p: ModelParameters,
-  path: FieldPath,
-): LotContents {
+export function charOf({
+  fed,
+  found,
+  charTemperature,
+  p,
+  path,
+}: {
+  readonly fed: LotContents;
+  readonly found: CharYield;
+  readonly charTemperature: CharTemperature;
+  readonly p: ModelParameters;
+  readonly path: FieldPath;
+}): LotContents {
   const dryKg = yieldDryKg(charTemperature, found, path);
   const char = rawChar(charTemperature, found.moistureFractionWetBasis);
   const fedKg = dryG(fed) / 1000;
@@ -64,12 +72,12 @@ export function charOf(
     throw new InputError([...path, 'amount'], 'moreCharThanWood', { charDryKg: dryKg, woodDryKg: fedKg });
   }
   const nitrogenFraction = Math.min(char.nitrogenFractionDryBasis, nitrogenG(fed) / (dryKg * 1000));
-  const made = contentsOfMaterial(
-    RAW_CHAR_ID,
-    { ...char, nitrogenFractionDryBasis: nitrogenFraction },
-    dryKg * 1000,
+  const made = contentsOfMaterial({
+    materialId: RAW_CHAR_ID,
+    material: { ...char, nitrogenFractionDryBasis: nitrogenFraction },
+    dryG: dryKg * 1000,
     p,
-  );
+  });
   const minerals = (of: 'phosphorusG' | 'potassiumG') => total(fed.cohorts.map((one) => one[of]));
   return {
     ...made,

@@ -55,7 +55,7 @@ describe('air and warmth of a lot', () => {
   });
   it('is the air’s for a cold heap, and heats and cools for a hot one', () => {
     const at = (day: number, treatment = still, readings: { day: number; temperatureC: number }[] = []) =>
-      heapTemperatureC(MILD, day, treatment, DAY, readings, defaultParameters);
+      heapTemperatureC({ climate: MILD, day, treatment, heatingFrom: DAY, readings, p: defaultParameters });
     const air = (day: number) => airTemperatureC(MILD, day);
     expect(at(DAY + 10)).toBe(air(DAY + 10));
     const hot = { ...still, isHot: true };
@@ -68,14 +68,28 @@ describe('air and warmth of a lot', () => {
       { day: DAY + 6, temperatureC: 50 },
     ];
     const at = (day: number, from = DAY) =>
-      heapTemperatureC(MILD, day, still, from, readings, defaultParameters);
+      heapTemperatureC({
+        climate: MILD,
+        day,
+        treatment: still,
+        heatingFrom: from,
+        readings,
+        p: defaultParameters,
+      });
     expect(at(DAY + 2)).toBeCloseTo(60, 9);
     expect(at(DAY + 4)).toBeGreaterThan(54);
     expect(at(DAY + 4)).toBeLessThan(56);
     expect(at(DAY + 46)).toBeLessThan(at(DAY + 10));
     expect(at(DAY + 4, DAY + 3)).toBe(airTemperatureC(MILD, DAY + 4));
     const farApart = [readings[0], { day: DAY + 60, temperatureC: 55 }];
-    const between = heapTemperatureC(MILD, DAY + 40, still, DAY, farApart, defaultParameters);
+    const between = heapTemperatureC({
+      climate: MILD,
+      day: DAY + 40,
+      treatment: still,
+      heatingFrom: DAY,
+      readings: farApart,
+      p: defaultParameters,
+    });
     expect(between).toBeLessThan(45);
   });
 });

@@ -68,14 +68,21 @@ const READINGS_JOINED_DAYS = 21;
  * Warmth of a lot on a day, degrees C. Between two readings the excess over the air runs straight; after the last it
  * fades as the model's self-heating does; where nothing was read, the model's self-heating since `heatingFrom` counts.
  */
-export function heapTemperatureC(
-  climate: ClimateNormals,
-  day: DayNumber,
-  treatment: Treatment,
-  heatingFrom: DayNumber,
-  readings: readonly TemperatureReading[],
-  p: ModelParameters,
-): number {
+export function heapTemperatureC({
+  climate,
+  day,
+  treatment,
+  heatingFrom,
+  readings,
+  p,
+}: {
+  readonly climate: ClimateNormals;
+  readonly day: DayNumber;
+  readonly treatment: Treatment;
+  readonly heatingFrom: DayNumber;
+  readonly readings: readonly TemperatureReading[];
+  readonly p: ModelParameters;
+}): number {
   const airC = airTemperatureC(climate, day);
   const excessAt = ({ day: on, temperatureC }: TemperatureReading) =>
     temperatureC - airTemperatureC(climate, on);

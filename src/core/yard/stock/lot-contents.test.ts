@@ -21,7 +21,7 @@ import { figuresOf, kindOf, materialOfContents, openingOfContents } from './lot-
 import { nearestMaterialId } from './nearest-material.ts';
 
 const of = (id: string, dry = 1000) =>
-  contentsOfMaterial(id, findLibraryMaterial(id)!, dry, defaultParameters);
+  contentsOfMaterial({ materialId: id, material: findLibraryMaterial(id)!, dryG: dry, p: defaultParameters });
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 
 describe('contents of a lot', () => {

@@ -52,12 +52,17 @@ export const NOTHING: LotContents = { cohorts: [], mineralNitrogenG: 0, ammonium
 const GRAMS_PER_KILOGRAM = 1000;
 
 /** Contents made of so much of a material. `dryG` above 0. */
-export function contentsOfMaterial(
-  materialId: string,
-  material: Material,
-  dryG: number,
-  p: ModelParameters,
-): LotContents {
+export function contentsOfMaterial({
+  materialId,
+  material,
+  dryG,
+  p,
+}: {
+  readonly materialId: string;
+  readonly material: Material;
+  readonly dryG: number;
+  readonly p: ModelParameters;
+}): LotContents {
   const opening = openingFromDryMass(material, dryG, p);
   const carbonG = total(opening.carbonG);
   const { ashG } = opening;

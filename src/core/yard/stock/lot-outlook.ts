@@ -93,7 +93,12 @@ export function lotBrief(
   const now = today.lots.get(lotId)!;
   const future = ahead.lots.get(lotId)!;
   const isThere = now.openedOn !== null && !isEmpty(now.contents);
-  const promises = promisesOf(planned.lots.get(lotId)!, future, setting.today, setting.reserveL);
+  const promises = promisesOf({
+    planned: planned.lots.get(lotId)!,
+    ahead: future,
+    today: setting.today,
+    reserveL: setting.reserveL,
+  });
   if (!isThere) {
     return {
       lotId,
@@ -115,14 +120,14 @@ export function lotBrief(
     kind: kindOf(now.contents),
     nearestMaterialId: nearestMaterialId(now.contents),
     openedOn: now.openedOn,
-    warmthC: heapTemperatureC(
-      setting.climate,
-      setting.today,
-      now.treatment,
-      now.heatingFrom,
-      setting.readings,
-      withOverrides(),
-    ),
+    warmthC: heapTemperatureC({
+      climate: setting.climate,
+      day: setting.today,
+      treatment: now.treatment,
+      heatingFrom: now.heatingFrom,
+      readings: setting.readings,
+      p: withOverrides(),
+    }),
     power: lockUpPower(now.contents),
     ...seasoning(future),
     finishedOn: finishedOn(now, future, setting.today),

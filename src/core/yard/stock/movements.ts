@@ -85,7 +85,7 @@ export function carryOutMovement(movement: Movement, context: MovementContext): 
       return;
     }
     case 'water':
-      return addWater(movement.lotId, movement.waterL, movement, context);
+      return addWater({ lotId: movement.lotId, waterL: movement.waterL, movement, context });
     case 'reading':
       return read(movement, context);
     case 'sign':
@@ -123,7 +123,7 @@ function receive(movement: ReceiveMovement, context: MovementContext): void {
   bringTo(lot, context.day, context.setting);
   putIn(
     lot,
-    arriving(movement.materialId, movement, movement, context, context.path),
+    arriving({ materialId: movement.materialId, movement, seen: movement, context, path: context.path }),
     postingOf(movement, context),
   );
 }
@@ -131,14 +131,27 @@ function receive(movement: ReceiveMovement, context: MovementContext): void {
 const AS_BOUGHT = { moistureFractionWetBasis: null, bulkDensityKgPerM3: null, seasonedMonths: 0 };
 
 /** One ingredient, out of stock or from outside. */
-function gather(
-  ingredient: Ingredient,
-  into: string,
-  movement: Movement,
-  context: MovementContext,
-  path: FieldPath,
-): LotContents {
-  if (ingredient.lotId === null) return arriving(ingredient.materialId, ingredient, AS_BOUGHT, context, path);
+function gather({
+  ingredient,
+  into,
+  movement,
+  context,
+  path,
+}: {
+  readonly ingredient: Ingredient;
+  readonly into: string;
+  readonly movement: Movement;
+  readonly context: MovementContext;
+  readonly path: FieldPath;
+}): LotContents {
+  if (ingredient.lotId === null)
+    return arriving({
+      materialId: ingredient.materialId,
+      movement: ingredient,
+      seen: AS_BOUGHT,
+      context,
+      path,
+    });
   if (ingredient.lotId === into) {
     throw new InputError([...path, 'lotId'], 'madeOfItself');
   }
@@ -156,8 +169,8 @@ function takePortion(
 ): LotContents {
   const lot = filledLot(portion.lotId, context);
   const at = [...context.path, 'amount'];
-  const massKg = askedKg(lot, portion.amount, portion.unit, 1, at);
-  return takeOut(lot, massKg, posting, context.setting, at);
+  const massKg = askedKg({ lot, amount: portion.amount, unit: portion.unit, areaM2: 1, path: at });
+  return takeOut({ lot, massFreshKg: massKg, posting, setting: context.setting, path: at });
 }
 
 function make(movement: MakeMovement, context: MovementContext): void {
@@ -168,7 +181,13 @@ function make(movement: MakeMovement, context: MovementContext): void {
   requireNumber(movement.waterL, [...context.path, 'waterL'], { min: 0 });
   bringTo(lot, context.day, context.setting);
   const parts = movement.ingredients.map((ingredient, i) =>
-    gather(ingredient, movement.lotId, movement, context, [...context.path, 'ingredients', i]),
+    gather({
+      ingredient,
+      into: movement.lotId,
+      movement,
+      context,
+      path: [...context.path, 'ingredients', i],
+    }),
   );
   const mixed = together(parts);
   putIn(lot, { ...mixed, waterG: mixed.waterG + movement.waterL * 1000 }, postingOf(movement, context));
@@ -194,12 +213,25 @@ function takeStock(movement: StocktakeMovement, context: MovementContext): void 
   const at = [...context.path, 'amount'];
   requireNumber(movement.amount, at, { min: 0 });
   const source = isEmpty(lot.contents) ? lot.lastContents : lot.contents;
-  const foundKg = movement.amount === 0 ? 0 : askedKg(lot, movement.amount, movement.unit, 1, at);
+  const foundKg =
+    movement.amount === 0
+      ? 0
+      : askedKg({ lot, amount: movement.amount, unit: movement.unit, areaM2: 1, path: at });
   const found = foundKg === 0 ? NOTHING : scaled(source, foundKg / freshKg(source));
   adjust(lot, found, postingOf(movement, context));
 }
 
-function addWater(lotId: string, waterL: number, movement: Movement, context: MovementContext): void {
+function addWater({
+  lotId,
+  waterL,
+  movement,
+  context,
+}: {
+  readonly lotId: string;
+  readonly waterL: number;
+  readonly movement: Movement;
+  readonly context: MovementContext;
+}): void {
   const lot = filledLot(lotId, context);
   requireNumber(waterL, [...context.path, 'waterL'], { above: 0 });
   const wetter = { ...lot.contents, waterG: lot.contents.waterG + waterL * 1000 };
@@ -260,7 +292,7 @@ function burn(movement: BurnMovement, context: MovementContext): void {
   const posting = postingOf(movement, context);
   const fed = together(
     movement.feedstock.map((one, i) =>
-      gather(one, movement.lotId, movement, context, [...path, 'feedstock', i]),
+      gather({ ingredient: one, into: movement.lotId, movement, context, path: [...path, 'feedstock', i] }),
     ),
   );
   requireNumber(movement.unburntShare, [...path, 'unburntShare'], { min: 0, max: 0.95 });
@@ -273,10 +305,13 @@ function burn(movement: BurnMovement, context: MovementContext): void {
     context.burnt.set(movement.id, { dryWoodKg, dryCharKg: 0, charCarbonKg: 0 });
     return;
   }
-  const char = charOf(burntWood, movement.yield, movement.charTemperature, setting.parameters, [
-    ...path,
-    'yield',
-  ]);
+  const char = charOf({
+    fed: burntWood,
+    found: movement.yield,
+    charTemperature: movement.charTemperature,
+    p: setting.parameters,
+    path: [...path, 'yield'],
+  });
   context.burnt.set(movement.id, {
     dryWoodKg,
     dryCharKg: dryG(char) / 1000,

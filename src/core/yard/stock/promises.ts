@@ -32,12 +32,17 @@ const isTaking = ({ volumeL, cause, missingL }: LotLine): boolean =>
  * The promises on a lot from `today` on: `planned` is its run with plans carried out, `ahead` that of facts followed on,
  * by which a heap shrinks.
  */
-export function promisesOf(
-  planned: LotHistory,
-  ahead: LotHistory,
-  today: DayNumber,
-  reserveL: number,
-): Promises {
+export function promisesOf({
+  planned,
+  ahead,
+  today,
+  reserveL,
+}: {
+  readonly planned: LotHistory;
+  readonly ahead: LotHistory;
+  readonly today: DayNumber;
+  readonly reserveL: number;
+}): Promises {
   const coming = planned.lines.filter(({ isPlanned, day }) => isPlanned || day > today);
   const arrival = coming.find(
     ({ cause, isPlanned, volumeL, day }) => cause.type !== 'time' && isPlanned && volumeL > 0 && day >= today,

@@ -100,7 +100,7 @@ export function runStock(books: StockBooks, findMaterial: FindMaterial, options:
       return {
         isMeant: isMeant(take),
         day,
-        run: (all) => taken.set(take.entryId, takeForBed(take, all, day, path, setting)),
+        run: (all) => taken.set(take.entryId, takeForBed({ take, lots: all, day, path, setting })),
       };
     }),
   ].filter((step) => step.isMeant && step.day < options.until);
@@ -123,31 +123,37 @@ const readingsOf = (lotId: string, movements: readonly Movement[]) =>
     )
     .sort((a, b) => a.day - b.day);
 
-function takeForBed(
-  take: BedTake,
-  lots: ReadonlyMap<string, RunningLot>,
-  day: DayNumber,
-  path: FieldPath,
-  setting: StockSetting,
-): TakenForBed {
+function takeForBed({
+  take,
+  lots,
+  day,
+  path,
+  setting,
+}: {
+  readonly take: BedTake;
+  readonly lots: ReadonlyMap<string, RunningLot>;
+  readonly day: DayNumber;
+  readonly path: FieldPath;
+  readonly setting: StockSetting;
+}): TakenForBed {
   const lot = lots.get(take.lotId);
   if (!lot) throw new InputError([...path, 'lotId'], 'namesNone', { what: 'stock', got: take.lotId });
   bringTo(lot, day, setting);
   const at = [...path, 'amount'];
   requireNumber(take.amount, at, { above: 0 });
   if (lot.openedOn === null) throw emptyLot(lot, [...path, 'lotId']);
-  const massFreshKg = askedKg(lot, take.amount, take.unit, take.areaM2, at);
-  const contents = takeOut(
+  const massFreshKg = askedKg({ lot, amount: take.amount, unit: take.unit, areaM2: take.areaM2, path: at });
+  const contents = takeOut({
     lot,
     massFreshKg,
-    {
+    posting: {
       day,
       cause: { type: 'bed', entryId: take.entryId, bedId: take.bedId },
       isPlanned: take.state === 'planned',
     },
     setting,
-    at,
-  );
+    path: at,
+  });
   return { contents, massFreshKg: freshKg(contents) };
 }
 

@@ -100,21 +100,21 @@ export function bringTo(lot: RunningLot, day: DayNumber, setting: StockSetting):
   const { openedOn } = lot;
   if (lot.day === null || openedOn === null || lot.day >= day) return;
   const before = lot.contents;
-  const aged = ageLot(
-    before,
-    lot.day,
-    day,
-    {
+  const aged = ageLot({
+    start: before,
+    fromDay: lot.day,
+    untilDay: day,
+    setting: {
       climate: setting.climate,
       treatment: lot.treatment,
       heatingFrom: lot.heatingFrom,
       readings: lot.readings,
       parameters: setting.parameters,
     },
-    (morning, read) => {
+    onMorning: (morning, read) => {
       if ((morning - openedOn) % LOOK_EVERY_DAYS === 0) lot.looks.push(lookAt(read(), morning, openedOn));
     },
-  );
+  });
   lot.contents = aged.contents;
   lot.respiredCarbonG += aged.respiredCarbonG;
   lot.ammoniaG += aged.ammoniaG;
@@ -169,16 +169,22 @@ export function adjust(lot: RunningLot, found: LotContents, posting: Posting): v
 }
 
 /** Fresh mass, kg, of an amount of a lot as it lies now, over `areaM2` where it is said as a depth. */
-export function askedKg(
-  lot: RunningLot,
-  amount: number,
-  unit: AmountUnit,
-  areaM2: number,
-  path: FieldPath,
-): number {
+export function askedKg({
+  lot,
+  amount,
+  unit,
+  areaM2,
+  path,
+}: {
+  readonly lot: RunningLot;
+  readonly amount: number;
+  readonly unit: AmountUnit;
+  readonly areaM2: number;
+  readonly path: FieldPath;
+}): number {
   const contents = isEmpty(lot.contents) ? lot.lastContents : lot.contents;
   const { bulkDensityKgPerM3 } = figuresOf(contents);
-  return massFreshKgFromAmount(amount, unit, { bulkDensityKgPerM3, areaM2 }, path);
+  return massFreshKgFromAmount({ amount, unit, measured: { bulkDensityKgPerM3, areaM2 }, path });
 }
 
 /**
@@ -186,13 +192,19 @@ export function askedKg(
  * is there throws InputError naming `path`; otherwise it is handed out as if it were there, and noted as short.
  * Mutates lot.
  */
-export function takeOut(
-  lot: RunningLot,
-  massFreshKg: number,
-  posting: Posting,
-  setting: StockSetting,
-  path: FieldPath,
-): LotContents {
+export function takeOut({
+  lot,
+  massFreshKg,
+  posting,
+  setting,
+  path,
+}: {
+  readonly lot: RunningLot;
+  readonly massFreshKg: number;
+  readonly posting: Posting;
+  readonly setting: StockSetting;
+  readonly path: FieldPath;
+}): LotContents {
   const thereKg = freshKg(lot.contents);
   const before = lot.contents;
   if (massFreshKg > thereKg * ALL_OF_IT) {

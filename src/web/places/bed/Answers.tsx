@@ -56,7 +56,7 @@ export const Answers = memo(function Answers(props: AnswersProps) {
         />
         <AnswerBox
           title="Feed"
-          answer={doseAnswer(advice, bed.areaM2, names, measures, product)}
+          answer={doseAnswer({ advice, areaM2: bed.areaM2, names, measures, product })}
           onHow={advice.doses ? how('feed') : undefined}
         >
           {advice.doses && <ProductChoice garden={garden} />}

@@ -63,7 +63,10 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
   const saveAsBuildUp = useCallback(() => onOpen('saveBuildUp'), [onOpen]);
   const compareSchools = useCallback(() => onOpen('schools'), [onOpen]);
   const sample = atEndOf(projection, day);
-  const layers = useMemo(() => namedLayers(sample, books.entries, books.plantings, books), [sample, books]);
+  const layers = useMemo(
+    () => namedLayers({ sample, entries: books.entries, plantings: books.plantings, names: books }),
+    [sample, books],
+  );
   const crops = useMemo(() => namedCrops(sample, books.plantings), [sample, books.plantings]);
   const highestMulchCm = useHighestMulch(projection, props.isHovering);
   const entries = useMemo(() => books.entries.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
@@ -84,9 +87,9 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
     return { days: plan.tideDays, low: range.availableG.low, high: range.availableG.high };
   }, [likely.shown]);
   const isHeld = (id: string) => entries.some((entry) => entry.id === id && entry.type === 'lay');
-  const sectionWords = sectionInWords(sample, layers, crops, day, measures);
+  const sectionWords = sectionInWords({ sample, layers, crops, day, measures });
   const tideWords = tideInWords(projection, today, measures);
-  const wanted = wantedBy(projection, fromDay, untilDay, names.crops);
+  const wanted = wantedBy({ projection, fromDay, untilDay, names: names.crops });
   const concerned = advice?.doses?.cropIds ?? [];
   return (
     <>

@@ -59,7 +59,7 @@ const ownLayersOnTop = (
   entries: readonly EntryRecord[],
   { plantings, ...names }: GardenBooks,
 ): NamedLayer[] =>
-  namedLayers(now, entries, plantings, names).filter(
+  namedLayers({ sample: now, entries, plantings, names }).filter(
     ({ id, isOnTop }) => isOnTop && entries.some((entry) => entry.id === id),
   );
 
@@ -102,12 +102,12 @@ function OpenBed({ bed }: { bed: BedRecord }) {
     () => (bed.learnsFromLog ? observationsOf(books.journal, bed.id) : null),
     [books.journal, bed.id, bed.learnsFromLog],
   );
-  const likely = useLikelyRange(
-    answers.question,
-    answers.isAnswered && !sheet.isHovering,
-    answers.drawnQuestion,
+  const likely = useLikelyRange({
+    question: answers.question,
+    isWanted: answers.isAnswered && !sheet.isHovering,
+    drawnQuestion: answers.drawnQuestion,
     observations,
-  );
+  });
   const { projection } = answers;
   const now = projection && atEndOf(projection, today);
   const takeable = now ? ownLayersOnTop(now, entries, books) : [];
@@ -207,7 +207,12 @@ function OpenBed({ bed }: { bed: BedRecord }) {
       {opened === 'saveBuildUp' && projection && (
         <SaveBuildUp
           gardenId={books.garden.id}
-          layers={namedLayers(atEndOf(projection, day), records.entries, plantings, records)}
+          layers={namedLayers({
+            sample: atEndOf(projection, day),
+            entries: records.entries,
+            plantings,
+            names: records,
+          })}
           entries={sheet.entries}
           onClose={() => setOpened(null)}
         />

@@ -180,7 +180,9 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
     thicknessCm: numberFromText(thickness) * cmPerUnit,
   }));
   const isReadable = layers.every(({ thicknessCm }) => thicknessCm > 0 && thicknessCm <= 100) && date !== '';
-  const planned = isReadable ? layBuildUp(layers, bed.areaM2, dayOf(date), find) : [];
+  const planned = isReadable
+    ? layBuildUp({ layers, areaM2: bed.areaM2, laidDay: dayOf(date), findMaterial: find })
+    : [];
   const effort = totalEffort(planned.map((one) => effortOf(find(one.materialId)!, one, bed.areaM2)));
   const ready =
     date === '' ? null : plantableFrom(choice.wait, dayOf(date), isSouthern(books.garden.climate));

@@ -105,7 +105,7 @@ export const Ledger = memo(function Ledger({
         <Button
           size="small"
           onClick={() =>
-            saveFile(`${bedName} ledger, model ${MODEL_VERSION}.csv`, ledgerCsv(books, day, kind, areaM2))
+            saveFile(`${bedName} ledger, model ${MODEL_VERSION}.csv`, ledgerCsv({ books, day, kind, areaM2 }))
           }
         >
           CSV

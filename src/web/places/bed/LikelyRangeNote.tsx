@@ -56,7 +56,7 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
       {shown ? (
         <>
           <ul>
-            {rangeSentences(shown.range, crop, names, measures).map((sentence) => (
+            {rangeSentences({ range: shown.range, crop, names, measures }).map((sentence) => (
               <li key={sentence}>{sentence}</li>
             ))}
           </ul>

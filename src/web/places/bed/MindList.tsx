@@ -19,7 +19,7 @@ export const MindList = memo(function MindList({
   const measures = useMeasures();
   const sentences = [
     ...waits.filter(({ isTooEarly }) => isTooEarly).map((wait) => waitInWords(wait, names, today)),
-    ...conflicts.map((conflict) => conflictInWords(conflict, names, measures, today)),
+    ...conflicts.map((conflict) => conflictInWords({ conflict, names, measures, today })),
     ...waits.filter(({ isTooEarly }) => !isTooEarly).map((wait) => waitInWords(wait, names, today)),
   ];
   if (sentences.length === 0) return null;

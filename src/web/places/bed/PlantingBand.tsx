@@ -53,7 +53,7 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
   const [wasTried, setWasTried] = useState(false);
   const plant = usePlant(bedId);
   const change = useChangePlanting();
-  const parsed = readPlanting(form, id, books.today, cmPerUnit, changing?.note ?? '');
+  const parsed = readPlanting({ form, id, today: books.today, cmPerUnit, note: changing?.note ?? '' });
   const others = books.plantings.filter((one) => one.bedId === bedId);
   const clash = parsed.success ? clashOf({ ...parsed.data, id }, others) : null;
   const troubles: Record<string, string> = {

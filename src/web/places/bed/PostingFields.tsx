@@ -73,12 +73,17 @@ export function PostingFields(props: PostingFieldsProps) {
 
 function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
   const measures = useMeasures();
-  const text = (
-    name: string,
-    key: Exclude<keyof PostingForm['test'], 'unit'>,
-    trouble: string,
-    hint?: string,
-  ) => (
+  const text = ({
+    name,
+    key,
+    trouble,
+    hint,
+  }: {
+    readonly name: string;
+    readonly key: Exclude<keyof PostingForm['test'], 'unit'>;
+    readonly trouble: string;
+    readonly hint?: string | undefined;
+  }) => (
     <Field name={name} trouble={troubles[trouble]} hint={hint}>
       {(control) => (
         <Input
@@ -93,7 +98,7 @@ function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
   );
   return (
     <>
-      {text('Mineral nitrogen', 'amount', 'amount', 'nitrate and ammonium N')}
+      {text({ name: 'Mineral nitrogen', key: 'amount', trouble: 'amount', hint: 'nitrate and ammonium N' })}
       <Field name="in">
         {(control) => (
           <Select
@@ -105,9 +110,14 @@ function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
           />
         )}
       </Field>
-      {text(`Sampled to, ${measures.depthUnit}`, 'sampledDepth', 'sampledDepthCm')}
-      {text('pH', 'ph', 'ph', 'if measured')}
-      {text('Organic matter, %', 'organicMatterPct', 'organicMatterPct', 'if measured')}
+      {text({ name: `Sampled to, ${measures.depthUnit}`, key: 'sampledDepth', trouble: 'sampledDepthCm' })}
+      {text({ name: 'pH', key: 'ph', trouble: 'ph', hint: 'if measured' })}
+      {text({
+        name: 'Organic matter, %',
+        key: 'organicMatterPct',
+        trouble: 'organicMatterPct',
+        hint: 'if measured',
+      })}
     </>
   );
 }

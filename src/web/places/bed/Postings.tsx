@@ -76,7 +76,7 @@ function EntryLine({ entry, entries, onChange, onTrouble }: EntryLineProps) {
   return (
     <PostingLine
       date={entry.date}
-      words={entryWords(entry, entries, books, measures)}
+      words={entryWords({ entry, entries, books, measures })}
       note={entry.note}
       isPlanned={entry.state === 'planned'}
       onTickOff={() =>

@@ -72,14 +72,14 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
   const { projection, advice } = answers;
   if (!projection || !advice || !answers.books) return null;
   const sample = atEndOf(projection, today);
-  const layers = namedLayers(sample, books.entries, books.plantings, books);
+  const layers = namedLayers({ sample, entries: books.entries, plantings: books.plantings, names: books });
   const crops = namedCrops(sample, books.plantings);
   const names = bedNames(books);
   const product = chosenProduct(books.garden, bed, advice.feedAvailability);
   const { carbon, nitrogen } = statementsOf(answers.books, today, 'year');
   const spoken = [
     { title: 'Lock-up', answer: lockUpAnswer(advice, names, measures) },
-    { title: 'Feed', answer: doseAnswer(advice, bed.areaM2, names, measures, product) },
+    { title: 'Feed', answer: doseAnswer({ advice, areaM2: bed.areaM2, names, measures, product }) },
     { title: 'Planting', answer: plantingAnswer(advice) },
   ];
   return (
@@ -91,7 +91,7 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
           crops={crops}
           rootZoneCm={bed.rootZoneCm}
           highestMulchCm={Math.max(2, sample.mulchCm)}
-          description={sectionInWords(sample, layers, crops, today, measures)}
+          description={sectionInWords({ sample, layers, crops, day: today, measures })}
         />
         <div>
           {spoken.map(({ title, answer: { headline, details } }) => (

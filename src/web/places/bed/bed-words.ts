@@ -7,12 +7,17 @@ import type { Measures } from '../../../words/measures.ts';
 const YEAR_DAYS = 365;
 
 /** The crop that wants most in the window, as the subject of "what … will want". */
-export function wantedBy(
-  { samples, crops }: BedProjection,
-  fromDay: DayNumber,
-  untilDay: DayNumber,
-  names: (cropIds: readonly string[]) => string,
-): string | null {
+export function wantedBy({
+  projection: { samples, crops },
+  fromDay,
+  untilDay,
+  names,
+}: {
+  readonly projection: BedProjection;
+  readonly fromDay: DayNumber;
+  readonly untilDay: DayNumber;
+  readonly names: (cropIds: readonly string[]) => string;
+}): string | null {
   const peak = samples
     .filter(({ day }) => day >= fromDay && day <= untilDay)
     .reduce<(typeof samples)[number] | undefined>(
@@ -27,13 +32,19 @@ export function wantedBy(
 }
 
 /** Everything the section shows. */
-export function sectionInWords(
-  sample: BedSample,
-  layers: readonly NamedLayer[],
-  crops: readonly NamedCrop[],
-  day: DayNumber,
-  measures: Measures,
-): string {
+export function sectionInWords({
+  sample,
+  layers,
+  crops,
+  day,
+  measures,
+}: {
+  readonly sample: BedSample;
+  readonly layers: readonly NamedLayer[];
+  readonly crops: readonly NamedCrop[];
+  readonly day: DayNumber;
+  readonly measures: Measures;
+}): string {
   const onTop = layers.filter(({ isOnTop }) => isOnTop);
   const stack =
     onTop.length === 0

@@ -13,6 +13,6 @@ export function chosenProduct(
   const product = findFeedProduct(feedMaterialId);
   return {
     name: materialName(product.materialId, []).toLowerCase(),
-    dose: (nitrogenGPerM2) => asProduct(nitrogenGPerM2, product, bed, availability),
+    dose: (nitrogenGPerM2) => asProduct({ nitrogenGPerM2, product, bed, availabilities: availability }),
   };
 }

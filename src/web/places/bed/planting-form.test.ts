@@ -4,7 +4,8 @@ import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
 import { clashOf, plantingFormOf, readPlanting, rootsFullOn, withChange } from './planting-form.ts';
 
 const fresh = plantingFormOf(null, '2026-05-14', 1);
-const read = (form: typeof fresh, cmPerUnit = 1) => readPlanting(form, 'id', '2026-05-14', cmPerUnit, '');
+const read = (form: typeof fresh, cmPerUnit = 1) =>
+  readPlanting({ form, id: 'id', today: '2026-05-14', cmPerUnit, note: '' });
 
 describe('a planting being written', () => {
   it('starts as the library has the crop, cleared when its time is over', () => {

@@ -76,13 +76,19 @@ export function withChange(
 }
 
 /** The draft a form amounts to, as its schema reads it. */
-export const readPlanting = (
-  form: PlantingForm,
-  id: string,
-  today: string,
-  cmPerUnit: number,
-  note: string,
-) =>
+export const readPlanting = ({
+  form,
+  id,
+  today,
+  cmPerUnit,
+  note,
+}: {
+  readonly form: PlantingForm;
+  readonly id: string;
+  readonly today: string;
+  readonly cmPerUnit: number;
+  readonly note: string;
+}) =>
   plantingDraft.safeParse({
     id,
     state: form.plantedOn > today ? 'planned' : 'laid',

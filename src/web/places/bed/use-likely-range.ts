@@ -29,12 +29,17 @@ interface RangeState {
  * shown is the range of the bed as it is drawn, so that a band goes with its tide and not before. `observations`: what
  * the draws are weighed by; null when nothing is to be learnt from the log.
  */
-export function useLikelyRange(
-  question: BedQuestion,
-  isWanted: boolean,
-  drawnQuestion: BedQuestion,
-  observations: readonly Observation[] | null,
-): RangeState {
+export function useLikelyRange({
+  question,
+  isWanted,
+  drawnQuestion,
+  observations,
+}: {
+  readonly question: BedQuestion;
+  readonly isWanted: boolean;
+  readonly drawnQuestion: BedQuestion;
+  readonly observations: readonly Observation[] | null;
+}): RangeState {
   const [shown, setShown] = useState<{ question: BedQuestion; range: ShownRange } | null>(null);
   const [stoppedFor, setStoppedFor] = useState<BedQuestion | null>(null);
   const isStopped = stoppedFor === question;
@@ -51,13 +56,19 @@ export function useLikelyRange(
       outcomes.push(drawn);
       if (!setUp || !SHOWN_AT.includes(outcomes.length)) return;
       const { plan, inputs, harmlessShare } = setUp;
-      const range = likelyRange(outcomes, inputs, plan, harmlessShare);
+      const range = likelyRange({ outcomes, inputs, plan, harmlessShare });
       startTransition(() =>
         setShown({ question, range: { range, plan, isDone: outcomes.length >= ALL_DRAWS } }),
       );
     };
     const timer = setTimeout(() => {
-      void drawAll(question, observations, ending.signal, (made) => (setUp = made), onDrawn);
+      void drawAll({
+        question,
+        observations,
+        signal: ending.signal,
+        onSetUp: (made) => (setUp = made),
+        onDrawn,
+      });
     }, SETTLE_MS);
     return () => {
       clearTimeout(timer);

@@ -33,18 +33,27 @@ const METRIC: FormUnits = { centimetresPerUnit: 1, gramsPerUnit: 1 };
 const CUSTOMARY: FormUnits = { centimetresPerUnit: CENTIMETRES_PER_INCH, gramsPerUnit: GRAMS_PER_OUNCE };
 
 /** The draft as a record, weighed; null while its material is unknown. */
-function asRecord(
-  draft: EntryDraft,
-  as: Pick<EntryRecord, 'id' | 'version'>,
-  bed: BedRecord,
-  material: Material | undefined,
-): EntryRecord | null {
+function asRecord({
+  draft,
+  as,
+  bed,
+  material,
+}: {
+  readonly draft: EntryDraft;
+  readonly as: Pick<EntryRecord, 'id' | 'version'>;
+  readonly bed: BedRecord;
+  readonly material: Material | undefined;
+}): EntryRecord | null {
   const { id, version } = as;
   const stamp = { id, version, createdAt: '', updatedAt: '', bedId: bed.id };
   if (draft.type !== 'lay') return { ...draft, ...stamp };
   if (!material) return null;
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
-  return { ...draft, ...stamp, massFreshKg: massFreshKgFromAmount(draft.amount, draft.unit, measured) };
+  return {
+    ...draft,
+    ...stamp,
+    massFreshKg: massFreshKgFromAmount({ amount: draft.amount, unit: draft.unit, measured }),
+  };
 }
 
 interface Posting {
@@ -86,7 +95,7 @@ export function usePosting(posting: Posting) {
   );
   const preview = useMemo<Preview | null>(() => {
     const as = changing ?? { id: newId, version: 0 };
-    const entry = read.ok ? asRecord(read.draft, as, bed, material) : null;
+    const entry = read.ok ? asRecord({ draft: read.draft, as, bed, material }) : null;
     return entry && { entry, material: chips };
   }, [read, changing, newId, bed, material, chips]);
   useEffect(() => onPreview(preview), [preview, onPreview]);

@@ -52,7 +52,7 @@ export function BedRows({ briefed, hrefOf }: BedRowsProps) {
         </tr>
       </thead>
       <tbody>
-        {inBedOrder(briefed, order, isReversed, books).map((one) => (
+        {inBedOrder({ briefed, order, isReversed, books }).map((one) => (
           <BedRow key={one.bed.id} briefedBed={one} href={hrefOf(one.bed.id)} />
         ))}
       </tbody>
@@ -120,12 +120,22 @@ function nextWords(briefedBed: BriefedBed, books: GardenBooks, measures: Measure
   const step = nextStepOf(briefedBed, books);
   if (!step) return 'nothing planned';
   const today = dayOf(books.today);
-  const words = stepWords(step, briefedBed.bed.areaM2, books, measures);
+  const words = stepWords({ step, areaM2: briefedBed.bed.areaM2, books, measures });
   if (step.day < today) return `${words}, planned for ${dateNear(step.day, today)}`;
   return step.day === today ? `${words} today` : `${words}, ${dateNear(step.day, today)}`;
 }
 
-function stepWords(step: NextStep, areaM2: number, books: GardenBooks, measures: Measures): string {
+function stepWords({
+  step,
+  areaM2,
+  books,
+  measures,
+}: {
+  readonly step: NextStep;
+  readonly areaM2: number;
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+}): string {
   switch (step.code) {
     case 'dose':
       return `feed ${measures.nitrogen(step.nitrogenGPerM2 * areaM2)} nitrogen`;

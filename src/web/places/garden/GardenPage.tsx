@@ -130,7 +130,7 @@ function stripBed(
         ? 'Path'
         : growingWords(brief.now, plantings, dayOf(books.today)),
     sample: brief?.now,
-    layers: brief ? namedLayers(brief.now, entries, plantings, books) : [],
+    layers: brief ? namedLayers({ sample: brief.now, entries, plantings, names: books }) : [],
     crops: brief ? namedCrops(brief.now, plantings) : [],
     href: hrefOf(bed.id),
   };

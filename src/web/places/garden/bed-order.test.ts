@@ -52,7 +52,7 @@ const books: GardenBooks = {
   ...NO_STOCK,
 };
 const names = (order: BedOrder, isReversed = false) =>
-  inBedOrder(BEDS, order, isReversed, books).map(({ bed }) => bed.name);
+  inBedOrder({ briefed: BEDS, order, isReversed, books }).map(({ bed }) => bed.name);
 
 describe('beds in order', () => {
   it('stand by who needs attention, what is not known yet last', () => {

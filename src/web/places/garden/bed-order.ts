@@ -40,12 +40,17 @@ function rankOf(one: BriefedBed, order: BedOrder, books: GardenBooks): number | 
 }
 
 /** Beds in an order of the reader's choosing, those that need attention first by default; equals stay as they are. */
-export function inBedOrder(
-  briefed: readonly BriefedBed[],
-  order: BedOrder,
-  isReversed: boolean,
-  books: GardenBooks,
-): BriefedBed[] {
+export function inBedOrder({
+  briefed,
+  order,
+  isReversed,
+  books,
+}: {
+  readonly briefed: readonly BriefedBed[];
+  readonly order: BedOrder;
+  readonly isReversed: boolean;
+  readonly books: GardenBooks;
+}): BriefedBed[] {
   const ranked = briefed.map((one) => ({ one, rank: rankOf(one, order, books) }));
   ranked.sort((a, b) => (a.rank === b.rank ? 0 : a.rank < b.rank ? -1 : 1));
   const sorted = ranked.map(({ one }) => one);

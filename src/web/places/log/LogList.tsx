@@ -91,7 +91,7 @@ export function LogList({ bedId }: LogListProps) {
             ) : (
               <li key={line.key} className="log-line">
                 <span className="posting-date figure">{shortDate(dayOf(line.date))}</span>
-                <span>{entryWords(line.entry, books.entries, books, measures)}</span>
+                <span>{entryWords({ entry: line.entry, entries: books.entries, books, measures })}</span>
               </li>
             ),
           )}

@@ -32,9 +32,9 @@ export function TilePanel(props: TilePanelProps) {
   const { tile, subject, book, onDone } = props;
   const bedName = books.beds.find(({ id }) => id === subject.bedId)?.name ?? '';
   const say = (observed: Observed) => `${bedName}: ${observedInWords(observed, measures)}.`;
-  const see = (observed: Observed, more: Parameters<LogBook['observe']>[3] = {}) => {
+  const see = (observed: Observed, more: Pick<Parameters<LogBook['observe']>[0], 'note' | 'photo'> = {}) => {
     onDone();
-    void book.observe(subject, observed, say(observed), more);
+    void book.observe({ subject, observed, words: say(observed), ...more });
   };
   switch (tile) {
     case 'leafColor':

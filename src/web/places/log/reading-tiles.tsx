@@ -91,7 +91,7 @@ export function WateringForm({ subject, book, onDone }: TilePanelProps) {
       onReading={({ litres, waterMm }) => {
         onDone();
         const words = `${bed.name}: watered, ${measures.liquid(litres)} or ${measures.water(waterMm)}.`;
-        void book.post(subject, { type: 'water', waterMm }, words);
+        void book.post({ subject, entry: { type: 'water', waterMm }, words });
       }}
     >
       <p className="soft watering-note">

@@ -92,7 +92,17 @@ function ReportForm({ materialId, onClose }: { materialId: string; onClose: () =
   const [id] = useState(() => crypto.randomUUID());
   const report = useReportLab(books.garden.id);
   const troubles = sentencesOf(report.error);
-  const field = (name: string, key: keyof typeof BLANK, trouble: string, width = 100) => (
+  const field = ({
+    name,
+    key,
+    trouble,
+    width = 100,
+  }: {
+    readonly name: string;
+    readonly key: keyof typeof BLANK;
+    readonly trouble: string;
+    readonly width?: number;
+  }) => (
     <TextField
       name={name}
       value={form[key]}
@@ -127,12 +137,22 @@ function ReportForm({ materialId, onClose }: { materialId: string; onClose: () =
     >
       <div className="band-fields">
         <DateField name="Sampled on" value={date} onChange={setDate} trouble={troubles['date']} />
-        {field('Laboratory', 'laboratory', 'laboratory', 170)}
-        {field('Water, %', 'moisturePct', 'moistureFractionWetBasis')}
-        {field('Carbon, % of dry', 'carbonPct', 'carbonFractionDryBasis', 120)}
-        {field('Nitrogen, % of dry', 'nitrogenPct', 'nitrogenFractionDryBasis', 130)}
-        {field('Ready, % of the N', 'ammoniumPct', 'ammoniumShareOfNitrogen', 130)}
-        {field('Lies at, kg/m³', 'density', 'bulkDensityKgPerM3', 110)}
+        {field({ name: 'Laboratory', key: 'laboratory', trouble: 'laboratory', width: 170 })}
+        {field({ name: 'Water, %', key: 'moisturePct', trouble: 'moistureFractionWetBasis' })}
+        {field({ name: 'Carbon, % of dry', key: 'carbonPct', trouble: 'carbonFractionDryBasis', width: 120 })}
+        {field({
+          name: 'Nitrogen, % of dry',
+          key: 'nitrogenPct',
+          trouble: 'nitrogenFractionDryBasis',
+          width: 130,
+        })}
+        {field({
+          name: 'Ready, % of the N',
+          key: 'ammoniumPct',
+          trouble: 'ammoniumShareOfNitrogen',
+          width: 130,
+        })}
+        {field({ name: 'Lies at, kg/m³', key: 'density', trouble: 'bulkDensityKgPerM3', width: 110 })}
       </div>
       <FormFoot
         label="Keep the report"

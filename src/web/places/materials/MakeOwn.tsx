@@ -37,7 +37,17 @@ export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
       </Button>
     );
   }
-  const field = (name: string, key: keyof typeof form, trouble: string, width = 120) => (
+  const field = ({
+    name,
+    key,
+    trouble,
+    width = 120,
+  }: {
+    readonly name: string;
+    readonly key: keyof typeof form;
+    readonly trouble: string;
+    readonly width?: number;
+  }) => (
     <TextField
       name={name}
       value={form[key]}
@@ -72,11 +82,11 @@ export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
       }}
     >
       <div className="band-fields">
-        {field('Call it', 'name', 'name', 220)}
-        {field('Water, %', 'moisture', 'basis.moistureFractionWetBasis')}
-        {field('Carbon, % of dry', 'carbon', 'basis.carbonFractionDryBasis')}
-        {field('Nitrogen, % of dry', 'nitrogen', 'basis.nitrogenFractionDryBasis')}
-        {field('Lies at, kg/m³', 'density', 'basis.bulkDensityKgPerM3')}
+        {field({ name: 'Call it', key: 'name', trouble: 'name', width: 220 })}
+        {field({ name: 'Water, %', key: 'moisture', trouble: 'basis.moistureFractionWetBasis' })}
+        {field({ name: 'Carbon, % of dry', key: 'carbon', trouble: 'basis.carbonFractionDryBasis' })}
+        {field({ name: 'Nitrogen, % of dry', key: 'nitrogen', trouble: 'basis.nitrogenFractionDryBasis' })}
+        {field({ name: 'Lies at, kg/m³', key: 'density', trouble: 'basis.bulkDensityKgPerM3' })}
       </div>
       <FormFoot
         label="Put it on the list"

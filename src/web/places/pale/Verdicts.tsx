@@ -187,7 +187,14 @@ function RemedyLines({
                   </span>
                 ))}
               <span className="soft">
-                {outcomeWords(outcome, remedies.isPaleByModel, nothing.missedG, bed.areaM2, measures, today)}
+                {outcomeWords({
+                  outcome,
+                  isPaleByModel: remedies.isPaleByModel,
+                  nothingMissedG: nothing.missedG,
+                  areaM2: bed.areaM2,
+                  measures,
+                  today,
+                })}
               </span>
             </td>
             <td>

@@ -163,7 +163,7 @@ function Preview({ lotId, recipeId, litres }: PreviewProps) {
   const books = useBooks();
   const measures = useMeasures();
   const question = useMemo(() => questionAboutStock(books, books.today), [books]);
-  const { data } = useQuery(chargeQuery(question, lotId, recipeId, litres));
+  const { data } = useQuery(chargeQuery({ question, lotId, recipeId, litres }));
   const preview = data?.ok ? data.result : null;
   if (!preview) return null;
   const { capacityG, capacityRangeG, heldWhenReadyG, broughtG, missingG } = preview;

@@ -38,7 +38,7 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
       onSubmit={(event) => {
         event.preventDefault();
         send(
-          batchPosting(batch, form, parts, books.today),
+          batchPosting({ plan: batch, form, parts, today: books.today }),
           `${batch.name} is made; the stock is debited.`,
           () => void navigate(`/garden/${books.garden.id}/stock/${batch.lotId}`),
         );

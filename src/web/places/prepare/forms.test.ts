@@ -79,7 +79,7 @@ describe('the bench', () => {
       isHot: true,
       isTurned: false,
     };
-    const posting = batchPosting(plan, FORM, filled, '2026-05-14');
+    const posting = batchPosting({ plan, form: FORM, parts: filled, today: '2026-05-14' });
     expect(posting.movements[0]).toMatchObject({
       type: 'make',
       state: 'planned',

@@ -109,7 +109,11 @@ export interface BenchPart extends NamedPart {
 function massOf({ amount, unit }: TypedAmount, material: Material): number {
   const value = numberFromText(amount);
   if (!(value > 0)) return 0;
-  return massFreshKgFromAmount(value, unit, { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: 1 });
+  return massFreshKgFromAmount({
+    amount: value,
+    unit,
+    measured: { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: 1 },
+  });
 }
 
 export function partsOf(rows: readonly BenchRow[], known: ReadonlyMap<string, Mixable>): BenchPart[] {
@@ -198,12 +202,17 @@ export interface BatchPlan {
 }
 
 /** Stock is debited, a heap is born. */
-export const batchPosting = (
-  plan: BatchPlan,
-  form: BenchForm,
-  parts: readonly BenchPart[],
-  today: string,
-): StockPosting => ({
+export const batchPosting = ({
+  plan,
+  form,
+  parts,
+  today,
+}: {
+  readonly plan: BatchPlan;
+  readonly form: BenchForm;
+  readonly parts: readonly BenchPart[];
+  readonly today: string;
+}): StockPosting => ({
   lots: [
     {
       id: plan.lotId,

@@ -17,7 +17,7 @@ import type { Names } from './share-names.ts';
 
 const WATER = { bulkDensityKgPerM3: 1000, areaM2: 1 };
 /** A liter of water weighs a kilogram: that turns any volume into liters. */
-const litresPer = (unit: AmountUnit): number => massFreshKgFromAmount(1, unit, WATER);
+const litresPer = (unit: AmountUnit): number => massFreshKgFromAmount({ amount: 1, unit, measured: WATER });
 const isMassUnit = (unit: AmountUnit): boolean => ['kg', 'gram', 'pound'].includes(unit);
 
 interface FixShareProps {

@@ -63,7 +63,8 @@ export function Choices({ question, bed }: YearPartProps & { question: BedQuesti
   const removePlanting = useRemovePlanting();
   const offerUndo = useUndo();
   const outcomes = data?.ok ? data.result : [];
-  const nameOf = (layerId: string) => layerName(layerId, books.entries, books.plantings, books).toLowerCase();
+  const nameOf = (layerId: string) =>
+    layerName({ layerId, entries: books.entries, plantings: books.plantings, names: books }).toLowerCase();
 
   const adopt = async ({ choice, plan }: ChoiceOutcome) => {
     const creates = plan.flatMap((one) => draftOf(one) ?? []);

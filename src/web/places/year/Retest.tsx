@@ -72,9 +72,9 @@ function Laboratory({ bed, book }: RetestProps & { book: ReturnType<typeof useLo
     });
   const keep = ({ mineralNitrogenKgPerHa, sampledDepthCm, ph, organicMatterPct, date }: LabReport) => {
     setReport(null);
-    void book.post(
-      { bedId: bed.id, plantingId: null, date },
-      {
+    void book.post({
+      subject: { bedId: bed.id, plantingId: null, date },
+      entry: {
         type: 'soilTest',
         amount: mineralNitrogenKgPerHa,
         unit: 'kgPerHa',
@@ -82,9 +82,9 @@ function Laboratory({ bed, book }: RetestProps & { book: ReturnType<typeof useLo
         ph,
         organicMatterPct,
       },
-      `${bed.name}: the laboratory’s report is in the book.`,
-      'From the laboratory.',
-    );
+      words: `${bed.name}: the laboratory’s report is in the book.`,
+      note: 'From the laboratory.',
+    });
   };
   return (
     <div className="tool">

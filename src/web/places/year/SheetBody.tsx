@@ -108,8 +108,13 @@ function PutInTable({ sheet, bed }: YearPartProps) {
                   <td>{dateNear(one.day, sheet.fromDay)}</td>
                   <td className="words">
                     {entry
-                      ? entryWords(entry, books.entries, books, measures)
-                      : layerName(one.entryId, books.entries, books.plantings, books)}
+                      ? entryWords({ entry, entries: books.entries, books, measures })
+                      : layerName({
+                          layerId: one.entryId,
+                          entries: books.entries,
+                          plantings: books.plantings,
+                          names: books,
+                        })}
                   </td>
                   <td>{cell((one.carbonG * bed.areaM2) / 1000, 2)}</td>
                   <td>{cell(one.nitrogenG * bed.areaM2, 0)}</td>

@@ -40,7 +40,7 @@ export function AdoptBand({ line, view }: AdoptBandProps) {
   }
   const habit: Habit = line.followed;
   const adopted: Adopted = { id: line.kept?.id ?? line.id, name: line.name, habit, years };
-  const plansWith = (stamp: string) => beds.map((bed) => bedPlan(bed.id, adopted, books, stamp));
+  const plansWith = (stamp: string) => beds.map((bed) => bedPlan({ bedId: bed.id, adopted, books, stamp }));
   const plans = plansWith('');
   const { written, replaced } = countsOf(plans);
   const names = beds.map(({ name }) => name).join(' and ');

@@ -167,7 +167,17 @@ interface ActFieldsProps {
 function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const text = (name: string, key: keyof ActForm, width = 62, trouble: string = key) => (
+  const text = ({
+    name,
+    key,
+    width = 62,
+    trouble = key,
+  }: {
+    readonly name: string;
+    readonly key: keyof ActForm;
+    readonly width?: number;
+    readonly trouble?: string;
+  }) => (
     <TextField
       name={name}
       value={act[key]}
@@ -211,7 +221,7 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
               )}
               width={210}
             />
-            {text('Each time', 'amount')}
+            {text({ name: 'Each time', key: 'amount' })}
             <Choice
               name="of, on 1 m²"
               value={act.unit}
@@ -219,8 +229,13 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
               options={unitsFor(measures).map((unit) => ({ value: unit, label: UNIT_WORDS[unit] }))}
               width={124}
             />
-            {text(`Dug in to, ${measures.depthUnit}`, 'dugDepth', 84, 'dugDepthCm')}
-            {text('Months old', 'seasonedMonths', 84)}
+            {text({
+              name: `Dug in to, ${measures.depthUnit}`,
+              key: 'dugDepth',
+              width: 84,
+              trouble: 'dugDepthCm',
+            })}
+            {text({ name: 'Months old', key: 'seasonedMonths', width: 84 })}
           </>
         )}
         {act.type === 'grow' && (
@@ -235,7 +250,13 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
             }))}
           />
         )}
-        {act.type === 'feed' && text(`Nitrogen, ${measures.rateUnit}`, 'nitrogen', 130, 'nitrogenGPerM2')}
+        {act.type === 'feed' &&
+          text({
+            name: `Nitrogen, ${measures.rateUnit}`,
+            key: 'nitrogen',
+            width: 130,
+            trouble: 'nitrogenGPerM2',
+          })}
         <Choice<string>
           name="In"
           value={act.month}
@@ -243,9 +264,9 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
           options={MONTH_NAMES.map((name, i) => ({ value: String(i + 1), label: name }))}
           width={112}
         />
-        {text('Every … years', 'everyYears', 84)}
-        {text('From year', 'fromYear', 66)}
-        {text('To year', 'untilYear', 66)}
+        {text({ name: 'Every … years', key: 'everyYears', width: 84 })}
+        {text({ name: 'From year', key: 'fromYear', width: 66 })}
+        {text({ name: 'To year', key: 'untilYear', width: 66 })}
       </div>
     </fieldset>
   );

@@ -63,7 +63,7 @@ export function readTarget(
 }
 
 const kgPerUnit = ({ massUnit }: Measures): number =>
-  massFreshKgFromAmount(1, massUnit, { bulkDensityKgPerM3: 1000, areaM2: 1 });
+  massFreshKgFromAmount({ amount: 1, unit: massUnit, measured: { bulkDensityKgPerM3: 1000, areaM2: 1 } });
 
 /** When a target is reached under each habit; and how much of something it takes. */
 export function TargetBand({ view, plan, form, setForm }: TargetBandProps) {
@@ -201,13 +201,13 @@ function AmountSearch({ view, plan, target }: AmountSearchProps) {
     const found: FoundOnBed[] = [];
     for (const [bed, viewed] of view.beds.entries()) {
       const own = { ...plan, key: `${plan.key} ${bed}` };
-      const answer = await findAmount(
-        own,
-        { bed, habit: choice.habit, act: choice.act, target: onBed(target, viewed), byYear: year },
-        AMOUNT_DRAWS,
-        ending.signal,
-        (refusal) => setState((before) => before && { ...before, refusal, isSearching: false }),
-      );
+      const answer = await findAmount({
+        plan: own,
+        asked: { bed, habit: choice.habit, act: choice.act, target: onBed(target, viewed), byYear: year },
+        draws: AMOUNT_DRAWS,
+        signal: ending.signal,
+        onRefusal: (refusal) => setState((before) => before && { ...before, refusal, isSearching: false }),
+      });
       if (ending.signal.aborted) return;
       if (answer) found.push({ name: viewed.name, amounts: answer });
     }
@@ -256,12 +256,12 @@ function AmountSearch({ view, plan, target }: AmountSearchProps) {
           <p key={name} className="found-amount">
             {state.target} on {name} by year {state.year}, {state.choice.name}:{' '}
             <strong>
-              {amountWords(
-                amounts.own,
-                amounts.drawn,
-                UNIT_WORDS[state.choice.unit] + state.choice.per,
-                state.year,
-              )}
+              {amountWords({
+                own: amounts.own,
+                drawn: amounts.drawn,
+                unit: UNIT_WORDS[state.choice.unit] + state.choice.per,
+                byYear: state.year,
+              })}
             </strong>
           </p>
         ))}

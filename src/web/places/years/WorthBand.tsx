@@ -71,7 +71,7 @@ function BedWorth({ bed, prices }: BedWorthProps) {
   }
   const others = bed.lines.filter((line) => line !== bare && typeof line.line.followed !== 'string');
   if (others.length === 0) return <p className="soft hint">Compare a habit that lays something.</p>;
-  const rows = others.map((line) => ({ line, worth: worthOfLine(line, bare, bed, books, prices) }));
+  const rows = others.map((line) => ({ line, worth: worthOfLine({ line, bare, bed, books, prices }) }));
   return (
     <div className="table-scroll">
       <table className="figures-table worth">
@@ -108,18 +108,29 @@ const isNothing = (followed: ViewedLine['line']['followed']): boolean =>
 const TEXTURE_WORDS = { sand: 'sandy ground', loam: 'loam', clay: 'clay' } as const;
 const textureWords = ({ bed }: ViewedBed): string => TEXTURE_WORDS[textureOf(bed!.clayPct)];
 
-const worthOfLine = (
-  line: ViewedLine,
-  bare: ViewedLine,
-  bed: ViewedBed,
-  books: GardenBooks,
-  prices: Prices,
-): Worth =>
-  worthOf(line.line.followed as Habit, line.points, bare.points, {
-    bed: bed.bed!,
-    findMaterial: materialFinder(books),
-    prices,
-    depthCm: SAMPLED_DEPTH_CM,
+const worthOfLine = ({
+  line,
+  bare,
+  bed,
+  books,
+  prices,
+}: {
+  readonly line: ViewedLine;
+  readonly bare: ViewedLine;
+  readonly bed: ViewedBed;
+  readonly books: GardenBooks;
+  readonly prices: Prices;
+}): Worth =>
+  worthOf({
+    habit: line.line.followed as Habit,
+    points: line.points,
+    bare: bare.points,
+    setting: {
+      bed: bed.bed!,
+      findMaterial: materialFinder(books),
+      prices,
+      depthCm: SAMPLED_DEPTH_CM,
+    },
   });
 
 function WorthRow({ line, worth }: { line: ViewedLine; worth: Worth }) {

@@ -61,21 +61,27 @@ function Answer({ bed, line, years, measure }: AnswerProps) {
         </span>
       )}{' '}
       in {isOfAYear(measure) ? `year ${years}` : `${years} ${years === 1 ? 'year' : 'years'}`}
-      {base && <>; {differenceWords(line, base, years, measure, measures)}</>}.
+      {base && <>; {differenceWords({ line, base, years, measure, measures })}</>}.
     </p>
   );
 }
 
-function differenceWords(
-  line: ViewedLine,
-  base: ViewedLine,
-  years: number,
-  measure: YearMeasure,
-  measures: Measures,
-): string {
+function differenceWords({
+  line,
+  base,
+  years,
+  measure,
+  measures,
+}: {
+  readonly line: ViewedLine;
+  readonly base: ViewedLine;
+  readonly years: number;
+  readonly measure: YearMeasure;
+  readonly measures: Measures;
+}): string {
   const at = ({ points }: ViewedLine) => readMeasure(points.at(-1)!, measure);
   const told = (value: number) => signed(measureCell(value, measure, measures));
-  const drawn = differenceOf(line.draws, base.draws, years, measure);
+  const drawn = differenceOf({ draws: line.draws, others: base.draws, yearsAhead: years, measure });
   const range =
     drawn && line.draws.length >= FEWEST_DRAWS ? ` (${told(drawn.low)} to ${told(drawn.high)})` : '';
   const points = measure === 'organicMatterPct' ? ' points' : '';

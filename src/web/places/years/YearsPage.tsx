@@ -84,9 +84,9 @@ function OpenYears() {
   const [targetForm, setTargetForm] = useState(FIRST_TARGET);
   const measures = measuresOf(books.garden);
   const lines = shown.flatMap((id) => lineOf(id, books, drafts) ?? []);
-  const plan = usePlan(books, beds, lines, years, isGarden);
+  const plan = usePlan({ books, beds, lines, years, isGarden });
   const following = useYears(plan);
-  const view = following.followed && viewOf(following.followed, beds, lines, isGarden, books);
+  const view = following.followed && viewOf({ followed: following.followed, beds, lines, isGarden, books });
   const focus = Math.max(
     0,
     lines.findIndex(({ id }) => id === focused),

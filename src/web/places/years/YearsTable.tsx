@@ -72,9 +72,9 @@ function BedTable({ bed, years, measure }: BedTableProps) {
               <th scope="row">
                 <LineKey place={line.place} /> {line.line.name}
               </th>
-              {!isOfAYear(measure) && <td>{cell(line, 0, measure, measures)}</td>}
+              {!isOfAYear(measure) && <td>{cell({ line, year: 0, measure, measures })}</td>}
               {told.map((year) => (
-                <td key={year}>{cell(line, year, measure, measures)}</td>
+                <td key={year}>{cell({ line, year, measure, measures })}</td>
               ))}
               <td>{likely(line, measure, measures)}</td>
               <td className="seen">{seen(line, measures)}</td>
@@ -87,8 +87,17 @@ function BedTable({ bed, years, measure }: BedTableProps) {
   );
 }
 
-const cell = ({ points }: ViewedLine, year: number, measure: YearMeasure, measures: Measures): string =>
-  measureCell(readMeasure(points[year]!, measure), measure, measures);
+const cell = ({
+  line: { points },
+  year,
+  measure,
+  measures,
+}: {
+  readonly line: ViewedLine;
+  readonly year: number;
+  readonly measure: YearMeasure;
+  readonly measures: Measures;
+}): string => measureCell(readMeasure(points[year]!, measure), measure, measures);
 
 function likely({ draws }: ViewedLine, measure: YearMeasure, measures: Measures): string {
   if (draws.length < FEWEST_DRAWS) return '…';

@@ -16,13 +16,19 @@ const settled = (signature: string, asked: Asked): Settled => ({
 });
 
 /** What is to be followed, the same one as long as nothing about it changes; null while nothing is chosen. */
-export function usePlan(
-  books: GardenBooks,
-  beds: readonly BedRecord[],
-  lines: readonly Line[],
-  years: number,
-  isGarden: boolean,
-): YearsPlan | null {
+export function usePlan({
+  books,
+  beds,
+  lines,
+  years,
+  isGarden,
+}: {
+  readonly books: GardenBooks;
+  readonly beds: readonly BedRecord[];
+  readonly lines: readonly Line[];
+  readonly years: number;
+  readonly isGarden: boolean;
+}): YearsPlan | null {
   const records = useMemo(() => {
     const { garden, beds: all, entries, plantings, materials, labResults, lots, movements } = books;
     return { garden, beds: all, entries, plantings, materials, labResults, lots, movements };

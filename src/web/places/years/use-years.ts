@@ -95,16 +95,21 @@ async function gather(
     const now = { plan, lines: new Map(lines), done, total, refusal };
     startTransition(() => setFollowed(now));
   };
-  await followYears(plan, draws, signal, {
-    onRefusal: (sentence) => tell(sentence),
-    onLine: ({ bed, habit, draw }, { points, opinions }) => {
-      const key = lineKey(bed, habit);
-      const known = lines.get(key);
-      if (draw === null) lines.set(key, { points, opinions, draws: [] });
-      else if (known) lines.set(key, { ...known, draws: [...known.draws, points] });
-      done += 1;
-      const isTelling = done === ownLines || done === total || performance.now() - toldAt > TELL_EVERY_MS;
-      if (hasOneOfAllBeds(plan, lines) && isTelling) tell();
+  await followYears({
+    plan,
+    draws,
+    signal,
+    yearsListener: {
+      onRefusal: (sentence) => tell(sentence),
+      onLine: ({ bed, habit, draw }, { points, opinions }) => {
+        const key = lineKey(bed, habit);
+        const known = lines.get(key);
+        if (draw === null) lines.set(key, { points, opinions, draws: [] });
+        else if (known) lines.set(key, { ...known, draws: [...known.draws, points] });
+        done += 1;
+        const isTelling = done === ownLines || done === total || performance.now() - toldAt > TELL_EVERY_MS;
+        if (hasOneOfAllBeds(plan, lines) && isTelling) tell();
+      },
     },
   });
 }

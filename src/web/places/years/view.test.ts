@@ -43,7 +43,7 @@ const all = {
 
 describe('what the page shows of what is known', () => {
   it('every bed with its lines, each in its place', () => {
-    const view = viewOf(followedOf(all), beds, lines, false, books)!;
+    const view = viewOf({ followed: followedOf(all), beds, lines, isGarden: false, books })!;
     expect(view.beds.map(({ id, lines: own }) => [id, own.map(({ place }) => place)])).toEqual([
       ['a', [0, 1]],
       ['b', [0, 1]],
@@ -52,20 +52,34 @@ describe('what the page shows of what is known', () => {
   });
   it('lines that are not known yet are left out; a bed without any is not shown half', () => {
     const partly = { [lineKey(0, 1)]: all['0 1'], [lineKey(1, 1)]: all['1 1'] };
-    const view = viewOf(followedOf(partly), beds, lines, false, books)!;
+    const view = viewOf({ followed: followedOf(partly), beds, lines, isGarden: false, books })!;
     expect(view.beds[0].lines.map(({ line: { id }, place }) => [id, place])).toEqual([['nothing', 1]]);
     expect(lineAt(view.beds[0], 0)?.line.id).toBe('nothing');
-    expect(viewOf(followedOf({ [lineKey(0, 0)]: all['0 0'] }), beds, lines, false, books)).toBeNull();
+    expect(
+      viewOf({ followed: followedOf({ [lineKey(0, 0)]: all['0 0'] }), beds, lines, isGarden: false, books }),
+    ).toBeNull();
   });
   it('an older plan is still shown for the beds and habits it shares with the newer', () => {
     const newer = [line('compostYearly'), line('nothing')];
-    const view = viewOf(followedOf(all), beds.slice(1), newer, false, books)!;
+    const view = viewOf({
+      followed: followedOf(all),
+      beds: beds.slice(1),
+      lines: newer,
+      isGarden: false,
+      books,
+    })!;
     expect(view.beds.map(({ id }) => id)).toEqual(['b']);
     expect(view.beds[0].lines.map(({ line: { id } }) => id)).toEqual(['nothing']);
-    expect(viewOf(followedOf(all), beds, newer, true, books)).toBeNull();
+    expect(viewOf({ followed: followedOf(all), beds, lines: newer, isGarden: true, books })).toBeNull();
   });
   it('the whole garden is one bed, by area, with as many draws as every bed has', () => {
-    const view = viewOf(followedOf(all, { sparesPaths: true }), beds, lines, true, books)!;
+    const view = viewOf({
+      followed: followedOf(all, { sparesPaths: true }),
+      beds,
+      lines,
+      isGarden: true,
+      books,
+    })!;
     const [garden] = view.beds;
     expect(garden).toMatchObject({ name: GARDEN.name, areaM2: 4, bed: null });
     expect(garden.lines[0].points[0].humusCarbonG).toBeCloseTo((100 + 3 * 500) / 4, 9);
@@ -74,6 +88,8 @@ describe('what the page shows of what is known', () => {
   });
   it('of the whole garden nothing is shown until a habit is known on every bed', () => {
     const partly = { [lineKey(0, 0)]: all['0 0'] };
-    expect(viewOf(followedOf(partly, { sparesPaths: true }), beds, lines, true, books)).toBeNull();
+    expect(
+      viewOf({ followed: followedOf(partly, { sparesPaths: true }), beds, lines, isGarden: true, books }),
+    ).toBeNull();
   });
 });

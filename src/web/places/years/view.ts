@@ -41,13 +41,19 @@ const soilMassKgPerM2 = ({ bulkDensityGPerCm3 }: BedRecord): number =>
  * What was followed as the page shows it. While a newer plan has not begun to answer, the older one stays, as far as it
  * is about the same beds and habits.
  */
-export function viewOf(
-  followed: Followed,
-  beds: readonly BedRecord[],
-  lines: readonly Line[],
-  isGarden: boolean,
-  { garden }: Pick<GardenBooks, 'garden'>,
-): YearsView | null {
+export function viewOf({
+  followed,
+  beds,
+  lines,
+  isGarden,
+  books: { garden },
+}: {
+  readonly followed: Followed;
+  readonly beds: readonly BedRecord[];
+  readonly lines: readonly Line[];
+  readonly isGarden: boolean;
+  readonly books: Pick<GardenBooks, 'garden'>;
+}): YearsView | null {
   const { plan, done, total } = followed;
   if (plan.sparesPaths !== isGarden) return null;
   const known = ({ id }: BedRecord, line: Line): FollowedLine | undefined =>
@@ -60,12 +66,7 @@ export function viewOf(
           areaM2: beds.reduce((sum, { areaM2 }) => sum + areaM2, 0),
           bed: null,
           lines: lines.flatMap((line, place) =>
-            gardenLine(
-              line,
-              place,
-              beds,
-              beds.map((bed) => known(bed, line)),
-            ),
+            gardenLine({ line, place, beds, known: beds.map((bed) => known(bed, line)) }),
           ),
         },
       ]
@@ -84,12 +85,17 @@ export function viewOf(
 }
 
 /** All beds under one habit as one; nothing until every bed is known. */
-function gardenLine(
-  line: Line,
-  place: number,
-  beds: readonly BedRecord[],
-  known: readonly (FollowedLine | undefined)[],
-): ViewedLine[] {
+function gardenLine({
+  line,
+  place,
+  beds,
+  known,
+}: {
+  readonly line: Line;
+  readonly place: number;
+  readonly beds: readonly BedRecord[];
+  readonly known: readonly (FollowedLine | undefined)[];
+}): ViewedLine[] {
   const all = known.flatMap((one) => one ?? []);
   if (all.length < beds.length) return [];
   const together = (pointsOf: (one: FollowedLine) => readonly YearPoint[]) =>

@@ -84,7 +84,7 @@ export function needsAmountUnit({ table, mapping }: Sheet): boolean {
 export function readSheet({ table, rows, mapping }: Sheet, books: GardenBooks): TableRow[] {
   const list: readonly object[] = books[table.collection];
   const kept = new Map(list.map((record) => ['id' in record ? record.id : undefined, record]));
-  return rows.map((row) => readRow(table, row, mapping, books, (id) => kept.get(id)));
+  return rows.map((row) => readRow({ table, cells: row, mapping, names: books, kept: (id) => kept.get(id) }));
 }
 
 /** What would become of one row, in the words of the file. */

@@ -78,7 +78,17 @@ const fieldsOf = (bed: BedRecord, isMetric: boolean): BedFields => ({
 });
 
 /** The draft the fields amount to. A bed being changed keeps what the form does not ask, and its soil's density unless its clay changes. */
-function read(fields: BedFields, id: string, isMetric: boolean, changing: BedRecord | null) {
+function read({
+  fields,
+  id,
+  isMetric,
+  changing,
+}: {
+  readonly fields: BedFields;
+  readonly id: string;
+  readonly isMetric: boolean;
+  readonly changing: BedRecord | null;
+}) {
   const area = numberFromText(fields.area);
   const clayPct = numberFromText(fields.clay);
   const rootZone = numberFromText(fields.rootZone);
@@ -116,7 +126,7 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
   const changeBed = useChangeBed();
   const set = (change: Partial<BedFields>) => setFields((before) => ({ ...before, ...change }));
 
-  const parsed = read(fields, id, isMetric, changing);
+  const parsed = read({ fields, id, isMetric, changing });
   const troubles = troublesOf(parsed, makeBed.error ?? changeBed.error);
   const trouble = (field: string) => (wasTried ? troubles[field] : undefined);
 

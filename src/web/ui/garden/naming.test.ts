@@ -72,12 +72,12 @@ describe('names in a drawing', () => {
         basis: { type: 'chips' as const, branchDiameterCm: 5, leafShare: 0, coniferShare: 0 },
       },
     ];
-    const named = namedLayers(
-      sample('2026-05-01', ['a', 'b', 'p2_residue', 'p1:3_residue']),
+    const named = namedLayers({
+      sample: sample('2026-05-01', ['a', 'b', 'p2_residue', 'p1:3_residue']),
       entries,
-      PLANTINGS,
-      { materials: own, lots: [] },
-    );
+      plantings: PLANTINGS,
+      names: { materials: own, lots: [] },
+    });
     expect(named.map(({ name, age, isDraft }) => [name, age, isDraft])).toEqual([
       ['Finished yard-debris compost', 'today', false],
       ['Own chips', 'today', true],

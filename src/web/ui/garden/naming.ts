@@ -20,7 +20,7 @@ import { ageInWords, dayOf, shortDate } from '../../../words/dates.ts';
 /** How the crops and layers of these records are called in an answer. */
 export const bedNames = ({ entries, plantings, ...names }: GardenBooks): BedNames => ({
   crops: (cropIds) => cropNames(cropIds, plantings),
-  layer: (layerId) => layerName(layerId, entries, plantings, names),
+  layer: (layerId) => layerName({ layerId, entries, plantings, names }),
 });
 
 /** The same, each layer with the day it was laid. */
@@ -46,12 +46,17 @@ export const recordNames = ({ entries, plantings, ...names }: GardenBooks): Reco
 });
 
 /** Layers of a sample with the names and ages a gardener knows them by. */
-export function namedLayers(
-  sample: BedSample,
-  entries: readonly EntryRecord[],
-  plantings: readonly PlantingRecord[],
-  names: LayNames,
-): NamedLayer[] {
+export function namedLayers({
+  sample,
+  entries,
+  plantings,
+  names,
+}: {
+  readonly sample: BedSample;
+  readonly entries: readonly EntryRecord[];
+  readonly plantings: readonly PlantingRecord[];
+  readonly names: LayNames;
+}): NamedLayer[] {
   return sample.layers.map((layer) => {
     const entry = entries.find(({ id }) => id === layer.id);
     if (entry?.type === 'lay') {

@@ -9,8 +9,8 @@ import { ledgerCsv } from './ledger-csv.ts';
 
 const today = dayNumberFromIso('2026-05-14', []);
 const books = monthBooks(
-  bedScenario(
-    {
+  bedScenario({
+    books: {
       site: { climate: MILD, depositionGPerM2Year: 1 },
       bed: bedOf(),
       plantings: [],
@@ -27,13 +27,13 @@ const books = monthBooks(
         },
       ],
     },
-    findLibraryMaterial,
+    findMaterial: findLibraryMaterial,
     today,
-    today + 60,
-  ),
+    endDay: today + 60,
+  }),
 );
 const rowsOf = (kind: 'month' | 'year', areaM2 = 5) =>
-  Papa.parse<Record<string, string>>(ledgerCsv(books, today, kind, areaM2), { header: true }).data;
+  Papa.parse<Record<string, string>>(ledgerCsv({ books, day: today, kind, areaM2 }), { header: true }).data;
 
 describe('the ledger as CSV', () => {
   it('closes every period with what the next one opens with', () => {

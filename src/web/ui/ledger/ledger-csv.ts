@@ -12,23 +12,39 @@ import type { MonthBooks } from '../../../core/bed/index.ts';
 
 const HEADER = ['from', 'until', 'element', 'account', 'line', 'counterparty', 'amount_g'];
 
-function linesOf(statement: Statement, from: string, until: string, areaM2: number): string[][] {
-  const row = (account: string, line: string, counterparty: string, gPerM2: number) => [
-    from,
-    until,
-    statement.element,
+function linesOf({
+  statement,
+  from,
+  until,
+  areaM2,
+}: {
+  readonly statement: Statement;
+  readonly from: string;
+  readonly until: string;
+  readonly areaM2: number;
+}): string[][] {
+  const row = ({
     account,
     line,
     counterparty,
-    String(gPerM2 * areaM2),
-  ];
+    gPerM2,
+  }: {
+    readonly account: string;
+    readonly line: string;
+    readonly counterparty: string;
+    readonly gPerM2: number;
+  }) => [from, until, statement.element, account, line, counterparty, String(gPerM2 * areaM2)];
   return [
     ...statement.assets.flatMap(({ account, openingG, closingG, postings }) => [
-      row(account, 'opening', '', openingG),
-      ...postings.map(({ name, counterparty, amountG }) => row(account, name, counterparty, amountG)),
-      row(account, 'closing', '', closingG),
+      row({ account, line: 'opening', counterparty: '', gPerM2: openingG }),
+      ...postings.map(({ name, counterparty, amountG }) =>
+        row({ account, line: name, counterparty, gPerM2: amountG }),
+      ),
+      row({ account, line: 'closing', counterparty: '', gPerM2: closingG }),
     ]),
-    ...statement.outside.map(({ account, side, amountG }) => row(account, side, '', amountG)),
+    ...statement.outside.map(({ account, side, amountG }) =>
+      row({ account, line: side, counterparty: '', gPerM2: amountG }),
+    ),
   ];
 }
 
@@ -36,7 +52,17 @@ function linesOf(statement: Statement, from: string, until: string, areaM2: numb
  * The books of a whole run as CSV (RFC 4180), period by period up to the one that holds `day`; amounts in grams for
  * the whole bed, what comes into an account positive.
  */
-export function ledgerCsv(books: MonthBooks, day: DayNumber, kind: PeriodKind, areaM2: number): string {
+export function ledgerCsv({
+  books,
+  day,
+  kind,
+  areaM2,
+}: {
+  readonly books: MonthBooks;
+  readonly day: DayNumber;
+  readonly kind: PeriodKind;
+  readonly areaM2: number;
+}): string {
   const run = { fromDay: books.startDay, untilDay: books.endDay };
   const at = (morning: DayNumber) =>
     books.samples.findLast((sample) => sample.day <= morning) ?? books.samples[0]!;
@@ -46,9 +72,9 @@ export function ledgerCsv(books: MonthBooks, day: DayNumber, kind: PeriodKind, a
     const [opening, closing] = [at(from), at(untilDay)];
     const [first, last] = [isoDateOf(from), isoDateOf(untilDay - 1)];
     rows.push(
-      ...linesOf(carbonStatement(opening, closing), first, last, areaM2),
-      ...linesOf(nitrogenStatement(opening, closing), first, last, areaM2),
-      ...linesOf(ashStatement(opening, closing), first, last, areaM2),
+      ...linesOf({ statement: carbonStatement(opening, closing), from: first, until: last, areaM2 }),
+      ...linesOf({ statement: nitrogenStatement(opening, closing), from: first, until: last, areaM2 }),
+      ...linesOf({ statement: ashStatement(opening, closing), from: first, until: last, areaM2 }),
     );
     from = untilDay;
   }

@@ -82,7 +82,7 @@ export function SoilTestForm({ subject, book, onDone }: Omit<TilePanelProps, 'ti
       return setTrouble({ field: String(error.path.at(-1)), sentence: requirementWords(error.refusal) });
     }
     onDone();
-    void book.post(subject, test, `${bed.name}: soil test of ${subject.date}.`);
+    void book.post({ subject, entry: test, words: `${bed.name}: soil test of ${subject.date}.` });
   };
 
   return (

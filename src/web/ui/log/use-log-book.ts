@@ -21,6 +21,23 @@ type EntryWithoutDate = EntryDraft extends infer Draft
     : never
   : never;
 
+interface Seen {
+  readonly subject: LogSubject;
+  readonly observed: Observed;
+  /** What is said once it is in the books. */
+  readonly words: string;
+  readonly note?: string;
+  readonly photo?: Blob | null;
+}
+
+interface Posted {
+  readonly subject: LogSubject;
+  readonly entry: EntryWithoutDate;
+  /** What is said once it is in the books. */
+  readonly words: string;
+  readonly note?: string;
+}
+
 /** Writing into the logbook, whether there is a connection or not. */
 export function useLogBook(books: GardenBooks) {
   const outbox = useOutbox();
@@ -32,29 +49,22 @@ export function useLogBook(books: GardenBooks) {
     setSaid(isThrough ? words : `${words} It waits here until the connection is back.`);
   };
 
-  const observe = async (
-    subject: LogSubject,
-    observed: Observed,
-    words: string,
-    more: { readonly note?: string; readonly photo?: Blob | null } = {},
-  ) => {
-    const photoId = more.photo ? crypto.randomUUID() : null;
+  const observe = async ({ subject, observed, words, note = '', photo = null }: Seen) => {
+    const photoId = photo ? crypto.randomUUID() : null;
     const record: JournalDraft = {
       kind: 'observation',
       id: crypto.randomUUID(),
       ...subject,
-      note: more.note ?? '',
+      note,
       photoId,
       observed: observed as Extract<JournalDraft, { kind: 'observation' }>['observed'],
     };
-    const photo: NewParcel[] =
-      more.photo && photoId
-        ? [{ type: 'photo', gardenId, photoId, picture: await shrinkPhoto(more.photo) }]
-        : [];
-    await send([...photo, { type: 'journal', gardenId, record }], words);
+    const picture: NewParcel[] =
+      photo && photoId ? [{ type: 'photo', gardenId, photoId, picture: await shrinkPhoto(photo) }] : [];
+    await send([...picture, { type: 'journal', gardenId, record }], words);
   };
 
-  const post = (subject: LogSubject, entry: EntryWithoutDate, words: string, note = '') =>
+  const post = ({ subject, entry, words, note = '' }: Posted) =>
     send(
       [
         {

@@ -67,44 +67,78 @@ describe('a habit on its way into the plan', () => {
       entry('feed', { type: 'feed', nitrogenG: 20 }),
       entry('elsewhere', { bedId: 'other' }),
     ]);
-    const plan = bedPlan('bed', adopted('compostYearly'), books, newStamp());
+    const plan = bedPlan({ bedId: 'bed', adopted: adopted('compostYearly'), books, stamp: newStamp() });
     expect(plan.entries.removals).toEqual([{ id: 'plan', version: 3 }]);
     expect(plan.entries.creates.map((one) => one.date)).toEqual(['2027-03-15', '2028-03-15']);
     expect(countsOf([plan])).toEqual({ written: 2, replaced: 1 });
   });
   it('planned once more changes nothing; for longer it adds the years', () => {
-    const first = bedPlan('bed', adopted('compostYearly'), booksOf(), newStamp());
+    const first = bedPlan({
+      bedId: 'bed',
+      adopted: adopted('compostYearly'),
+      books: booksOf(),
+      stamp: newStamp(),
+    });
     const books = booksOf(written(first));
-    expect(countsOf([bedPlan('bed', adopted('compostYearly'), books, newStamp())])).toEqual({
+    expect(
+      countsOf([bedPlan({ bedId: 'bed', adopted: adopted('compostYearly'), books, stamp: newStamp() })]),
+    ).toEqual({
       written: 0,
       replaced: 0,
     });
-    expect(countsOf([bedPlan('bed', adopted('compostYearly', 5), books, newStamp())])).toEqual({
+    expect(
+      countsOf([bedPlan({ bedId: 'bed', adopted: adopted('compostYearly', 5), books, stamp: newStamp() })]),
+    ).toEqual({
       written: 3,
       replaced: 0,
     });
   });
   it('taken back and planned again has ids of its own, for the old ones are still held', () => {
     const ids = (stamp: string) =>
-      bedPlan('bed', adopted('compostYearly'), booksOf(), stamp).entries.creates.map(({ id }) => id);
+      bedPlan({
+        bedId: 'bed',
+        adopted: adopted('compostYearly'),
+        books: booksOf(),
+        stamp,
+      }).entries.creates.map(({ id }) => id);
     const [one, two] = [ids('-r0001'), ids('-r0002')];
     expect(one.some((id) => two.includes(id))).toBe(false);
     for (const id of one) expect(id).toMatch(/^[A-Za-z0-9_-]{1,64}$/);
   });
   it('what is pulled names the layer as it was written', () => {
-    const { creates } = bedPlan('bed', adopted('pullYearly', 3), booksOf(), '-rabcd').entries;
+    const { creates } = bedPlan({
+      bedId: 'bed',
+      adopted: adopted('pullYearly', 3),
+      books: booksOf(),
+      stamp: '-rabcd',
+    }).entries;
     const laid = new Set(creates.filter(({ type }) => type === 'lay').map(({ id }) => id));
     const pulled = creates.flatMap((one) => (one.type === 'takeOff' ? [one.layerId] : []));
     expect(pulled.length).toBeGreaterThan(0);
     for (const layerId of pulled) expect(laid).toContain(layerId);
   });
   it('a shorter or another plan of the same habit takes the surplus off', () => {
-    const long = bedPlan('bed', adopted('compostYearly', 5), booksOf(), newStamp());
-    const shorter = bedPlan('bed', adopted('compostYearly', 1), booksOf(written(long)), newStamp());
+    const long = bedPlan({
+      bedId: 'bed',
+      adopted: adopted('compostYearly', 5),
+      books: booksOf(),
+      stamp: newStamp(),
+    });
+    const shorter = bedPlan({
+      bedId: 'bed',
+      adopted: adopted('compostYearly', 1),
+      books: booksOf(written(long)),
+      stamp: newStamp(),
+    });
     expect(countsOf([shorter])).toEqual({ written: 0, replaced: 4 });
   });
   it('the way back takes what was written and brings again what made room', () => {
-    const plan = bedPlan('bed', adopted('coverCrops', 1), booksOf([entry('plan')]), '-r0001');
+    const plan = bedPlan({
+      bedId: 'bed',
+      adopted: adopted('coverCrops', 1),
+      books: booksOf([entry('plan')]),
+      stamp: '-r0001',
+    });
     const kept = {
       entries: [],
       plantings: plan.plantings.creates.map(({ id }) => ({ id, version: 1 })),

@@ -29,16 +29,26 @@ const unstamped = (id: string): string => id.replace(STAMP, '');
  * What a habit writes into a bed's plan, and what it puts out of it: what was planned to be laid otherwise in those
  * years. What it has planned there before stays as it is.
  */
-export function bedPlan(
-  bedId: string,
-  { id: habitId, name, habit, years }: Adopted,
-  books: GardenBooks,
-  stamp: string,
-): BedPlan {
+export function bedPlan({
+  bedId,
+  adopted: { id: habitId, name, habit, years },
+  books,
+  stamp,
+}: {
+  readonly bedId: string;
+  readonly adopted: Adopted;
+  readonly books: GardenBooks;
+  readonly stamp: string;
+}): BedPlan {
   const own = writtenOfBed(books, bedId)!;
   const today = dayOf(books.today);
   const facts = { ...own, entries: own.entries.filter(({ state }) => state === 'laid') };
-  const plan = habitPlan(habit, habitId, facts, { findMaterial: materialFinder(books), today, years });
+  const plan = habitPlan({
+    habit,
+    habitId,
+    books: facts,
+    setting: { findMaterial: materialFinder(books), today, years },
+  });
   const until = isoDateOf(today + Math.round(years * 365.25));
   const meant = new Set([...plan.entries, ...plan.plantings].map(({ id }) => id));
   const there = new Map([...books.entries, ...books.plantings].map(({ id }) => [unstamped(id), id]));

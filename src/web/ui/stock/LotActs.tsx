@@ -57,7 +57,7 @@ export function LotActs({ lot, onClose, first = 'move' }: LotActsProps) {
       aria-label="Something is done"
       onSubmit={(event) => {
         event.preventDefault();
-        send(actPosting(act, form, lot, books.today), DONE_WORDS[act], onClose);
+        send(actPosting({ act, form, lot, today: books.today }), DONE_WORDS[act], onClose);
       }}
     >
       <Segmented

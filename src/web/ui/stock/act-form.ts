@@ -58,7 +58,17 @@ export const blankAct = (books: GardenBooks, lot: LotRecord, measures: Measures)
 });
 
 /** What an act amounts to as a posting. */
-export function actPosting(act: Act, form: ActForm, lot: LotRecord, today: string): StockPosting {
+export function actPosting({
+  act,
+  form,
+  lot,
+  today,
+}: {
+  readonly act: Act;
+  readonly form: ActForm;
+  readonly lot: LotRecord;
+  readonly today: string;
+}): StockPosting {
   const common = {
     id: form.id,
     state: form.date > today ? ('planned' as const) : ('laid' as const),

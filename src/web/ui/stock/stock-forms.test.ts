@@ -32,11 +32,11 @@ const filled = form({
 
 describe('what is done to a lot', () => {
   it.each(ACTS.map((act): [Act] => [act]))('%s is something the server takes', (act) => {
-    const parsed = stockPosting.safeParse(actPosting(act, filled, LOT, '2026-05-14'));
+    const parsed = stockPosting.safeParse(actPosting({ act, form: filled, lot: LOT, today: '2026-05-14' }));
     expect(parsed.success, JSON.stringify(parsed.error?.issues)).toBe(true);
   });
   it('moves into a new bag, shut, when no other lot is named', () => {
-    const { lots, movements } = actPosting('move', filled, LOT, '2026-05-14');
+    const { lots, movements } = actPosting({ act: 'move', form: filled, lot: LOT, today: '2026-05-14' });
     expect(lots[0]).toMatchObject({
       name: 'Chips by the gate, bags',
       form: 'bag',
@@ -44,12 +44,19 @@ describe('what is done to a lot', () => {
       isTurned: false,
     });
     expect(movements[0]).toMatchObject({ amount: 2.5, toLotId: lots[0].id });
-    const split = actPosting('move', { ...filled, newForm: 'pile', newName: 'Half' }, LOT, '2026-05-14');
+    const split = actPosting({
+      act: 'move',
+      form: { ...filled, newForm: 'pile', newName: 'Half' },
+      lot: LOT,
+      today: '2026-05-14',
+    });
     expect(split.lots[0]).toMatchObject({ name: 'Half', keeping: 'open', isTurned: true });
-    expect(actPosting('move', { ...filled, toLotId: 'other' }, LOT, '2026-05-14').lots).toEqual([]);
+    expect(
+      actPosting({ act: 'move', form: { ...filled, toLotId: 'other' }, lot: LOT, today: '2026-05-14' }).lots,
+    ).toEqual([]);
   });
   it('measures only what was typed, in shares', () => {
-    const [reading] = actPosting('reading', filled, LOT, '2026-05-14').movements;
+    const [reading] = actPosting({ act: 'reading', form: filled, lot: LOT, today: '2026-05-14' }).movements;
     expect(reading).toMatchObject({
       temperatureC: 58,
       moistureFractionWetBasis: 0.55,
@@ -58,7 +65,12 @@ describe('what is done to a lot', () => {
     });
   });
   it('is a plan when it lies ahead', () => {
-    const [turned] = actPosting('turn', form({ date: '2026-06-01' }), LOT, '2026-05-14').movements;
+    const [turned] = actPosting({
+      act: 'turn',
+      form: form({ date: '2026-06-01' }),
+      lot: LOT,
+      today: '2026-05-14',
+    }).movements;
     expect(turned).toMatchObject({ state: 'planned' });
   });
 });
