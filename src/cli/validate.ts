@@ -1,6 +1,6 @@
 import { COLLECTION_NAMES } from '../records/collections.ts';
 import { modelFindings } from '../contract/check-garden.ts';
-import { gardenFile, upgraded } from '../contract/garden-file.ts';
+import { gardenFile, upgradeFile } from '../contract/garden-file.ts';
 import { recordsOfFile } from '../contract/garden-records.ts';
 import { type TitledRecords } from '../words/record-titles.ts';
 import { titledSentence } from '../words/refusal-words.ts';
@@ -11,11 +11,11 @@ import { oneWord, todayOf, type Arguments } from './arguments.ts';
 import { isGardenFile, readJson } from './files.ts';
 import { jsonText } from './output.ts';
 
-/** A file that was read and does not hold; the text tells all that is wrong with it. */
+/** A file that was read but is not valid; the text lists everything that is wrong with it. */
 export class InvalidFile extends Error {}
 
 function validGarden(json: unknown, args: Arguments): string {
-  const read = gardenFile.safeParse(upgraded(json));
+  const read = gardenFile.safeParse(upgradeFile(json));
   if (!read.success)
     throw new InvalidFile(
       findingsOf(read.error)

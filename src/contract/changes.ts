@@ -18,13 +18,13 @@ export interface ListChange {
   readonly written: readonly ListedRecord[];
   /** Ids; of the weather, days. */
   readonly removed: readonly string[];
-  /** The whole order anew, where no field of the records tells it and they are few. */
+  /** The complete new order, for short lists whose order is not given by a field of the records. */
   readonly order?: readonly string[];
   /** The order within each day that was touched, where the order of writing counts. */
   readonly days?: Readonly<Record<string, readonly string[]>>;
 }
 
-/** What was written and removed since a mark; only the new mark when that cannot be told in little. */
+/** What was written and removed since a mark; only the new mark when a list of changes would be too long. */
 export type BooksChange = { readonly mark: BooksMark } & (
   | { readonly isWhole: true }
   | {
@@ -36,7 +36,7 @@ export type BooksChange = { readonly mark: BooksMark } & (
     }
 );
 
-/** Fields by which a list is ordered; what is not named here has its order told. */
+/** Fields by which a list is ordered; for lists not named here the order is sent along. */
 const ORDERED_BY: Readonly<Partial<Record<CollectionName, readonly string[]>>> = {
   plantings: ['plantedOn', 'id'],
   materials: ['name', 'id'],
@@ -65,7 +65,7 @@ const byFields =
     return 0;
   };
 
-/** Days of a list that is ordered by date, those of `days` in the order told. */
+/** The records of a list that is ordered by date; those on the days in `days` are in the order given. */
 function withDays(records: readonly ListedRecord[], days: NonNullable<ListChange['days']>): ListedRecord[] {
   const others = records.filter(({ date = '' }) => !(date in days));
   const known = new Map(records.filter(({ date = '' }) => date in days).map((one) => [one.id, one]));

@@ -2,7 +2,7 @@ import { refusalOf } from '../../tests/fixtures/refused.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { gardenFileSchema, gardenFileSchemaText } from './garden-file-schema.ts';
-import { GARDEN_FILE_VERSION, readGardenFile, upgraded } from './garden-file.ts';
+import { GARDEN_FILE_VERSION, readGardenFile, upgradeFile } from './garden-file.ts';
 import { GARDEN } from '../../tests/fixtures/books.ts';
 
 const stamp = { createdAt: '2024-03-01T08:00:00.000Z', updatedAt: '2024-03-01T08:00:00.000Z' };
@@ -50,7 +50,7 @@ describe('the garden file', () => {
     expect(file.model).toBe(2);
     expect(file.weather).toEqual([]);
     expect(file.beds).toMatchObject([{ ...bed, outline: null, learnsFromLog: true }]);
-    expect(upgraded(VERSION_1)).toMatchObject({
+    expect(upgradeFile(VERSION_1)).toMatchObject({
       version: GARDEN_FILE_VERSION,
       garden: { name: 'Trial plot' },
     });

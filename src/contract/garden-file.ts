@@ -35,7 +35,7 @@ const lists = Object.fromEntries(
 export const gardenFile = z.strictObject({
   format: z.literal(GARDEN_FILE_FORMAT),
   version: z.literal(GARDEN_FILE_VERSION),
-  /** Version of the model the garden was followed by when the file was made; a newer one follows it anew. */
+  /** Version of the model that was current when the file was made; a newer model works everything out again. */
   model: z.int().min(1).max(MODEL_VERSION),
   garden: gardenFiled,
   ...lists,
@@ -56,7 +56,7 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** The file as the newest version would have it. Throws InputError when it is none of ours, or from a newer program. */
-export function upgraded(raw: unknown): object {
+export function upgradeFile(raw: unknown): object {
   if (!isObject(raw) || raw['format'] !== GARDEN_FILE_FORMAT) {
     throw new InputError(['format'], 'notAGardenFile', { format: GARDEN_FILE_FORMAT });
   }
@@ -75,7 +75,7 @@ export function upgraded(raw: unknown): object {
 
 /** A garden file of any known version. Throws InputError naming the first field that cannot be. */
 export function readGardenFile(raw: unknown): GardenFile {
-  const read = gardenFile.safeParse(upgraded(raw));
+  const read = gardenFile.safeParse(upgradeFile(raw));
   if (read.success) return read.data;
   const [first] = findingsOf(read.error);
   throw InputError.of(first!);

@@ -4,7 +4,7 @@ import type { FieldProblem } from './problem.ts';
 
 export const MOST_ROWS = 50_000;
 
-/** Rows of one table, read into records of one kind. Each row is judged by itself, so that all faults are told at once. */
+/** Rows of one table, read into records of one kind. Each row is checked by itself, so that all errors are reported at once. */
 export const importRequest = z.strictObject({
   collection: z.enum(COLLECTION_NAMES),
   /** Where they come from, for the list of what was read in. */

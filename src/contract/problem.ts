@@ -1,6 +1,6 @@
 import type { Place, RefusalCode } from '../refusals/refusal.ts';
 
-/** A finding as the API tells it: what is wrong, where, and that in a sentence. */
+/** A finding as the API sends it: what is wrong, where, and the same in a sentence. */
 export interface FieldProblem {
   readonly field: string;
   readonly sentence: string;

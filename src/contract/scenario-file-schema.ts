@@ -7,7 +7,7 @@ const pair = z.tuple([number, number]);
 const profile = z.union([pair, z.tuple([number, number, number, number])]);
 const twelve = z.array(number);
 
-/** Zod copies every key it is not told about; remarks are welcome, misspelt fields are not. */
+/** Zod copies every key that is not declared; remarks are allowed, misspelt fields are not. */
 const fields = <T extends z.ZodRawShape>(shape: T) =>
   z.strictObject({
     ...shape,

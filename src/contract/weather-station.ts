@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { date } from '../records/fields.ts';
 
-/** A day as a station tells it; figures may be missing or absurd, so each is read by itself later. */
+/** A day as a station sends it; figures may be missing or absurd, so each is checked by itself later. */
 export const stationDays = z.object({
   days: z.array(z.record(z.string(), z.unknown())).max(5000),
 });

@@ -32,7 +32,7 @@ export const gardenFields = {
   school: z.enum(SCHOOLS).default('byDepth'),
   /** The carrier in which doses are worked out. */
   feedMaterialId: id.default('feather_meal'),
-  /** Null when nobody has told any. */
+  /** Null when none was given. */
   prices: gardenPrices.nullable().default(null),
 };
 export const gardenDraft = z.strictObject({ ...creation, ...gardenFields });

@@ -72,7 +72,7 @@ export const journalFields = {
     photoId: id.nullable(),
     observed: observedShape,
   },
-  /** A task of the calendar ticked off, put off or struck out. `date` is when that was done. */
+  /** A task of the calendar marked as done, postponed or deleted. `date` is when that was done. */
   mark: {
     kind: z.literal('mark'),
     ...common,

@@ -2,7 +2,7 @@ import { notFound, stale } from './problems.ts';
 import type { RemovalOutcome, WriteOutcome } from './stores.ts';
 
 /** The record as written; throws a problem when it is gone or was changed meanwhile. */
-export function written<Record>(result: WriteOutcome<Record>, what: string): Record {
+export function requireWritten<Record>(result: WriteOutcome<Record>, what: string): Record {
   if (result.outcome === 'missing') throw notFound(what);
   if (result.outcome === 'stale') throw stale(result.current);
   return result.current;
@@ -14,7 +14,7 @@ export function requireRemoved<Record>(result: RemovalOutcome<Record>, what: str
   if (result.outcome === 'stale') throw stale(result.current);
 }
 
-export function found<Record>(record: Record | undefined, what: string): Record {
+export function requireFound<Record>(record: Record | undefined, what: string): Record {
   if (record === undefined) throw notFound(what);
   return record;
 }

@@ -68,7 +68,7 @@ function listChange({
   const removed: string[] = [];
   const dates = new Set<string>();
   for (const id of ids) {
-    const kept = store.look(id);
+    const kept = store.findEvenRemoved(id);
     const isThere = kept && !kept.isRemoved && isListed({ stores, gardenId, name, record: kept.record });
     if (isThere) written.push(kept.record);
     else if (name !== 'weather') removed.push(id);

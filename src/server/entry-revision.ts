@@ -7,7 +7,7 @@ import { materialFinder } from '../core/bed/index.ts';
 import { nearestMaterialId } from '../core/yard/index.ts';
 import { keptForStock, requireSoundStock } from './kept-stock.ts';
 import { notFound } from './problems.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from './answers.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from './answers.ts';
 import type { Stores } from './stores.ts';
 
 const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };
@@ -38,7 +38,7 @@ function takenFromStock({
 }
 
 /** A draft as it will be kept: an amount of material is weighed by what lies on how much ground. */
-export function weighed({
+export function weighDraft({
   weighing: { stores, today },
   bed,
   id,
@@ -69,19 +69,19 @@ export function weighed({
 export function carryOutRevision({ stores, today }: Weighing, bed: BedRecord, revision: BedRevision): void {
   for (const { id, version } of revision.removals)
     requireRemoved(stores.entries.remove(id, version), 'entry');
-  for (const id of revision.restores) written(stores.entries.restore(id), 'entry');
+  for (const id of revision.restores) requireWritten(stores.entries.restore(id), 'entry');
   for (const draft of revision.creates) {
     const known = sentAgain(stores.entries.find(draft.id), { ...draft, bedId: bed.id });
-    if (!known) stores.entries.insert(weighed({ weighing: { stores, today }, bed, id: draft.id, draft }));
+    if (!known) stores.entries.insert(weighDraft({ weighing: { stores, today }, bed, id: draft.id, draft }));
   }
   for (const { id, ...change } of revision.changes) {
-    const before = found(stores.entries.find(id), 'entry');
+    const before = requireFound(stores.entries.find(id), 'entry');
     requireSeen(before, change.version);
-    written(
+    requireWritten(
       stores.entries.update(
         id,
         change.version,
-        weighed({ weighing: { stores, today }, bed, id, draft: change }),
+        weighDraft({ weighing: { stores, today }, bed, id, draft: change }),
       ),
       'entry',
     );

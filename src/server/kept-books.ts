@@ -7,7 +7,7 @@ import { InputError } from '../refusals/input-error.ts';
 import { checkBooks, drawsOnStock, materialFinder, siteOf, takenByBed } from '../core/bed/index.ts';
 import { recordTitle, type TitledRecords } from '../words/record-titles.ts';
 import { keptForStock, measuredWeather, requireSoundStock } from './kept-stock.ts';
-import { fromInputError, notFound, senseless, type ProblemError } from './problems.ts';
+import { fromInputError, notFound, contradiction, type ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
 
 /** What the books of a bed would be after a change. */
@@ -112,5 +112,5 @@ function problemAbout(
   if ((list !== 'entries' && list !== 'plantings') || typeof index !== 'number') return fromInputError(error);
   const culprit = books[list].at(index);
   if (!culprit || about.includes(culprit.id)) return fromInputError(error.at(rest));
-  return senseless(recordTitle(list, culprit.id, books), rest, error.refusal);
+  return contradiction(recordTitle(list, culprit.id, books), rest, error.refusal);
 }

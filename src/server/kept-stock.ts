@@ -3,14 +3,14 @@ import { InputError } from '../refusals/input-error.ts';
 import { type GardenRecords, materialFinder, stockBooksOf } from '../core/bed/index.ts';
 import { type StockBooks, type StockRun, proveStock } from '../core/yard/index.ts';
 import { recordTitle, type TitledRecords } from '../words/record-titles.ts';
-import { found } from './answers.ts';
-import { fromInputError, senseless, type ProblemError } from './problems.ts';
+import { requireFound } from './answers.ts';
+import { fromInputError, contradiction, type ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
 
 /** Everything the model reads of a garden, as it is kept. */
 export function keptRecords(stores: Stores, gardenId: string): GardenRecords {
   return {
-    garden: found(stores.gardens.find(gardenId), 'garden'),
+    garden: requireFound(stores.gardens.find(gardenId), 'garden'),
     beds: stores.beds.listOf(gardenId),
     entries: stores.entries.listOfGarden(gardenId),
     plantings: stores.plantings.listOfGarden(gardenId),
@@ -24,7 +24,7 @@ export function keptRecords(stores: Stores, gardenId: string): GardenRecords {
 
 /** The same without what has nothing to do with the stock. */
 export const keptForStock = (stores: Stores, gardenId: string): GardenRecords => ({
-  garden: found(stores.gardens.find(gardenId), 'garden'),
+  garden: requireFound(stores.gardens.find(gardenId), 'garden'),
   beds: stores.beds.listOf(gardenId),
   entries: stores.entries.listFromStock(gardenId),
   plantings: [],
@@ -76,5 +76,5 @@ function problemAbout({
   const id = 'entryId' in culprit ? culprit.entryId : culprit.id;
   if (about.includes(id)) return fromInputError(error.at(rest));
   const title = recordTitle(list === 'movements' ? 'movements' : 'entries', id, records);
-  return senseless(title, rest, error.refusal);
+  return contradiction(title, rest, error.refusal);
 }

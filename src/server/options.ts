@@ -14,7 +14,7 @@ const OPTIONS = {
   port: { type: 'string', default: '4180' },
   /** The address to listen on; any but this machine's own needs a passphrase. */
   host: { type: 'string', default: LOOPBACK },
-  /** Names by which it is called there, besides its addresses. */
+  /** Names by which it is called there, in addition to its addresses. */
   'allow-host': { type: 'string', multiple: true, default: [] as string[] },
   db: { type: 'string' },
   /** A fresh demo garden instead of one's own books. */

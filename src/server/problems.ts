@@ -6,7 +6,7 @@ import type { Finding, FieldPath, Refusal } from '../refusals/refusal.ts';
 import { fieldOf, finding } from '../refusals/refusal.ts';
 import { InputError } from '../refusals/input-error.ts';
 import { fieldWords } from '../words/field-words.ts';
-import { refusalSentence, told } from '../words/refusal-words.ts';
+import { refusalSentence, describeFinding } from '../words/refusal-words.ts';
 import { IdTaken } from './stores.ts';
 
 /** Something the caller should hear about, as problem details (RFC 9457). */
@@ -34,7 +34,7 @@ export const stale = (current: unknown): ProblemError =>
 
 /** Input that was understood and cannot be kept, field by field. */
 export function invalid(findings: readonly Finding[]): ProblemError {
-  const errors = findings.map(told);
+  const errors = findings.map(describeFinding);
   return new ProblemError(422, 'Not accepted', errors.map(({ sentence }) => sentence).join(' '), { errors });
 }
 
@@ -43,7 +43,7 @@ export const fromInputError = (error: InputError): ProblemError =>
   invalid([finding(error.refusal, fieldOf(error.path))]);
 
 /** Something kept already that a write would make impossible; `what` is its title. */
-export const senseless = (what: string, path: FieldPath, refused: Refusal): ProblemError => {
+export const contradiction = (what: string, path: FieldPath, refused: Refusal): ProblemError => {
   const why = refusalSentence(`its ${fieldWords(fieldOf(path))}`, refused);
   const title = `${what.charAt(0).toUpperCase()}${what.slice(1)}`;
   const detail = `${title}, would no longer make sense: ${why} Change that one first.`;

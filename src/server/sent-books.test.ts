@@ -67,7 +67,7 @@ describe('books that are sent', () => {
       'an entry that goes to another bed out of a file',
       ({ stores }) => {
         const { version, ...entry } = stores.entries.find('demo-ferry-strip-layer-1')!;
-        stores.entries.put({ ...entry, bedId: 'demo-char-bed' });
+        stores.entries.upsert({ ...entry, bedId: 'demo-char-bed' });
       },
     ],
     ['a bed taken away with all that lies on it', ({ stores }) => stores.beds.remove('demo-ferry-strip', 1)],

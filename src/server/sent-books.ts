@@ -32,7 +32,7 @@ const lessThanWhole = (
   weather: measuredWeather(stores, garden.id),
 });
 
-/** Lets others be answered in between: what is written meanwhile is told as a change since the mark. */
+/** Lets other requests be answered in between: what is written meanwhile is sent as a change since the mark. */
 async function bodyOf(stores: Stores, garden: GardenRecord, today: string): Promise<SentBooks['body']> {
   const head = JSON.stringify(lessThanWhole(stores, garden, today)).slice(0, -1);
   const entries: string[] = [];

@@ -45,9 +45,9 @@ export interface Store<Record extends Versioned> {
   remove(id: string, version: number): RemovalOutcome<Record>;
   restore(id: string): WriteOutcome<Record>;
   /** Whatever has this id, removed or not. */
-  look(id: string): { readonly record: Record; readonly isRemoved: boolean } | undefined;
+  findEvenRemoved(id: string): { readonly record: Record; readonly isRemoved: boolean } | undefined;
   /** Keeps a record as a file holds it, in the place of whatever has its id. */
-  put(record: Filed<Record>): Record;
+  upsert(record: Filed<Record>): Record;
 }
 
 /** Records whose order of writing counts: of one day the earlier lies lower, or came first. */
@@ -151,7 +151,7 @@ export interface Stores {
   readonly photos: PhotoStore;
   readonly feeds: FeedStore;
   readonly imports: ImportLog;
-  /** Another one whenever the file is opened anew. */
+  /** Another one every time the file is opened. */
   epoch(): string;
   readonly changes: ChangeLog;
   /** Takes a garden and all that belongs to it out of the database for good. */

@@ -1,5 +1,5 @@
 import { findingsOf } from '../contract/problem-fields.ts';
-import { told } from '../words/refusal-words.ts';
+import { describeFinding } from '../words/refusal-words.ts';
 import { stationDays, type StationReading } from '../contract/weather-station.ts';
 import { weatherRow } from '../records/weather.ts';
 import { dayNumberFromIso, isoDateOf } from '../core/ground/index.ts';
@@ -8,7 +8,7 @@ import { askInstrument, type InstrumentAddresses } from './instruments.ts';
 const MOST_DAYS = 3660;
 
 /**
- * Whole days from a station, each judged by itself: what is missing, absurd, told twice or not asked for is left out
+ * Whole days from a station, each judged by itself: what is missing, absurd, sent twice or not asked for is left out
  * with the reason, and the normals go on standing for it.
  */
 export async function readWeather(
@@ -30,7 +30,7 @@ export async function readWeather(
     const read = weatherRow.safeParse(raw);
     const date = typeof raw['date'] === 'string' ? raw['date'] : '';
     if (!read.success) {
-      leftOut.push({ date, sentence: told(findingsOf(read.error)[0]!).sentence });
+      leftOut.push({ date, sentence: describeFinding(findingsOf(read.error)[0]!).sentence });
     } else if (date < from || date > isoDateOf(last)) {
       leftOut.push({ date, sentence: 'was not asked for.' });
     } else if (days.has(date)) {

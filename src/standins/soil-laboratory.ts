@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import { dayNumberFromIso, isoDateOf, seededStream } from '../core/ground/index.ts';
-import { around } from './around.ts';
+import { drawAround } from './around.ts';
 import { faultsOf, type Faults } from './faults.ts';
 import type { LabReport, LabSample, SampleSent } from '../contract/instruments.ts';
 
@@ -63,16 +63,16 @@ const asListed = ({ id, bedId, sentOn, readyOn }: LabSample): LabSample => ({ id
 function reportOf(sent: SampleSent, seed: number): LabReport {
   const hidden = seededStream(seed + numberOf(sent.bedId));
   const scatter = seededStream(seed + numberOf(sent.bedId + sent.date));
-  const trueMineral = sent.mineralNitrogenKgPerHa * (1 + HIDDEN_SHARE * around(hidden));
-  const trueOrganic = sent.organicMatterPct * (1 + HIDDEN_SHARE * 0.5 * around(hidden));
-  const truePh = (sent.ph ?? USUAL_PH) + 0.15 * around(hidden);
+  const trueMineral = sent.mineralNitrogenKgPerHa * (1 + HIDDEN_SHARE * drawAround(hidden));
+  const trueOrganic = sent.organicMatterPct * (1 + HIDDEN_SHARE * 0.5 * drawAround(hidden));
+  const truePh = (sent.ph ?? USUAL_PH) + 0.15 * drawAround(hidden);
   return {
     sample: sent.bedName,
     date: sent.date,
     sampledDepthCm: sent.sampledDepthCm,
-    ph: rounded(truePh + NOISE.ph * around(scatter), 1),
-    organicMatterPct: rounded(trueOrganic * (1 + NOISE.organicMatterShare * around(scatter)), 1),
-    mineralNitrogenKgPerHa: rounded(trueMineral * (1 + NOISE.mineralNitrogenShare * around(scatter)), 0),
+    ph: rounded(truePh + NOISE.ph * drawAround(scatter), 1),
+    organicMatterPct: rounded(trueOrganic * (1 + NOISE.organicMatterShare * drawAround(scatter)), 1),
+    mineralNitrogenKgPerHa: rounded(trueMineral * (1 + NOISE.mineralNitrogenShare * drawAround(scatter)), 0),
   };
 }
 

@@ -7,7 +7,7 @@ import {
   isoDateOf,
   seededStream,
 } from '../core/ground/index.ts';
-import { around } from './around.ts';
+import { drawAround } from './around.ts';
 import { faultsOf, type Faults } from './faults.ts';
 
 /** How weather strays from its normals (all set here). */
@@ -43,7 +43,8 @@ function* weatherOf(climate: ClimatePattern, seed: number): Generator<StationDay
   for (let day = BEGINS; ; day++) {
     const date = isoDateOf(day);
     const month = Number(date.slice(5, 7)) - 1;
-    strayC = STRAYS.memory * strayC + Math.sqrt(1 - STRAYS.memory ** 2) * STRAYS.temperatureC * around(next);
+    strayC =
+      STRAYS.memory * strayC + Math.sqrt(1 - STRAYS.memory ** 2) * STRAYS.temperatureC * drawAround(next);
     isWet = next() < (isWet ? STRAYS.wetAfterWet : STRAYS.wetAfterDry);
     const meanOnWetDays = (climate.rainMm[month] ?? 0) / DAYS_PER_MONTH / WET_SHARE;
     const rainMm = isWet ? -Math.log(1 - next()) * meanOnWetDays : 0;

@@ -10,7 +10,7 @@ import type {
 } from '../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../core/model/index.ts';
 import { aboutWhen, dateNear } from './dates.ts';
-import { percent } from './figures.ts';
+import { formatPercent } from './figures.ts';
 import type { Measures } from './measures.ts';
 
 /** An answer as it stands on the page: a headline, and the sentences beneath it. */
@@ -61,7 +61,7 @@ function causeSentence({ causes }: LockUpWindow, names: BedNames): string[] {
   }
   const [first, ...rest] = [...shares].sort((a, b) => b[1] - a[1]);
   const also = rest.length > 0 ? `, besides ${rest.map(([name]) => name).join(' and ')}` : '';
-  return [`Held by ${first![0]} (${percent(first![1])})${also}.`];
+  return [`Held by ${first![0]} (${formatPercent(first![1])})${also}.`];
 }
 
 /** Whether the crops concerned feel it, and how. */
@@ -133,7 +133,7 @@ function otherwiseWords(prospects: readonly CropProspect[], today: DayNumber, na
     const bare = shortWithoutMaterialsG / demandG;
     const since = firstPaleDay === null ? '' : ` from ${aboutWhen(firstPaleDay, today)}`;
     const pale = paleDays > 0 ? `, pale for ${paleDays} days${since}` : '';
-    return `Unfed, ${names.crops([id]).toLowerCase()} misses ${percent(share)} of its need (${percent(bare)} on bare soil)${pale}.`;
+    return `Unfed, ${names.crops([id]).toLowerCase()} misses ${formatPercent(share)} of its need (${formatPercent(bare)} on bare soil)${pale}.`;
   });
 }
 

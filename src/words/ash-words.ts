@@ -1,7 +1,7 @@
 import type { AshReason } from '../core/yard/index.ts';
 import type { DayNumber } from '../core/ground/index.ts';
 import { dateNear, MONTH_LETTERS } from './dates.ts';
-import { fixed, plainFigure } from './figures.ts';
+import { formatFixed, plainFigure } from './figures.ts';
 
 export const ASH_RECIPE_WORDS: Record<string, string> = {
   kgPerTenM2: '1 kg on 10 m²',
@@ -17,7 +17,7 @@ export const ASH_RECIPE_WORDS: Record<string, string> = {
 export function ashReasonWords(reason: AshReason, today: DayNumber): string {
   switch (reason.code) {
     case 'phTooHigh':
-      return `pH ${fixed(reason.ph, 1)}: above 7.5 no ash goes on a bed. It would lock up iron, manganese and phosphorus. A little in an acid compost is another matter.`;
+      return `pH ${formatFixed(reason.ph, 1)}: above 7.5 no ash goes on a bed. It would lock up iron, manganese and phosphorus. A little in an acid compost is another matter.`;
     case 'phUnknown':
       return 'Nobody has measured the pH here. Test it first: on ground above 7.5 ash does harm.';
     case 'retestFirst':
@@ -25,7 +25,7 @@ export function ashReasonWords(reason: AshReason, today: DayNumber): string {
     case 'nearAmmonium':
       return `Ammonium, urine or fresh manure went on (or is planned) on ${dateNear(reason.day, today)}: with ash its ammonia is driven off and lost. From ${dateNear(reason.freeFrom, today)} on it may. Finished compost would be fine: its nitrogen is bound, not ammonium.`;
     case 'capReached':
-      return `${fixed(reason.givenGPerM2, 0)} g/m² has gone on within a year: that is the cap. Again from ${dateNear(reason.againFrom, today)}.`;
+      return `${formatFixed(reason.givenGPerM2, 0)} g/m² has gone on within a year: that is the cap. Again from ${dateNear(reason.againFrom, today)}.`;
     case 'wrongSeason':
       return `Spread it from ${MONTH_LETTERS[reason.fromMonth - 1]} to ${MONTH_LETTERS[reason.untilMonth - 1]}, never in heat, in wind or before a downpour.`;
     case 'growingPlants':

@@ -1,5 +1,5 @@
 import type { EntryRecord } from '../records/entry.ts';
-import { percent, plainFigure } from './figures.ts';
+import { formatPercent, plainFigure } from './figures.ts';
 import { SOIL_NITROGEN_WORDS, UNIT_WORDS, type Measures } from './measures.ts';
 import { layName, type LayNames } from './record-names.ts';
 
@@ -31,7 +31,7 @@ export function entryWords({
       return `${what} dug in ${measures.thickness(entry.dugDepthCm)} deep`;
     }
     case 'takeOff':
-      return `${layerName(entry.layerId)}: ${percent(entry.shareTakenOff)} taken off`;
+      return `${layerName(entry.layerId)}: ${formatPercent(entry.shareTakenOff)} taken off`;
     case 'feed':
       return `Fed ${measures.nitrogen(entry.nitrogenG)} nitrogen`;
     case 'soilTest':

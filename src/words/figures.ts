@@ -10,22 +10,22 @@ function grouped(text: string): string {
 }
 
 /** A figure with so many decimals. */
-export function fixed(value: number, decimals: number): string {
+export function formatFixed(value: number, decimals: number): string {
   const text = Math.abs(value).toFixed(decimals);
   const isZero = Number(text) === 0;
   return `${value < 0 && !isZero ? MINUS : ''}${grouped(text)}`;
 }
 
 /** A figure to about `digits` significant places, never in scientific notation. */
-export function figure(value: number, digits = 3): string {
+export function formatFigure(value: number, digits = 3): string {
   if (value === 0) return '0';
   const magnitude = Math.floor(Math.log10(Math.abs(value)));
-  return fixed(value, Math.min(6, Math.max(0, digits - 1 - magnitude)));
+  return formatFixed(value, Math.min(6, Math.max(0, digits - 1 - magnitude)));
 }
 
 /** A figure to at most `digits` significant places, without zeros that say nothing: 16, 2.5. */
 export function plainFigure(value: number, digits = 3): string {
-  const text = figure(value, digits);
+  const text = formatFigure(value, digits);
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
@@ -34,15 +34,15 @@ export function roundFigure(value: number): string {
   if (value === 0) return '0';
   const magnitude = Math.floor(Math.log10(Math.abs(value)));
   const step = 10 ** Math.max(magnitude - 1, -2);
-  return fixed(Math.round(value / step) * step, Math.max(0, -Math.log10(step)));
+  return formatFixed(Math.round(value / step) * step, Math.max(0, -Math.log10(step)));
 }
 
 /** A ledger cell: a dash for nothing. */
-export const cell = (value: number, decimals: number): string =>
-  Math.abs(value) < 0.5 * 10 ** -decimals ? NOTHING : fixed(value, decimals);
+export const formatCell = (value: number, decimals: number): string =>
+  Math.abs(value) < 0.5 * 10 ** -decimals ? NOTHING : formatFixed(value, decimals);
 
 /** A share as whole percent. */
-export const percent = (share: number): string => `${fixed(share * 100, 0)} %`;
+export const formatPercent = (share: number): string => `${formatFixed(share * 100, 0)} %`;
 
 const BYTES_PER_STEP = 1000;
 
@@ -50,5 +50,5 @@ const BYTES_PER_STEP = 1000;
 export function bytesWords(bytes: number): string {
   if (bytes < BYTES_PER_STEP) return `${bytes} B`;
   const kilo = bytes / BYTES_PER_STEP;
-  return kilo < BYTES_PER_STEP ? `${fixed(kilo, 0)} kB` : `${fixed(kilo / BYTES_PER_STEP, 1)} MB`;
+  return kilo < BYTES_PER_STEP ? `${formatFixed(kilo, 0)} kB` : `${formatFixed(kilo / BYTES_PER_STEP, 1)} MB`;
 }

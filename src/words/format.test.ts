@@ -1,26 +1,30 @@
 import { describe, expect, it } from 'vitest';
 import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
 import { aboutWhen, ageInWords, dateNear, monthTick } from './dates.ts';
-import { cell, figure, fixed, plainFigure, roundFigure } from './figures.ts';
+import { formatCell, formatFigure, formatFixed, plainFigure, roundFigure } from './figures.ts';
 import { measuresOf } from './measures.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
 
 describe('figures', () => {
   it('part thousands, keep a real minus and never say minus nothing', () => {
-    expect(fixed(12_345.678, 1)).toBe('12 345.7');
-    expect(fixed(-3.14, 1)).toBe('−3.1');
-    expect(fixed(-0.001, 1)).toBe('0.0');
+    expect(formatFixed(12_345.678, 1)).toBe('12 345.7');
+    expect(formatFixed(-3.14, 1)).toBe('−3.1');
+    expect(formatFixed(-0.001, 1)).toBe('0.0');
   });
   it('keep significant places without scientific notation', () => {
-    expect([figure(0.004567), figure(4.567), figure(4567)]).toEqual(['0.00457', '4.57', '4 567']);
+    expect([formatFigure(0.004567), formatFigure(4.567), formatFigure(4567)]).toEqual([
+      '0.00457',
+      '4.57',
+      '4 567',
+    ]);
     expect([plainFigure(16), plainFigure(2.5), plainFigure(0.1)]).toEqual(['16', '2.5', '0.1']);
   });
   it('round what is carried to two places', () => {
     expect([roundFigure(237), roundFigure(23.7), roundFigure(2.37)]).toEqual(['240', '24', '2.4']);
   });
   it('dash nothing', () => {
-    expect([cell(0.04, 1), cell(0.06, 1)]).toEqual(['—', '0.1']);
+    expect([formatCell(0.04, 1), formatCell(0.06, 1)]).toEqual(['—', '0.1']);
   });
 });
 

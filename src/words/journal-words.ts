@@ -109,7 +109,7 @@ export function observedInWords(observed: Observed, measures: Measures): string 
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** A mark and a word for every verdict, so that none is told by color alone. */
+/** A mark and a word for every verdict, so that color is never the only sign. */
 export const VERDICT_WORDS: Record<Verdict, { readonly mark: string; readonly word: string }> = {
   asExpected: { mark: '●', word: 'as expected' },
   better: { mark: '▲', word: 'better than expected' },

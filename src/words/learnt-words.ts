@@ -1,6 +1,6 @@
 import type { Learnt, LearntRate } from '../core/bed/index.ts';
 import type { BedNames } from './advice-words.ts';
-import { fixed, percent, plainFigure } from './figures.ts';
+import { formatFixed, formatPercent, plainFigure } from './figures.ts';
 import { inputWords } from './range-words.ts';
 
 /** A rate this near to the book's is the book's. */
@@ -17,14 +17,14 @@ function rateSentence({ layerId, factor, low, high }: LearntRate, names: BedName
 }
 
 const moved = (before: number, after: number): string =>
-  `${after > before ? 'rather high' : 'rather low'} in its range (${percent(before)} before, ${percent(after)} now)`;
+  `${after > before ? 'rather high' : 'rather low'} in its range (${formatPercent(before)} before, ${formatPercent(after)} now)`;
 
 /** What the log has taught, and how much it weighs. */
 export function learntSentences(learnt: Learnt, names: BedNames): string[] {
   const { points, draws, effectiveDraws, evidenceUsed, rates, inputs } = learnt;
   const weakened =
     evidenceUsed < 0.995
-      ? `, its evidence weakened to ${percent(evidenceUsed)} so that enough draws still count`
+      ? `, its evidence weakened to ${formatPercent(evidenceUsed)} so that enough draws still count`
       : '';
   return [
     ...rates.map((rate) => rateSentence(rate, names)),
@@ -32,6 +32,6 @@ export function learntSentences(learnt: Learnt, names: BedNames): string[] {
       const words = inputWords(input, names);
       return `By its log, ${words.replace(/ \(.*\)$/, '')} lies ${moved(before, after)}.`;
     }),
-    `Learnt from ${points} measurement${points === 1 ? '' : 's'}: of ${draws} draws as many count as ${fixed(effectiveDraws, 0)} alike would${weakened}.`,
+    `Learnt from ${points} measurement${points === 1 ? '' : 's'}: of ${draws} draws as many count as ${formatFixed(effectiveDraws, 0)} alike would${weakened}.`,
   ];
 }

@@ -16,7 +16,7 @@ import {
   poundsFromKilograms,
   squareFeetFromSquareMetres,
 } from '../core/ground/index.ts';
-import { fixed, plainFigure, roundFigure } from './figures.ts';
+import { formatFixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */
 export interface Measures {
@@ -63,7 +63,7 @@ const OUNCES_PER_100_SQFT_PER_G_PER_M2 =
   (SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT) / GRAMS_PER_OUNCE;
 
 const barrowWords = (barrows: number): string => {
-  const words = barrows < 9.5 ? plainFigure(Math.round(barrows * 2) / 2, 2) : fixed(barrows, 0);
+  const words = barrows < 9.5 ? plainFigure(Math.round(barrows * 2) / 2, 2) : formatFixed(barrows, 0);
   return `${words} barrow${words === '1' ? '' : 's'}`;
 };
 
@@ -85,13 +85,13 @@ const customaryScoop = (litres: number): string => {
 };
 
 const metric: Measures = {
-  thickness: (cm) => `${fixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,
+  thickness: (cm) => `${formatFixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,
   area: (m2) => `${plainFigure(m2, 2)} m²`,
   nitrogen: (g) => `${roundFigure(g < NOTHING_G ? 0 : g)} g`,
   rateFigure: (gPerM2) => gPerM2,
   rateUnit: 'g/m²',
   rateDecimals: 1,
-  rate: (gPerM2) => `${fixed(gPerM2, 1)} g/m²`,
+  rate: (gPerM2) => `${formatFixed(gPerM2, 1)} g/m²`,
   mass: (kg) => (kg < 1 ? `${roundFigure(kg * 1000)} g` : `${plainFigure(kg)} kg`),
   areaMassFigure: (kgPerM2) => kgPerM2,
   areaMassUnit: 'kg/m²',
@@ -104,7 +104,7 @@ const metric: Measures = {
   volume: (litres) => (litres < 1000 ? `${roundFigure(litres)} L` : `${plainFigure(litres / 1000, 2)} m³`),
   barrows: (litres) => barrowWords(litres / LITRES_PER_METRIC_BARROW),
   density: (kgPerM3) => `${roundFigure(kgPerM3)} kg/m³`,
-  warmth: (celsius) => `${fixed(celsius, 0)} °C`,
+  warmth: (celsius) => `${formatFixed(celsius, 0)} °C`,
   barrowUnit: 'barrow85L',
   bucketUnit: 'bucket10L',
   massUnit: 'kg',
@@ -113,13 +113,13 @@ const metric: Measures = {
 };
 
 const customary: Measures = {
-  thickness: (cm) => `${fixed(inchesFromCentimetres(cm), 1).replace(/\.0$/, '')} in`,
+  thickness: (cm) => `${formatFixed(inchesFromCentimetres(cm), 1).replace(/\.0$/, '')} in`,
   area: (m2) => `${plainFigure(squareFeetFromSquareMetres(m2), 2)} sq ft`,
   nitrogen: (g) => `${roundFigure(ouncesFromGrams(g < NOTHING_G ? 0 : g))} oz`,
   rateFigure: (gPerM2) => gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2,
   rateUnit: 'oz/100 sq ft',
   rateDecimals: 2,
-  rate: (gPerM2) => `${fixed(gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2, 2)} oz/100 sq ft`,
+  rate: (gPerM2) => `${formatFixed(gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2, 2)} oz/100 sq ft`,
   mass: (kg) => {
     const pounds = poundsFromKilograms(kg);
     return pounds < 1 ? `${roundFigure(pounds * 16)} oz` : `${plainFigure(pounds)} lb`;
@@ -140,7 +140,7 @@ const customary: Measures = {
   barrows: (litres) => barrowWords(litres / LITRES_PER_CUSTOMARY_BARROW),
   density: (kgPerM3) =>
     `${roundFigure(poundsFromKilograms(kgPerM3) * LITRES_PER_CUBIC_FOOT * 0.001)} lb/cu ft`,
-  warmth: (celsius) => `${fixed(fahrenheitFromCelsius(celsius), 0)} °F`,
+  warmth: (celsius) => `${formatFixed(fahrenheitFromCelsius(celsius), 0)} °F`,
   barrowUnit: 'barrow3CuFt',
   bucketUnit: 'bucket5Gal',
   massUnit: 'pound',

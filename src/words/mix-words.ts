@@ -1,6 +1,6 @@
 import type { MixCaution, MixFix, MixMiss, Remedy } from '../core/yard/index.ts';
 import type { MixPurpose } from '../records/vocabulary.ts';
-import { percent, plainFigure } from './figures.ts';
+import { formatPercent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 import { ratioFigure } from './stock-words.ts';
 
@@ -24,15 +24,15 @@ export function mixCautionWords(caution: MixCaution): string {
     case 'richMix':
       return `C:N of ${ratioFigure(caution.carbonToNitrogen)}: below about 20 it smells, and nitrogen leaves as ammonia.`;
     case 'ammoniaLoss':
-      return `${percent(caution.ammoniumShare)} of the nitrogen is ammonium on the first day: cover it, and mix it in rather than layer it.`;
+      return `${formatPercent(caution.ammoniumShare)} of the nitrogen is ammonium on the first day: cover it, and mix it in rather than layer it.`;
     case 'salty':
-      return `${percent(caution.share)} of the dry stuff is poultry manure or a strong feed: its salts scorch seedlings. Let it rot through, or use it thinly.`;
+      return `${formatPercent(caution.share)} of the dry stuff is poultry manure or a strong feed: its salts scorch seedlings. Let it rot through, or use it thinly.`;
     case 'tooWet':
-      return `${percent(caution.moisture)} water: it will turn sour for want of air. Add something dry.`;
+      return `${formatPercent(caution.moisture)} water: it will turn sour for want of air. Add something dry.`;
     case 'tooDry':
-      return `${percent(caution.moisture)} water: too dry to rot. Water it as you build.`;
+      return `${formatPercent(caution.moisture)} water: too dry to rot. Water it as you build.`;
     case 'littleAir':
-      return `About ${percent(caution.freeAirShare)} air by volume (a rough guide): add something coarse, or turn it often.`;
+      return `About ${formatPercent(caution.freeAirShare)} air by volume (a rough guide): add something coarse, or turn it often.`;
   }
 }
 
@@ -53,7 +53,7 @@ export function missWords(miss: MixMiss, measures: Measures): string {
     case 'carbonToNitrogen':
       return `The nearest it gets is C:N ${ratioFigure(miss.is)}, not ${plainFigure(miss.aim.aim - miss.aim.tolerance)} to ${plainFigure(miss.aim.aim + miss.aim.tolerance)}.`;
     case 'moisture':
-      return `It would be ${percent(miss.is)} water, not ${percent(miss.aim.aim - miss.aim.tolerance)} to ${percent(miss.aim.aim + miss.aim.tolerance)}.`;
+      return `It would be ${formatPercent(miss.is)} water, not ${formatPercent(miss.aim.aim - miss.aim.tolerance)} to ${formatPercent(miss.aim.aim + miss.aim.tolerance)}.`;
     case 'volume':
       return `It comes to ${measures.volume(miss.isL)}, not ${measures.volume(miss.wantedL)}.`;
   }

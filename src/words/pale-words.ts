@@ -1,7 +1,7 @@
 import type { Cause, EvidenceCode, Fit, PaleFacts, RemedyOutcome } from '../core/bed/index.ts';
 import type { PlantSign } from '../records/vocabulary.ts';
 import { dateNear } from './dates.ts';
-import { fixed, plainFigure } from './figures.ts';
+import { formatFixed, plainFigure } from './figures.ts';
 import { PLANT_SIGN_WORDS } from './journal-words.ts';
 import type { Measures } from './measures.ts';
 
@@ -111,7 +111,7 @@ const EVIDENCE_WORDS: Record<ModelEvidence, (facts: PaleFacts, measures: Measure
   highPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is high`,
   lowPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is low`,
   goodPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is in the usual range`,
-  muchAsh: ({ ashLastYearGPerM2 }) => `${fixed(ashLastYearGPerM2, 0)} g/m² of ash within a year`,
+  muchAsh: ({ ashLastYearGPerM2 }) => `${formatFixed(ashLastYearGPerM2, 0)} g/m² of ash within a year`,
   rawCharRecent: ({ rawCharWithinDays }) => `raw char went in ${rawCharWithinDays} days ago`,
   noRawChar: () => 'no raw char within four months',
   muchFed: ({ fedRecentlyG }, m) => `${m.rate(fedRecentlyG)} of quick nitrogen within three weeks`,

@@ -1,13 +1,17 @@
 import type { Influence, LikelyRange, Spread } from '../core/bed/index.ts';
 import { PARAMETER_TABLE } from '../core/model/index.ts';
 import type { BedNames } from './advice-words.ts';
-import { percent } from './figures.ts';
+import { formatPercent } from './figures.ts';
 import type { Measures } from './measures.ts';
 
 const tenths = (share: number): string => `${Math.round(share * 10)} in 10`;
 
 /** From the low to the high end of a spread, the unit said once by `say`. */
-export const between = ({ low, high }: Spread, figure: (value: number) => string, unit: string): string =>
+export const rangeInWords = (
+  { low, high }: Spread,
+  figure: (value: number) => string,
+  unit: string,
+): string =>
   figure(low) === figure(high) ? `${figure(low)} ${unit}` : `${figure(low)} to ${figure(high)} ${unit}`;
 
 /** What the draws come to, in sentences. */
@@ -31,12 +35,12 @@ export function rangeSentences({
       : [
           `${tenths(enoughShare)}: no shortage for ${crop}.${
             enoughShare < 0.95
-              ? ` It misses ${percent(missedShare.low)} to ${percent(missedShare.high)} of its need, unfed.`
+              ? ` It misses ${formatPercent(missedShare.low)} to ${formatPercent(missedShare.high)} of its need, unfed.`
               : ''
           }`,
         ]),
     ...(Number(rate(peakHeldG.high)) > 0
-      ? [`Held at most: ${between(peakHeldG, rate, measures.rateUnit)}.`]
+      ? [`Held at most: ${rangeInWords(peakHeldG, rate, measures.rateUnit)}.`]
       : []),
     ...(years
       ? [

@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../refusals/input-error.ts';
 import { finding, refusal } from '../refusals/refusal.ts';
-import { orRefused, refusalSentence, retold, titledSentence, told } from './refusal-words.ts';
+import {
+  orRefused,
+  refusalSentence,
+  describeProblem,
+  titledSentence,
+  describeFinding,
+} from './refusal-words.ts';
 
 const chips = {
   id: 'line-48242ab7',
@@ -61,10 +67,10 @@ describe('a refusal in words', () => {
   });
 
   it('is the same wherever it is told, under the name the field has there', () => {
-    const problem = told(finding(refusal('notWhole', { got: 1.5 }), 'acts.0.everyYears'));
+    const problem = describeFinding(finding(refusal('notWhole', { got: 1.5 }), 'acts.0.everyYears'));
     expect(problem).toMatchObject({ field: 'acts.0.everyYears', code: 'notWhole', facts: { got: 1.5 } });
     expect(problem.sentence).toBe('every years must be a whole number; got 1.5.');
-    expect(retold('every_years', problem)).toBe('every_years must be a whole number; got 1.5.');
+    expect(describeProblem('every_years', problem)).toBe('every_years must be a whole number; got 1.5.');
   });
 
   it('comes back as data, and all else is thrown on', () => {

@@ -16,14 +16,14 @@ import { fieldWords } from './field-words.ts';
 
 /** Refusals in words. Each completes a sentence that begins with the name of the field: "<field> must be …". */
 
-const shown = (value: unknown): string => {
+const showValue = (value: unknown): string => {
   if (typeof value === 'string') return JSON.stringify(value);
   if (value === null || typeof value !== 'object') return String(value);
   return Array.isArray(value) ? 'a list' : 'an object';
 };
 
 /** What was given, when it is known; a schema does not tell. */
-const gotWords = (got: unknown): string => (got === undefined ? '' : `; got ${shown(got)}`);
+const gotWords = (got: unknown): string => (got === undefined ? '' : `; got ${showValue(got)}`);
 
 const figureWords = (value: number, digits = 3): string => value.toPrecision(digits);
 
@@ -252,7 +252,7 @@ export function refusalSentence(field: string, refused: Refusal): string {
 }
 
 /** A finding with its sentence, its field called as people call it. */
-export const told = (found: Finding): FieldProblem => ({
+export const describeFinding = (found: Finding): FieldProblem => ({
   field: found.at.field,
   sentence: refusalSentence(fieldWords(found.at.field), found),
   code: found.code,
@@ -260,17 +260,17 @@ export const told = (found: Finding): FieldProblem => ({
   at: found.at,
 });
 
-/** A problem told by the API, of a field that stands under another name here: a column of a file, a line of a form. */
-export const retold = (name: string, { code, facts }: FieldProblem): string =>
+/** A problem from the API about a field that has another name here: a column of a file, a line of a form. */
+export const describeProblem = (name: string, { code, facts }: FieldProblem): string =>
   refusalSentence(name, { code, facts } as Refusal);
 
 /** The same for an error of the model; its last field is the one that people entered. */
 export const toldError = (error: InputError): FieldProblem =>
-  told(finding(error.refusal, fieldOf(error.path)));
+  describeFinding(finding(error.refusal, fieldOf(error.path)));
 
 /** A finding about a record, led by what a gardener calls that record: "Ferry Strip: area must be …". */
 export function titledSentence(found: Finding, records: TitledRecords): string {
-  const { sentence, at } = told(found);
+  const { sentence, at } = describeFinding(found);
   if (at.collection === null || at.id === null) return sentence;
   return `${recordTitle(at.collection as CollectionName, at.id, records)}: ${sentence}`;
 }

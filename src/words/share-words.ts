@@ -7,7 +7,7 @@ import type {
   UnmetCause,
   UnmetWant,
 } from '../core/long-run/index.ts';
-import { percent, plainFigure } from './figures.ts';
+import { formatPercent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 
 export const SEASON_WORDS: Record<ShareSeason, string> = { now: 'this season', next: 'in half a year' };
@@ -45,7 +45,7 @@ const CAUSE_WORDS: Record<UnmetCause, string> = {
 };
 
 export const unmetWords = ({ purpose, metShare, cause }: UnmetWant): string =>
-  `${PURPOSE_NAMES[purpose]} met to ${percent(metShare)}: ${CAUSE_WORDS[cause]}`;
+  `${PURPOSE_NAMES[purpose]} met to ${formatPercent(metShare)}: ${CAUSE_WORDS[cause]}`;
 
 export function conflictInWords(
   conflict: ShareConflict,
@@ -82,7 +82,7 @@ export const metWords = ({
 }: {
   readonly metM2: number;
   readonly wantedM2: number;
-}): string => (wantedM2 > 0 ? percent(metM2 / wantedM2) : 'nothing is wanted');
+}): string => (wantedM2 > 0 ? formatPercent(metM2 / wantedM2) : 'nothing is wanted');
 
 export const barrowsCount = (barrows: number): string =>
   `${plainFigure(barrows, 2)} ${barrows === 1 ? 'barrow' : 'barrows'}`;

@@ -4,7 +4,7 @@ import type { Treatment } from '../records/lot.ts';
 import type { MovementRecord } from '../records/movement.ts';
 import type { LockUpPower, LotBrief } from '../core/yard/index.ts';
 import { aboutWhen } from './dates.ts';
-import { fixed, plainFigure } from './figures.ts';
+import { formatFixed, plainFigure } from './figures.ts';
 import { UNIT_WORDS } from './measures.ts';
 
 export const LOT_FORM_WORDS: Record<LotForm, string> = {
@@ -120,10 +120,10 @@ export function movementInWords(
 
 function readingWords(reading: Extract<MovementRecord, { type: 'reading' }>): string {
   const found = [
-    reading.temperatureC !== null && `${fixed(reading.temperatureC, 0)} °C inside`,
+    reading.temperatureC !== null && `${formatFixed(reading.temperatureC, 0)} °C inside`,
     reading.moistureFractionWetBasis !== null &&
-      `${fixed(reading.moistureFractionWetBasis * 100, 0)} % water`,
-    reading.bulkDensityKgPerM3 !== null && `${fixed(reading.bulkDensityKgPerM3, 0)} kg/m³`,
+      `${formatFixed(reading.moistureFractionWetBasis * 100, 0)} % water`,
+    reading.bulkDensityKgPerM3 !== null && `${formatFixed(reading.bulkDensityKgPerM3, 0)} kg/m³`,
     reading.carbonFractionDryBasis !== null && `${plainFigure(reading.carbonFractionDryBasis * 100)} % C`,
     reading.nitrogenFractionDryBasis !== null && `${plainFigure(reading.nitrogenFractionDryBasis * 100)} % N`,
   ].filter((one) => one !== false);
@@ -134,7 +134,7 @@ function readingWords(reading: Extract<MovementRecord, { type: 'reading' }>): st
 export function powerWords({ peakLockGPerKgDry, availableShare }: LockUpPower): string {
   if (peakLockGPerKgDry >= 0.3 && availableShare < 0.1)
     return `takes ${plainFigure(peakLockGPerKgDry, 2)} g/kg`;
-  if (availableShare > 0.02) return `gives ${fixed(availableShare * 100, 0)} % of its N`;
+  if (availableShare > 0.02) return `gives ${formatFixed(availableShare * 100, 0)} % of its N`;
   return 'neither takes nor gives';
 }
 

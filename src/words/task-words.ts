@@ -6,7 +6,7 @@ import { type GroundWarning, findCrop } from '../core/ground/index.ts';
 import { BREW_STEP_WORDS, BREW_WORDS } from './brew-words.ts';
 import { dateNear } from './dates.ts';
 import { entryWords } from './entry-words.ts';
-import { percent, plainFigure } from './figures.ts';
+import { formatPercent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 import { cropNames, layerName, layName, materialName, type LayNames } from './record-names.ts';
 import { movementInWords } from './stock-words.ts';
@@ -20,7 +20,7 @@ export const TASK_GROUP_WORDS: Record<TaskGroup, string> = {
   testing: 'tests and closing',
 };
 
-/** A mark for each group, so that none is told by color alone. */
+/** A mark for each group, so that color is never the only sign. */
 export const TASK_GROUP_MARKS: Record<TaskGroup, string> = {
   laying: '▤',
   feeding: 'N',
@@ -91,7 +91,7 @@ function entryTaskWords(entry: EntryRecord, names: TaskNames, measures: Measures
     case 'dig':
       return `Dig in ${entry.layerId === null ? 'everything on top' : layerNameOf(entry.layerId, names)}, ${measures.thickness(entry.dugDepthCm)} deep`;
     case 'takeOff':
-      return `Take off ${percent(entry.shareTakenOff)} of ${layerNameOf(entry.layerId, names)}`;
+      return `Take off ${formatPercent(entry.shareTakenOff)} of ${layerNameOf(entry.layerId, names)}`;
   }
 }
 

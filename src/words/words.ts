@@ -2,7 +2,7 @@ import type { BedStatus, Caution, SoilTexture } from '../core/bed/index.ts';
 import type { AshParty, CarbonParty, FlowName, NitrogenParty, PeriodKind } from '../core/model/index.ts';
 import type { Exposure, BedKind, CroppingBefore } from '../records/vocabulary.ts';
 import { fullDate } from './dates.ts';
-import { fixed } from './figures.ts';
+import { formatFixed } from './figures.ts';
 
 export const BED_KIND_WORDS: Record<BedKind, string> = {
   annual: 'vegetable bed',
@@ -40,7 +40,7 @@ export const EXPOSURE_WORDS: Record<Exposure, string> = {
   dry: 'dry, in full sun',
 };
 
-/** A mark and a word: state is never told by color alone. */
+/** A mark and a word: color is never the only sign of a state. */
 export const STATUS_WORDS: Record<BedStatus, { mark: string; word: string; isStop: boolean }> = {
   pale: { mark: '▼', word: 'pale', isStop: true },
   short: { mark: '▲', word: 'short', isStop: true },
@@ -148,11 +148,11 @@ export function cautionInWords(caution: Caution): string {
     case 'deepLayer':
       return 'Carry it in parts, it is heavy. Deep dry mulch close to a building is a fire risk.';
     case 'veryDeep':
-      return `That is ${fixed(caution.thicknessCm, 0)} cm, deeper than anyone lays at once. Were feet meant, not metres? Then it would be ${fixed(caution.ifFeetCm, 0)} cm.`;
+      return `That is ${formatFixed(caution.thicknessCm, 0)} cm, deeper than anyone lays at once. Were feet meant, not metres? Then it would be ${formatFixed(caution.ifFeetCm, 0)} cm.`;
     case 'wetClay':
       return 'Never work or tread clay while it is wet, and wood buried in airless clay stalls.';
     case 'muchNitrogen':
-      return `${fixed(caution.gPerM2, 0)} g of nitrogen per m² at once can burn plants and leach to groundwater. Split it; near wells and streams local nutrient rules decide.`;
+      return `${formatFixed(caution.gPerM2, 0)} g of nitrogen per m² at once can burn plants and leach to groundwater. Split it; near wells and streams local nutrient rules decide.`;
   }
 }
 

@@ -1,7 +1,7 @@
 import { type BedAdvice, type LockUpWindow, type PlantingDate, TRIAL_DAYS } from '../core/bed/index.ts';
 import { PARAMETER_TABLE } from '../core/model/index.ts';
 import { dateNear } from './dates.ts';
-import { figure, fixed, percent } from './figures.ts';
+import { formatFigure, formatFixed, formatPercent } from './figures.ts';
 import type { BedNames } from './advice-words.ts';
 
 /** One line of a working: what it says, the formula with this bed's figures in it, and where it comes from. */
@@ -11,7 +11,7 @@ export interface WorkingLine {
   readonly source: string;
 }
 
-const g = (value: number): string => `${figure(value, 3)} g`;
+const g = (value: number): string => `${formatFigure(value, 3)} g`;
 
 /** How the lock-up was worked out: the layer's own nitrogen account, then what the daily run made of it. */
 export function lockUpWorking(advice: BedAdvice, names: BedNames): WorkingLine[] {
@@ -34,12 +34,12 @@ function layerLines(working: BedAdvice['workings'][number], names: BedNames): Wo
   return [
     {
       says: `${name}: carbon and nitrogen laid, per m²`,
-      formula: `${figure(working.massFreshKg, 3)} kg fresh → ${g(working.carbonG)} C, ${g(working.nitrogenG)} N; C:N = ${figure(working.carbonToNitrogen, 3)}`,
+      formula: `${formatFigure(working.massFreshKg, 3)} kg fresh → ${g(working.carbonG)} C, ${g(working.nitrogenG)} N; C:N = ${formatFigure(working.carbonToNitrogen, 3)}`,
       source: "the material's moisture, carbon and nitrogen (library, or your own figures)",
     },
     {
       says: 'Nitrogen its microbes want to eat all of it',
-      formula: `(${e} × ${g(quickAndStructuralC)} + ${ew} × ${g(woodyC)}) ÷ ${figure(microbialCn, 3)} + ${working.woodyHumifiedShare} × ${g(woodyC)} ÷ ${working.humusCn} = ${g(working.wantedG)}`,
+      formula: `(${e} × ${g(quickAndStructuralC)} + ${ew} × ${g(woodyC)}) ÷ ${formatFigure(microbialCn, 3)} + ${working.woodyHumifiedShare} × ${g(woodyC)} ÷ ${working.humusCn} = ${g(working.wantedG)}`,
       source: `growth efficiency: ${PARAMETER_TABLE.growthEfficiency.source}; microbial C:N: ${PARAMETER_TABLE.biomassCnHigh.source}`,
     },
     {
@@ -55,7 +55,7 @@ const windowLine =
   ({ zone, peakDay, peakG, fromDay, halfBackDay }: LockUpWindow): WorkingLine => ({
     says:
       zone === 'contact' ? 'Held out of the top 5 cm, day by day' : 'Held out of the root zone, day by day',
-    formula: `drawn there − given back there, at most what its microbes contain: over ${figure(rules.feltFromG, 2)} g/m² from ${dateNear(fromDay, today)}, most ${figure(peakG, 2)} g/m² on ${dateNear(peakDay, today)}, half back ${halfBackDay === null ? 'after the run' : `on ${dateNear(halfBackDay, today)}`}`,
+    formula: `drawn there − given back there, at most what its microbes contain: over ${formatFigure(rules.feltFromG, 2)} g/m² from ${dateNear(fromDay, today)}, most ${formatFigure(peakG, 2)} g/m² on ${dateNear(peakDay, today)}, half back ${halfBackDay === null ? 'after the run' : `on ${dateNear(halfBackDay, today)}`}`,
     source: 'the daily run (docs/method.md); temperature and moisture as in RothC-26.3, from memory',
   });
 
@@ -64,11 +64,11 @@ export function doseWorking({ doses, today }: BedAdvice): WorkingLine[] {
   const price = PARAMETER_TABLE.dosePrice;
   return (doses?.doses ?? []).map((dose) => {
     const solved = dose.nitrogenGPerM2 - dose.reserveGPerM2;
-    const without = fixed(dose.unmetWithoutG, 2);
-    const withDose = fixed(dose.unmetWithG + price.value * solved, 2);
+    const without = formatFixed(dose.unmetWithoutG, 2);
+    const withDose = formatFixed(dose.unmetWithG + price.value * solved, 2);
     return {
       says: `${dateNear(dose.day, today)}: the cheapest of 0, 0.5 … 10 g/m²`,
-      formula: `missed crop nitrogen + ${price.value} × dose: unfed ${without}; with ${fixed(solved, 1)} g/m² ${fixed(dose.unmetWithG, 2)} + ${price.value} × ${fixed(solved, 1)} = ${withDose}. Without what was laid: ${fixed(dose.twinNitrogenGPerM2, 1)} g/m², so its price is ${fixed(dose.priceGPerM2, 1)}`,
+      formula: `missed crop nitrogen + ${price.value} × dose: unfed ${without}; with ${formatFixed(solved, 1)} g/m² ${formatFixed(dose.unmetWithG, 2)} + ${price.value} × ${formatFixed(solved, 1)} = ${withDose}. Without what was laid: ${formatFixed(dose.twinNitrogenGPerM2, 1)} g/m², so its price is ${formatFixed(dose.priceGPerM2, 1)}`,
       source: `least cost over a run of the bed for each dose; price of a gram ${price.source}`,
     };
   });
@@ -80,8 +80,8 @@ export function plantingWorking({ planting, today, rules }: BedAdvice): WorkingL
     says: date.start === 'seedlings' ? 'A trial sowing each week' : 'A trial planting each week',
     formula:
       date.day === null
-        ? `no week of the coming year will do; the last trial missed ${percent(date.missedShare)} of its need, ${percent(date.missedShareBare)} on bare soil`
-        : `sown ${dateNear(date.day, today)} it misses ${percent(date.missedShare)} of its need in ${TRIAL_DAYS} days; allowed: ${percent(rules.harmlessShare)}, or ${percent(rules.blamedShare)} more than the ${percent(date.missedShareBare)} it misses on bare soil`,
+        ? `no week of the coming year will do; the last trial missed ${formatPercent(date.missedShare)} of its need, ${formatPercent(date.missedShareBare)} on bare soil`
+        : `sown ${dateNear(date.day, today)} it misses ${formatPercent(date.missedShare)} of its need in ${TRIAL_DAYS} days; allowed: ${formatPercent(rules.harmlessShare)}, or ${formatPercent(rules.blamedShare)} more than the ${formatPercent(date.missedShareBare)} it misses on bare soil`,
     source: 'trial crop in a copy of the run; limits and lowest temperatures set here (docs/method.md)',
   }));
 }

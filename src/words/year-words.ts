@@ -1,6 +1,6 @@
 import type { YearChoice } from '../records/vocabulary.ts';
 import type { ChoiceOutcome, TestedSoil, YearSheet } from '../core/season/index.ts';
-import { fixed, plainFigure } from './figures.ts';
+import { formatFixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 
 export const CHOICE_WORDS: Record<YearChoice, { readonly name: string; readonly what: string }> = {
@@ -41,7 +41,7 @@ export function testSentences(test: TestedSoil, measures: Measures): string[] {
     ...(organicMatterPct === null
       ? []
       : [
-          `Organic matter ${plainFigure(organicMatterPct, 2)} %; the book had ${fixed(expectedOrganicMatterPct, 1)} %.`,
+          `Organic matter ${plainFigure(organicMatterPct, 2)} %; the book had ${formatFixed(expectedOrganicMatterPct, 1)} %.`,
         ]),
     ...(ph === null ? [] : [`pH ${plainFigure(ph)}.`]),
   ];

@@ -11,7 +11,7 @@ import {
   ownMonth,
 } from '../core/long-run/index.ts';
 import { MONTH_NAMES } from './dates.ts';
-import { fixed, plainFigure } from './figures.ts';
+import { formatFixed, plainFigure } from './figures.ts';
 import { UNIT_WORDS, type Measures } from './measures.ts';
 import { materialName } from './record-names.ts';
 
@@ -150,8 +150,10 @@ export function measureInWords(value: number, measure: YearMeasure, measures: Me
 /** The same for a column of figures. */
 export function measureCell(value: number, measure: YearMeasure, measures: Measures): string {
   const shown = measureFigure(value, measure, measures);
-  if (measure === 'organicMatterPct' || isHeight(measure)) return fixed(shown, 1);
-  return isCarbon(measure) ? fixed(shown, Math.abs(shown) < 10 ? 2 : 1) : fixed(shown, measures.rateDecimals);
+  if (measure === 'organicMatterPct' || isHeight(measure)) return formatFixed(shown, 1);
+  return isCarbon(measure)
+    ? formatFixed(shown, Math.abs(shown) < 10 ? 2 : 1)
+    : formatFixed(shown, measures.rateDecimals);
 }
 
 /** A difference with its sign. */

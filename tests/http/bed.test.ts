@@ -1,7 +1,8 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';
-import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 interface Kept {
   readonly id: string;

@@ -1,7 +1,8 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
-import { afterPowerCut, askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { afterPowerCut, openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 /** Every field that some answer has and some test looks at. */
 interface Body {

@@ -6,7 +6,8 @@ import {
   type BooksMark,
 } from '../../src/contract/changes.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
-import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 const GARDEN = 'ternhollow';
 

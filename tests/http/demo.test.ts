@@ -1,7 +1,8 @@
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
-import { newFolder, openBooks, removeFolder } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { newFolder, removeFolder } from './server.ts';
 
 describe('the demo garden', () => {
   it.each(['2026-01-01', '2026-05-14', '2027-11-24', '2028-02-29'])(

@@ -4,7 +4,8 @@ import type { ImportEntry, ImportReport } from '../../src/contract/imports.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { phoneJpeg } from '../fixtures/photos.ts';
-import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 const GARDEN = 'ternhollow';
 

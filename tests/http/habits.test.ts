@@ -5,7 +5,8 @@ import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { COMPOST_ACT } from '../fixtures/years.ts';
 import { bedOf, GARDEN, plantingOf } from '../fixtures/books.ts';
-import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 const folder = newFolder();
 let server: Answering;

@@ -4,7 +4,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { heapProbe } from '../../src/standins/heap-probe.ts';
 import { kitchenScale } from '../../src/standins/kitchen-scale.ts';
 import { endListening, listening } from './listening.ts';
-import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 interface Body {
   readonly massG: number;

@@ -4,7 +4,8 @@ import { soilReports } from '../../src/core/bed/books/soil-report.ts';
 import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
 import { endListening, listening } from './listening.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
-import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 interface Seen {
   readonly id: string;

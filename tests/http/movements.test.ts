@@ -1,7 +1,8 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { GARDEN } from '../fixtures/books.ts';
-import { afterPowerCut, askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { afterPowerCut, openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 interface Kept {
   readonly id: string;

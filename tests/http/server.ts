@@ -1,10 +1,8 @@
 import { spawn, type ChildProcess, type SpawnOptions } from 'node:child_process';
 import { once } from 'node:events';
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openBooksServer } from '../../src/server/books-server.ts';
-import { readOptions } from '../../src/server/options.ts';
 
 /** Tests and benchmarks run from the project's folder. */
 const PROJECT = process.cwd();
@@ -28,35 +26,14 @@ export interface RunningServer extends Answering {
   kill(): Promise<void>;
 }
 
-const argsFor = (file: string, extra: readonly string[]): string[] => [
+/** Books are asked on a day of their own. */
+export const argsFor = (file: string, extra: readonly string[]): string[] => [
   '--db',
   file,
   '--today',
   '2026-05-14',
   ...extra,
 ];
-
-/** The books and all that answers for them in this process: where neither the line nor the process is the point. */
-export function openBooks(file: string, extra: readonly string[] = []): Answering {
-  const books = openBooksServer(readOptions(argsFor(file, extra)));
-  return {
-    file,
-    request: async (path, init = {}) => {
-      const headers = new Headers(init.headers);
-      headers.set('host', '127.0.0.1');
-      return books.app.request(path, { ...init, headers });
-    },
-    stop: () => Promise.resolve(books.close()),
-  };
-}
-
-/** The books as a power cut leaves them: the files as they lie at this moment, opened anew. */
-export async function afterPowerCut(books: Answering): Promise<Answering> {
-  const left = `${books.file}-left`;
-  for (const suffix of ['', '-wal']) copyFileSync(books.file + suffix, left + suffix);
-  await books.stop();
-  return openBooks(left);
-}
 
 export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'vine-ledger-test-'));
 

@@ -1,4 +1,4 @@
-import { told } from '../../src/words/refusal-words.ts';
+import { describeFinding } from '../../src/words/refusal-words.ts';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ImportReport } from '../../src/contract/imports.ts';
@@ -6,7 +6,8 @@ import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { GARDEN_TABLES, type Table } from '../../src/contract/tables/garden-tables.ts';
 import { likelyTable, recognize } from '../../src/contract/tables/recognize.ts';
 import { readRow, tableCells } from '../../src/contract/tables/table-rows.ts';
-import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 const GARDEN = 'ternhollow';
 const folder = newFolder();
@@ -127,6 +128,6 @@ describe('tables of a garden', () => {
     const table = GARDEN_TABLES.find(({ id }) => id === 'entries')!;
     const rows = readCsv(table, 'bed,date,material,amount,unit\nNowhere,2026-02-30,Moon dust,much,armful\n');
     expect(rows[0].reasons.map(({ at }) => at.field)).toEqual(['bed', 'date', 'material', 'amount', 'unit']);
-    for (const found of rows[0].reasons) expect(told(found).sentence).toMatch(/; got "/);
+    for (const found of rows[0].reasons) expect(describeFinding(found).sentence).toMatch(/; got "/);
   });
 });

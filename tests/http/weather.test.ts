@@ -13,7 +13,8 @@ import { soilLaboratory } from '../../src/standins/soil-laboratory.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { GARDEN } from '../fixtures/books.ts';
 import { endListening, listening } from './listening.ts';
-import { askAt, newFolder, openBooks, removeFolder, type Answering } from './server.ts';
+import { openBooks } from './open-books.ts';
+import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 const MILD = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;
 const folder = newFolder();

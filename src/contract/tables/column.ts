@@ -8,7 +8,7 @@ import {
 /** A unit a column may be in: what its figures times `factor` plus `offset` are in the unit that is kept. */
 export interface ColumnUnit {
   readonly name: string;
-  /** As it may stand in a header, lower case. */
+  /** Spellings accepted in a header, in lower case. */
   readonly also: readonly string[];
   readonly factor: number;
   readonly offset?: number;

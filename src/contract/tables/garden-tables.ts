@@ -47,7 +47,7 @@ const named = (
 ];
 const BED = named('bedId', 'bed', ['plot', 'where', 'bed name']);
 
-/** Where the field and the words of its name agree, its column also tells the name. */
+/** Where the field and the words of its name agree, the column is also accepted under the name. */
 const isNamedAlike = (one: DescribedField): boolean => one.field === `${one.names ?? ''}Id`;
 
 function columnsOfField(one: DescribedField, prefix: string): readonly Column[] {

@@ -84,7 +84,7 @@ export function decimalIn(cells: readonly string[]): CellStyle['decimal'] {
   return comma > point || (comma === point && decimals > 0) ? ',' : '.';
 }
 
-/** Orders in which all these cells are dates; several when they cannot be told apart. */
+/** The orders of day, month and year in which all these cells are dates; several when the cells leave it open. */
 export function dateOrdersIn(cells: readonly string[]): DateOrder[] {
   const dates = cells.filter((text) => text.trim() !== '');
   const possible = DATE_ORDERS.filter((dateOrder) =>
@@ -103,7 +103,7 @@ const areDates = (cells: readonly string[]): boolean =>
 
 export interface Recognized {
   readonly mapping: Mapping;
-  /** More than one when days and months cannot be told apart: the gardener says which. */
+  /** More than one when days and months could be either: the gardener says which. */
   readonly dateOrders: readonly DateOrder[];
 }
 

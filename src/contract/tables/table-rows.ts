@@ -154,13 +154,13 @@ function readCell({
   }
 }
 
-function put(record: Record<string, unknown>, field: string, value: unknown): void {
+function setField(record: Record<string, unknown>, field: string, value: unknown): void {
   const [first = '', ...rest] = field.split('.');
   if (rest.length === 0) record[first] = value;
   else {
     const inner = (record[first] ?? {}) as Record<string, unknown>;
     record[first] = inner;
-    put(inner, rest.join('.'), value);
+    setField(inner, rest.join('.'), value);
   }
 }
 
@@ -177,7 +177,7 @@ function keptFlat(table: Table, kept: object | undefined): Record<string, unknow
   const record: Record<string, unknown> = {};
   for (const { field, isDerived } of table.columns) {
     const value = at(flat, field);
-    if (!isDerived && value !== undefined) put(record, field, structuredCopy(value));
+    if (!isDerived && value !== undefined) setField(record, field, structuredCopy(value));
   }
   return record;
 }
@@ -216,14 +216,14 @@ export function readRow({
     }
     const read = readCell({ text, column, unit: mapping.units[i] ?? null, names, style: mapping.style });
     given.add(column.field);
-    if ('value' in read) put(record, column.field, read.value);
+    if ('value' in read) setField(record, column.field, read.value);
     else reasons.push(finding(read.trouble, column.header));
   });
   if (mapping.amountUnit !== null && at(record, 'amount') !== undefined && at(record, 'unit') === undefined) {
-    put(record, 'unit', mapping.amountUnit);
+    setField(record, 'unit', mapping.amountUnit);
   }
   for (const { field, empty } of table.columns) {
-    if (empty !== undefined && at(record, field) === undefined) put(record, field, empty);
+    if (empty !== undefined && at(record, field) === undefined) setField(record, field, empty);
   }
   const said = Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined));
   return { record: table.fold?.(said) ?? said, reasons };
@@ -231,5 +231,5 @@ export function readRow({
 
 /** An empty cell empties what the record had. */
 const clear = (record: Record<string, unknown>, { field }: Column): void => {
-  if (at(record, field) !== undefined) put(record, field, undefined);
+  if (at(record, field) !== undefined) setField(record, field, undefined);
 };

@@ -95,7 +95,7 @@ export {
 export {
   BALANCE_TOLERANCE,
   type BedRun,
-  bookmark,
+  takeBookmark,
   missedByTrialCrop,
   returnTo,
   runTo,

@@ -62,11 +62,11 @@ export function entryStore(db: Database, now: () => string): Stores['entries'] {
     update: (id, version, values) => trimmedOutcome(store.update(id, version, spreadEntry(values))),
     remove: (id, version) => trimmedOutcome(store.remove(id, version)),
     restore: (id) => trimmedOutcome(store.restore(id)),
-    look: (id) => {
-      const kept = store.look(id);
+    findEvenRemoved: (id) => {
+      const kept = store.findEvenRemoved(id);
       return kept && { ...kept, record: trimEntry(kept.record) };
     },
-    put: (record) => trimEntry(store.put(spreadEntry(record) as Filed<EntryRecord>)),
+    upsert: (record) => trimEntry(store.upsert(spreadEntry(record) as Filed<EntryRecord>)),
     listOf: (bedId) => list('bed_id = @value', bedId),
     listOfGarden: (gardenId) => list(ON_BEDS_OF_GARDEN, gardenId),
     monthsOf: (gardenId) => months.all({ value: gardenId }) as string[],

@@ -45,11 +45,11 @@ export function packedStore<Kept extends Versioned>(
     update: (id, version, values) =>
       unpacked(table.update({ id, version, values: pack(values), now: now() })) as WriteOutcome<Kept>,
     remove: (id, version) => unpacked(table.remove(id, version, now())) as RemovalOutcome<Kept>,
-    look: (id) => {
-      const kept = table.look(id);
+    findEvenRemoved: (id) => {
+      const kept = table.findEvenRemoved(id);
       return kept && { ...kept, record: unpack(kept.record) };
     },
-    put: (record) => unpack(table.put(pack(record) as Omit<Packed, 'version'>)),
+    upsert: (record) => unpack(table.upsert(pack(record) as Omit<Packed, 'version'>)),
     restore: (id) => unpacked(table.restore(id, now())) as WriteOutcome<Kept>,
     listOf: (ownerId) => table.listWhere(ownedBy, ownerId).map(unpack),
   };

@@ -17,12 +17,12 @@ export function storeOver<Record extends Versioned>(
     update: (id, version, values) => table.update({ id, version, values, now: now() }),
     remove: (id, version) => table.remove(id, version, now()),
     restore: (id) => table.restore(id, now()),
-    look: (id) => table.look(id),
-    put: (record) => table.put(record),
+    findEvenRemoved: (id) => table.findEvenRemoved(id),
+    upsert: (record) => table.upsert(record),
   };
 }
 
-/** Deals out the places these records have among themselves anew. */
+/** Gives these records their places among themselves in a new order. */
 export function reorder(
   db: Database,
   table: 'entry' | 'stock_movement' | 'journal',

@@ -189,7 +189,7 @@ const WITH_GARDEN_ID = [
 
 function erase(db: Database, gardenId: string): void {
   db.pragma('defer_foreign_keys = ON');
-  // What its pages know of is gone: they are told so, and go on counting from there.
+  // What its pages know is gone: a new epoch makes them fetch everything and count from there.
   db.prepare(
     `UPDATE change SET number = (SELECT max(number) + 1 FROM change WHERE garden_id = @gardenId)
      WHERE garden_id = @gardenId`,

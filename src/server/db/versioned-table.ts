@@ -126,7 +126,7 @@ export class VersionedTable<Record extends Versioned> {
   }
 
   /** Whatever has this id, removed or not. */
-  look(id: string): { readonly record: Record; readonly isRemoved: boolean } | undefined {
+  findEvenRemoved(id: string): { readonly record: Record; readonly isRemoved: boolean } | undefined {
     const row = this.db
       .prepare(`SELECT ${this.#selected}, removed_at AS removedAt FROM ${this.table} WHERE id = @id`)
       .get({ id }) as Row | undefined;
@@ -136,7 +136,7 @@ export class VersionedTable<Record extends Versioned> {
   }
 
   /** Keeps a record with the time stamps it brings, in the place of whatever has its id. */
-  put(record: Omit<Record, 'version'>): Record {
+  upsert(record: Omit<Record, 'version'>): Record {
     const columns = Object.values(this.#columns).map(([column]) => column);
     const overwritten = columns
       .filter((column) => column !== 'id' && column !== 'version')

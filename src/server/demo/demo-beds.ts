@@ -37,7 +37,7 @@ export interface DemoPlanting {
 }
 
 export interface DemoBed {
-  /** What is not told is as on most beds of this garden. */
+  /** What is not given is as on most beds of this garden. */
   readonly bed: Pick<
     BedGiven,
     'name' | 'kind' | 'areaM2' | 'organicMatterPct' | 'clayPct' | 'rootZoneCm' | 'isWatered'

@@ -11,7 +11,7 @@ function plain(value: unknown): unknown {
 const sameValue = (a: unknown, b: unknown): boolean => JSON.stringify(plain(a)) === JSON.stringify(plain(b));
 
 /** Fields in which a record differs from the one that is kept. */
-export const differing = (record: object, kept: object): string[] =>
+export const differingFields = (record: object, kept: object): string[] =>
   Object.entries(record)
     .filter(([field, value]) => !sameValue(value, (kept as Record<string, unknown>)[field]))
     .map(([field]) => field);

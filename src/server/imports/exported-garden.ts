@@ -7,7 +7,7 @@ import {
 import { MODEL_VERSION } from '../../core/model/index.ts';
 import type { JournalRecord } from '../../records/journal.ts';
 import type { PhotoFiles } from '../photos/photo-files.ts';
-import { found } from '../answers.ts';
+import { requireFound } from '../answers.ts';
 import type { Stores, Versioned } from '../stores.ts';
 
 /** Without what counts in one database only. */
@@ -42,7 +42,7 @@ function standingAlone(
 
 /** Everything that was written down about a garden. */
 export function gardenFileOf(stores: Stores, photoFiles: PhotoFiles, gardenId: string): GardenFile {
-  const garden = found(stores.gardens.find(gardenId), 'garden');
+  const garden = requireFound(stores.gardens.find(gardenId), 'garden');
   const entries = stores.entries.listOfGarden(gardenId);
   const plantings = stores.plantings.listOfGarden(gardenId);
   const idsOf = (records: readonly Versioned[]) => new Set(records.map(({ id }) => id));

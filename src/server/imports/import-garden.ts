@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { gardenFile, upgraded } from '../../contract/garden-file.ts';
+import { gardenFile, upgradeFile } from '../../contract/garden-file.ts';
 import type { ImportReport } from '../../contract/imports.ts';
 import { finding, refusal } from '../../refusals/refusal.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
@@ -10,13 +10,13 @@ import { cleanPhoto } from '../photos/clean-photo.ts';
 import { invalid, ProblemError } from '../problems.ts';
 import type { ImportWrite } from '../stores.ts';
 import { asCopy } from './as-copy.ts';
-import { differing } from './differing.ts';
+import { differingFields } from './differing.ts';
 import type { ReadRow } from './rows.ts';
 import { importRows } from './write-import.ts';
 
 const PHOTOS = gardenFile.pick({ photos: true });
 
-/** Every record of a file by itself, so that all that is wrong is told at once. */
+/** Every record of a file by itself, so that all errors are reported at once. */
 function readRows(file: Record<string, unknown>): ReadRow[] {
   return COLLECTION_NAMES.flatMap((collection) => {
     const list = file[collection];
@@ -69,7 +69,7 @@ export function importGarden(
   raw: unknown,
   { isDryRun, isCopy }: { readonly isDryRun: boolean; readonly isCopy: boolean },
 ): ImportReport {
-  const newest = upgraded(raw) as Record<string, unknown>;
+  const newest = upgradeFile(raw) as Record<string, unknown>;
   const file = isCopy ? (asCopy(newest, context.newId) as Record<string, unknown>) : newest;
   unknownFields(file);
   const read = gardenFiled.safeParse(file['garden']);
@@ -93,9 +93,9 @@ export function importGarden(
       for (const { photo, clean } of photos) photoFiles.write(photo.id, clean.picture);
     },
     before: () => {
-      const kept = stores.gardens.look(garden.id);
+      const kept = stores.gardens.findEvenRemoved(garden.id);
       const before = kept && !kept.isRemoved ? kept.record : null;
-      const fields = before ? differing(garden, before) : [];
+      const fields = before ? differingFields(garden, before) : [];
       const outcome = !before
         ? ('added' as const)
         : fields.length > 0
@@ -103,7 +103,7 @@ export function importGarden(
           : ('same' as const);
       const writes: ImportWrite[] = [];
       if (outcome !== 'same') {
-        const { version } = stores.gardens.put(garden);
+        const { version } = stores.gardens.upsert(garden);
         writes.push({ collection: 'garden', id: garden.id, version, before });
       }
       for (const { photo, clean, sentSha256 } of photos) {

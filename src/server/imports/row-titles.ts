@@ -4,7 +4,7 @@ import { recordTitle } from '../../words/record-titles.ts';
 import { storeOf, type Garden, type JudgedRow, type ReadRow } from './rows.ts';
 
 /** Rows by what a gardener calls their records, the other lists of the import being known. */
-export function titled(
+export function withTitles(
   { stores, gardenId }: Garden,
   rows: readonly ReadRow[],
   judged: readonly JudgedRow[],
@@ -22,7 +22,7 @@ export function titled(
     const { collection, id, index } = row;
     const own = rows.find((one) => one.collection === collection && one.index === index)?.record;
     const isKept = collection !== 'garden' && collection !== 'photos';
-    const record = own ?? (isKept ? storeOf(stores, collection).look(id)?.record : undefined);
+    const record = own ?? (isKept ? storeOf(stores, collection).findEvenRemoved(id)?.record : undefined);
     const title = recordTitle(collection, id, { ...names, [collection]: record ? [{ ...record, id }] : [] });
     return { ...row, title };
   });

@@ -2,7 +2,7 @@ import type { AppContext } from '../app-context.ts';
 import { ProblemError } from '../problems.ts';
 import type { Filed, ImportWrite, Stores } from '../stores.ts';
 import { modelFindings } from '../../contract/check-garden.ts';
-import { told } from '../../words/refusal-words.ts';
+import { describeFinding } from '../../words/refusal-words.ts';
 import { keptRecords } from '../kept-stock.ts';
 import { storeOf, type AnyRecord, type AnyStore } from './rows.ts';
 
@@ -12,7 +12,7 @@ export function undoImport({ stores, today }: AppContext, importId: string): { g
     const record = stores.imports.find(importId);
     if (!record) throw new ProblemError(404, 'Not found', 'There is no such import.');
     const isLater = record.writes.some(({ collection, id, version }) => {
-      const kept = undoStore(stores, collection).look(id);
+      const kept = undoStore(stores, collection).findEvenRemoved(id);
       return kept !== undefined && kept.record.version !== version;
     });
     if (isLater) {
@@ -25,13 +25,13 @@ export function undoImport({ stores, today }: AppContext, importId: string): { g
     }
     for (const { collection, id, version, before } of [...record.writes].reverse()) {
       const store = undoStore(stores, collection);
-      if (before) store.put(before as Filed<AnyRecord>);
+      if (before) store.upsert(before as Filed<AnyRecord>);
       else store.remove(id, version);
     }
     const isGardenGone = !stores.gardens.find(record.gardenId);
     const [found] = isGardenGone ? [] : modelFindings(keptRecords(stores, record.gardenId), today());
     if (found) {
-      const detail = `What was written since leans on it: ${told(found).sentence} Nothing was changed.`;
+      const detail = `What was written since leans on it: ${describeFinding(found).sentence} Nothing was changed.`;
       throw new ProblemError(422, 'Not accepted', detail);
     }
     return { gardenId: record.gardenId };

@@ -5,11 +5,11 @@ import type { AppContext } from '../app-context.ts';
 import type { ImportWrite, Stores } from '../stores.ts';
 import { journalFindings } from './check-import.ts';
 import { modelFindings } from '../../contract/check-garden.ts';
-import { told } from '../../words/refusal-words.ts';
+import { describeFinding } from '../../words/refusal-words.ts';
 import type { GardenRecords } from '../../core/bed/index.ts';
 import { keptRecords } from '../kept-stock.ts';
 import { withIds } from './row-ids.ts';
-import { titled } from './row-titles.ts';
+import { withTitles } from './row-titles.ts';
 import type { JudgedRow, NamedRow, ReadRow, Setting } from './rows.ts';
 import { writeRow } from './write-row.ts';
 
@@ -32,14 +32,14 @@ function reordered(stores: Stores, rows: readonly JudgedRow[]): void {
   stores.journal.reorder(idsOf('journal'));
 }
 
-/** Findings put to the rows they are about; what is about no row of the file is told as one about the garden. */
+/** Findings beside the rows they are about; those about no row of the file become rows of the garden. */
 function withFindings(rows: readonly JudgedRow[], findings: readonly Finding[]): JudgedRow[] {
   const left = new Set(findings);
   const judged = rows.map((row) => {
     const own = findings.filter(({ at }) => at.collection === row.collection && at.id === row.id);
     own.forEach((found) => left.delete(found));
     if (own.length === 0) return row;
-    return { ...row, outcome: 'rejected' as const, reasons: own.map(told) };
+    return { ...row, outcome: 'rejected' as const, reasons: own.map(describeFinding) };
   });
   const others = [...left].map((found) => ({
     collection: found.at.collection as ImportRow['collection'],
@@ -47,7 +47,7 @@ function withFindings(rows: readonly JudgedRow[], findings: readonly Finding[]):
     id: found.at.id ?? '',
     outcome: 'rejected' as const,
     fields: [],
-    reasons: [told(found)],
+    reasons: [describeFinding(found)],
   }));
   return [...judged, ...others];
 }
@@ -98,7 +98,7 @@ export function importRows({ stores, today, newId }: AppContext, plan: ImportPla
         isWritten,
         importId,
         counts,
-        rows: titled(
+        rows: withTitles(
           setting,
           plan.rows,
           rows.filter(({ outcome }) => outcome !== 'same'),

@@ -4,17 +4,17 @@ import type { ImportOutcome } from '../../contract/imports.ts';
 import type { FieldProblem } from '../../contract/problem.ts';
 import { finding, refusal, type Finding } from '../../refusals/refusal.ts';
 import { InputError } from '../../refusals/input-error.ts';
-import { weighed } from '../entry-revision.ts';
+import { weighDraft } from '../entry-revision.ts';
 import { fromInputError, isConstraint, ProblemError } from '../problems.ts';
 import type { Filed, ImportWrite, Stores } from '../stores.ts';
-import { told } from '../../words/refusal-words.ts';
-import { differing } from './differing.ts';
+import { describeFinding } from '../../words/refusal-words.ts';
+import { differingFields } from './differing.ts';
 import { storeOf, type AnyRecord, type Garden, type JudgedRow, type NamedRow, type Setting } from './rows.ts';
 
 /** Where a kept record belongs; entries and plantings belong to the garden of their bed. */
 const gardenOf = (stores: Stores, record: AnyRecord): string | undefined =>
   record.gardenId ??
-  (record.bedId === undefined ? undefined : stores.beds.look(record.bedId)?.record.gardenId);
+  (record.bedId === undefined ? undefined : stores.beds.findEvenRemoved(record.bedId)?.record.gardenId);
 
 const isOwnBed = ({ stores, gardenId }: Garden, bedId: unknown) =>
   typeof bedId === 'string' && stores.beds.find(bedId)?.gardenId === gardenId;
@@ -32,7 +32,11 @@ function missingReferences(garden: Garden, collection: CollectionName, record: o
   if (bedId !== undefined && bedId !== null && !isOwnBed(garden, bedId)) say('bedId', 'bed', bedId);
   if (lotId !== undefined && lotId !== null && !isOwnLot(garden, lotId)) say('lotId', 'ownPile', lotId);
   if (toLotId !== undefined && !isOwnLot(garden, toLotId)) say('toLotId', 'ownPile', toLotId);
-  if (collection === 'entries' && typeof layerId === 'string' && !garden.stores.entries.look(layerId))
+  if (
+    collection === 'entries' &&
+    typeof layerId === 'string' &&
+    !garden.stores.entries.findEvenRemoved(layerId)
+  )
     say('layerId', 'ownLayer', layerId);
   return missing;
 }
@@ -57,7 +61,7 @@ function asKept(setting: Setting, row: NamedRow, kept: AnyRecord | undefined): F
     return stamped;
   const { createdAt, updatedAt, bedId, ...draft } = stamped as unknown as EntryDraft & Filed<AnyRecord>;
   const bed = stores.beds.find(bedId!)!;
-  const entry = weighed({ weighing: { stores, today }, bed, id: row.id, draft });
+  const entry = weighDraft({ weighing: { stores, today }, bed, id: row.id, draft });
   return { ...entry, createdAt, updatedAt };
 }
 
@@ -72,23 +76,23 @@ const refused = (row: NamedRow, reasons: readonly FieldProblem[]): JudgedRow => 
 
 /** What the books refuse without naming a field, as the reason of a row. */
 const asReason = ({ message }: ProblemError): FieldProblem => ({
-  ...told(finding(refusal('mustBe', { requirement: message }), 'row')),
+  ...describeFinding(finding(refusal('mustBe', { requirement: message }), 'row')),
   sentence: message,
 });
 
 /** Writes one row unless it cannot be; what stood there before goes into the list of writes. */
 export function writeRow(setting: Setting, row: NamedRow, writes: ImportWrite[]): JudgedRow {
   const { stores, gardenId } = setting;
-  if (row.reasons.length > 0) return refused(row, row.reasons.map(told));
+  if (row.reasons.length > 0) return refused(row, row.reasons.map(describeFinding));
   const store = storeOf(stores, row.collection);
-  const kept = store.look(row.id);
+  const kept = store.findEvenRemoved(row.id);
   if (kept && gardenOf(stores, kept.record) !== gardenId) {
-    return refused(row, [told(finding(refusal('ofAnotherGarden'), 'id'))]);
+    return refused(row, [describeFinding(finding(refusal('ofAnotherGarden'), 'id'))]);
   }
   const missing = missingReferences({ stores, gardenId }, row.collection, row.record);
-  if (missing.length > 0) return refused(row, missing.map(told));
+  if (missing.length > 0) return refused(row, missing.map(describeFinding));
   const before = kept && !kept.isRemoved ? kept.record : undefined;
-  const fields = before ? differing(row.record, before) : [];
+  const fields = before ? differingFields(row.record, before) : [];
   const outcome: ImportOutcome = !before ? 'added' : fields.length > 0 ? 'changed' : 'same';
   if (outcome !== 'same') {
     let record;
@@ -101,10 +105,10 @@ export function writeRow(setting: Setting, row: NamedRow, writes: ImportWrite[])
     }
     let version: number;
     try {
-      ({ version } = store.put(record));
+      ({ version } = store.upsert(record));
     } catch (error) {
       if (!isConstraint(error)) throw error;
-      return refused(row, [told(finding(refusal('doesNotFit'), 'input'))]);
+      return refused(row, [describeFinding(finding(refusal('doesNotFit'), 'input'))]);
     }
     writes.push({ collection: row.collection, id: row.id, version, before: before ?? null });
   }

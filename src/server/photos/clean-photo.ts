@@ -1,4 +1,4 @@
-/** A picture without anything that tells where, when and with what it was taken. */
+/** A picture without the data on where, when and with which camera it was taken. */
 export interface CleanPhoto {
   readonly mediaType: 'image/jpeg' | 'image/png';
   readonly picture: Uint8Array<ArrayBuffer>;

@@ -2,13 +2,13 @@ import { Hono } from 'hono';
 import { bedChange, bedDraft } from '../../records/bed.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 export const bedRoutes = ({ stores, today, newId }: AppContext) =>
   new Hono()
     .post('/gardens/:gardenId/beds', body(bedDraft), (c) => {
-      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       const known = sentAgain(stores.beds.find(id), { ...draft, gardenId: garden.id });
@@ -18,15 +18,15 @@ export const bedRoutes = ({ stores, today, newId }: AppContext) =>
     .put('/beds/:bedId', body(bedChange), (c) => {
       const bedId = c.req.param('bedId');
       const { version, ...values } = c.req.valid('json');
-      const bed = found(stores.beds.find(bedId), 'bed');
+      const bed = requireFound(stores.beds.find(bedId), 'bed');
       requireSeen(bed, version);
       requireSoundBooks({ stores, bedId, today: today(), change: { bed: { ...bed, ...values } } });
-      return c.json(written(stores.beds.update(bedId, version, values), 'bed'), 200);
+      return c.json(requireWritten(stores.beds.update(bedId, version, values), 'bed'), 200);
     })
     .delete('/beds/:bedId', seenVersion, (c) => {
       requireRemoved(stores.beds.remove(c.req.param('bedId'), c.req.valid('query').version), 'bed');
       return c.body(null, 204);
     })
     .post('/beds/:bedId/restore', (c) =>
-      c.json(written(stores.beds.restore(c.req.param('bedId')), 'bed'), 200),
+      c.json(requireWritten(stores.beds.restore(c.req.param('bedId')), 'bed'), 200),
     );

@@ -4,7 +4,7 @@ import type { MaterialRecord } from '../../records/material.ts';
 import { InputError } from '../../refusals/input-error.ts';
 import { materialFinder } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
-import { found, requireRemoved, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 function requireKnownMaterials(
@@ -23,7 +23,7 @@ function requireKnownMaterials(
 export const buildUpRoutes = ({ stores, newId }: AppContext) =>
   new Hono()
     .post('/gardens/:gardenId/build-ups', body(buildUpDraft), (c) => {
-      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       const known = sentAgain(stores.buildUps.find(id), { ...draft, gardenId: garden.id });
@@ -37,5 +37,5 @@ export const buildUpRoutes = ({ stores, newId }: AppContext) =>
       return c.body(null, 204);
     })
     .post('/build-ups/:buildUpId/restore', (c) =>
-      c.json(written(stores.buildUps.restore(c.req.param('buildUpId')), 'build-up'), 200),
+      c.json(requireWritten(stores.buildUps.restore(c.req.param('buildUpId')), 'build-up'), 200),
     );

@@ -2,9 +2,9 @@ import { Hono } from 'hono';
 import { bedRevision } from '../../contract/requests.ts';
 import { entryChange, entryDraft, type EntryRecord } from '../../records/entry.ts';
 import type { AppContext } from '../app-context.ts';
-import { carryOutRevision, requireOwnEntries, weighed } from '../entry-revision.ts';
+import { carryOutRevision, requireOwnEntries, weighDraft } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** The list with the entry in the place of the one it changes, or at the end. */
@@ -19,10 +19,10 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       return stores.atomically(() => {
-        const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+        const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
         const known = sentAgain(stores.entries.find(id), { ...draft, bedId: bed.id });
         if (known) return c.json(known, 200);
-        const entry = weighed({ weighing: { stores, today: today() }, bed, id, draft });
+        const entry = weighDraft({ weighing: { stores, today: today() }, bed, id, draft });
         requireSoundBooks({
           stores,
           bedId: bed.id,
@@ -35,7 +35,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
     .post('/beds/:bedId/revisions', body(bedRevision), (c) =>
       stores.atomically(() => {
         const revision = c.req.valid('json');
-        const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+        const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
         requireOwnEntries(stores, bed.id, [...revision.changes, ...revision.removals]);
         carryOutRevision({ stores, today: today() }, bed, revision);
         requireSoundBooks({
@@ -53,23 +53,23 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
       const id = c.req.param('entryId');
       const change = c.req.valid('json');
       return stores.atomically(() => {
-        const before = found(stores.entries.find(id), 'entry');
+        const before = requireFound(stores.entries.find(id), 'entry');
         requireSeen(before, change.version);
-        const bed = found(stores.beds.find(before.bedId), 'bed');
-        const entry = weighed({ weighing: { stores, today: today() }, bed, id, draft: change });
+        const bed = requireFound(stores.beds.find(before.bedId), 'bed');
+        const entry = weighDraft({ weighing: { stores, today: today() }, bed, id, draft: change });
         requireSoundBooks({
           stores,
           bedId: bed.id,
           today: today(),
           change: { entries: (all) => withEntry(all, entry), about: [id] },
         });
-        return c.json(written(stores.entries.update(id, change.version, entry), 'entry'), 200);
+        return c.json(requireWritten(stores.entries.update(id, change.version, entry), 'entry'), 200);
       });
     })
     .delete('/entries/:entryId', seenVersion, (c) => {
       const id = c.req.param('entryId');
       stores.atomically(() => {
-        const { bedId } = found(stores.entries.find(id), 'entry');
+        const { bedId } = requireFound(stores.entries.find(id), 'entry');
         requireSoundBooks({
           stores,
           bedId,
@@ -84,7 +84,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
     })
     .post('/entries/:entryId/restore', (c) =>
       stores.atomically(() => {
-        const entry = written(stores.entries.restore(c.req.param('entryId')), 'entry');
+        const entry = requireWritten(stores.entries.restore(c.req.param('entryId')), 'entry');
         requireSoundBooks({ stores, bedId: entry.bedId, today: today(), change: { about: [entry.id] } });
         return c.json(entry, 200);
       }),

@@ -6,14 +6,14 @@ import { calendarFile, type CalendarRecords } from '../calendar/garden-calendar.
 import { notFound } from '../problems.ts';
 import { keptRecords } from '../kept-stock.ts';
 import type { Stores } from '../stores.ts';
-import { found } from '../answers.ts';
+import { requireFound } from '../answers.ts';
 import { body } from './validated.ts';
 
 const SECRET_BYTES = 24;
 const digestOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 function calendarRecords(stores: Stores, gardenId: string, today: string): CalendarRecords {
-  const garden = found(stores.gardens.find(gardenId), 'garden');
+  const garden = requireFound(stores.gardens.find(gardenId), 'garden');
   const lots = stores.lots.listOf(gardenId);
   return {
     garden,
@@ -64,12 +64,14 @@ export const feedRoutes = ({ stores, newId }: AppContext) =>
   new Hono()
     .get('/gardens/:gardenId/feeds', (c) =>
       c.json(
-        { feeds: stores.feeds.listOf(found(stores.gardens.find(c.req.param('gardenId')), 'garden').id) },
+        {
+          feeds: stores.feeds.listOf(requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden').id),
+        },
         200,
       ),
     )
     .post('/gardens/:gardenId/feeds', body(feedDraft), (c) => {
-      const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const token = randomBytes(SECRET_BYTES).toString('base64url');
       const feed = stores.feeds.insert(
         { id: newId(), gardenId, name: c.req.valid('json').name },

@@ -3,7 +3,7 @@ import { gardenChange, gardenDraft } from '../../records/garden.ts';
 import { changesSince } from '../changes.ts';
 import { booksSender } from '../sent-books.ts';
 import type { AppContext } from '../app-context.ts';
-import { found, requireRemoved, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion, sinceMark } from './validated.ts';
 
 export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
@@ -17,7 +17,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
       return known ? c.json(known, 200) : c.json(stores.gardens.insert({ ...draft, id }), 201);
     })
     .get('/:gardenId/books', async (c) => {
-      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const { body: sent, tag } = await books(garden);
       if (c.req.header('if-none-match') === tag) return c.body(null, 304, { ETag: tag });
       return c.body(sent, 200, {
@@ -27,7 +27,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
       });
     })
     .get('/:gardenId/changes', sinceMark, (c) => {
-      const { id } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const { id } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const { epoch, since } = c.req.valid('query');
       return c.json(
         changesSince({ stores, gardenId: id, since: { epoch, number: since }, today: today() }),
@@ -36,13 +36,16 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
     })
     .put('/:gardenId', body(gardenChange), (c) => {
       const { version, ...values } = c.req.valid('json');
-      return c.json(written(stores.gardens.update(c.req.param('gardenId'), version, values), 'garden'), 200);
+      return c.json(
+        requireWritten(stores.gardens.update(c.req.param('gardenId'), version, values), 'garden'),
+        200,
+      );
     })
     .delete('/:gardenId', seenVersion, (c) => {
       requireRemoved(stores.gardens.remove(c.req.param('gardenId'), c.req.valid('query').version), 'garden');
       return c.body(null, 204);
     })
     .post('/:gardenId/restore', (c) =>
-      c.json(written(stores.gardens.restore(c.req.param('gardenId')), 'garden'), 200),
+      c.json(requireWritten(stores.gardens.restore(c.req.param('gardenId')), 'garden'), 200),
     );
 };

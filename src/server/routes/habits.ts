@@ -4,7 +4,7 @@ import { materialFinder } from '../../core/bed/index.ts';
 import { checkHabit } from '../../core/long-run/index.ts';
 import type { AppContext } from '../app-context.ts';
 import type { Stores } from '../stores.ts';
-import { found, requireRemoved, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 function requireSoundHabit(stores: Stores, gardenId: string, habit: Habit): void {
@@ -15,7 +15,7 @@ function requireSoundHabit(stores: Stores, gardenId: string, habit: Habit): void
 export const habitRoutes = ({ stores, newId }: AppContext) =>
   new Hono()
     .post('/gardens/:gardenId/habits', body(habitDraft), (c) => {
-      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       const known = sentAgain(stores.habits.find(id), { ...draft, gardenId: garden.id });
@@ -25,14 +25,14 @@ export const habitRoutes = ({ stores, newId }: AppContext) =>
     })
     .put('/habits/:habitId', body(habitChange), (c) => {
       const { version, ...values } = c.req.valid('json');
-      const before = found(stores.habits.find(c.req.param('habitId')), 'habit');
+      const before = requireFound(stores.habits.find(c.req.param('habitId')), 'habit');
       requireSoundHabit(stores, before.gardenId, values);
-      return c.json(written(stores.habits.update(before.id, version, values), 'habit'), 200);
+      return c.json(requireWritten(stores.habits.update(before.id, version, values), 'habit'), 200);
     })
     .delete('/habits/:habitId', seenVersion, (c) => {
       requireRemoved(stores.habits.remove(c.req.param('habitId'), c.req.valid('query').version), 'habit');
       return c.body(null, 204);
     })
     .post('/habits/:habitId/restore', (c) =>
-      c.json(written(stores.habits.restore(c.req.param('habitId')), 'habit'), 200),
+      c.json(requireWritten(stores.habits.restore(c.req.param('habitId')), 'habit'), 200),
     );

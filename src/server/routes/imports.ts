@@ -10,7 +10,7 @@ import { importGarden } from '../imports/import-garden.ts';
 import type { ReadRow } from '../imports/rows.ts';
 import { undoImport } from '../imports/undo-import.ts';
 import { importRows } from '../imports/write-import.ts';
-import { found } from '../answers.ts';
+import { requireFound } from '../answers.ts';
 import { body, query } from './validated.ts';
 
 const flag = z.enum(['true', 'false']).default('false');
@@ -38,7 +38,7 @@ export const importRoutes = (context: AppContext) => {
       return c.json(importGarden(context, c.req.valid('json'), choices), 200);
     })
     .post('/gardens/:gardenId/imports', trial, body(importRequest), (c) => {
-      const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const { collection, summary, rows } = c.req.valid('json');
       const read = rows.map((raw, index): ReadRow => {
         const result = rowSchemas[collection].safeParse(raw);
@@ -53,7 +53,7 @@ export const importRoutes = (context: AppContext) => {
       );
     })
     .get('/gardens/:gardenId/imports', (c) => {
-      const { id } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const { id } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const imports: readonly ImportEntry[] = stores.imports.listOf(id);
       return c.json({ imports }, 200);
     })

@@ -5,7 +5,7 @@ import { InputError } from '../../refusals/input-error.ts';
 import { checkJournal } from '../../core/season/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { fromInputError } from '../problems.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** What is seen, ticked off, tried, brewed and closed. */
@@ -26,7 +26,7 @@ export const journalRoutes = ({ stores, today }: AppContext) => {
   return new Hono()
     .post('/gardens/:gardenId/journal', body(journalPosting), (c) =>
       stores.atomically(() => {
-        const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
         const records = c.req.valid('json').records.map((draft, i) => {
           const record = { ...draft, gardenId };
           const known = sentAgain(stores.journal.find(draft.id), record);
@@ -46,12 +46,12 @@ export const journalRoutes = ({ stores, today }: AppContext) => {
       const id = c.req.param('recordId');
       const { version, ...values } = c.req.valid('json');
       return stores.atomically(() => {
-        const before = found(stores.journal.find(id), 'record');
+        const before = requireFound(stores.journal.find(id), 'record');
         requireSeen(before, version);
         if (before.kind !== values.kind) {
           throw new InputError(['kind'], 'mustStay', { kind: before.kind, got: values.kind });
         }
-        const kept = written(stores.journal.update(id, version, values), 'record');
+        const kept = requireWritten(stores.journal.update(id, version, values), 'record');
         requireTrue(kept);
         return c.json(kept, 200);
       });
@@ -62,6 +62,6 @@ export const journalRoutes = ({ stores, today }: AppContext) => {
       return c.body(null, 204);
     })
     .post('/journal/:recordId/restore', (c) =>
-      c.json(written(stores.journal.restore(c.req.param('recordId')), 'record'), 200),
+      c.json(requireWritten(stores.journal.restore(c.req.param('recordId')), 'record'), 200),
     );
 };

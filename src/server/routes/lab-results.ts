@@ -5,7 +5,7 @@ import { InputError } from '../../refusals/input-error.ts';
 import { materialFinder } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { keptForStock, requireSoundStock } from '../kept-stock.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Laboratory reports on materials: from their day on they take the place of the table's figures. */
@@ -24,7 +24,7 @@ export const labResultRoutes = ({ stores, today, newId }: AppContext) => {
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       return stores.atomically(() => {
-        const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
         const known = sentAgain(stores.labResults.find(id), { ...draft, gardenId });
         if (known) return c.json(known, 200);
         const kept = stores.labResults.insert({ ...draft, id, gardenId });
@@ -36,8 +36,8 @@ export const labResultRoutes = ({ stores, today, newId }: AppContext) => {
       const id = c.req.param('labResultId');
       const { version, ...values } = c.req.valid('json');
       return stores.atomically(() => {
-        requireSeen(found(stores.labResults.find(id), 'laboratory report'), version);
-        const kept = written(stores.labResults.update(id, version, values), 'laboratory report');
+        requireSeen(requireFound(stores.labResults.find(id), 'laboratory report'), version);
+        const kept = requireWritten(stores.labResults.update(id, version, values), 'laboratory report');
         requireSound(kept.gardenId, kept.materialId);
         return c.json(kept, 200);
       });
@@ -48,6 +48,6 @@ export const labResultRoutes = ({ stores, today, newId }: AppContext) => {
       return c.body(null, 204);
     })
     .post('/lab-results/:labResultId/restore', (c) =>
-      c.json(written(stores.labResults.restore(c.req.param('labResultId')), 'laboratory report'), 200),
+      c.json(requireWritten(stores.labResults.restore(c.req.param('labResultId')), 'laboratory report'), 200),
     );
 };

@@ -9,10 +9,10 @@ import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { keptRecords, requireSoundStock } from '../kept-stock.ts';
 import type { Stores } from '../stores.ts';
-import { found } from '../answers.ts';
+import { requireFound } from '../answers.ts';
 import { body } from './validated.ts';
 
-/** What the layers hold by the book on the morning of that day, as a material of its own. */
+/** What the layers hold on the morning of that day, according to the model, as a material of its own. */
 function lifted({
   stores,
   bed,
@@ -39,7 +39,7 @@ function lifted({
   const records = keptRecords(stores, bed.gardenId);
   const day = dayNumberFromIso(date, ['date']);
   const scenario = bedScenario({
-    books: found(booksOfBed(records, bed.id), 'bed'),
+    books: requireFound(booksOfBed(records, bed.id), 'bed'),
     findMaterial: materialFinder(records),
     today: day,
     endDay: day + 1,
@@ -110,12 +110,12 @@ export const liftRoutes = ({ stores, today }: AppContext) =>
   new Hono().post('/beds/:bedId/lifts', body(liftDraft), (c) => {
     const draft = c.req.valid('json');
     return stores.atomically(() => {
-      const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+      const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
       const known = stores.lots.find(`${draft.id}-lot`);
       if (known) {
         const entries = stores.entries.listOf(bed.id).filter(({ id }) => id.startsWith(`${draft.id}-off-`));
         return c.json(
-          { entries, lot: known, movement: found(stores.movements.find(`${draft.id}-in`), 'posting') },
+          { entries, lot: known, movement: requireFound(stores.movements.find(`${draft.id}-in`), 'posting') },
           200,
         );
       }

@@ -6,7 +6,7 @@ import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Beds on which a material lies, by what the books say. */
@@ -36,7 +36,7 @@ export function keepMaterial(
 export const materialRoutes = ({ stores, today, newId }: AppContext) =>
   new Hono()
     .post('/gardens/:gardenId/materials', body(materialDraft), (c) => {
-      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       const isKnown = stores.materials.find(id) !== undefined;
@@ -46,7 +46,7 @@ export const materialRoutes = ({ stores, today, newId }: AppContext) =>
       const id = c.req.param('materialId');
       const { version, ...values } = c.req.valid('json');
       return stores.atomically(() => {
-        const before = found(stores.materials.find(id), 'material');
+        const before = requireFound(stores.materials.find(id), 'material');
         requireSeen(before, version);
         ownMaterial(values.basis);
         const changed = { ...before, ...values };
@@ -60,12 +60,12 @@ export const materialRoutes = ({ stores, today, newId }: AppContext) =>
             },
           });
         }
-        return c.json(written(stores.materials.update(id, version, values), 'material'), 200);
+        return c.json(requireWritten(stores.materials.update(id, version, values), 'material'), 200);
       });
     })
     .delete('/materials/:materialId', seenVersion, (c) => {
       const id = c.req.param('materialId');
-      const material = found(stores.materials.find(id), 'material');
+      const material = requireFound(stores.materials.find(id), 'material');
       if (bedsWith(stores, material.gardenId, id).length > 0) {
         throw new ProblemError(
           422,
@@ -77,5 +77,5 @@ export const materialRoutes = ({ stores, today, newId }: AppContext) =>
       return c.body(null, 204);
     })
     .post('/materials/:materialId/restore', (c) =>
-      c.json(written(stores.materials.restore(c.req.param('materialId')), 'material'), 200),
+      c.json(requireWritten(stores.materials.restore(c.req.param('materialId')), 'material'), 200),
     );

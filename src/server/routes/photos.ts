@@ -1,5 +1,5 @@
 import { finding, refusal } from '../../refusals/refusal.ts';
-import { told } from '../../words/refusal-words.ts';
+import { describeFinding } from '../../words/refusal-words.ts';
 import { Hono } from 'hono';
 import { createHash } from 'node:crypto';
 import { id as idSchema } from '../../records/fields.ts';
@@ -9,9 +9,9 @@ import type { AppContext } from '../app-context.ts';
 import { cleanPhoto } from '../photos/clean-photo.ts';
 import { invalid, ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
-import { found } from '../answers.ts';
+import { requireFound } from '../answers.ts';
 
-const shown = ({ id, gardenId, mediaType, bytes, createdAt }: PhotoRecord): PhotoRecord => ({
+const photoAnswer = ({ id, gardenId, mediaType, bytes, createdAt }: PhotoRecord): PhotoRecord => ({
   id,
   gardenId,
   mediaType,
@@ -29,14 +29,14 @@ function sentBefore(stores: Stores, id: string, sentSha256: string): PhotoRecord
       'Another photo is kept under this id; send it under a new one.',
     );
   }
-  return known && shown(known);
+  return known && photoAnswer(known);
 }
 
 /** Photos, kept without what cameras write into them about place and time. */
 export const photoRoutes = ({ stores, photoFiles }: AppContext) =>
   new Hono()
     .put('/gardens/:gardenId/photos/:photoId', async (c) => {
-      const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const checked = idSchema.safeParse(c.req.param('photoId'));
       if (!checked.success) throw invalid(findingsOf(checked.error));
       const sent = new Uint8Array(await c.req.arrayBuffer());
@@ -50,7 +50,7 @@ export const photoRoutes = ({ stores, photoFiles }: AppContext) =>
           'Not a photo',
           'That is not a photo in JPEG or PNG, or only a part of one.',
           {
-            errors: [told(finding(refusal('notAPicture'), 'photo'))],
+            errors: [describeFinding(finding(refusal('notAPicture'), 'photo'))],
           },
         );
       }
@@ -62,11 +62,11 @@ export const photoRoutes = ({ stores, photoFiles }: AppContext) =>
         bytes: photo.picture.length,
         sentSha256,
       });
-      return c.json(shown(kept), 201);
+      return c.json(photoAnswer(kept), 201);
     })
     .get('/photos/:photoId', (c) => {
-      const photo = found(stores.photos.find(c.req.param('photoId')), 'photo');
-      const picture = found(photoFiles.read(photo.id), 'photo');
+      const photo = requireFound(stores.photos.find(c.req.param('photoId')), 'photo');
+      const picture = requireFound(photoFiles.read(photo.id), 'photo');
       return c.body(picture, 200, {
         'Content-Type': photo.mediaType,
         'Cache-Control': 'private, max-age=31536000, immutable',

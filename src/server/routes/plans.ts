@@ -6,7 +6,7 @@ import { carryOutRevision, requireOwnEntries } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { notFound } from '../problems.ts';
 import type { Stores } from '../stores.ts';
-import { found, requireRemoved, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { body } from './validated.ts';
 
 type BedPlan = PlanRevision['beds'][number];
@@ -22,7 +22,7 @@ function revisePlantings(
     if (!own.has(id)) throw notFound('planting');
     requireRemoved(stores.plantings.remove(id, version), 'planting');
   }
-  for (const id of restores) written(stores.plantings.restore(id), 'planting');
+  for (const id of restores) requireWritten(stores.plantings.restore(id), 'planting');
   for (const draft of creates) {
     if (sentAgain(stores.plantings.find(draft.id), { ...draft, bedId })) continue;
     checkRoom(draft, stores.plantings.listOf(bedId));
@@ -34,10 +34,10 @@ function revisePlantings(
 export const planRoutes = ({ stores, today }: AppContext) =>
   new Hono().post('/gardens/:gardenId/plans', body(planRevision), (c) =>
     stores.atomically(() => {
-      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const { beds } = c.req.valid('json');
       for (const { bedId, entries, plantings } of beds) {
-        const bed = found(stores.beds.find(bedId), 'bed');
+        const bed = requireFound(stores.beds.find(bedId), 'bed');
         if (bed.gardenId !== garden.id) throw notFound('bed');
         requireOwnEntries(stores, bed.id, [...entries.changes, ...entries.removals]);
         carryOutRevision({ stores, today: today() }, bed, entries);

@@ -3,7 +3,7 @@ import { plantingChange, plantingDraft, type PlantingRecord } from '../../record
 import { checkRoom } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };
@@ -24,7 +24,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       return stores.atomically(() => {
-        const bed = found(stores.beds.find(c.req.param('bedId')), 'bed');
+        const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
         const known = sentAgain(stores.plantings.find(id), { ...draft, bedId: bed.id });
         if (known) return c.json(known, 200);
         const planting = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
@@ -45,7 +45,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
       const id = c.req.param('plantingId');
       const { version, ...values } = c.req.valid('json');
       return stores.atomically(() => {
-        const before = found(stores.plantings.find(id), 'planting');
+        const before = requireFound(stores.plantings.find(id), 'planting');
         requireSeen(before, version);
         const changed = { ...before, ...values };
         // What stood side by side before shares were known may stay, and be ticked off.
@@ -59,7 +59,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
             about: [id],
           },
         });
-        return c.json(written(stores.plantings.update(id, version, values), 'planting'), 200);
+        return c.json(requireWritten(stores.plantings.update(id, version, values), 'planting'), 200);
       });
     })
     .delete('/plantings/:plantingId', seenVersion, (c) => {
@@ -69,7 +69,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
     })
     .post('/plantings/:plantingId/restore', (c) =>
       stores.atomically(() => {
-        const planting = written(stores.plantings.restore(c.req.param('plantingId')), 'planting');
+        const planting = requireWritten(stores.plantings.restore(c.req.param('plantingId')), 'planting');
         checkRoom(planting, stores.plantings.listOf(planting.bedId));
         requireSoundBooks({
           stores,

@@ -1,14 +1,14 @@
 import { Hono } from 'hono';
 import { recipeDraft } from '../../records/recipe.ts';
 import type { AppContext } from '../app-context.ts';
-import { found, requireRemoved, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** Mixes a garden has saved to make again. */
 export const recipeRoutes = ({ stores, newId }: AppContext) =>
   new Hono()
     .post('/gardens/:gardenId/recipes', body(recipeDraft), (c) => {
-      const garden = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
       const known = sentAgain(stores.recipes.find(id), { ...draft, gardenId: garden.id });
@@ -20,5 +20,5 @@ export const recipeRoutes = ({ stores, newId }: AppContext) =>
       return c.body(null, 204);
     })
     .post('/recipes/:recipeId/restore', (c) =>
-      c.json(written(stores.recipes.restore(c.req.param('recipeId')), 'recipe'), 200),
+      c.json(requireWritten(stores.recipes.restore(c.req.param('recipeId')), 'recipe'), 200),
     );

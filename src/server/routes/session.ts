@@ -1,5 +1,5 @@
 import { finding, refusal } from '../../refusals/refusal.ts';
-import { told } from '../../words/refusal-words.ts';
+import { describeFinding } from '../../words/refusal-words.ts';
 import { getConnInfo } from '@hono/node-server/conninfo';
 import { Hono, type MiddlewareHandler } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
@@ -51,7 +51,7 @@ export const sessionRoutes = ({ access }: AppContext) =>
       }
       if (admission.outcome === 'wrong') {
         const sentence = 'That is not the passphrase of these books.';
-        const problem = told(finding(refusal('wrongPassphrase'), 'passphrase'));
+        const problem = describeFinding(finding(refusal('wrongPassphrase'), 'passphrase'));
         throw new ProblemError(401, 'Wrong passphrase', sentence, { errors: [{ ...problem, sentence }] });
       }
       setCookie(c, COOKIE, admission.token, {

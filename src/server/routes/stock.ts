@@ -6,18 +6,18 @@ import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import type { AppContext } from '../app-context.ts';
 import { keptForStock, requireSoundStock } from '../kept-stock.ts';
-import { found, requireRemoved, requireSeen, sentAgain, written } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { keepMaterial } from './materials.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** What is taken back must be of this garden. */
 function requireOfGarden(stores: Stores, gardenId: string, { movements, lots, entries }: TakingBack): void {
   const requireOwn = (owner: string | undefined, what: string) =>
-    found(owner === gardenId ? owner : undefined, what);
+    requireFound(owner === gardenId ? owner : undefined, what);
   for (const { id } of movements) requireOwn(stores.movements.find(id)?.gardenId, 'stock posting');
   for (const { id } of lots) requireOwn(stores.lots.find(id)?.gardenId, 'pile');
   for (const { id } of entries) {
-    const { bedId } = found(stores.entries.find(id), 'entry');
+    const { bedId } = requireFound(stores.entries.find(id), 'entry');
     requireOwn(stores.beds.find(bedId)?.gardenId, 'bed');
   }
 }
@@ -30,14 +30,14 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
     .post('/gardens/:gardenId/stock', body(stockPosting), (c) => {
       const { materials, lots, movements } = c.req.valid('json');
       return stores.atomically(() => {
-        const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
         for (const material of materials) keepMaterial(stores, gardenId, material);
         const keptLots = lots.map((draft): LotRecord => {
           const lot = { ...draft, gardenId };
           return sentAgain(stores.lots.find(lot.id), lot) ?? stores.lots.insert(lot);
         });
         const keptMovements = movements.map((draft): MovementRecord => {
-          found(stores.lots.find(draft.lotId), 'pile');
+          requireFound(stores.lots.find(draft.lotId), 'pile');
           const movement = { ...draft, gardenId };
           return sentAgain(stores.movements.find(movement.id), movement) ?? stores.movements.insert(movement);
         });
@@ -51,7 +51,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
     .post('/gardens/:gardenId/stock/taken-back', body(takingBack), (c) => {
       const { movements, lots, entries } = c.req.valid('json');
       stores.atomically(() => {
-        const { id: gardenId } = found(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
         requireOfGarden(stores, gardenId, { movements, lots, entries });
         const beds = new Set(entries.map(({ id }) => stores.entries.find(id)!.bedId));
         for (const { id, version } of movements.toReversed())
@@ -67,7 +67,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
       const id = c.req.param('lotId');
       const { version, ...values } = c.req.valid('json');
       return stores.atomically(() => {
-        const lot = written(stores.lots.update(id, version, values), 'pile');
+        const lot = requireWritten(stores.lots.update(id, version, values), 'pile');
         requireSound(lot.gardenId, []);
         return c.json(lot, 200);
       });
@@ -75,7 +75,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
     .delete('/lots/:lotId', seenVersion, (c) => {
       const id = c.req.param('lotId');
       stores.atomically(() => {
-        const { gardenId } = found(stores.lots.find(id), 'pile');
+        const { gardenId } = requireFound(stores.lots.find(id), 'pile');
         requireRemoved(stores.lots.remove(id, c.req.valid('query').version), 'pile');
         requireSound(gardenId, []);
       });
@@ -83,7 +83,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
     })
     .post('/lots/:lotId/restore', (c) =>
       stores.atomically(() => {
-        const lot = written(stores.lots.restore(c.req.param('lotId')), 'pile');
+        const lot = requireWritten(stores.lots.restore(c.req.param('lotId')), 'pile');
         requireSound(lot.gardenId, []);
         return c.json(lot, 200);
       }),
@@ -92,9 +92,9 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
       const id = c.req.param('movementId');
       const change = c.req.valid('json');
       return stores.atomically(() => {
-        const before = found(stores.movements.find(id), 'stock posting');
+        const before = requireFound(stores.movements.find(id), 'stock posting');
         requireSeen(before, change.version);
-        const after = written(stores.movements.update(id, change.version, change), 'stock posting');
+        const after = requireWritten(stores.movements.update(id, change.version, change), 'stock posting');
         requireSound(before.gardenId, [id]);
         return c.json(after, 200);
       });
@@ -102,7 +102,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
     .delete('/movements/:movementId', seenVersion, (c) => {
       const id = c.req.param('movementId');
       stores.atomically(() => {
-        const { gardenId } = found(stores.movements.find(id), 'stock posting');
+        const { gardenId } = requireFound(stores.movements.find(id), 'stock posting');
         requireRemoved(stores.movements.remove(id, c.req.valid('query').version), 'stock posting');
         requireSound(gardenId, []);
       });
@@ -110,7 +110,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
     })
     .post('/movements/:movementId/restore', (c) =>
       stores.atomically(() => {
-        const movement = written(stores.movements.restore(c.req.param('movementId')), 'stock posting');
+        const movement = requireWritten(stores.movements.restore(c.req.param('movementId')), 'stock posting');
         requireSound(movement.gardenId, [movement.id]);
         return c.json(movement, 200);
       }),

@@ -14,7 +14,7 @@ interface BooksInHand {
   readonly mark: BooksMark;
 }
 
-/** What happens to books in hand: told to whoever draws them. */
+/** What happens to the books in memory: those who draw them are notified. */
 export interface BooksListener {
   /** They have taken in a change. */
   readonly changed: (gardenId: string, books: GardenBooks) => void;
@@ -26,7 +26,7 @@ const inHand = new Map<string, BooksInHand>();
 let lastOpened: string | null = null;
 let listener: BooksListener = { changed: () => undefined, outdated: () => undefined };
 
-/** Other windows of this browser; there are none where nobody can be told. */
+/** Other windows of this browser; none where the browser cannot notify them. */
 const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('vine-ledger-books');
 
 export function listenToBooks(to: BooksListener): void {

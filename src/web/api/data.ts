@@ -83,5 +83,5 @@ export const useLeave = () =>
 export const readStation = (from: string, until: string): Promise<StationReading> =>
   bodyOf(instruments.weather.$get({ query: { from, until } }));
 
-/** Makes the demo garden, or makes it afresh. */
+/** Makes the demo garden, or resets it. */
 export const useMakeDemo = () => useRefreshing(() => bodyOf(client.api['demo-garden'].$post()));

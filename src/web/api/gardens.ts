@@ -59,7 +59,7 @@ export const useChangeGarden = () =>
     bodyOf(gardens[':gardenId'].$put({ param: { gardenId }, json: change })),
   );
 
-/** What was read before is asked for anew only by the caller, who leads away from the garden first. */
+/** Only the caller refetches what was read before, after it has led away from the garden. */
 export const useRemoveGarden = () =>
   useMutation({
     mutationFn: ({ id, version }: Pick<GardenRecord, 'id' | 'version'>) =>

@@ -12,7 +12,7 @@ import { useWrite } from './use-write.ts';
 const { gardens, lots, movements, recipes, materials, 'lab-results': labResults } = client.api;
 
 type Seen<Record extends { readonly id: string; readonly version: number }> = Pick<Record, 'id' | 'version'>;
-const seen = ({ id, version }: { readonly id: string; readonly version: number }) => ({ id, version });
+const seenVersion = ({ id, version }: { readonly id: string; readonly version: number }) => ({ id, version });
 
 interface TakenBack {
   readonly movements: readonly MovementRecord[];
@@ -31,7 +31,11 @@ export const useTakeBack = (gardenId: string) =>
     answered(
       gardens[':gardenId'].stock['taken-back'].$post({
         param: { gardenId },
-        json: { movements: movements.map(seen), lots: lots.map(seen), entries: entries.map(seen) },
+        json: {
+          movements: movements.map(seenVersion),
+          lots: lots.map(seenVersion),
+          entries: entries.map(seenVersion),
+        },
       }),
     ),
   );

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { isBooksKey } from './books-key.ts';
 
-/** Asks anew for everything read before: what is on the page may have been changed elsewhere. */
+/** Refetches everything read before: what is on the page may have been changed elsewhere. */
 export function useReadAgain(): () => Promise<void> {
   const queries = useQueryClient();
   return () => queries.invalidateQueries({ queryKey: ['gardens'] });

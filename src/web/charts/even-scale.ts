@@ -9,7 +9,7 @@ export function niceStep(rough: number): number {
 }
 
 /** From `low` in steps to the first figure that is not below `highest`; two figures at least. */
-export const evenly = (low: number, highest: number, step: number): number[] =>
+export const evenTicks = (low: number, highest: number, step: number): number[] =>
   Array.from({ length: Math.max(2, Math.ceil((highest - low) / step - 1e-9) + 1) }, (_, i) => low + i * step);
 
 const STEPS = 4;
@@ -22,5 +22,5 @@ export function evenScale(values: readonly number[], isAbout: boolean): readonly
   const [lowest, highest] = [Math.min(...values), Math.max(...values)];
   const step = niceStep((highest - (isAbout ? lowest : Math.min(0, lowest))) / STEPS);
   const low = isAbout || lowest < 0 ? Math.floor(lowest / step) * step : 0;
-  return evenly(isAbout ? Math.max(0, low) : low, highest, step);
+  return evenTicks(isAbout ? Math.max(0, low) : low, highest, step);
 }

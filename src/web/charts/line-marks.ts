@@ -1,4 +1,4 @@
-/** Lines beside each other are told apart by color, by dashes and by the name at their end. */
+/** Lines beside each other differ in color, in dashes and in the name at their end. */
 export interface LineMark {
   readonly color: string;
   readonly dash: string | undefined;

@@ -4,7 +4,7 @@ import { COLORS, FONTS } from '../theme/tokens.ts';
 
 /**
  * What charts have in common. Lines and names read the scales and report nothing back, unlike the library's own reference
- * elements, each of which makes the whole chart reckon anew whenever it changes.
+ * elements, each of which makes the whole chart lay itself out again whenever it changes.
  */
 
 const FONT_SIZE = 12;

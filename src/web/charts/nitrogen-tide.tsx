@@ -117,7 +117,7 @@ const DAY_TICK = { fill: COLORS.softInk, fontSize: 11.5 };
 const RATE_TICK = { ...DAY_TICK, fontFamily: FONTS.figures };
 const withoutSign = (value: number) => String(Math.abs(value));
 
-// What does not change with the samples is kept apart: the chart reckons anew for every part that is drawn anew.
+// What does not change with the samples is kept apart: the chart lays itself out again for every part that is redrawn.
 
 interface ScalesProps {
   readonly fromDay: DayNumber;
@@ -208,7 +208,7 @@ const Want = memo(function Want() {
   );
 });
 
-/** Drawn anew only when what it shows changes. Nitrogen within reach against what the crop will want, and below the line what decomposers hold. */
+/** Redrawn only when what it shows changes. Nitrogen available to roots against what the crop needs, and below the line what decomposers hold. */
 export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps) {
   const measures = useMeasures();
   const { samples, fromDay, untilDay, today, selectedDay, doses, band, wantedBy, onSelect, description } =

@@ -22,7 +22,7 @@ interface YearStackProps {
 
 const MARGIN = { top: 14, right: 18, bottom: 0, left: -8 };
 const TICK = { fill: COLORS.softInk, fontSize: 11.5 };
-/** From the soil upwards, told apart by their grain too. */
+/** From the soil upwards; they differ in grain too. */
 const PARTS = [
   { key: 'humus', fill: '#6B5240', stroke: COLORS.carbon },
   { key: 'char', fill: '#3B3733', stroke: COLORS.ink },

@@ -1,4 +1,4 @@
-/** How years ahead are told along an axis. */
+/** Labels of the years ahead along an axis. */
 export const yearTick = (year: number): string => (year === 0 ? 'now' : `${year} y`);
 
 /** Every year, every second or every fifth, as there is room. */

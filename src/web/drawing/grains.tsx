@@ -1,7 +1,7 @@
 import { memo, type ReactElement } from 'react';
 import { type MaterialKind, seededStream } from '../../core/ground/index.ts';
 
-/** How a material looks in section: a ground color and its grain. Told apart by texture, not hue alone. */
+/** How a material looks in section: a ground color and its grain. They differ in texture, not only in hue. */
 interface Grain {
   readonly ground: string;
   readonly marks: readonly string[];

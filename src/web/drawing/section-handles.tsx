@@ -17,7 +17,7 @@ interface SectionHandlesProps {
   readonly layers: readonly NamedLayer[];
   readonly rootZoneCm: number;
   readonly highestMulchCm: number;
-  /** Layers that stand in the book and can be taken hold of. */
+  /** Layers that are saved and can be dragged. */
   readonly isHeld: (layerId: string) => boolean;
   readonly onSelect: (layerId: string) => void;
   /** While an edge is being dragged: how many times as thick. */

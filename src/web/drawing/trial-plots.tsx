@@ -5,13 +5,13 @@ interface TrialPlotsProps {
   readonly plots: readonly TrialPlot[];
   readonly treatments: readonly string[];
   readonly arePots: boolean;
-  /** What stands in a plot besides its treatment: its reading, or nothing. */
+  /** What is written in a plot below its treatment: its reading, or nothing. */
   readonly captionOf: (plot: number) => string;
 }
 
 const CELL = 74;
 const GAP = 6;
-/** A pattern for each treatment, so that they are told apart without color. */
+/** A pattern for each treatment, so that they differ without color. */
 const FILLS = ['none', 'stripes', 'dots', 'cross', 'dense', 'waves', 'rings', 'bars'] as const;
 
 /** Where each treatment lies: a row for every block. */

@@ -24,7 +24,7 @@ const DAILY = [
   { path: 'years', name: 'Years', isUnder: false },
 ] as const;
 
-/** Where the stuff is, in the order of the work. */
+/** The places of the yard, in the order of the work. */
 const WORK = [
   { path: 'stock', name: 'Stock', isUnder: false },
   { path: 'share', name: 'Share out', isUnder: true },
@@ -86,7 +86,7 @@ export function Book() {
   );
 }
 
-/** The page that is open, once there are books for it; each garden begins its pages anew. */
+/** The page that is open, once there are books for it; another garden starts its pages from nothing. */
 function Open({ books, error }: { books: GardenBooks | undefined; error: Error | null }) {
   if (error) return <Unreadable failure={error} />;
   if (!books) return <p className="page soft">Opening the books …</p>;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   createOutbox,
-  holding,
+  shelfWithSpare,
   pageShelf,
   type Exclusively,
   type HandOver,
@@ -118,7 +118,7 @@ describe('what is written in the garden', () => {
     };
     const kept: string[] = [];
     const box = createOutbox({
-      shelf: holding(broken, pageShelf()),
+      shelf: shelfWithSpare(broken, pageShelf()),
       handOver: (parcel) =>
         Promise.resolve(kept.push(textOf(parcel)) > 0 ? ('kept' as const) : { refusal: '' }),
       exclusively: (_, act) => act(),

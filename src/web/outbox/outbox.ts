@@ -51,7 +51,7 @@ export function pageShelf(): Shelf {
 }
 
 /** The first shelf while it holds; where a browser stores nothing, the spare one from then on. */
-export function holding(first: Shelf, spare: Shelf): Shelf {
+export function shelfWithSpare(first: Shelf, spare: Shelf): Shelf {
   let shelf = first;
   const orSpare = async <Result>(act: (on: Shelf) => Promise<Result>): Promise<Result> => {
     try {

@@ -6,7 +6,7 @@ import { sendJournal, sendPhoto } from '../api/journal.ts';
 import {
   createOutbox,
   deviceShelf,
-  holding,
+  shelfWithSpare,
   pageShelf,
   type Exclusively,
   type HandOver,
@@ -60,7 +60,7 @@ const exclusively: Exclusively = (name, act) => {
 let outbox: Outbox | undefined;
 const theOutbox = (): Outbox =>
   (outbox ??= createOutbox({
-    shelf: holding(deviceShelf(), pageShelf()),
+    shelf: shelfWithSpare(deviceShelf(), pageShelf()),
     handOver: handOverInTime,
     exclusively,
     now: () => new Date().toISOString(),

@@ -38,7 +38,7 @@ function createLane() {
 const drawing = createLane();
 const advising = createLane();
 
-/** Only what decides how the bed fares is part of the question, so that renaming it asks nothing anew. */
+/** Only what the answer depends on is part of the question, so that renaming the bed asks nothing again. */
 export function questionAbout(records: GardenRecords, bedId: string, today: string): BedQuestion {
   return {
     bedId,

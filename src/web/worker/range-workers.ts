@@ -33,7 +33,7 @@ export const startedDrawers = (): readonly Drawer[] =>
 export const warmUp = (): void => void startedDrawers();
 
 /**
- * Draws of a bed, told as they come; resolves when all are drawn or `signal` ends it. Each thread takes the next draw
+ * Draws of a bed, reported as they come; resolves when all are drawn or `signal` ends it. Each thread takes the next draw
  * when it has done one, so that whatever is asked meanwhile waits for one draw at most.
  */
 export async function drawAll({

@@ -18,7 +18,7 @@ import {
   nearestMaterialId,
   previewCharge,
   runStock,
-  scaled,
+  scaleContents,
   volumeL,
 } from '../../core/yard/index.ts';
 import type { ChargeRecipeId } from '../../records/vocabulary.ts';
@@ -193,7 +193,7 @@ export interface ChargeAsked {
 export function chargeAnswer({ question, lotId, recipeId, litres }: ChargeAsked): ChargePreview | null {
   const contents = runsFor(question).today.lots.get(lotId)?.contents;
   if (!contents || isEmpty(contents)) return null;
-  const part = scaled(contents, litres / volumeL(contents));
+  const part = scaleContents(contents, litres / volumeL(contents));
   const day = dayNumberFromIso(question.today, ['today']);
   return previewCharge({
     char: part,

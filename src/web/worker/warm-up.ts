@@ -60,7 +60,7 @@ const bed = (): BedScenario => ({
 
 /**
  * The bed stays: engines forget the shape of objects of which none is left, and with it all code they made for them, so
- * that a thread that had been quiet for a while would start anew.
+ * that a thread that had been quiet for a while would start again.
  */
 const kept: BedRun[] = [];
 

@@ -33,7 +33,7 @@ async function openOnThreads(plan: YearsPlan, signal: AbortSignal, onRefusal: (s
   return false;
 }
 
-/** All lines of a plan by the book's own figures, then as many draws of each as are wanted, told as they come. */
+/** The default run of all lines of a plan, then as many draws of each as are wanted, reported as they come. */
 export async function followYears({
   plan,
   draws,
@@ -57,13 +57,13 @@ export async function followYears({
 }
 
 export interface FoundAmounts {
-  /** By the book's own figures. */
+  /** With the model's default figures. */
   readonly own: AmountAnswer;
   /** The same asked of draws. */
   readonly drawn: readonly AmountAnswer[];
 }
 
-/** Solves for an amount by the book's figures and by so many draws. */
+/** Solves for an amount with the default figures and with so many draws. */
 export async function findAmount({
   plan,
   asked,

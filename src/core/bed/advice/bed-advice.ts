@@ -37,7 +37,7 @@ export interface BedAdvice extends BedStanding {
   readonly workings: readonly LayerWorking[];
 }
 
-/** What is asked of the advice besides the bed itself. */
+/** What the advice depends on apart from the bed itself. */
 export interface AdviceSetting {
   /** Paths grow nothing, so they get no doses and no planting dates. */
   readonly isPath: boolean;

@@ -64,7 +64,7 @@ const dated = <Kind extends Entry>(entry: Kind): Dated<Kind> => ({
   day: dayNumberFromIso(entry.date, ['date']),
 });
 
-/** What clashes in the books of a bed, from `since` on; `projection` tells what lies there when. */
+/** What clashes in the records of a bed, from `since` on; `projection` knows what lies there when. */
 export function conflictsIn({
   books,
   findMaterial,

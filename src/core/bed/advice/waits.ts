@@ -22,7 +22,7 @@ export interface HarvestWait {
   readonly isTooEarly: boolean;
 }
 
-/** A perennial is picked in its season; a wait is told for a year after the laying (set here). */
+/** A perennial is picked in its season; its wait is shown for a year after the material was spread (set here). */
 const PERENNIAL_TOLD_DAYS = 365;
 
 /**

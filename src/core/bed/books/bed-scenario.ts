@@ -27,7 +27,7 @@ import {
   runPile,
   withOverrides,
 } from '../../model/index.ts';
-import { openingOfContents, scaled } from '../../yard/index.ts';
+import { openingOfContents, scaleContents } from '../../yard/index.ts';
 import type { BedBooks } from './bed-books.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { CroppingBefore } from '../../../records/vocabulary.ts';
@@ -252,7 +252,7 @@ function outOfStock({
   const given = taken?.get(id);
   if (!given) throw new InputError([...path, 'lotId'], 'namesNone', { what: 'stock', got: lotId });
   return {
-    opening: openingOfContents(scaled(given.contents, 1 / areaM2), withOverrides()),
+    opening: openingOfContents(scaleContents(given.contents, 1 / areaM2), withOverrides()),
     massFreshKgPerM2: given.massFreshKg / areaM2,
   };
 }

@@ -8,5 +8,10 @@ export const SOIL_TEXTURES = [
 ] as const;
 export type SoilTexture = (typeof SOIL_TEXTURES)[number]['id'];
 
-/** Bulk density that goes with a clay content, g/cm3 (textbook order of magnitude, from memory). */
+/**
+ * Bulk density that goes with a clay content, g/cm3 (textbook order of magnitude, from memory).
+ *
+ * @example
+ * bulkDensityOfClay(20) // 1.3
+ */
 export const bulkDensityOfClay = (clayPct: number): number => (clayPct < 10 ? 1.4 : clayPct < 25 ? 1.3 : 1.2);

@@ -26,7 +26,7 @@ const DOUBT = 0.06;
 const STANDS_OUT_SHARE = 0.45;
 const STANDS_OUT_LEAD = 1.8;
 const POSSIBLE_SHARE = 0.08;
-/** Below this a piece of evidence is not told, steps in the log odds (set here). */
+/** Evidence weaker than this is not shown, steps in the log odds (set here). */
 const TOLD_FROM = 0.3;
 
 /** Weighs every cause by what is known of the bed and what was seen on the plants. */

@@ -51,7 +51,7 @@ export interface RemedySetting {
   readonly today: DayNumber;
   readonly cropIds: readonly string[];
   readonly reserveShare: number;
-  /** The stuff that is worked in. */
+  /** The material that is worked in. */
   readonly castings: Material;
 }
 

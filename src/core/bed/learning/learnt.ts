@@ -16,7 +16,7 @@ export interface Learnt {
 
 export interface LearntRate {
   readonly layerId: string;
-  /** 1.4 is 1.4 times as fast as by the book; between low and high with a chance of 4 in 5. */
+  /** 1.4 is 1.4 times as fast as the model's default; 8 times out of 10 it lies between low and high. */
   readonly factor: number;
   readonly low: number;
   readonly high: number;
@@ -28,7 +28,7 @@ export interface LearntInput {
   readonly after: number;
 }
 
-/** An input is told when its mean has moved by this much of its range (set here). */
+/** An input is shown when its mean has moved by this share of its range (set here). */
 const TOLD_MOVE = 0.06;
 const MOST_INPUTS = 4;
 

@@ -20,7 +20,12 @@ function weightsAt(logs: readonly number[], exponent: number): number[] {
   return raw.map((one) => one / all);
 }
 
-/** How many draws of equal weight would carry an answer as well (Kish 1965, from memory). */
+/**
+ * How many draws of equal weight would carry an answer as well (Kish 1965, from memory).
+ *
+ * @example
+ * effectiveDraws([1, 1, 1, 1]) // 4
+ */
 export function effectiveDraws(weights: readonly number[]): number {
   const all = weights.reduce((sum, weight) => sum + weight, 0);
   return all ** 2 / weights.reduce((sum, weight) => sum + weight * weight, 0);
@@ -76,5 +81,11 @@ export function weightedQuantiles(
   });
 }
 
+/**
+ * Mean of values, each counted by its weight.
+ *
+ * @example
+ * weightedMean([1, 4], [2, 1]) // 2
+ */
 export const weightedMean = (values: readonly number[], weights: readonly number[]): number =>
   values.reduce((sum, value, i) => sum + value * weights[i], 0) / weights.reduce((sum, one) => sum + one, 0);

@@ -173,7 +173,7 @@ export function projectBed(
 /** Balances and running totals of one sample, one after the other. */
 const BOOKS_WIDTH = BALANCE_COUNT + FLOW_COUNT;
 
-/** A look at the bed; its books are written into `books`. */
+/** One sample of the bed; its ledger is added to `books`. */
 function sample({
   bed,
   day,

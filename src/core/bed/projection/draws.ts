@@ -37,7 +37,7 @@ export interface Draw {
 }
 
 /**
- * How far an answer of the model may be off besides all that is drawn, because it leaves things out: added to answers,
+ * How far an answer of the model may be off in addition to all that is drawn, because it leaves things out: added to answers,
  * not to the run. For the difference of two runs both are drawn with the same numbers and no such error.
  */
 export interface ModelError {

@@ -4,7 +4,7 @@ import {
   type BedRun,
   type BedScenario,
   type Crop,
-  bookmark,
+  takeBookmark,
   checkScenario,
   returnTo,
   runTo,
@@ -32,7 +32,7 @@ export interface Dose {
   readonly isMet: boolean;
   /** What the same bed would want without anything laid on it, g/m2. */
   readonly twinNitrogenGPerM2: number;
-  /** Dose minus the twin's: what the material costs, negative when it saves nitrogen. */
+  /** Dose minus that of the bed without the material: what the material costs, negative when it saves nitrogen. */
   readonly priceGPerM2: number;
   /** Nitrogen to give as the product, g/m2. */
   readonly productNitrogenGPerM2: number;
@@ -181,7 +181,7 @@ function solveInterval({
   readonly roomG: number;
 }): SolvedDose {
   const { doseStepG, dosePrice } = run.bed.constants.parameters;
-  const mark = bookmark(run);
+  const mark = takeBookmark(run);
   const before = missed(run, plan);
   const owed = total(concerned(run, plan).map(({ backlogN }) => backlogN));
   const wantedBefore = total(concerned(run, plan).map(({ demandedN }) => demandedN));

@@ -9,7 +9,12 @@ import {
   startRun,
 } from '../../model/index.ts';
 
-/** Share of a material's nitrogen that it gives in its first `days`, negative when it takes more than it gives. */
+/**
+ * Share of a material's nitrogen that it gives in its first `days`, negative when it takes more than it gives.
+ *
+ * @example
+ * firstSeasonAvailability(findLibraryMaterial('feather_meal')) // 0.797
+ */
 export function firstSeasonAvailability(material: Material, days = TRIAL_SEASON_DAYS): number {
   const run = startRun(seasonTrial({ material, massFreshKgPerM2: TRIAL_FRESH_KG_PER_M2 }, days));
   runTo(run, run.scenario.endDay);
@@ -17,7 +22,12 @@ export function firstSeasonAvailability(material: Material, days = TRIAL_SEASON_
   return (releasedNitrogen(tried) - drawnNitrogen(tried)) / tried.openingN;
 }
 
-/** Fresh mass, kg, of a product that brings `nitrogenG` of acting nitrogen. */
+/**
+ * Fresh mass, kg, of a product that brings `nitrogenG` of acting nitrogen.
+ *
+ * @example
+ * productMassFreshKg(10, findLibraryMaterial('feather_meal'), 0.7) // 0.119
+ */
 export const productMassFreshKg = (nitrogenG: number, product: Material, availability: number): number =>
   nitrogenG /
   availability /

@@ -18,6 +18,12 @@ export const LATEST_YEAR = 2500;
 const DAYS_BEFORE_1970 = 719162;
 const MILLISECONDS_PER_DAY = 86_400_000;
 
+/**
+ * Day number of a date of the Gregorian calendar; 1 is 1 January of the year 1.
+ *
+ * @example
+ * dayNumberOf({ year: 2026, month: 5, day: 14 }) // 739750
+ */
 export const dayNumberOf = ({ year, month, day }: CalendarDate): DayNumber =>
   Date.UTC(year, month - 1, day) / MILLISECONDS_PER_DAY + DAYS_BEFORE_1970 + 1;
 
@@ -39,6 +45,9 @@ export function isoDateOf(dayNumber: DayNumber): string {
 /**
  * Day number of an ISO date. Throws InputError naming `path` for anything else, for days that do not
  * exist (30 February) and for years outside 1700 to 2500, which are taken for slips of the pen.
+ *
+ * @example
+ * dayNumberFromIso('2026-05-14', ['date']) // 739750
  */
 export function dayNumberFromIso(text: unknown, path: FieldPath): DayNumber {
   const read = readIsoDate(text);
@@ -54,7 +63,7 @@ export function dayNumberFromIso(text: unknown, path: FieldPath): DayNumber {
   return dayNumberOf(read);
 }
 
-/** Goes from a day to the next, and knows the calendar as it goes: quicker than asking for each date anew. */
+/** Steps from day to day and keeps track of the date: quicker than working out each date from its number. */
 export class CalendarWalk {
   year: number;
   month: number;

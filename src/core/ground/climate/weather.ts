@@ -29,7 +29,12 @@ export interface WeatherSeries {
 
 const MID_MONTH = 15;
 
-/** Air temperature of a day, degrees C: straight lines between monthly means placed on the 15th. */
+/**
+ * Air temperature of a day, degrees C: straight lines between monthly means placed on the 15th.
+ *
+ * @example
+ * airTemperatureC(findClimate('mild_maritime'), dayNumberFromIso('2026-07-15')) // 20.5
+ */
 export function airTemperatureC(normals: ClimateNormals, dayNumber: DayNumber): number {
   const { year, month, day } = calendarDateOf(dayNumber);
   return temperatureOnDate(normals.temperatureC, year, month, day);
@@ -90,7 +95,7 @@ export interface WeatherChanges {
 
 /**
  * Days from monthly normals: temperature by interpolation, rain gathered and let fall every few days. Seeded weather
- * strays month by month; days that were measured stand in their place as they were.
+ * strays month by month; measured days replace the normal ones.
  */
 export function weatherSeries(
   normals: ClimateNormals,

@@ -103,7 +103,12 @@ export const MATERIAL_DEFAULTS = {
   isCharged: false,
 } as const satisfies Partial<Material>;
 
-/** Carbon to nitrogen ratio by mass; Infinity for carbon without nitrogen, 0 for nitrogen without carbon. */
+/**
+ * Carbon to nitrogen ratio by mass; Infinity for carbon without nitrogen, 0 for nitrogen without carbon.
+ *
+ * @example
+ * carbonToNitrogenRatio(findLibraryMaterial('sawdust_hardwood')) // 445
+ */
 export function carbonToNitrogenRatio(material: Material): number {
   if (material.carbonFractionDryBasis === 0) return 0;
   return material.carbonFractionDryBasis / material.nitrogenFractionDryBasis;

@@ -56,13 +56,23 @@ const MINERALS: Readonly<
 const mineralsOf = (materialId: string, material?: Pick<Material, 'mineralsLike'>) =>
   MINERALS[materialId] ?? MINERALS[material?.mineralsLike ?? ''];
 
-/** Phosphorus as a share of dry mass, 0 where none worth counting; one's own has that of what it is like. */
+/**
+ * Phosphorus as a share of dry mass, 0 where none worth counting; one's own has that of what it is like.
+ *
+ * @example
+ * phosphorusFractionDryBasis('cattle_fym') // 0.005
+ */
 export const phosphorusFractionDryBasis = (
   materialId: string,
   material?: Pick<Material, 'mineralsLike'>,
 ): number => mineralsOf(materialId, material)?.phosphorus ?? 0;
 
-/** Potassium, likewise. */
+/**
+ * Potassium, likewise.
+ *
+ * @example
+ * potassiumFractionDryBasis('cattle_fym') // 0.02
+ */
 export const potassiumFractionDryBasis = (
   materialId: string,
   material?: Pick<Material, 'mineralsLike'>,

@@ -6,6 +6,9 @@ const SHORT_SERIES_UP_TO = 0.002;
  * 1 - exp(-x): the share lost of something that decays at x per step, for x >= 0. Small x, which is nearly
  * always, goes by the series to x^9 / 9!, exact to the last digits there and faster than Math.exp; its terms
  * are paired so that they do not wait for each other (Estrin's scheme).
+ *
+ * @example
+ * lostShare(0.01) // 0.00995
  */
 export function lostShare(x: number): number {
   if (x < SHORT_SERIES_UP_TO) return x * (1 - x * (0.5 - x * (1 / 6 - x * (1 / 24 - x * (1 / 120)))));

@@ -1,4 +1,9 @@
-/** The value below which a share of `sorted` lies, by straight lines between neighbors; sorted ascending, not empty. */
+/**
+ * The value below which a share of `sorted` lies, by straight lines between neighbors; sorted ascending, not empty.
+ *
+ * @example
+ * quantileSorted([1, 2, 3, 4], 0.5) // 2.5
+ */
 export function quantileSorted(sorted: ArrayLike<number>, share: number): number {
   const at = share * (sorted.length - 1);
   const low = Math.floor(at);
@@ -31,7 +36,12 @@ export function ranksOf(values: readonly number[]): number[] {
   return ranks;
 }
 
-/** Spearman's rank correlation of two lists of equal length, -1 to 1; 0 when either does not vary. */
+/**
+ * Spearman's rank correlation of two lists of equal length, -1 to 1; 0 when either does not vary.
+ *
+ * @example
+ * rankCorrelation([1, 2, 3], [10, 30, 20]) // 0.5
+ */
 export const rankCorrelation = (a: readonly number[], b: readonly number[]): number =>
   correlationOfRanks(ranksOf(a), ranksOf(b));
 

@@ -9,7 +9,12 @@ export function seededStream(seed: number): () => number {
   };
 }
 
-/** A draw from a triangular distribution by its inverse, from `u` between 0 and 1; low <= mode <= high. */
+/**
+ * A draw from a triangular distribution by its inverse, from `u` between 0 and 1; low <= mode <= high.
+ *
+ * @example
+ * triangular(0.5, 0, 1, 4) // 1.55
+ */
 export function triangular(u: number, low: number, mode: number, high: number): number {
   if (!(high > low)) return mode;
   const rising = (mode - low) / (high - low);

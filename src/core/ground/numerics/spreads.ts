@@ -8,10 +8,20 @@ export function normalDraw(next: () => number): number {
   return sum - 6;
 }
 
-/** Share of a standard normal distribution that lies below `z`, to about 0.01. */
+/**
+ * Share of a standard normal distribution that lies below `z`, to about 0.01.
+ *
+ * @example
+ * shareBelow(1) // 0.846
+ */
 export const shareBelow = (z: number): number => 1 / (1 + Math.exp(-NORMAL_BY_LOGISTIC * z));
 
-/** The factor that a standard normal `z` makes of a lognormal spread with mean 1 and this coefficient of variation. */
+/**
+ * The factor that a standard normal `z` makes of a lognormal spread with mean 1 and this coefficient of variation.
+ *
+ * @example
+ * lognormalFactor(1, 0.3) // 1.28
+ */
 export function lognormalFactor(z: number, coefficientOfVariation: number): number {
   const s = Math.sqrt(Math.log(1 + coefficientOfVariation ** 2));
   return Math.exp(z * s - (s * s) / 2);

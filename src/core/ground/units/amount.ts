@@ -46,7 +46,7 @@ const BY_MASS_KG: Readonly<Record<MassUnit, number>> = { kg: 1, gram: 0.001, pou
 /** Depths only make sense over a bed. */
 export const isDepthUnit = (unit: AmountUnit): boolean => unit in BY_DEPTH_CM;
 
-/** What an amount is measured against: how heavy the stuff lies, and how large the bed is. */
+/** What an amount is measured against: the bulk density of the material, and the area of the bed. */
 export interface Measured {
   readonly bulkDensityKgPerM3: number;
   readonly areaM2: number;
@@ -65,6 +65,9 @@ function massPerUnitKg(unit: AmountUnit, { bulkDensityKgPerM3, areaM2 }: Measure
 /**
  * Fresh mass, kg, of an amount of a material on a bed. Throws InputError naming `path` for an amount that is
  * not above zero or a unit nobody uses.
+ *
+ * @example
+ * massFreshKgFromAmount({ amount: 5, unit: 'cm', measured: { bulkDensityKgPerM3: 300, areaM2: 4 } }) // 60
  */
 export function massFreshKgFromAmount({
   amount,
@@ -84,6 +87,11 @@ export function massFreshKgFromAmount({
   return massKg;
 }
 
-/** The same mass in another unit. */
+/**
+ * The same mass in another unit.
+ *
+ * @example
+ * amountFromMassFreshKg(60, 'cm', { bulkDensityKgPerM3: 300, areaM2: 4 }) // 5
+ */
 export const amountFromMassFreshKg = (massFreshKg: number, unit: AmountUnit, measured: Measured): number =>
   massFreshKg / massPerUnitKg(unit, measured);

@@ -12,7 +12,12 @@ export interface SampledSoil {
   readonly bulkDensityGPerCm3: number;
 }
 
-/** Mineral nitrogen of the sampled depth, g/m2, as a laboratory reported it. */
+/**
+ * Mineral nitrogen of the sampled depth, g/m2, as a laboratory reported it.
+ *
+ * @example
+ * mineralNitrogenGPerM2(50, 'kgPerHa', { sampledDepthCm: 30, bulkDensityGPerCm3: 1.3 }) // 5
+ */
 export function mineralNitrogenGPerM2(amount: number, unit: SoilNitrogenUnit, soil: SampledSoil): number {
   switch (unit) {
     case 'gPerM2':

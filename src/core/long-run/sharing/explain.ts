@@ -2,7 +2,7 @@ import { gainKey, gainsByPair, LEAST_L, metBy, valueOfWant, type Share } from '.
 import {
   PURPOSES,
   SHARE_SEASONS,
-  unsuited,
+  whyUnsuited,
   type Purpose,
   type ShareBed,
   type ShareGain,
@@ -83,7 +83,7 @@ export function reasonOf({
     .filter((one) => one.pileId === pile.id && one.bedId !== bed.id)
     .flatMap((one) => {
       const other = beds.find(({ id }) => id === one.bedId)!;
-      if (unsuited(pile, other) !== null) return [];
+      if (whyUnsuited(pile, other) !== null) return [];
       return [
         {
           bedId: other.id,
@@ -140,7 +140,8 @@ function causeOf({
   readonly gains: ReadonlyMap<string, ShareGain>;
 }): UnmetCause {
   const serving = piles.filter(
-    (pile) => unsuited(pile, bed) === null && (gains.get(gainKey(pile.id, bed.id))?.perL[purpose] ?? 0) > 0,
+    (pile) =>
+      whyUnsuited(pile, bed) === null && (gains.get(gainKey(pile.id, bed.id))?.perL[purpose] ?? 0) > 0,
   );
   if (serving.length === 0) return 'nothingSuits';
   const left = serving.filter((pile) => {

@@ -4,7 +4,7 @@ import {
   PURPOSE_WEIGHTS,
   PURPOSES,
   SHARE_SEASONS,
-  unsuited,
+  whyUnsuited,
   type ByPurpose,
   type Purpose,
   type ShareBed,
@@ -95,7 +95,7 @@ export function measureOf(shares: readonly Share[], { beds, gains }: ShareProble
 export function evenSplit(problem: ShareProblem): Share[] {
   const byPair = gainsByPair(problem.gains);
   const shares = problem.piles.flatMap((pile) => {
-    const suited = problem.beds.filter((bed) => unsuited(pile, bed) === null);
+    const suited = problem.beds.filter((bed) => whyUnsuited(pile, bed) === null);
     const areaM2 = suited.reduce((sum, bed) => sum + bed.areaM2, 0);
     return SHARE_SEASONS.flatMap((season) => {
       const thereL = season === 'now' ? pile.freeL : pile.comingL;

@@ -22,7 +22,7 @@ import {
   mostOnBedL,
   PURPOSES,
   SHARE_SEASONS,
-  unsuited,
+  whyUnsuited,
   type FixedShare,
   type ShareProblem,
   type ShareSeason,
@@ -117,7 +117,7 @@ function pairsOf({ piles, beds, gains, fixed }: ShareProblem): Pair[] {
       SHARE_SEASONS.flatMap((season, s): Pair[] => {
         const gain = byPair.get(gainKey(pile.id, bed.id));
         const own = fixedShare({ fixed, pileId: pile.id, bedId: bed.id, season });
-        if (!gain || (unsuited(pile, bed) !== null && !own)) return [];
+        if (!gain || (whyUnsuited(pile, bed) !== null && !own)) return [];
         if (!own && PURPOSES.every((purpose) => gain.perL[purpose] <= 0 || bed.wants[season][purpose] <= 0))
           return [];
         const name = `${p}_${b}_${s}`;
@@ -250,7 +250,7 @@ function conflictsOf({ piles, beds, gains, fixed }: ShareProblem): ShareConflict
     const bed = beds.find(({ id }) => id === one.bedId);
     if (!pile || !bed || one.litres === 0) return [];
     const at = { pileId: pile.id, bedId: bed.id };
-    if (unsuited(pile, bed) !== null) return [{ type: 'unsuited', ...at }];
+    if (whyUnsuited(pile, bed) !== null) return [{ type: 'unsuited', ...at }];
     const mostL = mostOnBedL(pile, bed);
     return one.litres > mostL + NEAR_ENOUGH ? [{ type: 'beyondDepth', ...at, mostL }] : [];
   });

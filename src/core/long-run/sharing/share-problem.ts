@@ -12,7 +12,7 @@ export type ShareSeason = (typeof SHARE_SEASONS)[number];
 export interface SharePile {
   readonly id: string;
   readonly kind: MaterialKind;
-  /** Free today: what is promised to plans and the reserve are taken off. */
+  /** Available today: in stock, less what plans have reserved and less the reserve. */
   readonly freeL: number;
   /** Expected to arrive before the next season. */
   readonly comingL: number;
@@ -85,7 +85,7 @@ const LITERS_PER_M2_CM = 10;
 export type Unsuited = 'measuredDose' | 'rawChar' | 'logs' | 'path' | 'seedBed' | 'noUse';
 
 /** Trade rules of what goes where (common practice, no source); lock-up is not among them: the model says that. */
-export function unsuited(pile: SharePile, bed: ShareBed): Unsuited | null {
+export function whyUnsuited(pile: SharePile, bed: ShareBed): Unsuited | null {
   if (pile.kind === 'fertiliser' || pile.kind === 'paper' || pile.kind === 'none') return 'measuredDose';
   if (pile.isLogs) return 'logs';
   if (pile.kind === 'char' && pile.isRawChar) return 'rawChar';

@@ -3,14 +3,14 @@ import type { YearPoint } from './run-years.ts';
 /** The years of one bed of several. */
 export interface BedYears {
   readonly areaM2: number;
-  /** Mass of the soil its organic matter is told of, kg/m2. */
+  /** Mass of the soil that its organic matter percentage refers to, kg/m2. */
   readonly soilMassKgPerM2: number;
   readonly points: readonly YearPoint[];
 }
 
 /**
  * Several beds as one, per m2 of them all: amounts by area, organic matter by mass of soil. All have the same years; at
- * least one bed. Wood left is told of the beds that have any.
+ * least one bed. Wood left is given for the beds that have any.
  */
 export function asOneBed(beds: readonly BedYears[]): YearPoint[] {
   const areaM2 = beds.reduce((sum, bed) => sum + bed.areaM2, 0);

@@ -90,7 +90,12 @@ export function yearsOfAct({ fromYear, untilYear, everyYears }: HabitAct, years:
   return found;
 }
 
-/** A month of the northern year as this garden has it, or back: half a year apart is the same both ways. */
+/**
+ * A month of the northern year as this garden has it, or back: half a year apart is the same both ways.
+ *
+ * @example
+ * ownMonth(5, true) // 11
+ */
 export const ownMonth = (northernMonth: number, isSouth: boolean): number =>
   isSouth ? ((northernMonth + 5) % MONTHS) + 1 : northernMonth;
 

@@ -17,9 +17,9 @@ export function outlook(scenario: BedScenario, today: DayNumber, years: number):
   }));
 }
 
-/** Organic matter is told in tenths of a percent: less than half of one is no difference, %. */
+/** Organic matter is shown in tenths of a percent: less than half of one is no difference, %. */
 const TOLD_PCT = 0.05;
 
-/** Whether what was laid ever makes a difference to the organic matter that can be told. */
+/** Whether what was spread ever changes the organic matter by enough to show. */
 export const changesSoil = (years: readonly OutlookYear[]): boolean =>
   years.some((year) => Math.abs(year.organicMatterPct - year.bareOrganicMatterPct) >= TOLD_PCT);

@@ -73,9 +73,9 @@ export interface YearsRun {
 
 /** How often what roots gave is noted, days. */
 const ROOTS_NOTED_EVERY_DAYS = 30;
-/** How often old cohorts are laid together, days. */
+/** How often old cohorts are merged, days. */
 const FOLDED_EVERY_DAYS = 122;
-/** Cohorts are laid together once they are this old, days. */
+/** Cohorts are merged once they are this old, days. */
 const FOLDED_AFTER_DAYS = 365;
 
 /** Follows a bed from today for so many years. `scenario` must reach past the last of them. */
@@ -255,7 +255,7 @@ function woodLeft({ state }: Bed): number | null {
   return laid > 0 ? total(wood.map(freshCarbon)) / laid : null;
 }
 
-/** Running totals of what a year is told by. */
+/** Running totals of what is reported for a year. */
 function totalsOf({ bed }: BedRun): Float64Array {
   const { postings, crops } = bed.state;
   const flows = new Float64Array(FLOW_COUNT);

@@ -38,7 +38,7 @@ const isAboutYears = ({ type }: Target): boolean => type === 'noBoughtNitrogen';
 
 /**
  * The first of the years ahead from which a target is met, 0 for today; null when it is not within the points. What is
- * told of whole years (nothing bought) must hold in every later year too.
+ * a statement about whole years (nothing bought) must hold in every later year too.
  */
 export function firstYearReached(target: Target, points: readonly YearPoint[]): number | null {
   if (!isAboutYears(target)) {
@@ -56,7 +56,7 @@ export interface TargetOdds {
   readonly draws: number;
 }
 
-/** When a target is reached by the book's own line, and in how many of the draws by which year. */
+/** The year in which the model's default run reaches a target, and how many of the draws reach it by which year. */
 export function targetOdds(
   target: Target,
   points: readonly YearPoint[],

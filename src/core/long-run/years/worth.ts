@@ -12,7 +12,7 @@ import { massOfLay, yearsOfAct } from './habit.ts';
 import { nutrientsHeldMol, waterHeldMm, type MoreHeld } from './held-more.ts';
 import type { YearPoint } from './run-years.ts';
 
-/** What the gardener pays, in a money of their own; null where it is not told. */
+/** What the gardener pays, in their own currency; null where it is not known. */
 export interface Prices {
   readonly nitrogenPerKg: number | null;
   readonly phosphorusPerKg: number | null;
@@ -64,7 +64,7 @@ export interface WorthSetting {
   readonly bed: Bed;
   readonly findMaterial: FindMaterial;
   readonly prices: Prices;
-  /** Depth the organic matter is told for, cm. */
+  /** Depth that the organic matter percentage refers to, cm. */
   readonly depthCm: number;
 }
 

@@ -2,7 +2,7 @@ import { bandShares, quantileSorted } from '../../ground/index.ts';
 import type { Band, Spread } from '../../bed/index.ts';
 import type { YearPoint } from './run-years.ts';
 
-/** What can be told of a year as one figure. */
+/** The figures of a year that can be compared. */
 export const YEAR_MEASURES = [
   'organicMatterPct',
   'humusCarbonG',
@@ -21,7 +21,7 @@ export type YearMeasure = (typeof YEAR_MEASURES)[number];
 export const readMeasure = (point: YearPoint, measure: YearMeasure): number =>
   measure === 'nitrogenWantedG' ? point.nitrogenBoughtG + point.cropMissedG : point[measure];
 
-/** Told of the year before a day, so that there is nothing to tell of today. */
+/** These are totals over the year before a day, so there are none for today. */
 const OF_A_YEAR: ReadonlySet<YearMeasure> = new Set(['nitrogenGivenG', 'nitrogenWantedG', 'carbonToAirG']);
 export const isOfAYear = (measure: YearMeasure): boolean => OF_A_YEAR.has(measure);
 

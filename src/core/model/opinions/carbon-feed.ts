@@ -1,7 +1,7 @@
 import { type DayNumber, type MaterialKind, calendarDateOf, dayNumberOf } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 
-/** What models of soil carbon that know nothing of layers and nitrogen are told of a bed. Carbon in g/m2. */
+/** The inputs of a bed for models of soil carbon that have neither layers nor nitrogen. Carbon in g/m2. */
 export interface OpinionSetting {
   readonly climate: ClimateNormals;
   readonly clayPct: number;

@@ -30,7 +30,12 @@ const MANURES: ReadonlySet<MaterialKind> = new Set(['manure', 'compost']);
 export const plantSharesOf = (kind: MaterialKind): PlantShares =>
   WOODY.has(kind) ? WOODY_SHARES : MANURES.has(kind) ? MANURE_SHARES : CROP_SHARES;
 
-/** Share of decayed carbon that is kept as biomass and humus, at so much clay. */
+/**
+ * Share of decayed carbon that is kept as biomass and humus, at so much clay.
+ *
+ * @example
+ * keptShare(20) // 0.215
+ */
 export const keptShare = (clayPct: number): number => 1 / (1 + respiredPerKept(clayPct));
 
 export interface FivePools {

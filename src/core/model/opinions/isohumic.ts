@@ -25,7 +25,12 @@ const COEFFICIENT_BY_KIND: Readonly<Partial<Record<MaterialKind, number>>> = {
 export const isohumicCoefficient = (kind: MaterialKind): number =>
   COEFFICIENT_BY_KIND[kind] ?? middle(ISOHUMIC_RANGES.straw);
 
-/** Humus after so many years of an even addition: H = K1 m / K2 + (H0 - K1 m / K2) exp(-K2 t). */
+/**
+ * Humus after so many years of an even addition: H = K1 m / K2 + (H0 - K1 m / K2) exp(-K2 t).
+ *
+ * @example
+ * humusAfter({ humus: 10, madePerYear: 0.3, lossPerYear: 0.02, years: 20 }) // 11.6
+ */
 export function humusAfter({
   humus,
   madePerYear,

@@ -145,7 +145,12 @@ export class SubStep {
   nitrateToContactN = NaN;
 }
 
-/** Inert carbon, g/m2, from all organic carbon in g/m2 (Falloon et al. 1998 form in t/ha, from memory). */
+/**
+ * Inert carbon, g/m2, from all organic carbon in g/m2 (Falloon et al. 1998 form in t/ha, from memory).
+ *
+ * @example
+ * inertCarbon(6000) // 519
+ */
 export const inertCarbon = (organicC: number): number =>
   Math.min(organicC, 100 * 0.049 * (organicC / 100) ** 1.139);
 

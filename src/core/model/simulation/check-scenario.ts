@@ -287,7 +287,7 @@ function checkCohortNames(scenario: BedScenario): void {
       .filter(({ crop }) => crop.residueShare > 0 && crop.harvestDay < scenario.endDay)
       .map(({ crop, i }) => ({
         day: crop.harvestDay,
-        run: (known: Map<string, number>) => open(known, residueId(crop.id), ['crops', i, 'id']),
+        run: (known: Map<string, number>) => registerId(known, residueId(crop.id), ['crops', i, 'id']),
       })),
   ];
   mentions.sort((a, b) => a.day - b.day);
@@ -295,14 +295,14 @@ function checkCohortNames(scenario: BedScenario): void {
   for (const mention of mentions) mention.run(known);
 }
 
-function open(known: Map<string, number>, id: string, path: FieldPath): void {
+function registerId(known: Map<string, number>, id: string, path: FieldPath): void {
   if (known.has(id)) throw new InputError(path, 'usedTwice', { id });
   known.set(id, known.size);
 }
 
 function mentionEvent(event: BedEvent, path: FieldPath, known: Map<string, number>): void {
   if (event.type === 'apply') {
-    open(known, event.id ?? `c${known.size + 1}`, [...path, 'id']);
+    registerId(known, event.id ?? `c${known.size + 1}`, [...path, 'id']);
   } else if (event.type === 'dig' && event.cohortIds !== 'all') {
     event.cohortIds.forEach((id, k) => requireKnown(known, id, [...path, 'cohortIds', k]));
   } else if (event.type === 'remove') {

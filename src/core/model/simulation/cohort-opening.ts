@@ -42,7 +42,12 @@ export function feedCarbonToNitrogen({
   return nitrogenG > 0 ? (quickC + structuralC + woodyC) / nitrogenG : 1e9;
 }
 
-/** C:N of the biomass that grows on a feed (rising curve after Nicolardot et al. 2001, from memory). */
+/**
+ * C:N of the biomass that grows on a feed (rising curve after Nicolardot et al. 2001, from memory).
+ *
+ * @example
+ * microbialCnForFeed(60, defaultParameters) // 8.44
+ */
 export const microbialCnForFeed = (feedCn: number, p: ModelParameters): number =>
   clamp(p.biomassCnLow + p.biomassCnSlope * (feedCn - p.biomassCnOnset), p.biomassCnLow, p.biomassCnHigh);
 
@@ -162,7 +167,12 @@ export function thicknessPerGram(
 
 const SQUARE_CM_PER_M2 = 10_000;
 
-/** Mean residence time of stable char at the reference temperature, days, from the share left after 100 years (IPCC 2019 form, from memory). */
+/**
+ * Mean residence time of stable char at the reference temperature, days, from the share left after 100 years (IPCC 2019 form, from memory).
+ *
+ * @example
+ * stableCharResidenceDays('high', defaultParameters) // 424051
+ */
 export function stableCharResidenceDays(temperature: CharTemperature, p: ModelParameters): number {
   const left = p.charLeftAfter100Years[temperature];
   return (100 / Math.log((1 - p.labileCharShare) / left)) * 365;

@@ -3,7 +3,12 @@ import type { ClimateNormals } from '../../../records/garden.ts';
 import type { ModelParameters } from './parameters.ts';
 import { CONTACT_ZONE_CM, type CropPlan } from './scenario.ts';
 
-/** Day-degrees that a day of `airC` degrees C gives a crop. */
+/**
+ * Day-degrees that a day of `airC` degrees C gives a crop.
+ *
+ * @example
+ * dayDegrees(18, defaultParameters) // 14
+ */
 export const dayDegrees = (airC: number, p: ModelParameters): number =>
   Math.max(0, Math.min(airC, p.cropWarmestC) - p.cropBaseC);
 
@@ -58,7 +63,12 @@ export const normalDemandBetween = (
   (smoothStep(normalProgress(crop, climate, untilDay, p)) -
     smoothStep(normalProgress(crop, climate, fromDay, p)));
 
-/** Depth of the roots at a progress of 0 to 1, cm. */
+/**
+ * Depth of the roots at a progress of 0 to 1, cm.
+ *
+ * @example
+ * rootDepthCm(60, 0.5, false, defaultParameters) // 50.8
+ */
 export function rootDepthCm(
   fullDepthCm: number,
   progress: number,

@@ -60,7 +60,7 @@ export class DecayPart {
 }
 
 /** Hangs a request on an account. Mutates both. */
-export function ask(
+export function askNitrogen(
   one: DrawRequest,
   account: MineralAccount,
   reach: number,

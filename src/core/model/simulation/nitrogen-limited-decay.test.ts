@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { openPostings, type Postings } from '../ledger/postings.ts';
 import { emptyCohort, traits, type Cohort } from './cohort.ts';
 import { decayClassFor, Modifiers, updateDecayClass, type DecayClass } from './decay-classes.ts';
-import { ask, MineralAccount } from './decay-part.ts';
+import { askNitrogen, MineralAccount } from './decay-part.ts';
 import { applyDecay, settleRequests, weighPart } from './nitrogen-limited-decay.ts';
 import { defaultParameters } from './parameters.ts';
 
@@ -80,7 +80,7 @@ function weighed(task: Task): Task {
     cohort.decayLimit = 0;
     weighPart(defaultParameters, cohort, cohort.contact, decay, 1);
     const { need } = cohort.contact;
-    if (need > 0) ask(cohort.contact.first, zone, feeds[i].reach, 1, feeds[i].cap);
+    if (need > 0) askNitrogen(cohort.contact.first, zone, feeds[i].reach, 1, feeds[i].cap);
     else zone.nitrogenG -= need;
   });
   settleRequests(zone, draw, postings);

@@ -11,7 +11,7 @@ import {
   type CohortTraits,
 } from './cohort.ts';
 import { decayClassFor, Modifiers, updateDecayClass, type DecayClass } from './decay-classes.ts';
-import { ask, MineralAccount } from './decay-part.ts';
+import { askNitrogen, MineralAccount } from './decay-part.ts';
 import { applyDecay, settleRequests, weighPart } from './nitrogen-limited-decay.ts';
 import type { ModelParameters } from './parameters.ts';
 
@@ -100,7 +100,7 @@ export function agePileSubStep(pile: RunningPile, warmth: number, modifier: numb
     weighPart(p, cohort, cohort.contact, cohort.contactDecay, 1);
     const { need } = cohort.contact;
     if (need > 0) {
-      ask(cohort.contact.first, account, 1, 1, Infinity);
+      askNitrogen(cohort.contact.first, account, 1, 1, Infinity);
     } else {
       account.nitrogenG -= need;
       postings.mineralizedToLayers -= need;

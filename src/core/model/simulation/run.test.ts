@@ -8,6 +8,7 @@ import { FLOW_COUNT } from '../ledger/flows.ts';
 import { readPostings } from '../ledger/postings.ts';
 import { ashStatement, carbonStatement, nitrogenStatement, type BalanceSample } from '../ledger/statement.ts';
 import { BALANCE_COUNT, readBalances } from './books.ts';
+import type { Cohort } from './cohort.ts';
 import { SOIL_HISTORIES } from './parameters.ts';
 import { mineralNitrogen } from './report.ts';
 import { runTo, startRun, type BedRun } from './run.ts';
@@ -148,7 +149,44 @@ const plain: BedScenario = {
 
 const NEGLIGIBLE_G = 1e-12;
 
+/** Places and shares of a cohort that may not leave 0 to 1. */
+const SHARES = ['onTopShare', 'unsettledShare', 'decayLimit', 'shareInContactZone'] as const;
+
+/** Whether every figure of a cohort is a number, no pool is below nothing and no share above one. */
+function isPossible(cohort: Cohort): boolean {
+  const figures = Object.entries(cohort).filter(([, value]) => typeof value === 'number');
+  const isPool = (name: string) =>
+    /^(quick|structural|woody|microbial|humus|labileChar|stableChar)[CN]$/.test(name);
+  return (
+    figures.every(([name, value]) => Number.isFinite(value) && (!isPool(name) || value >= -NEGLIGIBLE_G)) &&
+    cohort.layer.nitrogenG >= -NEGLIGIBLE_G &&
+    SHARES.every((name) => cohort[name] >= 0 && cohort[name] <= 1 + 1e-12)
+  );
+}
+
 describe('a run of any bed', () => {
+  it.each([
+    ['carbon below nothing', (cohort: Cohort) => (cohort.woodyC = -1e-9)],
+    ['nitrogen that is no number', (cohort: Cohort) => (cohort.humusN = NaN)],
+    ['a share above one', (cohort: Cohort) => (cohort.onTopShare = 1.1)],
+    ['a layer that owes nitrogen', (cohort: Cohort) => (cohort.layer.nitrogenG = -1)],
+  ])('is not taken for possible with %s', (_, spoil) => {
+    const material = MATERIAL_LIBRARY.find(({ id }) => id === 'sawdust_hardwood')!;
+    const layer = {
+      material,
+      massFreshKgPerM2: 2,
+      dugDepthCm: 0,
+      exposure: 'normal',
+      isOnPath: false,
+    } as const;
+    const run = startRun({ ...plain, events: [{ type: 'apply', day: START, ...layer }] });
+    runTo(run, START + 10);
+    const [cohort] = run.bed.state.cohorts;
+    expect(isPossible(cohort)).toBe(true);
+    spoil(cohort);
+    expect(isPossible(cohort)).toBe(false);
+  });
+
   it('balances carbon, nitrogen and ash to 1e-9 every day, account by account, with nothing negative', () => {
     fc.assert(
       fc.property(scenario, (one) => {
@@ -158,9 +196,7 @@ describe('a run of any bed', () => {
         const { state } = run.bed;
         while (run.day < one.endDay) {
           runTo(run, run.day + 1);
-          isSound &&= state.cohorts.every((cohort) =>
-            Object.values(cohort).every((value) => typeof value !== 'number' || Number.isFinite(value)),
-          );
+          isSound &&= state.cohorts.every(isPossible);
           isSound &&= Object.values(mineralNitrogen(run.bed)).every((value) => value >= -NEGLIGIBLE_G);
           isSound &&= state.contactAmmoniumShare >= 0 && state.contactAmmoniumShare <= 1;
           isSound &&= state.rootAmmoniumShare >= 0 && state.rootAmmoniumShare <= 1;

@@ -32,7 +32,7 @@ export interface BedRun {
   /** Balances of the asset accounts on the first day, g/m2. */
   readonly opening: Float64Array;
   readonly schedule: Schedule;
-  /** Doses of quick nitrogen by day, g/m2, besides the events. */
+  /** Doses of quick nitrogen by day, g/m2, in addition to the events. */
   readonly doses: Map<DayNumber, number>;
   day: DayNumber;
   largestRelativeError: number;
@@ -153,7 +153,7 @@ export interface Bookmark {
   readonly state: BedState;
 }
 
-export function bookmark(run: BedRun): Bookmark {
+export function takeBookmark(run: BedRun): Bookmark {
   const copy = new BedState();
   copyState(run.bed.state, copy);
   return { day: run.day, state: copy };
@@ -170,7 +170,7 @@ export function returnTo(run: BedRun, mark: Bookmark): void {
  * morning; the run is left as it was. The crop must be harvested within the scenario.
  */
 export function missedByTrialCrop(run: BedRun, crop: CropPlan): number {
-  const mark = bookmark(run);
+  const mark = takeBookmark(run);
   plantCrop(run.bed, crop, run.scenario.climate);
   const planted = run.bed.state.crops.at(-1)!;
   runTo(run, crop.harvestDay);

@@ -23,7 +23,7 @@ const humusInSoil = (cohort: Cohort): number => cohort.humusC - humusOnTop(cohor
 
 const bodyCarbon = (cohort: Cohort): number => freshCarbon(cohort) + charCarbon(cohort);
 
-/** Carbon besides humus that a laboratory sees of a cohort: of a layer on top nothing but compost that has sunk in. */
+/** Carbon of a cohort, apart from humus, that a laboratory would measure: of a layer on top only compost that has sunk in. */
 function sievedCarbon(cohort: Cohort): number {
   const { sievedShare, countsAsSoil } = cohort.traits;
   if (!isOnSurface(cohort)) return sievedShare * bodyCarbon(cohort) + cohort.microbialC;
@@ -31,7 +31,7 @@ function sievedCarbon(cohort: Cohort): number {
   return sievedShare * (1 - cohort.onTopShare) * (bodyCarbon(cohort) + cohort.microbialC);
 }
 
-/** Carbon besides humus that has become part of the bed's soil, sieved or not. */
+/** Carbon, apart from humus, that has become part of the soil of the bed, sieved or not. */
 function buriedCarbon(cohort: Cohort): number {
   const all = bodyCarbon(cohort) + cohort.microbialC;
   if (!isOnSurface(cohort)) return all;

@@ -59,7 +59,7 @@ export function bedAgenda({
   });
 }
 
-/** What the yard is worked out from, besides the records the model reads. */
+/** What the yard is worked out from, in addition to the records that the model reads. */
 export interface YardRecords extends GardenRecords {
   readonly lots: readonly (Lot & { readonly reserveL: number })[];
   readonly movements: readonly LoggedMovement[];

@@ -55,7 +55,7 @@ export type TaskRecord = {
   readonly id: string;
 } | null;
 
-/** Something the records imply. Worked out anew every time, so never typed and never out of date. */
+/** Something the records imply. Worked out every time it is needed, so never typed and never out of date. */
 export interface Task {
   /** The same for the same task, whatever day it comes to fall on. */
   readonly key: string;
@@ -79,7 +79,7 @@ export interface LateCost {
   readonly lostNitrogenG: number;
 }
 
-/** How far back a task that was never done is still told, and how far ahead it is foretold, days. */
+/** How far back a task that was never done is still listed, and how far ahead tasks are listed, days. */
 export const AGENDA_BACK_DAYS = 365;
 export const AGENDA_AHEAD_DAYS = 400;
 

@@ -4,7 +4,7 @@ import type { LayEntry } from '../../../records/entry.ts';
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
 import type { Check, Task } from './tasks.ts';
 
-/** Days after laying on which something is worth a look (common practice, no source). */
+/** Days after spreading on which something is worth checking (common practice, no source). */
 const MANURE_CHECKS: readonly (readonly [Check, number])[] = [
   ['sweetManure', 14],
   ['manureWorms', 50],

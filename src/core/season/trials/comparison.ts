@@ -28,7 +28,7 @@ export interface TreatmentDifference {
   readonly high: number | null;
   /** Blocks compared within themselves, or all plots of the two taken together. */
   readonly method: 'withinBlocks' | 'betweenGroups';
-  /** Repeats it would take to tell a difference of this size, roughly; null when it is told or unknown. */
+  /** Roughly the number of repeats needed to detect a difference of this size; null when it is detected already, or unknown. */
   readonly repeatsToTell: number | null;
 }
 

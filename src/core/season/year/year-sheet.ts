@@ -179,7 +179,7 @@ function testedSoil(test: SoilTestEntry, { bed }: BedBooks, projection: BedProje
   };
 }
 
-/** Observations with what the model expected that day. `projection` has a look at the end of every such day. */
+/** Observations with what the model expected that day. `projection` has a sample at the end of every such day. */
 export function observedThings(
   { books, observations: all }: YearSheetSetting,
   projection: BedProjection,

@@ -47,9 +47,20 @@ export const ASH_RECIPES: readonly AshRecipe[] = [
   },
 ];
 
-/** A litre on a square metre is a tenth of a centimetre: what a mix brings to a bed it is spread on, g/m2. */
+/**
+ * A litre on a square metre is a tenth of a centimetre: what a mix brings to a bed it is spread on, g/m2.
+ *
+ * @example
+ * ratePerM2(5, 10) // 500
+ */
 export const ratePerM2 = (ratePerL: number, depthCm: number): number => ratePerL * depthCm * 10;
 
+/**
+ * Volume of wood ash, L, of a mass in g.
+ *
+ * @example
+ * ashVolumeL(500) // 1.04
+ */
 export const ashVolumeL = (massG: number): number => massG / ASH_G_PER_L;
 
 /** How ash is: each changes what it may be used for. */

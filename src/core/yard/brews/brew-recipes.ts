@@ -137,7 +137,7 @@ export interface ScaledBrew {
   /** Carbon and nitrogen it brings to where it is poured, g. */
   readonly carbonG: number;
   readonly nitrogenG: number;
-  /** Nitrogen its microbes will want beyond what it brings, g: what its sugar costs, by the book. */
+  /** Nitrogen that its microbes need beyond what it brings, g: what its sugar costs, according to the model. */
   readonly nitrogenCostG: number;
 }
 

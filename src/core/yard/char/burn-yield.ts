@@ -28,6 +28,6 @@ export function judgeYield(method: BurnMethod, dryWoodKg: number, dryCharKg: num
   };
 }
 
-/** Heaps re-light hours later: only a look on a later day than the fire counts. ISO dates. */
+/** Heaps re-light hours later: only a check on a later day than the fire counts. ISO dates. */
 export const isFoundCold = (burntOn: string, foundColdOn: string | null): boolean =>
   foundColdOn !== null && foundColdOn > burntOn;

@@ -97,7 +97,12 @@ export const CHARGE_RECIPES: readonly ChargeRecipe[] = [
 export const findChargeRecipe = (id: ChargeRecipeId): ChargeRecipe =>
   CHARGE_RECIPES.find((recipe) => recipe.id === id)!;
 
-/** The share of the usual char:compost blend by ground: more char on sand, less on clay (common practice, no source; factors set here). */
+/**
+ * The share of the usual char:compost blend by ground: more char on sand, less on clay (common practice, no source; factors set here).
+ *
+ * @example
+ * charFactorForClay(30) // 1
+ */
 export function charFactorForClay(clayPct: number): number {
   if (clayPct < 12) return 1.5;
   return clayPct >= 35 ? 0.6 : 1;

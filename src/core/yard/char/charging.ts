@@ -4,7 +4,7 @@ import type { ChargeRecipeId } from '../../../records/vocabulary.ts';
 import { PARAMETER_TABLE, withOverrides } from '../../model/index.ts';
 import { ageLot } from '../stock/age-lot.ts';
 import type { LotFigures } from '../stock/lot-figures.ts';
-import { contentsOfMaterial, together, type LotContents } from '../stock/lot-contents.ts';
+import { contentsOfMaterial, mixContents, type LotContents } from '../stock/lot-contents.ts';
 import { findChargeRecipe, scaleCharge } from './charge-recipes.ts';
 
 /** Nitrogen a batch of char could hold, holds, and will hold when its time is up, g. */
@@ -56,7 +56,7 @@ export function previewCharge({
     const dryG = litres * material.bulkDensityKgPerM3 * (1 - material.moistureFractionWetBasis);
     return contentsOfMaterial({ materialId, material, dryG, p: parameters });
   });
-  const mixed = together([char, ...others]);
+  const mixed = mixContents([char, ...others]);
   const readyDay = startDay + recipe.days[1];
   const { contents } = ageLot({
     start: { ...mixed, waterG: mixed.waterG + waterL * 1000 },

@@ -2,7 +2,12 @@ import type { Squeeze } from '../../../records/vocabulary.ts';
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
 import { LITRES_PER_CUBIC_METRE } from '../../ground/index.ts';
 
-/** Bulk density, kg/m3, from a bucket on a scale. Throws InputError naming the field. */
+/**
+ * Bulk density, kg/m3, from a bucket on a scale. Throws InputError naming the field.
+ *
+ * @example
+ * bulkDensityFromBucket(4.2, 0.6, 12) // 300
+ */
 export function bulkDensityFromBucket(grossKg: number, emptyKg: number, bucketL: number): number {
   requireNumber(emptyKg, ['emptyKg'], { min: 0, max: 100 });
   requireNumber(grossKg, ['grossKg'], { above: 0, max: 1000 });
@@ -20,6 +25,9 @@ export function bulkDensityFromBucket(grossKg: number, emptyKg: number, bucketL:
 /**
  * Moisture, wet basis, from a handful weighed before and after drying (oven at 105 C until it loses no more, or a
  * microwave in short bursts: common practice, no source). Masses in any one unit, with the dish. Throws InputError.
+ *
+ * @example
+ * moistureFromDrying(150, 90, 30) // 0.5
  */
 export function moistureFromDrying(wet: number, dry: number, dish: number): number {
   requireNumber(dish, ['dish'], { min: 0 });
@@ -46,7 +54,12 @@ export const MOISTURE_BY_SQUEEZE: Readonly<
 /** A piece of leaf or needle beside a chip of wood, by dry mass (set here). */
 const LEAF_TO_CHIP_MASS = 0.15;
 
-/** Share of leaf in the dry mass from pieces counted in a handful. Throws InputError naming the field. */
+/**
+ * Share of leaf in the dry mass from pieces counted in a handful. Throws InputError naming the field.
+ *
+ * @example
+ * leafShareFromCount(20, 80) // 0.0361
+ */
 export function leafShareFromCount(leafPieces: number, woodPieces: number): number {
   requireNumber(leafPieces, ['leafPieces'], { min: 0, max: 10_000 });
   requireNumber(woodPieces, ['woodPieces'], { min: 0, max: 10_000 });

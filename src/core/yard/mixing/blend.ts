@@ -6,7 +6,7 @@ export interface BlendPart {
   readonly massFreshKg: number;
 }
 
-/** What a mix comes to. Volumes are taken to add up, though fine stuff fills the gaps of coarse: at most so much. */
+/** What a mix comes to. Volumes are added up, though fine material fills the gaps of coarse: the volume is an upper bound. */
 export interface Blend {
   readonly massFreshKg: number;
   readonly dryKg: number;
@@ -29,14 +29,26 @@ export interface Blend {
 /** Density of organic dry matter without its pores, kg/L (general literature, from memory). */
 const SOLID_KG_PER_L = 1.5;
 
+/**
+ * Carbon in a kilogram of a material as received, g.
+ *
+ * @example
+ * carbonPerFreshKg(findLibraryMaterial('straw_cereal')) // 396
+ */
 export const carbonPerFreshKg = (material: Material): number =>
   1000 * (1 - material.moistureFractionWetBasis) * material.carbonFractionDryBasis;
+/**
+ * Nitrogen in a kilogram of a material as received, g.
+ *
+ * @example
+ * nitrogenPerFreshKg(findLibraryMaterial('straw_cereal')) // 5.28
+ */
 export const nitrogenPerFreshKg = (material: Material): number =>
   1000 * (1 - material.moistureFractionWetBasis) * material.nitrogenFractionDryBasis;
 
 const share = (top: number, bottom: number): number => (bottom > 0 ? top / bottom : 0);
 
-/** Adds up a mix. `waterL` is poured on besides; masses in kg as they are weighed. */
+/** Adds up a mix. `waterL` is poured on as well; masses in kg as they are weighed. */
 export function blend(parts: readonly BlendPart[], waterL = 0): Blend {
   const sum = (of: (material: Material) => number) =>
     total(parts.map(({ material, massFreshKg }) => of(material) * massFreshKg));

@@ -11,7 +11,7 @@ import {
   atMoisture,
   contentsOfMaterial,
   freshKg,
-  scaled,
+  scaleContents,
   type LotContents,
 } from './lot-contents.ts';
 import { figuresOf } from './lot-figures.ts';
@@ -47,7 +47,7 @@ function materialOf({
 }
 
 /** So much of a material as it is bought or gathered, seasoned where it lay so long. */
-export function arriving({
+export function contentsOnArrival({
   materialId,
   movement: { amount, unit },
   seen,
@@ -95,7 +95,7 @@ export function arriving({
     measured: { bulkDensityKgPerM3, areaM2: 1 },
     path: [...path, 'amount'],
   });
-  return scaled(lying, massKg / freshKg(lying));
+  return scaleContents(lying, massKg / freshKg(lying));
 }
 
 export function requireMoisture(moisture: number, path: FieldPath): void {

@@ -41,7 +41,12 @@ export function restingMoisture(keeping: Keeping, climate: ClimateNormals, day: 
   }
 }
 
-/** Moisture at the end of a day. */
+/**
+ * Moisture at the end of a day.
+ *
+ * @example
+ * moistureNextDay(0.6, 0.5) // 0.598
+ */
 export function moistureNextDay(moisture: number, resting: number | null): number {
   return resting === null ? moisture : moisture + (resting - moisture) * (1 - Math.exp(-1 / MOISTURE_DAYS));
 }
@@ -49,6 +54,9 @@ export function moistureNextDay(moisture: number, resting: number | null): numbe
 /**
  * Factor on decay by moisture, wet basis: right from 40 to 65 %, none below 12 %, slow for want of air when wetter
  * (NRAES-54 gives 40-65 % as workable, from memory; the slopes are set here).
+ *
+ * @example
+ * moistureFactor(0.3) // 0.643
  */
 export function moistureFactor(moisture: number): number {
   const dry = clamp((moisture - 0.12) / (0.4 - 0.12), 0, 1);

@@ -6,7 +6,7 @@ import {
   startRun,
   withOverrides,
 } from '../../model/index.ts';
-import { dryG, nitrogenG, scaled, type LotContents } from './lot-contents.ts';
+import { dryG, nitrogenG, scaleContents, type LotContents } from './lot-contents.ts';
 import { openingOfContents } from './lot-figures.ts';
 
 /** What it would do to soil it is dug into. */
@@ -21,7 +21,7 @@ const DRY_KG_PER_M2 = 1;
 
 /** Lock-up power of what a lot holds, worked out on a bed of its own. Not for an empty lot. */
 export function lockUpPower(contents: LotContents): LockUpPower {
-  const sample = scaled(contents, (DRY_KG_PER_M2 * 1000) / dryG(contents));
+  const sample = scaleContents(contents, (DRY_KG_PER_M2 * 1000) / dryG(contents));
   const opening = openingOfContents(sample, withOverrides());
   const run = startRun(seasonTrial({ opening, massFreshKgPerM2: DRY_KG_PER_M2 }));
   runTo(run, run.scenario.endDay);

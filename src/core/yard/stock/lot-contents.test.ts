@@ -13,8 +13,8 @@ import {
   isEmpty,
   nitrogenG,
   NOTHING,
-  scaled,
-  together,
+  scaleContents,
+  mixContents,
   volumeL,
 } from './lot-contents.ts';
 import { figuresOf, kindOf, materialOfContents, openingOfContents } from './lot-figures.ts';
@@ -50,8 +50,8 @@ describe('contents of a lot', () => {
     );
     fc.assert(
       fc.property(some, fc.double({ min: 0.01, max: 0.99, noNaN: true }), (ids, share) => {
-        const all = together(ids.map((id) => of(id)));
-        const parts = [scaled(all, share), scaled(all, 1 - share)];
+        const all = mixContents(ids.map((id) => of(id)));
+        const parts = [scaleContents(all, share), scaleContents(all, 1 - share)];
         for (const measure of [dryG, carbonG, nitrogenG, volumeL, freshKg]) {
           expect(sum(parts.map(measure))).toBeCloseTo(measure(all), 9);
         }
@@ -75,7 +75,7 @@ describe('contents of a lot', () => {
 
   it('are a material for the bench, with shares that add up', () => {
     const { pools, ammoniumShareOfNitrogen, isCharged } = materialOfContents(
-      together([of('chips_mixed'), of('dairy_fresh')]),
+      mixContents([of('chips_mixed'), of('dairy_fresh')]),
     );
     expect(sum(Object.values(pools))).toBeCloseTo(1, 12);
     expect(ammoniumShareOfNitrogen).toBeGreaterThan(0);
@@ -89,7 +89,7 @@ describe('contents of a lot', () => {
   });
 
   it('are compost only when they are ripe, whatever a char or a feed among them', () => {
-    const young = together([of('compost_garden', 3000), of('dairy_fresh', 10)]);
+    const young = mixContents([of('compost_garden', 3000), of('dairy_fresh', 10)]);
     const lain = (days: number) => ({
       ...young,
       cohorts: young.cohorts.map((one) => ({
@@ -100,15 +100,15 @@ describe('contents of a lot', () => {
     });
     expect(kindOf(lain(89))).toBe('residue');
     expect(kindOf(lain(90))).toBe('compost');
-    expect(kindOf(together([of('compost_garden', 3000), of('urine', 1)]))).toBe('compost');
+    expect(kindOf(mixContents([of('compost_garden', 3000), of('urine', 1)]))).toBe('compost');
   });
 
   it('are called by what they have become', () => {
-    expect(kindOf(together([of('chips_mixed'), of('dairy_fresh')]))).toBe('residue');
-    expect(kindOf(together([of('compost_garden', 3000), of('biochar_raw')]))).toBe('compost');
-    expect(nearestMaterialId(together([of('compost_garden', 3000), of('biochar_raw', 100)]))).toBe(
+    expect(kindOf(mixContents([of('chips_mixed'), of('dairy_fresh')]))).toBe('residue');
+    expect(kindOf(mixContents([of('compost_garden', 3000), of('biochar_raw')]))).toBe('compost');
+    expect(nearestMaterialId(mixContents([of('compost_garden', 3000), of('biochar_raw', 100)]))).toBe(
       'compost_garden',
     );
-    expect(nearestMaterialId(together([of('wood_ash', 10), of('garden_lime', 100)]))).toBe('garden_lime');
+    expect(nearestMaterialId(mixContents([of('wood_ash', 10), of('garden_lime', 100)]))).toBe('garden_lime');
   });
 });

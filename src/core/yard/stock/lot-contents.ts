@@ -22,7 +22,7 @@ export interface LotCohort extends PileCohort {
   readonly ashG: number;
   /** Dry mass that is neither ash nor goes with carbon: the salts of a fertiliser. */
   readonly saltsG: number;
-  /** Carbon it had when it arrived: what is left of it tells how recognizable it is. */
+  /** Carbon it had when it arrived: the share that is left shows how recognizable it is. */
   readonly arrivedCarbonG: number;
   /** Days it has lain in a heap here. */
   readonly ageDays: number;
@@ -116,7 +116,7 @@ export const dryG = ({ cohorts }: LotContents): number => total(cohorts.map(coho
 export const freshKg = (contents: LotContents): number =>
   (dryG(contents) + contents.waterG) / GRAMS_PER_KILOGRAM;
 
-/** Volume as it lies loose; volumes are taken to add up, though fine stuff fills the gaps of coarse. */
+/** Loose volume; volumes are added up, though fine material fills the gaps of coarse. */
 export const volumeL = ({ cohorts }: LotContents): number =>
   total(cohorts.map((one) => cohortDryG(one) / one.dryDensityKgPerM3));
 
@@ -135,8 +135,8 @@ const scaledCohort = (one: LotCohort, share: number): LotCohort => ({
   potassiumG: one.potassiumG * share,
 });
 
-/** The same stuff, `share` times as much. */
-export const scaled = (contents: LotContents, share: number): LotContents => ({
+/** The same material, `share` times as much. */
+export const scaleContents = (contents: LotContents, share: number): LotContents => ({
   cohorts: contents.cohorts.map((one) => scaledCohort(one, share)),
   mineralNitrogenG: contents.mineralNitrogenG * share,
   ammoniumG: contents.ammoniumG * share,
@@ -144,20 +144,20 @@ export const scaled = (contents: LotContents, share: number): LotContents => ({
 });
 
 /** Several contents thrown together; each keeps its own way of rotting. */
-export const together = (parts: readonly LotContents[]): LotContents => ({
+export const mixContents = (parts: readonly LotContents[]): LotContents => ({
   cohorts: parts.flatMap(({ cohorts }) => cohorts),
   mineralNitrogenG: total(parts.map(({ mineralNitrogenG }) => mineralNitrogenG)),
   ammoniumG: total(parts.map(({ ammoniumG }) => ammoniumG)),
   waterG: total(parts.map(({ waterG }) => waterG)),
 });
 
-/** The same stuff as wet as said, wet basis from 0 to below 1. */
+/** The same material at a given moisture, wet basis from 0 to below 1. */
 export const atMoisture = (contents: LotContents, moistureFractionWetBasis: number): LotContents => ({
   ...contents,
   waterG: (dryG(contents) * moistureFractionWetBasis) / (1 - moistureFractionWetBasis),
 });
 
-/** The same stuff lying denser or looser, as received kg/m3. */
+/** The same material at another bulk density, as received, kg/m3. */
 export function atBulkDensity(contents: LotContents, bulkDensityKgPerM3: number): LotContents {
   const factor = (bulkDensityKgPerM3 * volumeL(contents)) / (freshKg(contents) * GRAMS_PER_KILOGRAM);
   return {
@@ -167,7 +167,7 @@ export function atBulkDensity(contents: LotContents, bulkDensityKgPerM3: number)
 }
 
 /**
- * The same stuff with its organic nitrogen and carbon brought to a laboratory's figures, shares of dry mass. Every pool
+ * The same material with its organic nitrogen and carbon brought to a laboratory's figures, shares of dry mass. Every pool
  * is scaled alike; dry mass, water and mineral nitrogen stay.
  */
 export function atAnalysis(

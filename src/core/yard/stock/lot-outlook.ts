@@ -11,10 +11,10 @@ import type { LotHistory, StockRun } from './run-stock.ts';
 
 /** How far ahead a lot is followed. */
 export const LOT_HORIZON_DAYS = 730;
-/** Seasoned: lock-up power down to half of what the stuff had when fresh (set here; the trade says a year). */
+/** Seasoned: it locks up half of what it locked up when fresh (set here; the trade says a year). */
 const SEASONED_SHARE = 0.5;
 const SEASONS: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf', 'manure']);
-/** Stuff that never took this much is not worth seasoning, g N per kg dry (set here). */
+/** Material that never locked up this much is not worth seasoning, g N per kg dry matter (set here). */
 const WORTH_SEASONING = 0.5;
 
 /** Lock-up power on a day. */
@@ -50,15 +50,15 @@ export interface LotBrief {
 }
 
 /** Looks whose contents are kept, from the first on. */
-const kept = (history: LotHistory) =>
+const outlookOf = (history: LotHistory) =>
   history.looks.flatMap(({ day, contents }) => (contents && !isEmpty(contents) ? [{ day, contents }] : []));
 
 function firstDay(history: LotHistory, holds: (contents: LotContents) => boolean): DayNumber | null {
-  return kept(history).find(({ contents }) => holds(contents))?.day ?? null;
+  return outlookOf(history).find(({ contents }) => holds(contents))?.day ?? null;
 }
 
 function seasoning(history: LotHistory): Pick<LotBrief, 'seasonedOn' | 'needsSeasoning'> {
-  const [first] = kept(history);
+  const [first] = outlookOf(history);
   const none = { seasonedOn: null, needsSeasoning: false };
   if (history.openedOn === null || !SEASONS.has(kindOf(first.contents))) return none;
   const fresh = lockUpPower(first.contents).peakLockGPerKgDry;
@@ -148,7 +148,7 @@ export function lotCourse(history: LotHistory): LotCourse {
     lotId: history.lotId,
     openedOn: history.openedOn,
     course: history.looks.map(({ day, figures }) => ({ day, figures })),
-    power: kept(history).map(({ day, contents }) => ({ day, ...lockUpPower(contents) })),
+    power: outlookOf(history).map(({ day, contents }) => ({ day, ...lockUpPower(contents) })),
     balanceError: history.balanceError,
   };
 }

@@ -11,7 +11,7 @@ import type {
   Movement,
   StocktakeMovement,
 } from '../../../records/movement.ts';
-import { arriving, requireMoisture } from './arriving.ts';
+import { contentsOnArrival, requireMoisture } from './arriving.ts';
 import { charOf } from './charring.ts';
 import {
   atAnalysis,
@@ -22,13 +22,13 @@ import {
   freshKg,
   isEmpty,
   NOTHING,
-  scaled,
-  together,
+  scaleContents,
+  mixContents,
   type LotContents,
 } from './lot-contents.ts';
 import { figuresOf } from './lot-figures.ts';
 import {
-  adjust,
+  adjustToFound,
   askedKg,
   bringTo,
   postLine,
@@ -87,7 +87,7 @@ export function carryOutMovement(movement: Movement, context: MovementContext): 
     case 'water':
       return addWater({ lotId: movement.lotId, waterL: movement.waterL, movement, context });
     case 'reading':
-      return read(movement, context);
+      return applyReading(movement, context);
     case 'sign':
     case 'crush': {
       bringTo(filledLot(movement.lotId, context), context.day, context.setting);
@@ -123,7 +123,13 @@ function receive(movement: ReceiveMovement, context: MovementContext): void {
   bringTo(lot, context.day, context.setting);
   putIn(
     lot,
-    arriving({ materialId: movement.materialId, movement, seen: movement, context, path: context.path }),
+    contentsOnArrival({
+      materialId: movement.materialId,
+      movement,
+      seen: movement,
+      context,
+      path: context.path,
+    }),
     postingOf(movement, context),
   );
 }
@@ -145,7 +151,7 @@ function gather({
   readonly path: FieldPath;
 }): LotContents {
   if (ingredient.lotId === null)
-    return arriving({
+    return contentsOnArrival({
       materialId: ingredient.materialId,
       movement: ingredient,
       seen: AS_BOUGHT,
@@ -189,7 +195,7 @@ function make(movement: MakeMovement, context: MovementContext): void {
       path: [...context.path, 'ingredients', i],
     }),
   );
-  const mixed = together(parts);
+  const mixed = mixContents(parts);
   putIn(lot, { ...mixed, waterG: mixed.waterG + movement.waterL * 1000 }, postingOf(movement, context));
 }
 
@@ -217,8 +223,8 @@ function takeStock(movement: StocktakeMovement, context: MovementContext): void 
     movement.amount === 0
       ? 0
       : askedKg({ lot, amount: movement.amount, unit: movement.unit, areaM2: 1, path: at });
-  const found = foundKg === 0 ? NOTHING : scaled(source, foundKg / freshKg(source));
-  adjust(lot, found, postingOf(movement, context));
+  const found = foundKg === 0 ? NOTHING : scaleContents(source, foundKg / freshKg(source));
+  adjustToFound(lot, found, postingOf(movement, context));
 }
 
 function addWater({
@@ -237,17 +243,17 @@ function addWater({
   const wetter = { ...lot.contents, waterG: lot.contents.waterG + waterL * 1000 };
   const { moistureFractionWetBasis } = figuresOf(wetter);
   // What a heap cannot hold runs out at the bottom.
-  adjust(
+  adjustToFound(
     lot,
     moistureFractionWetBasis > HOLDS_AT_MOST ? atMoisture(wetter, HOLDS_AT_MOST) : wetter,
     postingOf(movement, context),
   );
 }
 
-/** Organic stuff holds about three times its dry weight of water (set here). */
+/** Organic material holds about three times its dry weight of water (set here). */
 const HOLDS_AT_MOST = 0.75;
 
-function read(movement: ReadingMovement, context: MovementContext): void {
+function applyReading(movement: ReadingMovement, context: MovementContext): void {
   const lot = filledLot(movement.lotId, context);
   const at = (field: string) => [...context.path, field];
   if (movement.temperatureC !== null) {
@@ -264,7 +270,7 @@ function read(movement: ReadingMovement, context: MovementContext): void {
     found = atBulkDensity(found, movement.bulkDensityKgPerM3);
   }
   found = analysed(found, movement, at);
-  if (found !== lot.contents) adjust(lot, found, postingOf(movement, context));
+  if (found !== lot.contents) adjustToFound(lot, found, postingOf(movement, context));
 }
 
 function analysed(
@@ -290,16 +296,16 @@ function burn(movement: BurnMovement, context: MovementContext): void {
   bringTo(lot, context.day, setting);
   const first = movement.feedstock[0].lotId;
   const posting = postingOf(movement, context);
-  const fed = together(
+  const fed = mixContents(
     movement.feedstock.map((one, i) =>
       gather({ ingredient: one, into: movement.lotId, movement, context, path: [...path, 'feedstock', i] }),
     ),
   );
   requireNumber(movement.unburntShare, [...path, 'unburntShare'], { min: 0, max: 0.95 });
   if (movement.unburntShare > 0 && first !== null) {
-    putBack(lotOf(first, context), scaled(fed, movement.unburntShare), posting);
+    putBack(lotOf(first, context), scaleContents(fed, movement.unburntShare), posting);
   }
-  const burntWood = scaled(fed, 1 - movement.unburntShare);
+  const burntWood = scaleContents(fed, 1 - movement.unburntShare);
   const dryWoodKg = dryG(burntWood) / 1000;
   if (movement.yield === null) {
     context.burnt.set(movement.id, { dryWoodKg, dryCharKg: 0, charCarbonKg: 0 });
@@ -323,7 +329,7 @@ function burn(movement: BurnMovement, context: MovementContext): void {
 /** Undone pieces lie with the next load. Mutates lot. */
 function putBack(lot: RunningLot, what: LotContents, posting: Parameters<typeof postLine>[2]): void {
   const before = lot.contents;
-  lot.contents = isEmpty(before) ? what : together([before, what]);
+  lot.contents = isEmpty(before) ? what : mixContents([before, what]);
   lot.lastContents = lot.contents;
   postLine(lot, before, posting);
 }

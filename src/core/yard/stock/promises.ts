@@ -11,7 +11,7 @@ export interface Promised {
   readonly missingL: number;
 }
 
-/** What is promised to plans against what is there. */
+/** What plans have reserved against what is in stock. */
 export interface Promises {
   readonly promised: readonly Promised[];
   readonly promisedL: number;

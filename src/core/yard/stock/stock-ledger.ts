@@ -13,8 +13,8 @@ import {
   isEmpty,
   nitrogenG,
   NOTHING,
-  scaled,
-  together,
+  scaleContents,
+  mixContents,
   volumeL,
   type LotContents,
 } from './lot-contents.ts';
@@ -152,7 +152,7 @@ type Posting = Pick<LotLine, 'day' | 'cause' | 'isPlanned'>;
 /** Puts something into a lot that has been brought to the day. Mutates lot. */
 export function putIn(lot: RunningLot, what: LotContents, posting: Posting): void {
   const before = lot.contents;
-  lot.contents = isEmpty(before) ? what : together([before, what]);
+  lot.contents = isEmpty(before) ? what : mixContents([before, what]);
   lot.lastContents = lot.contents;
   lot.day ??= posting.day;
   lot.openedOn ??= posting.day;
@@ -161,7 +161,7 @@ export function putIn(lot: RunningLot, what: LotContents, posting: Posting): voi
 }
 
 /** Replaces what a lot holds by what was found in it. Mutates lot. */
-export function adjust(lot: RunningLot, found: LotContents, posting: Posting): void {
+export function adjustToFound(lot: RunningLot, found: LotContents, posting: Posting): void {
   const before = lot.contents;
   lot.contents = found;
   if (!isEmpty(found)) lot.lastContents = found;
@@ -213,11 +213,11 @@ export function takeOut({
     const source = isEmpty(before) ? lot.lastContents : before;
     const missingL = ((massFreshKg - thereKg) / freshKg(source)) * volumeL(source);
     postLine(lot, before, { ...posting, missingL });
-    return scaled(source, massFreshKg / freshKg(source));
+    return scaleContents(source, massFreshKg / freshKg(source));
   }
   const share = Math.min(1, massFreshKg / thereKg);
-  const taken = scaled(before, share);
-  lot.contents = share === 1 ? NOTHING : scaled(before, 1 - share);
+  const taken = scaleContents(before, share);
+  lot.contents = share === 1 ? NOTHING : scaleContents(before, 1 - share);
   postLine(lot, before, posting);
   return taken;
 }

@@ -2,7 +2,7 @@ import type { DayNumber } from '../../../core/ground/index.ts';
 import type { BedSample } from '../../../core/bed/index.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../../words/dates.ts';
-import { cell } from '../../../words/figures.ts';
+import { formatCell } from '../../../words/figures.ts';
 
 interface BatchBookProps {
   readonly layers: readonly NamedLayer[];
@@ -13,8 +13,8 @@ interface BatchBookProps {
 
 /** Every batch that still lies on or in the bed, from the day it was laid to the day on show. */
 export function BatchBook({ layers, sample, day, areaM2 }: BatchBookProps) {
-  const kg = (g: number) => cell((g * areaM2) / 1000, 2);
-  const grams = (g: number) => cell(g * areaM2, 1);
+  const kg = (g: number) => formatCell((g * areaM2) / 1000, 2);
+  const grams = (g: number) => formatCell(g * areaM2, 1);
   if (layers.length === 0) return <p className="soft">No batch lies on this bed on {fullDate(day)}.</p>;
   const free = sample.availableContactG + sample.availableRootG;
   return (

@@ -11,7 +11,7 @@ import { type BedSample, atEndOf } from '../../../core/bed/index.ts';
 import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { dayOf } from '../../../words/dates.ts';
-import { fixed } from '../../../words/figures.ts';
+import { formatFixed } from '../../../words/figures.ts';
 import { BED_KIND_WORDS, ESTIMATE } from '../../../words/words.ts';
 import '../../ui/garden/garden.css';
 import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
@@ -53,7 +53,7 @@ function NoSuchBed({ gardenId }: { gardenId: string }) {
   );
 }
 
-/** Layers that stand in the book and lie on top: what one can dig in or take off. */
+/** Saved layers that lie on top: those one can dig in or take off. */
 const ownLayersOnTop = (
   now: BedSample,
   entries: readonly EntryRecord[],
@@ -270,9 +270,9 @@ const BedHead = memo(function BedHead({ bed, growing, onOpen, showTrouble }: Bed
             growing,
             BED_KIND_WORDS[bed.kind],
             measures.area(bed.areaM2),
-            `${fixed(bed.clayPct, 0)} % clay`,
-            ...(bed.ph === null ? [] : [`pH ${fixed(bed.ph, 1)}`]),
-            `${fixed(bed.organicMatterPct, 1)} % organic matter at first`,
+            `${formatFixed(bed.clayPct, 0)} % clay`,
+            ...(bed.ph === null ? [] : [`pH ${formatFixed(bed.ph, 1)}`]),
+            `${formatFixed(bed.organicMatterPct, 1)} % organic matter at first`,
           ].join(' · ')}
         </p>
       </div>

@@ -12,7 +12,7 @@ interface LikelyRangeNoteProps {
   readonly state: ReturnType<typeof useLikelyRange>;
   readonly crop: string;
   readonly names: BedNames;
-  /** The same with the day each layer was laid, where one is told from another of its kind. */
+  /** The same with the day each layer was spread, which distinguishes it from others of its kind. */
   readonly datedNames: BedNames;
   /** Whether its log is heeded, and how to change that. */
   readonly learning: { readonly isOn: boolean; readonly toggle: () => void };

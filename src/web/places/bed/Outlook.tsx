@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { type OutlookYear, changesSoil } from '../../../core/long-run/index.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { HumusYears } from '../../charts/humus-years.tsx';
-import { fixed } from '../../../words/figures.ts';
+import { formatFixed } from '../../../words/figures.ts';
 
 /** A smaller rise is not spoken of. */
 const TOLD_RISE_CM = 0.5;
@@ -39,23 +39,23 @@ function Years({
   const measures = useMeasures();
   const first = years[0]!;
   const last = years.at(-1)!;
-  const humusKg = (carbonG: number) => fixed((carbonG * areaM2) / 1000, 0);
+  const humusKg = (carbonG: number) => formatFixed((carbonG * areaM2) / 1000, 0);
   const charKg = (last.charCarbonG * areaM2) / 1000;
   return (
     <>
       <p>
         <strong>
-          From {fixed(first.organicMatterPct, 1)} % to {fixed(last.organicMatterPct, 1)} % organic matter in{' '}
-          {last.yearsAhead} years
+          From {formatFixed(first.organicMatterPct, 1)} % to {formatFixed(last.organicMatterPct, 1)} % organic
+          matter in {last.yearsAhead} years
         </strong>
         {', '}
         <span className="soft">
           {changesSoil(years)
-            ? `${fixed(last.bareOrganicMatterPct, 1)} % had nothing been laid`
+            ? `${formatFixed(last.bareOrganicMatterPct, 1)} % had nothing been laid`
             : 'the same with nothing laid'}
-          . Humus alone then: {fixed(last.humusPct, 1)} %, {humusKg(last.humusCarbonG)} kg of carbon in the
-          bed
-          {charKg >= 0.1 ? `, and ${fixed(charKg, 1)} kg in char that stays` : ''}.
+          . Humus alone then: {formatFixed(last.humusPct, 1)} %, {humusKg(last.humusCarbonG)} kg of carbon in
+          the bed
+          {charKg >= 0.1 ? `, and ${formatFixed(charKg, 1)} kg in char that stays` : ''}.
           {last.riseCm >= TOLD_RISE_CM
             ? ` The bed stands ${measures.thickness(last.riseCm)} above its first surface.`
             : ''}
@@ -65,7 +65,7 @@ function Years({
         <HumusYears
           years={years}
           band={band}
-          description={`Organic matter in the soil: ${fixed(first.organicMatterPct, 1)} % now, ${fixed(last.organicMatterPct, 1)} % in ten years, ${fixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
+          description={`Organic matter in the soil: ${formatFixed(first.organicMatterPct, 1)} % now, ${formatFixed(last.organicMatterPct, 1)} % in ten years, ${formatFixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
         />
       </Pictured>
     </>

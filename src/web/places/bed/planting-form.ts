@@ -103,7 +103,7 @@ export const readPlanting = ({
     note,
   });
 
-/** The day on which the roots have reached their depth; null where that cannot be told yet. */
+/** The day on which the roots reach their full depth; null where that is not known yet. */
 export function rootsFullOn(
   { cropId, plantedOn, clearedOn }: PlantingForm,
   climate: ClimateNormals,

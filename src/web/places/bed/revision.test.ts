@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { EntryRecord } from '../../../records/entry.ts';
 import {
   afterEdit,
-  edited,
+  applyEdit,
   EMPTY_SHEET,
   isEmptyRevision,
   redo,
@@ -34,17 +34,21 @@ const ids = (entries: readonly EntryRecord[]) => entries.map(({ id }) => id);
 
 describe('edits of the layers', () => {
   it('thicken by a factor, in amount and mass alike', () => {
-    const [, low] = edited(KEPT, { type: 'thicken', entryId: 'low', factor: 1.5 });
+    const [, low] = applyEdit(KEPT, { type: 'thicken', entryId: 'low', factor: 1.5 });
     expect(low).toMatchObject({ amount: 9, massFreshKg: 126 });
   });
   it('split a layer into two halves that are what it was', () => {
-    const halves = edited(KEPT, { type: 'split', entryId: 'low', newId: 'upper half' });
+    const halves = applyEdit(KEPT, { type: 'split', entryId: 'low', newId: 'upper half' });
     expect(ids(halves)).toEqual(['compost', 'low', 'upper half', 'high']);
     expect(halves.slice(1, 3).map((half) => 'amount' in half && half.amount)).toEqual([3, 3]);
   });
   it('move a layer past its neighbor of the same day, and no further', () => {
-    expect(ids(edited(KEPT, { type: 'move', entryId: 'low', step: 1 }))).toEqual(['compost', 'high', 'low']);
-    expect(edited(KEPT, { type: 'move', entryId: 'low', step: -1 })).toBe(KEPT);
+    expect(ids(applyEdit(KEPT, { type: 'move', entryId: 'low', step: 1 }))).toEqual([
+      'compost',
+      'high',
+      'low',
+    ]);
+    expect(applyEdit(KEPT, { type: 'move', entryId: 'low', step: -1 })).toBe(KEPT);
   });
   it('strike out a layer with what was done to it', () => {
     const dig: EntryRecord = {
@@ -53,7 +57,7 @@ describe('edits of the layers', () => {
       layerId: 'low',
       dugDepthCm: 15,
     } as unknown as EntryRecord;
-    expect(ids(edited([...KEPT, dig], { type: 'remove', entryId: 'low' }))).toEqual(['compost', 'high']);
+    expect(ids(applyEdit([...KEPT, dig], { type: 'remove', entryId: 'low' }))).toEqual(['compost', 'high']);
   });
 });
 

@@ -21,7 +21,7 @@ export const EMPTY_SHEET: Sheet = { done: [], undone: [] };
 
 /** The entries of a bed with a sheet's edits carried out; whatever was kept meanwhile is among them. */
 export const withSheet = (kept: readonly EntryRecord[], { done }: Sheet): readonly EntryRecord[] =>
-  done.reduce(edited, kept);
+  done.reduce(applyEdit, kept);
 
 export const afterEdit = ({ done }: Sheet, edit: Edit): Sheet => ({ done: [...done, edit], undone: [] });
 
@@ -35,14 +35,14 @@ export function redo(sheet: Sheet): Sheet {
   return next ? { done: [...sheet.done, next], undone } : sheet;
 }
 
-const scaled = (entry: LayRecord, factor: number): LayRecord => ({
+const scaleLay = (entry: LayRecord, factor: number): LayRecord => ({
   ...entry,
   amount: entry.amount * factor,
   massFreshKg: entry.massFreshKg * factor,
 });
 
 /** Entries with an edit carried out; the very same list when it comes to nothing. */
-export function edited(entries: readonly EntryRecord[], edit: Edit): readonly EntryRecord[] {
+export function applyEdit(entries: readonly EntryRecord[], edit: Edit): readonly EntryRecord[] {
   switch (edit.type) {
     case 'add':
       return edit.entries.length === 0 ? entries : [...entries, ...edit.entries];
@@ -50,19 +50,19 @@ export function edited(entries: readonly EntryRecord[], edit: Edit): readonly En
       return withoutEntry(entries, edit.entryId);
     case 'thicken':
       return mapLay(entries, edit.entryId, (entry) =>
-        edit.factor > 0 && edit.factor !== 1 ? [scaled(entry, edit.factor)] : [entry],
+        edit.factor > 0 && edit.factor !== 1 ? [scaleLay(entry, edit.factor)] : [entry],
       );
     case 'split':
       return mapLay(entries, edit.entryId, (entry) => [
-        scaled(entry, 0.5),
-        { ...scaled(entry, 0.5), id: edit.newId, version: 0 },
+        scaleLay(entry, 0.5),
+        { ...scaleLay(entry, 0.5), id: edit.newId, version: 0 },
       ]);
     case 'move':
       return moved(entries, edit.entryId, edit.step);
   }
 }
 
-/** An entry struck out takes along what was dug in or taken off of it. */
+/** Deleting an entry deletes what was dug in or taken off of it. */
 function withoutEntry(entries: readonly EntryRecord[], entryId: string): readonly EntryRecord[] {
   const rest = entries.filter(
     (entry) =>

@@ -20,7 +20,7 @@ interface Around {
   readonly onTakeOff: (layerId: string) => void;
 }
 
-/** They stay the same while the layers change, so that nothing is drawn anew for them. */
+/** They stay the same while the layers change, so that nothing is redrawn because of them. */
 export function useLayerActions({ edit, hover, onChange, onDig, onTakeOff }: Around): LayerActions {
   return useMemo(() => {
     const thicken = (entryId: string, factor: number) => ({ type: 'thicken', entryId, factor }) as const;

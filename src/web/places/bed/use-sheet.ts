@@ -4,7 +4,7 @@ import { useReviseBed } from '../../api/gardens.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import {
   afterEdit,
-  edited,
+  applyEdit,
   EMPTY_SHEET,
   isEmptyRevision,
   redo,
@@ -44,7 +44,7 @@ export function useSheet(bedId: string, now: readonly EntryRecord[]): LayerSheet
   const [saving, setSaving] = useState<readonly EntryRecord[] | null>(null);
   const kept = saving ?? now;
   const tried = useMemo(() => withSheet(kept, sheet), [kept, sheet]);
-  const entries = useMemo(() => (hovering ? edited(tried, hovering) : tried), [tried, hovering]);
+  const entries = useMemo(() => (hovering ? applyEdit(tried, hovering) : tried), [tried, hovering]);
   const revision = useMemo(() => revisionOf(kept, tried), [kept, tried]);
 
   const stepBack = useCallback(() => setSheet(undo), []);

@@ -6,7 +6,7 @@ import { type AgendaItem, TASK_GROUPS, type TaskGroup } from '../../../core/seas
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { TASK_GROUP_MARKS, TASK_GROUP_WORDS } from '../../../words/task-words.ts';
-import { agendaSections, bundled, doneLately } from './agenda-sections.ts';
+import { agendaSections, bundleItems, doneLately } from './agenda-sections.ts';
 import { MonthGrid } from './MonthGrid.tsx';
 import { TaskBundle } from './TaskBundle.tsx';
 import { TaskRow, type TaskRowProps } from './TaskRow.tsx';
@@ -183,7 +183,7 @@ function TaskList({ name, items, rows }: { name: string } & Omit<ListsProps, 'is
     <section className={name === 'Late' ? 'agenda is-late' : 'agenda'} aria-label={name}>
       <h2>{name}</h2>
       <ul className="tasks">
-        {bundled(items).map((bundle) =>
+        {bundleItems(items).map((bundle) =>
           bundle.length === 1 ? (
             <TaskRow key={bundle[0]!.key} item={bundle[0]!} {...rows} />
           ) : (

@@ -7,7 +7,7 @@ import type { LayingLine } from '../../../core/season/index.ts';
 import { drawsOnStock } from '../../../core/bed/index.ts';
 import { isoDateOf } from '../../../core/ground/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { fixed, plainFigure } from '../../../words/figures.ts';
+import { formatFixed, plainFigure } from '../../../words/figures.ts';
 import { measuresOf, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
 import { layName } from '../../../words/record-names.ts';
@@ -109,7 +109,7 @@ function totalWords(lines: readonly LayingLine[], hours: number, measures: Measu
   const trips = lines.reduce((sum, { effort }) => sum + effort.trips, 0);
   const litres = lines.reduce((sum, { effort }) => sum + effort.volumeL, 0);
   const mass = lines.reduce((sum, { effort }) => sum + effort.massFreshKg, 0);
-  return `${lines.length} thing${lines.length === 1 ? '' : 's'} to lay: ${measures.volume(litres)}, ${measures.mass(mass)}, ${trips} trip${trips === 1 ? '' : 's'}, about ${fixed(hours, 1)} hours.`;
+  return `${lines.length} thing${lines.length === 1 ? '' : 's'} to lay: ${measures.volume(litres)}, ${measures.mass(mass)}, ${trips} trip${trips === 1 ? '' : 's'}, about ${formatFixed(hours, 1)} hours.`;
 }
 
 interface LineProps {

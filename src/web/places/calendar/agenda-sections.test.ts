@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { AgendaItem, AgendaState } from '../../../core/season/agenda/agenda.ts';
 import { calendarDateOf, dayNumberFromIso, isoDateOf } from '../../../core/ground/climate/calendar.ts';
-import { agendaSections, bundled, doneLately, monthWeeks } from './agenda-sections.ts';
+import { agendaSections, bundleItems, doneLately, monthWeeks } from './agenda-sections.ts';
 
 const TODAY = dayNumberFromIso('2026-05-14', []);
 const item = (key: string, inDays: number, change: Partial<AgendaItem> = {}): AgendaItem => ({
@@ -50,7 +50,7 @@ describe('an agenda', () => {
   it('tells the same task of many beds on one day as one, and of two as two', () => {
     const close = (key: string, inDays = 170) =>
       item(key, inDays, { what: { code: 'closeYear', year: 2026 }, bedId: key });
-    const sizes = (items: AgendaItem[]) => bundled(items).map(({ length }) => length);
+    const sizes = (items: AgendaItem[]) => bundleItems(items).map(({ length }) => length);
     expect(sizes([close('a'), close('b'), item('x', 170), close('c')])).toEqual([3, 1]);
     expect(sizes([close('a'), close('b')])).toEqual([1, 1]);
     expect(sizes([close('a'), close('b'), close('c', 200)])).toEqual([1, 1, 1]);

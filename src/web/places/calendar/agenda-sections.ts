@@ -31,12 +31,12 @@ function sectionName({ shownDay }: AgendaItem, today: DayNumber): string {
   return monthAndYear(shownDay);
 }
 
-/** Tasks that are the same for every bed, and so many of which are told as one. */
+/** Tasks that are the same for every bed; from this number on they are listed as one. */
 const BUNDLED: ReadonlySet<string> = new Set(['closeYear', 'retest']);
 const FEWEST_BUNDLED = 3;
 
 /** Items in order, those that are the same on many beds on one day together. */
-export function bundled(items: readonly AgendaItem[]): AgendaItem[][] {
+export function bundleItems(items: readonly AgendaItem[]): AgendaItem[][] {
   const bundles: AgendaItem[][] = [];
   for (const item of items) {
     const keyOf = ({ what, shownDay, state }: AgendaItem) => `${what.code} ${shownDay} ${state}`;
@@ -51,7 +51,7 @@ export function bundled(items: readonly AgendaItem[]): AgendaItem[][] {
   );
 }
 
-/** What was ticked off or struck out lately, the last first. */
+/** What was done or deleted lately, the last first. */
 export const doneLately = (items: readonly AgendaItem[], today: DayNumber): AgendaItem[] =>
   items
     .filter((item) => !isOpen(item) && item.mark !== null && item.day >= today - DONE_TOLD_DAYS)

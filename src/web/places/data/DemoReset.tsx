@@ -3,7 +3,7 @@ import { sentencesOf } from '../../api/failures.ts';
 import { DEMO_GARDEN_ID } from '../../ui/guide/demo-garden.ts';
 import { useOpenDemo } from '../../ui/guide/use-open-demo.ts';
 
-/** The demo garden made afresh; nothing of it can be lost that anybody needs. */
+/** Resets the demo garden; there is nothing in it that anybody needs. */
 export function DemoReset({ gardenId }: { gardenId: string }) {
   const demo = useOpenDemo();
   const isDemo = gardenId === DEMO_GARDEN_ID;

@@ -8,7 +8,7 @@ import type { NextStep } from '../../../core/bed/index.ts';
 import { findCrop } from '../../../core/ground/index.ts';
 import { lockUpAnswer } from '../../../words/advice-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { fixed } from '../../../words/figures.ts';
+import { formatFixed } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { STATUS_WORDS } from '../../../words/words.ts';
 import { bedNames } from '../../ui/garden/naming.ts';
@@ -94,14 +94,14 @@ function BedRow({ briefedBed, href }: { briefedBed: BriefedBed; href: string }) 
       <td className="words">{nextWords(briefedBed, books, measures)}</td>
       <td className="reach">
         <EightWeeks ahead={brief.ahead} description={aheadWords(brief, measures)} />
-        {fixed(
+        {formatFixed(
           measures.rateFigure(brief.now.availableContactG + brief.now.availableRootG),
           measures.rateDecimals,
         )}
       </td>
       <td>
-        {fixed(brief.now.organicMatterPct, 1)} %{' '}
-        <span className="soft" title={`In a year: ${fixed(brief.organicMatterNextYearPct, 1)} %`}>
+        {formatFixed(brief.now.organicMatterPct, 1)} %{' '}
+        <span className="soft" title={`In a year: ${formatFixed(brief.organicMatterNextYearPct, 1)} %`}>
           {trend > 0.05 ? '↗ rising' : trend < -0.05 ? '↘ falling' : '→ steady'}
         </span>
       </td>

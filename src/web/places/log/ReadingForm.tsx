@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
-import { fixed } from '../../../words/figures.ts';
+import { formatFixed } from '../../../words/figures.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import type { Instrument } from '../../ui/stock/use-instruments.ts';
@@ -43,7 +43,7 @@ export function ReadingForm<Reading>(props: ReadingFormProps<Reading>) {
         {instrument?.isThere && (
           <div className="field">
             <span className="field-name">&nbsp;</span>
-            <Button onClick={() => instrument.read((figure) => setTyped(fixed(figure, 1)))}>
+            <Button onClick={() => instrument.read((figure) => setTyped(formatFixed(figure, 1)))}>
               Read the probe
             </Button>
           </div>

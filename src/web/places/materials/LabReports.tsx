@@ -8,7 +8,7 @@ import { DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { dayOf, shortDate } from '../../../words/dates.ts';
-import { percent, plainFigure } from '../../../words/figures.ts';
+import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 
@@ -59,10 +59,10 @@ function Report({ report }: { report: LabResultRecord }) {
   const restore = useRestoreLab();
   const offerUndo = useUndo();
   const found = [
-    report.moistureFractionWetBasis !== null && `${percent(report.moistureFractionWetBasis)} water`,
+    report.moistureFractionWetBasis !== null && `${formatPercent(report.moistureFractionWetBasis)} water`,
     report.carbonFractionDryBasis !== null && `${plainFigure(report.carbonFractionDryBasis * 100)} % C`,
     report.nitrogenFractionDryBasis !== null && `${plainFigure(report.nitrogenFractionDryBasis * 100)} % N`,
-    report.ammoniumShareOfNitrogen !== null && `${percent(report.ammoniumShareOfNitrogen)} of it ready`,
+    report.ammoniumShareOfNitrogen !== null && `${formatPercent(report.ammoniumShareOfNitrogen)} of it ready`,
     report.bulkDensityKgPerM3 !== null && `${plainFigure(report.bulkDensityKgPerM3)} kg/m³`,
   ].filter((one) => one !== false);
   return (

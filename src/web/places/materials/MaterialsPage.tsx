@@ -4,12 +4,12 @@ import { useMemo, useState } from 'react';
 import { layingCautions } from '../../../core/bed/index.ts';
 import { bucketHolds } from '../../../core/yard/index.ts';
 import { type Material, carbonToNitrogenRatio } from '../../../core/ground/index.ts';
-import { percent, plainFigure } from '../../../words/figures.ts';
+import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { type Measures } from '../../../words/measures.ts';
 import { KIND_WORDS, ratioFigure } from '../../../words/stock-words.ts';
 import { cautionInWords } from '../../../words/words.ts';
 import { LabReports } from './LabReports.tsx';
-import { matching, materialRows, type MaterialRow } from './material-rows.ts';
+import { searchMaterials, materialRows, type MaterialRow } from './material-rows.ts';
 import { MakeOwn } from './MakeOwn.tsx';
 import { OwnMaterial } from './OwnMaterial.tsx';
 import '../../ui/stock/stock.css';
@@ -24,7 +24,7 @@ export function MaterialsPage() {
   const [openId, setOpenId] = useState<string | null>(null);
   const [compared, setCompared] = useState<readonly string[]>([]);
   const rows = useMemo(() => materialRows(books), [books]);
-  const shown = matching(rows, looked);
+  const shown = searchMaterials(rows, looked);
   const open = rows.find(({ id }) => id === openId);
   const both = compared.flatMap((id) => rows.filter((row) => row.id === id));
   const compare = (id: string, isWanted: boolean) =>
@@ -121,8 +121,8 @@ function MaterialLine({ row, isCompared, onOpen, onCompare }: LineProps) {
       <td>{ratioOf(material)}</td>
       <td>{range ? `${plainFigure(range[0])} to ${plainFigure(range[1])}` : '—'}</td>
       <td>{share(material.nitrogenFractionDryBasis)}</td>
-      <td>{material.ammoniumShareOfNitrogen > 0 ? percent(material.ammoniumShareOfNitrogen) : '—'}</td>
-      <td>{percent(material.moistureFractionWetBasis)}</td>
+      <td>{material.ammoniumShareOfNitrogen > 0 ? formatPercent(material.ammoniumShareOfNitrogen) : '—'}</td>
+      <td>{formatPercent(material.moistureFractionWetBasis)}</td>
       <td>{measures.density(material.bulkDensityKgPerM3)}</td>
       <td>{share(row.phosphorusFraction)}</td>
       <td>{share(row.potassiumFraction)}</td>
@@ -153,20 +153,22 @@ const factsFor = (measures: Measures): Fact[] => [
   ['C:N', ({ material }) => ratioOf(material)],
   ['carbon, % of dry', ({ material }) => share(material.carbonFractionDryBasis)],
   ['nitrogen, % of dry', ({ material }) => share(material.nitrogenFractionDryBasis)],
-  ['of it ready (ammonium, urea)', ({ material }) => percent(material.ammoniumShareOfNitrogen)],
+  ['of it ready (ammonium, urea)', ({ material }) => formatPercent(material.ammoniumShareOfNitrogen)],
   ['phosphorus, % of dry', ({ phosphorusFraction }) => share(phosphorusFraction)],
   ['potassium, % of dry', ({ potassiumFraction }) => share(potassiumFraction)],
-  ['water', ({ material }) => percent(material.moistureFractionWetBasis)],
+  ['water', ({ material }) => formatPercent(material.moistureFractionWetBasis)],
   [
     'usual water',
     ({ library }) =>
-      library ? `${percent(library.moistureRange[0])} to ${percent(library.moistureRange[1])}` : '—',
+      library
+        ? `${formatPercent(library.moistureRange[0])} to ${formatPercent(library.moistureRange[1])}`
+        : '—',
   ],
   ['lies at', ({ material }) => measures.density(material.bulkDensityKgPerM3)],
   ['pieces', ({ material }) => material.particleSize],
   ...POOLS.map(([pool, words]): Fact => [
     words,
-    ({ material }) => (material.carbonFractionDryBasis > 0 ? percent(material.pools[pool]) : '—'),
+    ({ material }) => (material.carbonFractionDryBasis > 0 ? formatPercent(material.pools[pool]) : '—'),
   ]),
   ['nitrogen in a 10 L bucket', ({ material }) => measures.nitrogen(bucketHolds(material).nitrogenG)],
 ];

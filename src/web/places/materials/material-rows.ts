@@ -46,7 +46,7 @@ export function materialRows(books: Pick<GardenBooks, 'materials' | 'labResults'
 }
 
 /** Rows whose name or kind holds every word that is looked for. */
-export function matching(rows: readonly MaterialRow[], looked: string): MaterialRow[] {
+export function searchMaterials(rows: readonly MaterialRow[], looked: string): MaterialRow[] {
   const words = looked.toLowerCase().split(/\s+/).filter(Boolean);
   return rows.filter(({ name, material }) => {
     const text = `${name} ${material.kind}`.toLowerCase();

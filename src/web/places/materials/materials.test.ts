@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { matching, materialRows } from './material-rows.ts';
+import { searchMaterials, materialRows } from './material-rows.ts';
 
 const own = {
   id: 'own',
@@ -39,9 +39,9 @@ describe('the list of materials', () => {
     expect(rows[1].isReported).toBe(false);
   });
   it('is searched by every word of name and kind', () => {
-    expect(matching(rows, 'heather').map(({ id }) => id)).toEqual(['own']);
-    expect(matching(rows, 'manure horse').map(({ id }) => id)).toEqual(['horse_bedding']);
-    expect(matching(rows, 'moon')).toEqual([]);
-    expect(matching(rows, '  ').length).toBe(rows.length);
+    expect(searchMaterials(rows, 'heather').map(({ id }) => id)).toEqual(['own']);
+    expect(searchMaterials(rows, 'manure horse').map(({ id }) => id)).toEqual(['horse_bedding']);
+    expect(searchMaterials(rows, 'moon')).toEqual([]);
+    expect(searchMaterials(rows, '  ').length).toBe(rows.length);
   });
 });

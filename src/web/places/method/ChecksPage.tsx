@@ -114,7 +114,7 @@ interface MarkProps {
   readonly children: string;
 }
 
-/** A dot for what lies inside, a triangle for what does not: the state is not told by color alone. */
+/** A dot for what lies inside, a triangle for what does not: color is not the only sign. */
 function Mark({ x, y, isInside, children }: MarkProps) {
   const r = MARK_RADIUS;
   return isInside ? (

@@ -22,7 +22,7 @@ import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { ASH_CAUTION, ASH_RECIPE_WORDS, ashReasonWords, spanWords } from '../../../words/ash-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { fixed, plainFigure } from '../../../words/figures.ts';
+import { formatFixed, plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
@@ -125,15 +125,15 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
     <>
       <div className="outcome-head ash-verdict">
         {gate.isOpen ? (
-          <span className="figure outcome-ratio">{fixed(gate.leftGPerM2, 0)} g/m² at most</span>
+          <span className="figure outcome-ratio">{formatFixed(gate.leftGPerM2, 0)} g/m² at most</span>
         ) : (
           <span className="figure outcome-ratio status-stop">▲ No ash here</span>
         )}
         <span className="soft">
           {gate.ph === null
             ? 'pH unknown'
-            : `pH ${fixed(gate.ph.value, 1)}${gate.ph.day === null ? '' : `, tested ${dateNear(gate.ph.day, today)}`}`}
-          ; {fixed(gate.givenGPerM2, 0)} of {fixed(gate.capGPerM2, 0)} g/m² given within a year
+            : `pH ${formatFixed(gate.ph.value, 1)}${gate.ph.day === null ? '' : `, tested ${dateNear(gate.ph.day, today)}`}`}
+          ; {formatFixed(gate.givenGPerM2, 0)} of {formatFixed(gate.capGPerM2, 0)} g/m² given within a year
         </span>
       </div>
       {gate.stops.length > 0 && (
@@ -205,7 +205,7 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
           onChange={setTyped}
           trouble={
             isOver
-              ? `at most ${fixed(gate.leftGPerM2, 0)} more this year`
+              ? `at most ${formatFixed(gate.leftGPerM2, 0)} more this year`
               : rate > 0
                 ? undefined
                 : 'how much?'
@@ -240,9 +240,9 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
         </p>
       ))}
       <p className="soft hint">
-        Limes like {fixed(effect.limeGPerM2[1], 0)} g/m² of garden lime ({fixed(effect.limeGPerM2[0], 0)} to{' '}
-        {fixed(effect.limeGPerM2[2], 0)}; general literature): pH up by about{' '}
-        {plainFigure(effect.phRise[1], 1)} ({plainFigure(effect.phRise[0], 1)} to{' '}
+        Limes like {formatFixed(effect.limeGPerM2[1], 0)} g/m² of garden lime (
+        {formatFixed(effect.limeGPerM2[0], 0)} to {formatFixed(effect.limeGPerM2[2], 0)}; general literature):
+        pH up by about {plainFigure(effect.phRise[1], 1)} ({plainFigure(effect.phRise[0], 1)} to{' '}
         {plainFigure(effect.phRise[2], 1)}) in the top 20 cm. Gives {plainFigure(effect.potassiumGPerM2, 2)}{' '}
         g/m² of potassium and {plainFigure(effect.calciumGPerM2, 2)} of calcium. A soil test and your advisory
         service come first.
@@ -309,7 +309,7 @@ function Recipes() {
                     <td>{spanWords(rate, unit)}</td>
                     {use === 'compost' && (
                       <td className="soft">
-                        {fixed(ratePerM2(rate[0], SHOWN_DEPTH_CM), 0)} g/m² under{' '}
+                        {formatFixed(ratePerM2(rate[0], SHOWN_DEPTH_CM), 0)} g/m² under{' '}
                         {measures.thickness(SHOWN_DEPTH_CM)}
                       </td>
                     )}

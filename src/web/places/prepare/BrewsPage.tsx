@@ -211,7 +211,7 @@ function OnBed({ id, scaled, date }: BrewProps) {
   );
 }
 
-/** A brew that takes days is written down when it is begun; its steps then stand in the calendar. */
+/** A brew that takes days is saved when it is begun; its steps then appear in the calendar. */
 function BeginBrew({ id, litres, date }: Pick<BrewProps, 'id' | 'date'> & { litres: number }) {
   const books = useBooks();
   const write = useWriteJournal(books.garden.id);

@@ -1,6 +1,6 @@
 import { type BucketRatio, bucketHolds } from '../../../core/yard/index.ts';
 import { GrainDefinitions, grainId } from '../../drawing/grains.tsx';
-import { percent, plainFigure } from '../../../words/figures.ts';
+import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { COLORS } from '../../theme/tokens.ts';
 import type { BenchPart } from './mix-form.ts';
 
@@ -51,7 +51,7 @@ export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ra
         aria-label={parts
           .map(
             ({ mixable }, i) =>
-              `${mixable.name}: ${ROWS.map(([key, words]) => `${percent(ratio.shares[i]?.[key] ?? 0)} ${words}`).join(', ')}`,
+              `${mixable.name}: ${ROWS.map(([key, words]) => `${formatPercent(ratio.shares[i]?.[key] ?? 0)} ${words}`).join(', ')}`,
           )
           .join('; ')}
       >
@@ -79,7 +79,11 @@ export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ra
                       stroke={COLORS.sheet}
                     />
                     {share > ENOUGH_FOR_FIGURE && (
-                      <ShareFigure x={left + width / 2} y={row * STEP + BAR * 0.7} words={percent(share)} />
+                      <ShareFigure
+                        x={left + width / 2}
+                        y={row * STEP + BAR * 0.7}
+                        words={formatPercent(share)}
+                      />
                     )}
                   </g>
                 );

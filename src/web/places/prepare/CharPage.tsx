@@ -12,7 +12,7 @@ import {
   lastingCarbon,
 } from '../../../core/yard/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { percent, plainFigure } from '../../../words/figures.ts';
+import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import {
   CHARGE_WORDS,
   CHAR_DUST,
@@ -143,7 +143,7 @@ function YieldWords({ burn, result }: Pick<BurnProps, 'burn'> & { result: BurnRe
   return (
     <>
       : {measures.mass(result.dryCharKg)} of dry char out of {measures.mass(result.dryWoodKg)} of dry wood (
-      {percent(verdict.share)}), {VERDICT_WORDS[verdict.verdict]} ({measures.mass(low)} to{' '}
+      {formatPercent(verdict.share)}), {VERDICT_WORDS[verdict.verdict]} ({measures.mass(low)} to{' '}
       {measures.mass(high)}).
     </>
   );

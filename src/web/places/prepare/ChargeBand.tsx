@@ -10,7 +10,7 @@ import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { percent, plainFigure } from '../../../words/figures.ts';
+import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { CHARGE_WORDS } from '../../../words/char-words.ts';
 import { chargeQuery, questionAboutStock } from '../../worker/questions.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
@@ -174,7 +174,7 @@ function Preview({ lotId, recipeId, litres }: PreviewProps) {
       nitrogen ({measures.nitrogen(capacityRangeG[0])} to {measures.nitrogen(capacityRangeG[1])}: the least
       certain figure in these books). The recipe brings {measures.nitrogen(broughtG)} ready to use on the
       first day; by the model {measures.nitrogen(heldWhenReadyG)} will be held when it is ready,{' '}
-      {percent(share)}.{' '}
+      {formatPercent(share)}.{' '}
       {missingG > 0.25 * capacityG
         ? `A bed would still give it ${measures.nitrogen(missingG)}: add some urine or another quick feed.`
         : 'That is as good as full.'}

@@ -8,7 +8,7 @@ import { HOT_FROM_C, HOT_RULES, type HeapLog, type SignVerdict, heapLog } from '
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { HeapTemperature } from '../../charts/heap-temperature.tsx';
 import { aboutWhen, ageInWords, dateNear, dayOf } from '../../../words/dates.ts';
-import { percent } from '../../../words/figures.ts';
+import { formatPercent } from '../../../words/figures.ts';
 import {
   powerWords,
   ratioFigure,
@@ -101,8 +101,8 @@ export function HeapsPage() {
                   <td className="words">{treatmentWords(lot)}</td>
                   <td>{brief.openedOn === null ? '—' : ageInWords(today - brief.openedOn)}</td>
                   <td>{ratioFigure(brief.now!.carbonToNitrogen)}</td>
-                  <td>{percent(brief.now!.moistureFractionWetBasis)}</td>
-                  <td>{percent(brief.now!.recognizableShare)}</td>
+                  <td>{formatPercent(brief.now!.moistureFractionWetBasis)}</td>
+                  <td>{formatPercent(brief.now!.recognizableShare)}</td>
                   <td className="words">{brief.power ? powerWords(brief.power) : ''}</td>
                   <td>{readyWords(brief, today)}</td>
                 </tr>
@@ -179,7 +179,7 @@ function CompostHeap({ heap: { lot, brief, log }, today, href }: CompostHeapProp
           <li>
             {brief.openedOn !== null && `${ageInWords(today - brief.openedOn)} old, `}
             {measures.volume(now.volumeL)}, C:N {ratioFigure(now.carbonToNitrogen)},{' '}
-            {percent(now.moistureFractionWetBasis)} water, {percent(now.recognizableShare)} still
+            {formatPercent(now.moistureFractionWetBasis)} water, {formatPercent(now.recognizableShare)} still
             recognizable.
           </li>
           <li>

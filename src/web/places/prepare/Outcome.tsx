@@ -3,7 +3,7 @@ import { findLibraryMaterial } from '../../../core/ground/index.ts';
 import { type Blend, mixCautions, nitrogenToAddG, partnerMassKg } from '../../../core/yard/index.ts';
 import { Gauge } from '../../drawing/gauge.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { fixed, percent, plainFigure } from '../../../words/figures.ts';
+import { formatFixed, formatPercent, plainFigure } from '../../../words/figures.ts';
 import { mixCautionWords } from '../../../words/mix-words.ts';
 import { ratioAim, type BenchForm, type BenchPart } from './mix-form.ts';
 
@@ -49,10 +49,10 @@ export function Outcome({ form, mix, parts }: OutcomeProps) {
         low={0}
         high={Math.max(60, (mix.carbonToNitrogen ?? 0) * 1.1)}
         target={span(form.ratioLow, form.ratioHigh)}
-        format={(value) => fixed(value, 0)}
+        format={(value) => formatFixed(value, 0)}
       />
       <div className="outcome-head">
-        <span className="figure outcome-water">{percent(mix.moistureFractionWetBasis)}</span>
+        <span className="figure outcome-water">{formatPercent(mix.moistureFractionWetBasis)}</span>
         <span className="soft">water</span>
       </div>
       <Gauge
@@ -61,7 +61,7 @@ export function Outcome({ form, mix, parts }: OutcomeProps) {
         low={0}
         high={0.9}
         target={span(form.moistureLowPct, form.moistureHighPct, 100)}
-        format={percent}
+        format={formatPercent}
       />
       <dl className="figures-row">
         {(
@@ -74,7 +74,7 @@ export function Outcome({ form, mix, parts }: OutcomeProps) {
               `${measures.nitrogen(mix.nitrogenG)}, ${plainFigure(mix.nitrogenFractionDryBasis * 100, 2)} % of dry`,
             ],
             ['lies at', measures.density(mix.bulkDensityKgPerM3)],
-            ['air, roughly', percent(mix.freeAirShare)],
+            ['air, roughly', formatPercent(mix.freeAirShare)],
           ] as const
         ).map(([name, value]) => (
           <div key={name}>

@@ -5,7 +5,7 @@ import type { MovementRecord } from '../../../records/movement.ts';
 import type { LotLine } from '../../../core/yard/index.ts';
 import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
 import { shortDate } from '../../../words/dates.ts';
-import { fixed, percent } from '../../../words/figures.ts';
+import { formatFixed, formatPercent } from '../../../words/figures.ts';
 import { movementInWords, ratioFigure } from '../../../words/stock-words.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
@@ -18,7 +18,7 @@ interface LotAccountProps {
 /** Signed, with a real minus; nothing for nothing. */
 const signed = (value: number, decimals: number): string => {
   if (Math.abs(value) < 0.5 * 10 ** -decimals) return '—';
-  return value > 0 ? `+${fixed(value, decimals)}` : fixed(value, decimals);
+  return value > 0 ? `+${formatFixed(value, decimals)}` : formatFixed(value, decimals);
 };
 
 type Distributed<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
@@ -102,7 +102,7 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
                 <td>{signed(line.nitrogenG, 0)}</td>
                 <td className="red-rule">{measures.volume(line.balance.volumeL)}</td>
                 <td>{line.balance.dryKg > 0 ? ratioFigure(line.balance.carbonToNitrogen) : '—'}</td>
-                <td>{line.balance.dryKg > 0 ? percent(line.balance.moistureFractionWetBasis) : '—'}</td>
+                <td>{line.balance.dryKg > 0 ? formatPercent(line.balance.moistureFractionWetBasis) : '—'}</td>
                 <td>
                   {movement?.state === 'planned' && (
                     <Button
@@ -145,7 +145,7 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
       )}
       <p className="soft estimate">
         Every gram of carbon and nitrogen that came in is still there, was handed out, or went into the air:
-        the account closes to {balanceError < 1e-9 ? 'a billionth' : percent(balanceError)}.
+        the account closes to {balanceError < 1e-9 ? 'a billionth' : formatPercent(balanceError)}.
       </p>
     </section>
   );

@@ -10,7 +10,7 @@ import { LotCourseChart } from '../../charts/lot-course.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { ageInWords, aboutWhen, dateNear, dayOf } from '../../../words/dates.ts';
-import { fixed, percent, plainFigure } from '../../../words/figures.ts';
+import { formatFixed, formatPercent, plainFigure } from '../../../words/figures.ts';
 import {
   KIND_WORDS,
   LOT_FORM_WORDS,
@@ -124,7 +124,7 @@ function Courses({ answer, brief, today }: CoursesProps) {
           points={answer.planned.course.map(({ day, figures }) => ({ day, value: figures.volumeL }))}
           today={today}
           color={COLORS.ink}
-          format={(value) => fixed(value, 0)}
+          format={(value) => formatFixed(value, 0)}
         />
       </Pictured>
       <Pictured title="Nitrogen a pile would hold">
@@ -157,10 +157,10 @@ function Figures({ brief, ready }: { brief: StockedLot; ready: string }) {
       `${measures.nitrogen(now.nitrogenG)}, ${plainFigure(now.nitrogenFractionDryBasis * 100, 2)} % of dry`,
     ],
     ['ready to use', measures.nitrogen(now.mineralNitrogenG)],
-    ['water', percent(now.moistureFractionWetBasis)],
+    ['water', formatPercent(now.moistureFractionWetBasis)],
     ['lies at', measures.density(now.bulkDensityKgPerM3)],
     ['inside', brief.warmthC === null ? '—' : measures.warmth(brief.warmthC)],
-    ['still recognizable', percent(now.recognizableShare)],
+    ['still recognizable', formatPercent(now.recognizableShare)],
     ['dug in it', brief.power ? powerWords(brief.power) : '—'],
     ['P and K', `${measures.nitrogen(now.phosphorusG)} and ${measures.nitrogen(now.potassiumG)}`],
     ...(now.charCarbonKg > 0.05

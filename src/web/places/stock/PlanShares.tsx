@@ -21,7 +21,7 @@ export const shareDate = (season: ShareSeason, today: string): string =>
 interface PlanSharesProps {
   readonly date: string;
   readonly shares: readonly ExplainedShare[];
-  /** Told what was planned; null when it was taken back. */
+  /** Called with what was planned; null after undo. */
   readonly onPlanned: (what: string | null) => void;
 }
 

@@ -13,7 +13,13 @@ import { materialOptions, ratioWords, resolveMaterial } from '../../ui/materials
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { Judging } from '../../ui/stock/JudgingTools.tsx';
 import { ChipQuestions, LotFields } from '../../ui/stock/ReceiveFields.tsx';
-import { blankForm, chipsDraft, optional, PERCENT, type ReceiveForm } from '../../ui/stock/receive-form.ts';
+import {
+  blankForm,
+  chipsDraft,
+  optionalNumber,
+  PERCENT,
+  type ReceiveForm,
+} from '../../ui/stock/receive-form.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 interface ReceiveBandProps {
@@ -64,8 +70,8 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
             materialId: isChips ? chips.id : form.materialId,
             amount: numberFromText(form.amount.amount),
             unit: form.amount.unit,
-            moistureFractionWetBasis: optional(form.moisturePct, PERCENT),
-            bulkDensityKgPerM3: optional(form.density),
+            moistureFractionWetBasis: optionalNumber(form.moisturePct, PERCENT),
+            bulkDensityKgPerM3: optionalNumber(form.density),
             seasonedMonths: numberFromText(form.seasonedMonths),
           },
         ],

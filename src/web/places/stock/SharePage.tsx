@@ -131,7 +131,7 @@ interface SharedProps {
   readonly answer: ShareAnswer;
   readonly problem: ShareProblem;
   readonly names: Names;
-  /** Told what was planned; null when it was taken back. */
+  /** Called with what was planned; null after undo. */
   readonly onPlanned: (what: string | null) => void;
 }
 

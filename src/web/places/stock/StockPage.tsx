@@ -5,7 +5,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { dateNear, dayOf, fullDate } from '../../../words/dates.ts';
-import { percent } from '../../../words/figures.ts';
+import { formatPercent } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
   KIND_WORDS,
@@ -20,7 +20,7 @@ import '../../ui/stock/stock.css';
 
 const ReceiveBand = lazy(async () => ({ default: (await import('./ReceiveBand.tsx')).ReceiveBand }));
 
-/** What lies in the yard, how it ages, and what is promised of it. */
+/** What lies in the yard, how it ages, and how much of it is reserved. */
 export function StockPage() {
   const books = useBooks();
   const [isReceiving, setReceiving] = useState(false);
@@ -208,7 +208,7 @@ function LotRow({
       <td>{measures.barrows(now.volumeL)}</td>
       <td>{measures.mass(now.freshKg)}</td>
       <td>{ratioFigure(now.carbonToNitrogen)}</td>
-      <td>{percent(now.moistureFractionWetBasis)}</td>
+      <td>{formatPercent(now.moistureFractionWetBasis)}</td>
       <td className="words">{brief.power ? powerWords(brief.power) : ''}</td>
       <td>{brief.promises.promisedL > 0 ? measures.volume(brief.promises.promisedL) : '—'}</td>
       <td className={brief.promises.shortOn === null ? undefined : 'status-stop'}>

@@ -17,7 +17,7 @@ import { differenceInWords, TRIAL_PLACE_WORDS, TRIAL_VERDICT_WORDS } from '../..
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
 
-/** One trial: where what lies, what was measured, and what can be told. */
+/** One trial: its layout, what was measured, and what that shows. */
 export function TrialSheet({ trial }: { trial: TrialRecord }) {
   const books = useBooks();
   const readings = books.journal

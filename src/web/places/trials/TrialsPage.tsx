@@ -8,7 +8,7 @@ import { NewTrial } from './NewTrial.tsx';
 import { TrialSheet } from './TrialSheet.tsx';
 import './trials.css';
 
-/** Treatments side by side, placed by chance, measured plot by plot, and what can be told from it. */
+/** Treatments side by side, placed by chance, measured plot by plot, and what that shows. */
 export function TrialsPage() {
   const books = useBooks();
   const trials = books.journal.filter((one): one is TrialRecord => one.kind === 'trial').toReversed();

@@ -11,7 +11,7 @@ import {
 } from '../../../core/season/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlant, useRemovePlanting, useReviseBed } from '../../api/gardens.ts';
-import { fixed } from '../../../words/figures.ts';
+import { formatFixed } from '../../../words/figures.ts';
 import { layerName } from '../../../words/record-names.ts';
 import { CHOICE_WORDS, planWords } from '../../../words/year-words.ts';
 import { choicesQuery } from '../../worker/questions.ts';
@@ -117,7 +117,7 @@ export function Choices({ question, bed }: YearPartProps & { question: BedQuesti
               <dt>feed for a hungry crop next year</dt>
               <dd>{measures.nitrogen(outcome.feedNextYearG * bed.areaM2)} N</dd>
               <dt>organic matter in three years</dt>
-              <dd>{fixed(outcome.organicMatterInThreeYearsPct, 2)} %</dd>
+              <dd>{formatFixed(outcome.organicMatterInThreeYearsPct, 2)} %</dd>
               {outcome.pulledCarbonG > 0 && (
                 <>
                   <dt>carried to the heap</dt>

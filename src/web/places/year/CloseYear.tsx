@@ -7,7 +7,7 @@ import { total } from '../../../core/ground/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveJournal, useRestoreJournal, useWriteJournal } from '../../api/journal.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
-import { fixed, plainFigure } from '../../../words/figures.ts';
+import { formatFixed, plainFigure } from '../../../words/figures.ts';
 import { CHOICE_WORDS } from '../../../words/year-words.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import type { YearPartProps } from './SheetBody.tsx';
@@ -60,7 +60,7 @@ export function CloseYear({ sheet, bed }: YearPartProps) {
         <h2>Closed on {fullDate(dayOf(closed.date))}</h2>
         <p>
           Carried forward: {kg(closed.carbonGPerM2)} of carbon and {kg(closed.nitrogenGPerM2)} of nitrogen,{' '}
-          {fixed(closed.organicMatterPct, 2)} % organic matter
+          {formatFixed(closed.organicMatterPct, 2)} % organic matter
           {closed.choice === null ? '' : `; then ${CHOICE_WORDS[closed.choice].name.toLowerCase()}`}.{' '}
           {closed.note}
         </p>

@@ -11,10 +11,10 @@ import { layName } from '../../../words/record-names.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import type { YearPartProps } from './SheetBody.tsx';
 
-/** Two years, from which the lowest chips are worth a look (common practice, no source). */
+/** After two years the lowest chips are worth checking (common practice, no source). */
 const CRUMBS_AFTER_DAYS = 730;
 
-/** The crumbs at the bottom of a path lifted into the stock: what the path loses, the pile gains, by the book. */
+/** Moves the rotted bottom layer of a path into the stock: what the path loses, the pile gains. */
 export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
   const books = useBooks();
   const taken = new Set(

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { YearSheet } from '../../../core/season/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { cell, fixed, percent, plainFigure } from '../../../words/figures.ts';
+import { formatCell, formatFixed, formatPercent, plainFigure } from '../../../words/figures.ts';
 import { entryWords } from '../../../words/entry-words.ts';
 import { expectedInWords, observedInWords, verdictWords } from '../../../words/journal-words.ts';
 import { cropName, layerName } from '../../../words/record-names.ts';
@@ -61,12 +61,12 @@ function YearFigures({ sheet, bed }: YearPartProps) {
   return (
     <dl className="year-figures">
       <Figure name="organic matter">
-        {fixed(before, 2)} to {fixed(after, 2)} %
+        {formatFixed(before, 2)} to {formatFixed(after, 2)} %
       </Figure>
       <Figure name="cover at the end">{measures.thickness(sheet.closingMulchCm)}</Figure>
       {crops.map(({ id, shortG, demandG, paleDays }) => (
         <Figure key={id} name={cropName(id, books.plantings)}>
-          {demandG > 0 ? `${percent(1 - shortG / demandG)} of its need` : '—'}
+          {demandG > 0 ? `${formatPercent(1 - shortG / demandG)} of its need` : '—'}
           {paleDays > 0 && <span className="soft">, {paleDays} pale days</span>}
         </Figure>
       ))}
@@ -116,16 +116,16 @@ function PutInTable({ sheet, bed }: YearPartProps) {
                           names: books,
                         })}
                   </td>
-                  <td>{cell((one.carbonG * bed.areaM2) / 1000, 2)}</td>
-                  <td>{cell(one.nitrogenG * bed.areaM2, 0)}</td>
+                  <td>{formatCell((one.carbonG * bed.areaM2) / 1000, 2)}</td>
+                  <td>{formatCell(one.nitrogenG * bed.areaM2, 0)}</td>
                 </tr>
               );
             })}
             <tr className="closing">
               <td />
               <td className="words">together</td>
-              <td>{cell(carbonKg, 2)}</td>
-              <td>{cell(nitrogenG, 0)}</td>
+              <td>{formatCell(carbonKg, 2)}</td>
+              <td>{formatCell(nitrogenG, 0)}</td>
             </tr>
           </tbody>
         </table>

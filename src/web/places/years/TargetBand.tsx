@@ -6,7 +6,7 @@ import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence } from '../../../words/refusal-words.ts';
 import { massFreshKgFromAmount } from '../../../core/ground/index.ts';
 import { type Target, type TargetOdds, checkTarget, targetOdds } from '../../../core/long-run/index.ts';
-import { percent } from '../../../words/figures.ts';
+import { formatPercent } from '../../../words/figures.ts';
 import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
 import { materialName } from '../../../words/record-names.ts';
 import { amountWords, targetWords } from '../../../words/years-words.ts';
@@ -168,7 +168,7 @@ function oddsWords({ reachedShare, draws }: TargetOdds, years: number): string {
   const by = reachedShare.at(-1)!;
   const half = reachedShare.findIndex((share) => share >= 0.5);
   const even = half > 0 ? `, half of them by year ${half}` : '';
-  return `${percent(by)} of ${draws} draws within ${years} years${even}`;
+  return `${formatPercent(by)} of ${draws} draws within ${years} years${even}`;
 }
 
 interface AmountSearchProps extends Omit<TargetBandProps, 'form' | 'setForm'> {

@@ -12,7 +12,7 @@ import {
   STACK_WORDS,
   YEAR_MEASURE_WORDS,
 } from '../../../words/years-words.ts';
-import { evenly, evenScale, niceStep } from '../../charts/even-scale.ts';
+import { evenTicks, evenScale, niceStep } from '../../charts/even-scale.ts';
 import { markOf } from '../../charts/line-marks.ts';
 import { YearLines, type YearLine } from '../../charts/year-lines.tsx';
 import { YearStack, type StackYear } from '../../charts/year-stack.tsx';
@@ -50,7 +50,7 @@ export function YearsCharts(props: YearsChartsProps) {
 
 const OPINION_MARKS = ['1 3', '6 2 1 2', '3 3'];
 
-const told = (line: ViewedLine, measure: YearMeasure, measures: Measures): (number | null)[] =>
+const valuesOf = (line: ViewedLine, measure: YearMeasure, measures: Measures): (number | null)[] =>
   line.points.map((point) =>
     isOfAYear(measure) && point.yearsAhead === 0
       ? null
@@ -62,7 +62,7 @@ function linesOf(bed: ViewedBed, { measure, measures, hasOpinions, focus }: Char
     id: one.line.id,
     name: one.line.name,
     mark: markOf(one.place),
-    values: told(one, measure, measures),
+    values: valuesOf(one, measure, measures),
   }));
   const opinions = hasOpinions ? lineAt(bed, focus)?.opinions : undefined;
   if (!opinions) return own;
@@ -117,7 +117,7 @@ function stackScale({ view, measures, focus }: Charted): readonly number[] {
     return line ? stackOf(line, measures).map(({ humus, char, fresh }) => humus + char + fresh) : [];
   });
   const most = Math.max(1e-9, ...sums);
-  return evenly(0, most, niceStep(most / 4));
+  return evenTicks(0, most, niceStep(most / 4));
 }
 
 function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly number[] }) {

@@ -1,7 +1,7 @@
 import { useMeasures } from '../../app/garden-context.ts';
 import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
 import { type YearMeasure, bandOfYears, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
-import { percent } from '../../../words/figures.ts';
+import { formatPercent } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { measureCell, measureUnit, YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { LineKey } from './HabitList.tsx';
@@ -77,7 +77,7 @@ function BedTable({ bed, years, measure }: BedTableProps) {
                 <td key={year}>{cell({ line, year, measure, measures })}</td>
               ))}
               <td>{likely(line, measure, measures)}</td>
-              <td className="seen">{seen(line, measures)}</td>
+              <td className="seen">{seenInWords(line, measures)}</td>
               <td>{lasting(line, bed.areaM2, measures)}</td>
             </tr>
           ))}
@@ -106,10 +106,10 @@ function likely({ draws }: ViewedLine, measure: YearMeasure, measures: Measures)
 }
 
 /** Thickness and wood: what stands before a person in that year. */
-function seen({ points }: ViewedLine, measures: Measures): string {
+function seenInWords({ points }: ViewedLine, measures: Measures): string {
   const { mulchCm, woodLeftShare } = points.at(-1)!;
   const layer = mulchCm < 0.05 ? 'bare soil' : `${measures.thickness(mulchCm)} of layer`;
-  return woodLeftShare === null ? layer : `${layer}; ${percent(woodLeftShare)} of the wood`;
+  return woodLeftShare === null ? layer : `${layer}; ${formatPercent(woodLeftShare)} of the wood`;
 }
 
 /** Char that outlasts a century, for the whole area. */

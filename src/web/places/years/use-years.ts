@@ -11,7 +11,7 @@ const FEWEST_DRAWS = 8;
 const MOST_RUNS = 1600;
 /** What changes within this is not worth starting for, ms; what is asked first is asked at once. */
 const SETTLE_MS = 120;
-/** The page is told no oftener than this, ms. */
+/** The page is updated no more often than this, ms. */
 const TELL_EVERY_MS = 150;
 
 /** One bed under one habit, as far as it is known. */
@@ -43,7 +43,7 @@ interface YearsState {
 }
 
 /**
- * Follows a plan in the other threads: first every line by the book, then its draws. What was known of the plan before
+ * Runs a plan in the other threads: first the default run of every line, then its draws. What was known of the plan before
  * stays on the page until something of the new one is there. Stopping keeps what has come.
  */
 export function useYears(plan: YearsPlan | null): YearsState {

@@ -7,7 +7,7 @@ import { OutlineImport } from './OutlineImport.tsx';
 import { TableImport } from './TableImport.tsx';
 
 interface ImportWizardProps {
-  /** Null before there is any garden: then only a whole one can be brought in. */
+  /** Null before there is any garden: then only a whole one can be imported. */
   readonly books: GardenBooks | null;
   readonly onClose: () => void;
 }

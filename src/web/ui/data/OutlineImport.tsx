@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { readOutlines, type OutlineRow } from '../../../contract/geojson.ts';
 import type { ImportReport } from '../../../contract/imports.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { orRefused, refusalSentence, told } from '../../../words/refusal-words.ts';
+import { orRefused, refusalSentence, describeFinding } from '../../../words/refusal-words.ts';
 import { bedAsChange } from '../../api/as-change.ts';
 import { useReadRows } from '../../api/data.ts';
-import { figure } from '../../../words/figures.ts';
+import { formatFigure } from '../../../words/figures.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { ImportFoot } from './ImportFoot.tsx';
 
@@ -66,11 +66,11 @@ export function OutlineImport({ text, source }: { text: string; source: string }
                   <td>{areaM2 > 0 ? measures.area(areaM2) : '–'}</td>
                   <td>
                     {bed
-                      ? `${measures.area(bed.areaM2)}${areaM2 > 0 ? ` (${figure(areaM2 / bed.areaM2, 2)} times)` : ''}`
+                      ? `${measures.area(bed.areaM2)}${areaM2 > 0 ? ` (${formatFigure(areaM2 / bed.areaM2, 2)} times)` : ''}`
                       : '–'}
                   </td>
                   <td className={reasons.length > 0 ? 'import-rejected' : undefined}>
-                    {reasons.map((found) => told(found).sentence).join(' ')}
+                    {reasons.map((found) => describeFinding(found).sentence).join(' ')}
                   </td>
                 </tr>
               ))}

@@ -1,4 +1,4 @@
-import { refusalSentence, retold } from '../../../words/refusal-words.ts';
+import { refusalSentence, describeProblem } from '../../../words/refusal-words.ts';
 import Papa from 'papaparse';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { GARDEN_FILE_FORMAT } from '../../../contract/garden-file-format.ts';
@@ -38,7 +38,7 @@ interface Told {
   readonly tableId?: string;
 }
 
-/** A first reading of a table; what is told takes the place of what is guessed. */
+/** A first reading of a table; what the gardener states replaces what was guessed. */
 export function sheetOf(text: string, { separator, tableId }: Told = {}): Sheet {
   const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), {
     skipEmptyLines: 'greedy',
@@ -136,7 +136,7 @@ export function judgedRows(
           }))
         : row.reasons.map((reason) => {
             const column = columnOf(reason.field, table);
-            return { column, sentence: table ? retold(column, reason) : reason.sentence };
+            return { column, sentence: table ? describeProblem(column, reason) : reason.sentence };
           }),
   }));
 }

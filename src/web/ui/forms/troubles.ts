@@ -1,5 +1,5 @@
 import { findingsOf } from '../../../contract/problem-fields.ts';
-import { told } from '../../../words/refusal-words.ts';
+import { describeFinding } from '../../../words/refusal-words.ts';
 import { sentencesOf } from '../../api/failures.ts';
 
 type Parsed =
@@ -11,7 +11,7 @@ export const troublesOf = (parsed: Parsed, failure: unknown): Record<string, str
     ? {}
     : Object.fromEntries(
         findingsOf(parsed.error)
-          .map(told)
+          .map(describeFinding)
           .map(({ field, sentence }) => [field, sentence]),
       )),
   ...sentencesOf(failure),

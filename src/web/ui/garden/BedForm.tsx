@@ -78,7 +78,7 @@ const fieldsOf = (bed: BedRecord, isMetric: boolean): BedFields => ({
 });
 
 /** The draft the fields amount to. A bed being changed keeps what the form does not ask, and its soil's density unless its clay changes. */
-function read({
+function readFields({
   fields,
   id,
   isMetric,
@@ -126,7 +126,7 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
   const changeBed = useChangeBed();
   const set = (change: Partial<BedFields>) => setFields((before) => ({ ...before, ...change }));
 
-  const parsed = read({ fields, id, isMetric, changing });
+  const parsed = readFields({ fields, id, isMetric, changing });
   const troubles = troublesOf(parsed, makeBed.error ?? changeBed.error);
   const trouble = (field: string) => (wasTried ? troubles[field] : undefined);
 

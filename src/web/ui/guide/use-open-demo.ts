@@ -4,7 +4,7 @@ import { useMakeDemo } from '../../api/data.ts';
 import { gardensQuery } from '../../api/gardens.ts';
 import { DEMO_GARDEN_ID } from './demo-garden.ts';
 
-/** The demo garden as it is, or made when there is none; made afresh only where that is asked for. */
+/** The demo garden as it is, or made when there is none; reset only on request. */
 export function useOpenDemo() {
   const queries = useQueryClient();
   const make = useMakeDemo();

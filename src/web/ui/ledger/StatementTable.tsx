@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { AshParty, CarbonParty, NitrogenParty, Statement } from '../../../core/model/index.ts';
-import { cell } from '../../../words/figures.ts';
+import { formatCell } from '../../../words/figures.ts';
 import { counterpartyWords } from '../../../words/words.ts';
 import './ledger.css';
 
@@ -20,7 +20,7 @@ export function StatementTable<Account extends CarbonParty | NitrogenParty | Ash
 ) {
   const { title, mark, unit, statement, words, scale, decimals } = props;
   const [openAccount, setOpenAccount] = useState<Account | null>(null);
-  const shown = (grams: number) => cell(grams * scale, decimals);
+  const shown = (grams: number) => formatCell(grams * scale, decimals);
   const isEmpty = (...grams: number[]) => grams.every((g) => shown(g) === '—');
   const assets = statement.assets.filter(
     (line) => !isEmpty(line.openingG, line.inG, line.outG, line.closingG),

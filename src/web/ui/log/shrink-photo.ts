@@ -2,7 +2,7 @@ const LONGEST_SIDE = 1600;
 const QUALITY = 0.85;
 
 /**
- * A photo drawn anew, upright and no larger than a screen: small enough for a phone's connection, and without what the
+ * A photo redrawn, upright and no larger than a screen: small enough for a phone's connection, and without what the
  * camera wrote into it. What cannot be drawn is sent as it is, and the books say whether it is a photo.
  */
 export async function shrinkPhoto(file: Blob): Promise<Blob> {

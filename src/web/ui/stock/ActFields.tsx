@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import type { LotRecord } from '../../../records/lot.ts';
 import { LOT_FORMS } from '../../../records/vocabulary.ts';
 import { AmountField, Choice, TextField } from '../forms/inputs.tsx';
-import { fixed } from '../../../words/figures.ts';
+import { formatFixed } from '../../../words/figures.ts';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import type { ActForm } from './act-form.ts';
 import { useProbe } from './use-instruments.ts';
@@ -76,7 +76,7 @@ export function ReadingFields({ form, set, troubles }: FieldsProps) {
           <span className="tool-result">
             <Button
               size="small"
-              onClick={() => probe.read((celsius) => set({ temperatureC: fixed(celsius, 1) }))}
+              onClick={() => probe.read((celsius) => set({ temperatureC: formatFixed(celsius, 1) }))}
             >
               read it
             </Button>

@@ -12,7 +12,7 @@ import {
 } from '../../../core/yard/index.ts';
 import { Choice, TextField } from '../forms/inputs.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
-import { percent, plainFigure } from '../../../words/figures.ts';
+import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { SQUEEZE_WORDS } from '../../../words/stock-words.ts';
 import { useScale } from './use-instruments.ts';
 
@@ -63,7 +63,7 @@ function Tool({ title, found, words, onUse, children }: ToolProps) {
   );
 }
 
-/** A bucket on a scale: how heavy the stuff lies. */
+/** A bucket on a scale: the bulk density of the material. */
 function BucketTool({ onUse }: { onUse: (kgPerM3: number) => void }) {
   const measures = useMeasures();
   const [full, setFull] = useState('');
@@ -122,9 +122,9 @@ function MoistureTool({ onUse }: { onUse: (fraction: number) => void }) {
           moistureFromDrying(numberFromText(wet), numberFromText(dry), numberFromText(dish)),
         );
   const words = (value: number) => {
-    if (way !== 'squeeze' || squeeze === null) return `${percent(value)} water`;
+    if (way !== 'squeeze' || squeeze === null) return `${formatPercent(value)} water`;
     const [low, , high] = MOISTURE_BY_SQUEEZE[squeeze];
-    return `about ${percent(value)} water (${percent(low)} to ${percent(high)})`;
+    return `about ${formatPercent(value)} water (${formatPercent(low)} to ${formatPercent(high)})`;
   };
   return (
     <Tool title="How wet is it?" found={found} words={words} onUse={onUse}>
@@ -185,7 +185,7 @@ function LeafTool({ onUse }: { onUse: (share: number) => void }) {
     <Tool
       title="Count a handful"
       found={found}
-      words={(value) => `${percent(value)} leaf by dry mass`}
+      words={(value) => `${formatPercent(value)} leaf by dry mass`}
       onUse={onUse}
     >
       <TextField

@@ -6,7 +6,7 @@ import type { TypedAmount } from '../forms/inputs.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
-import { optional, PERCENT } from './receive-form.ts';
+import { optionalNumber, PERCENT } from './receive-form.ts';
 
 /** What can be done to a lot, or found out about it. */
 export const ACTS = ['move', 'takeOut', 'turn', 'water', 'reading', 'sign', 'stocktake', 'keep'] as const;
@@ -114,11 +114,11 @@ export function actPosting({
       return one({
         ...common,
         type: 'reading',
-        temperatureC: optional(form.temperatureC),
-        moistureFractionWetBasis: optional(form.moisturePct, PERCENT),
-        bulkDensityKgPerM3: optional(form.density),
-        carbonFractionDryBasis: optional(form.carbonPct, PERCENT),
-        nitrogenFractionDryBasis: optional(form.nitrogenPct, PERCENT),
+        temperatureC: optionalNumber(form.temperatureC),
+        moistureFractionWetBasis: optionalNumber(form.moisturePct, PERCENT),
+        bulkDensityKgPerM3: optionalNumber(form.density),
+        carbonFractionDryBasis: optionalNumber(form.carbonPct, PERCENT),
+        nitrogenFractionDryBasis: optionalNumber(form.nitrogenPct, PERCENT),
       });
     case 'sign':
       return one({ ...common, type: 'sign', signs: [...form.signs] });

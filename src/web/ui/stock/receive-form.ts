@@ -91,5 +91,5 @@ export function chipsDraft({
 }
 
 /** A figure that may be left out. */
-export const optional = (text: string, scale = 1): number | null =>
+export const optionalNumber = (text: string, scale = 1): number | null =>
   text.trim() === '' ? null : numberFromText(text) / scale;

@@ -3,7 +3,7 @@ import { stockPosting } from '../../../contract/requests.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { actPosting, ACTS, blankAct, type Act, type ActForm } from './act-form.ts';
-import { blankForm, chipsDraft, optional } from './receive-form.ts';
+import { blankForm, chipsDraft, optionalNumber } from './receive-form.ts';
 
 const MEASURES = measuresOf({ measures: 'metric' });
 const BOOKS = { today: '2026-05-14' } as GardenBooks;
@@ -91,7 +91,11 @@ describe('a load that arrives', () => {
     });
   });
   it('takes an empty figure as none, and text as no number', () => {
-    expect([optional(''), optional('45', 100), optional(' 1,5 ')]).toEqual([null, 0.45, 1.5]);
-    expect(optional('wet')).toBeNaN();
+    expect([optionalNumber(''), optionalNumber('45', 100), optionalNumber(' 1,5 ')]).toEqual([
+      null,
+      0.45,
+      1.5,
+    ]);
+    expect(optionalNumber('wet')).toBeNaN();
   });
 });

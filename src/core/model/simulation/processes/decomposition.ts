@@ -1,7 +1,7 @@
 import type { Bed, SubStep } from '../bed.ts';
 import { livingCarbon, type Cohort } from '../cohort.ts';
 import { updateDecayClass } from '../decay-classes.ts';
-import { ask } from '../decay-part.ts';
+import { askNitrogen } from '../decay-part.ts';
 import { applyDecay, notePeakLock, settleRequests, weighPart } from '../nitrogen-limited-decay.ts';
 import { decayChar, paceChar } from './char.ts';
 import { decayFreely, loseHumus } from './unlimited-decay.ts';
@@ -70,13 +70,13 @@ function weighNeedy(bed: Bed, step: SubStep, cohort: Cohort, beneath: Cohort | n
   weighPart(parameters, cohort, upper, cohort.upperDecay, 1 - contactShare);
   if (contact.need > 0) {
     if (onSurface) askAsContact(bed, step, cohort);
-    else ask(contact.second, bed.state.contactZone, cohort.reachInContactZone, 1, Infinity);
+    else askNitrogen(contact.second, bed.state.contactZone, cohort.reachInContactZone, 1, Infinity);
   } else if (contactShare > 0) {
     giveToContactZone(bed, step, cohort, -contact.need, onSurface ? cohort.contactAmmonia : 0);
   }
   if (upper.need > 0) {
     if (onSurface) askAsUpper(bed, step, cohort, beneath);
-    else ask(upper.second, bed.state.rootZone, cohort.reachInRootZone, 1, Infinity);
+    else askNitrogen(upper.second, bed.state.rootZone, cohort.reachInRootZone, 1, Infinity);
   } else if (contactShare < 1) {
     giveUpper(bed, step, cohort, -upper.need);
   }
@@ -90,18 +90,18 @@ function askAsContact({ state, constants }: Bed, step: SubStep, cohort: Cohort):
   const cap = cohort.traits.isLiftCapped
     ? liftG(constants, step) * Math.min(1, touchingCm / contactDepthCm)
     : Infinity;
-  ask(cohort.contact.first, cohort.layer, 1, 1, Infinity);
-  ask(cohort.contact.second, state.contactZone, 1, contactDraw, cap);
+  askNitrogen(cohort.contact.first, cohort.layer, 1, 1, Infinity);
+  askNitrogen(cohort.contact.second, state.contactZone, 1, contactDraw, cap);
 }
 
 function askAsUpper({ state, constants }: Bed, step: SubStep, cohort: Cohort, beneath: Cohort | null): void {
   if (cohort.traits.countsAsSoil) return;
-  ask(cohort.upper.first, cohort.layer, 1, 1, Infinity);
+  askNitrogen(cohort.upper.first, cohort.layer, 1, 1, Infinity);
   if (beneath === null) return;
   const source = beneath.traits.countsAsSoil ? state.contactZone : beneath.layer;
   const upperCm = (1 - cohort.contactShare) * cohort.thicknessCm;
   const cap = liftG(constants, step) * Math.min(1, upperCm / constants.parameters.contactDepthCm);
-  ask(cohort.upper.second, source, 1, 1, cap);
+  askNitrogen(cohort.upper.second, source, 1, 1, cap);
 }
 
 /** Most nitrogen that fungal threads lift into a layer in this sub-step, g/m2. */

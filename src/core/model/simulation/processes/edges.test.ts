@@ -14,7 +14,7 @@ import { applyDecay, weighPart } from '../nitrogen-limited-decay.ts';
 import { defaultParameters } from '../parameters.ts';
 import { openingFromPile, runPile } from '../pile.ts';
 import { reportSoil } from '../soil-report.ts';
-import { bookmark, returnTo, runTo, startRun, type BedRun } from '../run.ts';
+import { takeBookmark, returnTo, runTo, startRun, type BedRun } from '../run.ts';
 import { SOIL_DEFAULTS, type ApplyMaterial, type BedScenario } from '../scenario.ts';
 import { stackMulch } from './mulch-stack.ts';
 import { decayFreely } from './unlimited-decay.ts';
@@ -331,7 +331,7 @@ describe('a bookmark', () => {
       ],
     });
     runTo(run, START + 100);
-    const mark = bookmark(run);
+    const mark = takeBookmark(run);
     runTo(run, START + 300);
     const there = structuredClone({ p: postingsOf(run), soil: reportSoil(run.bed) });
     returnTo(run, mark);
