@@ -2,15 +2,14 @@ import { useBooks } from '../../app/garden-context.ts';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { dayNumberFromIso, isoDateOf } from '../../../core/ground/index.ts';
 import { readStation, useReadRows, useUndoImport } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instrumentsQuery } from '../../api/instruments.ts';
 import { DateField } from '../../ui/forms/inputs.tsx';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { useUndo } from '../../app/use-undo.tsx';
+import { unreadSpan } from './weather-span.ts';
 
-const FIRST_SPAN_DAYS = 120;
 const LISTED = 6;
 
 /** Weather as it was: it takes the place of the monthly normals on the days that were measured. */
@@ -18,15 +17,9 @@ export function WeatherBand() {
   const books = useBooks();
   const { weather, garden, today } = books;
   const { data: connected } = useQuery(instrumentsQuery());
-  const yesterday = isoDateOf(dayNumberFromIso(today, ['today']) - 1);
-  const last = weather.at(-1)?.date;
-  const [from, setFrom] = useState(
-    isoDateOf(
-      last === undefined
-        ? dayNumberFromIso(today, ['today']) - FIRST_SPAN_DAYS
-        : dayNumberFromIso(last, ['date']) + 1,
-    ),
-  );
+  const span = unreadSpan(weather, today);
+  const yesterday = span.until;
+  const [from, setFrom] = useState(span.from);
   const keep = useReadRows(garden.id);
   const undo = useUndoImport();
   const offerUndo = useUndo();

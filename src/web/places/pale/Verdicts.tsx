@@ -3,7 +3,6 @@ import { Button } from 'antd';
 import type { BedRecord } from '../../../records/bed.ts';
 import {
   type Cause,
-  MENDED_BY_NITROGEN,
   type RemedyOutcome,
   type WeighedCause,
   feedingCautions,
@@ -20,6 +19,7 @@ import {
   remedyWords,
 } from '../../../words/pale-words.ts';
 import { cautionInWords } from '../../../words/words.ts';
+import { isRemedyFor, remedyEntry } from './remedy-entry.ts';
 import type { PaleAnswer } from '../../worker/log-answers.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
@@ -119,10 +119,6 @@ function CauseCard({ weighed, answer, bed }: Omit<VerdictsProps, 'hasSigns'> & {
   );
 }
 
-const reckonedFor = (cause: Cause, { what }: RemedyOutcome): boolean =>
-  what.code === 'wait' ||
-  (what.code === 'water' ? cause === 'drought' && what.waterMm > 0.5 : MENDED_BY_NITROGEN.has(cause));
-
 /** Remedies that can be reckoned on this bed, each with what the model expects after it. */
 function RemedyLines({
   cause,
@@ -134,33 +130,12 @@ function RemedyLines({
   const write = useWriteEntry(bed.id);
   const remove = useRemoveEntry();
   const offerUndo = useUndo();
-  const own = remedies?.outcomes.filter((outcome) => reckonedFor(cause, outcome)) ?? [];
+  const own = remedies?.outcomes.filter((outcome) => isRemedyFor(cause, outcome)) ?? [];
   if (!remedies || own.length < 2) return null;
   const nothing = remedies.outcomes[0]!;
   const today = dayOf(books.today);
-  const carryOut = ({ what }: RemedyOutcome) => {
-    const common = {
-      state: 'laid' as const,
-      date: books.today,
-      note: `Against: ${CAUSE_WORDS[cause].name.toLowerCase()}.`,
-    };
-    const draft =
-      what.code === 'feed'
-        ? ({ ...common, type: 'feed', nitrogenG: what.nitrogenGPerM2 * bed.areaM2 } as const)
-        : what.code === 'water'
-          ? ({ ...common, type: 'water', waterMm: what.waterMm } as const)
-          : what.code === 'workIn'
-            ? ({
-                ...common,
-                type: 'lay',
-                materialId: what.materialId,
-                lotId: null,
-                amount: what.thicknessCm,
-                unit: 'cm',
-                dugDepthCm: what.depthCm,
-                seasonedMonths: 0,
-              } as const)
-            : null;
+  const carryOut = (outcome: RemedyOutcome) => {
+    const draft = remedyEntry(outcome, cause, { areaM2: bed.areaM2, date: books.today });
     if (!draft) return;
     write.mutate(draft, {
       onSuccess: (entry) => offerUndo('Written into the book of the bed.', () => remove.mutateAsync(entry)),

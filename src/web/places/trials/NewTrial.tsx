@@ -1,7 +1,6 @@
 import { useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import type { JournalDraft } from '../../../contract/requests.ts';
 import type { TrialRecord } from '../../../records/journal.ts';
 import { placePlots } from '../../../core/season/index.ts';
 import { TrialPlots } from '../../drawing/trial-plots.tsx';
@@ -11,8 +10,14 @@ import { Field } from '../../ui/forms/Field.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { TRIAL_PLACE_WORDS, TRIAL_TEMPLATES } from '../../../words/trial-words.ts';
-
-type Draft = Omit<Extract<JournalDraft, { kind: 'trial' }>, 'id' | 'kind' | 'note'>;
+import {
+  fromTemplate,
+  linesOf,
+  newTrialForm,
+  raisesDust,
+  treatmentsOf,
+  type TrialForm,
+} from './trial-form.ts';
 
 const PLACES = Object.entries(TRIAL_PLACE_WORDS).map(([value, { many }]) => ({
   value: value as TrialRecord['place'],
@@ -26,20 +31,9 @@ export function NewTrial({ onClose, onKept }: { onClose: () => void; onKept: (tr
   const books = useBooks();
   const [id] = useState(() => crypto.randomUUID());
   const write = useWriteJournal(books.garden.id);
-  const [draft, setDraft] = useState<Draft>(() => ({
-    date: books.today,
-    bedId: null,
-    name: TRIAL_TEMPLATES[0]!.name,
-    place: TRIAL_TEMPLATES[0]!.place,
-    treatments: [...TRIAL_TEMPLATES[0]!.treatments],
-    repeats: 4,
-    seed: newSeed(),
-    measure: 'height',
-    unit: books.garden.measures === 'metric' ? 'cm' : 'in',
-    isMoreBetter: true,
-  }));
-  const set = (change: Partial<Draft>) => setDraft((before) => ({ ...before, ...change }));
-  const treatments = draft.treatments.map((name) => name.trim()).filter((name) => name !== '');
+  const [draft, setDraft] = useState(() => newTrialForm(books, newSeed()));
+  const set = (change: Partial<TrialForm>) => setDraft((before) => ({ ...before, ...change }));
+  const treatments = treatmentsOf(draft);
   const troubles = sentencesOf(write.error);
   return (
     <form
@@ -56,10 +50,7 @@ export function NewTrial({ onClose, onKept }: { onClose: () => void; onKept: (tr
           name="Like"
           value={null}
           placeholder="a usual one …"
-          onChange={(name) => {
-            const template = TRIAL_TEMPLATES.find((one) => one.name === name);
-            if (template) set({ ...template, treatments: [...template.treatments] });
-          }}
+          onChange={(name) => set(fromTemplate(name))}
           options={TRIAL_TEMPLATES.map(({ name }) => ({ value: name, label: name }))}
           width={230}
         />
@@ -102,7 +93,7 @@ export function NewTrial({ onClose, onKept }: { onClose: () => void; onKept: (tr
             <Input.TextArea
               {...control}
               value={draft.treatments.join('\n')}
-              onChange={(event) => set({ treatments: event.target.value.split('\n').slice(0, 8) })}
+              onChange={(event) => set({ treatments: linesOf(event.target.value) })}
               autoSize={{ minRows: 4 }}
               style={{ width: 320 }}
             />
@@ -168,7 +159,7 @@ export function NewTrial({ onClose, onKept }: { onClose: () => void; onKept: (tr
           </div>
         </div>
       )}
-      {treatments.some((name) => /char|ash/i.test(name)) && (
+      {raisesDust(treatments) && (
         <p className="soft">⚠ Dust of char and ash harms lungs and eyes: mask and goggles, damp it down.</p>
       )}
       <FormFoot
