@@ -1,4 +1,4 @@
-// Who may import whom. Layers from the ground up: refusals, records, core, contract, words, then server and web,
+// Who may import whom. Layers from the ground up: refusals, records, core, quantities, contract, words, then server and web,
 // and beside them cli and standins. docs/architecture.md draws it; tests/architecture plants a breach of every rule.
 
 const TESTS = '[.]test[.]tsx?$';
@@ -34,12 +34,13 @@ module.exports = {
     layer('refusals'),
     layer('records', 'refusals'),
     layer('core', 'refusals', 'records'),
+    layer('quantities', 'refusals', 'core'),
     layer('contract', 'refusals', 'records', 'core'),
-    layer('words', 'refusals', 'records', 'core', 'contract'),
+    layer('words', 'refusals', 'records', 'core', 'quantities', 'contract'),
     layer('server', 'refusals', 'records', 'core', 'contract', 'words'),
     layer('cli', 'refusals', 'records', 'core', 'contract', 'words'),
     layer('standins', 'refusals', 'records', 'core', 'contract'),
-    layer('web', 'refusals', 'records', 'core', 'contract', 'words', 'server'),
+    layer('web', 'refusals', 'records', 'core', 'quantities', 'contract', 'words', 'server'),
     {
       name: 'core-depends-on-no-package',
       severity: 'error',

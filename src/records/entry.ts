@@ -64,7 +64,7 @@ const soilTestFields = {
   }),
 };
 /** Water given by hand, over the whole bed. */
-export const waterMm = field(finite.gt(0).max(500), { quantity: 'water', also: ['water', 'watering'] });
+export const waterMm = field(finite.gt(0).max(500), { quantity: 'waterDepth', also: ['water', 'watering'] });
 const waterFields = { ...common, type: z.literal('water'), waterMm };
 
 /** What the books keep of an entry, by its type, in the order of their columns. */

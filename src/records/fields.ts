@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import type { Quantity } from '../refusals/refusal.ts';
 import { readIsoDate } from './iso-date.ts';
 
 /** What a figure measures: which units a column may be in, and which ones people are shown. */
-export type FieldQuantity = 'length' | 'water' | 'area' | 'temperature' | 'share';
+export type FieldQuantity = Extract<Quantity, 'length' | 'waterDepth' | 'area' | 'temperature' | 'share'>;
 
 /** What else has to be known of a field than which values it takes. */
 export interface FieldMeta {

@@ -11,12 +11,12 @@ export const weatherFields = {
     also: ['temperature', 'temp', 'mean temperature', 'tavg', 't mean'],
   }),
   rainMm: field(finite.min(0).max(600), {
-    quantity: 'water',
+    quantity: 'waterDepth',
     also: ['rain', 'precipitation', 'rainfall', 'precip'],
   }),
   /** Null where the station does not work it out: the normal then stands. */
   evapotranspirationMm: field(finite.min(0).max(25).nullable().default(null), {
-    quantity: 'water',
+    quantity: 'waterDepth',
     also: ['evapotranspiration', 'et0', 'et', 'pet', 'evaporation'],
     empty: null,
   }),

@@ -26,6 +26,21 @@ export type Named =
   | 'ownPile'
   | 'ownLayer';
 
+/** What a figure can measure. */
+export type Quantity =
+  | 'length'
+  | 'area'
+  | 'volume'
+  | 'mass'
+  | 'temperature'
+  | 'bulkDensity'
+  | 'nitrogenRate'
+  | 'waterDepth'
+  | 'share';
+
+/** Which units a garden shows its figures in. */
+export type UnitSystem = 'metric' | 'customary';
+
 interface Got {
   /** As it was given. */
   readonly got: unknown;
@@ -53,6 +68,24 @@ export interface RefusalFacts {
   missing: { readonly hint: 'material' | 'materialOrPile' | 'annualIsCleared' };
   notClasses: null;
   wrongList: { readonly wanted: 'twelveMonths' | 'zonesOrHalves' | 'contactAndRoot' };
+
+  // Quantities as they are typed
+  notAQuantity: Got & { readonly quantity: Quantity; readonly system: UnitSystem };
+  needsUnit: Got & { readonly system: UnitSystem };
+  notItsUnit: {
+    readonly unit: string;
+    readonly quantity: Quantity;
+    /** Units it can be in. */
+    readonly units: readonly string[];
+    /** Whether it is a unit of something else. */
+    readonly isOther: boolean;
+  };
+  /** Bounds and value in the base unit of the quantity. */
+  outsideQuantity: Bounds & {
+    readonly value: number;
+    readonly quantity: Quantity;
+    readonly system: UnitSystem;
+  };
 
   // Dates
   notADate: Got;

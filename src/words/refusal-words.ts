@@ -13,6 +13,7 @@ import {
 import type { CollectionName } from '../records/collections.ts';
 import { recordTitle, type TitledRecords } from './record-titles.ts';
 import { fieldWords } from './field-words.ts';
+import { boundsInUnits, QUANTITY_NAMES, quantityExample } from './quantity-words.ts';
 
 /** Refusals in words. Each completes a sentence that begins with the name of the field: "<field> must be …". */
 
@@ -26,6 +27,9 @@ const showValue = (value: unknown): string => {
 const gotWords = (got: unknown): string => (got === undefined ? '' : `; got ${showValue(got)}`);
 
 const figureWords = (value: number, digits = 3): string => value.toPrecision(digits);
+
+const OR = new Intl.ListFormat('en', { type: 'disjunction' });
+const oneOf = (words: readonly string[]): string => OR.format(words);
 
 function boundsWords({ min, max, above }: Bounds): string {
   if (above !== undefined) {
@@ -117,6 +121,15 @@ const nearestWords = (nearest: readonly string[]): string =>
 type Sentences = { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code]) => string };
 
 const SENTENCES: Sentences = {
+  notAQuantity: ({ got, quantity, system }) =>
+    `cannot be read: ${showValue(got)} is not ${QUANTITY_NAMES[quantity]}. Write for example ${quantityExample(quantity, system)}`,
+  needsUnit: ({ got, system }) =>
+    `needs a unit: ${showValue(got)} can be feet or meters. Write for example ${quantityExample('area', system)}`,
+  notItsUnit: ({ unit, units, isOther }) =>
+    isOther
+      ? `cannot be in ${unit}; use ${oneOf(units)}`
+      : `has a unit that is not known, ${showValue(unit)}; use ${oneOf(units)}`,
+  outsideQuantity: (facts) => `must be ${boundsInUnits(facts)}`,
   notANumber: ({ got }) => `must be a finite number${gotWords(got)}`,
   wrongKind: ({ wanted, isMissing }) =>
     `${isMissing ? 'is missing; it ' : ''}must be ${KINDS[wanted] ?? wanted}`,

@@ -51,7 +51,7 @@ test('raw manure shows its waits where it is chosen', async ({ page }) => {
   await page.getByLabel('What', { exact: true }).fill('Farmyard');
   await page.keyboard.press('Enter');
   await page.getByLabel('How much').fill('3');
-  await expect(page.getByRole('list', { name: 'Mind' })).toContainText('11 September 2026');
+  await expect(page.getByRole('list', { name: 'Mind', exact: true })).toContainText('11 September 2026');
 });
 
 test('everything comes from this server', async ({ page, demo }) => {

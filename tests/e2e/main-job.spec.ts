@@ -25,7 +25,9 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await page.getByLabel('Name').fill('Lower bed');
     await page.getByLabel('Area, m²').fill('six');
     await page.getByRole('button', { name: 'Make the bed' }).click();
-    await expect(page.getByRole('alert')).toContainText('area must be a finite number');
+    await expect(page.getByRole('alert')).toContainText(
+      'area cannot be read: "six" is not an area. Write for example 1.2 x 2.5 m.',
+    );
     await page.getByLabel('Area, m²').fill('6');
     await page.getByRole('button', { name: 'Make the bed' }).click();
     await expect(page.getByRole('heading', { name: 'Lower bed' })).toBeVisible();

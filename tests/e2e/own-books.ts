@@ -21,9 +21,13 @@ export interface Laying {
   readonly seasonedMonths?: number;
 }
 
-export async function makeGarden(request: APIRequestContext, id: string): Promise<void> {
+export async function makeGarden(
+  request: APIRequestContext,
+  id: string,
+  change: Partial<typeof GARDEN> = {},
+): Promise<void> {
   await request.post('/api/gardens', {
-    data: { ...GARDEN, id, name: `Plot ${id}`, climate: twelve(MILD) },
+    data: { ...GARDEN, id, name: `Plot ${id}`, climate: twelve(MILD), ...change },
   });
 }
 

@@ -26,7 +26,7 @@ export const QUANTITIES = {
     { name: 'in', also: ['inch', 'inches', '"'], factor: CENTIMETRES_PER_INCH },
     { name: 'ft', also: ['foot', 'feet'], factor: CENTIMETRES_PER_FOOT },
   ],
-  water: [
+  waterDepth: [
     { name: 'mm', also: ['l/m2', 'l per m2'], factor: 1 },
     { name: 'cm', also: [], factor: 1 / CM_PER_MM },
     { name: 'in', also: ['inch', 'inches', '"'], factor: CENTIMETRES_PER_INCH / CM_PER_MM },

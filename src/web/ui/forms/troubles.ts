@@ -1,6 +1,8 @@
 import { findingsOf } from '../../../contract/problem-fields.ts';
+import { finding } from '../../../refusals/refusal.ts';
 import { describeFinding } from '../../../words/refusal-words.ts';
 import { sentencesOf } from '../../api/failures.ts';
+import type { ReadQuantity } from './typed-quantity.ts';
 
 type Parsed =
   { readonly success: true } | { readonly success: false; readonly error: Parameters<typeof findingsOf>[0] };
@@ -16,3 +18,13 @@ export const troublesOf = (parsed: Parsed, failure: unknown): Record<string, str
       )),
   ...sentencesOf(failure),
 });
+
+/** What is wrong with the quantities of a form, by field. */
+export const quantityTroubles = (
+  quantities: Readonly<Record<string, ReadQuantity>>,
+): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(quantities).flatMap(([field, read]) =>
+      read.ok ? [] : [[field, describeFinding(finding(read.refusal, field)).sentence]],
+    ),
+  );

@@ -1,7 +1,6 @@
-import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
-import { bedDraft, type BedRecord } from '../../../records/bed.ts';
+import { bedDraft, bedFields, type BedRecord } from '../../../records/bed.ts';
 import {
   EXPOSURES,
   type Exposure,
@@ -11,18 +10,22 @@ import {
   type CroppingBefore,
 } from '../../../records/vocabulary.ts';
 import { SOIL_TEXTURES, bulkDensityOfClay } from '../../../core/bed/index.ts';
-import {
-  centimetresFromInches,
-  inchesFromCentimetres,
-  squareFeetFromSquareMetres,
-  squareMetresFromSquareFeet,
-} from '../../../core/ground/index.ts';
 import { bedAsChange } from '../../api/as-change.ts';
 import { useChangeBed, useMakeBed } from '../../api/gardens.ts';
 import { Field } from '../forms/Field.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
-import { troublesOf } from '../forms/troubles.ts';
-import { plainFigure } from '../../../words/figures.ts';
+import { askedOf } from '../forms/asked-of.ts';
+import { QuantityField, useReader } from '../forms/QuantityField.tsx';
+import { quantityTroubles, troublesOf } from '../forms/troubles.ts';
+import {
+  figureOf,
+  readQuantity,
+  typedFrom,
+  type Reader,
+  type ReadQuantity,
+  type TypedQuantity,
+} from '../forms/typed-quantity.ts';
+import { quantityExample } from '../../../words/quantity-words.ts';
 import { BED_KIND_WORDS, CROPPING_WORDS, EXPOSURE_WORDS, TEXTURE_WORDS } from '../../../words/words.ts';
 import { FingerTest } from './FingerTest.tsx';
 
@@ -38,10 +41,10 @@ interface BedFormProps {
 interface BedFields {
   readonly name: string;
   readonly kind: BedKind;
-  readonly area: string;
+  readonly area: TypedQuantity;
   readonly organicMatter: string;
   readonly clay: string;
-  readonly rootZone: string;
+  readonly rootZone: TypedQuantity;
   readonly exposure: Exposure;
   readonly isWatered: boolean;
   readonly ph: string;
@@ -49,27 +52,32 @@ interface BedFields {
   readonly croppingBefore: CroppingBefore;
 }
 
-const NEW_BED: BedFields = {
+const AREA = askedOf(bedFields.areaM2);
+const ROOT_ZONE = askedOf(bedFields.rootZoneCm);
+/** The top soil that most crops root in, a round figure in either system (set here). */
+const USUAL_ROOT_ZONE_CM = { metric: 30, customary: 30.48 } as const;
+
+const newBed = (reader: Reader): BedFields => ({
   name: '',
   kind: 'annual',
-  area: '',
+  area: typedFrom(null, 'area', reader),
   organicMatter: '4',
   clay: '20',
-  rootZone: '',
+  rootZone: typedFrom(USUAL_ROOT_ZONE_CM[reader.system], 'length', reader),
   exposure: 'normal',
   isWatered: true,
   ph: '',
   startedOn: '',
   croppingBefore: 'unknown',
-};
+});
 
-const fieldsOf = (bed: BedRecord, isMetric: boolean): BedFields => ({
+const fieldsOf = (bed: BedRecord, reader: Reader): BedFields => ({
   name: bed.name,
   kind: bed.kind,
-  area: plainFigure(isMetric ? bed.areaM2 : squareFeetFromSquareMetres(bed.areaM2), 4),
+  area: typedFrom(bed.areaM2, 'area', reader),
   organicMatter: String(bed.organicMatterPct),
   clay: String(bed.clayPct),
-  rootZone: plainFigure(isMetric ? bed.rootZoneCm : inchesFromCentimetres(bed.rootZoneCm), 3),
+  rootZone: typedFrom(bed.rootZoneCm, 'length', reader),
   exposure: bed.exposure,
   isWatered: bed.isWatered,
   ph: bed.ph === null ? '' : String(bed.ph),
@@ -81,17 +89,15 @@ const fieldsOf = (bed: BedRecord, isMetric: boolean): BedFields => ({
 function readFields({
   fields,
   id,
-  isMetric,
+  quantities,
   changing,
 }: {
   readonly fields: BedFields;
   readonly id: string;
-  readonly isMetric: boolean;
+  readonly quantities: { readonly areaM2: ReadQuantity; readonly rootZoneCm: ReadQuantity };
   readonly changing: BedRecord | null;
 }) {
-  const area = numberFromText(fields.area);
   const clayPct = numberFromText(fields.clay);
-  const rootZone = numberFromText(fields.rootZone);
   const isSameSoil = changing?.clayPct === clayPct;
   const { version: _, ...kept } = changing ? bedAsChange(changing) : { version: 0, note: '' };
   return bedDraft.safeParse({
@@ -99,11 +105,11 @@ function readFields({
     id,
     name: fields.name,
     kind: fields.kind,
-    areaM2: isMetric ? area : squareMetresFromSquareFeet(area),
+    areaM2: figureOf(quantities.areaM2),
     organicMatterPct: numberFromText(fields.organicMatter),
     bulkDensityGPerCm3: isSameSoil ? changing.bulkDensityGPerCm3 : bulkDensityOfClay(clayPct),
     clayPct,
-    rootZoneCm: isMetric ? rootZone : centimetresFromInches(rootZone),
+    rootZoneCm: figureOf(quantities.rootZoneCm),
     exposure: fields.exposure,
     isWatered: fields.isWatered,
     ph: fields.ph.trim() === '' ? null : numberFromText(fields.ph),
@@ -114,20 +120,24 @@ function readFields({
 
 /** Making a bed, or changing one. */
 export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
-  const measures = useMeasures();
-  const isMetric = measures.depthUnit === 'cm';
+  const reader = useReader();
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
-  const [fields, setFields] = useState(() =>
-    changing ? fieldsOf(changing, isMetric) : { ...NEW_BED, rootZone: isMetric ? '30' : '12' },
-  );
+  const [fields, setFields] = useState(() => (changing ? fieldsOf(changing, reader) : newBed(reader)));
   const [wasTried, setWasTried] = useState(false);
   const [isTesting, setIsTesting] = useState(false);
   const makeBed = useMakeBed(gardenId);
   const changeBed = useChangeBed();
   const set = (change: Partial<BedFields>) => setFields((before) => ({ ...before, ...change }));
 
-  const parsed = readFields({ fields, id, isMetric, changing });
-  const troubles = troublesOf(parsed, makeBed.error ?? changeBed.error);
+  const quantities = {
+    areaM2: readQuantity(fields.area, AREA, reader),
+    rootZoneCm: readQuantity(fields.rootZone, ROOT_ZONE, reader),
+  };
+  const parsed = readFields({ fields, id, quantities, changing });
+  const troubles = {
+    ...troublesOf(parsed, makeBed.error ?? changeBed.error),
+    ...quantityTroubles(quantities),
+  };
   const trouble = (field: string) => (wasTried ? troubles[field] : undefined);
 
   const save = () => {
@@ -139,10 +149,7 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
       changeBed.mutate({ bedId: id, change: { ...values, version: changing.version } }, { onSuccess });
     else makeBed.mutate({ ...values, id: draftId }, { onSuccess });
   };
-  const text = (
-    field: 'name' | 'area' | 'organicMatter' | 'clay' | 'rootZone' | 'ph' | 'startedOn',
-    width: number,
-  ) => ({
+  const text = (field: 'name' | 'organicMatter' | 'clay' | 'ph' | 'startedOn', width: number) => ({
     value: fields[field],
     onChange: (event: { target: { value: string } }) => set({ [field]: event.target.value }),
     style: { width },
@@ -172,9 +179,15 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
             />
           )}
         </Field>
-        <Field name={isMetric ? 'Area, m²' : 'Area, sq ft'} trouble={trouble('areaM2')}>
-          {(control) => <Input {...control} {...text('area', 80)} inputMode="decimal" />}
-        </Field>
+        <QuantityField
+          name="Area"
+          quantity="area"
+          value={fields.area}
+          onChange={(area) => set({ area })}
+          trouble={trouble('areaM2')}
+          hint={`or ${quantityExample('area', reader.system)}`}
+          width={120}
+        />
         <Field name="Soil, by feel">
           {(control) => (
             <Select
@@ -201,9 +214,14 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
         >
           {(control) => <Input {...control} {...text('organicMatter', 115)} inputMode="decimal" />}
         </Field>
-        <Field name={`Root depth, ${measures.depthUnit}`} trouble={trouble('rootZoneCm')}>
-          {(control) => <Input {...control} {...text('rootZone', 95)} inputMode="decimal" />}
-        </Field>
+        <QuantityField
+          name="Root depth"
+          quantity="length"
+          value={fields.rootZone}
+          onChange={(rootZone) => set({ rootZone })}
+          trouble={trouble('rootZoneCm')}
+          width={95}
+        />
         <Field name="How it lies">
           {(control) => (
             <Select

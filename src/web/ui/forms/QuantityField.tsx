@@ -1,0 +1,52 @@
+import { Input } from 'antd';
+import { useMemo } from 'react';
+import { formatQuantity } from '../../../quantities/format-quantity.ts';
+import { QUANTITIES } from '../../../quantities/units.ts';
+import type { Quantity } from '../../../refusals/refusal.ts';
+import { useBooks } from '../../app/garden-context.ts';
+import { Field } from './Field.tsx';
+import { readerOf, retyped, understoodValue, type Reader, type TypedQuantity } from './typed-quantity.ts';
+
+/** The units of the open garden, and how this reader writes numbers. */
+export function useReader(): Reader {
+  const { measures } = useBooks().garden;
+  return useMemo(() => readerOf(measures), [measures]);
+}
+
+interface QuantityFieldProps {
+  readonly name: string;
+  readonly quantity: Quantity;
+  readonly value: TypedQuantity;
+  readonly onChange: (value: TypedQuantity) => void;
+  readonly trouble?: string | undefined;
+  readonly hint?: string | undefined;
+  readonly width?: number;
+}
+
+/** A figure with its unit: takes any unit of its quantity, and says how it understood what was typed. */
+export function QuantityField({
+  name,
+  quantity,
+  value,
+  onChange,
+  trouble,
+  hint,
+  width = 110,
+}: QuantityFieldProps) {
+  const reader = useReader();
+  const { symbol } = QUANTITIES[quantity].shown[reader.system];
+  const understood = understoodValue(value, quantity, reader);
+  const echo = understood === null ? undefined : `= ${formatQuantity(understood, quantity, reader.system)}`;
+  return (
+    <Field name={`${name}, ${symbol}`} trouble={trouble} hint={echo ?? hint}>
+      {(control) => (
+        <Input
+          {...control}
+          value={value.text}
+          onChange={(event) => onChange(retyped(value, event.target.value))}
+          style={{ width }}
+        />
+      )}
+    </Field>
+  );
+}

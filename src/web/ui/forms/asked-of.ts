@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { fieldMeta } from '../../../records/fields.ts';
+import type { QuantityAsked } from './typed-quantity.ts';
+
+/** The schema without what lets it be null or left out. */
+function innermost(schema: z.core.$ZodType): z.core.$ZodType {
+  const isWrapping =
+    schema instanceof z.ZodDefault || schema instanceof z.ZodNullable || schema instanceof z.ZodOptional;
+  return isWrapping ? innermost(schema.unwrap()) : schema;
+}
+
+/** What the declaration of a field asks of a figure: its quantity and its bounds. Throws when it declares no quantity. */
+export function askedOf(field: z.ZodType): QuantityAsked {
+  const quantity = fieldMeta.get(field)?.quantity;
+  if (quantity === undefined) throw new Error('this field declares no quantity');
+  const { minimum, maximum, exclusiveMinimum } = z.toJSONSchema(innermost(field));
+  return {
+    quantity,
+    ...(minimum === undefined ? {} : { min: minimum }),
+    ...(maximum === undefined ? {} : { max: maximum }),
+    ...(typeof exclusiveMinimum === 'number' ? { above: exclusiveMinimum } : {}),
+    isOptional: field.safeParse(null).success,
+  };
+}

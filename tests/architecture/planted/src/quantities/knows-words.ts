@@ -1,0 +1,2 @@
+import { planted } from '../words/plain.ts';
+export const uses = planted;
