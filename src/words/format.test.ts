@@ -54,7 +54,7 @@ describe('measures', () => {
     const metric = measuresOf({ measures: 'metric' });
     const customary = measuresOf({ measures: 'customary' });
     expect([metric.thickness(7), customary.thickness(7.62)]).toEqual(['7 cm', '3 in']);
-    expect([metric.rate(10), customary.rate(10)]).toEqual(['10.0 g/m²', '3.28 oz/100 sq ft']);
+    expect([metric.rate(10), customary.rate(10)]).toEqual(['10.0 g/m²', '2.05 lb/1000 sq ft']);
     expect([metric.mass(2.5), customary.mass(2.5)]).toEqual(['2.5 kg', '5.51 lb']);
     expect([metric.area(6), customary.area(6)]).toEqual(['6 m²', '65 sq ft']);
     expect([metric.nitrogen(60), customary.nitrogen(60)]).toEqual(['60 g', '2.1 oz']);

@@ -2,7 +2,6 @@ import type { GardenRecord } from '../records/garden.ts';
 import { STOCK_UNITS, type AmountUnit, type SoilNitrogenUnit } from '../records/vocabulary.ts';
 import {
   CENTIMETRES_PER_INCH,
-  GRAMS_PER_OUNCE,
   LITRES_PER_CUBIC_FOOT,
   LITRES_PER_CUP,
   LITRES_PER_CUSTOMARY_BARROW,
@@ -58,9 +57,10 @@ export interface Measures {
   readonly units: readonly AmountUnit[];
 }
 
-const SQUARE_FEET_OF_A_RATE = 100;
-const OUNCES_PER_100_SQFT_PER_G_PER_M2 =
-  (SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT) / GRAMS_PER_OUNCE;
+const SQUARE_FEET_OF_A_RATE = 1000;
+/** A rate in pounds on a thousand square feet, as laboratories and bags give it. */
+const ratePounds = (kgPerM2: number): number =>
+  poundsFromKilograms(kgPerM2) * SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT;
 
 const barrowWords = (barrows: number): string => {
   const words = barrows < 9.5 ? plainFigure(Math.round(barrows * 2) / 2, 2) : formatFixed(barrows, 0);
@@ -116,17 +116,16 @@ const customary: Measures = {
   thickness: (cm) => `${formatFixed(inchesFromCentimetres(cm), 1).replace(/\.0$/, '')} in`,
   area: (m2) => `${plainFigure(squareFeetFromSquareMetres(m2), 2)} sq ft`,
   nitrogen: (g) => `${roundFigure(ouncesFromGrams(g < NOTHING_G ? 0 : g))} oz`,
-  rateFigure: (gPerM2) => gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2,
-  rateUnit: 'oz/100 sq ft',
+  rateFigure: (gPerM2) => ratePounds(gPerM2 / 1000),
+  rateUnit: 'lb/1000 sq ft',
   rateDecimals: 2,
-  rate: (gPerM2) => `${formatFixed(gPerM2 * OUNCES_PER_100_SQFT_PER_G_PER_M2, 2)} oz/100 sq ft`,
+  rate: (gPerM2) => `${formatFixed(ratePounds(gPerM2 / 1000), 2)} lb/1000 sq ft`,
   mass: (kg) => {
     const pounds = poundsFromKilograms(kg);
     return pounds < 1 ? `${roundFigure(pounds * 16)} oz` : `${plainFigure(pounds)} lb`;
   },
-  areaMassFigure: (kgPerM2) =>
-    poundsFromKilograms(kgPerM2) * SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT,
-  areaMassUnit: 'lb/100 sq ft',
+  areaMassFigure: ratePounds,
+  areaMassUnit: 'lb/1000 sq ft',
   scaleCm: 4 * CENTIMETRES_PER_INCH,
   depthFigure: inchesFromCentimetres,
   depthUnit: 'in',

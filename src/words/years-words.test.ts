@@ -43,7 +43,7 @@ describe('habits in words', () => {
   });
   it('figures carry their unit, in either measure', () => {
     expect(measureInWords(5230, 'humusCarbonG', metric)).toBe('5.23 kg/m²');
-    expect(measureInWords(5230, 'humusCarbonG', customary)).toBe('107.1 lb/100 sq ft');
+    expect(measureInWords(5230, 'humusCarbonG', customary)).toBe('1 071.2 lb/1000 sq ft');
     expect(measureInWords(4.04, 'organicMatterPct', metric)).toBe('4.0 %');
     expect(measureInWords(5.08, 'mulchCm', customary)).toBe('2.0 in');
   });

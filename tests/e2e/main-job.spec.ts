@@ -26,7 +26,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await page.getByLabel('Area, m²').fill('six');
     await page.getByRole('button', { name: 'Make the bed' }).click();
     await expect(page.getByRole('alert')).toContainText(
-      'area cannot be read: "six" is not an area. Write for example 1.2 x 2.5 m.',
+      'Area cannot be read: "six" is not an area. Write for example 1.2 x 2.5 m.',
     );
     await page.getByLabel('Area, m²').fill('6');
     await page.getByRole('button', { name: 'Make the bed' }).click();
@@ -118,7 +118,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await page.getByRole('button', { name: 'Save the change' }).click();
     await expect(page.getByText('129 sq ft')).toBeVisible();
     await expect(
-      page.getByRole('columnheader', { name: 'within reach, oz/100 sq ft, 8 weeks' }),
+      page.getByRole('columnheader', { name: 'within reach, lb/1000 sq ft, 8 weeks' }),
     ).toBeVisible();
   });
 });

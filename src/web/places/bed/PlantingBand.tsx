@@ -5,20 +5,16 @@ import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import { STARTS_AS, type StartsAs } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import {
-  CENTIMETRES_PER_INCH,
-  CROP_LIBRARY,
-  type Crop,
-  DEEPEST_COVER_CM,
-  findCrop,
-} from '../../../core/ground/index.ts';
+import { CROP_LIBRARY, type Crop, DEEPEST_COVER_CM, findCrop } from '../../../core/ground/index.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../ui/forms/Field.tsx';
-import { troublesOf } from '../../ui/forms/troubles.ts';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
 import { shortDate } from '../../../words/dates.ts';
 import {
   clashOf,
   plantingFormOf,
+  quantitiesOf,
   readPlanting,
   rootsFullOn,
   withChange,
@@ -45,19 +41,20 @@ function firstFreeDay({ today, plantings }: GardenBooks, bedId: string): string 
 /** The life of a planting being written: typed, checked for room, kept. */
 function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
   const books = useBooks();
-  const measures = useMeasures();
-  const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
+  const reader = useReader();
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
-  const [form, setForm] = useState(() => plantingFormOf(changing, firstFreeDay(books, bedId), cmPerUnit));
+  const [form, setForm] = useState(() => plantingFormOf(changing, firstFreeDay(books, bedId), reader));
   const [isTouched, setIsTouched] = useState(false);
   const [wasTried, setWasTried] = useState(false);
   const plant = usePlant(bedId);
   const change = useChangePlanting();
-  const parsed = readPlanting({ form, id, today: books.today, cmPerUnit, note: changing?.note ?? '' });
+  const quantities = quantitiesOf(form, reader);
+  const parsed = readPlanting({ form, id, today: books.today, quantities, note: changing?.note ?? '' });
   const others = books.plantings.filter((one) => one.bedId === bedId);
   const clash = parsed.success ? clashOf({ ...parsed.data, id }, others) : null;
   const troubles: Record<string, string> = {
     ...troublesOf(parsed, plant.error ?? change.error),
+    ...quantityTroubles(quantities),
     ...(clash === null ? {} : { plantedOn: clash }),
   };
   const save = () => {
@@ -74,7 +71,7 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
     form,
     set: (next: Partial<PlantingForm>) => {
       setIsTouched(true);
-      setForm((before) => withChange(before, next, cmPerUnit));
+      setForm((before) => withChange(before, next, reader));
     },
     trouble: (field: string) => (wasTried || (isTouched && clash !== null) ? troubles[field] : undefined),
     isSaving: plant.isPending || change.isPending,
@@ -114,25 +111,22 @@ export function PlantingBand(props: PlantingBandProps) {
 
 type FieldsProps = Pick<ReturnType<typeof usePlanting>, 'form' | 'set' | 'trouble'>;
 
-interface TextProps extends FieldsProps {
+interface DayProps extends FieldsProps {
   readonly name: string;
-  readonly field: 'plantedOn' | 'clearedOn' | 'demand' | 'rootDepth' | 'areaPct';
-  readonly about: string;
+  readonly field: 'plantedOn' | 'clearedOn';
   readonly hint?: string | undefined;
-  readonly width: number;
-  readonly type?: 'date';
 }
 
-function Text({ form, set, trouble, name, field, about, hint, width, type }: TextProps) {
+function DayField({ form, set, trouble, name, field, hint }: DayProps) {
   return (
-    <Field name={name} trouble={trouble(about)} hint={hint}>
+    <Field name={name} trouble={trouble(field)} hint={hint}>
       {(control) => (
         <Input
           {...control}
-          {...(type ? { type } : { inputMode: 'decimal' as const })}
+          type="date"
           value={form[field]}
           onChange={(event) => set({ [field]: event.target.value })}
-          style={{ width }}
+          style={{ width: 150 }}
         />
       )}
     </Field>
@@ -156,47 +150,38 @@ function WhatAndWhen(props: FieldsProps) {
           />
         )}
       </Field>
-      <Text
-        {...props}
-        name="In the ground from"
-        field="plantedOn"
-        about="plantedOn"
-        type="date"
-        width={150}
-      />
-      <Text
+      <DayField {...props} name="In the ground from" field="plantedOn" />
+      <DayField
         {...props}
         name="Cleared on"
         field="clearedOn"
-        about="clearedOn"
-        type="date"
-        width={150}
         hint={crop.isPerennial ? 'leave empty while it stays' : undefined}
       />
     </>
   );
 }
 
-function HowItGrows({ climate, ...props }: FieldsProps & { climate: ClimateNormals }) {
+function HowItGrows({ climate, form, set, trouble }: FieldsProps & { climate: ClimateNormals }) {
   const measures = useMeasures();
-  const { form, set } = props;
   const crop = findCrop(form.cropId)!;
   const fullOn = rootsFullOn(form, climate);
   return (
     <>
-      <Text
-        {...props}
-        name="Nitrogen it takes up, g/m²"
-        field="demand"
-        about="nitrogenDemandGPerM2"
+      <QuantityField
+        name="Nitrogen it takes up"
+        quantity="nitrogenRate"
+        value={form.demand}
+        onChange={(demand) => set({ demand })}
+        trouble={trouble('nitrogenDemandGPerM2')}
         width={120}
         hint={crop.isLegume ? 'a legume: fixes what it lacks' : 'from handbooks, from memory'}
       />
-      <Text
-        {...props}
-        name={`Roots to, ${measures.depthUnit}`}
-        field="rootDepth"
-        about="rootDepthCm"
+      <QuantityField
+        name="Roots to"
+        quantity="length"
+        value={form.rootDepth}
+        onChange={(rootDepth) => set({ rootDepth })}
+        trouble={trouble('rootDepthCm')}
         width={90}
         hint={fullOn === null ? 'when grown' : `from ${shortDate(fullOn)}`}
       />
@@ -213,11 +198,12 @@ function HowItGrows({ climate, ...props }: FieldsProps & { climate: ClimateNorma
           </span>
         )}
       </div>
-      <Text
-        {...props}
-        name="Of the bed, %"
-        field="areaPct"
-        about="areaShare"
+      <QuantityField
+        name="Of the bed"
+        quantity="share"
+        value={form.areaShare}
+        onChange={(areaShare) => set({ areaShare })}
+        trouble={trouble('areaShare')}
         width={90}
         hint="with others beside it"
       />

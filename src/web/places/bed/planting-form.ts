@@ -1,23 +1,30 @@
-import { plantingDraft, type PlantingRecord } from '../../../records/planting.ts';
+import { plantingDraft, plantingFields, type PlantingRecord } from '../../../records/planting.ts';
 import type { StartsAs } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import { type DayNumber, findCrop, isoDateOf } from '../../../core/ground/index.ts';
 import { orRefused, refusalSentence } from '../../../words/refusal-words.ts';
 import { checkRoom } from '../../../core/bed/index.ts';
 import { dayOfProgress, defaultParameters } from '../../../core/model/index.ts';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { askedOf } from '../../ui/forms/asked-of.ts';
+import {
+  figureOf,
+  readQuantity,
+  typedFrom,
+  type Reader,
+  type ReadQuantity,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 import { dayOf } from '../../../words/dates.ts';
-import { plainFigure } from '../../../words/figures.ts';
 
 /** What has been typed and chosen, as typed. */
 export interface PlantingForm {
   readonly cropId: string;
   readonly plantedOn: string;
   readonly clearedOn: string;
-  readonly demand: string;
-  readonly rootDepth: string;
+  readonly demand: TypedQuantity;
+  readonly rootDepth: TypedQuantity;
   readonly startsAs: StartsAs;
-  readonly areaPct: string;
+  readonly areaShare: TypedQuantity;
   readonly isUndersown: boolean;
 }
 
@@ -27,15 +34,23 @@ function clearingDate(cropId: string, plantedOn: string): string {
   return isoDateOf(dayOf(plantedOn) + crop.daysInGround);
 }
 
+/** What a crop needs, as it is first shown. */
+const grown = (
+  { nitrogenDemandGPerM2, rootDepthCm }: Pick<PlantingRecord, 'nitrogenDemandGPerM2' | 'rootDepthCm'>,
+  reader: Reader,
+): Pick<PlantingForm, 'demand' | 'rootDepth'> => ({
+  demand: typedFrom(nitrogenDemandGPerM2, 'nitrogenRate', reader),
+  rootDepth: typedFrom(rootDepthCm, 'length', reader),
+});
+
 /** A crop as the library has it, planted on a day. */
-function ofCrop(cropId: string, plantedOn: string, cmPerUnit: number): Omit<PlantingForm, 'areaPct'> {
+function ofCrop(cropId: string, plantedOn: string, reader: Reader): Omit<PlantingForm, 'areaShare'> {
   const crop = findCrop(cropId)!;
   return {
     cropId,
     plantedOn,
     clearedOn: clearingDate(cropId, plantedOn),
-    demand: String(crop.nitrogenDemandGPerM2),
-    rootDepth: plainFigure(crop.rootDepthCm / cmPerUnit),
+    ...grown(crop, reader),
     startsAs: crop.startsAs,
     isUndersown: crop.isLivingMulch,
   };
@@ -44,49 +59,56 @@ function ofCrop(cropId: string, plantedOn: string, cmPerUnit: number): Omit<Plan
 const FIRST_CROP = 'leek';
 
 /** A planting to change, or a new one from today. */
-export function plantingFormOf(
-  changing: PlantingRecord | null,
-  today: string,
-  cmPerUnit: number,
-): PlantingForm {
-  if (!changing) return { ...ofCrop(FIRST_CROP, today, cmPerUnit), areaPct: '100' };
+export function plantingFormOf(changing: PlantingRecord | null, today: string, reader: Reader): PlantingForm {
+  if (!changing) return { ...ofCrop(FIRST_CROP, today, reader), areaShare: typedFrom(1, 'share', reader) };
   return {
     cropId: changing.cropId,
     plantedOn: changing.plantedOn,
     clearedOn: changing.clearedOn ?? '',
-    demand: String(changing.nitrogenDemandGPerM2),
-    rootDepth: plainFigure(changing.rootDepthCm / cmPerUnit),
+    ...grown(changing, reader),
     startsAs: changing.startsAs,
-    areaPct: plainFigure(changing.areaShare * 100),
+    areaShare: typedFrom(changing.areaShare, 'share', reader),
     isUndersown: changing.isUndersown,
   };
 }
 
 /** Another crop brings its own figures; another day another clearing. */
-export function withChange(
-  form: PlantingForm,
-  change: Partial<PlantingForm>,
-  cmPerUnit: number,
-): PlantingForm {
-  if (change.cropId !== undefined) return { ...form, ...ofCrop(change.cropId, form.plantedOn, cmPerUnit) };
+export function withChange(form: PlantingForm, change: Partial<PlantingForm>, reader: Reader): PlantingForm {
+  if (change.cropId !== undefined) return { ...form, ...ofCrop(change.cropId, form.plantedOn, reader) };
   if (change.plantedOn !== undefined) {
     return { ...form, ...change, clearedOn: clearingDate(form.cropId, change.plantedOn) };
   }
   return { ...form, ...change };
 }
 
+const ASKED = {
+  nitrogenDemandGPerM2: askedOf(plantingFields.nitrogenDemandGPerM2, 'nitrogenRate'),
+  rootDepthCm: askedOf(plantingFields.rootDepthCm),
+  areaShare: askedOf(plantingFields.areaShare),
+};
+
+/** The quantities of a form by field. */
+export const quantitiesOf = (
+  { demand, rootDepth, areaShare }: PlantingForm,
+  reader: Reader,
+): Record<keyof typeof ASKED, ReadQuantity> => ({
+  nitrogenDemandGPerM2: readQuantity(demand, ASKED.nitrogenDemandGPerM2, reader),
+  rootDepthCm: readQuantity(rootDepth, ASKED.rootDepthCm, reader),
+  areaShare: readQuantity(areaShare, ASKED.areaShare, reader),
+});
+
 /** The draft a form amounts to, as its schema reads it. */
 export const readPlanting = ({
   form,
   id,
   today,
-  cmPerUnit,
+  quantities,
   note,
 }: {
   readonly form: PlantingForm;
   readonly id: string;
   readonly today: string;
-  readonly cmPerUnit: number;
+  readonly quantities: ReturnType<typeof quantitiesOf>;
   readonly note: string;
 }) =>
   plantingDraft.safeParse({
@@ -95,10 +117,10 @@ export const readPlanting = ({
     cropId: form.cropId,
     plantedOn: form.plantedOn,
     clearedOn: form.clearedOn === '' ? null : form.clearedOn,
-    nitrogenDemandGPerM2: numberFromText(form.demand),
-    rootDepthCm: numberFromText(form.rootDepth) * cmPerUnit,
+    nitrogenDemandGPerM2: figureOf(quantities.nitrogenDemandGPerM2),
+    rootDepthCm: figureOf(quantities.rootDepthCm),
     startsAs: form.startsAs,
-    areaShare: numberFromText(form.areaPct) / 100,
+    areaShare: figureOf(quantities.areaShare),
     isUndersown: form.isUndersown,
     note,
   });

@@ -84,7 +84,7 @@ describe('a habit as it is typed', () => {
     expect(Object.keys(troubles)).toEqual([field]);
     expect(troubles[field]).toMatch(/\.$/);
   });
-  it('inches and ounces are read as such', () => {
+  it('inches and pounds on an area are read as such', () => {
     const customary = { isSouth: false, measures: measuresOf({ measures: 'customary' }) };
     const form = typed({ dugDepth: '4', unit: 'inch', amount: '1' });
     expect(readHabit(form, findLibraryMaterial, customary).habit.acts[0]).toMatchObject({
@@ -92,7 +92,7 @@ describe('a habit as it is typed', () => {
     });
     const fed = readHabit(typed({ type: 'feed', nitrogen: '2' }), findLibraryMaterial, customary).habit
       .acts[0];
-    expect(fed.type === 'feed' && fed.nitrogenGPerM2).toBeCloseTo((2 * 28.349523125) / 9.290304, 9);
+    expect(fed.type === 'feed' && fed.nitrogenGPerM2).toBeCloseTo((2 * 453.59237) / 92.90304, 9);
   });
   it('a name is wanted', () => {
     const read = readHabit({ ...typed({}), name: ' ' }, findLibraryMaterial, NORTH);

@@ -19,12 +19,14 @@ export const troublesOf = (parsed: Parsed, failure: unknown): Record<string, str
   ...sentencesOf(failure),
 });
 
+const capitalized = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
+
 /** What is wrong with the quantities of a form, by field. */
 export const quantityTroubles = (
   quantities: Readonly<Record<string, ReadQuantity>>,
 ): Record<string, string> =>
   Object.fromEntries(
     Object.entries(quantities).flatMap(([field, read]) =>
-      read.ok ? [] : [[field, describeFinding(finding(read.refusal, field)).sentence]],
+      read.ok ? [] : [[field, capitalized(describeFinding(finding(read.refusal, field)).sentence)]],
     ),
   );
