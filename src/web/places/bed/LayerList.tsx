@@ -2,9 +2,9 @@ import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Dropdown, Input } from 'antd';
 import { memo, useState } from 'react';
 import type { EntryRecord } from '../../../records/entry.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/ground/index.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { parseQuantity } from '../../../quantities/parse-quantity.ts';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { neighborOnTheDay } from './revision.ts';
 import type { LayerActions } from './use-layer-actions.ts';
 
@@ -97,12 +97,13 @@ interface LayerPartProps {
 /** How thick it lies on the day shown; another figure changes how much of it is laid. */
 function Thickness({ layer, actions }: LayerPartProps) {
   const measures = useMeasures();
-  const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
-  const shown = (layer.thicknessCm / cmPerUnit).toFixed(1);
+  const reader = useReader();
+  const shown = measures.depthFigure(layer.thicknessCm).toFixed(1);
   const [text, setText] = useState(shown);
   const keep = () => {
-    const cm = numberFromText(text) * cmPerUnit;
-    if (text !== shown && cm > 0) actions.thicken(layer.id, cm / layer.thicknessCm);
+    const read = parseQuantity(text, { ...reader, quantity: 'length' });
+    if (text !== shown && read.ok && read.value > 0)
+      actions.thicken(layer.id, read.value / layer.thicknessCm);
     else setText(shown);
   };
   return (
