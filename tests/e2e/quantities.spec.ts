@@ -28,8 +28,8 @@ test('a bed is measured as people measure it: sides in feet, a fraction, another
   const { beds } = (await (await request.get('/api/gardens/feet/books')).json()) as {
     beds: { areaM2: number; rootZoneCm: number }[];
   };
-  expect(beds[0]!.areaM2).toBeCloseTo(2.97289728, 9);
-  expect(beds[0]!.rootZoneCm).toBeCloseTo(34.29, 9);
+  expect(beds[0].areaM2).toBeCloseTo(2.97289728, 9);
+  expect(beds[0].rootZoneCm).toBeCloseTo(34.29, 9);
 });
 
 test('saving a form changes nothing that nobody touched', async ({ page, request }) => {
