@@ -11,9 +11,9 @@ function rateSentence({ layerId, factor, low, high }: LearntRate, names: BedName
   const layer = names.layer(layerId);
   const range = `(likely ${plainFigure(low, 2)} to ${plainFigure(high, 2)})`;
   if (factor >= SAME_FROM && factor <= SAME_UP_TO) {
-    return `${layer}: rotting here about as fast as by the book ${range}.`;
+    return `${layer}: rotting here about as fast as the model expects ${range}.`;
   }
-  return `${layer}: rotting here about ${plainFigure(factor, 2)} times as fast as by the book ${range}.`;
+  return `${layer}: rotting here about ${plainFigure(factor, 2)} times as fast as the model expects ${range}.`;
 }
 
 const moved = (before: number, after: number): string =>

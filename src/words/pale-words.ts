@@ -93,21 +93,22 @@ type ModelEvidence = Exclude<EvidenceCode, PlantSign>;
 
 const EVIDENCE_WORDS: Record<ModelEvidence, (facts: PaleFacts, measures: Measures) => string> = {
   modelHolds: ({ heldInRootsReachG }, m) =>
-    `by the book ${m.rate(heldInRootsReachG)} are held in reach of the roots`,
+    `according to the model ${m.rate(heldInRootsReachG)} are locked up where the roots are`,
   modelPale: () => 'the book expects the crop to be short of nitrogen now',
   modelFed: ({ availableInReachG }, m) =>
-    `by the book ${m.rate(availableInReachG)} lie in reach of the roots: enough`,
+    `according to the model ${m.rate(availableInReachG)} are available to the roots: enough`,
   modelShortWithoutHold: () => 'the book has it short, yet nothing is held',
   beganAfterMulch: ({ daysFromMulchToSigns }) => `wood or straw went on ${daysFromMulchToSigns} days before`,
   beganBeforeMulch: () => 'it began before wood or straw went on',
   noMulch: () => 'no wood, straw or leaves were laid within a year',
   woodDugIn: () => 'wood or straw was dug in within a year',
   legume: () => 'it is a legume and feeds itself',
-  coldNow: ({ temperatureC }, m) => `the soil has about ${m.warmth(temperatureC)} by the book`,
-  warmNow: ({ temperatureC }, m) => `the soil has about ${m.warmth(temperatureC)} by the book: warm enough`,
-  wetGround: () => 'the ground is full of water by the book',
-  dryGround: () => 'the topsoil has dried out by the book',
-  moistGround: () => 'the topsoil is moist by the book, neither dry nor full',
+  coldNow: ({ temperatureC }, m) => `the soil is at about ${m.warmth(temperatureC)} according to the model`,
+  warmNow: ({ temperatureC }, m) =>
+    `the soil is at about ${m.warmth(temperatureC)} according to the model: warm enough`,
+  wetGround: () => 'the ground is full of water according to the model',
+  dryGround: () => 'the topsoil has dried out according to the model',
+  moistGround: () => 'the topsoil is moist according to the model, neither dry nor full',
   highPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is high`,
   lowPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is low`,
   goodPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is in the usual range`,
@@ -163,8 +164,8 @@ export function outcomeWords({
       : Math.abs(gained) < 0.05
         ? 'no difference to the crop'
         : `the crop misses ${measures.nitrogen(Math.abs(gained))} ${gained > 0 ? 'less' : 'more'}`;
-  if (!isPaleByModel) return `The book sees no shortage, so: ${saved}.`;
+  if (!isPaleByModel) return `The model sees no shortage, so: ${saved}.`;
   return greenDay === null
-    ? `Still pale in four months by the book; ${saved}.`
-    : `Green again about ${dateNear(greenDay, today)} by the book; ${saved}.`;
+    ? `Still pale in four months according to the model; ${saved}.`
+    : `Green again about ${dateNear(greenDay, today)} according to the model; ${saved}.`;
 }

@@ -375,9 +375,9 @@ describe('trials, years and learning in words', () => {
       { crops: () => 'Leek', layer: () => 'Hazel chips' },
     );
     expect(sentences[0]).toBe(
-      'Hazel chips: rotting here about 1.4 times as fast as by the book (likely 1.1 to 1.8).',
+      'Hazel chips: rotting here about 1.4 times as fast as the model expects (likely 1.1 to 1.8).',
     );
-    expect(sentences[1]).toContain('about as fast as by the book');
+    expect(sentences[1]).toContain('about as fast as the model expects');
     expect(sentences[2]).toContain('rather high in its range (50 % before, 70 % now)');
     expect(sentences[3]).toContain(
       'Learnt from 1 measurement: of 400 draws as many count as 30 alike would, its evidence weakened to 60 %',

@@ -1,12 +1,10 @@
 import {
-  type Crop,
   type DayNumber,
   type FindMaterial,
   type Material,
   calendarDateOf,
   dayNumberFromIso,
   dayNumberOf,
-  findCrop,
   isSouthern,
   mineralNitrogenGPerM2,
 } from '../../ground/index.ts';
@@ -17,7 +15,6 @@ import {
   type BedEvent,
   type BedScenario,
   CONTACT_ZONE_CM,
-  type CropPlan,
   DEFAULT_STEPS_PER_DAY,
   PARAMETER_TABLE,
   PILE_STEPS_PER_DAY,
@@ -29,10 +26,10 @@ import {
 } from '../../model/index.ts';
 import { openingOfContents, scaleContents } from '../../yard/index.ts';
 import type { BedBooks } from './bed-books.ts';
+import { cropPlans } from './crop-plans.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { CroppingBefore } from '../../../records/vocabulary.ts';
 import type { Entry, LayEntry, SoilTestEntry } from '../../../records/entry.ts';
-import type { Planting } from '../../../records/planting.ts';
 
 /** What the model takes the ground for (set here): two years of rest or of one crop make no other soil. */
 const HISTORY_OF: Readonly<Record<CroppingBefore, SoilHistory>> = {
@@ -48,10 +45,6 @@ const DAYS_PER_MONTH = 365 / 12;
 const WATERING = { trigger: 0.35, refill: 0.9 } as const;
 const WARM_MONTHS_NORTH = [5, 6, 7, 8, 9];
 const WARM_MONTHS_SOUTH = [11, 12, 1, 2, 3];
-/** Months and days between which a perennial is in leaf (set here), north and half a year later south. */
-const IN_LEAF_NORTH = { from: { month: 3, day: 15 }, until: { month: 11, day: 1 } };
-const IN_LEAF_SOUTH = { from: { month: 9, day: 15 }, until: { month: 5, day: 1 } };
-
 /**
  * First day of the run of a bed: 1 October (1 April south) before anything that is recorded, so that a winter
  * has levelled the guess at mineral nitrogen by the time it matters.
@@ -280,87 +273,6 @@ function seasoningHeap({
     kind: material.kind,
     stepsPerDay: PILE_STEPS_PER_DAY,
   };
-}
-
-function cropPlans({
-  planting,
-  path,
-  books,
-  findMaterial,
-  endDay,
-}: {
-  readonly planting: Planting;
-  readonly path: FieldPath;
-  readonly books: BedBooks;
-  readonly findMaterial: FindMaterial;
-  readonly endDay: DayNumber;
-}): CropPlan[] {
-  const crop = findCrop(planting.cropId);
-  if (!crop) {
-    throw new InputError([...path, 'cropId'], 'namesNone', { what: 'crop', got: planting.cropId });
-  }
-  const residue = crop.residueMaterialId === null ? undefined : findMaterial(crop.residueMaterialId);
-  return growingTimes({ planting, path, crop, site: books.site, endDay }).map(
-    ({ plantDay, harvestDay }, season) => ({
-      id: crop.isPerennial ? `${planting.id}:${season + 1}` : planting.id,
-      plantDay,
-      harvestDay,
-      nitrogenDemandGPerM2: planting.nitrogenDemandGPerM2 * planting.areaShare,
-      rootDepthCm: planting.rootDepthCm,
-      isLegume: crop.isLegume,
-      isPerennial: crop.isPerennial,
-      deepShare: 0,
-      residueShare: residue ? crop.residueShare : 0,
-      ...(residue ? { residueMaterial: residue } : {}),
-      residueDugDepthCm: 0,
-    }),
-  );
-}
-
-interface GrowingTime {
-  readonly plantDay: DayNumber;
-  readonly harvestDay: DayNumber;
-}
-
-/** An annual grows once; a perennial every year while it is in leaf, shedding its leaves at the end. */
-function growingTimes({
-  planting,
-  path,
-  crop,
-  site,
-  endDay,
-}: {
-  readonly planting: Planting;
-  readonly path: FieldPath;
-  readonly crop: Crop;
-  readonly site: BedBooks['site'];
-  readonly endDay: DayNumber;
-}): GrowingTime[] {
-  const plantDay = dayNumberFromIso(planting.plantedOn, [...path, 'plantedOn']);
-  const clearedDay =
-    planting.clearedOn === null ? null : dayNumberFromIso(planting.clearedOn, [...path, 'clearedOn']);
-  if (clearedDay !== null && clearedDay <= plantDay) {
-    throw new InputError([...path, 'clearedOn'], 'notAfterPlanting', { isByDate: true });
-  }
-  if (plantDay >= endDay) return [];
-  if (!crop.isPerennial) {
-    if (clearedDay === null) {
-      throw new InputError([...path, 'clearedOn'], 'missing', { hint: 'annualIsCleared' });
-    }
-    return [{ plantDay, harvestDay: clearedDay }];
-  }
-  const inLeaf = isSouthern(site.climate) ? IN_LEAF_SOUTH : IN_LEAF_NORTH;
-  const lastDay = Math.min(clearedDay ?? endDay, endDay);
-  const times: GrowingTime[] = [];
-  for (let year = calendarDateOf(plantDay).year - 1; year <= calendarDateOf(lastDay).year; year++) {
-    const budDay = dayNumberOf({ year, ...inLeaf.from });
-    const fallYear = inLeaf.until.month > inLeaf.from.month ? year : year + 1;
-    const fallDay = dayNumberOf({ year: fallYear, ...inLeaf.until });
-    const from = Math.max(budDay, plantDay);
-    const until = clearedDay === null ? fallDay : Math.min(fallDay, clearedDay);
-    if (from < until && from < lastDay) times.push({ plantDay: from, harvestDay: until });
-  }
-  return times;
 }
 
 /** Fields of the model and the fields of a record they come from, to name what stands in the books. */
