@@ -36,19 +36,10 @@ const check = (title, command, args) =>
     });
   });
 
-/** Checks of the text, one after the other, each on one core: beside them the other core has the tests. */
+/** Checks of the text, one after the other, beside the tests. */
 async function checkTexts() {
-  await check('types', bin('tsc'), ['-b']);
-  await check('lint', bin('eslint'), [
-    '.',
-    '--max-warnings',
-    '0',
-    '--cache',
-    '--cache-strategy',
-    'content',
-    '--cache-location',
-    '.cache/eslint/',
-  ]);
+  await check('types', process.execPath, [join(ROOT, 'node_modules/typescript-native/bin/tsc'), '-b']);
+  await check('lint', bin('oxlint'), ['.']);
   await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   await check('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'tests']);
 }

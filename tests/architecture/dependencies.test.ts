@@ -10,7 +10,10 @@ interface Description {
   readonly devDependencies: Readonly<Record<string, string>>;
 }
 const described = JSON.parse(read('package.json')) as Description;
-const pinned = Object.entries({ ...described.dependencies, ...described.devDependencies });
+/** A package under another name says its own before its version. */
+const pinned = Object.entries({ ...described.dependencies, ...described.devDependencies }).map(
+  ([name, version]) => [name, version.replace(/^npm:.+@/, '')] as const,
+);
 
 /** In its LICENSE file only. */
 const LICENCE_ELSEWHERE = new Map([['jstat', 'MIT']]);

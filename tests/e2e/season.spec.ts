@@ -215,7 +215,7 @@ onDemo.describe('a season on the demo', () => {
     await page.goto(`${GARDEN}/bed/demo-ferry-strip`);
     const likely = region(page, 'How sure is that?');
     await expect(likely).toContainText('400 times the same bed', { timeout: 90_000 });
-    await expect(likely).toContainText(/times as fast as by the book/);
+    await expect(likely).toContainText(/times as fast as the model expects/);
     await expect(likely).toContainText(/Learnt from 3 measurements/);
     const held = async () => {
       const [, low, high] =

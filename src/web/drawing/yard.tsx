@@ -49,7 +49,7 @@ export function Yard({ lots, onOpen }: YardProps) {
   const scale = Math.min(TALLEST / HEIGHT_TO_WIDTH / biggest, room / Math.max(roots, 1));
   const slots = lots.map((lot) => Math.max(NARROWEST, widthOf(lot.volumeL, scale)));
   const spread = Math.min(1, room / slots.reduce((sum, width) => sum + width, 0));
-  let x = 0;
+  const starts = slots.map((_, i) => slots.slice(0, i).reduce((sum, width) => sum + width * spread + GAP, 0));
   return (
     <svg
       className="yard"
@@ -62,9 +62,8 @@ export function Yard({ lots, onOpen }: YardProps) {
         const slot = slots[i]! * spread;
         const width = Math.min(widthOf(lot.volumeL, scale), slot);
         const height = Math.max(4, Math.min(TALLEST, width * HEIGHT_TO_WIDTH));
-        const left = x + (slot - width) / 2;
-        const middle = x + slot / 2;
-        x += slot + GAP;
+        const middle = starts[i]! + slot / 2;
+        const left = middle - width / 2;
         return (
           <a
             key={lot.id}
