@@ -1,6 +1,7 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/literata/wght.css';
 import 'antd/dist/reset.css';
+import 'virtual:controls.css';
 import './theme/global.css';
 import './theme/forms.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';

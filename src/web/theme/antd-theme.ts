@@ -2,6 +2,10 @@ import type { ThemeConfig } from 'antd';
 import { COLORS, FONTS } from './tokens.ts';
 
 export const antdTheme: ThemeConfig = {
+  // The style of the controls is a file, written while building.
+  zeroRuntime: true,
+  hashed: false,
+  cssVar: { key: 'vine' },
   token: {
     colorPrimary: COLORS.ink,
     colorInfo: COLORS.nitrogen,
