@@ -26,8 +26,14 @@ export function fieldText(
     quantity,
     system,
     decimal,
-  }: { readonly quantity: Quantity; readonly system: UnitSystem; readonly decimal: string },
+    digits = FIELD_DIGITS,
+  }: {
+    readonly quantity: Quantity;
+    readonly system: UnitSystem;
+    readonly decimal: string;
+    readonly digits?: number;
+  },
 ): string {
   const { fromBase } = QUANTITIES[quantity].shown[system];
-  return plain(fromBase(value), FIELD_DIGITS).replace('.', decimal);
+  return plain(fromBase(value), digits).replace('.', decimal);
 }

@@ -72,9 +72,9 @@ describe('a quantity as people type it', () => {
     ['−4 °F', 'temperature', -20],
     ['20 lb/cu ft', 'bulkDensity', 320.369267479],
     ['0.3 kg/L', 'bulkDensity', 300],
-    ['1', 'nitrogenRate', 4.8824276367],
-    ['1 lb per 1000 sq ft', 'nitrogenRate', 4.8824276367],
-    ['50 kg/ha', 'nitrogenRate', 5],
+    ['1', 'massPerArea', 4.8824276367],
+    ['1 lb per 1000 sq ft', 'massPerArea', 4.8824276367],
+    ['50 kg/ha', 'massPerArea', 5],
     ['1 in', 'waterDepth', 25.4],
     ['10 L/m²', 'waterDepth', 10],
     ['40 %', 'share', 0.4],
@@ -261,7 +261,7 @@ describe('factors', () => {
       'kg/m3',
       { 'kg/L': 'kg/L', 'lb/cu ft': 'lb/ft3', 'lb/cu yd': 'lb/yd3', 'lb/gal': 'lb/gal' },
     ],
-    nitrogenRate: ['g/m2', { 'kg/m²': 'kg/m2', 'kg/ha': 'kg/hectare', 'lb/acre': 'lb/acre' }],
+    massPerArea: ['g/m2', { 'kg/m²': 'kg/m2', 'kg/ha': 'kg/hectare', 'lb/acre': 'lb/acre' }],
   };
   it('are those of a library of units', () => {
     for (const [quantity, [base, names]] of Object.entries(QTY_NAMES)) {

@@ -151,7 +151,7 @@ const poundPer1000SquareFeet = customary(
   'lb/1000sqft',
   'lb/1,000sqft',
 );
-const NITROGEN_RATE = [
+const MASS_PER_AREA = [
   gramPerM2,
   metric('kg/m²', 1000, 'kg/m2'),
   metric('kg/ha', 0.1),
@@ -171,6 +171,22 @@ const NITROGEN_RATE = [
   customary('lb/acre', GRAMS_PER_POUND / ACRE_M2, 'lb/ac'),
 ];
 
+const gram = metric('g', 1, 'gram', 'gramme', 'gr');
+const ounce = customary('oz', GRAMS_PER_OUNCE, 'ounce');
+
+const litrePerM2 = metric('L/m²', 1, 'l/m2', 'l/sqm');
+const gallonPer100SquareFeet = customary(
+  'gal/100 sq ft',
+  LITRES_PER_GALLON / (100 * SQUARE_METRES_PER_SQUARE_FOOT),
+  'gal/100ft2',
+  'gal/100sqft',
+);
+const VOLUME_PER_AREA = [
+  litrePerM2,
+  gallonPer100SquareFeet,
+  customary('gal/sq ft', LITRES_PER_GALLON / SQUARE_METRES_PER_SQUARE_FOOT, 'gal/ft2', 'gal/sqft'),
+];
+
 const millimetre = metric('mm', 1, 'millimeter', 'millimetre', 'l/m2', 'l/sqm');
 const inchOfWater = customary('in', 10 * CENTIMETRES_PER_INCH, 'inch', 'inche', '"');
 const percent = unit({ symbol: '%', systems: BOTH, spellings: ['percent', 'pct'] }, 0.01);
@@ -182,7 +198,7 @@ const quantity = (inMetric: Unit, inCustomary: Unit, units: readonly Unit[]): Qu
 
 /**
  * All units by what they measure. Bases: length cm, area m², volume L, mass kg, temperature °C, bulk density kg/m³,
- * nitrogen rate g/m², water mm, share 0 to 1. Factors are exact by definition (international yard and pound, 1959;
+ * mass of nitrogen g, mass on an area g/m², volume on an area L/m², water mm, share 0 to 1. Factors are exact by definition (international yard and pound, 1959;
  * US liquid gallon), taken from the core.
  */
 export const QUANTITIES: Readonly<Record<Quantity, QuantityUnits>> = {
@@ -192,7 +208,9 @@ export const QUANTITIES: Readonly<Record<Quantity, QuantityUnits>> = {
   mass: quantity(kilogram, pound, MASS),
   temperature: quantity(celsius, fahrenheit, [celsius, fahrenheit]),
   bulkDensity: quantity(kgPerM3, poundPerCubicFoot, BULK_DENSITY),
-  nitrogenRate: quantity(gramPerM2, poundPer1000SquareFeet, NITROGEN_RATE),
+  nitrogenMass: quantity(gram, ounce, [gram, metric('kg', 1000, 'kilo', 'kilogram', 'kilogramme'), ounce, customary('lb', GRAMS_PER_POUND, 'pound', '#')]),
+  massPerArea: quantity(gramPerM2, poundPer1000SquareFeet, MASS_PER_AREA),
+  volumePerArea: quantity(litrePerM2, gallonPer100SquareFeet, VOLUME_PER_AREA),
   waterDepth: quantity(millimetre, inchOfWater, [millimetre, metric('cm', 10, 'centimeter'), inchOfWater]),
   share: quantity(percent, percent, [percent]),
 };

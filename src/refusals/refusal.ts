@@ -34,7 +34,9 @@ export type Quantity =
   | 'mass'
   | 'temperature'
   | 'bulkDensity'
-  | 'nitrogenRate'
+  | 'nitrogenMass'
+  | 'massPerArea'
+  | 'volumePerArea'
   | 'waterDepth'
   | 'share';
 

@@ -8,7 +8,9 @@ export const QUANTITY_NAMES: Readonly<Record<Quantity, string>> = {
   mass: 'a weight',
   temperature: 'a temperature',
   bulkDensity: 'a bulk density',
-  nitrogenRate: 'nitrogen on an area',
+  nitrogenMass: 'a weight of nitrogen',
+  massPerArea: 'a weight on an area',
+  volumePerArea: 'a volume on an area',
   waterDepth: 'a depth of water',
   share: 'a share',
 };
@@ -20,7 +22,9 @@ const EXAMPLES: Readonly<Record<Quantity, Readonly<Record<UnitSystem, string>>>>
   mass: { metric: '2.5 kg', customary: '5 lb' },
   temperature: { metric: '20 °C', customary: '68 °F' },
   bulkDensity: { metric: '300 kg/m³', customary: '20 lb/cu ft' },
-  nitrogenRate: { metric: '5 g/m²', customary: '1 lb/1000 sq ft' },
+  nitrogenMass: { metric: '40 g', customary: '1.5 oz' },
+  volumePerArea: { metric: '1 L/m²', customary: '2.5 gal/100 sq ft' },
+  massPerArea: { metric: '5 g/m²', customary: '1 lb/1000 sq ft' },
   waterDepth: { metric: '10 mm', customary: '0.5 in' },
   share: { metric: '40 %', customary: '40 %' },
 };

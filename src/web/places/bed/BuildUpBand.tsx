@@ -16,10 +16,17 @@ import {
   plantableFrom,
   totalEffort,
 } from '../../../core/bed/index.ts';
-import { CENTIMETRES_PER_INCH, isSouthern } from '../../../core/ground/index.ts';
+import { isSouthern } from '../../../core/ground/index.ts';
 import { useRemoveBuildUp, useRestoreBuildUp } from '../../api/gardens.ts';
 import { Field } from '../../ui/forms/Field.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { QuantityInput, useReader } from '../../ui/forms/QuantityField.tsx';
+import {
+  figureOf,
+  readQuantity,
+  typedFrom,
+  type QuantityAsked,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 import {
   BUILD_UP_NOTE_WORDS,
   BUILD_UP_WORDS,
@@ -42,10 +49,13 @@ interface BuildUpBandProps {
   readonly onClose: () => void;
 }
 
+/** What a layer of a build-up may be thick. */
+const THICKNESS: QuantityAsked = { quantity: 'length', above: 0, max: 100 };
+
 /** A layer as it is being changed: its thickness as typed. */
 interface TypedLayer extends Omit<BuildUpLayer, 'thicknessCm'> {
   readonly key: string;
-  readonly thickness: string;
+  readonly thickness: TypedQuantity;
 }
 
 type Choice = Omit<BuildUp, 'purpose' | 'suits'> & { readonly name: string; readonly aim: string };
@@ -162,13 +172,13 @@ interface ChosenProps extends BuildUpBandProps {
 function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const cmPerUnit = measures.depthUnit === 'cm' ? 1 : CENTIMETRES_PER_INCH;
+  const reader = useReader();
   const [date, setDate] = useState(books.today);
   const [typed, setTyped] = useState<readonly TypedLayer[]>(() =>
     choice.layers.map(({ thicknessCm, ...layer }, i) => ({
       ...layer,
       key: `${i}`,
-      thickness: plainFigure(thicknessCm / cmPerUnit, 2),
+      thickness: typedFrom(thicknessCm, 'length', { ...reader, digits: 2 }),
     })),
   );
   const find = useMemo(() => materialFinder(books), [books]);
@@ -177,9 +187,10 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
     setTyped((before) => before.map((one) => (one.key === key ? { ...one, ...change } : one)));
   const layers = typed.map(({ key, thickness, ...layer }) => ({
     ...layer,
-    thicknessCm: numberFromText(thickness) * cmPerUnit,
+    thicknessCm: figureOf(readQuantity(thickness, THICKNESS, reader)) ?? Number.NaN,
   }));
-  const isReadable = layers.every(({ thicknessCm }) => thicknessCm > 0 && thicknessCm <= 100) && date !== '';
+  const isWrong = ({ thicknessCm }: { thicknessCm: number }) => Number.isNaN(thicknessCm);
+  const isReadable = !layers.some(isWrong) && date !== '';
   const planned = isReadable
     ? layBuildUp({ layers, areaM2: bed.areaM2, laidDay: dayOf(date), findMaterial: find })
     : [];
@@ -236,14 +247,12 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
           <ol className="build-up-layers">
             {typed.map((layer, i) => (
               <li key={layer.key}>
-                <Input
-                  aria-label={`Thickness of layer ${i + 1}, ${measures.depthUnit}`}
+                <QuantityInput
+                  name={`Thickness of layer ${i + 1}`}
+                  quantity="length"
                   value={layer.thickness}
-                  suffix={measures.depthUnit}
-                  inputMode="decimal"
-                  status={layers[i]!.thicknessCm > 0 ? '' : 'error'}
-                  onChange={(event) => set(layer.key, { thickness: event.target.value })}
-                  style={{ width: 84 }}
+                  isWrong={isWrong(layers[i]!)}
+                  onChange={(thickness) => set(layer.key, { thickness })}
                 />
                 <Select
                   aria-label={`Material of layer ${i + 1}`}

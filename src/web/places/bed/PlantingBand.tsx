@@ -169,7 +169,7 @@ function HowItGrows({ climate, form, set, trouble }: FieldsProps & { climate: Cl
     <>
       <QuantityField
         name="Nitrogen it takes up"
-        quantity="nitrogenRate"
+        quantity="massPerArea"
         value={form.demand}
         onChange={(demand) => set({ demand })}
         trouble={trouble('nitrogenDemandGPerM2')}

@@ -4,7 +4,9 @@ import { Input, Segmented, Select } from 'antd';
 import { useMemo } from 'react';
 import { type AmountUnit, SOIL_NITROGEN_UNITS } from '../../../records/vocabulary.ts';
 import type { Material, MaterialKind } from '../../../core/ground/index.ts';
+import type { Quantity as MeasuredQuantity } from '../../../refusals/refusal.ts';
 import { Field } from '../../ui/forms/Field.tsx';
+import { QuantityField } from '../../ui/forms/QuantityField.tsx';
 import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor } from '../../../words/measures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 import { materialOptions, ratioWords, stockOptions } from '../../ui/materials/material-options.ts';
@@ -26,7 +28,6 @@ interface PostingFieldsProps {
 
 /** The fields that an entry of the chosen type has. */
 export function PostingFields(props: PostingFieldsProps) {
-  const measures = useMeasures();
   switch (props.form.type) {
     case 'lay':
       return <LayFields {...props} />;
@@ -41,14 +42,15 @@ export function PostingFields(props: PostingFieldsProps) {
       return (
         <>
           <LayerField {...props} />
-          <TextField {...props} name="How much, %" field="shareTakenOff" trouble="shareTakenOff" width={90} />
+          <Quantity {...props} name="How much of it" quantity="share" field="shareTakenOff" />
         </>
       );
     case 'feed':
       return (
-        <TextField
+        <Quantity
           {...props}
-          name={`Nitrogen for the bed, ${measures.depthUnit === 'cm' ? 'g' : 'oz'}`}
+          name="Nitrogen for the bed"
+          quantity="nitrogenMass"
           field="nitrogen"
           trouble="nitrogenG"
           hint="as nitrogen, not as product"
@@ -59,20 +61,19 @@ export function PostingFields(props: PostingFieldsProps) {
       return <SoilTestFields {...props} />;
     case 'water':
       return (
-        <TextField
+        <Quantity
           {...props}
-          name="Water, mm"
-          field="waterMm"
+          name="Water"
+          quantity="waterDepth"
+          field="water"
           trouble="waterMm"
-          hint="1 mm = 1 L/m²"
-          width={90}
+          hint="as a rain gauge would show it"
         />
       );
   }
 }
 
 function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
-  const measures = useMeasures();
   const text = ({
     name,
     key,
@@ -80,7 +81,7 @@ function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
     hint,
   }: {
     readonly name: string;
-    readonly key: Exclude<keyof PostingForm['test'], 'unit'>;
+    readonly key: Exclude<keyof PostingForm['test'], 'unit' | 'sampledDepth'>;
     readonly trouble: string;
     readonly hint?: string | undefined;
   }) => (
@@ -110,7 +111,13 @@ function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
           />
         )}
       </Field>
-      {text({ name: `Sampled to, ${measures.depthUnit}`, key: 'sampledDepth', trouble: 'sampledDepthCm' })}
+      <QuantityField
+        name="Sampled to"
+        quantity="length"
+        value={test.sampledDepth}
+        onChange={(sampledDepth) => set({ test: { ...test, sampledDepth } })}
+        trouble={troubles['sampledDepthCm']}
+      />
       {text({ name: 'pH', key: 'ph', trouble: 'ph', hint: 'if measured' })}
       {text({
         name: 'Organic matter, %',
@@ -124,7 +131,7 @@ function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
 
 interface TextFieldProps extends Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'> {
   readonly name: string;
-  readonly field: 'amount' | 'dugDepth' | 'seasonedMonths' | 'shareTakenOff' | 'nitrogen' | 'waterMm';
+  readonly field: 'amount' | 'seasonedMonths';
   readonly trouble: string;
   readonly width: number;
   readonly hint?: string;
@@ -158,18 +165,29 @@ function TextField({
   );
 }
 
-function DepthField({ ...props }: PostingFieldsProps) {
-  const measures = useMeasures();
+interface QuantityProps extends Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'> {
+  readonly name: string;
+  readonly quantity: MeasuredQuantity;
+  readonly field: 'dugDepth' | 'shareTakenOff' | 'nitrogen' | 'water';
+  readonly trouble?: string;
+  readonly width?: number;
+  readonly hint?: string;
+}
+
+function Quantity({ form, set, troubles, field, trouble = field, ...shown }: QuantityProps) {
   return (
-    <TextField
-      {...props}
-      name={`Dug to, ${measures.depthUnit}`}
-      field="dugDepth"
-      trouble="dugDepthCm"
-      width={90}
+    <QuantityField
+      {...shown}
+      value={form[field]}
+      onChange={(value) => set({ [field]: value })}
+      trouble={troubles[trouble]}
     />
   );
 }
+
+const DepthField = (props: PostingFieldsProps) => (
+  <Quantity {...props} name="Dug to" quantity="length" field="dugDepth" trouble="dugDepthCm" />
+);
 
 function LayerField({ form, set, layers, troubles, all }: PostingFieldsProps & { all?: string }) {
   const everything = all === undefined ? [] : [{ value: '', label: all }];
@@ -272,16 +290,16 @@ function choiceOf(materialId: string, stocked: readonly StockedLot[]): Partial<P
 type Chips = PostingForm['chips'];
 
 function ChipsFields({ form, set, troubles }: Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'>) {
-  const field = (name: string, key: keyof Omit<Chips, 'id'>, trouble: string) => (
+  // Another description is another material, also when the first was saved and the answer got lost.
+  const describe = (change: Partial<Chips>) =>
+    set({ chips: { ...form.chips, id: crypto.randomUUID(), ...change } });
+  const share = (name: string, key: 'leafPct' | 'coniferPct', trouble: string) => (
     <Field name={name} trouble={troubles[trouble]}>
       {(control) => (
         <Input
           {...control}
           value={form.chips[key]}
-          onChange={(event) =>
-            // Another description is another material, also when the first was kept and the answer got lost.
-            set({ chips: { ...form.chips, id: crypto.randomUUID(), [key]: event.target.value } })
-          }
+          onChange={(event) => describe({ [key]: event.target.value })}
           inputMode="decimal"
           style={{ width: 110 }}
         />
@@ -290,9 +308,15 @@ function ChipsFields({ form, set, troubles }: Pick<PostingFieldsProps, 'form' | 
   );
   return (
     <>
-      {field('Branches, cm thick', 'branchCm', 'basis.branchDiameterCm')}
-      {field('Leaf in it, %', 'leafPct', 'basis.leafShare')}
-      {field('Conifer, %', 'coniferPct', 'basis.coniferShare')}
+      <QuantityField
+        name="Thickness of the branches"
+        quantity="length"
+        value={form.chips.branch}
+        onChange={(branch) => describe({ branch })}
+        trouble={troubles['basis.branchDiameterCm']}
+      />
+      {share('Leaf in it, %', 'leafPct', 'basis.leafShare')}
+      {share('Conifer, %', 'coniferPct', 'basis.coniferShare')}
     </>
   );
 }

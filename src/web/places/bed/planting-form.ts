@@ -39,7 +39,7 @@ const grown = (
   { nitrogenDemandGPerM2, rootDepthCm }: Pick<PlantingRecord, 'nitrogenDemandGPerM2' | 'rootDepthCm'>,
   reader: Reader,
 ): Pick<PlantingForm, 'demand' | 'rootDepth'> => ({
-  demand: typedFrom(nitrogenDemandGPerM2, 'nitrogenRate', reader),
+  demand: typedFrom(nitrogenDemandGPerM2, 'massPerArea', reader),
   rootDepth: typedFrom(rootDepthCm, 'length', reader),
 });
 
@@ -82,7 +82,7 @@ export function withChange(form: PlantingForm, change: Partial<PlantingForm>, re
 }
 
 const ASKED = {
-  nitrogenDemandGPerM2: askedOf(plantingFields.nitrogenDemandGPerM2, 'nitrogenRate'),
+  nitrogenDemandGPerM2: askedOf(plantingFields.nitrogenDemandGPerM2, 'massPerArea'),
   rootDepthCm: askedOf(plantingFields.rootDepthCm),
   areaShare: askedOf(plantingFields.areaShare),
 };

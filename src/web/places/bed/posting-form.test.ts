@@ -1,13 +1,14 @@
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { describe, expect, it } from 'vitest';
 import type { EntryRecord } from '../../../records/entry.ts';
-import { CENTIMETRES_PER_INCH } from '../../../core/ground/units/length.ts';
 import { GRAMS_PER_OUNCE } from '../../../core/ground/units/mass.ts';
+import { NOTHING_TYPED, readerOf, retyped } from '../../ui/forms/typed-quantity.ts';
 import { emptyForm, formOf, readForm, seenChips, type PostingForm } from './posting-form.ts';
 
-const METRIC = { centimetresPerUnit: 1, gramsPerUnit: 1 };
-const CUSTOMARY = { centimetresPerUnit: CENTIMETRES_PER_INCH, gramsPerUnit: GRAMS_PER_OUNCE };
-const blank = emptyForm('2026-05-14', 'cm', '20');
+const METRIC = readerOf('metric');
+const CUSTOMARY = readerOf('customary');
+const blank = emptyForm('2026-05-14', 'cm', METRIC);
+const typed = (text: string) => retyped(NOTHING_TYPED, text);
 const stamp = {
   id: 'entry',
   bedId: 'bed',
@@ -75,24 +76,23 @@ describe('a posting form', () => {
     if (!again.ok) return;
     for (const [field, value] of Object.entries(expected)) {
       const actual = (again.draft as unknown as Record<string, unknown>)[field];
-      if (typeof value === 'number') expect(actual).toBeCloseTo(value, 1);
-      else expect(actual).toEqual(value);
+      expect(actual).toEqual(value);
     }
   });
 
   it('takes lengths and masses in the units of the garden', () => {
-    expect(read({ amount: '3', isDugIn: true, dugDepth: '8' }, CUSTOMARY)).toMatchObject({
+    expect(read({ amount: '3', isDugIn: true, dugDepth: typed('8') }, CUSTOMARY)).toMatchObject({
       ok: true,
       draft: { dugDepthCm: 20.32 },
     });
-    expect(read({ type: 'feed', nitrogen: '1' }, CUSTOMARY)).toMatchObject({
+    expect(read({ type: 'feed', nitrogen: typed('1') }, CUSTOMARY)).toMatchObject({
       ok: true,
       draft: { nitrogenG: GRAMS_PER_OUNCE },
     });
   });
 
   it('leaves the depth out of what lies on top', () => {
-    expect(read({ amount: '3', isDugIn: false, dugDepth: 'nonsense' })).toMatchObject({
+    expect(read({ amount: '3', isDugIn: false, dugDepth: typed('nonsense') })).toMatchObject({
       ok: true,
       draft: { dugDepthCm: 0 },
     });
@@ -105,24 +105,45 @@ describe('a posting form', () => {
     [{ amount: '1e999' }, 'amount'],
     [{ amount: '3', date: '' }, 'date'],
     [{ amount: '3', seasonedMonths: '-1' }, 'seasonedMonths'],
-    [{ amount: '3', isDugIn: true, dugDepth: 'deep' }, 'dugDepthCm'],
+    [{ amount: '3', isDugIn: true, dugDepth: typed('deep') }, 'dugDepthCm'],
     [{ type: 'takeOff', layerId: '' }, 'layerId'],
-    [{ type: 'takeOff', layerId: 'layer', shareTakenOff: '150' }, 'shareTakenOff'],
-    [{ type: 'feed', nitrogen: '0' }, 'nitrogenG'],
-    [{ type: 'dig', dugDepth: '0' }, 'dugDepthCm'],
+    [{ type: 'takeOff', layerId: 'layer', shareTakenOff: typed('150') }, 'shareTakenOff'],
+    [{ type: 'feed', nitrogen: typed('0') }, 'nitrogenG'],
+    [{ type: 'dig', dugDepth: typed('0') }, 'dugDepthCm'],
   ])('%j is refused at %s', (change, field) => {
     const result = read(change);
     expect(result.ok).toBe(false);
     if (!result.ok) expect(Object.keys(result.troubles)).toContain(field);
   });
 
+  it('takes any unit, whatever the garden measures in', () => {
+    expect(read({ type: 'water', water: typed('1/2 in') })).toMatchObject({ draft: { waterMm: 12.7 } });
+    expect(read({ type: 'dig', dugDepth: typed('1 ft') })).toMatchObject({ draft: { dugDepthCm: 30.48 } });
+    expect(read({ type: 'takeOff', layerId: 'layer', shareTakenOff: typed('50') })).toMatchObject({
+      draft: { shareTakenOff: 0.5 },
+    });
+  });
+
+  it('says what is wrong with chips as they are described', () => {
+    const form = { materialId: SEEN_CHIPS, amount: '5' };
+    const described = (chips: Partial<PostingForm['chips']>) =>
+      read({ ...form, chips: { ...blank.chips, ...chips } });
+    expect(described({})).toMatchObject({ ok: true });
+    expect(described({ branch: typed('thick') })).toMatchObject({
+      troubles: { 'basis.branchDiameterCm': expect.stringContaining('30 cm') as string },
+    });
+    expect(described({ leafPct: '120' })).toMatchObject({
+      troubles: { 'basis.leafShare': expect.any(String) as string },
+    });
+  });
+
   it('describes chips by what one sees of them', () => {
     const form = {
       ...blank,
       materialId: SEEN_CHIPS,
-      chips: { ...blank.chips, branchCm: '8', leafPct: '10', coniferPct: '0' },
+      chips: { ...blank.chips, branch: typed('8'), leafPct: '10', coniferPct: '0' },
     };
-    expect(seenChips(form)).toMatchObject({
+    expect(seenChips(form, METRIC)).toMatchObject({
       name: 'Chips of 8 cm branches, 10 % leaf',
       basis: { type: 'chips', branchDiameterCm: 8, leafShare: 0.1, coniferShare: 0 },
     });

@@ -1,9 +1,28 @@
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
-import { entryDraft, type EntryDraft, type EntryRecord, type EntryType } from '../../../records/entry.ts';
-import type { MaterialDraft } from '../../../records/material.ts';
+import {
+  entryDraft,
+  entryFields,
+  type EntryDraft,
+  type EntryRecord,
+  type EntryType,
+} from '../../../records/entry.ts';
+import { chipsFields, materialDraft, type MaterialDraft } from '../../../records/material.ts';
 import type { SoilNitrogenUnit, AmountUnit } from '../../../records/vocabulary.ts';
+import { formatQuantity } from '../../../quantities/format-quantity.ts';
+import { askedOf } from '../../ui/forms/asked-of.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { troublesOf } from '../../ui/forms/troubles.ts';
+import { USUAL_CM } from '../../ui/forms/usual-figures.ts';
+import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
+import {
+  figureOf,
+  NOTHING_TYPED,
+  readQuantity,
+  typedFrom,
+  type QuantityAsked,
+  type Reader,
+  type ReadQuantity,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 
 /** What has been typed and chosen so far, as typed. */
 export interface PostingForm {
@@ -18,66 +37,78 @@ export interface PostingForm {
   readonly amount: string;
   readonly unit: AmountUnit;
   readonly isDugIn: boolean;
-  readonly dugDepth: string;
+  readonly dugDepth: TypedQuantity;
   readonly seasonedMonths: string;
   readonly layerId: string;
-  readonly shareTakenOff: string;
+  readonly shareTakenOff: TypedQuantity;
   /** Not typed: kept as it was. */
   readonly humusShareTakenOff: number | null;
-  readonly nitrogen: string;
+  readonly nitrogen: TypedQuantity;
   readonly test: {
     readonly amount: string;
     readonly unit: SoilNitrogenUnit;
-    readonly sampledDepth: string;
+    readonly sampledDepth: TypedQuantity;
     readonly ph: string;
     readonly organicMatterPct: string;
   };
-  readonly waterMm: string;
+  readonly water: TypedQuantity;
   readonly chips: {
     readonly id: string;
-    readonly branchCm: string;
+    readonly branch: TypedQuantity;
     readonly leafPct: string;
     readonly coniferPct: string;
   };
   readonly note: string;
 }
 
-/** How a form's figures turn into those of the books: lengths and masses in the garden's units. */
-export interface FormUnits {
-  readonly centimetresPerUnit: number;
-  readonly gramsPerUnit: number;
+/** What is asked of the figures that have a unit, by the field of the record. */
+const ASKED = {
+  dugDepthCm: askedOf(entryFields.dig.dugDepthCm),
+  shareTakenOff: askedOf(entryFields.takeOff.shareTakenOff),
+  nitrogenG: askedOf(entryFields.feed.nitrogenG, 'nitrogenMass'),
+  sampledDepthCm: askedOf(entryFields.soilTest.sampledDepthCm),
+  waterMm: askedOf(entryFields.water.waterMm),
+  branchDiameterCm: askedOf(chipsFields.branchDiameterCm, 'length'),
+} satisfies Record<string, QuantityAsked>;
+
+export function emptyForm(today: string, unit: AmountUnit, reader: Reader): PostingForm {
+  const usual = USUAL_CM[reader.system];
+  return {
+    id: crypto.randomUUID(),
+    type: 'lay',
+    date: today,
+    isPlanned: false,
+    materialId: 'chips_branch',
+    lotMaterialId: '',
+    amount: '',
+    unit,
+    isDugIn: false,
+    dugDepth: typedFrom(usual.dug, 'length', reader),
+    seasonedMonths: '0',
+    layerId: '',
+    shareTakenOff: typedFrom(1, 'share', reader),
+    humusShareTakenOff: null,
+    nitrogen: NOTHING_TYPED,
+    test: {
+      amount: '',
+      unit: reader.system === 'metric' ? 'kgPerHa' : 'lbPerAcre',
+      sampledDepth: typedFrom(usual.soilSample, 'length', reader),
+      ph: '',
+      organicMatterPct: '',
+    },
+    water: NOTHING_TYPED,
+    chips: {
+      id: crypto.randomUUID(),
+      branch: typedFrom(usual.branch, 'length', reader),
+      leafPct: '0',
+      coniferPct: '0',
+    },
+    note: '',
+  };
 }
 
-export const emptyForm = (today: string, unit: AmountUnit, dugDepth: string): PostingForm => ({
-  id: crypto.randomUUID(),
-  type: 'lay',
-  date: today,
-  isPlanned: false,
-  materialId: 'chips_branch',
-  lotMaterialId: '',
-  amount: '',
-  unit,
-  isDugIn: false,
-  dugDepth,
-  seasonedMonths: '0',
-  layerId: '',
-  shareTakenOff: '100',
-  humusShareTakenOff: null,
-  nitrogen: '',
-  test: {
-    amount: '',
-    unit: 'kgPerHa',
-    sampledDepth: dugDepth === '8' ? '12' : '30',
-    ph: '',
-    organicMatterPct: '',
-  },
-  waterMm: '',
-  chips: { id: crypto.randomUUID(), branchCm: '6', leafPct: '0', coniferPct: '0' },
-  note: '',
-});
-
 /** A record back in the form, to be changed. */
-export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits): PostingForm {
+export function formOf(entry: EntryRecord, blank: PostingForm, reader: Reader): PostingForm {
   const common = {
     ...blank,
     id: entry.id,
@@ -86,7 +117,7 @@ export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits)
     isPlanned: entry.state === 'planned',
     note: entry.note,
   };
-  const depth = (cm: number) => String(Number((cm / units.centimetresPerUnit).toFixed(2)));
+  const depth = (cm: number) => typedFrom(cm, 'length', reader);
   switch (entry.type) {
     case 'lay':
       return {
@@ -105,11 +136,11 @@ export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits)
       return {
         ...common,
         layerId: entry.layerId,
-        shareTakenOff: String(entry.shareTakenOff * 100),
+        shareTakenOff: typedFrom(entry.shareTakenOff, 'share', reader),
         humusShareTakenOff: entry.humusShareTakenOff ?? null,
       };
     case 'feed':
-      return { ...common, nitrogen: String(Number((entry.nitrogenG / units.gramsPerUnit).toFixed(2))) };
+      return { ...common, nitrogen: typedFrom(entry.nitrogenG, 'nitrogenMass', reader) };
     case 'soilTest':
       return {
         ...common,
@@ -122,7 +153,7 @@ export function formOf(entry: EntryRecord, blank: PostingForm, units: FormUnits)
         },
       };
     case 'water':
-      return { ...common, waterMm: String(entry.waterMm) };
+      return { ...common, water: typedFrom(entry.waterMm, 'waterDepth', reader) };
   }
 }
 
@@ -140,73 +171,104 @@ function laidOf(form: PostingForm) {
   return { lotId: null, materialId: form.materialId === SEEN_CHIPS ? form.chips.id : form.materialId };
 }
 
-function typed(form: PostingForm, units: FormUnits): unknown {
-  const common = {
-    id: form.id,
-    type: form.type,
-    state: form.isPlanned ? 'planned' : 'laid',
-    date: form.date,
-    note: form.note,
-  };
-  const depthCm = numberFromText(form.dugDepth) * units.centimetresPerUnit;
+type EntryQuantity = Exclude<keyof typeof ASKED, 'branchDiameterCm'>;
+
+/** The quantities that an entry of the form's type has, as read. */
+function quantitiesOf(form: PostingForm, reader: Reader): Partial<Record<EntryQuantity, ReadQuantity>> {
+  const read = (typed: TypedQuantity, field: EntryQuantity) => readQuantity(typed, ASKED[field], reader);
+  switch (form.type) {
+    case 'lay':
+      return form.isDugIn ? { dugDepthCm: read(form.dugDepth, 'dugDepthCm') } : {};
+    case 'dig':
+      return { dugDepthCm: read(form.dugDepth, 'dugDepthCm') };
+    case 'takeOff':
+      return { shareTakenOff: read(form.shareTakenOff, 'shareTakenOff') };
+    case 'feed':
+      return { nitrogenG: read(form.nitrogen, 'nitrogenG') };
+    case 'soilTest':
+      return { sampledDepthCm: read(form.test.sampledDepth, 'sampledDepthCm') };
+    case 'water':
+      return { waterMm: read(form.water, 'waterMm') };
+  }
+}
+
+/** What an entry of the form's type has besides its quantities. */
+function otherFieldsOf(form: PostingForm): Record<string, unknown> {
   switch (form.type) {
     case 'lay':
       return {
-        ...common,
         ...laidOf(form),
         amount: numberFromText(form.amount),
         unit: form.unit,
-        dugDepthCm: form.isDugIn ? depthCm : 0,
+        dugDepthCm: 0,
         seasonedMonths: numberFromText(form.seasonedMonths),
       };
     case 'dig':
-      return { ...common, layerId: form.layerId === '' ? null : form.layerId, dugDepthCm: depthCm };
+      return { layerId: form.layerId === '' ? null : form.layerId };
     case 'takeOff':
+      return { layerId: form.layerId, humusShareTakenOff: form.humusShareTakenOff };
+    case 'soilTest':
       return {
-        ...common,
-        layerId: form.layerId,
-        shareTakenOff: numberFromText(form.shareTakenOff) / PERCENT,
-        humusShareTakenOff: form.humusShareTakenOff,
+        amount: numberFromText(form.test.amount),
+        unit: form.test.unit,
+        ph: optional(form.test.ph),
+        organicMatterPct: optional(form.test.organicMatterPct),
       };
     case 'feed':
-      return { ...common, nitrogenG: numberFromText(form.nitrogen) * units.gramsPerUnit };
-    case 'soilTest':
-      return { ...common, ...typedTest(form.test, units) };
     case 'water':
-      return { ...common, waterMm: numberFromText(form.waterMm) };
+      return {};
   }
 }
 
 /** A figure that may be left out. */
 const optional = (text: string): number | null => (text.trim() === '' ? null : numberFromText(text));
 
-const typedTest = (test: PostingForm['test'], units: FormUnits) => ({
-  amount: numberFromText(test.amount),
-  unit: test.unit,
-  sampledDepthCm: numberFromText(test.sampledDepth) * units.centimetresPerUnit,
-  ph: optional(test.ph),
-  organicMatterPct: optional(test.organicMatterPct),
-});
-
 export type ReadForm =
   | { readonly ok: true; readonly draft: EntryDraft }
   | { readonly ok: false; readonly troubles: Record<string, string> };
 
 /** The draft a form amounts to, or what is wrong with it by field. */
-export function readForm(form: PostingForm, units: FormUnits): ReadForm {
-  const parsed = entryDraft.safeParse(typed(form, units));
-  if (parsed.success) return { ok: true, draft: parsed.data };
-  return { ok: false, troubles: troublesOf(parsed, null) };
+export function readForm(form: PostingForm, reader: Reader): ReadForm {
+  const quantities = quantitiesOf(form, reader);
+  const figures = Object.entries(quantities).map(([field, read]) => [field, figureOf(read)]);
+  const parsed = entryDraft.safeParse({
+    id: form.id,
+    type: form.type,
+    state: form.isPlanned ? 'planned' : 'laid',
+    date: form.date,
+    note: form.note,
+    ...otherFieldsOf(form),
+    ...Object.fromEntries(figures),
+  });
+  const ofChips = form.type === 'lay' && form.materialId === SEEN_CHIPS ? chipsTroubles(form, reader) : {};
+  if (parsed.success && Object.keys(ofChips).length === 0) return { ok: true, draft: parsed.data };
+  return {
+    ok: false,
+    troubles: { ...troublesOf(parsed, null), ...quantityTroubles(quantities), ...ofChips },
+  };
+}
+
+const BRANCH = 'basis.branchDiameterCm';
+
+/** What is wrong with the chips as they are described, by field. */
+function chipsTroubles(form: PostingForm, reader: Reader): Record<string, string> {
+  const troubles = troublesOf(materialDraft.safeParse(seenChips(form, reader)), null);
+  const { name, ...described } = troubles;
+  const ofBranch = quantityTroubles({
+    [BRANCH]: readQuantity(form.chips.branch, ASKED.branchDiameterCm, reader),
+  });
+  return { ...described, ...ofBranch };
 }
 
 /** Chips as the form describes them. */
-export function seenChips({ chips }: PostingForm): MaterialDraft {
-  const branchCm = numberFromText(chips.branchCm);
+export function seenChips({ chips }: PostingForm, reader: Reader): MaterialDraft {
+  const branchCm = figureOf(readQuantity(chips.branch, ASKED.branchDiameterCm, reader)) ?? Number.NaN;
   const leafPct = numberFromText(chips.leafPct);
   const coniferPct = numberFromText(chips.coniferPct);
+  const thick = Number.isFinite(branchCm) ? formatQuantity(branchCm, 'length', reader.system) : '';
   return {
     id: chips.id,
-    name: `Chips of ${chips.branchCm} cm branches${leafPct > 0 ? `, ${chips.leafPct} % leaf` : ''}${coniferPct > 0 ? `, ${chips.coniferPct} % conifer` : ''}`,
+    name: `Chips of ${thick} branches${leafPct > 0 ? `, ${chips.leafPct} % leaf` : ''}${coniferPct > 0 ? `, ${chips.coniferPct} % conifer` : ''}`,
     basis: {
       type: 'chips',
       branchDiameterCm: branchCm,

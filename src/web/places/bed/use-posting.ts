@@ -3,34 +3,19 @@ import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { useEffect, useMemo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryDraft, EntryRecord } from '../../../records/entry.ts';
-import {
-  CENTIMETRES_PER_INCH,
-  GRAMS_PER_OUNCE,
-  type Material,
-  massFreshKgFromAmount,
-} from '../../../core/ground/index.ts';
+import { type Material, massFreshKgFromAmount } from '../../../core/ground/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
 import { resolveMaterial } from '../../ui/materials/material-options.ts';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { useStock } from '../../ui/stock/use-stock.ts';
 import type { Preview } from './preview.ts';
-import {
-  chosenLot,
-  emptyForm,
-  formOf,
-  readForm,
-  seenChips,
-  type FormUnits,
-  type PostingForm,
-} from './posting-form.ts';
+import { chosenLot, emptyForm, formOf, readForm, seenChips, type PostingForm } from './posting-form.ts';
 
 export interface Refusal {
   readonly field: string;
   readonly sentence: string;
 }
-
-const METRIC: FormUnits = { centimetresPerUnit: 1, gramsPerUnit: 1 };
-const CUSTOMARY: FormUnits = { centimetresPerUnit: CENTIMETRES_PER_INCH, gramsPerUnit: GRAMS_PER_OUNCE };
 
 /** The draft as a record, weighed; null while its material is unknown. */
 function asRecord({
@@ -70,10 +55,10 @@ export function usePosting(posting: Posting) {
   const books = useBooks();
   const measures = useMeasures();
   const { bed, changing, start, refusal, onPreview, onClose } = posting;
-  const units = measures.depthUnit === 'cm' ? METRIC : CUSTOMARY;
+  const reader = useReader();
   const [form, setForm] = useState<PostingForm>(() => {
-    const blank = emptyForm(books.today, measures.units[0]!, measures.depthUnit === 'cm' ? '20' : '8');
-    return changing ? formOf(changing, blank, units) : { ...blank, ...start };
+    const blank = emptyForm(books.today, measures.units[0]!, reader);
+    return changing ? formOf(changing, blank, reader) : { ...blank, ...start };
   });
   const [wasTried, setWasTried] = useState(false);
   const [newId] = useState(() => crypto.randomUUID());
@@ -81,8 +66,11 @@ export function usePosting(posting: Posting) {
   const changeEntry = useChangeEntry();
   const makeMaterial = useMakeMaterial(books.garden.id);
 
-  const read = useMemo(() => readForm(form, units), [form, units]);
-  const chips = useMemo(() => (form.materialId === SEEN_CHIPS ? seenChips(form) : null), [form]);
+  const read = useMemo(() => readForm(form, reader), [form, reader]);
+  const chips = useMemo(
+    () => (form.materialId === SEEN_CHIPS && read.ok ? seenChips(form, reader) : null),
+    [form, read, reader],
+  );
   const { lots } = useStock(books);
   const stocked = useMemo(() => lots.flatMap(({ brief }) => brief ?? []), [lots]);
   const lotId = chosenLot(form.materialId);
@@ -101,8 +89,8 @@ export function usePosting(posting: Posting) {
   useEffect(() => onPreview(preview), [preview, onPreview]);
   useEffect(() => () => onPreview(null), [onPreview]);
 
-  const isUntouched =
-    form.amount === '' && form.nitrogen === '' && form.waterMm === '' && form.test.amount === '' && !wasTried;
+  const typed = [form.amount, form.nitrogen.text, form.water.text, form.test.amount];
+  const isUntouched = typed.every((text) => text === '') && !wasTried;
   const failure = writeEntry.error ?? changeEntry.error ?? makeMaterial.error;
   const troubles: Record<string, string> = isUntouched
     ? {}

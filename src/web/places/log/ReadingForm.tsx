@@ -1,58 +1,65 @@
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
-import { formatFixed } from '../../../words/figures.ts';
-import { TextField } from '../../ui/forms/inputs.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import {
+  NOTHING_TYPED,
+  readQuantity,
+  retyped,
+  typedFrom,
+  type QuantityAsked,
+} from '../../ui/forms/typed-quantity.ts';
 import type { Instrument } from '../../ui/stock/use-instruments.ts';
 
-interface ReadingFormProps<Reading> {
-  /** What is measured, with its unit. */
+interface ReadingFormProps {
+  /** What is measured. */
   readonly label: string;
-  /** What is written down for a figure in that unit; null when the records cannot hold it. */
-  readonly readingOf: (figure: number) => Reading | null;
-  readonly onReading: (reading: Reading) => void;
-  /** Fills the field with what it measures. */
+  readonly asked: QuantityAsked;
+  /** Gets the figure in the base unit of its quantity. */
+  readonly onReading: (value: number) => void;
+  /** Fills the field with what it measures, in the base unit. */
   readonly instrument?: Instrument;
   readonly children?: ReactNode;
 }
 
 /** One measured figure, typed or read off an instrument. */
-export function ReadingForm<Reading>(props: ReadingFormProps<Reading>) {
-  const { label, readingOf, onReading, instrument, children } = props;
-  const [typed, setTyped] = useState('');
+export function ReadingForm(props: ReadingFormProps) {
+  const { label, asked, onReading, instrument, children } = props;
+  const reader = useReader();
+  const [typed, setTyped] = useState(NOTHING_TYPED);
   const [isTried, setTried] = useState(false);
-  const reading = readingOf(numberFromText(typed));
+  const read = readQuantity(typed, asked, reader);
+  const measure = () =>
+    instrument?.read((value) => setTyped(retyped(typed, typedFrom(value, asked.quantity, reader).text)));
   return (
     <form
       className="log-panel"
       onSubmit={(event) => {
         event.preventDefault();
         setTried(true);
-        if (reading !== null) onReading(reading);
+        if (read.ok && read.value !== null) onReading(read.value);
       }}
     >
       <div className="band-fields">
-        <TextField
+        <QuantityField
           name={label}
+          quantity={asked.quantity}
           value={typed}
           onChange={setTyped}
-          width={110}
           autoFocus
-          trouble={isTried && reading === null ? 'a figure that can be' : (instrument?.trouble ?? undefined)}
+          trouble={(isTried ? quantityTrouble(read, label) : undefined) ?? instrument?.trouble ?? undefined}
         />
         {instrument?.isThere && (
           <div className="field">
             <span className="field-name">&nbsp;</span>
-            <Button onClick={() => instrument.read((figure) => setTyped(formatFixed(figure, 1)))}>
-              Read the probe
-            </Button>
+            <Button onClick={measure}>Read the probe</Button>
           </div>
         )}
         {children}
         <div className="field">
           <span className="field-name">&nbsp;</span>
           <Button type="primary" htmlType="submit">
-            Write it down
+            Save
           </Button>
         </div>
       </div>

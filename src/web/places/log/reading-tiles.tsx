@@ -1,42 +1,41 @@
 import { Select } from 'antd';
 import { useState } from 'react';
-import { fahrenheitFromCelsius } from '../../../core/ground/index.ts';
-import type { EntryRecord } from '../../../records/entry.ts';
-import type { Observed } from '../../../records/journal.ts';
+import { waterMm, type EntryRecord } from '../../../records/entry.ts';
+import { observedFields, type Observed } from '../../../records/journal.ts';
 import { layName } from '../../../words/record-names.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
+import { LITRES_PER_GALLON } from '../../../core/ground/index.ts';
+import { askedOf } from '../../ui/forms/asked-of.ts';
+import type { QuantityAsked } from '../../ui/forms/typed-quantity.ts';
 import type { TilePanelProps } from '../../ui/log/tile-panel-props.ts';
 import { useProbe } from '../../ui/stock/use-instruments.ts';
 import { ReadingForm } from './ReadingForm.tsx';
-import { isMetric, soilTemperatureOf, thicknessOf, wateringOf, yieldOf } from './readings.ts';
 
 interface Seeing {
   readonly onSee: (observed: Observed) => void;
 }
 
+const HARVEST = askedOf(observedFields.yield.massKg, 'mass');
+const SOIL_TEMPERATURE = askedOf(observedFields.soilTemperature.temperatureC, 'temperature');
+const WATER = askedOf(waterMm);
+const THICKNESS = askedOf(observedFields.thickness.thicknessCm, 'length');
+
 /** What was harvested. */
 export function YieldForm({ onSee }: Seeing) {
-  const measures = useMeasures();
   return (
-    <ReadingForm
-      label={`Harvested, ${isMetric(measures) ? 'kg' : 'lb'}`}
-      readingOf={(figure) => yieldOf(figure, measures)}
-      onReading={onSee}
-    />
+    <ReadingForm label="Harvested" asked={HARVEST} onReading={(massKg) => onSee({ type: 'yield', massKg })} />
   );
 }
 
 /** Typed, or read off the probe where one is connected. */
 export function SoilTemperatureForm({ onSee }: Seeing) {
-  const measures = useMeasures();
   const probe = useProbe();
-  const shown = (celsius: number) => (isMetric(measures) ? celsius : fahrenheitFromCelsius(celsius));
   return (
     <ReadingForm
-      label={`Soil, ${isMetric(measures) ? '°C' : '°F'}, a finger deep`}
-      readingOf={(figure) => soilTemperatureOf(figure, measures)}
-      onReading={onSee}
-      instrument={{ ...probe, read: (use) => probe.read((celsius) => use(shown(celsius))) }}
+      label="Soil, a finger deep"
+      asked={SOIL_TEMPERATURE}
+      onReading={(temperatureC) => onSee({ type: 'soilTemperature', temperatureC })}
+      instrument={probe}
     />
   );
 }
@@ -49,7 +48,6 @@ const isOnTop = (entry: Extract<EntryRecord, { type: 'lay' }>, bedId: string): b
 /** How much is left of a layer, or of all of them. */
 export function ThicknessForm({ subject, onSee }: Pick<TilePanelProps, 'subject'> & Seeing) {
   const books = useBooks();
-  const measures = useMeasures();
   const layers = books.entries
     .flatMap((entry) => (entry.type === 'lay' && isOnTop(entry, subject.bedId) ? [entry] : []))
     .map((entry) => ({ id: entry.id, name: `${layName(entry, books)}, ${entry.date}` }))
@@ -57,9 +55,11 @@ export function ThicknessForm({ subject, onSee }: Pick<TilePanelProps, 'subject'
   const [layerId, setLayerId] = useState(layers[0]?.id ?? EVERYTHING);
   return (
     <ReadingForm
-      label={`Left, ${measures.depthUnit}`}
-      readingOf={(figure) => thicknessOf(figure, layerId === EVERYTHING ? null : layerId, measures)}
-      onReading={onSee}
+      label="Left"
+      asked={THICKNESS}
+      onReading={(thicknessCm) =>
+        onSee({ type: 'thickness', layerId: layerId === EVERYTHING ? null : layerId, thicknessCm })
+      }
     >
       <div className="field">
         <span className="field-name">of</span>
@@ -79,6 +79,16 @@ export function ThicknessForm({ subject, onSee }: Pick<TilePanelProps, 'subject'
   );
 }
 
+/** A common can in either system (common practice, no source). */
+const CAN_LITRES = { metric: 10, customary: 2 * LITRES_PER_GALLON } as const;
+
+/** So many liters as stay within what the books take over the whole bed. */
+const wateringAsked = (areaM2: number): QuantityAsked => ({
+  quantity: 'volume',
+  above: 0,
+  max: WATER.max! * areaM2,
+});
+
 /** Water by the can: how much, and what that comes to over the bed. */
 export function WateringForm({ subject, book, onDone }: TilePanelProps) {
   const books = useBooks();
@@ -86,17 +96,18 @@ export function WateringForm({ subject, book, onDone }: TilePanelProps) {
   const bed = books.beds.find(({ id }) => id === subject.bedId)!;
   return (
     <ReadingForm
-      label={`Given, ${isMetric(measures) ? 'L' : 'gal'}`}
-      readingOf={(figure) => wateringOf(figure, bed.areaM2, measures)}
-      onReading={({ litres, waterMm }) => {
+      label="Given"
+      asked={wateringAsked(bed.areaM2)}
+      onReading={(litres) => {
         onDone();
-        const words = `${bed.name}: watered, ${measures.liquid(litres)} or ${measures.water(waterMm)}.`;
-        void book.post({ subject, entry: { type: 'water', waterMm }, words });
+        const given = litres / bed.areaM2;
+        const words = `${bed.name}: watered, ${measures.liquid(litres)} or ${measures.water(given)}.`;
+        void book.post({ subject, entry: { type: 'water', waterMm: given }, words });
       }}
     >
       <p className="soft watering-note">
-        {isMetric(measures) ? 'A can holds 10 L.' : 'A can holds 2 gal.'} Only what you give by hand
-        {bed.isWatered ? ' beyond the usual watering' : ''}.
+        A watering can holds about {measures.liquid(CAN_LITRES[books.garden.measures])}. Only what you give by
+        hand{bed.isWatered ? ' beyond the usual watering' : ''}.
       </p>
     </ReadingForm>
   );

@@ -21,6 +21,9 @@ interface QuantityFieldProps {
   readonly trouble?: string | undefined;
   readonly hint?: string | undefined;
   readonly width?: number;
+  readonly autoFocus?: boolean;
+  /** Other units than the garden's, while they are being chosen. */
+  readonly reader?: Reader;
 }
 
 /** A figure with its unit: takes any unit of its quantity, and says how it understood what was typed. */
@@ -32,8 +35,11 @@ export function QuantityField({
   trouble,
   hint,
   width = 110,
+  autoFocus = false,
+  reader: chosenReader,
 }: QuantityFieldProps) {
-  const reader = useReader();
+  const ownReader = useReader();
+  const reader = chosenReader ?? ownReader;
   const { symbol } = QUANTITIES[quantity].shown[reader.system];
   const understood = understoodValue(value, quantity, reader);
   const echo = understood === null ? undefined : `= ${formatQuantity(understood, quantity, reader.system)}`;
@@ -45,8 +51,34 @@ export function QuantityField({
           value={value.text}
           onChange={(event) => onChange(retyped(value, event.target.value))}
           style={{ width }}
+          autoFocus={autoFocus}
         />
       )}
     </Field>
+  );
+}
+
+interface QuantityInputProps {
+  readonly name: string;
+  readonly quantity: Quantity;
+  readonly value: TypedQuantity;
+  readonly onChange: (value: TypedQuantity) => void;
+  readonly isWrong: boolean;
+  readonly width?: number;
+}
+
+/** The same within a line of other things: its unit behind the figure, its name for screen readers only. */
+export function QuantityInput({ name, quantity, value, onChange, isWrong, width = 96 }: QuantityInputProps) {
+  const { system } = useReader();
+  const { symbol } = QUANTITIES[quantity].shown[system];
+  return (
+    <Input
+      aria-label={`${name}, ${symbol}`}
+      value={value.text}
+      suffix={symbol}
+      status={isWrong ? 'error' : ''}
+      onChange={(event) => onChange(retyped(value, event.target.value))}
+      style={{ width }}
+    />
   );
 }

@@ -1,5 +1,12 @@
-/** A number as people type it: a comma or a point before the decimals, spaces anywhere; NaN for text. */
+import { leadingNumber, numberStyleOf, plainText } from '../../../quantities/number-text.ts';
+
+const style = numberStyleOf(typeof navigator === 'undefined' ? undefined : [...navigator.languages]);
+
+/**
+ * A number that has no unit, or percent, as people type it: fractions, thousands and decimals as this reader writes
+ * them. NaN for anything else.
+ */
 export function numberFromText(text: string): number {
-  const plain = text.replaceAll(/[\s  ]/g, '').replace(',', '.');
-  return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(plain) ? Number(plain) : Number.NaN;
+  const read = leadingNumber(plainText(text), style);
+  return read && (read.rest === '' || read.rest === '%') ? read.value : Number.NaN;
 }

@@ -21,12 +21,17 @@ export const troublesOf = (parsed: Parsed, failure: unknown): Record<string, str
 
 const capitalized = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
 
+/** What is wrong with a quantity; undefined when nothing is. */
+export const quantityTrouble = (read: ReadQuantity, field = ''): string | undefined =>
+  read.ok ? undefined : capitalized(describeFinding(finding(read.refusal, field)).sentence);
+
 /** What is wrong with the quantities of a form, by field. */
 export const quantityTroubles = (
   quantities: Readonly<Record<string, ReadQuantity>>,
 ): Record<string, string> =>
   Object.fromEntries(
-    Object.entries(quantities).flatMap(([field, read]) =>
-      read.ok ? [] : [[field, capitalized(describeFinding(finding(read.refusal, field)).sentence)]],
-    ),
+    Object.entries(quantities).flatMap(([field, read]) => {
+      const trouble = quantityTrouble(read, field);
+      return trouble === undefined ? [] : [[field, trouble]];
+    }),
   );

@@ -37,15 +37,19 @@ export const readerOf = (system: UnitSystem): Reader => ({
   style: numberStyleOf(typeof navigator === 'undefined' ? undefined : [...navigator.languages]),
 });
 
-/** A saved value as it is first shown; null for an empty field. */
+/** A saved value as it is first shown; null for an empty field. `digits`: fewer for what is only proposed. */
 export function typedFrom(
   value: number | null,
   quantity: Quantity,
-  { system, style }: Reader,
+  { system, style, digits }: Reader & { readonly digits?: number },
 ): TypedQuantity {
-  const text = value === null ? '' : fieldText(value, { quantity, system, decimal: style.decimal });
+  const { decimal } = style;
+  const shown = { quantity, system, decimal, ...(digits === undefined ? {} : { digits }) };
+  const text = value === null ? '' : fieldText(value, shown);
   return { text, first: { text, value } };
 }
+
+export const NOTHING_TYPED: TypedQuantity = { text: '', first: { text: '', value: null } };
 
 export const retyped = (typed: TypedQuantity, text: string): TypedQuantity => ({ ...typed, text });
 

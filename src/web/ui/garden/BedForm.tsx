@@ -16,6 +16,7 @@ import { Field } from '../forms/Field.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
 import { askedOf } from '../forms/asked-of.ts';
 import { QuantityField, useReader } from '../forms/QuantityField.tsx';
+import { USUAL_CM } from '../forms/usual-figures.ts';
 import { quantityTroubles, troublesOf } from '../forms/troubles.ts';
 import {
   figureOf,
@@ -54,8 +55,6 @@ interface BedFields {
 
 const AREA = askedOf(bedFields.areaM2);
 const ROOT_ZONE = askedOf(bedFields.rootZoneCm);
-/** The top soil that most crops root in, a round figure in either system (set here). */
-const USUAL_ROOT_ZONE_CM = { metric: 30, customary: 30.48 } as const;
 
 const newBed = (reader: Reader): BedFields => ({
   name: '',
@@ -63,7 +62,7 @@ const newBed = (reader: Reader): BedFields => ({
   area: typedFrom(null, 'area', reader),
   organicMatter: '4',
   clay: '20',
-  rootZone: typedFrom(USUAL_ROOT_ZONE_CM[reader.system], 'length', reader),
+  rootZone: typedFrom(USUAL_CM[reader.system].rootZone, 'length', reader),
   exposure: 'normal',
   isWatered: true,
   ph: '',

@@ -1,34 +1,26 @@
 import { Input } from 'antd';
+import { QUANTITIES } from '../../../quantities/units.ts';
+import { retyped, type Reader } from '../forms/typed-quantity.ts';
+import { CLIMATE_ROWS, type ClimateField, type TypedClimate } from './climate-form.ts';
 import { MONTH_LETTERS } from '../../../words/dates.ts';
-
-/** Twelve months as typed, by what was measured. */
-export interface TypedClimate {
-  readonly temperatureC: readonly string[];
-  readonly rainMm: readonly string[];
-  readonly evapotranspirationMm: readonly string[];
-}
-
-const ROWS: readonly { field: keyof TypedClimate; name: string }[] = [
-  { field: 'temperatureC', name: 'Temperature, °C' },
-  { field: 'rainMm', name: 'Rain, mm' },
-  { field: 'evapotranspirationMm', name: 'Evaporation, mm' },
-];
 
 interface ClimateMonthsProps {
   readonly typed: TypedClimate;
+  readonly reader: Reader;
   readonly onChange: (typed: TypedClimate) => void;
   /** What is wrong, by field and month. */
   readonly troubles: Record<string, string>;
 }
 
 /** Twelve months of one's own: mean temperature, rain, and what a green cover evaporates. */
-export function ClimateMonths({ typed, onChange, troubles }: ClimateMonthsProps) {
-  const set = (field: keyof TypedClimate, month: number, text: string) => {
+export function ClimateMonths({ typed, reader, onChange, troubles }: ClimateMonthsProps) {
+  const set = (field: ClimateField, month: number, text: string) => {
     // A row copied from a table fills the months that follow.
     const pasted = text.trim().split(/[\t;]+|\s{2,}/);
     const next = [...typed[field]];
-    pasted.slice(0, 12 - month).forEach((value, i) => (next[month + i] = value));
-    onChange({ ...typed, [field]: pasted.length > 1 ? next : next.with(month, text) });
+    const texts = pasted.length > 1 ? pasted.slice(0, 12 - month) : [text];
+    texts.forEach((typedText, i) => (next[month + i] = retyped(next[month + i]!, typedText)));
+    onChange({ ...typed, [field]: next });
   };
   const wrong = Object.entries(troubles).find(([field]) => field.startsWith('climate'));
   return (
@@ -45,10 +37,12 @@ export function ClimateMonths({ typed, onChange, troubles }: ClimateMonthsProps)
           </tr>
         </thead>
         <tbody>
-          {ROWS.map(({ field, name }) => (
+          {CLIMATE_ROWS.map(({ field, name, quantity }) => (
             <tr key={field}>
-              <th scope="row">{name}</th>
-              {typed[field].map((text, month) => (
+              <th scope="row">
+                {name}, {QUANTITIES[quantity].shown[reader.system].symbol}
+              </th>
+              {typed[field].map(({ text }, month) => (
                 <td key={MONTH_LETTERS[month]}>
                   <Input
                     size="small"

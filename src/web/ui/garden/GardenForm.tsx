@@ -5,10 +5,17 @@ import { SCHOOLS, type School } from '../../../records/vocabulary.ts';
 import { CLIMATE_PATTERNS } from '../../../core/ground/index.ts';
 import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
 import { SCHOOL_WORDS } from '../../../words/school-words.ts';
-import { ClimateMonths, type TypedClimate } from './ClimateMonths.tsx';
+import {
+  climateFigures,
+  climateInUnits,
+  readClimate,
+  typedClimate,
+  type TypedClimate,
+} from './climate-form.ts';
+import { ClimateMonths } from './ClimateMonths.tsx';
 import { Field } from '../forms/Field.tsx';
-import { numberFromText } from '../forms/parse-number.ts';
-import { troublesOf } from '../forms/troubles.ts';
+import { quantityTroubles, troublesOf } from '../forms/troubles.ts';
+import { readerOf, type Reader } from '../forms/typed-quantity.ts';
 
 interface GardenFormProps {
   /** The garden to change; null for a new one. */
@@ -25,24 +32,16 @@ const patternOf = ({ climate }: GardenRecord): string =>
   CLIMATE_PATTERNS.find(({ temperatureC }) => temperatureC.every((t, i) => t === climate.temperatureC[i]))
     ?.id ?? OWN_CLIMATE;
 
-type Climate = Pick<GardenDraft['climate'], 'temperatureC' | 'rainMm' | 'evapotranspirationMm'>;
-
-const typedOf = (climate: { readonly [Field in keyof Climate]: readonly number[] }): TypedClimate => ({
-  temperatureC: climate.temperatureC.map(String),
-  rainMm: climate.rainMm.map(String),
-  evapotranspirationMm: climate.evapotranspirationMm.map(String),
-});
-
-const climateFrom = ({ temperatureC, rainMm, evapotranspirationMm }: TypedClimate): Climate => ({
-  temperatureC: temperatureC.map(numberFromText),
-  rainMm: rainMm.map(numberFromText),
-  evapotranspirationMm: evapotranspirationMm.map(numberFromText),
-});
+const USUAL_MEASURES: GardenDraft['measures'] = 'metric';
 
 /** A garden as the form opens: as it stands, or a new one. */
 function firstFields(changing: GardenRecord | null) {
   if (changing) {
-    return { ...changing, patternId: patternOf(changing), months: typedOf(changing.climate) };
+    return {
+      ...changing,
+      patternId: patternOf(changing),
+      months: typedClimate(changing.climate, readerOf(changing.measures)),
+    };
   }
   const pattern = CLIMATE_PATTERNS[0]!;
   return {
@@ -50,9 +49,9 @@ function firstFields(changing: GardenRecord | null) {
     name: '',
     place: '',
     patternId: pattern.id,
-    months: typedOf(pattern),
+    months: typedClimate(pattern, readerOf(USUAL_MEASURES)),
     school: 'byDepth' as School,
-    measures: 'metric' as GardenDraft['measures'],
+    measures: USUAL_MEASURES,
     depositionGPerM2Year: 1,
     feedMaterialId: 'feather_meal',
     prices: null,
@@ -68,6 +67,7 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
   const [months, setMonths] = useState(first.months);
   const [school, setSchool] = useState(first.school);
   const [measures, setMeasures] = useState(first.measures);
+  const reader = readerOf(measures);
   const [wasTried, setWasTried] = useState(false);
   const makeGarden = useMakeGarden();
   const changeGarden = useChangeGarden();
@@ -75,19 +75,26 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
     id,
     name,
     place: first.place,
-    climate: climateFrom(months),
+    climate: climateFigures(months, reader),
     depositionGPerM2Year: first.depositionGPerM2Year,
     measures,
     school,
     feedMaterialId: first.feedMaterialId,
     prices: first.prices,
   });
-  const troubles = troublesOf(parsed, makeGarden.error ?? changeGarden.error);
+  const troubles = {
+    ...troublesOf(parsed, makeGarden.error ?? changeGarden.error),
+    ...quantityTroubles(readClimate(months, reader)),
+  };
+  const chooseMeasures = (chosen: typeof measures) => {
+    setMeasures(chosen);
+    setMonths(climateInUnits(months, reader, readerOf(chosen)));
+  };
 
   const choosePattern = (id: string) => {
     setPatternId(id);
     const pattern = CLIMATE_PATTERNS.find((one) => one.id === id);
-    if (pattern) setMonths(typedOf(pattern));
+    if (pattern) setMonths(typedClimate(pattern, reader));
   };
   const save = () => {
     setWasTried(true);
@@ -122,6 +129,7 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
       <ClimateChoice
         patternId={patternId}
         months={months}
+        reader={reader}
         troubles={wasTried ? troubles : {}}
         onPattern={choosePattern}
         onMonths={setMonths}
@@ -139,7 +147,7 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
         <span className="field-name">How do you measure?</span>
         <Segmented
           value={measures}
-          onChange={setMeasures}
+          onChange={chooseMeasures}
           options={[
             { value: 'metric', label: 'cm, kg, barrows' },
             { value: 'customary', label: 'inches, lb, barrows' },
@@ -164,13 +172,14 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
 interface ClimateChoiceProps {
   readonly patternId: string;
   readonly months: TypedClimate;
+  readonly reader: Reader;
   readonly troubles: Record<string, string>;
   readonly onPattern: (patternId: string) => void;
   readonly onMonths: (months: TypedClimate) => void;
 }
 
 /** A typical year to start from, or twelve months of one's own. */
-function ClimateChoice({ patternId, months, troubles, onPattern, onMonths }: ClimateChoiceProps) {
+function ClimateChoice({ patternId, months, reader, troubles, onPattern, onMonths }: ClimateChoiceProps) {
   return (
     <>
       <Field
@@ -190,7 +199,9 @@ function ClimateChoice({ patternId, months, troubles, onPattern, onMonths }: Cli
           />
         )}
       </Field>
-      {patternId === OWN_CLIMATE && <ClimateMonths typed={months} onChange={onMonths} troubles={troubles} />}
+      {patternId === OWN_CLIMATE && (
+        <ClimateMonths typed={months} reader={reader} onChange={onMonths} troubles={troubles} />
+      )}
     </>
   );
 }

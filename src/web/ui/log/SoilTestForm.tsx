@@ -1,4 +1,4 @@
-import { useMeasures, useBooks } from '../../app/garden-context.ts';
+import { useBooks } from '../../app/garden-context.ts';
 import { Button, Input } from 'antd';
 import Papa from 'papaparse';
 import { useState } from 'react';
@@ -6,33 +6,38 @@ import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence, requirementWords } from '../../../words/refusal-words.ts';
 import { type SoilReport, checkSoilTest, soilReports } from '../../../core/bed/index.ts';
 import { SOIL_NITROGEN_UNITS, type SoilNitrogenUnit } from '../../../records/vocabulary.ts';
-import { centimetresFromInches, inchesFromCentimetres } from '../../../core/ground/index.ts';
+import { entryFields } from '../../../records/entry.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { SOIL_NITROGEN_WORDS } from '../../../words/measures.ts';
 import { Choice, TextField } from '../forms/inputs.tsx';
+import { USUAL_CM } from '../forms/usual-figures.ts';
+import { askedOf } from '../forms/asked-of.ts';
 import { numberFromText } from '../forms/parse-number.ts';
+import { QuantityField, useReader } from '../forms/QuantityField.tsx';
+import { quantityTrouble } from '../forms/troubles.ts';
+import { readQuantity, typedFrom, type TypedQuantity } from '../forms/typed-quantity.ts';
 import type { TilePanelProps } from './tile-panel-props.ts';
 
 interface TestFields {
   readonly amount: string;
   readonly unit: SoilNitrogenUnit;
-  readonly depth: string;
+  readonly depth: TypedQuantity;
   readonly ph: string;
   readonly organicMatter: string;
 }
 
+const DEPTH = askedOf(entryFields.soilTest.sampledDepthCm);
 const orNull = (text: string): number | null => (text.trim() === '' ? null : numberFromText(text));
 
 /** A soil test, typed or out of a laboratory's table. It sets the book right on its day. */
 export function SoilTestForm({ subject, book, onDone }: Omit<TilePanelProps, 'tile'>) {
   const books = useBooks();
-  const measures = useMeasures();
-  const isMetric = measures.depthUnit === 'cm';
+  const reader = useReader();
   const bed = books.beds.find(({ id }) => id === subject.bedId)!;
   const [fields, setFields] = useState<TestFields>({
     amount: '',
-    unit: isMetric ? 'kgPerHa' : 'lbPerAcre',
-    depth: isMetric ? '30' : '12',
+    unit: reader.system === 'metric' ? 'kgPerHa' : 'lbPerAcre',
+    depth: typedFrom(USUAL_CM[reader.system].soilSample, 'length', reader),
     ph: '',
     organicMatter: '',
   });
@@ -46,26 +51,27 @@ export function SoilTestForm({ subject, book, onDone }: Omit<TilePanelProps, 'ti
       ...(report.mineralNitrogen
         ? { amount: plainFigure(report.mineralNitrogen.amount, 4), unit: report.mineralNitrogen.unit }
         : {}),
-      ...(depthCm === null
-        ? {}
-        : { depth: plainFigure(isMetric ? depthCm : inchesFromCentimetres(depthCm)) }),
+      ...(depthCm === null ? {} : { depth: typedFrom(depthCm, 'length', reader) }),
       ...(report.ph === null ? {} : { ph: plainFigure(report.ph) }),
       ...(report.organicMatterPct === null ? {} : { organicMatter: plainFigure(report.organicMatterPct) }),
     });
   };
 
   const send = () => {
-    const depth = numberFromText(fields.depth);
+    const depth = readQuantity(fields.depth, DEPTH, reader);
+    if (!depth.ok) {
+      const sentence = quantityTrouble(depth, 'sampledDepthCm')!;
+      return setTrouble({ field: 'sampledDepthCm', sentence });
+    }
     const test = {
       type: 'soilTest' as const,
       amount: numberFromText(fields.amount),
       unit: fields.unit,
-      sampledDepthCm: isMetric ? depth : centimetresFromInches(depth),
+      sampledDepthCm: depth.value!,
       ph: orNull(fields.ph),
       organicMatterPct: orNull(fields.organicMatter),
     };
-    const missing = (['amount', 'sampledDepthCm'] as const).find((field) => !(test[field] >= 0));
-    if (missing) return setTrouble({ field: missing, sentence: 'a figure is needed here' });
+    if (!(test.amount >= 0)) return setTrouble({ field: 'amount', sentence: 'a figure is needed here' });
     if (Number.isNaN(test.ph) || Number.isNaN(test.organicMatterPct)) {
       return setTrouble({
         field: Number.isNaN(test.ph) ? 'ph' : 'organicMatterPct',
@@ -109,8 +115,9 @@ export function SoilTestForm({ subject, book, onDone }: Omit<TilePanelProps, 'ti
           width={120}
           options={SOIL_NITROGEN_UNITS.map((unit) => ({ value: unit, label: SOIL_NITROGEN_WORDS[unit] }))}
         />
-        <TextField
-          name={`Sampled to, ${measures.depthUnit}`}
+        <QuantityField
+          name="Sampled to"
+          quantity="length"
           value={fields.depth}
           onChange={(depth) => set({ depth })}
           trouble={troubleOf('sampledDepthCm')}
@@ -131,7 +138,7 @@ export function SoilTestForm({ subject, book, onDone }: Omit<TilePanelProps, 'ti
         <div className="field">
           <span className="field-name">&nbsp;</span>
           <Button type="primary" htmlType="submit">
-            Write it down
+            Save
           </Button>
         </div>
       </div>
