@@ -13,7 +13,7 @@ export const recurringFields = {
   untilYear: field(z.int().min(1).max(MOST_YEARS).nullable(), { label: 'last year' }),
 };
 /** A material laid on every square metre: so much by depth, or by volume or weight per m2. */
-const layAct = z.strictObject({
+export const layAct = z.strictObject({
   ...recurringFields,
   type: z.literal('lay'),
   materialId: id,
@@ -25,7 +25,7 @@ const layAct = z.strictObject({
 /** A cover crop that is cut and left where it grew. */
 const growAct = z.strictObject({ ...recurringFields, type: z.literal('grow'), cropId: id });
 /** Bought quick nitrogen. */
-const feedAct = z.strictObject({
+export const feedAct = z.strictObject({
   ...recurringFields,
   type: z.literal('feed'),
   nitrogenGPerM2: finite.gt(0).max(100),

@@ -15,6 +15,8 @@ import {
   poundsFromKilograms,
   squareFeetFromSquareMetres,
 } from '../core/ground/index.ts';
+import { formatQuantity } from '../quantities/format-quantity.ts';
+import type { UnitSystem } from '../refusals/refusal.ts';
 import { formatFixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */
@@ -33,6 +35,9 @@ export interface Measures {
   /** Mass on an area as a plain number in the unit below. */
   readonly areaMassFigure: (kgPerM2: number) => number;
   readonly areaMassUnit: string;
+  /** What lies on an area, such as ash, of g/m². */
+  readonly areaMass: (gPerM2: number) => string;
+  readonly system: UnitSystem;
   /** A round length to draw a scale by. */
   readonly scaleCm: number;
   /** Depth as a plain number in the unit below, for scales. */
@@ -95,6 +100,8 @@ const metric: Measures = {
   mass: (kg) => (kg < 1 ? `${roundFigure(kg * 1000)} g` : `${plainFigure(kg)} kg`),
   areaMassFigure: (kgPerM2) => kgPerM2,
   areaMassUnit: 'kg/m²',
+  areaMass: (gPerM2) => formatQuantity(gPerM2, 'massPerArea', 'metric'),
+  system: 'metric',
   scaleCm: 10,
   depthFigure: (cm) => cm,
   depthUnit: 'cm',
@@ -126,6 +133,8 @@ const customary: Measures = {
   },
   areaMassFigure: ratePounds,
   areaMassUnit: 'lb/1000 sq ft',
+  areaMass: (gPerM2) => formatQuantity(gPerM2, 'massPerArea', 'customary'),
+  system: 'customary',
   scaleCm: 4 * CENTIMETRES_PER_INCH,
   depthFigure: inchesFromCentimetres,
   depthUnit: 'in',

@@ -69,20 +69,26 @@ describe('an amount that was found', () => {
   });
   it('has the bracket, and what draws ask for', () => {
     const drawn = [1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.4, 2.6, 2.8].map(solved);
-    const words = amountWords({ own: solved(1.9), drawn, unit: 'cm thick', byYear: 10 });
+    const words = amountWords({ own: solved(1.9), drawn, unit: 'cm thick', perUnit: 1, byYear: 10 });
     expect(words).toContain('1.9 cm thick each time (between 1.89 and 1.91');
-    expect(words).toContain('8 in 10 draws ask for 1.2 to 2.6');
+    expect(words).toContain('8 times out of 10 it takes 1.2 to 2.6');
   });
   it('says how many draws never get there', () => {
     const never = { status: 'infeasible' as const, most: 25, shortfall: 1, runs: 2 };
     expect(
-      amountWords({ own: solved(2), drawn: [solved(2), never, never], unit: 'cm thick', byYear: 10 }),
-    ).toContain('2 of 3 draws do not get there');
-    expect(amountWords({ own: never, drawn: [], unit: 'cm thick', byYear: 5 })).toMatch(
+      amountWords({
+        own: solved(2),
+        drawn: [solved(2), never, never],
+        unit: 'cm thick',
+        perUnit: 1,
+        byYear: 10,
+      }),
+    ).toContain('In 2 of 3 likely cases no amount gets there');
+    expect(amountWords({ own: never, drawn: [], unit: 'cm thick', perUnit: 1, byYear: 5 })).toMatch(
       /cannot be done: even 25 cm thick .* year 5/,
     );
     expect(
-      amountWords({ own: { status: 'notNeeded', runs: 1 }, drawn: [], unit: 'cm', byYear: 4 }),
+      amountWords({ own: { status: 'notNeeded', runs: 1 }, drawn: [], unit: 'cm', perUnit: 1, byYear: 4 }),
     ).toContain('without any of it');
   });
 });

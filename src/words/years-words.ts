@@ -245,31 +245,35 @@ export function amountWords({
   own,
   drawn,
   unit,
+  perUnit,
   byYear,
 }: {
   readonly own: AmountAnswer;
   readonly drawn: readonly AmountAnswer[];
   readonly unit: string;
+  /** What one of the answers comes to in that unit. */
+  readonly perUnit: number;
   readonly byYear: number;
 }): string {
+  const words = (amount: number, digits?: number) => plainFigure(amount * perUnit, digits);
   switch (own.status) {
     case 'notNeeded':
       return `The target is met in year ${byYear} without any of it.`;
     case 'infeasible':
-      return `It cannot be done: even ${plainFigure(own.most)} ${unit} each time falls short in year ${byYear}. Take another material, give it more years, or lower the target.`;
+      return `It cannot be done: even ${words(own.most)} ${unit} each time falls short in year ${byYear}. Take another material, give it more years, or lower the target.`;
     case 'solved': {
-      const between = `between ${plainFigure(own.low)} and ${plainFigure(own.high)} by the book’s own figures, ${own.runs} runs`;
+      const between = `between ${words(own.low)} and ${words(own.high)} with the model’s default figures`;
       const found = drawn.flatMap((one) =>
         one.status === 'solved' ? [one.amount] : one.status === 'notNeeded' ? [0] : [],
       );
       const sorted = found.toSorted((a, b) => a - b);
       const range =
         sorted.length >= 5
-          ? ` 8 in 10 draws ask for ${plainFigure(sorted[Math.floor(sorted.length * 0.1)]!, 2)} to ${plainFigure(sorted[Math.ceil(sorted.length * 0.9) - 1]!, 2)}.`
+          ? ` 8 times out of 10 it takes ${words(sorted[Math.floor(sorted.length * 0.1)]!, 2)} to ${words(sorted[Math.ceil(sorted.length * 0.9) - 1]!, 2)}.`
           : '';
       const never = drawn.length - found.length;
-      const not = never > 0 ? ` ${never} of ${drawn.length} draws do not get there at all.` : '';
-      return `${plainFigure(own.amount, 2)} ${unit} each time (${between}).${range}${not}`;
+      const not = never > 0 ? ` In ${never} of ${drawn.length} likely cases no amount gets there.` : '';
+      return `${words(own.amount, 2)} ${unit} each time (${between}).${range}${not}`;
     }
   }
 }

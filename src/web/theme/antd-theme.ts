@@ -4,7 +4,6 @@ import { COLORS, FONTS } from './tokens.ts';
 export const antdTheme: ThemeConfig = {
   // The style of the controls is a file, written while building.
   zeroRuntime: true,
-  hashed: false,
   cssVar: { key: 'vine' },
   token: {
     colorPrimary: COLORS.ink,

@@ -18,8 +18,16 @@ import {
 import { materialFinder } from '../../../core/bed/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
-import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { Choice, DateField } from '../../ui/forms/inputs.tsx';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import {
+  figureOf,
+  readQuantity,
+  typedFrom,
+  type QuantityAsked,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 import { ASH_CAUTION, ASH_RECIPE_WORDS, ashReasonWords, spanWords } from '../../../words/ash-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { formatFixed, plainFigure } from '../../../words/figures.ts';
@@ -100,6 +108,8 @@ export function AshPage() {
   );
 }
 
+const ASH_RATE: QuantityAsked = { quantity: 'massPerArea', above: 0, max: 10_000 };
+
 interface BedAshProps {
   readonly bed: BedRecord;
   readonly date: string;
@@ -109,6 +119,7 @@ interface BedAshProps {
 
 function BedAsh({ bed, date, condition, lots }: BedAshProps) {
   const books = useBooks();
+  const measures = useMeasures();
   const today = dayOf(books.today);
   const gate = ashGate(
     {
@@ -125,7 +136,7 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
     <>
       <div className="outcome-head ash-verdict">
         {gate.isOpen ? (
-          <span className="figure outcome-ratio">{formatFixed(gate.leftGPerM2, 0)} g/m² at most</span>
+          <span className="figure outcome-ratio">{measures.areaMass(gate.leftGPerM2)} at most</span>
         ) : (
           <span className="figure outcome-ratio status-stop">▲ No ash here</span>
         )}
@@ -133,7 +144,7 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
           {gate.ph === null
             ? 'pH unknown'
             : `pH ${formatFixed(gate.ph.value, 1)}${gate.ph.day === null ? '' : `, tested ${dateNear(gate.ph.day, today)}`}`}
-          ; {formatFixed(gate.givenGPerM2, 0)} of {formatFixed(gate.capGPerM2, 0)} g/m² given within a year
+          ; {measures.areaMass(gate.givenGPerM2)} of {measures.areaMass(gate.capGPerM2)} given within a year
         </span>
       </div>
       {gate.stops.length > 0 && (
@@ -158,13 +169,17 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
 function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: AshGate }) {
   const books = useBooks();
   const measures = useMeasures();
-  const [typed, setTyped] = useState<string | null>(null);
+  const reader = useReader();
+  const proposed = Math.min(ASH_YEARLY_CAP_G_PER_M2, gate.leftGPerM2);
+  const [retypedRate, setTyped] = useState<TypedQuantity | null>(null);
+  const typed = retypedRate ?? typedFrom(proposed, 'massPerArea', { ...reader, digits: 3 });
+  const read = readQuantity(typed, ASH_RATE, reader);
   const [lotId, setLotId] = useState<string | null>(null);
   const write = useWriteEntry(bed.id);
   const remove = useRemoveEntry();
   const offerUndo = useUndo();
   const ashLots = lots.filter(({ brief }) => brief?.now && brief.nearestMaterialId === 'wood_ash');
-  const rate = typed === null ? Math.min(ASH_YEARLY_CAP_G_PER_M2, gate.leftGPerM2) : numberFromText(typed);
+  const rate = figureOf(read) ?? Number.NaN;
   const isOver = rate > gate.leftGPerM2 + 1e-9;
   const effect = ashEffect(rate > 0 ? rate : 0, bed.clayPct, condition);
   const grams = rate * bed.areaM2;
@@ -199,16 +214,15 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
       }}
     >
       <div className="band-fields">
-        <TextField
-          name="Give, g/m²"
-          value={typed ?? plainFigure(rate)}
+        <QuantityField
+          name="Give"
+          quantity="massPerArea"
+          value={typed}
           onChange={setTyped}
           trouble={
             isOver
-              ? `at most ${formatFixed(gate.leftGPerM2, 0)} more this year`
-              : rate > 0
-                ? undefined
-                : 'how much?'
+              ? `At most ${measures.areaMass(gate.leftGPerM2)} more this year.`
+              : quantityTrouble(read, 'amount')
           }
         />
         <Choice

@@ -4,10 +4,20 @@ import { Button, Checkbox, Segmented, Select } from 'antd';
 import { MIX_TARGETS } from '../../../core/yard/index.ts';
 import { carbonToNitrogenRatio } from '../../../core/ground/index.ts';
 import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { ratioFigure } from '../../../words/stock-words.ts';
-import { aimsOf, newRow, type BenchForm, type BenchPart, type BenchRow, type Mixable } from './mix-form.ts';
+import {
+  aimsOf,
+  newRow,
+  readWater,
+  type BenchForm,
+  type BenchPart,
+  type BenchRow,
+  type Mixable,
+} from './mix-form.ts';
 
 interface RowsProps {
   readonly form: BenchForm;
@@ -22,6 +32,7 @@ const sourceLabel = ({ name, material }: Mixable): string =>
 /** What lies on the bench, a row each. */
 export function BenchRows({ form, set, known, parts }: RowsProps) {
   const measures = useMeasures();
+  const reader = useReader();
   const all = [...known.values()];
   const options = [
     {
@@ -99,10 +110,12 @@ export function BenchRows({ form, set, known, parts }: RowsProps) {
         >
           Put something else in
         </Button>
-        <TextField
-          name="Water poured on, L"
-          value={form.waterL}
-          onChange={(water) => set({ waterL: water })}
+        <QuantityField
+          name="Water poured on"
+          quantity="volume"
+          value={form.water}
+          onChange={(water) => set({ water })}
+          trouble={quantityTrouble(readWater(form, reader), 'waterL')}
           width={130}
         />
         <div className="field">

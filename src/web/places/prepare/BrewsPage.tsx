@@ -1,16 +1,19 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
-import type { BrewRecord, JournalChange } from '../../../records/journal.ts';
+import { journalFields, type BrewRecord, type JournalChange } from '../../../records/journal.ts';
 import type { BrewId } from '../../../records/vocabulary.ts';
 import { BREWS, type ScaledBrew, findBrew, scaleBrew } from '../../../core/yard/index.ts';
-import { findLibraryMaterial, isoDateOf } from '../../../core/ground/index.ts';
+import { findLibraryMaterial, isoDateOf, LITRES_PER_GALLON } from '../../../core/ground/index.ts';
 import { journalAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeJournal, useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
-import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { Choice, DateField } from '../../ui/forms/inputs.tsx';
+import { askedOf } from '../../ui/forms/asked-of.ts';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import { figureOf, readQuantity, typedFrom } from '../../ui/forms/typed-quantity.ts';
 import {
   BREW_CAUTION_WORDS,
   BREW_STEP_WORDS,
@@ -24,17 +27,24 @@ import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
 
+const BREW = askedOf(journalFields.brew.litres, 'volume');
+/** A bucket of it, to begin with (set here). */
+const USUAL_LITRES = { metric: 10, customary: 2.5 * LITRES_PER_GALLON } as const;
+
 type BrewChange = Extract<JournalChange, { kind: 'brew' }>;
 
 /** Small brews: scaled, dated, checked, and what they bring to the books. */
 export function BrewsPage() {
   const books = useBooks();
   const [id, setId] = useState<BrewId>('compostTea');
-  const [typed, setTyped] = useState('10');
+  const reader = useReader();
+  const [typed, setTyped] = useState(() =>
+    typedFrom(USUAL_LITRES[reader.system], 'volume', { ...reader, digits: 2 }),
+  );
   const [date, setDate] = useState(books.today);
-  const litres = numberFromText(typed);
-  const isFit = litres > 0 && litres <= 10_000;
-  const scaled = isFit ? scaleBrew(id, litres) : null;
+  const read = readQuantity(typed, BREW, reader);
+  const litres = figureOf(read)!;
+  const scaled = read.ok ? scaleBrew(id, litres) : null;
   const hasDate = /^\d{4}-\d\d-\d\d$/.test(date);
   return (
     <div className="page">
@@ -53,11 +63,12 @@ export function BrewsPage() {
         options={BREWS.map((brew) => ({ value: brew.id, label: BREW_WORDS[brew.id].name }))}
       />
       <div className="band-fields brew-scale">
-        <TextField
-          name="Make, L"
+        <QuantityField
+          name="Make"
+          quantity="volume"
           value={typed}
           onChange={setTyped}
-          trouble={isFit ? undefined : 'above 0, at most 10 000'}
+          trouble={quantityTrouble(read, 'litres')}
         />
         <DateField name="Begun on" value={date} onChange={setDate} />
       </div>
@@ -234,18 +245,19 @@ function BeginBrew({ id, litres, date }: Pick<BrewProps, 'id' | 'date'> & { litr
     );
   const end = (brew: BrewRecord, state: 'used' | 'discarded') =>
     change.mutate({ recordId: brew.id, change: { ...(journalAsChange(brew) as BrewChange), state } });
+  const measures = useMeasures();
   const { days } = findBrew(id);
   return (
     <section className="tool" aria-label="Brews that are going">
       {days[1] > 0 && (
         <Button loading={write.isPending} onClick={begin}>
-          Begin it: {litres} L, ready {dateNear(dayOf(date) + days[0], today)}
+          Begin it: {measures.liquid(litres)}, ready {dateNear(dayOf(date) + days[0], today)}
         </Button>
       )}
       <ul className="plain-list">
         {going.map((brew) => (
           <li key={brew.id}>
-            <strong>{BREW_WORDS[brew.brewId].name}</strong>, {brew.litres} L, begun{' '}
+            <strong>{BREW_WORDS[brew.brewId].name}</strong>, {measures.liquid(brew.litres)}, begun{' '}
             {dateNear(dayOf(brew.date), today)}, use it up by{' '}
             {dateNear(dayOf(brew.date) + findBrew(brew.brewId).days[1], today)}{' '}
             <Button size="small" onClick={() => end(brew, 'used')}>

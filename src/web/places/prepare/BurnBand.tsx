@@ -13,9 +13,20 @@ import { BURN_WARNING_WORDS, FIRING_WORDS, METHOD_WORDS, SHAPE_WORDS } from '../
 import type { Measures } from '../../../words/measures.ts';
 import { materialOptions } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTroubles } from '../../ui/forms/troubles.ts';
+import type { Reader } from '../../ui/forms/typed-quantity.ts';
 import { BurnSteps } from './BurnSteps.tsx';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
-import { blankBurn, burnFormOf, burnPosting, withStep, type BurnForm, type BurnRecord } from './burn-form.ts';
+import {
+  blankBurn,
+  burnFormOf,
+  burnPosting,
+  readQuenchWater,
+  withStep,
+  type BurnForm,
+  type BurnRecord,
+} from './burn-form.ts';
 
 interface BurnBandProps {
   /** The burn to go on with; null for a new one. */
@@ -27,15 +38,17 @@ interface BurnBandProps {
 export function BurnBand({ burn, onClose }: BurnBandProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const [form, setForm] = useState(() => startOf(books, measures, burn));
+  const reader = useReader();
+  const [form, setForm] = useState(() => startOf(books, burn, { measures, reader }));
   const set = (change: Partial<BurnForm>) => setForm((before) => ({ ...before, ...change }));
   const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
   const change = useChangeMovement();
-  const troubles = { ...sentencesOf(change.error), ...refused };
+  const ofWater = quantityTroubles({ 'log.quenchWaterL': readQuenchWater(form, reader) });
+  const troubles = { ...sentencesOf(change.error), ...refused, ...ofWater };
   const facts = BURN_METHOD_FACTS[form.method];
   const name = form.lotName.trim() === '' ? `Char of ${form.date}` : form.lotName;
   const save = () => {
-    const { id, ...movement } = burnPosting(form);
+    const { id, ...movement } = burnPosting(form, reader);
     if (burn) {
       change.mutate(
         { movementId: id, change: { ...movement, version: burn.version } },
@@ -61,7 +74,7 @@ export function BurnBand({ burn, onClose }: BurnBandProps) {
       aria-label={burn ? 'Go on with a burn' : 'Keep a burn'}
       onSubmit={(event) => {
         event.preventDefault();
-        save();
+        if (Object.keys(ofWater).length === 0) save();
       }}
     >
       <Warnings warnings={facts.warnings} />
@@ -92,13 +105,17 @@ const SHOWN = [
   'log.coldCheckedOn',
 ];
 
-function startOf(books: GardenBooks, measures: Measures, burn: BurnRecord | null): BurnForm {
+function startOf(
+  books: GardenBooks,
+  burn: BurnRecord | null,
+  { measures, reader }: { readonly measures: Measures; readonly reader: Reader },
+): BurnForm {
   const blank = blankBurn(books.today, 'material:log_wood', {
     mass: measures.massUnit,
     volume: measures.bucketUnit,
   });
   if (!burn) return blank;
-  return burnFormOf(burn, books.lots.find(({ id }) => id === burn.lotId)?.name ?? '', blank);
+  return burnFormOf(burn, books.lots.find(({ id }) => id === burn.lotId)?.name ?? '', { blank, reader });
 }
 
 function Warnings({ warnings }: { warnings: readonly string[] }) {
@@ -237,10 +254,11 @@ function CharFields({ form, set, troubles }: FieldsProps) {
           />
         </div>
         {form.quench === 'water' && (
-          <TextField
-            name="Water, L"
-            value={form.quenchWaterL}
-            onChange={(quenchWaterL) => set({ quenchWaterL })}
+          <QuantityField
+            name="Water"
+            quantity="volume"
+            value={form.quenchWater}
+            onChange={(quenchWater) => set({ quenchWater })}
             trouble={troubles['log.quenchWaterL']}
             hint="catch it in a heap"
           />

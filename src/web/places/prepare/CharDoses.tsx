@@ -2,26 +2,35 @@ import { useMeasures } from '../../app/garden-context.ts';
 import { useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import { charDose, charFactorForClay } from '../../../core/yard/index.ts';
-import { TextField } from '../../ui/forms/inputs.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import { readQuantity, typedFrom, type QuantityAsked } from '../../ui/forms/typed-quantity.ts';
+
+/** A small dose to begin with (set here). */
+const USUAL_L_PER_M2 = 1;
+const YEARLY: QuantityAsked = { quantity: 'volumePerArea', above: 0, max: 50 };
 
 /** A tenth of the top 15 cm at once, or a little every season, for every bed. */
 export function CharDoses({ beds }: { beds: readonly BedRecord[] }) {
   const measures = useMeasures();
-  const [yearly, setYearly] = useState('1');
-  const perM2 = numberFromText(yearly);
-  const isFit = perM2 > 0 && perM2 <= 50;
+  const reader = useReader();
+  const [yearly, setYearly] = useState(() =>
+    typedFrom(USUAL_L_PER_M2, 'volumePerArea', { ...reader, digits: 2 }),
+  );
+  const read = readQuantity(yearly, YEARLY, reader);
+  const perM2 = read.ok ? read.value! : USUAL_L_PER_M2;
   if (beds.length === 0) return null;
   return (
     <section aria-label="How much a bed takes">
       <div className="section-head">
         <h2>How much a bed takes</h2>
-        <TextField
-          name="A small dose, L/m² a year"
+        <QuantityField
+          name="A small dose each year"
+          quantity="volumePerArea"
           value={yearly}
           onChange={setYearly}
           width={100}
-          trouble={isFit ? undefined : 'above 0 and at most 50'}
+          trouble={quantityTrouble(read, 'amount')}
         />
       </div>
       <table className="ledger lot-rows">
@@ -37,7 +46,7 @@ export function CharDoses({ beds }: { beds: readonly BedRecord[] }) {
         </thead>
         <tbody>
           {beds.map((bed) => {
-            const dose = charDose(bed, isFit ? perM2 : 1);
+            const dose = charDose(bed, perM2);
             return (
               <tr key={bed.id}>
                 <td>{bed.name}</td>

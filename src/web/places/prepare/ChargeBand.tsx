@@ -5,15 +5,19 @@ import { useMemo, useState } from 'react';
 import { CHARGE_RECIPE_IDS, type ChargeRecipeId } from '../../../records/vocabulary.ts';
 import { MATERIAL_LIBRARY, isoDateOf } from '../../../core/ground/index.ts';
 import { findChargeRecipe, scaleCharge } from '../../../core/yard/index.ts';
-import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { Choice, DateField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import { figureOf, readQuantity, typedFrom, type QuantityAsked } from '../../ui/forms/typed-quantity.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { formatPercent, plainFigure } from '../../../words/figures.ts';
+import { formatPercent } from '../../../words/figures.ts';
 import { CHARGE_WORDS } from '../../../words/char-words.ts';
 import { chargeQuery, questionAboutStock } from '../../worker/questions.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
+
+const CHAR: QuantityAsked = { quantity: 'volume', above: 0, max: 1e6 };
 
 interface ChargeBandProps {
   readonly lotId: string;
@@ -28,13 +32,15 @@ export function ChargeBand({ lotId, thereL, onClose }: ChargeBandProps) {
   const books = useBooks();
   const measures = useMeasures();
   const [recipeId, setRecipeId] = useState<ChargeRecipeId>('compostBlend');
-  const [litres, setLitres] = useState(plainFigure(thereL, 3));
+  const reader = useReader();
+  const [typed, setTyped] = useState(() => typedFrom(thereL, 'volume', { ...reader, digits: 3 }));
   const [date, setDate] = useState(books.today);
   const [sources, setSources] = useState<Record<string, string>>({});
   const [ids] = useState(() => ({ lot: crypto.randomUUID(), movement: crypto.randomUUID() }));
   const { send, troubles, isSaving } = useStockPost(books.garden.id);
   const recipe = findChargeRecipe(recipeId);
-  const charL = numberFromText(litres);
+  const read = readQuantity(typed, CHAR, reader);
+  const charL = figureOf(read)!;
   const scaled = charL > 0 ? scaleCharge(recipe, charL) : null;
   const readyDay = dayOf(date) + recipe.days[1];
   const lot = books.lots.find(({ id }) => id === lotId);
@@ -86,7 +92,7 @@ export function ChargeBand({ lotId, thereL, onClose }: ChargeBandProps) {
       aria-label="Charge char"
       onSubmit={(event) => {
         event.preventDefault();
-        charge();
+        if (read.ok) charge();
       }}
     >
       <div className="band-fields">
@@ -97,12 +103,13 @@ export function ChargeBand({ lotId, thereL, onClose }: ChargeBandProps) {
           options={CHARGE_RECIPE_IDS.map((value) => ({ value, label: CHARGE_WORDS[value].name }))}
           width={220}
         />
-        <TextField
-          name="Char, L"
-          value={litres}
-          onChange={setLitres}
-          hint={`${measures.volume(thereL)} there`}
-          trouble={troubles['ingredients.0.amount']}
+        <QuantityField
+          name="Char"
+          quantity="volume"
+          value={typed}
+          onChange={setTyped}
+          hint={`${measures.volume(thereL)} in stock`}
+          trouble={quantityTrouble(read, 'amount') ?? troubles['ingredients.0.amount']}
         />
         <DateField name="On" value={date} onChange={setDate} trouble={troubles['date']} />
         {scaled?.ingredients.map(({ materialId, litres: amount }, i) => (

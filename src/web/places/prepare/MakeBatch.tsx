@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Blend, heatsUp, mixCautions } from '../../../core/yard/index.ts';
 import { DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import { batchPosting, type BatchPlan, type BenchForm, type BenchPart } from './mix-form.ts';
@@ -17,6 +18,7 @@ interface MakeBatchProps {
 /** Stock is debited, a heap is born. */
 export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
   const books = useBooks();
+  const reader = useReader();
   const [plan, setPlan] = useState(() => ({
     lotId: crypto.randomUUID(),
     movementId: crypto.randomUUID(),
@@ -38,7 +40,7 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
       onSubmit={(event) => {
         event.preventDefault();
         send(
-          batchPosting({ plan: batch, form, parts, today: books.today }),
+          batchPosting({ plan: batch, form, parts, today: books.today, reader }),
           `${batch.name} is made; the stock is debited.`,
           () => void navigate(`/garden/${books.garden.id}/stock/${batch.lotId}`),
         );

@@ -1,26 +1,27 @@
-import { useBooks } from '../../app/garden-context.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { useMemo, useState } from 'react';
 import { blend, bucketRatio } from '../../../core/yard/index.ts';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
+import { NOTHING_TYPED, type Reader } from '../../ui/forms/typed-quantity.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { useStock } from '../../ui/stock/use-stock.ts';
 import { Aims, BenchRows } from './BenchRows.tsx';
 import { BucketShares } from './BucketShares.tsx';
 import { MakeBatch } from './MakeBatch.tsx';
-import { aimsOf, mixables, newRow, partsOf, type BenchForm } from './mix-form.ts';
+import { aimsOf, mixables, newRow, partsOf, waterL, waterTyped, type BenchForm } from './mix-form.ts';
 import { Outcome } from './Outcome.tsx';
 import { Recipes } from './Recipes.tsx';
 import { SolvePanel } from './SolvePanel.tsx';
 import '../../ui/stock/stock.css';
 import './prepare.css';
 
-const blankForm = (measures: Measures): BenchForm => ({
+const blankForm = (measures: Measures, reader: Reader): BenchForm => ({
   rows: [
     newRow('material:chips_mixed', measures.bucketUnit, '3'),
     newRow('material:grass_clippings', measures.bucketUnit, '1'),
   ],
-  waterL: '0',
-  totalL: '',
+  water: waterTyped(0, reader),
+  total: NOTHING_TYPED,
   isWhole: true,
   isLayered: false,
   ...aimsOf('hotCompost'),
@@ -29,8 +30,9 @@ const blankForm = (measures: Measures): BenchForm => ({
 /** Buckets, barrows and kilograms put together, and what they truly come to. */
 export function MixPage() {
   const books = useBooks();
-  const measures = measuresOf(books.garden);
-  const [form, setForm] = useState(() => blankForm(measures));
+  const measures = useMeasures();
+  const reader = useReader();
+  const [form, setForm] = useState(() => blankForm(measures, reader));
   const set = (change: Partial<BenchForm>) => setForm((before) => ({ ...before, ...change }));
   const { lots } = useStock(books);
   const stocked = useMemo(() => lots.flatMap(({ brief }) => brief ?? []), [lots]);
@@ -39,8 +41,7 @@ export function MixPage() {
     [books, stocked],
   );
   const parts = partsOf(form.rows, known);
-  const waterL = Math.max(0, numberFromText(form.waterL) || 0);
-  const mix = blend(parts, waterL);
+  const mix = blend(parts, waterL(form, reader));
   return (
     <div className="page">
       <header className="page-head">

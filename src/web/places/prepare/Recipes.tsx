@@ -3,10 +3,18 @@ import { useState } from 'react';
 import { useBooks } from '../../app/garden-context.ts';
 import { useRemoveRecipe, useRestoreRecipe, useSaveRecipe } from '../../api/stock.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
-import { aimsOf, ingredientsOf, newRow, type BenchForm, type BenchPart } from './mix-form.ts';
+import {
+  aimsOf,
+  ingredientsOf,
+  newRow,
+  waterL,
+  waterTyped,
+  type BenchForm,
+  type BenchPart,
+} from './mix-form.ts';
 
 interface RecipesProps {
   readonly form: BenchForm;
@@ -17,6 +25,7 @@ interface RecipesProps {
 /** Mixes saved to make again. */
 export function Recipes({ form, parts, set }: RecipesProps) {
   const books = useBooks();
+  const reader = useReader();
   const [name, setName] = useState<string | null>(null);
   const save = useSaveRecipe(books.garden.id);
   const remove = useRemoveRecipe();
@@ -32,7 +41,7 @@ export function Recipes({ form, parts, set }: RecipesProps) {
       rows: found.ingredients.map(({ lotId, materialId, amount, unit }) =>
         newRow(lotId === null ? `material:${materialId}` : `lot:${lotId}`, unit, plainFigure(amount, 4)),
       ),
-      waterL: plainFigure(found.waterL, 4),
+      water: waterTyped(found.waterL, reader),
       isLayered: found.isLayered,
       ...aimsOf(found.purpose),
     });
@@ -81,7 +90,7 @@ export function Recipes({ form, parts, set }: RecipesProps) {
                 name,
                 purpose: form.purpose,
                 ingredients: ingredientsOf(parts),
-                waterL: Math.max(0, numberFromText(form.waterL) || 0),
+                waterL: waterL(form, reader),
                 isLayered: form.isLayered,
                 note: '',
               },

@@ -4,10 +4,11 @@ import { useState } from 'react';
 import { MATERIAL_LIBRARY } from '../../../core/ground/index.ts';
 import { solveOnThread } from '../../solver/ask-solver.ts';
 import type { SolvedMix } from '../../solver/solver-worker.ts';
-import { TextField } from '../../ui/forms/inputs.tsx';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { fixWords, missWords } from '../../../words/mix-words.ts';
-import { problemOf, withLitres, type BenchForm, type BenchPart } from './mix-form.ts';
+import { problemOf, readTotal, waterTyped, withLitres, type BenchForm, type BenchPart } from './mix-form.ts';
 
 interface SolvePanelProps {
   readonly form: BenchForm;
@@ -20,17 +21,18 @@ const nameOf = (id: string): string => MATERIAL_LIBRARY.find((one) => one.id ===
 /** The rows left free are found: within the aims, within what is there. */
 export function SolvePanel({ form, parts, set }: SolvePanelProps) {
   const [solved, setSolved] = useState<SolvedMix | 'asking' | null>(null);
+  const reader = useReader();
   const free = form.rows.filter(({ isFree }) => isFree).length;
   const solve = async () => {
     setSolved('asking');
-    const problem = problemOf(form, parts);
+    const problem = problemOf(form, parts, reader);
     try {
       const found = await solveOnThread(problem);
       setSolved(found);
       if (found.ok) {
         set({
           rows: withLitres(parts, found.answer.litres),
-          waterL: plainFigure(found.answer.waterL, 3),
+          water: waterTyped(found.answer.waterL, reader),
         });
       }
     } catch {
@@ -40,10 +42,12 @@ export function SolvePanel({ form, parts, set }: SolvePanelProps) {
   return (
     <div className="tool" role="group" aria-label="Solver">
       <div className="band-fields">
-        <TextField
-          name="Make, L"
-          value={form.totalL}
-          onChange={(totalL) => set({ totalL })}
+        <QuantityField
+          name="Make"
+          quantity="volume"
+          value={form.total}
+          onChange={(total) => set({ total })}
+          trouble={quantityTrouble(readTotal(form, reader), 'totalL')}
           hint="empty: as little as does it"
           width={120}
         />

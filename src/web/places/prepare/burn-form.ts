@@ -4,6 +4,15 @@ import type { BurnMethod, CharTemperature, AmountUnit } from '../../../records/v
 import { BURN_METHOD_FACTS, type FeedstockShape } from '../../../core/yard/index.ts';
 import type { TypedAmount } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import {
+  figureOf,
+  NOTHING_TYPED,
+  readQuantity,
+  typedFrom,
+  type QuantityAsked,
+  type Reader,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 import { plainFigure } from '../../../words/figures.ts';
 
 export type BurnRecord = Extract<MovementRecord, { type: 'burn' }>;
@@ -26,7 +35,7 @@ export interface BurnForm {
   readonly charTemperature: CharTemperature;
   readonly steps: BurnLog['steps'];
   readonly quench: NonNullable<BurnLog['quench']>;
-  readonly quenchWaterL: string;
+  readonly quenchWater: TypedQuantity;
   readonly coldCheckedOn: string;
   readonly isMagnetPassed: boolean;
   readonly unburntPct: string;
@@ -53,7 +62,7 @@ export const blankBurn = (
   charTemperature: BURN_METHOD_FACTS.conePit.charTemperature,
   steps: [],
   quench: 'water',
-  quenchWaterL: '',
+  quenchWater: NOTHING_TYPED,
   coldCheckedOn: '',
   isMagnetPassed: false,
   unburntPct: '0',
@@ -62,7 +71,11 @@ export const blankBurn = (
 });
 
 /** A kept burn back in the form, to go on with. */
-export function burnFormOf(burn: BurnRecord, lotName: string, blank: BurnForm): BurnForm {
+export function burnFormOf(
+  burn: BurnRecord,
+  lotName: string,
+  { blank, reader }: { readonly blank: BurnForm; readonly reader: Reader },
+): BurnForm {
   const [first] = burn.feedstock;
   const { log } = burn;
   return {
@@ -84,7 +97,7 @@ export function burnFormOf(burn: BurnRecord, lotName: string, blank: BurnForm): 
     charTemperature: burn.charTemperature,
     steps: log.steps,
     quench: log.quench ?? 'water',
-    quenchWaterL: log.quenchWaterL === null ? '' : plainFigure(log.quenchWaterL, 6),
+    quenchWater: typedFrom(log.quenchWaterL, 'volume', reader),
     coldCheckedOn: log.coldCheckedOn ?? '',
     isMagnetPassed: log.isMagnetPassed,
     unburntPct: plainFigure(burn.unburntShare * 100, 4),
@@ -95,8 +108,16 @@ export function burnFormOf(burn: BurnRecord, lotName: string, blank: BurnForm): 
   };
 }
 
+const QUENCH_WATER: QuantityAsked = { quantity: 'volume', min: 0, max: 1e5, isOptional: true };
+
+export const readQuenchWater = ({ quenchWater }: BurnForm, reader: Reader) =>
+  readQuantity(quenchWater, QUENCH_WATER, reader);
+
 /** The burn as a posting of the stock: the wood leaves it at once, the char comes in when it is measured. */
-export function burnPosting(form: BurnForm): StockPosting['movements'][number] & { readonly type: 'burn' } {
+export function burnPosting(
+  form: BurnForm,
+  reader: Reader,
+): StockPosting['movements'][number] & { readonly type: 'burn' } {
   const [kind, id = ''] = form.source.split(/:(.*)/s);
   const amount = { amount: numberFromText(form.wood.amount), unit: form.wood.unit };
   return {
@@ -126,7 +147,7 @@ export function burnPosting(form: BurnForm): StockPosting['movements'][number] &
       isOneThickness: form.isOneThickness,
       dryness: form.dryness,
       quench: form.quench,
-      quenchWaterL: form.quenchWaterL.trim() === '' ? null : numberFromText(form.quenchWaterL),
+      quenchWaterL: figureOf(readQuenchWater(form, reader)),
       coldCheckedOn: form.coldCheckedOn === '' ? null : form.coldCheckedOn,
       isMagnetPassed: form.isMagnetPassed || isTicked(form, 'magnet'),
       steps: [...form.steps],

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
+import { NOTHING_TYPED, readerOf, retyped } from '../../ui/forms/typed-quantity.ts';
 import { blankBurn, burnFormOf, burnPosting, isTicked, withStep, type BurnRecord } from './burn-form.ts';
 import {
   aimsOf,
@@ -13,6 +14,9 @@ import {
   type Mixable,
 } from './mix-form.ts';
 
+const METRIC = readerOf('metric');
+const typed = (text: string) => retyped(NOTHING_TYPED, text);
+
 const mixable = (source: string, id: string, thereL: number | null): [string, Mixable] => [
   source,
   { source, name: id, materialId: id, material: findLibraryMaterial(id)!, thereL },
@@ -25,8 +29,8 @@ const chips = newRow('lot:heap', 'bucket10L', '5');
 const grass = { ...newRow('material:grass_clippings', 'bucket10L', ''), isFree: true };
 const FORM: BenchForm = {
   rows: [chips, grass],
-  waterL: '3,5',
-  totalL: '',
+  water: typed('3,5'),
+  total: NOTHING_TYPED,
   isWhole: true,
   isLayered: true,
   ...aimsOf('hotCompost'),
@@ -44,7 +48,7 @@ describe('the bench', () => {
   });
 
   it('gives the solver what is fixed, what is free, and the aims of the purpose', () => {
-    const { ingredients, carbonToNitrogen, moisture, totalL } = problemOf(FORM, parts);
+    const { ingredients, carbonToNitrogen, moisture, totalL } = problemOf(FORM, parts, METRIC);
     expect(ingredients[0].leastL).toBe(ingredients[0].mostL);
     expect(ingredients[0].mostL).toBeCloseTo(50, 9);
     expect(ingredients[1]).toMatchObject({ leastL: 0, mostL: Infinity, isWhole: true });
@@ -52,12 +56,12 @@ describe('the bench', () => {
     expect(carbonToNitrogen).toEqual({ aim: 27.5, tolerance: 2.5 });
     expect(moisture!.aim).toBeCloseTo(0.55, 12);
     expect(totalL).toBeNull();
-    expect(problemOf({ ...FORM, ratioLow: '28', ratioHigh: '' }, parts).carbonToNitrogen).toEqual({
+    expect(problemOf({ ...FORM, ratioLow: '28', ratioHigh: '' }, parts, METRIC).carbonToNitrogen).toEqual({
       aim: 28,
       tolerance: 0,
     });
     const free = partsOf([{ ...chips, isFree: true }], KNOWN);
-    expect(problemOf(FORM, free).ingredients[0].mostL).toBe(400);
+    expect(problemOf(FORM, free, METRIC).ingredients[0].mostL).toBe(400);
   });
 
   it('writes what was found in the units that were typed, and leaves the rest alone', () => {
@@ -79,7 +83,7 @@ describe('the bench', () => {
       isHot: true,
       isTurned: false,
     };
-    const posting = batchPosting({ plan, form: FORM, parts: filled, today: '2026-05-14' });
+    const posting = batchPosting({ plan, form: FORM, parts: filled, today: '2026-05-14', reader: METRIC });
     expect(posting.movements[0]).toMatchObject({
       type: 'make',
       state: 'planned',
@@ -96,11 +100,11 @@ describe('a burn being kept', () => {
 
   it('has no yield until it is measured, and comes back as it was typed', () => {
     const form = withStep(
-      { ...blank, wood: { amount: '80', unit: 'kg' }, unburntPct: '5', quenchWaterL: '120' },
+      { ...blank, wood: { amount: '80', unit: 'kg' }, unburntPct: '5', quenchWater: typed('120') },
       'magnet',
       '2026-05-14T10:00:00Z',
     );
-    const posting = burnPosting(form);
+    const posting = burnPosting(form, METRIC);
     expect(posting).toMatchObject({
       yield: null,
       unburntShare: 0.05,
@@ -108,8 +112,8 @@ describe('a burn being kept', () => {
       log: { isMagnetPassed: true, coldCheckedOn: null, quenchWaterL: 120 },
     });
     const kept = { ...stamp, ...posting } as BurnRecord;
-    const again = burnFormOf(kept, 'Char', blank);
-    expect(burnPosting({ ...again, char: { amount: '6', unit: 'bucket10L' } })).toMatchObject({
+    const again = burnFormOf(kept, 'Char', { blank, reader: METRIC });
+    expect(burnPosting({ ...again, char: { amount: '6', unit: 'bucket10L' } }, METRIC)).toMatchObject({
       ...posting,
       yield: { amount: 6, unit: 'bucket10L', moistureFractionWetBasis: 0.3 },
     });

@@ -17,6 +17,14 @@ import {
 import { materialFinder } from '../../../core/bed/index.ts';
 import type { TypedAmount } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import {
+  figureOf,
+  readQuantity,
+  typedFrom,
+  type QuantityAsked,
+  type Reader,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 
@@ -32,14 +40,14 @@ export interface BenchRow {
 
 export interface BenchForm {
   readonly rows: readonly BenchRow[];
-  readonly waterL: string;
+  readonly water: TypedQuantity;
   readonly purpose: MixPurpose;
   readonly ratioLow: string;
   readonly ratioHigh: string;
   readonly moistureLowPct: string;
   readonly moistureHighPct: string;
-  /** Volume wanted, L; empty for as little as does it. */
-  readonly totalL: string;
+  /** Volume wanted; empty for as little as does it. */
+  readonly total: TypedQuantity;
   readonly isWhole: boolean;
   readonly isLayered: boolean;
 }
@@ -150,8 +158,24 @@ export const moistureAim = ({ moistureLowPct, moistureHighPct }: BenchForm): Aim
 const litresOf = (unit: AmountUnit, material: Material): number =>
   (massOf({ amount: '1', unit }, material) * 1000) / material.bulkDensityKgPerM3;
 
+const WATER: QuantityAsked = { quantity: 'volume', min: 0, max: 1e6, isOptional: true };
+const TOTAL: QuantityAsked = { quantity: 'volume', above: 0, max: 1e6, isOptional: true };
+
+export const readWater = ({ water }: Pick<BenchForm, 'water'>, reader: Reader) =>
+  readQuantity(water, WATER, reader);
+export const readTotal = ({ total }: Pick<BenchForm, 'total'>, reader: Reader) =>
+  readQuantity(total, TOTAL, reader);
+
+/** Liters of water poured on; none while the field holds no volume. */
+export const waterL = (form: Pick<BenchForm, 'water'>, reader: Reader): number =>
+  figureOf(readWater(form, reader)) || 0;
+
+/** Water as a recipe or the solver has it, in the field. */
+export const waterTyped = (litres: number, reader: Reader): TypedQuantity =>
+  typedFrom(litres, 'volume', { ...reader, digits: 3 });
+
 /** The bench as a problem for the solver: rows left free may go up to what is there. */
-export function problemOf(form: BenchForm, parts: readonly BenchPart[]): MixProblem {
+export function problemOf(form: BenchForm, parts: readonly BenchPart[], reader: Reader): MixProblem {
   return {
     ingredients: parts.map(({ row, mixable, material, volumeL }): MixIngredient => ({
       id: row.key,
@@ -161,7 +185,7 @@ export function problemOf(form: BenchForm, parts: readonly BenchPart[]): MixProb
       measureL: litresOf(row.amount.unit, material),
       isWhole: form.isWhole && row.isFree,
     })),
-    totalL: form.totalL.trim() === '' ? null : numberFromText(form.totalL),
+    totalL: figureOf(readTotal(form, reader)),
     canWater: true,
     carbonToNitrogen: ratioAim(form),
     moisture: moistureAim(form),
@@ -207,11 +231,13 @@ export const batchPosting = ({
   form,
   parts,
   today,
+  reader,
 }: {
   readonly plan: BatchPlan;
   readonly form: BenchForm;
   readonly parts: readonly BenchPart[];
   readonly today: string;
+  readonly reader: Reader;
 }): StockPosting => ({
   lots: [
     {
@@ -234,7 +260,7 @@ export const batchPosting = ({
       note: '',
       lotId: plan.lotId,
       ingredients: ingredientsOf(parts),
-      waterL: Math.max(0, numberFromText(form.waterL) || 0),
+      waterL: waterL(form, reader),
       isLayered: form.isLayered,
     },
   ],

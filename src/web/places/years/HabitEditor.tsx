@@ -10,10 +10,11 @@ import { UNIT_WORDS, unitsFor } from '../../../words/measures.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeHabit, useKeepHabit, useRemoveHabit, useRestoreHabit } from '../../api/habits.ts';
 import { Choice, TextField } from '../../ui/forms/inputs.tsx';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { materialOptions } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { useUndo } from '../../app/use-undo.tsx';
-import { formOf, newAct, readHabit, type ActForm, type HabitForm } from './habit-form.ts';
+import { AREA_WORDS, areaOf, formOf, newAct, readHabit, type ActForm, type HabitForm } from './habit-form.ts';
 import type { HabitDraftOnPage, Line } from './lines.ts';
 
 interface HabitEditorProps {
@@ -34,8 +35,8 @@ const TYPE_WORDS: Record<ActForm['type'], string> = {
 /** A habit changed in place: every change that can be followed is followed at once. */
 export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEditorProps) {
   const books = useBooks();
-  const measures = useMeasures();
-  const setting = { isSouth: isSouthern(books.garden.climate), measures };
+  const reader = useReader();
+  const setting = { isSouth: isSouthern(books.garden.climate), reader };
   const findMaterial = materialFinder(books);
   const [form, setForm] = useState<HabitForm>(() => formOf(line.name, habit, setting));
   const [isNew, setIsNew] = useState(0);
@@ -111,7 +112,7 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
           size="small"
           onClick={() => {
             setIsNew(isNew + 1);
-            set({ acts: [...form.acts, newAct(`new ${isNew}`)] });
+            set({ acts: [...form.acts, newAct(`new ${isNew}`, reader)] });
           }}
         >
           Add something done
@@ -167,22 +168,21 @@ interface ActFieldsProps {
 function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
   const books = useBooks();
   const measures = useMeasures();
+  const reader = useReader();
   const text = ({
     name,
     key,
     width = 62,
-    trouble = key,
   }: {
     readonly name: string;
-    readonly key: keyof ActForm;
+    readonly key: 'amount' | 'seasonedMonths' | 'everyYears' | 'fromYear' | 'untilYear';
     readonly width?: number;
-    readonly trouble?: string;
   }) => (
     <TextField
       name={name}
       value={act[key]}
       onChange={(value) => set({ [key]: value })}
-      trouble={troubles[`acts.${place}.${trouble}`]}
+      trouble={troubles[`acts.${place}.${key}`]}
       width={width}
     />
   );
@@ -223,18 +223,20 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
             />
             {text({ name: 'Each time', key: 'amount' })}
             <Choice
-              name="of, on 1 m²"
+              name={areaOf(act.unit, reader) === null ? 'of' : `of, on ${AREA_WORDS[reader.system]}`}
               value={act.unit}
               onChange={(unit) => set({ unit })}
               options={unitsFor(measures).map((unit) => ({ value: unit, label: UNIT_WORDS[unit] }))}
               width={124}
             />
-            {text({
-              name: `Dug in to, ${measures.depthUnit}`,
-              key: 'dugDepth',
-              width: 84,
-              trouble: 'dugDepthCm',
-            })}
+            <QuantityField
+              name="Dug in to"
+              quantity="length"
+              value={act.dugDepth}
+              onChange={(dugDepth) => set({ dugDepth })}
+              trouble={troubles[`acts.${place}.dugDepthCm`]}
+              width={84}
+            />
             {text({ name: 'Months old', key: 'seasonedMonths', width: 84 })}
           </>
         )}
@@ -250,13 +252,16 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
             }))}
           />
         )}
-        {act.type === 'feed' &&
-          text({
-            name: `Nitrogen, ${measures.rateUnit}`,
-            key: 'nitrogen',
-            width: 130,
-            trouble: 'nitrogenGPerM2',
-          })}
+        {act.type === 'feed' && (
+          <QuantityField
+            name="Nitrogen"
+            quantity="massPerArea"
+            value={act.nitrogen}
+            onChange={(nitrogen) => set({ nitrogen })}
+            trouble={troubles[`acts.${place}.nitrogenGPerM2`]}
+            width={130}
+          />
+        )}
         <Choice<string>
           name="In"
           value={act.month}

@@ -4,17 +4,27 @@ import { useRef, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence } from '../../../words/refusal-words.ts';
-import { massFreshKgFromAmount } from '../../../core/ground/index.ts';
 import { type Target, type TargetOdds, checkTarget, targetOdds } from '../../../core/long-run/index.ts';
 import { formatPercent } from '../../../words/figures.ts';
-import { UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { UNIT_WORDS } from '../../../words/measures.ts';
 import { materialName } from '../../../words/record-names.ts';
 import { amountWords, targetWords } from '../../../words/years-words.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import {
+  figureOf,
+  readQuantity,
+  typedFrom,
+  type QuantityAsked,
+  type Reader,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 import type { FoundAmounts } from '../../worker/years-workers.ts';
 import { findAmount } from '../../worker/years-workers.ts';
 import type { YearsPlan } from '../../worker/years-answers.ts';
+import { areaOf, AREA_WORDS } from './habit-form.ts';
 import { LineKey } from './HabitList.tsx';
 import type { ViewedBed, ViewedLine, YearsView } from './view.ts';
 
@@ -25,7 +35,14 @@ interface TargetBandProps {
   readonly setForm: (form: TargetForm) => void;
 }
 
-export const FIRST_TARGET: TargetForm = { type: 'organicMatter', pct: '6', mass: '100' };
+/** A round figure in either system (set here). */
+const FIRST_MASS_KG = { metric: 100, customary: 90.718474 } as const;
+
+export const firstTarget = (reader: Reader): TargetForm => ({
+  type: 'organicMatter',
+  pct: '6',
+  mass: typedFrom(FIRST_MASS_KG[reader.system], 'mass', reader),
+});
 
 type TargetType = Target['type'];
 const TYPE_WORDS: Record<TargetType, string> = {
@@ -38,20 +55,25 @@ const AMOUNT_DRAWS = 12;
 export interface TargetForm {
   readonly type: TargetType;
   readonly pct: string;
-  /** In the garden's own unit of mass. */
-  readonly mass: string;
+  readonly mass: TypedQuantity;
 }
 
+const MASS: QuantityAsked = { quantity: 'mass', above: 0 };
+
+/** The target as typed, or what is wrong with it. */
 export function readTarget(
   form: TargetForm,
   areaM2: number,
-  measures: Measures,
+  reader: Reader,
 ): { target: Target } | { trouble: string } {
+  const mass = readQuantity(form.mass, MASS, reader);
+  const massTrouble = quantityTrouble(mass, 'massKg');
+  if (form.type === 'lastingCarbon' && massTrouble !== undefined) return { trouble: massTrouble };
   const target: Target =
     form.type === 'organicMatter'
       ? { type: 'organicMatter', pct: numberFromText(form.pct) }
       : form.type === 'lastingCarbon'
-        ? { type: 'lastingCarbon', massKg: numberFromText(form.mass) * kgPerUnit(measures), areaM2 }
+        ? { type: 'lastingCarbon', massKg: figureOf(mass)!, areaM2 }
         : { type: 'noBoughtNitrogen' };
   try {
     checkTarget(target);
@@ -62,14 +84,11 @@ export function readTarget(
   }
 }
 
-const kgPerUnit = ({ massUnit }: Measures): number =>
-  massFreshKgFromAmount({ amount: 1, unit: massUnit, measured: { bulkDensityKgPerM3: 1000, areaM2: 1 } });
-
 /** When a target is reached under each habit; and how much of something it takes. */
 export function TargetBand({ view, plan, form, setForm }: TargetBandProps) {
-  const measures = useMeasures();
+  const reader = useReader();
   const set = (change: Partial<TargetForm>) => setForm({ ...form, ...change });
-  const read = readTarget(form, view.beds[0]!.areaM2, measures);
+  const read = readTarget(form, view.beds[0]!.areaM2, reader);
   return (
     <section aria-label="Target" className="band target-band">
       <h2>When is it reached?</h2>
@@ -95,12 +114,13 @@ export function TargetBand({ view, plan, form, setForm }: TargetBandProps) {
           />
         )}
         {form.type === 'lastingCarbon' && (
-          <TextField
-            name={`At least, ${UNIT_WORDS[measures.massUnit]} of carbon`}
+          <QuantityField
+            name="At least so much carbon"
+            quantity="mass"
             value={form.mass}
             onChange={(mass) => set({ mass })}
             trouble={'trouble' in read ? read.trouble : undefined}
-            hint={measures.massUnit === 'kg' ? '1000 kg is a tonne' : '2000 lb is a short ton'}
+            hint={reader.system === 'metric' ? '1000 kg is a tonne' : '2000 lb is a short ton'}
             width={150}
           />
         )}
@@ -179,6 +199,7 @@ interface AmountSearchProps extends Omit<TargetBandProps, 'form' | 'setForm'> {
 function AmountSearch({ view, plan, target }: AmountSearchProps) {
   const books = useBooks();
   const measures = useMeasures();
+  const reader = useReader();
   const choices = laysOf(view, books);
   const [chosen, setChosen] = useState<string | null>(null);
   const [byYear, setByYear] = useState('10');
@@ -259,7 +280,7 @@ function AmountSearch({ view, plan, target }: AmountSearchProps) {
               {amountWords({
                 own: amounts.own,
                 drawn: amounts.drawn,
-                unit: UNIT_WORDS[state.choice.unit] + state.choice.per,
+                ...amountUnitOf(state.choice.unit, reader),
                 byYear: state.year,
               })}
             </strong>
@@ -268,6 +289,13 @@ function AmountSearch({ view, plan, target }: AmountSearchProps) {
       </div>
     </div>
   );
+}
+
+/** In what an amount is said: how thick, or how much on an area. */
+function amountUnitOf(unit: keyof typeof UNIT_WORDS, reader: Reader): { unit: string; perUnit: number } {
+  const areaM2 = areaOf(unit, reader);
+  if (areaM2 === null) return { unit: UNIT_WORDS[unit], perUnit: 1 };
+  return { unit: `${UNIT_WORDS[unit]} on each ${AREA_WORDS[reader.system]}`, perUnit: areaM2 };
 }
 
 interface FoundOnBed {
@@ -290,7 +318,6 @@ interface LayChoice {
   readonly habit: number;
   readonly act: number;
   readonly unit: keyof typeof UNIT_WORDS;
-  readonly per: string;
 }
 
 /** Everything that is laid under one of the habits. */
@@ -300,7 +327,6 @@ function laysOf(view: YearsView, { materials }: GardenBooks): LayChoice[] {
     return line.followed.acts.flatMap((one, act): LayChoice[] => {
       if (one.type !== 'lay') return [];
       const name = materialName(one.materialId, materials).toLowerCase();
-      const per = ['cm', 'inch', 'metre', 'foot'].includes(one.unit) ? '' : ' on each m²';
       return [
         {
           value: `${habit} ${act}`,
@@ -309,7 +335,6 @@ function laysOf(view: YearsView, { materials }: GardenBooks): LayChoice[] {
           habit,
           act,
           unit: one.unit,
-          per,
         },
       ];
     });

@@ -10,6 +10,7 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { QUANTITIES } from '../../../quantities/units.ts';
 import { LineKey } from './HabitList.tsx';
 import { SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 
@@ -160,11 +161,17 @@ function WorthRow({ line, worth }: { line: ViewedLine; worth: Worth }) {
   );
 }
 
-const PRICE_WORDS: readonly (readonly [keyof Prices, string])[] = [
-  ['nitrogenPerKg', 'a kg of nitrogen'],
-  ['phosphorusPerKg', 'a kg of phosphorus'],
-  ['potassiumPerKg', 'a kg of potassium'],
-  ['hour', 'an hour of yours'],
+interface PriceField {
+  readonly field: keyof Prices;
+  readonly name: (unit: string) => string;
+  /** Whether it is paid by weight. */
+  readonly isByMass: boolean;
+}
+const PRICE_FIELDS: readonly PriceField[] = [
+  { field: 'nitrogenPerKg', name: (unit) => `1 ${unit} of nitrogen`, isByMass: true },
+  { field: 'phosphorusPerKg', name: (unit) => `1 ${unit} of phosphorus`, isByMass: true },
+  { field: 'potassiumPerKg', name: (unit) => `1 ${unit} of potassium`, isByMass: true },
+  { field: 'hour', name: () => '1 hour of your time', isByMass: false },
 ];
 
 /** What the gardener pays, in a money of their own; all of it may stay empty. */
@@ -172,26 +179,33 @@ function PricesForm({ onClose }: { onClose: () => void }) {
   const books = useBooks();
   const { id, version, createdAt, updatedAt, ...kept } = books.garden;
   const change = useChangeGarden();
-  const [typed, setTyped] = useState(
+  const { symbol: massUnit, toBase } = QUANTITIES.mass.shown[books.garden.measures];
+  const unitsPer = ({ isByMass }: PriceField) => (isByMass ? toBase(1) : 1);
+  const [first] = useState(
     () =>
       Object.fromEntries(
-        PRICE_WORDS.map(([field]) => {
-          const price = books.garden.prices?.[field] ?? null;
-          return [field, price === null ? '' : plainFigure(price, 6)];
+        PRICE_FIELDS.map((one) => {
+          const price = books.garden.prices?.[one.field] ?? null;
+          return [one.field, price === null ? '' : plainFigure(price * unitsPer(one), 6)];
         }),
       ) as Record<keyof Prices, string>,
   );
+  const [typed, setTyped] = useState(first);
   const read = Object.fromEntries(
-    PRICE_WORDS.map(([field]) => [field, typed[field].trim() === '' ? null : numberFromText(typed[field])]),
+    PRICE_FIELDS.map((one) => {
+      const text = typed[one.field];
+      if (text === first[one.field]) return [one.field, books.garden.prices?.[one.field] ?? null];
+      return [one.field, text.trim() === '' ? null : numberFromText(text) / unitsPer(one)];
+    }),
   ) as Record<keyof Prices, number | null>;
   const troubleOf = (field: keyof Prices): string | undefined => {
     const price = read[field];
     if (price === null) return undefined;
     if (Number.isNaN(price)) return 'must be a number; leave it empty if you do not know it';
-    return price < 0 ? `must not be negative; got ${price}` : undefined;
+    return price < 0 ? 'must not be negative' : undefined;
   };
-  const isSound = PRICE_WORDS.every(([field]) => troubleOf(field) === undefined);
-  const isEmpty = PRICE_WORDS.every(([field]) => read[field] === null);
+  const isSound = PRICE_FIELDS.every(({ field }) => troubleOf(field) === undefined);
+  const isEmpty = PRICE_FIELDS.every(({ field }) => read[field] === null);
   const save = async () => {
     await change.mutateAsync({ gardenId: id, change: { ...kept, version, prices: isEmpty ? null : read } });
     onClose();
@@ -204,10 +218,10 @@ function PricesForm({ onClose }: { onClose: () => void }) {
       }}
     >
       <div className="band-fields">
-        {PRICE_WORDS.map(([field, words]) => (
+        {PRICE_FIELDS.map(({ field, name }) => (
           <TextField
             key={field}
-            name={words}
+            name={name(massUnit)}
             value={typed[field]}
             onChange={(value) => setTyped({ ...typed, [field]: value })}
             trouble={troubleOf(field)}
@@ -217,7 +231,7 @@ function PricesForm({ onClose }: { onClose: () => void }) {
         <div className="field">
           <span className="field-name">&nbsp;</span>
           <Button type="primary" htmlType="submit" disabled={!isSound} loading={change.isPending}>
-            Keep
+            Save
           </Button>
         </div>
       </div>

@@ -5,17 +5,18 @@ import { Link, useSearchParams } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { MOST_YEARS } from '../../../records/vocabulary.ts';
 import { YEAR_MEASURES } from '../../../core/long-run/index.ts';
-import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { LeaveGuard } from '../../app/LeaveGuard.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
+import type { Reader } from '../../ui/forms/typed-quantity.ts';
 import { AdoptBand } from './AdoptBand.tsx';
 import { HabitList } from './HabitList.tsx';
 import { keptLineId, lineOf, shownIds, type Drafts } from './lines.ts';
 import { Opinions } from './Opinions.tsx';
-import { FIRST_TARGET, readTarget, TargetBand, type TargetForm } from './TargetBand.tsx';
+import { firstTarget, readTarget, TargetBand, type TargetForm } from './TargetBand.tsx';
 import { usePlan } from './use-plan.ts';
 import { useYears } from './use-years.ts';
 import { viewOf, type YearsView } from './view.ts';
@@ -81,8 +82,9 @@ function OpenYears() {
   const [drafts, setDrafts] = useState<Drafts>({});
   const [focused, setFocused] = useState<string | null>(null);
   const [hasOpinions, setHasOpinions] = useState(false);
-  const [targetForm, setTargetForm] = useState(FIRST_TARGET);
-  const measures = measuresOf(books.garden);
+  const reader = useReader();
+  const [targetForm, setTargetForm] = useState(() => firstTarget(reader));
+
   const lines = shown.flatMap((id) => lineOf(id, books, drafts) ?? []);
   const plan = usePlan({ books, beds, lines, years, isGarden });
   const following = useYears(plan);
@@ -142,7 +144,7 @@ function OpenYears() {
               measure={measure}
               isStacked={isStacked}
               focus={focus}
-              aimPct={aimOf(targetForm, measures)}
+              aimPct={aimOf(targetForm, reader)}
               hasOpinions={hasOpinions && measure === 'humusCarbonG' && !isStacked}
             />
           )}
@@ -180,8 +182,8 @@ function OpenYears() {
 }
 
 /** The organic matter that is aimed at, %; null for any other target. */
-function aimOf(form: TargetForm, measures: Measures): number | null {
-  const read = readTarget(form, 1, measures);
+function aimOf(form: TargetForm, reader: Reader): number | null {
+  const read = readTarget(form, 1, reader);
   return 'target' in read && read.target.type === 'organicMatter' ? read.target.pct : null;
 }
 

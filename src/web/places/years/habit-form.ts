@@ -1,13 +1,28 @@
-import { habitDraft, type Habit, type HabitAct } from '../../../records/habit.ts';
-import type { AmountUnit } from '../../../records/vocabulary.ts';
+import {
+  feedAct,
+  habitDraft,
+  layAct,
+  type Habit,
+  type HabitAct,
+  type LayAct,
+} from '../../../records/habit.ts';
+import { STOCK_UNITS, type AmountUnit } from '../../../records/vocabulary.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence } from '../../../words/refusal-words.ts';
-import type { FindMaterial } from '../../../core/ground/index.ts';
+import { SQUARE_METRES_PER_SQUARE_FOOT, type FindMaterial } from '../../../core/ground/index.ts';
 import { checkHabit, ownMonth } from '../../../core/long-run/index.ts';
+import { askedOf } from '../../ui/forms/asked-of.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { troublesOf } from '../../ui/forms/troubles.ts';
+import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
+import {
+  figureOf,
+  readQuantity,
+  typedFrom,
+  type Reader,
+  type ReadQuantity,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import type { Measures } from '../../../words/measures.ts';
 
 /** One act as it is typed. */
 export interface ActForm {
@@ -15,11 +30,13 @@ export interface ActForm {
   readonly type: HabitAct['type'];
   readonly materialId: string;
   readonly cropId: string;
+  /** So thick, or so much on the area of `areaOf`. */
   readonly amount: string;
   readonly unit: AmountUnit;
-  /** In the garden's own units, like the depth. */
-  readonly nitrogen: string;
-  readonly dugDepth: string;
+  /** What the amount came from; it holds exactly as long as text and unit are the same. */
+  readonly first: { readonly text: string; readonly unit: AmountUnit; readonly amount: number } | null;
+  readonly nitrogen: TypedQuantity;
+  readonly dugDepth: TypedQuantity;
   readonly seasonedMonths: string;
   /** As this garden has it. */
   readonly month: string;
@@ -38,38 +55,70 @@ export interface HabitForm {
 /** How the garden counts months and measures. */
 export interface FormSetting {
   readonly isSouth: boolean;
-  readonly measures: Measures;
+  readonly reader: Reader;
 }
 
-const EMPTY: Omit<ActForm, 'key'> = {
-  type: 'lay',
-  materialId: 'compost_yard',
-  cropId: 'vetch_rye',
-  amount: '2',
-  unit: 'cm',
-  nitrogen: '5',
-  dugDepth: '0',
-  seasonedMonths: '0',
-  month: '3',
-  everyYears: '1',
-  fromYear: '1',
-  untilYear: '',
+const DUG_DEPTH = askedOf(layAct.shape.dugDepthCm, 'length');
+const NITROGEN = askedOf(feedAct.shape.nitrogenGPerM2, 'massPerArea');
+
+/** Begun with: a round layer of compost, a round dose (set here). */
+const BEGUN_WITH = {
+  metric: { amount: '2', unit: 'cm', nitrogenGPerM2: 5 },
+  customary: { amount: '1', unit: 'inch', nitrogenGPerM2: 4.8824 },
+} as const;
+
+export function newAct(key: string, reader: Reader): ActForm {
+  const { amount, unit, nitrogenGPerM2 } = BEGUN_WITH[reader.system];
+  return {
+    key,
+    type: 'lay',
+    materialId: 'compost_yard',
+    cropId: 'vetch_rye',
+    amount,
+    unit,
+    first: null,
+    nitrogen: typedFrom(nitrogenGPerM2, 'massPerArea', { ...reader, digits: 2 }),
+    dugDepth: typedFrom(0, 'length', reader),
+    seasonedMonths: '0',
+    month: '3',
+    everyYears: '1',
+    fromYear: '1',
+    untilYear: '',
+  };
+}
+
+/** What an amount is laid on, in words. */
+export const AREA_WORDS = { metric: '1 m²', customary: '100 sq ft' } as const;
+const HUNDRED_SQUARE_FEET_M2 = 100 * SQUARE_METRES_PER_SQUARE_FOOT;
+
+/** The area that an amount of a volume or a weight is laid on, m²; null for a thickness, which needs none. */
+export const areaOf = (unit: AmountUnit, { system }: Reader): number | null => {
+  if (!STOCK_UNITS.includes(unit)) return null;
+  return system === 'metric' ? 1 : HUNDRED_SQUARE_FEET_M2;
 };
 
-export const newAct = (key: string): ActForm => ({ ...EMPTY, key });
+function amountForm({ amount, unit }: LayAct, reader: Reader): Pick<ActForm, 'amount' | 'unit' | 'first'> {
+  const text = plainFigure(amount * (areaOf(unit, reader) ?? 1), 4);
+  return { amount: text, unit, first: { text, unit, amount } };
+}
+
+/** On one square meter, or how thick, in the unit of the form. */
+function amountOf({ amount, unit, first }: ActForm, reader: Reader): number {
+  if (first?.text === amount && first.unit === unit) return first.amount;
+  return numberFromText(amount) / (areaOf(unit, reader) ?? 1);
+}
 
 /** A habit as it can be typed over. Keys are the places of its acts. */
 export function formOf(
   name: string,
   { acts, keepsCrops }: Habit,
-  { isSouth, measures }: FormSetting,
+  { isSouth, reader }: FormSetting,
 ): HabitForm {
   return {
     name,
     keepsCrops,
     acts: acts.map((act, i): ActForm => ({
-      ...EMPTY,
-      key: String(i),
+      ...newAct(String(i), reader),
       type: act.type,
       month: String(ownMonth(act.month, isSouth)),
       everyYears: String(act.everyYears),
@@ -78,19 +127,28 @@ export function formOf(
       ...(act.type === 'lay'
         ? {
             materialId: act.materialId,
-            amount: plainFigure(act.amount, 4),
-            unit: act.unit,
-            dugDepth: plainFigure(measures.depthFigure(act.dugDepthCm), 4),
+            ...amountForm(act, reader),
+            dugDepth: typedFrom(act.dugDepthCm, 'length', reader),
             seasonedMonths: plainFigure(act.seasonedMonths),
           }
         : {}),
       ...(act.type === 'grow' ? { cropId: act.cropId } : {}),
-      ...(act.type === 'feed' ? { nitrogen: plainFigure(measures.rateFigure(act.nitrogenGPerM2), 4) } : {}),
+      ...(act.type === 'feed' ? { nitrogen: typedFrom(act.nitrogenGPerM2, 'massPerArea', reader) } : {}),
     })),
   };
 }
 
-function actOf(form: ActForm, { isSouth, measures }: FormSetting): HabitAct {
+/** The quantities that an act of the form's type has, as read. */
+function quantitiesOf(form: ActForm, reader: Reader): Record<string, ReadQuantity> {
+  if (form.type === 'lay') return { dugDepthCm: readQuantity(form.dugDepth, DUG_DEPTH, reader) };
+  if (form.type === 'feed') return { nitrogenGPerM2: readQuantity(form.nitrogen, NITROGEN, reader) };
+  return {};
+}
+
+const figure = (read: ReadQuantity | undefined): number => (read && figureOf(read)) ?? Number.NaN;
+
+function actOf(form: ActForm, { isSouth, reader }: FormSetting): HabitAct {
+  const quantities = quantitiesOf(form, reader);
   const common = {
     month: ownMonth(numberFromText(form.month), isSouth),
     everyYears: numberFromText(form.everyYears),
@@ -103,19 +161,15 @@ function actOf(form: ActForm, { isSouth, measures }: FormSetting): HabitAct {
         ...common,
         type: 'lay',
         materialId: form.materialId,
-        amount: numberFromText(form.amount),
+        amount: amountOf(form, reader),
         unit: form.unit,
-        dugDepthCm: numberFromText(form.dugDepth) / measures.depthFigure(1),
+        dugDepthCm: figure(quantities['dugDepthCm']),
         seasonedMonths: numberFromText(form.seasonedMonths),
       };
     case 'grow':
       return { ...common, type: 'grow', cropId: form.cropId };
     case 'feed':
-      return {
-        ...common,
-        type: 'feed',
-        nitrogenGPerM2: numberFromText(form.nitrogen) / measures.rateFigure(1),
-      };
+      return { ...common, type: 'feed', nitrogenGPerM2: figure(quantities['nitrogenGPerM2']) };
     case 'pull':
       return { ...common, type: 'pull' };
   }
@@ -134,7 +188,13 @@ export function readHabit(form: HabitForm, findMaterial: FindMaterial, setting: 
     keepsCrops: form.keepsCrops,
     acts: form.acts.map((act) => actOf(act, setting)),
   };
-  const troubles = troublesOf(habitDraft.safeParse({ name: form.name, ...habit, note: '' }), null);
+  const quantities = form.acts.flatMap((act, i) =>
+    Object.entries(quantitiesOf(act, setting.reader)).map(([field, read]) => [`acts.${i}.${field}`, read]),
+  );
+  const troubles = {
+    ...troublesOf(habitDraft.safeParse({ name: form.name, ...habit, note: '' }), null),
+    ...quantityTroubles(Object.fromEntries(quantities) as Record<string, ReadQuantity>),
+  };
   return {
     name: form.name.trim(),
     habit,

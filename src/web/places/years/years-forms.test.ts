@@ -4,7 +4,7 @@ import type { HabitRecord } from '../../../records/habit.ts';
 import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
 import { HABIT_TEMPLATE_IDS, habitFromTemplate } from '../../../core/long-run/years/habit-templates.ts';
 import type { YearPoint } from '../../../core/long-run/years/run-years.ts';
-import { measuresOf } from '../../../words/measures.ts';
+import { NOTHING_TYPED, readerOf, retyped } from '../../ui/forms/typed-quantity.ts';
 import { formOf, newAct, readHabit, type HabitForm } from './habit-form.ts';
 import { allLineIds, keptLineId, lineOf, shownIds } from './lines.ts';
 import { planCautions } from '../../ui/planning/plan-cautions.ts';
@@ -24,8 +24,10 @@ const kept: HabitRecord = {
 };
 const books = { habits: [kept] };
 
-const metric = measuresOf({ measures: 'metric' });
-const NORTH = { isSouth: false, measures: metric };
+const metric = readerOf('metric');
+const customary = readerOf('customary');
+const NORTH = { isSouth: false, reader: metric };
+const typedQuantity = (text: string) => retyped(NOTHING_TYPED, text);
 
 describe('the habits that are compared', () => {
   it('three to start from, never more than six, none twice', () => {
@@ -55,8 +57,7 @@ describe('the habits that are compared', () => {
 describe('a habit as it is typed', () => {
   it.each(HABIT_TEMPLATE_IDS)('%s comes out as it went in, north and south', (template) => {
     const habit = habitFromTemplate(template);
-    for (const isSouth of [false, true]) {
-      const setting = { isSouth, measures: metric };
+    for (const setting of [NORTH, { isSouth: true, reader: metric }, { isSouth: false, reader: customary }]) {
       const read = readHabit(formOf('Name', habit, setting), findLibraryMaterial, setting);
       expect(read.troubles).toEqual({});
       expect(read.habit).toEqual(habit);
@@ -64,13 +65,13 @@ describe('a habit as it is typed', () => {
   });
   it('shows a southern gardener her own months', () => {
     expect(
-      formOf('x', habitFromTemplate('compostYearly'), { isSouth: true, measures: metric }).acts[0]?.month,
+      formOf('x', habitFromTemplate('compostYearly'), { isSouth: true, reader: metric }).acts[0]?.month,
     ).toBe('9');
   });
   const typed = (change: Partial<ReturnType<typeof newAct>>): HabitForm => ({
     name: 'Mine',
     keepsCrops: true,
-    acts: [{ ...newAct('1'), ...change }],
+    acts: [{ ...newAct('1', metric), ...change }],
   });
   it.each([
     ['a year beyond thirty', { untilYear: '400' }, 'acts.0.untilYear'],
@@ -78,21 +79,35 @@ describe('a habit as it is typed', () => {
     ['half a year', { everyYears: '1,5' }, 'acts.0.everyYears'],
     ['no amount', { amount: '' }, 'acts.0.amount'],
     ['a negative amount', { amount: '-2' }, 'acts.0.amount'],
-    ['a depth in words', { dugDepth: 'deep' }, 'acts.0.dugDepthCm'],
+    ['a depth in words', { dugDepth: typedQuantity('deep') }, 'acts.0.dugDepthCm'],
   ])('%s is told at its field', (_, change, field) => {
     const { troubles } = readHabit(typed(change), findLibraryMaterial, NORTH);
     expect(Object.keys(troubles)).toEqual([field]);
     expect(troubles[field]).toMatch(/\.$/);
   });
   it('inches and pounds on an area are read as such', () => {
-    const customary = { isSouth: false, measures: measuresOf({ measures: 'customary' }) };
-    const form = typed({ dugDepth: '4', unit: 'inch', amount: '1' });
-    expect(readHabit(form, findLibraryMaterial, customary).habit.acts[0]).toMatchObject({
+    const setting = { isSouth: false, reader: customary };
+    const form = typed({ dugDepth: typedQuantity('4'), unit: 'inch', amount: '1' });
+    expect(readHabit(form, findLibraryMaterial, setting).habit.acts[0]).toMatchObject({
       dugDepthCm: 10.16,
     });
-    const fed = readHabit(typed({ type: 'feed', nitrogen: '2' }), findLibraryMaterial, customary).habit
-      .acts[0];
+    const fed = readHabit(typed({ type: 'feed', nitrogen: typedQuantity('2') }), findLibraryMaterial, setting)
+      .habit.acts[0];
     expect(fed.type === 'feed' && fed.nitrogenGPerM2).toBeCloseTo((2 * 453.59237) / 92.90304, 9);
+  });
+  it('amounts are asked for on 100 square feet there, and kept for a square meter', () => {
+    const setting = { isSouth: false, reader: customary };
+    const form = typed({ amount: '10', unit: 'pound' });
+    const [act] = readHabit(form, findLibraryMaterial, setting).habit.acts;
+    expect(act?.type === 'lay' && act.amount).toBeCloseTo(10 / 9.290304, 9);
+    const again = formOf('x', { keepsCrops: true, acts: [act!] }, setting).acts[0]!;
+    expect(again).toMatchObject({ amount: '10', unit: 'pound' });
+    const back = readHabit(
+      formOf('x', { keepsCrops: true, acts: [act!] }, setting),
+      findLibraryMaterial,
+      setting,
+    );
+    expect(back.habit.acts[0]).toEqual(act);
   });
   it('a name is wanted', () => {
     const read = readHabit({ ...typed({}), name: ' ' }, findLibraryMaterial, NORTH);
