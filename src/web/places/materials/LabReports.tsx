@@ -1,4 +1,4 @@
-import { useBooks } from '../../app/garden-context.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { LabResultRecord } from '../../../records/lab-result.ts';
@@ -6,22 +6,20 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveLab, useReportLab, useRestoreLab } from '../../api/stock.ts';
 import { DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { dayOf, shortDate } from '../../../words/dates.ts';
 import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
+import { LAB_FIGURES, readFigures, typedFigures } from './figure-fields.ts';
+import { FigureInputs } from './FigureInputs.tsx';
 
-const BLANK = {
-  laboratory: '',
-  moisturePct: '',
-  carbonPct: '',
-  nitrogenPct: '',
-  ammoniumPct: '',
-  density: '',
-};
-const optional = (text: string, scale = 1): number | null =>
-  text.trim() === '' ? null : numberFromText(text) / scale;
+type LabFigure =
+  | 'moistureFractionWetBasis'
+  | 'carbonFractionDryBasis'
+  | 'nitrogenFractionDryBasis'
+  | 'ammoniumShareOfNitrogen'
+  | 'bulkDensityKgPerM3';
 
 /** Dated reports on one material; from its day on, a report takes the place of the table. */
 export function LabReports({ materialId }: { materialId: string }) {
@@ -58,12 +56,14 @@ function Report({ report }: { report: LabResultRecord }) {
   const remove = useRemoveLab();
   const restore = useRestoreLab();
   const offerUndo = useUndo();
+  const measures = useMeasures();
   const found = [
-    report.moistureFractionWetBasis !== null && `${formatPercent(report.moistureFractionWetBasis)} water`,
+    report.moistureFractionWetBasis !== null && `moisture ${formatPercent(report.moistureFractionWetBasis)}`,
     report.carbonFractionDryBasis !== null && `${plainFigure(report.carbonFractionDryBasis * 100)} % C`,
     report.nitrogenFractionDryBasis !== null && `${plainFigure(report.nitrogenFractionDryBasis * 100)} % N`,
-    report.ammoniumShareOfNitrogen !== null && `${formatPercent(report.ammoniumShareOfNitrogen)} of it ready`,
-    report.bulkDensityKgPerM3 !== null && `${plainFigure(report.bulkDensityKgPerM3)} kg/m³`,
+    report.ammoniumShareOfNitrogen !== null &&
+      `${formatPercent(report.ammoniumShareOfNitrogen)} of it ammonium`,
+    report.bulkDensityKgPerM3 !== null && measures.density(report.bulkDensityKgPerM3),
   ].filter((one) => one !== false);
   return (
     <li>
@@ -87,48 +87,30 @@ function Report({ report }: { report: LabResultRecord }) {
 
 function ReportForm({ materialId, onClose }: { materialId: string; onClose: () => void }) {
   const books = useBooks();
-  const [form, setForm] = useState(BLANK);
+  const reader = useReader();
+  const [laboratory, setLaboratory] = useState('');
+  const [typed, setTyped] = useState(() => typedFigures(LAB_FIGURES, {}, reader));
+  const [wasTried, setWasTried] = useState(false);
+  const read = readFigures(LAB_FIGURES, typed, reader);
   const [date, setDate] = useState(books.today);
   const [id] = useState(() => crypto.randomUUID());
   const report = useReportLab(books.garden.id);
   const troubles = sentencesOf(report.error);
-  const field = ({
-    name,
-    key,
-    trouble,
-    width = 100,
-  }: {
-    readonly name: string;
-    readonly key: keyof typeof BLANK;
-    readonly trouble: string;
-    readonly width?: number;
-  }) => (
-    <TextField
-      name={name}
-      value={form[key]}
-      onChange={(value) => setForm({ ...form, [key]: value })}
-      trouble={troubles[trouble]}
-      isNumber={key !== 'laboratory'}
-      width={width}
-    />
-  );
   return (
     <form
       className="tool"
       aria-label="A laboratory report"
       onSubmit={(event) => {
         event.preventDefault();
+        setWasTried(true);
+        if (Object.keys(read.troubles).length > 0) return;
         report.mutate(
           {
             id,
             materialId,
             date,
-            laboratory: form.laboratory,
-            moistureFractionWetBasis: optional(form.moisturePct, 100),
-            carbonFractionDryBasis: optional(form.carbonPct, 100),
-            nitrogenFractionDryBasis: optional(form.nitrogenPct, 100),
-            ammoniumShareOfNitrogen: optional(form.ammoniumPct, 100),
-            bulkDensityKgPerM3: optional(form.density),
+            laboratory,
+            ...(read.values as Record<LabFigure, number | null>),
             note: '',
           },
           { onSuccess: onClose },
@@ -137,25 +119,23 @@ function ReportForm({ materialId, onClose }: { materialId: string; onClose: () =
     >
       <div className="band-fields">
         <DateField name="Sampled on" value={date} onChange={setDate} trouble={troubles['date']} />
-        {field({ name: 'Laboratory', key: 'laboratory', trouble: 'laboratory', width: 170 })}
-        {field({ name: 'Water, %', key: 'moisturePct', trouble: 'moistureFractionWetBasis' })}
-        {field({ name: 'Carbon, % of dry', key: 'carbonPct', trouble: 'carbonFractionDryBasis', width: 120 })}
-        {field({
-          name: 'Nitrogen, % of dry',
-          key: 'nitrogenPct',
-          trouble: 'nitrogenFractionDryBasis',
-          width: 130,
-        })}
-        {field({
-          name: 'Ready, % of the N',
-          key: 'ammoniumPct',
-          trouble: 'ammoniumShareOfNitrogen',
-          width: 130,
-        })}
-        {field({ name: 'Lies at, kg/m³', key: 'density', trouble: 'bulkDensityKgPerM3', width: 110 })}
+        <TextField
+          name="Laboratory"
+          value={laboratory}
+          onChange={setLaboratory}
+          trouble={troubles['laboratory']}
+          isNumber={false}
+          width={170}
+        />
+        <FigureInputs
+          fields={LAB_FIGURES}
+          typed={typed}
+          onChange={setTyped}
+          troubles={{ ...troubles, ...(wasTried ? read.troubles : {}) }}
+        />
       </div>
       <FormFoot
-        label="Keep the report"
+        label="Save the report"
         isSaving={report.isPending}
         onClose={onClose}
         troubles={otherTroubles(troubles, SHOWN)}
@@ -164,12 +144,4 @@ function ReportForm({ materialId, onClose }: { materialId: string; onClose: () =
   );
 }
 
-const SHOWN = [
-  'date',
-  'laboratory',
-  'moistureFractionWetBasis',
-  'carbonFractionDryBasis',
-  'nitrogenFractionDryBasis',
-  'ammoniumShareOfNitrogen',
-  'bulkDensityKgPerM3',
-];
+const SHOWN = ['date', 'laboratory', ...LAB_FIGURES.map(({ field }) => field)];

@@ -5,9 +5,13 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useMakeMaterial } from '../../api/gardens.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { plainFigure } from '../../../words/figures.ts';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
+import type { FiguresBasis } from '../../../records/material.ts';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
+import { OWN_FIGURES, readFigures, typedFigures } from './figure-fields.ts';
+import { FigureInputs, ofBasis } from './FigureInputs.tsx';
+
+type OwnFigure = Exclude<keyof FiguresBasis, 'type' | 'likeMaterialId'>;
 
 interface MakeOwnProps {
   readonly gardenId: string;
@@ -15,19 +19,15 @@ interface MakeOwnProps {
   readonly onMade: (id: string) => void;
 }
 
-const pct = (share: number): string => plainFigure(share * 100, 4);
-
 /** A material of one's own that is like one of the library but for its figures. */
 export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
   const [isOpen, setOpen] = useState(false);
   const [id] = useState(() => crypto.randomUUID());
-  const [form, setForm] = useState({
-    name: '',
-    moisture: pct(like.moistureFractionWetBasis),
-    carbon: pct(like.carbonFractionDryBasis),
-    nitrogen: pct(like.nitrogenFractionDryBasis),
-    density: plainFigure(like.bulkDensityKgPerM3, 4),
-  });
+  const reader = useReader();
+  const [name, setName] = useState('');
+  const [typed, setTyped] = useState(() => typedFigures(OWN_FIGURES, { ...like }, reader));
+  const [wasTried, setWasTried] = useState(false);
+  const read = readFigures(OWN_FIGURES, typed, reader);
   const make = useMakeMaterial(gardenId);
   const troubles = sentencesOf(make.error);
   if (!isOpen) {
@@ -37,43 +37,22 @@ export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
       </Button>
     );
   }
-  const field = ({
-    name,
-    key,
-    trouble,
-    width = 120,
-  }: {
-    readonly name: string;
-    readonly key: keyof typeof form;
-    readonly trouble: string;
-    readonly width?: number;
-  }) => (
-    <TextField
-      name={name}
-      value={form[key]}
-      onChange={(value) => setForm({ ...form, [key]: value })}
-      trouble={troubles[trouble]}
-      isNumber={key !== 'name'}
-      width={width}
-    />
-  );
   return (
     <form
       className="tool"
       aria-label="One of your own"
       onSubmit={(event) => {
         event.preventDefault();
+        setWasTried(true);
+        if (Object.keys(read.troubles).length > 0) return;
         make.mutate(
           {
             id,
-            name: form.name,
+            name,
             basis: {
               type: 'figures',
               likeMaterialId: like.id,
-              moistureFractionWetBasis: numberFromText(form.moisture) / 100,
-              carbonFractionDryBasis: numberFromText(form.carbon) / 100,
-              nitrogenFractionDryBasis: numberFromText(form.nitrogen) / 100,
-              bulkDensityKgPerM3: numberFromText(form.density),
+              ...(read.values as Record<OwnFigure, number>),
             },
             note: '',
           },
@@ -82,14 +61,24 @@ export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
       }}
     >
       <div className="band-fields">
-        {field({ name: 'Call it', key: 'name', trouble: 'name', width: 220 })}
-        {field({ name: 'Water, %', key: 'moisture', trouble: 'basis.moistureFractionWetBasis' })}
-        {field({ name: 'Carbon, % of dry', key: 'carbon', trouble: 'basis.carbonFractionDryBasis' })}
-        {field({ name: 'Nitrogen, % of dry', key: 'nitrogen', trouble: 'basis.nitrogenFractionDryBasis' })}
-        {field({ name: 'Lies at, kg/m³', key: 'density', trouble: 'basis.bulkDensityKgPerM3' })}
+        <TextField
+          name="Name"
+          value={name}
+          onChange={setName}
+          trouble={troubles['name']}
+          isNumber={false}
+          width={220}
+          autoFocus
+        />
+        <FigureInputs
+          fields={OWN_FIGURES}
+          typed={typed}
+          onChange={setTyped}
+          troubles={{ ...ofBasis(troubles), ...(wasTried ? read.troubles : {}) }}
+        />
       </div>
       <FormFoot
-        label="Put it on the list"
+        label="Save the material"
         isSaving={make.isPending}
         onClose={() => setOpen(false)}
         troubles={otherTroubles(troubles, SHOWN)}
@@ -98,10 +87,4 @@ export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
   );
 }
 
-const SHOWN = [
-  'name',
-  'basis.moistureFractionWetBasis',
-  'basis.carbonFractionDryBasis',
-  'basis.nitrogenFractionDryBasis',
-  'basis.bulkDensityKgPerM3',
-];
+const SHOWN = ['name', ...OWN_FIGURES.map(({ field }) => `basis.${field}`)];

@@ -2,13 +2,16 @@ import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { LotRecord } from '../../../records/lot.ts';
+import { lotFields, type LotRecord } from '../../../records/lot.ts';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { LotCourseChart } from '../../charts/lot-course.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { askedOf } from '../../ui/forms/asked-of.ts';
+import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import { readQuantity, typedFrom } from '../../ui/forms/typed-quantity.ts';
 import { ageInWords, aboutWhen, dateNear, dayOf } from '../../../words/dates.ts';
 import { formatFixed, formatPercent, plainFigure } from '../../../words/figures.ts';
 import {
@@ -227,9 +230,13 @@ function Promised({ brief, reserveL }: PromisedProps) {
   );
 }
 
+const RESERVE = askedOf(lotFields.reserveL, 'volume');
+
 function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: string; onClose: () => void }) {
   const [name, setName] = useState(lot.name);
-  const [reserve, setReserve] = useState(plainFigure(lot.reserveL, 4));
+  const reader = useReader();
+  const [reserve, setReserve] = useState(() => typedFrom(lot.reserveL, 'volume', reader));
+  const kept = readQuantity(reserve, RESERVE, reader);
   const [note, setNote] = useState(lot.note);
   const change = useChangeLot();
   const remove = useRemoveLot();
@@ -244,6 +251,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
       aria-label="Change the lot"
       onSubmit={(event) => {
         event.preventDefault();
+        if (!kept.ok || kept.value === null) return;
         change.mutate(
           {
             lotId: id,
@@ -254,7 +262,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
               keeping,
               isTurned,
               isHot,
-              reserveL: numberFromText(reserve),
+              reserveL: kept.value,
               note,
             },
           },
@@ -264,11 +272,13 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
     >
       <div className="band-fields">
         <TextField name="Name" isNumber={false} value={name} onChange={setName} width={260} autoFocus />
-        <TextField
-          name="Keep back, L"
+        <QuantityField
+          name="Keep back"
+          quantity="volume"
           value={reserve}
           onChange={setReserve}
-          hint="warned before it is touched"
+          trouble={quantityTrouble(kept, 'reserveL')}
+          hint="you are warned before it is touched"
           width={120}
         />
         <TextField name="Note" isNumber={false} value={note} onChange={setNote} width={260} />
