@@ -198,7 +198,7 @@ const quantity = (inMetric: Unit, inCustomary: Unit, units: readonly Unit[]): Qu
 
 /**
  * All units by what they measure. Bases: length cm, area m², volume L, mass kg, temperature °C, bulk density kg/m³,
- * mass of nitrogen g, mass on an area g/m², volume on an area L/m², water mm, share 0 to 1. Factors are exact by definition (international yard and pound, 1959;
+ * small mass g, mass on an area g/m², volume on an area L/m², water mm, share 0 to 1. Factors are exact by definition (international yard and pound, 1959;
  * US liquid gallon), taken from the core.
  */
 export const QUANTITIES: Readonly<Record<Quantity, QuantityUnits>> = {
@@ -208,7 +208,7 @@ export const QUANTITIES: Readonly<Record<Quantity, QuantityUnits>> = {
   mass: quantity(kilogram, pound, MASS),
   temperature: quantity(celsius, fahrenheit, [celsius, fahrenheit]),
   bulkDensity: quantity(kgPerM3, poundPerCubicFoot, BULK_DENSITY),
-  nitrogenMass: quantity(gram, ounce, [gram, metric('kg', 1000, 'kilo', 'kilogram', 'kilogramme'), ounce, customary('lb', GRAMS_PER_POUND, 'pound', '#')]),
+  smallMass: quantity(gram, ounce, [gram, metric('kg', 1000, 'kilo', 'kilogram', 'kilogramme'), ounce, customary('lb', GRAMS_PER_POUND, 'pound', '#')]),
   massPerArea: quantity(gramPerM2, poundPer1000SquareFeet, MASS_PER_AREA),
   volumePerArea: quantity(litrePerM2, gallonPer100SquareFeet, VOLUME_PER_AREA),
   waterDepth: quantity(millimetre, inchOfWater, [millimetre, metric('cm', 10, 'centimeter'), inchOfWater]),

@@ -34,7 +34,7 @@ export type Quantity =
   | 'mass'
   | 'temperature'
   | 'bulkDensity'
-  | 'nitrogenMass'
+  | 'smallMass'
   | 'massPerArea'
   | 'volumePerArea'
   | 'waterDepth'

@@ -10,6 +10,9 @@ import { QuantityField } from '../../ui/forms/QuantityField.tsx';
 import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor } from '../../../words/measures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 import { materialOptions, ratioWords, stockOptions } from '../../ui/materials/material-options.ts';
+import { describedAnew } from '../../ui/materials/chips-form.ts';
+import { CHIPS_FIGURES } from '../../ui/materials/figure-fields.ts';
+import { FigureInputs, ofBasis } from '../../ui/materials/FigureInputs.tsx';
 import { chosenLot, type PostingForm } from './posting-form.ts';
 
 export interface NamedLayerChoice {
@@ -50,7 +53,7 @@ export function PostingFields(props: PostingFieldsProps) {
         <Quantity
           {...props}
           name="Nitrogen for the bed"
-          quantity="nitrogenMass"
+          quantity="smallMass"
           field="nitrogen"
           trouble="nitrogenG"
           hint="as nitrogen, not as product"
@@ -287,36 +290,13 @@ function choiceOf(materialId: string, stocked: readonly StockedLot[]): Partial<P
   return { materialId, lotMaterialId: nearest ?? '', seasonedMonths: '0' };
 }
 
-type Chips = PostingForm['chips'];
-
 function ChipsFields({ form, set, troubles }: Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'>) {
-  // Another description is another material, also when the first was saved and the answer got lost.
-  const describe = (change: Partial<Chips>) =>
-    set({ chips: { ...form.chips, id: crypto.randomUUID(), ...change } });
-  const share = (name: string, key: 'leafPct' | 'coniferPct', trouble: string) => (
-    <Field name={name} trouble={troubles[trouble]}>
-      {(control) => (
-        <Input
-          {...control}
-          value={form.chips[key]}
-          onChange={(event) => describe({ [key]: event.target.value })}
-          inputMode="decimal"
-          style={{ width: 110 }}
-        />
-      )}
-    </Field>
-  );
   return (
-    <>
-      <QuantityField
-        name="Thickness of the branches"
-        quantity="length"
-        value={form.chips.branch}
-        onChange={(branch) => describe({ branch })}
-        trouble={troubles['basis.branchDiameterCm']}
-      />
-      {share('Leaf in it, %', 'leafPct', 'basis.leafShare')}
-      {share('Conifer, %', 'coniferPct', 'basis.coniferShare')}
-    </>
+    <FigureInputs
+      fields={CHIPS_FIGURES}
+      typed={form.chips.figures}
+      onChange={(figures) => set({ chips: describedAnew(form.chips, { figures }) })}
+      troubles={ofBasis(troubles)}
+    />
   );
 }

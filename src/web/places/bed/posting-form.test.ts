@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { EntryRecord } from '../../../records/entry.ts';
 import { GRAMS_PER_OUNCE } from '../../../core/ground/units/mass.ts';
 import { NOTHING_TYPED, readerOf, retyped } from '../../ui/forms/typed-quantity.ts';
-import { emptyForm, formOf, readForm, seenChips, type PostingForm } from './posting-form.ts';
+import { describedAnew, readChips } from '../../ui/materials/chips-form.ts';
+import { emptyForm, formOf, readForm, type PostingForm } from './posting-form.ts';
 
 const METRIC = readerOf('metric');
 const CUSTOMARY = readerOf('customary');
@@ -124,32 +125,25 @@ describe('a posting form', () => {
     });
   });
 
-  it('says what is wrong with chips as they are described', () => {
-    const form = { materialId: SEEN_CHIPS, amount: '5' };
-    const described = (chips: Partial<PostingForm['chips']>) =>
-      read({ ...form, chips: { ...blank.chips, ...chips } });
-    expect(described({})).toMatchObject({ ok: true });
-    expect(described({ branch: typed('thick') })).toMatchObject({
+  it('says what is wrong with chips as they are described, and names them by what is seen', () => {
+    const described = (figures: Record<string, string>) => {
+      const changed = Object.fromEntries(
+        Object.entries(figures).map(([field, text]) => [field, typed(text)]),
+      );
+      const chips = describedAnew(blank.chips, { figures: { ...blank.chips.figures, ...changed } });
+      return { chips, read: read({ materialId: SEEN_CHIPS, amount: '5', chips }) };
+    };
+    expect(described({ branchDiameterCm: 'thick' }).read).toMatchObject({
       troubles: { 'basis.branchDiameterCm': expect.stringContaining('30 cm') as string },
     });
-    expect(described({ leafPct: '120' })).toMatchObject({
-      troubles: { 'basis.leafShare': expect.any(String) as string },
+    expect(described({ leafShare: '120' }).read).toMatchObject({
+      troubles: { 'basis.leafShare': expect.stringContaining('120') as string },
     });
-  });
-
-  it('describes chips by what one sees of them', () => {
-    const form = {
-      ...blank,
-      materialId: SEEN_CHIPS,
-      chips: { ...blank.chips, branch: typed('8'), leafPct: '10', coniferPct: '0' },
-    };
-    expect(seenChips(form, METRIC)).toMatchObject({
+    const { chips, read: kept } = described({ branchDiameterCm: '8', leafShare: '10' });
+    expect(kept).toMatchObject({ ok: true, draft: { materialId: chips.id } });
+    expect(readChips(chips, METRIC).draft).toMatchObject({
       name: 'Chips of 8 cm branches, 10 % leaf',
       basis: { type: 'chips', branchDiameterCm: 8, leafShare: 0.1, coniferShare: 0 },
-    });
-    expect(readForm({ ...form, amount: '5' }, METRIC)).toMatchObject({
-      ok: true,
-      draft: { materialId: form.chips.id },
     });
   });
 });

@@ -6,9 +6,8 @@ import {
   type EntryRecord,
   type EntryType,
 } from '../../../records/entry.ts';
-import { chipsFields, materialDraft, type MaterialDraft } from '../../../records/material.ts';
 import type { SoilNitrogenUnit, AmountUnit } from '../../../records/vocabulary.ts';
-import { formatQuantity } from '../../../quantities/format-quantity.ts';
+import { blankChips, readChips, type ChipsForm } from '../../ui/materials/chips-form.ts';
 import { askedOf } from '../../ui/forms/asked-of.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { USUAL_CM } from '../../ui/forms/usual-figures.ts';
@@ -52,12 +51,7 @@ export interface PostingForm {
     readonly organicMatterPct: string;
   };
   readonly water: TypedQuantity;
-  readonly chips: {
-    readonly id: string;
-    readonly branch: TypedQuantity;
-    readonly leafPct: string;
-    readonly coniferPct: string;
-  };
+  readonly chips: ChipsForm;
   readonly note: string;
 }
 
@@ -65,10 +59,9 @@ export interface PostingForm {
 const ASKED = {
   dugDepthCm: askedOf(entryFields.dig.dugDepthCm),
   shareTakenOff: askedOf(entryFields.takeOff.shareTakenOff),
-  nitrogenG: askedOf(entryFields.feed.nitrogenG, 'nitrogenMass'),
+  nitrogenG: askedOf(entryFields.feed.nitrogenG, 'smallMass'),
   sampledDepthCm: askedOf(entryFields.soilTest.sampledDepthCm),
   waterMm: askedOf(entryFields.water.waterMm),
-  branchDiameterCm: askedOf(chipsFields.branchDiameterCm, 'length'),
 } satisfies Record<string, QuantityAsked>;
 
 export function emptyForm(today: string, unit: AmountUnit, reader: Reader): PostingForm {
@@ -97,12 +90,7 @@ export function emptyForm(today: string, unit: AmountUnit, reader: Reader): Post
       organicMatterPct: '',
     },
     water: NOTHING_TYPED,
-    chips: {
-      id: crypto.randomUUID(),
-      branch: typedFrom(usual.branch, 'length', reader),
-      leafPct: '0',
-      coniferPct: '0',
-    },
+    chips: blankChips(reader),
     note: '',
   };
 }
@@ -140,7 +128,7 @@ export function formOf(entry: EntryRecord, blank: PostingForm, reader: Reader): 
         humusShareTakenOff: entry.humusShareTakenOff ?? null,
       };
     case 'feed':
-      return { ...common, nitrogen: typedFrom(entry.nitrogenG, 'nitrogenMass', reader) };
+      return { ...common, nitrogen: typedFrom(entry.nitrogenG, 'smallMass', reader) };
     case 'soilTest':
       return {
         ...common,
@@ -157,8 +145,6 @@ export function formOf(entry: EntryRecord, blank: PostingForm, reader: Reader): 
   }
 }
 
-const PERCENT = 100;
-
 const LOT_PREFIX = 'lot:';
 
 /** The lot a form's choice means; null for what comes from outside. */
@@ -171,7 +157,7 @@ function laidOf(form: PostingForm) {
   return { lotId: null, materialId: form.materialId === SEEN_CHIPS ? form.chips.id : form.materialId };
 }
 
-type EntryQuantity = Exclude<keyof typeof ASKED, 'branchDiameterCm'>;
+type EntryQuantity = keyof typeof ASKED;
 
 /** The quantities that an entry of the form's type has, as read. */
 function quantitiesOf(form: PostingForm, reader: Reader): Partial<Record<EntryQuantity, ReadQuantity>> {
@@ -240,41 +226,11 @@ export function readForm(form: PostingForm, reader: Reader): ReadForm {
     ...otherFieldsOf(form),
     ...Object.fromEntries(figures),
   });
-  const ofChips = form.type === 'lay' && form.materialId === SEEN_CHIPS ? chipsTroubles(form, reader) : {};
+  const ofChips =
+    form.type === 'lay' && form.materialId === SEEN_CHIPS ? readChips(form.chips, reader).troubles : {};
   if (parsed.success && Object.keys(ofChips).length === 0) return { ok: true, draft: parsed.data };
   return {
     ok: false,
     troubles: { ...troublesOf(parsed, null), ...quantityTroubles(quantities), ...ofChips },
-  };
-}
-
-const BRANCH = 'basis.branchDiameterCm';
-
-/** What is wrong with the chips as they are described, by field. */
-function chipsTroubles(form: PostingForm, reader: Reader): Record<string, string> {
-  const troubles = troublesOf(materialDraft.safeParse(seenChips(form, reader)), null);
-  const { name, ...described } = troubles;
-  const ofBranch = quantityTroubles({
-    [BRANCH]: readQuantity(form.chips.branch, ASKED.branchDiameterCm, reader),
-  });
-  return { ...described, ...ofBranch };
-}
-
-/** Chips as the form describes them. */
-export function seenChips({ chips }: PostingForm, reader: Reader): MaterialDraft {
-  const branchCm = figureOf(readQuantity(chips.branch, ASKED.branchDiameterCm, reader)) ?? Number.NaN;
-  const leafPct = numberFromText(chips.leafPct);
-  const coniferPct = numberFromText(chips.coniferPct);
-  const thick = Number.isFinite(branchCm) ? formatQuantity(branchCm, 'length', reader.system) : '';
-  return {
-    id: chips.id,
-    name: `Chips of ${thick} branches${leafPct > 0 ? `, ${chips.leafPct} % leaf` : ''}${coniferPct > 0 ? `, ${chips.coniferPct} % conifer` : ''}`,
-    basis: {
-      type: 'chips',
-      branchDiameterCm: branchCm,
-      leafShare: leafPct / PERCENT,
-      coniferShare: coniferPct / PERCENT,
-    },
-    note: '',
   };
 }

@@ -7,10 +7,11 @@ import { type Material, massFreshKgFromAmount } from '../../../core/ground/index
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/gardens.ts';
 import { resolveMaterial } from '../../ui/materials/material-options.ts';
+import { readChips } from '../../ui/materials/chips-form.ts';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { useStock } from '../../ui/stock/use-stock.ts';
 import type { Preview } from './preview.ts';
-import { chosenLot, emptyForm, formOf, readForm, seenChips, type PostingForm } from './posting-form.ts';
+import { chosenLot, emptyForm, formOf, readForm, type PostingForm } from './posting-form.ts';
 
 export interface Refusal {
   readonly field: string;
@@ -68,7 +69,7 @@ export function usePosting(posting: Posting) {
 
   const read = useMemo(() => readForm(form, reader), [form, reader]);
   const chips = useMemo(
-    () => (form.materialId === SEEN_CHIPS && read.ok ? seenChips(form, reader) : null),
+    () => (form.materialId === SEEN_CHIPS && read.ok ? readChips(form.chips, reader).draft : null),
     [form, read, reader],
   );
   const { lots } = useStock(books);

@@ -11,8 +11,8 @@ import { dayOf, shortDate } from '../../../words/dates.ts';
 import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
-import { LAB_FIGURES, readFigures, typedFigures } from './figure-fields.ts';
-import { FigureInputs } from './FigureInputs.tsx';
+import { LAB_FIGURES, readFigures, typedFigures } from '../../ui/materials/figure-fields.ts';
+import { FigureInputs } from '../../ui/materials/FigureInputs.tsx';
 
 type LabFigure =
   | 'moistureFractionWetBasis'

@@ -8,8 +8,8 @@ import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
 import type { FiguresBasis } from '../../../records/material.ts';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
-import { OWN_FIGURES, readFigures, typedFigures } from './figure-fields.ts';
-import { FigureInputs, ofBasis } from './FigureInputs.tsx';
+import { OWN_FIGURES, readFigures, typedFigures } from '../../ui/materials/figure-fields.ts';
+import { FigureInputs, ofBasis } from '../../ui/materials/FigureInputs.tsx';
 
 type OwnFigure = Exclude<keyof FiguresBasis, 'type' | 'likeMaterialId'>;
 

@@ -1,14 +1,20 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { MaterialRecord, OwnMaterialBasis } from '../../../records/material.ts';
+import type { MaterialRecord } from '../../../records/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMaterial, useRemoveMaterial, useRestoreMaterial } from '../../api/stock.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
-import { CHIPS_FIGURES, OWN_FIGURES, readFigures, typedFigures, type FigureField } from './figure-fields.ts';
-import { FigureInputs, ofBasis } from './FigureInputs.tsx';
+import {
+  CHIPS_FIGURES,
+  OWN_FIGURES,
+  readFigures,
+  typedFigures,
+  type FigureField,
+} from '../../ui/materials/figure-fields.ts';
+import { FigureInputs, ofBasis } from '../../ui/materials/FigureInputs.tsx';
 
 const fieldsOf = ({ basis }: MaterialRecord): readonly FigureField[] =>
   basis.type === 'chips' ? CHIPS_FIGURES : OWN_FIGURES;
@@ -33,7 +39,7 @@ export function OwnMaterial({ material, onGone }: { material: MaterialRecord; on
         version: material.version,
         name,
         note: material.note,
-        basis: { ...material.basis, ...read.values } as OwnMaterialBasis,
+        basis: { ...material.basis, ...read.values },
       },
     });
   };

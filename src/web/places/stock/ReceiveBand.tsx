@@ -7,19 +7,18 @@ import { AmountField, DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { plainFigure } from '../../../words/figures.ts';
+import { formatPercent } from '../../../words/figures.ts';
+import { useReader } from '../../ui/forms/QuantityField.tsx';
+import { typedFrom, type TypedQuantity } from '../../ui/forms/typed-quantity.ts';
+import { describedAnew, readChips } from '../../ui/materials/chips-form.ts';
+import { LOAD_FIGURES, readFigures } from '../../ui/materials/figure-fields.ts';
+import { FigureInputs } from '../../ui/materials/FigureInputs.tsx';
 import { cautionInWords } from '../../../words/words.ts';
 import { materialOptions, ratioWords, resolveMaterial } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { Judging } from '../../ui/stock/JudgingTools.tsx';
 import { ChipQuestions, LotFields } from '../../ui/stock/ReceiveFields.tsx';
-import {
-  blankForm,
-  chipsDraft,
-  optionalNumber,
-  PERCENT,
-  type ReceiveForm,
-} from '../../ui/stock/receive-form.ts';
+import { blankForm, type ReceiveForm } from '../../ui/stock/receive-form.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 interface ReceiveBandProps {
@@ -30,16 +29,25 @@ interface ReceiveBandProps {
 export function ReceiveBand({ onClose }: ReceiveBandProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const [form, setForm] = useState(() => blankForm(books, measures));
+  const reader = useReader();
+  const [form, setForm] = useState(() => blankForm(books, { measures, reader }));
   const set = (change: Partial<ReceiveForm>) => setForm((before) => ({ ...before, ...change }));
   const isChips = form.materialId === SEEN_CHIPS;
-  const chips = chipsDraft(form.chips);
+  const described = readChips(form.chips, reader);
+  const chips = described.draft;
+  const read = readFigures(LOAD_FIGURES, form.figures, reader);
   const material = resolveMaterial(form.materialId, books, isChips ? chips : null);
   const options = useMemo(() => materialOptions(books), [books]);
-  const { send, troubles, isSaving } = useStockPost(books.garden.id);
+  const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
+  const [wasTried, setWasTried] = useState(false);
+  const typedWrong = { ...read.troubles, ...(isChips ? described.troubles : {}) };
+  const troubles = { ...refused, ...(wasTried ? typedWrong : {}) };
   const isNew = form.lotId === '';
   const name = form.name.trim() === '' ? suggestedName(form, books, isChips ? chips.name : null) : form.name;
 
+  const shown = { ...reader, digits: 3 };
+  const setFigure = (field: string, value: TypedQuantity) =>
+    set({ figures: { ...form.figures, [field]: value } });
   const receive = () =>
     send(
       {
@@ -70,8 +78,7 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
             materialId: isChips ? chips.id : form.materialId,
             amount: numberFromText(form.amount.amount),
             unit: form.amount.unit,
-            moistureFractionWetBasis: optionalNumber(form.moisturePct, PERCENT),
-            bulkDensityKgPerM3: optionalNumber(form.density),
+            ...(read.values as Record<'moistureFractionWetBasis' | 'bulkDensityKgPerM3', number | null>),
             seasonedMonths: numberFromText(form.seasonedMonths),
           },
         ],
@@ -86,7 +93,8 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
       aria-label="Receive something"
       onSubmit={(event) => {
         event.preventDefault();
-        receive();
+        setWasTried(true);
+        if (Object.keys(typedWrong).length === 0) receive();
       }}
     >
       <div className="band-fields">
@@ -130,27 +138,22 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
       {isChips && (
         <ChipQuestions
           chips={form.chips}
-          // Another description is another material.
-          onChange={(change) => set({ chips: { ...form.chips, ...change, id: crypto.randomUUID() } })}
+          onChange={(changed) => set({ chips: changed })}
           troubles={troubles}
         />
       )}
       <div className="band-fields">
-        <TextField
-          name="Water in it, %"
-          value={form.moisturePct}
-          onChange={(moisturePct) => set({ moisturePct })}
-          trouble={troubles['moistureFractionWetBasis']}
-          hint={material && `${plainFigure(material.moistureFractionWetBasis * PERCENT, 2)} if not judged`}
-          width={110}
-        />
-        <TextField
-          name="Lies at, kg/m³"
-          value={form.density}
-          onChange={(density) => set({ density })}
-          trouble={troubles['bulkDensityKgPerM3']}
-          hint={material && `${plainFigure(material.bulkDensityKgPerM3)} if not weighed`}
-          width={110}
+        <FigureInputs
+          fields={LOAD_FIGURES}
+          typed={form.figures}
+          onChange={(figures) => set({ figures })}
+          troubles={troubles}
+          hints={
+            material && {
+              moistureFractionWetBasis: `${formatPercent(material.moistureFractionWetBasis)} if not judged`,
+              bulkDensityKgPerM3: `${measures.density(material.bulkDensityKgPerM3)} if not weighed`,
+            }
+          }
         />
         <TextField
           name="Where from"
@@ -161,18 +164,16 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
         />
       </div>
       <Judging
-        onDensity={(density) => set({ density: plainFigure(density) })}
-        onMoisture={(moisture) => set({ moisturePct: plainFigure(moisture * PERCENT) })}
+        onDensity={(density) => setFigure('bulkDensityKgPerM3', typedFrom(density, 'bulkDensity', shown))}
+        onMoisture={(share) => setFigure('moistureFractionWetBasis', typedFrom(share, 'share', shown))}
         onLeafShare={
           isChips
-            ? (leaf) =>
+            ? (share) => {
+                const leafShare = typedFrom(share, 'share', shown);
                 set({
-                  chips: {
-                    ...form.chips,
-                    id: crypto.randomUUID(),
-                    leafPct: plainFigure(leaf * PERCENT, 2),
-                  },
-                })
+                  chips: describedAnew(form.chips, { figures: { ...form.chips.figures, leafShare } }),
+                });
+              }
             : undefined
         }
       />

@@ -99,11 +99,11 @@ describe('a habit as it is typed', () => {
     const setting = { isSouth: false, reader: customary };
     const form = typed({ amount: '10', unit: 'pound' });
     const [act] = readHabit(form, findLibraryMaterial, setting).habit.acts;
-    expect(act?.type === 'lay' && act.amount).toBeCloseTo(10 / 9.290304, 9);
-    const again = formOf('x', { keepsCrops: true, acts: [act!] }, setting).acts[0]!;
+    expect(act.type === 'lay' && act.amount).toBeCloseTo(10 / 9.290304, 9);
+    const again = formOf('x', { keepsCrops: true, acts: [act] }, setting).acts[0];
     expect(again).toMatchObject({ amount: '10', unit: 'pound' });
     const back = readHabit(
-      formOf('x', { keepsCrops: true, acts: [act!] }, setting),
+      formOf('x', { keepsCrops: true, acts: [act] }, setting),
       findLibraryMaterial,
       setting,
     );

@@ -20,7 +20,7 @@ describe('twelve months of climate in their fields', () => {
   );
 
   it('read inches and degrees F in a garden that measures so', () => {
-    const typed = typedClimate(CLIMATE_PATTERNS[0]!, CUSTOMARY);
+    const typed = typedClimate(CLIMATE_PATTERNS[0], CUSTOMARY);
     const changed = {
       ...typed,
       temperatureC: typed.temperatureC.map((month) => retyped(month, '50')),
@@ -32,9 +32,9 @@ describe('twelve months of climate in their fields', () => {
   });
 
   it('say which month is wrong', () => {
-    const typed = typedClimate(CLIMATE_PATTERNS[0]!, METRIC);
+    const typed = typedClimate(CLIMATE_PATTERNS[0], METRIC);
     const read = readClimate(
-      { ...typed, rainMm: typed.rainMm.with(3, retyped(typed.rainMm[3]!, 'wet')) },
+      { ...typed, rainMm: typed.rainMm.with(3, retyped(typed.rainMm[3], 'wet')) },
       METRIC,
     );
     const wrong = Object.entries(read).filter(([, { ok }]) => !ok);

@@ -3,7 +3,10 @@ import { Button } from 'antd';
 import type { LotRecord } from '../../../records/lot.ts';
 import { LOT_FORMS } from '../../../records/vocabulary.ts';
 import { AmountField, Choice, TextField } from '../forms/inputs.tsx';
-import { formatFixed } from '../../../words/figures.ts';
+import { useReader } from '../forms/QuantityField.tsx';
+import { typedFrom } from '../forms/typed-quantity.ts';
+import { HEAP_FIGURES, HEAP_TEMPERATURE } from '../materials/figure-fields.ts';
+import { FigureInputs } from '../materials/FigureInputs.tsx';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import type { ActForm } from './act-form.ts';
 import { useProbe } from './use-instruments.ts';
@@ -60,58 +63,35 @@ export function MoveFields({ form, set, troubles, lot }: FieldsProps & { lot: Lo
 
 /** What was measured of it. */
 export function ReadingFields({ form, set, troubles }: FieldsProps) {
+  const reader = useReader();
   const probe = useProbe();
+  const { field, quantity } = HEAP_TEMPERATURE;
+  const measure = () =>
+    probe.read((celsius) => {
+      const typed = typedFrom(celsius, quantity, { ...reader, digits: 3 });
+      set({ figures: { ...form.figures, [field]: typed } });
+    });
   return (
     <>
-      <TextField
-        name="Inside, °C"
-        value={form.temperatureC}
-        onChange={(temperatureC) => set({ temperatureC })}
-        trouble={troubles['temperatureC'] ?? probe.trouble ?? undefined}
-        autoFocus
-      />
       {probe.isThere && (
         <div className="field">
           <span className="field-name">From the probe</span>
           <span className="tool-result">
-            <Button
-              size="small"
-              onClick={() => probe.read((celsius) => set({ temperatureC: formatFixed(celsius, 1) }))}
-            >
-              read it
+            <Button size="small" onClick={measure}>
+              Read the probe
             </Button>
           </span>
         </div>
       )}
-      <TextField
-        name="Water in it, %"
-        value={form.moisturePct}
-        onChange={(moisturePct) => set({ moisturePct })}
-        trouble={troubles['moistureFractionWetBasis']}
-        width={110}
-      />
-      <TextField
-        name="Lies at, kg/m³"
-        value={form.density}
-        onChange={(density) => set({ density })}
-        trouble={troubles['bulkDensityKgPerM3']}
-        width={110}
-      />
-      <TextField
-        name="Carbon, % of dry"
-        value={form.carbonPct}
-        onChange={(carbonPct) => set({ carbonPct })}
-        trouble={troubles['carbonFractionDryBasis']}
-        width={120}
-        hint="by a laboratory"
-      />
-      <TextField
-        name="Nitrogen, % of dry"
-        value={form.nitrogenPct}
-        onChange={(nitrogenPct) => set({ nitrogenPct })}
-        trouble={troubles['nitrogenFractionDryBasis']}
-        width={130}
-        hint="by a laboratory"
+      <FigureInputs
+        fields={HEAP_FIGURES}
+        typed={form.figures}
+        onChange={(figures) => set({ figures })}
+        troubles={{ ...(probe.trouble === null ? {} : { [field]: probe.trouble }), ...troubles }}
+        hints={{
+          carbonFractionDryBasis: 'by a laboratory',
+          nitrogenFractionDryBasis: 'by a laboratory',
+        }}
       />
     </>
   );

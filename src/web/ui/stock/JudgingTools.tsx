@@ -2,6 +2,7 @@ import { useMeasures } from '../../app/garden-context.ts';
 import { SQUEEZES, type Squeeze } from '../../../records/vocabulary.ts';
 import { Button, Segmented } from 'antd';
 import { useState, type ReactNode } from 'react';
+import { LITRES_PER_CUSTOMARY_BUCKET } from '../../../core/ground/index.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { toldError } from '../../../words/refusal-words.ts';
 import {
@@ -12,7 +13,17 @@ import {
 } from '../../../core/yard/index.ts';
 import { Choice, TextField } from '../forms/inputs.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
-import { formatPercent, plainFigure } from '../../../words/figures.ts';
+import { QuantityField, useReader } from '../forms/QuantityField.tsx';
+import { quantityTroubles } from '../forms/troubles.ts';
+import {
+  figureOf,
+  NOTHING_TYPED,
+  readQuantity,
+  typedFrom,
+  type QuantityAsked,
+  type TypedQuantity,
+} from '../forms/typed-quantity.ts';
+import { formatPercent } from '../../../words/figures.ts';
 import { SQUEEZE_WORDS } from '../../../words/stock-words.ts';
 import { useScale } from './use-instruments.ts';
 
@@ -63,32 +74,58 @@ function Tool({ title, found, words, onUse, children }: ToolProps) {
   );
 }
 
+const BUCKET: QuantityAsked = { quantity: 'volume', above: 0, max: 1000 };
+const EMPTY_BUCKET: QuantityAsked = { quantity: 'mass', min: 0, max: 100 };
+const FULL_BUCKET: QuantityAsked = { quantity: 'mass', above: 0, max: 1000 };
+const DISH: QuantityAsked = { quantity: 'smallMass', min: 0, max: 100_000 };
+/** The bucket of the system, to begin with. */
+const BUCKET_LITRES = { metric: 10, customary: LITRES_PER_CUSTOMARY_BUCKET } as const;
+
+const isTyped = ({ text }: TypedQuantity): boolean => text.trim() !== '';
+
 /** A bucket on a scale: the bulk density of the material. */
 function BucketTool({ onUse }: { onUse: (kgPerM3: number) => void }) {
   const measures = useMeasures();
-  const [full, setFull] = useState('');
-  const [empty, setEmpty] = useState('');
-  const [litres, setLitres] = useState('10');
+  const reader = useReader();
+  const [full, setFull] = useState(NOTHING_TYPED);
+  const [empty, setEmpty] = useState(NOTHING_TYPED);
+  const [bucket, setBucket] = useState(() => typedFrom(BUCKET_LITRES[reader.system], 'volume', reader));
   const scale = useScale();
-  const found = tryOut(full !== '' && empty !== '', () =>
-    bulkDensityFromBucket(numberFromText(full), numberFromText(empty), numberFromText(litres)),
+  const read = {
+    grossKg: readQuantity(full, FULL_BUCKET, reader),
+    emptyKg: readQuantity(empty, EMPTY_BUCKET, reader),
+    bucketL: readQuantity(bucket, BUCKET, reader),
+  };
+  const areTyped = isTyped(full) && isTyped(empty);
+  const areRead = Object.values(read).every(({ ok }) => ok);
+  const found = tryOut(areTyped && areRead, () =>
+    bulkDensityFromBucket(figureOf(read.grossKg)!, figureOf(read.emptyKg)!, figureOf(read.bucketL)!),
   );
-  const readInto = (set: (kg: string) => void) => () =>
-    scale.read((massG) => set(plainFigure(massG / 1000, 4)));
+  const troubles = areTyped ? quantityTroubles(read) : {};
+  const readInto = (set: (kg: TypedQuantity) => void) => () =>
+    scale.read((massG) => set(typedFrom(massG / 1000, 'mass', { ...reader, digits: 4 })));
   return (
     <Tool title="Weigh a bucket" found={found} words={measures.density} onUse={onUse}>
-      <TextField
-        name="Bucket holds, L"
-        value={litres}
-        onChange={setLitres}
-        trouble={troubleOf(found, 'bucketL')}
+      <QuantityField
+        name="The bucket holds"
+        quantity="volume"
+        value={bucket}
+        onChange={setBucket}
+        trouble={troubles['bucketL'] ?? troubleOf(found, 'bucketL')}
       />
-      <TextField name="Empty, kg" value={empty} onChange={setEmpty} trouble={troubleOf(found, 'emptyKg')} />
-      <TextField
-        name="Full, not packed, kg"
+      <QuantityField
+        name="Empty"
+        quantity="mass"
+        value={empty}
+        onChange={setEmpty}
+        trouble={troubles['emptyKg'] ?? troubleOf(found, 'emptyKg')}
+      />
+      <QuantityField
+        name="Full, not packed"
+        quantity="mass"
         value={full}
         onChange={setFull}
-        trouble={troubleOf(found, 'grossKg')}
+        trouble={troubles['grossKg'] ?? troubleOf(found, 'grossKg')}
       />
       {scale.isThere && (
         <div className="field">
@@ -110,21 +147,31 @@ function BucketTool({ onUse }: { onUse: (kgPerM3: number) => void }) {
 
 /** A squeezed handful, or one dried in the oven or in short bursts in a microwave. */
 function MoistureTool({ onUse }: { onUse: (fraction: number) => void }) {
+  const measures = useMeasures();
   const [way, setWay] = useState<'squeeze' | 'dry'>('squeeze');
   const [squeeze, setSqueeze] = useState<Squeeze | null>(null);
-  const [wet, setWet] = useState('');
-  const [dry, setDry] = useState('');
-  const [dish, setDish] = useState('0');
+  const reader = useReader();
+  const [wet, setWet] = useState(NOTHING_TYPED);
+  const [dry, setDry] = useState(NOTHING_TYPED);
+  const [dish, setDish] = useState(() => typedFrom(0, 'smallMass', reader));
+  const read = {
+    wet: readQuantity(wet, DISH, reader),
+    dry: readQuantity(dry, DISH, reader),
+    dish: readQuantity(dish, DISH, reader),
+  };
+  const areTyped = isTyped(wet) && isTyped(dry);
+  const areRead = Object.values(read).every(({ ok }) => ok);
+  const troubles = areTyped ? quantityTroubles(read) : {};
   const found =
     way === 'squeeze'
       ? tryOut(squeeze !== null, () => MOISTURE_BY_SQUEEZE[squeeze!][1])
-      : tryOut(wet !== '' && dry !== '', () =>
-          moistureFromDrying(numberFromText(wet), numberFromText(dry), numberFromText(dish)),
+      : tryOut(areTyped && areRead, () =>
+          moistureFromDrying(figureOf(read.wet)!, figureOf(read.dry)!, figureOf(read.dish)!),
         );
   const words = (value: number) => {
-    if (way !== 'squeeze' || squeeze === null) return `${formatPercent(value)} water`;
+    if (way !== 'squeeze' || squeeze === null) return `${formatPercent(value)} moisture`;
     const [low, , high] = MOISTURE_BY_SQUEEZE[squeeze];
-    return `about ${formatPercent(value)} water (${formatPercent(low)} to ${formatPercent(high)})`;
+    return `about ${formatPercent(value)} moisture (${formatPercent(low)} to ${formatPercent(high)})`;
   };
   return (
     <Tool title="How wet is it?" found={found} words={words} onUse={onUse}>
@@ -149,24 +196,27 @@ function MoistureTool({ onUse }: { onUse: (fraction: number) => void }) {
         />
       ) : (
         <>
-          <TextField
-            name="Dish alone, g"
+          <QuantityField
+            name="Dish alone"
+            quantity="smallMass"
             value={dish}
             onChange={setDish}
-            trouble={troubleOf(found, 'dish')}
+            trouble={troubles['dish'] ?? troubleOf(found, 'dish')}
           />
-          <TextField
-            name="Wet with dish, g"
+          <QuantityField
+            name="Wet with dish"
+            quantity="smallMass"
             value={wet}
             onChange={setWet}
-            trouble={troubleOf(found, 'wet')}
+            trouble={troubles['wet'] ?? troubleOf(found, 'wet')}
           />
-          <TextField
-            name="Dry with dish, g"
+          <QuantityField
+            name="Dry with dish"
+            quantity="smallMass"
             value={dry}
             onChange={setDry}
-            trouble={troubleOf(found, 'dry')}
-            hint="oven at 105 °C until it loses no more, or a microwave in bursts of a minute; never unattended"
+            trouble={troubles['dry'] ?? troubleOf(found, 'dry')}
+            hint={`oven at ${measures.warmth(105)} until it loses no more, or a microwave in bursts of a minute; never unattended`}
           />
         </>
       )}

@@ -5,12 +5,12 @@ import type { LotRecord } from '../../../records/lot.ts';
 import { READINESS_SIGNS, REASONS_TAKEN } from '../../../records/vocabulary.ts';
 import { AmountField, Choice, DateField, TextField } from '../forms/inputs.tsx';
 import { FormFoot } from '../forms/FormFoot.tsx';
-import { plainFigure } from '../../../words/figures.ts';
+import { QuantityField, useReader } from '../forms/QuantityField.tsx';
+import { typedFrom, type TypedQuantity } from '../forms/typed-quantity.ts';
 import { REASON_WORDS, SIGN_WORDS } from '../../../words/stock-words.ts';
-import { actPosting, ACTS, blankAct, type Act, type ActForm } from './act-form.ts';
+import { actPosting, ACTS, actTroubles, blankAct, type Act, type ActForm } from './act-form.ts';
 import { MoveFields, ReadingFields } from './ActFields.tsx';
 import { Judging } from './JudgingTools.tsx';
-import { PERCENT } from './receive-form.ts';
 import { TreatmentFields } from './TreatmentFields.tsx';
 import { otherTroubles, useStockPost } from './use-stock-post.ts';
 
@@ -46,18 +46,27 @@ interface LotActsProps {
 export function LotActs({ lot, onClose, first = 'move' }: LotActsProps) {
   const books = useBooks();
   const measures = useMeasures();
+  const reader = useReader();
   const [act, setAct] = useState<Act>(first);
-  const [form, setForm] = useState(() => blankAct(books, lot, measures));
+  const [form, setForm] = useState(() => blankAct(books, lot, { measures, reader }));
   const set = (change: Partial<ActForm>) => setForm((before) => ({ ...before, ...change }));
-  const { send, troubles, isSaving } = useStockPost(books.garden.id);
-  const fields = { form, set, troubles, measures };
+  const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
+  const [triedAct, setTriedAct] = useState<Act | null>(null);
+  const typedWrong = actTroubles(act, form, reader);
+  const troubles = { ...refused, ...(triedAct === act ? typedWrong : {}) };
+  const fields = { form, set, troubles };
+  const shown = { ...reader, digits: 3 };
+  const setFigure = (field: string, value: TypedQuantity) =>
+    set({ figures: { ...form.figures, [field]: value } });
   return (
     <form
       className="band"
       aria-label="Something is done"
       onSubmit={(event) => {
         event.preventDefault();
-        send(actPosting({ act, form, lot, today: books.today }), DONE_WORDS[act], onClose);
+        setTriedAct(act);
+        if (Object.keys(typedWrong).length > 0) return;
+        send(actPosting({ act, form, lot, today: books.today, reader }), DONE_WORDS[act], onClose);
       }}
     >
       <Segmented
@@ -87,10 +96,11 @@ export function LotActs({ lot, onClose, first = 'move' }: LotActsProps) {
           </>
         )}
         {act === 'water' && (
-          <TextField
-            name="Water, L"
-            value={form.waterL}
-            onChange={(waterL) => set({ waterL })}
+          <QuantityField
+            name="Water"
+            quantity="volume"
+            value={form.water}
+            onChange={(water) => set({ water })}
             trouble={troubles['waterL']}
             autoFocus
           />
@@ -134,8 +144,8 @@ export function LotActs({ lot, onClose, first = 'move' }: LotActsProps) {
       </div>
       {act === 'reading' && (
         <Judging
-          onDensity={(density) => set({ density: plainFigure(density) })}
-          onMoisture={(moisture) => set({ moisturePct: plainFigure(moisture * PERCENT) })}
+          onDensity={(density) => setFigure('bulkDensityKgPerM3', typedFrom(density, 'bulkDensity', shown))}
+          onMoisture={(share) => setFigure('moistureFractionWetBasis', typedFrom(share, 'share', shown))}
         />
       )}
       <FormFoot

@@ -4,7 +4,10 @@ import { CUTTING_SEASONS, type CuttingSeason, LOT_FORMS } from '../../../records
 import { Choice, TextField } from '../forms/inputs.tsx';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import { TreatmentFields } from './TreatmentFields.tsx';
-import type { Chips, ReceiveForm } from './receive-form.ts';
+import { describedAnew, type ChipsForm } from '../materials/chips-form.ts';
+import { LOAD_CHIPS_FIGURES } from '../materials/figure-fields.ts';
+import { FigureInputs, ofBasis } from '../materials/FigureInputs.tsx';
+import type { ReceiveForm } from './receive-form.ts';
 
 const SEASON_WORDS: Record<CuttingSeason | 'unknown', string> = {
   unknown: 'nobody knows',
@@ -13,8 +16,8 @@ const SEASON_WORDS: Record<CuttingSeason | 'unknown', string> = {
 };
 
 interface ChipQuestionsProps {
-  readonly chips: Chips;
-  readonly onChange: (change: Partial<Chips>) => void;
+  readonly chips: ChipsForm;
+  readonly onChange: (chips: ChipsForm) => void;
   readonly troubles: Record<string, string>;
 }
 
@@ -22,37 +25,18 @@ interface ChipQuestionsProps {
 export function ChipQuestions({ chips, onChange, troubles }: ChipQuestionsProps) {
   return (
     <div className="band-fields">
-      <TextField
-        name="Branches, cm thick"
-        value={chips.branchCm}
-        onChange={(branchCm) => onChange({ branchCm })}
-        trouble={troubles['basis.branchDiameterCm']}
-        width={130}
-      />
-      <TextField
-        name="Leaf in it, %"
-        value={chips.leafPct}
-        onChange={(leafPct) => onChange({ leafPct })}
-        trouble={troubles['basis.leafShare']}
-      />
-      <TextField
-        name="Conifer, %"
-        value={chips.coniferPct}
-        onChange={(coniferPct) => onChange({ coniferPct })}
-        trouble={troubles['basis.coniferShare']}
-      />
-      <TextField
-        name="Bark, %"
-        value={chips.barkPct}
-        onChange={(barkPct) => onChange({ barkPct })}
-        trouble={troubles['basis.barkShare']}
-        hint="empty: as usual"
+      <FigureInputs
+        fields={LOAD_CHIPS_FIGURES}
+        typed={chips.figures}
+        onChange={(figures) => onChange(describedAnew(chips, { figures }))}
+        troubles={ofBasis(troubles)}
+        hints={{ barkShare: 'empty: as usual' }}
       />
       <div className="field">
         <span className="field-name">Cut</span>
         <Segmented
           value={chips.season}
-          onChange={(season) => onChange({ season })}
+          onChange={(season) => onChange(describedAnew(chips, { season }))}
           options={(['unknown', ...CUTTING_SEASONS] as const).map((value) => ({
             value,
             label: SEASON_WORDS[value],

@@ -3,10 +3,20 @@ import type { LotRecord } from '../../../records/lot.ts';
 import type { StockPosting } from '../../../contract/requests.ts';
 import type { Keeping, LotForm, ReadinessSign, REASONS_TAKEN } from '../../../records/vocabulary.ts';
 import type { TypedAmount } from '../forms/inputs.tsx';
+import { movementFields } from '../../../records/movement.ts';
+import { askedOf } from '../forms/asked-of.ts';
 import { numberFromText } from '../forms/parse-number.ts';
+import { quantityTroubles } from '../forms/troubles.ts';
+import {
+  figureOf,
+  NOTHING_TYPED,
+  readQuantity,
+  type Reader,
+  type TypedQuantity,
+} from '../forms/typed-quantity.ts';
+import { HEAP_FIGURES, readFigures, typedFigures, type TypedFigures } from '../materials/figure-fields.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
-import { optionalNumber, PERCENT } from './receive-form.ts';
 
 /** What can be done to a lot, or found out about it. */
 export const ACTS = ['move', 'takeOut', 'turn', 'water', 'reading', 'sign', 'stocktake', 'keep'] as const;
@@ -23,19 +33,20 @@ export interface ActForm {
   readonly newName: string;
   readonly newForm: LotForm;
   readonly reason: (typeof REASONS_TAKEN)[number];
-  readonly waterL: string;
-  readonly temperatureC: string;
-  readonly moisturePct: string;
-  readonly density: string;
-  readonly carbonPct: string;
-  readonly nitrogenPct: string;
+  readonly water: TypedQuantity;
+  /** Of `HEAP_FIGURES`. */
+  readonly figures: TypedFigures;
   readonly signs: readonly ReadinessSign[];
   readonly keeping: Keeping;
   readonly isTurned: boolean;
   readonly isHot: boolean;
 }
 
-export const blankAct = (books: GardenBooks, lot: LotRecord, measures: Measures): ActForm => ({
+export const blankAct = (
+  books: GardenBooks,
+  lot: LotRecord,
+  { measures, reader }: { readonly measures: Measures; readonly reader: Reader },
+): ActForm => ({
   id: crypto.randomUUID(),
   date: books.today,
   note: '',
@@ -45,17 +56,29 @@ export const blankAct = (books: GardenBooks, lot: LotRecord, measures: Measures)
   newName: '',
   newForm: 'bag',
   reason: 'given',
-  waterL: '',
-  temperatureC: '',
-  moisturePct: '',
-  density: '',
-  carbonPct: '',
-  nitrogenPct: '',
+  water: NOTHING_TYPED,
+  figures: typedFigures(HEAP_FIGURES, {}, reader),
   signs: [],
   keeping: lot.keeping,
   isTurned: lot.isTurned,
   isHot: lot.isHot,
 });
+
+type HeapFigure =
+  | 'temperatureC'
+  | 'moistureFractionWetBasis'
+  | 'bulkDensityKgPerM3'
+  | 'carbonFractionDryBasis'
+  | 'nitrogenFractionDryBasis';
+
+const WATER = askedOf(movementFields.water.waterL, 'volume');
+const readWater = ({ water }: ActForm, reader: Reader) => readQuantity(water, WATER, reader);
+
+/** What is wrong with the quantities that an act asks for, by field. */
+export function actTroubles(act: Act, form: ActForm, reader: Reader): Readonly<Record<string, string>> {
+  if (act === 'water') return quantityTroubles({ waterL: readWater(form, reader) });
+  return act === 'reading' ? readFigures(HEAP_FIGURES, form.figures, reader).troubles : {};
+}
 
 /** What an act amounts to as a posting. */
 export function actPosting({
@@ -63,11 +86,13 @@ export function actPosting({
   form,
   lot,
   today,
+  reader,
 }: {
   readonly act: Act;
   readonly form: ActForm;
   readonly lot: LotRecord;
   readonly today: string;
+  readonly reader: Reader;
 }): StockPosting {
   const common = {
     id: form.id,
@@ -109,16 +134,12 @@ export function actPosting({
     case 'turn':
       return one({ ...common, type: 'turn' });
     case 'water':
-      return one({ ...common, type: 'water', waterL: numberFromText(form.waterL) });
+      return one({ ...common, type: 'water', waterL: figureOf(readWater(form, reader)) ?? Number.NaN });
     case 'reading':
       return one({
         ...common,
         type: 'reading',
-        temperatureC: optionalNumber(form.temperatureC),
-        moistureFractionWetBasis: optionalNumber(form.moisturePct, PERCENT),
-        bulkDensityKgPerM3: optionalNumber(form.density),
-        carbonFractionDryBasis: optionalNumber(form.carbonPct, PERCENT),
-        nitrogenFractionDryBasis: optionalNumber(form.nitrogenPct, PERCENT),
+        ...(readFigures(HEAP_FIGURES, form.figures, reader).values as Record<HeapFigure, number | null>),
       });
     case 'sign':
       return one({ ...common, type: 'sign', signs: [...form.signs] });

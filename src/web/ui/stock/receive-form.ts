@@ -1,20 +1,11 @@
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { MaterialDraft } from '../../../records/material.ts';
-import type { CuttingSeason, Keeping, LotForm } from '../../../records/vocabulary.ts';
+import type { Keeping, LotForm } from '../../../records/vocabulary.ts';
 import type { TypedAmount } from '../forms/inputs.tsx';
-import { numberFromText } from '../forms/parse-number.ts';
+import type { Reader } from '../forms/typed-quantity.ts';
+import { blankChips, type ChipsForm } from '../materials/chips-form.ts';
+import { LOAD_FIGURES, typedFigures, type TypedFigures } from '../materials/figure-fields.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { SEEN_CHIPS } from '../materials/seen-chips.ts';
-
-/** Chips by what is seen of them, as typed. */
-export interface Chips {
-  readonly id: string;
-  readonly branchCm: string;
-  readonly leafPct: string;
-  readonly coniferPct: string;
-  readonly barkPct: string;
-  readonly season: CuttingSeason | 'unknown';
-}
 
 /** A load that arrives, as typed. */
 export interface ReceiveForm {
@@ -31,14 +22,16 @@ export interface ReceiveForm {
   readonly amount: TypedAmount;
   readonly date: string;
   readonly seasonedMonths: string;
-  readonly moisturePct: string;
-  readonly density: string;
+  /** Of `LOAD_FIGURES`. */
+  readonly figures: TypedFigures;
   readonly note: string;
-  readonly chips: Chips;
+  readonly chips: ChipsForm;
 }
 
-export const PERCENT = 100;
-export const blankForm = (books: GardenBooks, measures: Measures): ReceiveForm => ({
+export const blankForm = (
+  books: GardenBooks,
+  { measures, reader }: { readonly measures: Measures; readonly reader: Reader },
+): ReceiveForm => ({
   movementId: crypto.randomUUID(),
   newLotId: crypto.randomUUID(),
   lotId: '',
@@ -51,45 +44,7 @@ export const blankForm = (books: GardenBooks, measures: Measures): ReceiveForm =
   amount: { amount: '', unit: measures.barrowUnit },
   date: books.today,
   seasonedMonths: '0',
-  moisturePct: '',
-  density: '',
+  figures: typedFigures(LOAD_FIGURES, {}, reader),
   note: '',
-  chips: {
-    id: crypto.randomUUID(),
-    branchCm: '6',
-    leafPct: '0',
-    coniferPct: '0',
-    barkPct: '',
-    season: 'unknown',
-  },
+  chips: blankChips(reader),
 });
-
-/** Chips as the form describes them. */
-export function chipsDraft({
-  id,
-  branchCm,
-  leafPct,
-  coniferPct,
-  barkPct,
-  season,
-}: Chips): MaterialDraft & { readonly id: string } {
-  const leaf = numberFromText(leafPct);
-  const conifer = numberFromText(coniferPct);
-  return {
-    id,
-    name: `Chips of ${branchCm} cm branches${leaf > 0 ? `, ${leafPct} % leaf` : ''}${conifer > 0 ? `, ${coniferPct} % conifer` : ''}`,
-    basis: {
-      type: 'chips',
-      branchDiameterCm: numberFromText(branchCm),
-      leafShare: leaf / PERCENT,
-      coniferShare: conifer / PERCENT,
-      barkShare: barkPct.trim() === '' ? null : numberFromText(barkPct) / PERCENT,
-      season: season === 'unknown' ? null : season,
-    },
-    note: '',
-  };
-}
-
-/** A figure that may be left out. */
-export const optionalNumber = (text: string, scale = 1): number | null =>
-  text.trim() === '' ? null : numberFromText(text) / scale;

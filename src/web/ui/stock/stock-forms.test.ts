@@ -2,10 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { stockPosting } from '../../../contract/requests.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { measuresOf } from '../../../words/measures.ts';
-import { actPosting, ACTS, blankAct, type Act, type ActForm } from './act-form.ts';
-import { blankForm, chipsDraft, optionalNumber } from './receive-form.ts';
+import { NOTHING_TYPED, readerOf, retyped } from '../forms/typed-quantity.ts';
+import { describedAnew, readChips } from '../materials/chips-form.ts';
+import { actPosting, ACTS, actTroubles, blankAct, type Act, type ActForm } from './act-form.ts';
+import { blankForm } from './receive-form.ts';
 
-const MEASURES = measuresOf({ measures: 'metric' });
+const METRIC = readerOf('metric');
+const UNITS = { measures: measuresOf({ measures: 'metric' }), reader: METRIC };
+const typed = (text: string) => retyped(NOTHING_TYPED, text);
 const BOOKS = { today: '2026-05-14' } as GardenBooks;
 const LOT = {
   id: 'pile',
@@ -21,22 +25,33 @@ const LOT = {
   reserveL: 0,
   note: '',
 };
-const form = (change: Partial<ActForm> = {}): ActForm => ({ ...blankAct(BOOKS, LOT, MEASURES), ...change });
+const form = (change: Partial<ActForm> = {}): ActForm => ({ ...blankAct(BOOKS, LOT, UNITS), ...change });
 const filled = form({
   amount: { amount: '2,5', unit: 'barrow85L' },
-  waterL: '20',
-  temperatureC: '58',
-  moisturePct: '55',
+  water: typed('20'),
+  figures: {
+    ...form().figures,
+    temperatureC: typed('136.4 F'),
+    moistureFractionWetBasis: typed('55'),
+  },
   signs: ['earthySmell'],
 });
 
 describe('what is done to a lot', () => {
   it.each(ACTS.map((act): [Act] => [act]))('%s is something the server takes', (act) => {
-    const parsed = stockPosting.safeParse(actPosting({ act, form: filled, lot: LOT, today: '2026-05-14' }));
+    const parsed = stockPosting.safeParse(
+      actPosting({ act, form: filled, lot: LOT, today: '2026-05-14', reader: METRIC }),
+    );
     expect(parsed.success, JSON.stringify(parsed.error?.issues)).toBe(true);
   });
   it('moves into a new bag, shut, when no other lot is named', () => {
-    const { lots, movements } = actPosting({ act: 'move', form: filled, lot: LOT, today: '2026-05-14' });
+    const { lots, movements } = actPosting({
+      act: 'move',
+      form: filled,
+      lot: LOT,
+      today: '2026-05-14',
+      reader: METRIC,
+    });
     expect(lots[0]).toMatchObject({
       name: 'Chips by the gate, bags',
       form: 'bag',
@@ -49,14 +64,27 @@ describe('what is done to a lot', () => {
       form: { ...filled, newForm: 'pile', newName: 'Half' },
       lot: LOT,
       today: '2026-05-14',
+      reader: METRIC,
     });
     expect(split.lots[0]).toMatchObject({ name: 'Half', keeping: 'open', isTurned: true });
     expect(
-      actPosting({ act: 'move', form: { ...filled, toLotId: 'other' }, lot: LOT, today: '2026-05-14' }).lots,
+      actPosting({
+        act: 'move',
+        form: { ...filled, toLotId: 'other' },
+        lot: LOT,
+        today: '2026-05-14',
+        reader: METRIC,
+      }).lots,
     ).toEqual([]);
   });
   it('measures only what was typed, in shares', () => {
-    const [reading] = actPosting({ act: 'reading', form: filled, lot: LOT, today: '2026-05-14' }).movements;
+    const [reading] = actPosting({
+      act: 'reading',
+      form: filled,
+      lot: LOT,
+      today: '2026-05-14',
+      reader: METRIC,
+    }).movements;
     expect(reading).toMatchObject({
       temperatureC: 58,
       moistureFractionWetBasis: 0.55,
@@ -70,32 +98,40 @@ describe('what is done to a lot', () => {
       form: form({ date: '2026-06-01' }),
       lot: LOT,
       today: '2026-05-14',
+      reader: METRIC,
     }).movements;
     expect(turned).toMatchObject({ state: 'planned' });
   });
 });
 
 describe('a load that arrives', () => {
-  const blank = blankForm(BOOKS, MEASURES);
+  const blank = blankForm(BOOKS, UNITS);
   it('starts as chips by what is seen of them, today, in barrows', () => {
     expect(blank).toMatchObject({ date: '2026-05-14', lotForm: 'pile', keeping: 'open' });
     expect(blank.amount.unit).toBe('barrow85L');
   });
   it('describes chips by the answers, and says nothing of what was not looked at', () => {
-    const draft = chipsDraft({ ...blank.chips, leafPct: '12', coniferPct: '40' });
+    const described = (figures: Record<string, string>, season?: 'leafless') => {
+      const changed = Object.fromEntries(
+        Object.entries(figures).map(([field, text]) => [field, typed(text)]),
+      );
+      const change = { figures: { ...blank.chips.figures, ...changed }, ...(season && { season }) };
+      return readChips(describedAnew(blank.chips, change), METRIC).draft;
+    };
+    const draft = described({ leafShare: '12', coniferShare: '40' });
     expect(draft.name).toBe('Chips of 6 cm branches, 12 % leaf, 40 % conifer');
     expect(draft.basis).toMatchObject({ leafShare: 0.12, coniferShare: 0.4, barkShare: null, season: null });
-    expect(chipsDraft({ ...blank.chips, barkPct: '30', season: 'leafless' }).basis).toMatchObject({
+    expect(described({ barkShare: '30' }, 'leafless').basis).toMatchObject({
       barkShare: 0.3,
       season: 'leafless',
     });
   });
-  it('takes an empty figure as none, and text as no number', () => {
-    expect([optionalNumber(''), optionalNumber('45', 100), optionalNumber(' 1,5 ')]).toEqual([
-      null,
-      0.45,
-      1.5,
+  it('says what is wrong with figures before anything is sent', () => {
+    const wet = { ...filled, figures: { ...filled.figures, moistureFractionWetBasis: typed('wet') } };
+    expect(Object.keys(actTroubles('reading', wet, METRIC))).toEqual(['moistureFractionWetBasis']);
+    expect(Object.keys(actTroubles('water', { ...filled, water: typed('4 kg') }, METRIC))).toEqual([
+      'waterL',
     ]);
-    expect(optionalNumber('wet')).toBeNaN();
+    expect(actTroubles('turn', wet, METRIC)).toEqual({});
   });
 });

@@ -1,8 +1,10 @@
+import type { ZodType } from 'zod';
 import { labResultFields } from '../../../records/lab-result.ts';
 import { chipsFields, figuresFields } from '../../../records/material.ts';
+import { movementFields } from '../../../records/movement.ts';
 import type { Quantity } from '../../../refusals/refusal.ts';
-import { askedOf } from '../../ui/forms/asked-of.ts';
-import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import { askedOf } from '../forms/asked-of.ts';
+import { quantityTrouble } from '../forms/troubles.ts';
 import {
   figureOf,
   readQuantity,
@@ -10,7 +12,7 @@ import {
   type QuantityAsked,
   type Reader,
   type TypedQuantity,
-} from '../../ui/forms/typed-quantity.ts';
+} from '../forms/typed-quantity.ts';
 
 /** One figure that describes a material, as forms ask for it. */
 export interface FigureField {
@@ -26,56 +28,77 @@ const share = (field: string, name: string, asked: QuantityAsked): FigureField =
   quantity: 'share',
   asked,
 });
+const moisture = (declared: ZodType) =>
+  share('moistureFractionWetBasis', 'Moisture', askedOf(declared, 'share'));
+const carbon = (declared: ZodType) =>
+  share('carbonFractionDryBasis', 'Carbon in dry matter', askedOf(declared, 'share'));
+const nitrogen = (declared: ZodType) =>
+  share('nitrogenFractionDryBasis', 'Nitrogen in dry matter', askedOf(declared, 'share'));
+const density = (declared: ZodType): FigureField => ({
+  field: 'bulkDensityKgPerM3',
+  name: 'Bulk density',
+  quantity: 'bulkDensity',
+  asked: askedOf(declared, 'bulkDensity'),
+});
 
 /** What a material of one's own states itself. */
 export const OWN_FIGURES: readonly FigureField[] = [
-  share('moistureFractionWetBasis', 'Moisture', askedOf(figuresFields.moistureFractionWetBasis)),
-  share('carbonFractionDryBasis', 'Carbon in dry matter', askedOf(figuresFields.carbonFractionDryBasis)),
-  share(
-    'nitrogenFractionDryBasis',
-    'Nitrogen in dry matter',
-    askedOf(figuresFields.nitrogenFractionDryBasis),
-  ),
-  {
-    field: 'bulkDensityKgPerM3',
-    name: 'Bulk density',
-    quantity: 'bulkDensity',
-    asked: askedOf(figuresFields.bulkDensityKgPerM3, 'bulkDensity'),
-  },
+  moisture(figuresFields.moistureFractionWetBasis),
+  carbon(figuresFields.carbonFractionDryBasis),
+  nitrogen(figuresFields.nitrogenFractionDryBasis),
+  density(figuresFields.bulkDensityKgPerM3),
 ];
 
+const BRANCHES: FigureField = {
+  field: 'branchDiameterCm',
+  name: 'Thickness of the branches',
+  quantity: 'length',
+  asked: askedOf(chipsFields.branchDiameterCm),
+};
 /** What chips are described by. */
 export const CHIPS_FIGURES: readonly FigureField[] = [
-  {
-    field: 'branchDiameterCm',
-    name: 'Thickness of the branches',
-    quantity: 'length',
-    asked: askedOf(chipsFields.branchDiameterCm),
-  },
+  BRANCHES,
   share('leafShare', 'Leaf', askedOf(chipsFields.leafShare)),
   share('coniferShare', 'Conifer', askedOf(chipsFields.coniferShare)),
+];
+/** The same with the bark, for a load one can look at. */
+export const LOAD_CHIPS_FIGURES: readonly FigureField[] = [
+  ...CHIPS_FIGURES,
+  share('barkShare', 'Bark', askedOf(chipsFields.barkShare)),
+];
+
+/** What is judged of a load that arrives; each may be left out. */
+export const LOAD_FIGURES: readonly FigureField[] = [
+  moisture(movementFields.receive.moistureFractionWetBasis),
+  density(movementFields.receive.bulkDensityKgPerM3),
+];
+
+/** What is measured of a heap; each may be left out. */
+export const HEAP_TEMPERATURE: FigureField = {
+  field: 'temperatureC',
+  name: 'Temperature inside',
+  quantity: 'temperature',
+  asked: askedOf(movementFields.reading.temperatureC),
+};
+export const HEAP_FIGURES: readonly FigureField[] = [
+  HEAP_TEMPERATURE,
+  moisture(movementFields.reading.moistureFractionWetBasis),
+  density(movementFields.reading.bulkDensityKgPerM3),
+  carbon(movementFields.reading.carbonFractionDryBasis),
+  nitrogen(movementFields.reading.nitrogenFractionDryBasis),
 ];
 
 /** What a laboratory reports; each may be left out. */
 export const LAB_FIGURES: readonly FigureField[] = [
-  share('moistureFractionWetBasis', 'Moisture', askedOf(labResultFields.moistureFractionWetBasis)),
-  share('carbonFractionDryBasis', 'Carbon in dry matter', askedOf(labResultFields.carbonFractionDryBasis)),
-  share(
-    'nitrogenFractionDryBasis',
-    'Nitrogen in dry matter',
-    askedOf(labResultFields.nitrogenFractionDryBasis),
-  ),
+  moisture(labResultFields.moistureFractionWetBasis),
+  carbon(labResultFields.carbonFractionDryBasis),
+  nitrogen(labResultFields.nitrogenFractionDryBasis),
   share(
     'ammoniumShareOfNitrogen',
     'Of that nitrogen, ammonium',
     askedOf(labResultFields.ammoniumShareOfNitrogen),
   ),
-  {
-    field: 'bulkDensityKgPerM3',
-    name: 'Bulk density',
-    quantity: 'bulkDensity',
-    asked: askedOf(labResultFields.bulkDensityKgPerM3, 'bulkDensity'),
-  },
+  density(labResultFields.bulkDensityKgPerM3),
 ];
 
 export type TypedFigures = Readonly<Record<string, TypedQuantity>>;

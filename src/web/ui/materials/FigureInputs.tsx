@@ -1,16 +1,17 @@
-import { QuantityField } from '../../ui/forms/QuantityField.tsx';
+import { QuantityField } from '../forms/QuantityField.tsx';
 import type { FigureField, TypedFigures } from './figure-fields.ts';
 
 interface FigureInputsProps {
   readonly fields: readonly FigureField[];
   readonly typed: TypedFigures;
   readonly onChange: (typed: TypedFigures) => void;
-  /** By field. */
+  /** By field, as the hints. */
   readonly troubles: Readonly<Record<string, string | undefined>>;
+  readonly hints?: Readonly<Record<string, string>> | undefined;
 }
 
 /** The figures that describe a material. */
-export const FigureInputs = ({ fields, typed, onChange, troubles }: FigureInputsProps) =>
+export const FigureInputs = ({ fields, typed, onChange, troubles, hints = {} }: FigureInputsProps) =>
   fields.map(({ field, name, quantity }) => (
     <QuantityField
       key={field}
@@ -19,6 +20,7 @@ export const FigureInputs = ({ fields, typed, onChange, troubles }: FigureInputs
       value={typed[field]!}
       onChange={(value) => onChange({ ...typed, [field]: value })}
       trouble={troubles[field]}
+      hint={hints[field]}
       width={130}
     />
   ));
