@@ -19,6 +19,30 @@ export function formatQuantity(value: number, quantity: Quantity, system: UnitSy
   return `${plain(fromBase(value), FEWEST_DIGITS)}${space}${symbol}`;
 }
 
+/** Steps that rules of thumb come in, by how large the figure is. */
+const roundOff = (figure: number): number => {
+  const size = Math.abs(figure);
+  const step = size >= 200 ? 10 : size >= 100 ? 5 : size >= 10 ? 1 : size >= 1 ? 0.5 : 0;
+  return step === 0 ? figure : Math.round(figure / step) * step;
+};
+
+/** A rule of thumb, written in metric, in the units of the garden: 15 cm is 6 in, not 5.91. */
+const ruleFigure = (value: number, quantity: Quantity, system: UnitSystem): string => {
+  const figure = QUANTITIES[quantity].shown[system].fromBase(value);
+  return plain(system === 'metric' ? figure : roundOff(figure), 2 + Number(Math.abs(figure) >= 100));
+};
+
+/** A rule of thumb, from `low` to `high` where they differ, in the base unit of the quantity. */
+export function formatRule(
+  [low, high]: readonly [low: number, high: number],
+  quantity: Quantity,
+  system: UnitSystem,
+): string {
+  const { symbol } = QUANTITIES[quantity].shown[system];
+  const [from, to] = [low, high].map((value) => ruleFigure(value, quantity, system));
+  return from === to ? `${from!} ${symbol}` : `${from!} to ${to!} ${symbol}`;
+}
+
 /** The same for a field: the figure alone, in the decimals of the reader. */
 export function fieldText(
   value: number,

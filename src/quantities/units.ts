@@ -208,7 +208,12 @@ export const QUANTITIES: Readonly<Record<Quantity, QuantityUnits>> = {
   mass: quantity(kilogram, pound, MASS),
   temperature: quantity(celsius, fahrenheit, [celsius, fahrenheit]),
   bulkDensity: quantity(kgPerM3, poundPerCubicFoot, BULK_DENSITY),
-  smallMass: quantity(gram, ounce, [gram, metric('kg', 1000, 'kilo', 'kilogram', 'kilogramme'), ounce, customary('lb', GRAMS_PER_POUND, 'pound', '#')]),
+  smallMass: quantity(gram, ounce, [
+    gram,
+    metric('kg', 1000, 'kilo', 'kilogram', 'kilogramme'),
+    ounce,
+    customary('lb', GRAMS_PER_POUND, 'pound', '#'),
+  ]),
   massPerArea: quantity(gramPerM2, poundPer1000SquareFeet, MASS_PER_AREA),
   volumePerArea: quantity(litrePerM2, gallonPer100SquareFeet, VOLUME_PER_AREA),
   waterDepth: quantity(millimetre, inchOfWater, [millimetre, metric('cm', 10, 'centimeter'), inchOfWater]),

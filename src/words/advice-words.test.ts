@@ -208,11 +208,11 @@ describe('cautions in words', () => {
     { code: 'muchNitrogen', gPerM2: 8 },
   ];
   it.each(all.map((caution) => [caution.code, caution] as const))('%s is a whole sentence', (_, caution) => {
-    expect(cautionInWords(caution)).toMatch(/^[A-Z0-9].*\.$/);
-    expect(cautionInWords(caution)).not.toMatch(/undefined|NaN|!/);
+    expect(cautionInWords(caution, metric)).toMatch(/^[A-Z0-9].*\.$/);
+    expect(cautionInWords(caution, metric)).not.toMatch(/undefined|NaN|!/);
   });
   it('name the dates and put local rules first', () => {
-    expect(cautionInWords(all[0])).toContain('11 September 2026');
-    expect(cautionInWords(all[0])).toContain('local food-safety rules come first');
+    expect(cautionInWords(all[0], metric)).toContain('11 September 2026');
+    expect(cautionInWords(all[0], metric)).toContain('local food-safety rules come first');
   });
 });

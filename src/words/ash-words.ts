@@ -2,7 +2,9 @@ import type { AshReason } from '../core/yard/index.ts';
 import type { DayNumber } from '../core/ground/index.ts';
 import { dateNear, MONTH_LETTERS } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
+import type { Measures } from './measures.ts';
 
+/** The trade's recipes as the trade words them, in its own units. */
 export const ASH_RECIPE_WORDS: Record<string, string> = {
   kgPerTenM2: '1 kg on 10 m²',
   cupPerM2: 'a cup to a square meter',
@@ -14,7 +16,7 @@ export const ASH_RECIPE_WORDS: Record<string, string> = {
 };
 
 /** Why ash may not go on a bed, or what to mind. */
-export function ashReasonWords(reason: AshReason, today: DayNumber): string {
+export function ashReasonWords(reason: AshReason, today: DayNumber, measures: Measures): string {
   switch (reason.code) {
     case 'phTooHigh':
       return `pH ${formatFixed(reason.ph, 1)}: above 7.5 no ash goes on a bed. It would lock up iron, manganese and phosphorus. A little in an acid compost is another matter.`;
@@ -25,7 +27,7 @@ export function ashReasonWords(reason: AshReason, today: DayNumber): string {
     case 'nearAmmonium':
       return `Ammonium, urine or fresh manure went on (or is planned) on ${dateNear(reason.day, today)}: with ash its ammonia is driven off and lost. From ${dateNear(reason.freeFrom, today)} on it may. Finished compost would be fine: its nitrogen is bound, not ammonium.`;
     case 'capReached':
-      return `${formatFixed(reason.givenGPerM2, 0)} g/m² has gone on within a year: that is the cap. Again from ${dateNear(reason.againFrom, today)}.`;
+      return `${measures.areaMass(reason.givenGPerM2)} has gone on within a year: that is the limit. Again from ${dateNear(reason.againFrom, today)}.`;
     case 'wrongSeason':
       return `Spread it from ${MONTH_LETTERS[reason.fromMonth - 1]} to ${MONTH_LETTERS[reason.untilMonth - 1]}, never in heat, in wind or before a downpour.`;
     case 'growingPlants':

@@ -13,7 +13,7 @@ import { PARAMETER_TABLE } from '../core/model/simulation/parameters.ts';
 import { bedScenario } from '../core/bed/books/bed-scenario.ts';
 import { bedOf, MILD, plantingOf } from '../../tests/fixtures/books.ts';
 import { layOf } from '../../tests/fixtures/laid.ts';
-import { BUILD_UP_NOTE_WORDS, BUILD_UP_WORDS, waitWords } from './build-up-words.ts';
+import { BUILD_UP_WORDS, buildUpNote, waitWords } from './build-up-words.ts';
 import { conflictInWords, waitInWords } from './conflict-words.ts';
 import { measuresOf } from './measures.ts';
 import { inputWords, rangeSentences } from './range-words.ts';
@@ -98,7 +98,7 @@ describe('build-ups in words', () => {
       expect(BUILD_UP_WORDS[id].name).not.toBe('');
       isSentence(BUILD_UP_WORDS[id].aim);
       expect(waitWords(wait)).toMatch(/wait|plant/);
-      for (const note of notes) isSentence(BUILD_UP_NOTE_WORDS[note]);
+      for (const note of notes) isSentence(buildUpNote(note, metric));
     }
   });
   it('have no note that no build-up uses', () => {

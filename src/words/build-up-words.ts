@@ -1,4 +1,5 @@
 import type { BuildUpNote, PlantingWait, Purpose } from '../core/bed/index.ts';
+import type { Measures } from './measures.ts';
 
 export const PURPOSE_WORDS: Record<Purpose, string> = {
   coverNow: 'Cover now: fresh will do',
@@ -56,20 +57,28 @@ export function waitWords(wait: PlantingWait): string {
   }
 }
 
-export const BUILD_UP_NOTE_WORDS: Record<BuildUpNote, string> = {
+const NOTE_WORDS: Record<BuildUpNote, string | ((measures: Measures) => string)> = {
   sowIntoCompost: 'Draw the chips apart and sow or plant down into the compost.',
-  clearOfTrunk: 'Leave 15 to 30 cm clear around every stem.',
-  soakOnce: 'Soak it once when it is laid.',
+  clearOfTrunk: (m) => `Leave ${m.rule('length', 15, 30)} clear around every stem.`,
+  soakOnce: 'Soak it once when it is spread.',
   nitrogenBelowWood: 'The greens lie below the wood, three of wood to one by volume.',
-  cardOverlap: 'Overlap plain card by 15 cm; no tape, no staples, no glossy print.',
+  cardOverlap: (m) => `Overlap plain card by ${m.rule('length', 15)}; no tape, no staples, no glossy print.`,
   holesOnClay: 'On clay punch holes in the card, or lay coarse straw, so that it breathes.',
   autumnWork: 'Work for late autumn.',
   raiseClay: 'Raise the clay first so that water runs off; never tread it wet.',
   slowWorkOnly: 'Slow to build: take the lifting in parts.',
-  relayEveryThirdYear: 'Top up 2.5 cm a year; lift the bottom after two or three years and lay it anew.',
+  relayEveryThirdYear: (m) =>
+    `Top up ${m.rule('length', 2.5)} a year; lift the bottom after two or three years and spread it anew.`,
   thinTopUp: 'Lay it after rain, and top up little and often.',
-  moveTrench: 'A new line each season: the amounts here are a fifth of the ground, 15 cm deep.',
+  moveTrench: (m) =>
+    `A new line each season: the amounts here are a fifth of the ground, ${m.rule('length', 15)} deep.`,
   soilOnTop: 'Put the dug soil back on top.',
   layerEveryYear: 'One layer every year, never removed.',
   onlyHopelessClay: 'A last resort: feed more nitrogen than usual, as the answers say.',
 };
+
+/** What to mind with a build-up. */
+export function buildUpNote(note: BuildUpNote, measures: Measures): string {
+  const words = NOTE_WORDS[note];
+  return typeof words === 'string' ? words : words(measures);
+}

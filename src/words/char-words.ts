@@ -1,20 +1,30 @@
 import type { ChargeRecipeId, CharFineness, BurnMethod, CharTemperature } from '../records/vocabulary.ts';
+import type { Measures } from './measures.ts';
 import type { FeedstockShape, YieldVerdict } from '../core/yard/index.ts';
 
-export const METHOD_WORDS: Record<BurnMethod, { readonly name: string; readonly how: string }> = {
+export const METHOD_WORDS: Record<
+  BurnMethod,
+  { readonly name: string; readonly how: (measures: Measures) => string }
+> = {
   emberRescue: {
     name: 'Ember rescue',
-    how: 'Glowing coals shoveled from a bonfire into a steel vessel holding a few centimeters of water.',
+    how: () =>
+      'Glowing coals shoveled from a bonfire into a steel vessel holding some water, two fingers deep.',
   },
-  trench: { name: 'Trench', how: '30 to 50 cm deep, lit at several points, fed little by little.' },
-  conePit: { name: 'Cone pit', how: 'The next layer goes on when the first white shows on the last.' },
+  trench: {
+    name: 'Trench',
+    how: (m) => `${m.rule('length', 30, 50)} deep, lit at several points, fed little by little.`,
+  },
+  conePit: { name: 'Cone pit', how: () => 'The next layer goes on when the first white shows on the last.' },
   topLitDrum: {
     name: 'Top-lit drum',
-    how: 'Air holes below, a gap under the lid, packed evenly with room for air; burns from the top down.',
+    how: () =>
+      'Air holes below, a gap under the lid, packed evenly with room for air; burns from the top down.',
   },
   closedRetort: {
     name: 'Closed retort in a fire',
-    how: 'A steel box with a gas hole inside a fire: slow to build, forgiving, may be left alone once it runs.',
+    how: () =>
+      'A steel box with a gas hole inside a fire: slow to build, forgiving, may be left alone once it runs.',
   },
 };
 
@@ -23,11 +33,11 @@ export const STEP_WORDS: Record<string, string> = {
   clearGround: 'Ground cleared to the bare soil all round; nothing dry overhead; little wind',
   waterAtHand: 'Water at hand: a hose under pressure, or several full cans and a bucket',
   sortWood: 'Wood sorted: dry, one thickness, straight; no paint, no treatment, no nails',
-  steelVessel: 'Steel vessel with a few centimeters of water set ready',
+  steelVessel: 'Steel vessel with water, two fingers deep, set ready',
   bonfire: 'Bonfire burning',
   shovelEmbers: 'Red coals shoveled into the water, before any turn white',
   leaveEmbers: 'Enough embers left to fire the next load',
-  digTrench: 'Trench dug, 30 to 50 cm deep',
+  digTrench: 'Trench dug, knee deep',
   lightSeveral: 'Lit at several points',
   feedLittle: 'Fed little by little, never left',
   flamesSpent: 'Flames pale blue and low, little smoke: the gases are spent',
@@ -84,11 +94,17 @@ export const SHAPE_WORDS: Record<FeedstockShape, string> = {
   stalks: 'stalks',
 };
 
-export const FIRING_WORDS: Record<CharTemperature, string> = {
-  low: '350 to 450 °C',
-  medium: '450 to 600 °C',
-  high: 'above 600 °C',
-};
+/** How hot char was fired. */
+export function firingWords(temperature: CharTemperature, measures: Measures): string {
+  switch (temperature) {
+    case 'low':
+      return measures.rule('temperature', 350, 450);
+    case 'medium':
+      return measures.rule('temperature', 450, 600);
+    case 'high':
+      return `above ${measures.rule('temperature', 600)}`;
+  }
+}
 
 export const VERDICT_WORDS: Record<YieldVerdict, string> = {
   muchLess: 'much less than such fires give: it burnt on to ash, or something was not counted',

@@ -2,7 +2,7 @@ import type { Conflict, HarvestWait } from '../core/bed/index.ts';
 import { ASH_YEARLY_CAP_G_PER_M2 } from '../core/yard/index.ts';
 import type { DayNumber } from '../core/ground/index.ts';
 import { dateNear } from './dates.ts';
-import { formatFixed, plainFigure } from './figures.ts';
+import { plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 
 /** How entries and plantings are called in a sentence. */
@@ -29,9 +29,9 @@ export function conflictInWords({
     case 'ashOnHighPh':
       return `${names.entry(conflict.entryId)} on pH ${plainFigure(conflict.ph)}: no ash on beds above 7.5, it locks up iron and phosphorus (common practice). Test again first.`;
     case 'muchAsh':
-      return `${formatFixed(conflict.gPerM2, 0)} g/m² of ash within a year: at most ${ASH_YEARLY_CAP_G_PER_M2}, and never caustic ash on leaves (common practice; the trade's recipes differ up to eight times).`;
+      return `${measures.areaMass(conflict.gPerM2)} of ash within a year: at most ${measures.areaMass(ASH_YEARLY_CAP_G_PER_M2)}, and never caustic ash on leaves (common practice; the trade's recipes differ up to eight times).`;
     case 'mulchOnTrunk':
-      return `${names.entry(conflict.entryId)}: keep 15 to 30 cm clear of the stem, mulch against bark rots it.`;
+      return `${names.entry(conflict.entryId)}: keep ${measures.rule('length', 15, 30)} clear of the stem, mulch against bark rots it.`;
     case 'rawCharBeforeCrop':
       return `${names.entry(conflict.entryId)} was not charged and ${names.planting(conflict.plantingId).toLowerCase()} comes soon: it takes up nitrogen first, for weeks to a season or two. Charge it before.`;
     case 'wetClayWorked':
@@ -39,9 +39,9 @@ export function conflictInWords({
     case 'woodDugIntoClay':
       return `${names.entry(conflict.entryId)} is buried in heavy clay: without air it stalls. Leave wood on top, or mix it with nitrogen and air only to open hopeless clay.`;
     case 'muchNitrogenInYear':
-      return `${formatFixed(conflict.gPerM2, 0)} g/m² of nitrogen in manure and meals in the year to ${dateNear(conflict.day, today)}: over ${formatFixed(conflict.limitGPerM2, 0)} g/m² (170 kg/ha, EU Nitrates Directive, from memory) it leaches. Local nutrient rules decide.`;
+      return `${measures.rate(conflict.gPerM2)} of nitrogen in manure and meals in the year to ${dateNear(conflict.day, today)}: over ${measures.rate(conflict.limitGPerM2)} (EU Nitrates Directive, from memory) it leaches. Local nutrient rules decide.`;
     case 'muchPhosphorus':
-      return `About ${formatFixed(conflict.gPerM2Year, 0)} g/m² of phosphorus a year with what was spread; crops take off about ${formatFixed(conflict.limitGPerM2Year, 0)}. It builds up: test before the next manure or compost.`;
+      return `About ${measures.areaMass(conflict.gPerM2Year)} of phosphorus a year with what was spread; crops take off about ${measures.areaMass(conflict.limitGPerM2Year)}. It builds up: test before the next manure or compost.`;
     case 'coverOverSeed':
       return `${names.planting(conflict.plantingId)} would be sown under ${measures.thickness(conflict.coverCm)} of cover; its seed comes through ${measures.thickness(conflict.deepestCm)} (common practice). Rake a row clear, or sow into compost.`;
   }

@@ -15,8 +15,8 @@ import {
   poundsFromKilograms,
   squareFeetFromSquareMetres,
 } from '../core/ground/index.ts';
-import { formatQuantity } from '../quantities/format-quantity.ts';
-import type { UnitSystem } from '../refusals/refusal.ts';
+import { formatQuantity, formatRule } from '../quantities/format-quantity.ts';
+import type { Quantity, UnitSystem } from '../refusals/refusal.ts';
 import { formatFixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */
@@ -38,6 +38,8 @@ export interface Measures {
   /** What lies on an area, such as ash, of g/m². */
   readonly areaMass: (gPerM2: number) => string;
   readonly system: UnitSystem;
+  /** A rule of thumb with a unit: one value, or from one to another, in the base unit of the quantity. */
+  readonly rule: (quantity: Quantity, low: number, high?: number) => string;
   /** A round length to draw a scale by. */
   readonly scaleCm: number;
   /** Depth as a plain number in the unit below, for scales. */
@@ -102,6 +104,7 @@ const metric: Measures = {
   areaMassUnit: 'kg/m²',
   areaMass: (gPerM2) => formatQuantity(gPerM2, 'massPerArea', 'metric'),
   system: 'metric',
+  rule: (quantity, low, high = low) => formatRule([low, high], quantity, 'metric'),
   scaleCm: 10,
   depthFigure: (cm) => cm,
   depthUnit: 'cm',
@@ -135,6 +138,7 @@ const customary: Measures = {
   areaMassUnit: 'lb/1000 sq ft',
   areaMass: (gPerM2) => formatQuantity(gPerM2, 'massPerArea', 'customary'),
   system: 'customary',
+  rule: (quantity, low, high = low) => formatRule([low, high], quantity, 'customary'),
   scaleCm: 4 * CENTIMETRES_PER_INCH,
   depthFigure: inchesFromCentimetres,
   depthUnit: 'in',

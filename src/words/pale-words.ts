@@ -1,85 +1,91 @@
 import type { Cause, EvidenceCode, Fit, PaleFacts, RemedyOutcome } from '../core/bed/index.ts';
 import type { PlantSign } from '../records/vocabulary.ts';
 import { dateNear } from './dates.ts';
-import { formatFixed, plainFigure } from './figures.ts';
+import { plainFigure } from './figures.ts';
 import { PLANT_SIGN_WORDS } from './journal-words.ts';
 import type { Measures } from './measures.ts';
 
 interface CauseWords {
   readonly name: string;
   /** The cheap test that would tell. */
-  readonly test: string;
+  readonly test: (measures: Measures) => string;
   /** What to do when it is so; amounts stand beside it where they can be reckoned. */
-  readonly remedy: string;
+  readonly remedy: (measures: Measures) => string;
 }
 
 export const CAUSE_WORDS: Record<Cause, CauseWords> = {
   lockUp: {
     name: 'Nitrogen locked up by what was laid',
-    test: 'Compare with the same crop on bare soil beside it; or rake the layer off one square foot, feed that spot, and look again in ten days.',
-    remedy:
-      'Feed quick nitrogen, or work composted manure or castings into the top 2 to 3 cm (an inch); leave the layer where it is.',
+    test: () =>
+      'Compare with the same crop on bare soil beside it; or rake the layer off one square foot, feed that spot, and look again in ten days.',
+    remedy: (m) =>
+      `Feed quick nitrogen, or work composted manure or castings into the top ${m.rule('length', 2.5)}; leave the layer where it is.`,
   },
   hunger: {
     name: 'Simple nitrogen hunger',
-    test: 'Feed one plant and not its neighbor: hunger answers within ten days, from the new leaves on.',
-    remedy: 'Feed it, and plan compost for the next crop.',
+    test: () =>
+      'Feed one plant and not its neighbor: hunger answers within ten days, from the new leaves on.',
+    remedy: () => 'Feed it, and plan compost for the next crop.',
   },
   coldSoil: {
     name: 'Cold soil',
-    test: 'Put a thermometer a finger deep in the morning; below about 9 °C (48 °F) roots take up little, whatever is there.',
-    remedy:
+    test: (m) =>
+      `Put a thermometer a finger deep in the morning; below about ${m.warmth(9)} roots take up little, whatever is there.`,
+    remedy: () =>
       'Wait, or cover with a fleece; draw the mulch aside so that the sun reaches the soil. Do not feed now.',
   },
   waterlogged: {
     name: 'Too wet for roots to breathe',
-    test: 'Dig a hole a hand deep: does water stand in it after an hour, does it smell sour?',
-    remedy:
+    test: () => 'Dig a hole a hand deep: does water stand in it after an hour, does it smell sour?',
+    remedy: () =>
       'Draw the mulch aside, loosen with a fork without treading, let it dry; keep off clay. No feed until it drains.',
   },
   drought: {
     name: 'Drought',
-    test: 'Scratch a finger deep under the mulch: is it dry there? Limp at noon and up by evening says the same.',
-    remedy: 'Water slowly and deep, then cover again.',
+    test: () =>
+      'Scratch a finger deep under the mulch: is it dry there? Limp at noon and up by evening says the same.',
+    remedy: () => 'Water slowly and deep, then cover again.',
   },
   phLockOut: {
     name: 'Wrong pH, or ash: nutrients locked out',
-    test: 'A pH strip or a kit from the shop: below 5.6 or above 7.4 it is worth a laboratory.',
-    remedy:
+    test: () => 'A pH strip or a kit from the shop: below 5.6 or above 7.4 it is worth a laboratory.',
+    remedy: () =>
       'No more ash or lime on high pH; on low pH lime by a soil test. Iron and manganese show it first.',
   },
   traceElements: {
     name: 'A trace element is missing',
-    test: 'Pale between green veins, youngest leaves first? Spray one plant with seaweed or iron chelate and look in a week.',
-    remedy: 'Have the soil tested before you buy anything; compost usually mends it over a season.',
+    test: () =>
+      'Pale between green veins, youngest leaves first? Spray one plant with seaweed or iron chelate and look in a week.',
+    remedy: () => 'Have the soil tested before you buy anything; compost usually mends it over a season.',
   },
   transplantShock: {
     name: 'Transplant shock',
-    test: 'Is the newest leaf, grown since planting, of the right green? Then it is over.',
-    remedy:
+    test: () => 'Is the newest leaf, grown since planting, of the right green? Then it is over.',
+    remedy: () =>
       'Shade and water for a week; do not feed wilting plants. By the trade a pale week or two is usual.',
   },
   rootTrouble: {
     name: 'Root pests or disease',
-    test: 'Dig up the worst plant and look: grubs, eaten or brown roots, knots.',
-    remedy: 'Take out what is lost; the advisory service can name the culprit. Feeding does not help.',
+    test: () => 'Dig up the worst plant and look: grubs, eaten or brown roots, knots.',
+    remedy: () => 'Take out what is lost; the advisory service can name the culprit. Feeding does not help.',
   },
   rawChar: {
     name: 'Raw char taking up nitrogen',
-    test: 'Was the char charged? Feed one end of the bed and compare in ten days.',
-    remedy:
+    test: () => 'Was the char charged? Feed one end of the bed and compare in ten days.',
+    remedy: () =>
       'Feed quick nitrogen now, or compost on top; charge char before use the next time. How long it robs is told as weeks to seasons.',
   },
   scorch: {
     name: 'Scorch from too much nitrogen',
-    test: 'Brown dry edges after feeding? A conductivity strip or the smell of ammonia says the same.',
-    remedy:
+    test: () => 'Brown dry edges after feeding? A conductivity strip or the smell of ammonia says the same.',
+    remedy: () =>
       'Stop feeding; water through where nothing drains into a well or stream; scrape off fresh manure.',
   },
   other: {
     name: 'Something else: disease, virus, weedkiller, old leaves',
-    test: 'Twisted leaves after straw, hay or manure: sow beans in a pot of that soil. Spots and mold: ask the advisory service with a photo.',
-    remedy: 'Find out before you do anything.',
+    test: () =>
+      'Twisted leaves after straw, hay or manure: sow beans in a pot of that soil. Spots and mold: ask the advisory service with a photo.',
+    remedy: () => 'Find out before you do anything.',
   },
 };
 
@@ -94,10 +100,10 @@ type ModelEvidence = Exclude<EvidenceCode, PlantSign>;
 const EVIDENCE_WORDS: Record<ModelEvidence, (facts: PaleFacts, measures: Measures) => string> = {
   modelHolds: ({ heldInRootsReachG }, m) =>
     `according to the model ${m.rate(heldInRootsReachG)} are locked up where the roots are`,
-  modelPale: () => 'the book expects the crop to be short of nitrogen now',
+  modelPale: () => 'according to the model the crop is short of nitrogen now',
   modelFed: ({ availableInReachG }, m) =>
     `according to the model ${m.rate(availableInReachG)} are available to the roots: enough`,
-  modelShortWithoutHold: () => 'the book has it short, yet nothing is held',
+  modelShortWithoutHold: () => 'according to the model it is short, yet nothing is locked up',
   beganAfterMulch: ({ daysFromMulchToSigns }) => `wood or straw went on ${daysFromMulchToSigns} days before`,
   beganBeforeMulch: () => 'it began before wood or straw went on',
   noMulch: () => 'no wood, straw or leaves were laid within a year',
@@ -112,7 +118,7 @@ const EVIDENCE_WORDS: Record<ModelEvidence, (facts: PaleFacts, measures: Measure
   highPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is high`,
   lowPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is low`,
   goodPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is in the usual range`,
-  muchAsh: ({ ashLastYearGPerM2 }) => `${formatFixed(ashLastYearGPerM2, 0)} g/m² of ash within a year`,
+  muchAsh: ({ ashLastYearGPerM2 }, m) => `${m.areaMass(ashLastYearGPerM2)} of ash within a year`,
   rawCharRecent: ({ rawCharWithinDays }) => `raw char went in ${rawCharWithinDays} days ago`,
   noRawChar: () => 'no raw char within four months',
   muchFed: ({ fedRecentlyG }, m) => `${m.rate(fedRecentlyG)} of quick nitrogen within three weeks`,

@@ -1,4 +1,5 @@
 import type { FieldProblem } from '../contract/problem.ts';
+import { formatQuantity } from '../quantities/format-quantity.ts';
 import { InputError } from '../refusals/input-error.ts';
 import {
   fieldOf,
@@ -6,6 +7,7 @@ import {
   type Bounds,
   type Finding,
   type Named,
+  type Quantity,
   type Refusal,
   type RefusalCode,
   type RefusalFacts,
@@ -25,8 +27,6 @@ const showValue = (value: unknown): string => {
 
 /** What was given, when it is known; a schema does not tell. */
 const gotWords = (got: unknown): string => (got === undefined ? '' : `; got ${showValue(got)}`);
-
-const figureWords = (value: number, digits = 3): string => value.toPrecision(digits);
 
 const OR = new Intl.ListFormat('en', { type: 'disjunction' });
 const oneOf = (words: readonly string[]): string => OR.format(words);
@@ -95,14 +95,18 @@ const NO_DATE = {
 const WHICH_ORDER = 'Is the order of dates right?';
 const G_PER_M2_PER_KG_PER_HA = 0.1;
 
+/** A measured figure in both systems: a refusal does not know in which the reader measures. */
+const both = (value: number, quantity: Quantity): string =>
+  `${formatQuantity(value, quantity, 'metric')} (${formatQuantity(value, quantity, 'customary')})`;
+
 function moreThanThere({ lotName, thereKg, thereL, askedKg }: RefusalFacts['moreThanThere']): string {
   const times = thereKg > 0 ? askedKg / thereKg : Infinity;
-  const hint = times > 5 && times < 1000 ? '. Perhaps litres were meant, or one barrow fewer' : '';
+  const hint = times > 5 && times < 1000 ? '. Is the unit right?' : '';
   const there =
     thereKg > 0
-      ? `only ${figureWords(thereKg)} kg (${figureWords(thereL)} L) of "${lotName}" are there on that day`
-      : `nothing of "${lotName}" is there on that day`;
-  return `is more than there is: ${there}, and this asks for ${figureWords(askedKg)} kg${hint}`;
+      ? `on that day only ${both(thereKg, 'mass')}, or ${both(thereL, 'volume')}, of "${lotName}" is in stock`
+      : `nothing of "${lotName}" is in stock on that day`;
+  return `is more than is in stock: ${there}, and this asks for ${both(askedKg, 'mass')}${hint}`;
 }
 
 function wholeWords({ of, isFromOne, got }: RefusalFacts['notWhole']): string {
@@ -184,11 +188,11 @@ const SENTENCES: Sentences = {
   holdsNoCarbon: () => 'must hold something with carbon in it',
   residueUnnamed: () => 'must be named when a residue is left',
   layerTooThick: ({ thicknessCm, mostCm }) =>
-    `makes a layer ${Math.round(thicknessCm).toLocaleString('en')} cm thick; at most ${mostCm} cm can be laid at once. Were feet meant, not metres, or inches, not cm?`,
+    `makes a layer ${both(thicknessCm, 'length')} thick; at most ${both(mostCm, 'length')} can be spread at once. Is the unit right?`,
   layerTooHeavy: ({ dryKgPerM2, mostKgPerM2 }) =>
-    `is ${Math.round(dryKgPerM2)} kg of dry matter per m2; at most ${mostKgPerM2} can be laid at once`,
+    `is ${both(dryKgPerM2 * 1000, 'massPerArea')} of dry matter; at most ${both(mostKgPerM2 * 1000, 'massPerArea')} can be spread at once`,
   wouldLieTooDeep: ({ thicknessCm, mostCm }) =>
-    `would lie ${Math.round(thicknessCm)} cm deep; ${mostCm} cm at a time is the most that can be followed`,
+    `would lie ${both(thicknessCm, 'length')} deep; the model follows at most ${both(mostCm, 'length')}`,
   farTooLarge: ({ amount }) => `is far too large; got ${amount}`,
   takenOffAlready: ({ date }) => `was taken off on ${date} already`,
   nothingLeftToLift: () => 'have nothing left in them to lift',
@@ -198,20 +202,20 @@ const SENTENCES: Sentences = {
   nothingInIt: ({ lotName }) => `has nothing in it by that date: "${lotName}" came later. Is the date right?`,
   moreThanThere,
   moreThanThePile: ({ pileId, inKg }) =>
-    `takes more from the pile "${pileId}" than the ${inKg} kg that went in`,
+    `takes more from the pile "${pileId}" than the ${both(inKg, 'mass')} that went in`,
   madeOfItself: () => 'cannot be made of itself; choose another name for what is made',
   intoItself: () => 'must be another pile than it comes from',
   emptyMix: ({ isAtTheBench }) =>
     `is empty; ${isAtTheBench ? 'put something in the mix first' : 'a mix of nothing cannot be made'}`,
   nothingBurnt: () => 'is empty; nothing was burnt',
   moreCharThanWood: ({ charDryKg, woodDryKg }) =>
-    `is more than went in: ${figureWords(charDryKg)} kg of dry char out of ${figureWords(woodDryKg)} kg of dry wood. Was it weighed wet, or did you mean litres?`,
+    `is more than went in: ${both(charDryKg, 'mass')} of dry char from ${both(woodDryKg, 'mass')} of dry wood. Was it weighed wet, or is the unit wrong?`,
   notBelowOne: ({ share }) => `must be a share below 1; did you mean ${share} %?`,
   belowTheLeast: ({ got }) => `must not be below the least${gotWords(got)}`,
 
   notAboveTheBucket: ({ got }) => `must be more than the empty bucket${gotWords(got)}. Are the two swapped?`,
   densityImpossible: ({ kgPerM3 }) =>
-    `makes ${figureWords(kgPerM3, 2)} kg/m3, which nothing on a heap weighs. Was it grams, or pounds?`,
+    `makes ${both(kgPerM3, 'bulkDensity')}, which nothing on a heap weighs. Is the unit right?`,
   notAboveTheDish: ({ got }) => `must be more than the dish alone${gotWords(got)}`,
   moreAfterDrying: ({ got }) =>
     `must not be more than before drying${gotWords(got)}. Are wet and dry swapped?`,

@@ -55,7 +55,7 @@ describe('every code has words', () => {
 
 describe('a posting of the stock', () => {
   const say = (movement: object, lotId = 'a') =>
-    movementInWords({ ...stamp, ...movement } as MovementRecord, lotId, nameOf);
+    movementInWords({ ...stamp, ...movement } as MovementRecord, lotId, { nameOf, measures: METRIC });
   const amount = { amount: 3, unit: 'barrow85L' };
   it('is told from the side of the lot', () => {
     const move = { type: 'move', ...amount, toLotId: 'b' };
@@ -103,9 +103,13 @@ describe('a lot in words', () => {
     );
   });
   it('takes, gives, or does neither', () => {
-    expect(powerWords({ peakLockGPerKgDry: 3.21, availableShare: -0.5 })).toBe('takes 3.2 g/kg');
-    expect(powerWords({ peakLockGPerKgDry: 0, availableShare: 0.24 })).toBe('gives 24 % of its N');
-    expect(powerWords({ peakLockGPerKgDry: 0.1, availableShare: 0 })).toBe('neither takes nor gives');
+    expect(powerWords({ peakLockGPerKgDry: 3.21, availableShare: -0.5 }, METRIC)).toBe(
+      'locks up to 3.2 g N per kg dry matter',
+    );
+    expect(powerWords({ peakLockGPerKgDry: 0, availableShare: 0.24 }, METRIC)).toBe('gives 24 % of its N');
+    expect(powerWords({ peakLockGPerKgDry: 0.1, availableShare: 0 }, METRIC)).toBe(
+      'neither locks up nor gives nitrogen',
+    );
     expect([ratioFigure(null), ratioFigure(0), ratioFigure(12.94), ratioFigure(51.42)]).toEqual([
       'no N',
       'no C',
@@ -158,7 +162,7 @@ describe('a mix in words', () => {
 
 describe('ash in words', () => {
   it('says why not, and from when', () => {
-    const say = (reason: AshReason) => ashReasonWords(reason, TODAY);
+    const say = (reason: AshReason) => ashReasonWords(reason, TODAY, METRIC);
     expect(say({ code: 'phTooHigh', ph: 7.8 })).toContain('pH 7.8: above 7.5');
     expect(say({ code: 'nearAmmonium', entryId: 'e', day: TODAY - 4, freeFrom: TODAY + 17 })).toMatch(
       /10 May.*From 31 May on.*Finished compost would be fine/,

@@ -5,7 +5,7 @@ import type { MovementRecord } from '../records/movement.ts';
 import type { LockUpPower, LotBrief } from '../core/yard/index.ts';
 import { aboutWhen } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
-import { UNIT_WORDS } from './measures.ts';
+import { UNIT_WORDS, type Measures } from './measures.ts';
 
 export const LOT_FORM_WORDS: Record<LotForm, string> = {
   pile: 'pile',
@@ -84,7 +84,7 @@ const amountWords = ({
 export function movementInWords(
   movement: MovementRecord,
   lotId: string,
-  nameOf: (lotId: string) => string,
+  { nameOf, measures }: { readonly nameOf: (lotId: string) => string; readonly measures: Measures },
 ): string {
   switch (movement.type) {
     case 'receive':
@@ -106,9 +106,9 @@ export function movementInWords(
     case 'turn':
       return 'Turned';
     case 'water':
-      return `Watered with ${plainFigure(movement.waterL)} L`;
+      return `Watered with ${measures.liquid(movement.waterL)}`;
     case 'reading':
-      return readingWords(movement);
+      return readingWords(movement, measures);
     case 'sign':
       return movement.signs.map((sign) => SIGN_WORDS[sign]).join(', ');
     case 'burn':
@@ -118,24 +118,30 @@ export function movementInWords(
   }
 }
 
-function readingWords(reading: Extract<MovementRecord, { type: 'reading' }>): string {
+function readingWords(reading: Extract<MovementRecord, { type: 'reading' }>, measures: Measures): string {
   const found = [
-    reading.temperatureC !== null && `${formatFixed(reading.temperatureC, 0)} °C inside`,
+    reading.temperatureC !== null && `${measures.warmth(reading.temperatureC)} inside`,
     reading.moistureFractionWetBasis !== null &&
-      `${formatFixed(reading.moistureFractionWetBasis * 100, 0)} % water`,
-    reading.bulkDensityKgPerM3 !== null && `${formatFixed(reading.bulkDensityKgPerM3, 0)} kg/m³`,
+      `moisture ${formatFixed(reading.moistureFractionWetBasis * 100, 0)} %`,
+    reading.bulkDensityKgPerM3 !== null && measures.density(reading.bulkDensityKgPerM3),
     reading.carbonFractionDryBasis !== null && `${plainFigure(reading.carbonFractionDryBasis * 100)} % C`,
     reading.nitrogenFractionDryBasis !== null && `${plainFigure(reading.nitrogenFractionDryBasis * 100)} % N`,
   ].filter((one) => one !== false);
   return `Measured ${found.join(', ')}`;
 }
 
-/** "takes 3.2 g/kg" or "gives 24 % of its nitrogen". */
-export function powerWords({ peakLockGPerKgDry, availableShare }: LockUpPower): string {
+/** Nitrogen that dug-in material locks up at most, of each kilogram or pound of its dry matter. */
+const lockPerMass = (gPerKg: number, { system }: Measures): string =>
+  system === 'metric'
+    ? `${plainFigure(gPerKg, 2)} g N per kg dry matter`
+    : `${plainFigure((gPerKg / 1000) * 16, 2)} oz N per lb dry matter`;
+
+/** "locks up to 3.2 g N per kg dry matter" or "gives 24 % of its nitrogen". */
+export function powerWords({ peakLockGPerKgDry, availableShare }: LockUpPower, measures: Measures): string {
   if (peakLockGPerKgDry >= 0.3 && availableShare < 0.1)
-    return `takes ${plainFigure(peakLockGPerKgDry, 2)} g/kg`;
+    return `locks up to ${lockPerMass(peakLockGPerKgDry, measures)}`;
   if (availableShare > 0.02) return `gives ${formatFixed(availableShare * 100, 0)} % of its N`;
-  return 'neither takes nor gives';
+  return 'neither locks up nor gives nitrogen';
 }
 
 /** When it may go on a growing bed without a fight. */

@@ -73,7 +73,7 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
     case 'closeYear':
       return `Close the books of ${what.year}`;
     default:
-      return yardWords(what, task.lotId, names);
+      return yardWords(task, names, measures);
   }
 }
 
@@ -121,10 +121,17 @@ function checkWords(
 }
 
 /** Tasks of stock, heaps, fires, charges and brews. */
-function yardWords(what: TaskWhat, lotId: string | null, names: TaskNames): string {
+function yardWords(
+  { what, lotId }: Pick<Task, 'what' | 'lotId'>,
+  names: TaskNames,
+  measures: Measures,
+): string {
   switch (what.code) {
     case 'movement':
-      return movementInWords(what.movement as MovementRecord, lotId ?? '', (id) => lotName(id, names));
+      return movementInWords(what.movement as MovementRecord, lotId ?? '', {
+        nameOf: (id) => lotName(id, names),
+        measures,
+      });
     case 'charReady':
       return 'Charged char is ready';
     case 'stirCharge':
@@ -140,7 +147,7 @@ function yardWords(what: TaskWhat, lotId: string | null, names: TaskNames): stri
     case 'finished':
       return 'Finished compost';
     case 'short':
-      return `Will be short by ${plainFigure(what.missingL, 2)} L of what is planned`;
+      return `Will be short by ${measures.volume(what.missingL)} of what is planned`;
     case 'brewStep':
       return `${BREW_WORDS[what.brewId].name}: ${BREW_STEP_WORDS[what.step]?.toLowerCase() ?? what.step}`;
     case 'brewReady':

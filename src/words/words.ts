@@ -1,8 +1,8 @@
 import type { BedStatus, Caution, SoilTexture } from '../core/bed/index.ts';
 import type { AshParty, CarbonParty, FlowName, NitrogenParty, PeriodKind } from '../core/model/index.ts';
 import type { Exposure, BedKind, CroppingBefore } from '../records/vocabulary.ts';
+import type { Measures } from './measures.ts';
 import { fullDate } from './dates.ts';
-import { formatFixed } from './figures.ts';
 
 export const BED_KIND_WORDS: Record<BedKind, string> = {
   annual: 'vegetable bed',
@@ -129,7 +129,7 @@ export function counterpartyWords(
 }
 
 /** What to mind, with the rule it comes from; local rules and advice always come first. */
-export function cautionInWords(caution: Caution): string {
+export function cautionInWords(caution: Caution, measures: Measures): string {
   switch (caution.code) {
     case 'rawManure':
       return `Raw manure carries germs. Harvest no earlier than ${fullDate(caution.touchingSoilDay)} what touches the soil, ${fullDate(caution.otherwiseDay)} the rest (120 and 90 days, US organic rule 7 CFR 205.203, from memory). Your local food-safety rules come first. Wash hands.`;
@@ -144,15 +144,15 @@ export function cautionInWords(caution: Caution): string {
     case 'compostDust':
       return 'Dry compost can carry Legionella: damp it down, keep your face out of the bag, wash hands.';
     case 'keepOffTrunk':
-      return 'Leave 15 to 30 cm clear around the stem: mulch against bark rots it.';
+      return `Leave ${measures.rule('length', 15, 30)} clear around the stem: mulch against bark rots it.`;
     case 'deepLayer':
       return 'Carry it in parts, it is heavy. Deep dry mulch close to a building is a fire risk.';
     case 'veryDeep':
-      return `That is ${formatFixed(caution.thicknessCm, 0)} cm, deeper than anyone lays at once. Were feet meant, not metres? Then it would be ${formatFixed(caution.ifFeetCm, 0)} cm.`;
+      return `That is ${measures.thickness(caution.thicknessCm)}, deeper than anyone spreads at once. Did you mean feet, not meters? Then it would be ${measures.thickness(caution.ifFeetCm)}.`;
     case 'wetClay':
       return 'Never work or tread clay while it is wet, and wood buried in airless clay stalls.';
     case 'muchNitrogen':
-      return `${formatFixed(caution.gPerM2, 0)} g of nitrogen per m² at once can burn plants and leach to groundwater. Split it; near wells and streams local nutrient rules decide.`;
+      return `${measures.rate(caution.gPerM2)} of nitrogen at once can burn plants and leach to groundwater. Split it; near wells and streams local nutrient rules decide.`;
   }
 }
 

@@ -13,7 +13,7 @@ import {
   type Answer,
   type BedNames,
 } from '../../../words/advice-words.ts';
-import { SCHOOL_WORDS } from '../../../words/school-words.ts';
+import { SCHOOL_NAMES } from '../../../words/school-words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from '../../../words/workings-words.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
@@ -67,7 +67,7 @@ export const Answers = memo(function Answers(props: AnswersProps) {
           onHow={advice.planting.length > 0 ? how('planting') : undefined}
         >
           <Button size="small" type="link" className="school-link" onClick={onCompareSchools}>
-            {SCHOOL_WORDS[garden.school].name}: compare schools
+            {SCHOOL_NAMES[garden.school]}: compare schools
           </Button>
         </AnswerBox>
       </div>

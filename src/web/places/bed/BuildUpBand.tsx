@@ -27,12 +27,7 @@ import {
   type QuantityAsked,
   type TypedQuantity,
 } from '../../ui/forms/typed-quantity.ts';
-import {
-  BUILD_UP_NOTE_WORDS,
-  BUILD_UP_WORDS,
-  PURPOSE_WORDS,
-  waitWords,
-} from '../../../words/build-up-words.ts';
+import { BUILD_UP_WORDS, buildUpNote, PURPOSE_WORDS, waitWords } from '../../../words/build-up-words.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
@@ -201,7 +196,7 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
     ...new Map(
       planned
         .flatMap((one) => layingCautions({ ...one, material: find(one.materialId)! }, bed))
-        .map((caution) => [caution.code, cautionInWords(caution)]),
+        .map((caution) => [caution.code, cautionInWords(caution, measures)]),
     ).values(),
   ];
   const tryIt = () =>
@@ -291,7 +286,7 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
           </p>
           {choice.notes.map((note) => (
             <p key={note} className="soft">
-              {BUILD_UP_NOTE_WORDS[note]}
+              {buildUpNote(note, measures)}
             </p>
           ))}
         </div>

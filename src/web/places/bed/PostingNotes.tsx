@@ -16,6 +16,7 @@ interface PostingNotesProps {
 
 /** What to mind about an entry, while it is being written. */
 export function Cautions(props: PostingNotesProps) {
+  const measures = useMeasures();
   const cautions = cautionsFor(props);
   if (cautions.length === 0) return null;
   return (
@@ -23,7 +24,7 @@ export function Cautions(props: PostingNotesProps) {
       {cautions.map((caution) => (
         <li key={caution.code}>
           <span aria-hidden="true">⚠ </span>
-          {cautionInWords(caution)}
+          {cautionInWords(caution, measures)}
         </li>
       ))}
     </ul>

@@ -6,7 +6,7 @@ import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { SCHOOLS } from '../../../records/vocabulary.ts';
 import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../../words/advice-words.ts';
-import { SAME_PHYSICS, SCHOOL_WORDS } from '../../../words/school-words.ts';
+import { SAME_PHYSICS, schoolWords } from '../../../words/school-words.ts';
 import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
 import { useOpening } from '../../app/use-opening.ts';
 import { chosenProduct } from './chosen-product.ts';
@@ -42,19 +42,19 @@ export function SchoolsDrawer({ records, bed, names, feedAvailability, onClose }
               plantingAnswer(advice),
             ];
             return (
-              <section key={school} aria-label={SCHOOL_WORDS[school].name}>
+              <section key={school} aria-label={schoolWords(school, measures).name}>
                 <h3>
-                  {SCHOOL_WORDS[school].name}
+                  {schoolWords(school, measures).name}
                   {school === own && <span className="soft"> (your garden)</span>}
                 </h3>
-                <p className="soft">{SCHOOL_WORDS[school].belief}</p>
+                <p className="soft">{schoolWords(school, measures).belief}</p>
                 {answers.map(({ headline, details, isStop }, i) => (
                   <div key={['Lock-up', 'Feed', 'Planting'][i]} className="school-answer">
                     <p className={isStop ? 'answer-headline status-stop' : 'answer-headline'}>{headline}</p>
                     <p className="soft">{details[0]}</p>
                   </div>
                 ))}
-                <p className="school-changes">{SCHOOL_WORDS[school].changes}</p>
+                <p className="school-changes">{schoolWords(school, measures).changes}</p>
               </section>
             );
           })}

@@ -143,7 +143,7 @@ function Line({ line, number, laying }: LineProps) {
         </p>
         {cautions.map((caution) => (
           <p key={caution.code} className="task-warning">
-            ⚠ {cautionInWords(caution)}
+            ⚠ {cautionInWords(caution, measures)}
           </p>
         ))}
         {trouble !== undefined && (

@@ -246,7 +246,7 @@ function Detail({ row, onClose, onMade }: DetailProps) {
       {cautions.length > 0 && (
         <ul className="caution-list">
           {cautions.map((caution) => (
-            <li key={caution.code}>{cautionInWords(caution)}</li>
+            <li key={caution.code}>{cautionInWords(caution, measures)}</li>
           ))}
         </ul>
       )}

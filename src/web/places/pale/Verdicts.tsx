@@ -110,9 +110,9 @@ function CauseCard({ weighed, answer, bed }: Omit<VerdictsProps, 'hasSigns'> & {
           </>
         )}
         <dt>cheap test</dt>
-        <dd>{test}</dd>
+        <dd>{test(measures)}</dd>
         <dt>what to do</dt>
-        <dd>{remedy}</dd>
+        <dd>{remedy(measures)}</dd>
       </dl>
       <RemedyLines {...{ cause, answer, bed }} />
     </article>
@@ -158,7 +158,7 @@ function RemedyLines({
               {outcome.what.code === 'feed' &&
                 feedingCautions(outcome.what.nitrogenGPerM2).map((caution) => (
                   <span key={caution.code} className="task-warning">
-                    ⚠ {cautionInWords(caution)}{' '}
+                    ⚠ {cautionInWords(caution, measures)}{' '}
                   </span>
                 ))}
               <span className="soft">

@@ -150,14 +150,14 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
       {gate.stops.length > 0 && (
         <ul className="caution-list trouble" role="alert">
           {gate.stops.map((reason) => (
-            <li key={reason.code}>{ashReasonWords(reason, today)}</li>
+            <li key={reason.code}>{ashReasonWords(reason, today, measures)}</li>
           ))}
         </ul>
       )}
       {gate.minds.length > 0 && (
         <ul className="caution-list">
           {gate.minds.map((reason) => (
-            <li key={reason.code}>{ashReasonWords(reason, today)}</li>
+            <li key={reason.code}>{ashReasonWords(reason, today, measures)}</li>
           ))}
         </ul>
       )}

@@ -9,7 +9,7 @@ import { useChangeMovement } from '../../api/stock.ts';
 import { AmountField, Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
-import { BURN_WARNING_WORDS, FIRING_WORDS, METHOD_WORDS, SHAPE_WORDS } from '../../../words/char-words.ts';
+import { BURN_WARNING_WORDS, firingWords, METHOD_WORDS, SHAPE_WORDS } from '../../../words/char-words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { materialOptions } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
@@ -139,6 +139,7 @@ interface FieldsProps {
 
 function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boolean }) {
   const books = useBooks();
+  const measures = useMeasures();
   const options = [
     { label: 'In stock', options: books.lots.map(({ id, name }) => ({ value: `lot:${id}`, label: name })) },
     ...materialOptions(books).map(({ label, options: all }) => ({
@@ -174,7 +175,7 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
           />
         )}
       </div>
-      <p className="soft hint">{METHOD_WORDS[form.method].how}</p>
+      <p className="soft hint">{METHOD_WORDS[form.method].how(measures)}</p>
       <div className="band-fields">
         <Field name="Wood">
           {(control) => (
@@ -238,6 +239,7 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
 }
 
 function CharFields({ form, set, troubles }: FieldsProps) {
+  const measures = useMeasures();
   return (
     <>
       <div className="band-fields">
@@ -307,7 +309,7 @@ function CharFields({ form, set, troubles }: FieldsProps) {
           name="Fired at"
           value={form.charTemperature}
           onChange={(charTemperature) => set({ charTemperature })}
-          options={CHAR_TEMPERATURES.map((value) => ({ value, label: FIRING_WORDS[value] }))}
+          options={CHAR_TEMPERATURES.map((value) => ({ value, label: firingWords(value, measures) }))}
           width={150}
         />
         <TextField

@@ -32,6 +32,7 @@ interface Heap {
 /** Compost heaps with their log, chips being seasoned, leaves becoming mould. */
 export function HeapsPage() {
   const books = useBooks();
+  const measures = useMeasures();
   const today = dayOf(books.today);
   const { lots } = useStock(books);
   const heaps = lots.flatMap(({ lot, brief }): Heap[] =>
@@ -103,7 +104,7 @@ export function HeapsPage() {
                   <td>{ratioFigure(brief.now!.carbonToNitrogen)}</td>
                   <td>{formatPercent(brief.now!.moistureFractionWetBasis)}</td>
                   <td>{formatPercent(brief.now!.recognizableShare)}</td>
-                  <td className="words">{brief.power ? powerWords(brief.power) : ''}</td>
+                  <td className="words">{brief.power ? powerWords(brief.power, measures) : ''}</td>
                   <td>{readyWords(brief, today)}</td>
                 </tr>
               ))}

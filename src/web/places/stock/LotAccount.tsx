@@ -58,7 +58,7 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
         if (!movement) return '…';
         return (
           <>
-            {movementInWords(movement, lotId, nameOf)}
+            {movementInWords(movement, lotId, { nameOf, measures })}
             {movement.note !== '' && <span className="soft"> · {movement.note}</span>}
           </>
         );
@@ -107,7 +107,7 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
                   {movement?.state === 'planned' && (
                     <Button
                       size="small"
-                      aria-label={`Done: ${movementInWords(movement, lotId, nameOf)}`}
+                      aria-label={`Done: ${movementInWords(movement, lotId, { nameOf, measures })}`}
                       onClick={() =>
                         change.mutate({
                           movementId: movement.id,
@@ -122,7 +122,7 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
                     <Button
                       type="text"
                       size="small"
-                      aria-label={`Strike out: ${movementInWords(movement, lotId, nameOf)}`}
+                      aria-label={`Strike out: ${movementInWords(movement, lotId, { nameOf, measures })}`}
                       onClick={() =>
                         remove.mutate(movement, {
                           onSuccess: () => offerUndo('Struck out.', () => restore.mutateAsync(movement.id)),

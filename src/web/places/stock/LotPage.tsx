@@ -164,7 +164,7 @@ function Figures({ brief, ready }: { brief: StockedLot; ready: string }) {
     ['lies at', measures.density(now.bulkDensityKgPerM3)],
     ['inside', brief.warmthC === null ? '—' : measures.warmth(brief.warmthC)],
     ['still recognizable', formatPercent(now.recognizableShare)],
-    ['dug in it', brief.power ? powerWords(brief.power) : '—'],
+    ['dug in it', brief.power ? powerWords(brief.power, measures) : '—'],
     ['P and K', `${measures.nitrogen(now.phosphorusG)} and ${measures.nitrogen(now.potassiumG)}`],
     ...(now.charCarbonKg > 0.05
       ? ([

@@ -1,3 +1,4 @@
+import { measuresOf } from '../../../words/measures.ts';
 import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import type { PlanRevision } from '../../../contract/requests.ts';
@@ -102,6 +103,7 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
       return bed ? [{ date, materialId, bed, massFreshKg: (litres * density) / 1000, dugDepthCm: 0 }] : [];
     }),
     findMaterial,
+    measuresOf(books.garden),
   );
   if (sentences.length === 0) return null;
   return (

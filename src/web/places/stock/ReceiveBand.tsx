@@ -214,6 +214,7 @@ function suggestedName(form: ReceiveForm, books: GardenBooks, chipsName: string 
 /** The same cautions as at the bed: weedkiller, dust, fresh manure. */
 function ReceiveCautions({ material }: { material: ReturnType<typeof resolveMaterial> }) {
   const books = useBooks();
+  const measures = useMeasures();
   if (!material) return null;
   const cautions = layingCautions(
     { material, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
@@ -223,7 +224,7 @@ function ReceiveCautions({ material }: { material: ReturnType<typeof resolveMate
   return (
     <ul className="caution-list">
       {cautions.map((caution) => (
-        <li key={caution.code}>{cautionInWords(caution)}</li>
+        <li key={caution.code}>{cautionInWords(caution, measures)}</li>
       ))}
     </ul>
   );

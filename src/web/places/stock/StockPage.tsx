@@ -209,7 +209,7 @@ function LotRow({
       <td>{measures.mass(now.freshKg)}</td>
       <td>{ratioFigure(now.carbonToNitrogen)}</td>
       <td>{formatPercent(now.moistureFractionWetBasis)}</td>
-      <td className="words">{brief.power ? powerWords(brief.power) : ''}</td>
+      <td className="words">{brief.power ? powerWords(brief.power, measures) : ''}</td>
       <td>{brief.promises.promisedL > 0 ? measures.volume(brief.promises.promisedL) : '—'}</td>
       <td className={brief.promises.shortOn === null ? undefined : 'status-stop'}>
         {measures.volume(brief.promises.freeL)}

@@ -1,3 +1,4 @@
+import { measuresOf } from '../../../words/measures.ts';
 import { useBooks } from '../../app/garden-context.ts';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
@@ -51,6 +52,7 @@ export function AdoptBand({ line, view }: AdoptBandProps) {
       ),
     ),
     materialFinder(books),
+    measuresOf(books.garden),
   );
   const adopt = async () => {
     const stamped = plansWith(newStamp());

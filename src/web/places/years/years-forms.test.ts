@@ -1,3 +1,4 @@
+import { measuresOf } from '../../../words/measures.ts';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import type { HabitRecord } from '../../../records/habit.ts';
@@ -158,6 +159,7 @@ describe('what leaves the page', () => {
         { ...manure, date: '2026-11-15' },
       ],
       findLibraryMaterial,
+      measuresOf({ measures: 'metric' }),
     );
     expect(cautions.filter((sentence) => sentence.startsWith('Raw manure'))).toHaveLength(1);
     expect(cautions[0]).toContain('2027');

@@ -4,7 +4,7 @@ import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../recor
 import { SCHOOLS, type School } from '../../../records/vocabulary.ts';
 import { CLIMATE_PATTERNS } from '../../../core/ground/index.ts';
 import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
-import { SCHOOL_WORDS } from '../../../words/school-words.ts';
+import { SCHOOL_NAMES, schoolWords } from '../../../words/school-words.ts';
 import {
   climateFigures,
   climateInUnits,
@@ -12,6 +12,7 @@ import {
   typedClimate,
   type TypedClimate,
 } from './climate-form.ts';
+import { measuresOf } from '../../../words/measures.ts';
 import { ClimateMonths } from './ClimateMonths.tsx';
 import { Field } from '../forms/Field.tsx';
 import { quantityTroubles, troublesOf } from '../forms/troubles.ts';
@@ -139,9 +140,9 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
         <Segmented
           value={school}
           onChange={setSchool}
-          options={SCHOOLS.map((value) => ({ value, label: SCHOOL_WORDS[value].name }))}
+          options={SCHOOLS.map((value) => ({ value, label: SCHOOL_NAMES[value] }))}
         />
-        <span className="soft hint">{SCHOOL_WORDS[school].belief}</span>
+        <span className="soft hint">{schoolWords(school, measuresOf({ measures })).belief}</span>
       </div>
       <div className="field">
         <span className="field-name">How do you measure?</span>
