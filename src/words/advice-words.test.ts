@@ -74,6 +74,7 @@ const product = {
   dose: (g: number) => ({
     materialId: 'feather_meal',
     availability: 0.75,
+    nitrogenGPerKg: 130,
     massFreshKg: g / 100,
     volumeL: g / 50,
     waterL: 0,

@@ -242,22 +242,52 @@ describe('workings in words', () => {
       { start: 'transplants', day: today + 7, waitFor: null, missedShare: 0.05, missedShareBare: 0 },
     ],
   };
-  it('put this bed’s figures into every formula, and a source beneath', () => {
-    const lines = [...lockUpWorking(advice, names), ...doseWorking(advice), ...plantingWorking(advice)];
-    expect(lines).toHaveLength(7);
-    for (const { says, formula, source } of lines) {
-      expect(says).not.toBe('');
-      expect(source).not.toBe('');
-      expect(formula).not.toMatch(/undefined|NaN/);
+  const product = {
+    name: 'feather meal',
+    dose: (nitrogenGPerM2: number) => ({
+      materialId: 'feather_meal',
+      availability: 0.8,
+      nitrogenGPerKg: 130,
+      massFreshKg: (nitrogenGPerM2 * 10) / 104,
+      volumeL: 1,
+      waterL: 0,
+      parts: 1,
+    }),
+  };
+  const setting = { areaM2: 10, names, measures: metric };
+  it('are small sums with this bed’s figures, and say why', () => {
+    const steps = [
+      ...lockUpWorking(advice, setting),
+      ...doseWorking(advice, setting, product),
+      ...plantingWorking(advice),
+    ];
+    expect(steps.map(({ title }) => title)).toEqual([
+      expect.stringMatching(/^Layer /),
+      'Locked up in the top 5 cm at one time',
+      expect.stringMatching(/^Nitrogen on /),
+      'As feather meal',
+      'Sowing',
+      'Planting out',
+    ]);
+    for (const { rows, result, why } of steps) {
+      isSentence(why);
+      for (const { name, value } of [...rows, result]) {
+        expect(`${name} ${value}`).not.toMatch(/undefined|NaN/);
+      }
     }
-    expect(lines[0].formula).toContain('C:N = 100');
-    expect(lines[1].formula).toContain('(0.41 × 1 860 g + 0.12 × 835 g) ÷ 9.64 + 0.13 × 835 g ÷ 11 = 99.4 g');
-    expect(lines[2].formula).toContain('99.4 g − 27.0 g = 72.4 g');
   });
-  it('show the cost of a dose and of none', () => {
-    const [{ formula }] = doseWorking(advice);
-    // 0.4 missed + 0.15 x 4 g.
-    expect(formula).toContain('unfed 3.00; with 4.0 g/m² 0.40 + 0.15 × 4.0 = 1.00');
-    expect(formula).toContain('its price is 3.0');
+  it('add up: what microbes need less what the layer brings is what they take', () => {
+    const [{ rows, result }] = lockUpWorking(advice, setting);
+    expect(rows.slice(1).map(({ value }) => value)).toEqual(['994 g', '− 270 g']);
+    expect(result.value).toBe('724 g');
+  });
+  it('lead from nitrogen to so much of a product, in either system', () => {
+    const [, metricStep] = doseWorking(advice, setting, product);
+    // 40 g of nitrogen; a kilogram holds 130 g, of which 80 % act.
+    expect(metricStep.rows.map(({ value }) => value)).toEqual(['130 g of nitrogen', '104 g', '40 g ÷ 104 g']);
+    expect(metricStep.result).toEqual({ name: 'feather meal', value: '380 g' });
+    const [, customaryStep] = doseWorking(advice, { ...setting, measures: customary }, product);
+    expect(customaryStep.rows[0]).toEqual({ name: '1 lb of it holds', value: '2.08 oz of nitrogen' });
+    expect(JSON.stringify(customaryStep)).not.toMatch(/\d (g|kg)\b/);
   });
 });

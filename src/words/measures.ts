@@ -5,8 +5,10 @@ import {
   LITRES_PER_CUBIC_FOOT,
   LITRES_PER_CUP,
   LITRES_PER_CUSTOMARY_BARROW,
+  LITRES_PER_CUSTOMARY_BUCKET,
   LITRES_PER_GALLON,
   LITRES_PER_METRIC_BARROW,
+  LITRES_PER_METRIC_BUCKET,
   LITRES_PER_TEASPOON,
   SQUARE_METRES_PER_SQUARE_FOOT,
   fahrenheitFromCelsius,
@@ -184,6 +186,12 @@ export const unitsFor = (measures: Measures): AmountUnit[] => [
 /** The same without depths: what lies in a heap covers no bed. */
 export const stockUnits = (measures: Measures): AmountUnit[] =>
   unitsFor(measures).filter((unit) => STOCK_UNITS.includes(unit));
+
+/** The bucket people measure with, in either system. */
+export const BUCKET_OF: Readonly<Record<UnitSystem, { readonly words: string; readonly litres: number }>> = {
+  metric: { words: 'a 10 L bucket', litres: LITRES_PER_METRIC_BUCKET },
+  customary: { words: 'a 5 gal bucket', litres: LITRES_PER_CUSTOMARY_BUCKET },
+};
 
 export const SOIL_NITROGEN_WORDS: Record<SoilNitrogenUnit, string> = {
   gPerM2: 'g/m²',

@@ -30,7 +30,7 @@ describe('a refusal in words', () => {
       records,
     );
     expect(sentence).toMatch(
-      /^.+, laid on Ferry Strip on 2026-05-01: amount makes a layer 140 cm thick; at most 100 cm can be laid at once\. Were feet meant/,
+      /^.+, laid on Ferry Strip on 2026-05-01: amount makes a layer 140 cm \(55\.3 in\) thick; at most 100 cm \(39\.4 in\) can be spread at once\. Is the unit right/,
     );
     expect(sentence).not.toContain('line-');
     expect(
@@ -58,9 +58,13 @@ describe('a refusal in words', () => {
   });
 
   it.each([
-    [12, 13, /only 12\.0 kg \(200 L\) of "Lane chips" are there on that day, and this asks for 13\.0 kg\.$/],
-    [12, 120, /Perhaps litres were meant, or one barrow fewer\.$/],
-    [0, 5, /nothing of "Lane chips" is there on that day/],
+    [
+      12,
+      13,
+      /on that day only 12 kg \(26\.5 lb\), or 200 L \(52\.8 gal\), of "Lane chips" is in stock, and this asks for 13 kg \(28\.7 lb\)\.$/,
+    ],
+    [12, 120, /Is the unit right\?\.?$/],
+    [0, 5, /nothing of "Lane chips" is in stock on that day/],
   ])('tells %d kg there and %d kg asked for', (thereKg, askedKg, sentence) => {
     const facts = { lotName: 'Lane chips', thereKg, thereL: 200, askedKg };
     expect(refusalSentence('amount', refusal('moreThanThere', facts))).toMatch(sentence);

@@ -1,4 +1,5 @@
 import type { FieldProblem } from '../contract/problem.ts';
+import { G_PER_M2_PER_KG_PER_HA } from '../core/ground/index.ts';
 import { formatQuantity } from '../quantities/format-quantity.ts';
 import { InputError } from '../refusals/input-error.ts';
 import {
@@ -93,7 +94,6 @@ const NO_DATE = {
   noSuchDay: 'must be a date that exists',
 } as const;
 const WHICH_ORDER = 'Is the order of dates right?';
-const G_PER_M2_PER_KG_PER_HA = 0.1;
 
 /** A measured figure in both systems: a refusal does not know in which the reader measures. */
 const both = (value: number, quantity: Quantity): string =>

@@ -78,7 +78,7 @@ describe('a posting of the stock', () => {
     expect(say({ type: 'crush', fineness: 'pea' })).toBe('Crushed: pea');
     expect(
       say({ type: 'reading', ...NOTHING_READ, temperatureC: 58.4, moistureFractionWetBasis: 0.55 }),
-    ).toBe('Measured 58 °C inside, 55 % water');
+    ).toBe('Measured 58 °C inside, moisture 55 %');
     expect(say({ type: 'keep', keeping: 'roofed', isTurned: false, isHot: true })).toBe(
       'Now dry, under a roof, left still, heats up',
     );

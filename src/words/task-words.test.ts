@@ -246,7 +246,10 @@ describe('the diagnosis in words', () => {
     fedRecentlyG: 4,
   };
   it('names every cause with a test and a remedy, and every piece of evidence', () => {
-    for (const cause of CAUSES) Object.values(CAUSE_WORDS[cause]).forEach(isClean);
+    for (const cause of CAUSES) {
+      const { name, test, remedy } = CAUSE_WORDS[cause];
+      [name, test(metric), remedy(metric)].forEach(isClean);
+    }
     for (const { code } of EVIDENCE) isClean(evidenceWords(code, facts, metric));
   });
   it('says remedies with amounts for the bed and what the book expects after them', () => {

@@ -1,87 +1,179 @@
 import { type BedAdvice, type LockUpWindow, type PlantingDate, TRIAL_DAYS } from '../core/bed/index.ts';
-import { PARAMETER_TABLE } from '../core/model/index.ts';
+import { formatQuantity } from '../quantities/format-quantity.ts';
+import { KILOGRAMS_PER_POUND } from '../core/ground/index.ts';
 import { dateNear } from './dates.ts';
-import { formatFigure, formatFixed, formatPercent } from './figures.ts';
-import type { BedNames } from './advice-words.ts';
+import { formatPercent, plainFigure } from './figures.ts';
+import type { BedNames, ChosenProduct } from './advice-words.ts';
+import type { Measures } from './measures.ts';
 
-/** One line of a working: what it says, the formula with this bed's figures in it, and where it comes from. */
-export interface WorkingLine {
-  readonly says: string;
-  readonly formula: string;
-  readonly source: string;
+/** A row of a small sum: what it is, and how much. */
+export interface WorkingRow {
+  readonly name: string;
+  readonly value: string;
 }
 
-const g = (value: number): string => `${formatFigure(value, 3)} g`;
+/** One step of a working: rows that lead to the last one, and why it is so. */
+export interface WorkingStep {
+  readonly title: string;
+  readonly rows: readonly WorkingRow[];
+  readonly result: WorkingRow;
+  readonly why: string;
+}
 
-/** How the lock-up was worked out: the layer's own nitrogen account, then what the daily run made of it. */
-export function lockUpWorking(advice: BedAdvice, names: BedNames): WorkingLine[] {
+/** The bed that the figures are for, and how its gardener measures. */
+export interface WorkingSetting {
+  readonly areaM2: number;
+  readonly names: BedNames;
+  readonly measures: Measures;
+}
+
+/** Three figures, so that a sum adds up before the eyes. */
+const summand = (nitrogenG: number, { system }: Measures): string =>
+  formatQuantity(nitrogenG, 'smallMass', system);
+
+/** How the lock-up was worked out: what each layer needs and brings, then how much is locked up at most. */
+export function lockUpWorking(advice: BedAdvice, setting: WorkingSetting): WorkingStep[] {
   const windows = [advice.contact, advice.root].filter((window) => window !== null);
   return [
-    ...advice.workings.flatMap((working) => layerLines(working, names)),
-    ...windows.map(windowLine(advice)),
+    ...advice.workings.map((working) => layerStep(working, setting)),
+    ...windows.map((window) => windowStep(window, advice.today, setting)),
   ];
 }
 
-function layerLines(working: BedAdvice['workings'][number], names: BedNames): WorkingLine[] {
-  const name = names.layer(working.layerId);
-  const {
-    growthEfficiency: e,
-    woodyGrowthEfficiency: ew,
-    microbialCn,
-    quickAndStructuralC,
-    woodyC,
-  } = working;
+function layerStep(
+  working: BedAdvice['workings'][number],
+  { areaM2, names, measures }: WorkingSetting,
+): WorkingStep {
+  const nitrogen = (gPerM2: number) => summand(gPerM2 * areaM2, measures);
+  const carbon = measures.mass((working.carbonG * areaM2) / 1000);
+  return {
+    title: names.layer(working.layerId),
+    rows: [
+      {
+        name: `Spread: ${measures.mass(working.massFreshKg * areaM2)}, with ${carbon} of carbon and ${nitrogen(working.nitrogenG)} of nitrogen`,
+        value: `C:N ${plainFigure(working.carbonToNitrogen)}`,
+      },
+      { name: 'Nitrogen that microbes need to rot all of it', value: nitrogen(working.wantedG) },
+      { name: 'Nitrogen it brings for them', value: `− ${nitrogen(working.broughtG)}` },
+    ],
+    result: {
+      name: 'Taken from the soil, little by little over the years',
+      value: nitrogen(working.lackingG),
+    },
+    why: 'Microbes that eat carbon build nitrogen into their bodies. What the material does not bring, they take from the soil.',
+  };
+}
+
+function windowStep(
+  { zone, peakDay, peakG, fromDay, halfBackDay }: LockUpWindow,
+  today: number,
+  { areaM2, measures }: WorkingSetting,
+): WorkingStep {
+  const where = zone === 'contact' ? `top ${measures.rule('length', 5)}` : 'root zone';
+  return {
+    title: `Locked up in the ${where} at one time`,
+    rows: [
+      { name: 'Felt from', value: dateNear(fromDay, today) },
+      {
+        name: 'Half of it given back by',
+        value: halfBackDay === null ? 'later than the forecast reaches' : dateNear(halfBackDay, today),
+      },
+    ],
+    result: {
+      name: `Most, on ${dateNear(peakDay, today)}`,
+      value: `${summand(peakG * areaM2, measures)} (${measures.rate(peakG)})`,
+    },
+    why: 'The model follows each day what microbes take up and give back, by the warmth and moisture of the soil.',
+  };
+}
+
+/** How each dose was chosen, and what it comes to in the product. */
+export function doseWorking(
+  { doses, today }: BedAdvice,
+  { areaM2, measures }: WorkingSetting,
+  product: ChosenProduct,
+): WorkingStep[] {
+  const nitrogen = (gPerM2: number) => summand(gPerM2 * areaM2, measures);
+  return (doses?.doses ?? []).flatMap((dose) => {
+    const when = dateNear(dose.day, today);
+    const reserve =
+      dose.reserveGPerM2 > 0 ? [{ name: 'Of it, as a reserve', value: nitrogen(dose.reserveGPerM2) }] : [];
+    const chosen: WorkingStep = {
+      title: `Nitrogen on ${when}`,
+      rows: [
+        { name: 'Without it the crop misses, until the next date', value: nitrogen(dose.unmetWithoutG) },
+        { name: 'With it the crop still misses', value: nitrogen(dose.unmetWithG) },
+        { name: 'The same bed without what you spread would need', value: nitrogen(dose.twinNitrogenGPerM2) },
+        ...reserve,
+      ],
+      result: { name: 'Feed', value: nitrogen(dose.nitrogenGPerM2) },
+      why: 'The model tries doses in small steps. It takes the smallest after which more nitrogen would cost more than it saves.',
+    };
+    return [chosen, ...productSteps(dose.nitrogenGPerM2, { product, measures, nitrogen })];
+  });
+}
+
+/** From nitrogen to so much of a product; nothing for a dose of none. */
+function productSteps(
+  nitrogenGPerM2: number,
+  {
+    product,
+    measures,
+    nitrogen,
+  }: {
+    readonly product: ChosenProduct;
+    readonly measures: Measures;
+    readonly nitrogen: (gPerM2: number) => string;
+  },
+): WorkingStep[] {
+  const dose = product.dose(nitrogenGPerM2);
+  if (!dose || nitrogenGPerM2 <= 0) return [];
+  const { kgOfOne, one } = UNIT_OF_PRODUCT[measures.system];
+  const holdsG = dose.nitrogenGPerKg * kgOfOne;
   return [
     {
-      says: `${name}: carbon and nitrogen laid, per m²`,
-      formula: `${formatFigure(working.massFreshKg, 3)} kg fresh → ${g(working.carbonG)} C, ${g(working.nitrogenG)} N; C:N = ${formatFigure(working.carbonToNitrogen, 3)}`,
-      source: "the material's moisture, carbon and nitrogen (library, or your own figures)",
-    },
-    {
-      says: 'Nitrogen its microbes want to eat all of it',
-      formula: `(${e} × ${g(quickAndStructuralC)} + ${ew} × ${g(woodyC)}) ÷ ${formatFigure(microbialCn, 3)} + ${working.woodyHumifiedShare} × ${g(woodyC)} ÷ ${working.humusCn} = ${g(working.wantedG)}`,
-      source: `growth efficiency: ${PARAMETER_TABLE.growthEfficiency.source}; microbial C:N: ${PARAMETER_TABLE.biomassCnHigh.source}`,
-    },
-    {
-      says: 'Nitrogen it brings along, and what it lacks',
-      formula: `${g(working.wantedG)} − ${g(working.broughtG)} = ${g(working.lackingG)}, drawn little by little over the years it takes to rot`,
-      source: 'balance of the two lines above',
+      title: `As ${product.name}`,
+      rows: [
+        { name: `${one} of it holds`, value: `${summand(holdsG, measures)} of nitrogen` },
+        {
+          name: `of which ${formatPercent(dose.availability)} acts in the first season`,
+          value: summand(holdsG * dose.availability, measures),
+        },
+        {
+          name: 'Nitrogen to give ÷ that',
+          value: `${nitrogen(nitrogenGPerM2)} ÷ ${summand(holdsG * dose.availability, measures)}`,
+        },
+      ],
+      result: { name: product.name, value: measures.mass(dose.massFreshKg) },
+      why: 'Its nitrogen becomes available as it rots; the model follows that for one season.',
     },
   ];
 }
 
-const windowLine =
-  ({ today, rules }: BedAdvice) =>
-  ({ zone, peakDay, peakG, fromDay, halfBackDay }: LockUpWindow): WorkingLine => ({
-    says:
-      zone === 'contact' ? 'Held out of the top 5 cm, day by day' : 'Held out of the root zone, day by day',
-    formula: `drawn there − given back there, at most what its microbes contain: over ${formatFigure(rules.feltFromG, 2)} g/m² from ${dateNear(fromDay, today)}, most ${formatFigure(peakG, 2)} g/m² on ${dateNear(peakDay, today)}, half back ${halfBackDay === null ? 'after the run' : `on ${dateNear(halfBackDay, today)}`}`,
-    source: 'the daily run (docs/method.md); temperature and moisture as in RothC-26.3, from memory',
-  });
-
-/** How the first dose was chosen. */
-export function doseWorking({ doses, today }: BedAdvice): WorkingLine[] {
-  const price = PARAMETER_TABLE.dosePrice;
-  return (doses?.doses ?? []).map((dose) => {
-    const solved = dose.nitrogenGPerM2 - dose.reserveGPerM2;
-    const without = formatFixed(dose.unmetWithoutG, 2);
-    const withDose = formatFixed(dose.unmetWithG + price.value * solved, 2);
-    return {
-      says: `${dateNear(dose.day, today)}: the cheapest of 0, 0.5 … 10 g/m²`,
-      formula: `missed crop nitrogen + ${price.value} × dose: unfed ${without}; with ${formatFixed(solved, 1)} g/m² ${formatFixed(dose.unmetWithG, 2)} + ${price.value} × ${formatFixed(solved, 1)} = ${withDose}. Without what was laid: ${formatFixed(dose.twinNitrogenGPerM2, 1)} g/m², so its price is ${formatFixed(dose.priceGPerM2, 1)}`,
-      source: `least cost over a run of the bed for each dose; price of a gram ${price.source}`,
-    };
-  });
-}
+const UNIT_OF_PRODUCT = {
+  metric: { one: '1 kg', kgOfOne: 1 },
+  customary: { one: '1 lb', kgOfOne: KILOGRAMS_PER_POUND },
+} as const;
 
 /** How the planting dates were found. */
-export function plantingWorking({ planting, today, rules }: BedAdvice): WorkingLine[] {
-  return planting.map((date: PlantingDate) => ({
-    says: date.start === 'seedlings' ? 'A trial sowing each week' : 'A trial planting each week',
-    formula:
-      date.day === null
-        ? `no week of the coming year will do; the last trial missed ${formatPercent(date.missedShare)} of its need, ${formatPercent(date.missedShareBare)} on bare soil`
-        : `sown ${dateNear(date.day, today)} it misses ${formatPercent(date.missedShare)} of its need in ${TRIAL_DAYS} days; allowed: ${formatPercent(rules.harmlessShare)}, or ${formatPercent(rules.blamedShare)} more than the ${formatPercent(date.missedShareBare)} it misses on bare soil`,
-    source: 'trial crop in a copy of the run; limits and lowest temperatures set here (docs/method.md)',
-  }));
+export function plantingWorking({ planting, today, rules }: BedAdvice): WorkingStep[] {
+  return planting.map((date: PlantingDate): WorkingStep => {
+    const isSown = date.start === 'seedlings';
+    return {
+      title: isSown ? 'Sowing' : 'Planting out',
+      rows: [
+        {
+          name: `In its first ${TRIAL_DAYS} days the crop may miss, of the nitrogen it needs`,
+          value: formatPercent(Math.max(rules.harmlessShare, date.missedShareBare + rules.blamedShare)),
+        },
+        { name: 'On bare soil it would miss', value: formatPercent(date.missedShareBare) },
+        { name: 'Here it misses', value: formatPercent(date.missedShare) },
+      ],
+      result: {
+        name: isSown ? 'Sow from' : 'Plant from',
+        value: date.day === null ? 'no week of the coming year' : dateNear(date.day, today),
+      },
+      why: 'The model tries a crop in each week of the coming year and takes the first week that is warm enough and in which it finds enough nitrogen.',
+    };
+  });
 }

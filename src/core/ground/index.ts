@@ -83,7 +83,7 @@ export {
   inchesFromCentimetres,
 } from './units/length.ts';
 export { GRAMS_PER_OUNCE, KILOGRAMS_PER_POUND, ouncesFromGrams, poundsFromKilograms } from './units/mass.ts';
-export { type SampledSoil, mineralNitrogenGPerM2 } from './units/soil-nitrogen.ts';
+export { G_PER_M2_PER_KG_PER_HA, type SampledSoil, mineralNitrogenGPerM2 } from './units/soil-nitrogen.ts';
 export { celsiusFromFahrenheit, fahrenheitFromCelsius } from './units/temperature.ts';
 export {
   LITRES_PER_CUBIC_FOOT,

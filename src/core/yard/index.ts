@@ -10,6 +10,7 @@ export {
   heapTakesAsh,
 } from './ash/ash-gate.ts';
 export {
+  ASH_KG_PER_M3,
   ASH_RECIPES,
   type AshCondition,
   type AshUse,

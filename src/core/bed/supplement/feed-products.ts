@@ -1,5 +1,5 @@
 import { LITRES_PER_CUBIC_METRE, findLibraryMaterial } from '../../ground/index.ts';
-import { firstSeasonAvailability, productMassFreshKg } from './product.ts';
+import { firstSeasonAvailability, nitrogenGPerKgFresh, productMassFreshKg } from './product.ts';
 
 /** A nitrogen carrier a gardener can reach for. */
 export interface FeedProduct {
@@ -39,6 +39,8 @@ export interface ProductDose {
   readonly materialId: string;
   /** Share of its nitrogen that acts in the first season. */
   readonly availability: number;
+  /** Of the product as it is bought. */
+  readonly nitrogenGPerKg: number;
   /** All parts together, for the whole bed. */
   readonly massFreshKg: number;
   readonly volumeL: number;
@@ -86,6 +88,7 @@ export function asProduct({
   return {
     materialId: product.materialId,
     availability,
+    nitrogenGPerKg: nitrogenGPerKgFresh(material),
     massFreshKg,
     volumeL,
     waterL: volumeL * product.dilution,

@@ -22,6 +22,10 @@ export function firstSeasonAvailability(material: Material, days = TRIAL_SEASON_
   return (releasedNitrogen(tried) - drawnNitrogen(tried)) / tried.openingN;
 }
 
+/** Nitrogen in a kilogram of a product as it is bought, g. */
+export const nitrogenGPerKgFresh = (product: Material): number =>
+  1000 * (1 - product.moistureFractionWetBasis) * product.nitrogenFractionDryBasis;
+
 /**
  * Fresh mass, kg, of a product that brings `nitrogenG` of acting nitrogen.
  *
@@ -29,6 +33,4 @@ export function firstSeasonAvailability(material: Material, days = TRIAL_SEASON_
  * productMassFreshKg(10, findLibraryMaterial('feather_meal'), 0.7) // 0.119
  */
 export const productMassFreshKg = (nitrogenG: number, product: Material, availability: number): number =>
-  nitrogenG /
-  availability /
-  (1000 * (1 - product.moistureFractionWetBasis) * product.nitrogenFractionDryBasis);
+  nitrogenG / availability / nitrogenGPerKgFresh(product);

@@ -1,6 +1,6 @@
 import type { SoilNitrogenUnit } from '../../../records/vocabulary.ts';
 /** 10 000 m2 in a hectare, 1000 g in a kilogram. */
-const G_PER_M2_PER_KG_PER_HA = 0.1;
+export const G_PER_M2_PER_KG_PER_HA = 0.1;
 /** International pound and international acre of 4046.8564224 m2, exact. */
 const G_PER_M2_PER_LB_PER_ACRE = 453.59237 / 4046.8564224;
 /** 1 g/cm3 over 1 cm is 10 kg of soil on a square metre. */

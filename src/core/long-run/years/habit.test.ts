@@ -70,7 +70,7 @@ describe('a habit that cannot be', () => {
     ['comes every 1.5 years', { everyYears: 1.5 }, /everyYears must be a whole number/],
     ['is in month 13', { month: 13 }, /acts\.0\.month must be between 1 and 12/],
     ['lays nothing', { amount: 0 }, /acts\.0\.amount must be greater than 0/],
-    ['lays deeper than anybody can', { amount: 140 }, /acts\.0\.amount would lie 140 cm deep/],
+    ['lays deeper than anybody can', { amount: 140 }, /acts\.0\.amount would lie 140 cm \(55\.1 in\) deep/],
     ['lays what nobody knows', { materialId: 'gold' }, /acts\.0\.materialId names no material/],
   ])('%s', (_, change, message) => {
     expect(

@@ -8,7 +8,8 @@ import {
   potassiumFractionDryBasis,
 } from '../../ground/index.ts';
 
-const ASH_G_PER_L = findLibraryMaterial('wood_ash')!.bulkDensityKgPerM3;
+/** Of ash, loose; g/L is the same. */
+export const ASH_KG_PER_M3 = findLibraryMaterial('wood_ash')!.bulkDensityKgPerM3;
 
 export type AshUse = 'bed' | 'compost' | 'topsoil' | 'pots';
 
@@ -24,26 +25,26 @@ const once = (rate: number): readonly [number, number] => [rate, rate];
 
 export const ASH_RECIPES: readonly AshRecipe[] = [
   { id: 'kgPerTenM2', use: 'bed', rate: once(1000 / 10) },
-  { id: 'cupPerM2', use: 'bed', rate: once(LITRES_PER_CUP * ASH_G_PER_L) },
+  { id: 'cupPerM2', use: 'bed', rate: once(LITRES_PER_CUP * ASH_KG_PER_M3) },
   {
     id: 'quartPerFourByEight',
     use: 'bed',
-    rate: once((LITRES_PER_QUART * ASH_G_PER_L) / (4 * 8 * SQUARE_METRES_PER_SQUARE_FOOT)),
+    rate: once((LITRES_PER_QUART * ASH_KG_PER_M3) / (4 * 8 * SQUARE_METRES_PER_SQUARE_FOOT)),
   },
-  { id: 'cupPerTenLitres', use: 'compost', rate: once((LITRES_PER_CUP * ASH_G_PER_L) / 10) },
-  { id: 'oneToFive', use: 'compost', rate: once(ASH_G_PER_L / 5) },
+  { id: 'cupPerTenLitres', use: 'compost', rate: once((LITRES_PER_CUP * ASH_KG_PER_M3) / 10) },
+  { id: 'oneToFive', use: 'compost', rate: once(ASH_KG_PER_M3 / 5) },
   {
     id: 'quartPerTopsoil',
     use: 'topsoil',
     rate: [
-      (LITRES_PER_QUART * ASH_G_PER_L) / (30 * LITRES_PER_GALLON),
-      (LITRES_PER_QUART * ASH_G_PER_L) / (25 * LITRES_PER_GALLON),
+      (LITRES_PER_QUART * ASH_KG_PER_M3) / (30 * LITRES_PER_GALLON),
+      (LITRES_PER_QUART * ASH_KG_PER_M3) / (25 * LITRES_PER_GALLON),
     ],
   },
   {
     id: 'spoonPerGallon',
     use: 'pots',
-    rate: once((LITRES_PER_TABLESPOON * ASH_G_PER_L) / LITRES_PER_GALLON),
+    rate: once((LITRES_PER_TABLESPOON * ASH_KG_PER_M3) / LITRES_PER_GALLON),
   },
 ];
 
@@ -61,7 +62,7 @@ export const ratePerM2 = (ratePerL: number, depthCm: number): number => ratePerL
  * @example
  * ashVolumeL(500) // 1.04
  */
-export const ashVolumeL = (massG: number): number => massG / ASH_G_PER_L;
+export const ashVolumeL = (massG: number): number => massG / ASH_KG_PER_M3;
 
 /** How ash is: each changes what it may be used for. */
 export interface AshCondition {

@@ -68,9 +68,12 @@ export function bucketRatio(parts: readonly Buckets[]): BucketRatio {
   };
 }
 
-/** What a bucket of 10 L holds of a material, loose. */
-export function bucketHolds(material: Material): { readonly dryKg: number; readonly nitrogenG: number } {
-  const massFreshKg = kgOf({ material, buckets: 1 });
+/** What a bucket of so many liters holds of a material, loose. */
+export function bucketHolds(
+  material: Material,
+  bucketL: number,
+): { readonly dryKg: number; readonly nitrogenG: number } {
+  const massFreshKg = (material.bulkDensityKgPerM3 * bucketL) / LITRES_PER_CUBIC_METRE;
   return {
     dryKg: massFreshKg * (1 - material.moistureFractionWetBasis),
     nitrogenG: massFreshKg * nitrogenPerFreshKg(material),

@@ -309,7 +309,7 @@ describe('what cannot be', () => {
     [
       'more than is there',
       { movements: [chips], takes: [take('a', 2000)] },
-      /^takes\.0\.amount is more than there is.*Perhaps litres were meant/,
+      /^takes\.0\.amount is more than is in stock.*Is the unit right/,
     ],
     [
       'a pile that came later',

@@ -41,9 +41,10 @@ export const Answers = memo(function Answers(props: AnswersProps) {
   if (!advice) return <p className="soft answers-waiting">Working out the answers …</p>;
   const product = chosenProduct(garden, bed, advice.feedAvailability);
   const how = (question: Question) => () => setAsked(question);
+  const setting = { areaM2: bed.areaM2, names, measures };
   const workings = {
-    lockUp: () => lockUpWorking(advice, names),
-    feed: () => doseWorking(advice),
+    lockUp: () => lockUpWorking(advice, setting),
+    feed: () => doseWorking(advice, setting, product),
     planting: () => plantingWorking(advice),
   };
   return (
@@ -71,7 +72,7 @@ export const Answers = memo(function Answers(props: AnswersProps) {
           </Button>
         </AnswerBox>
       </div>
-      {asked !== null && <HowWorkedOut lines={workings[asked]()} onClose={() => setAsked(null)} />}
+      {asked !== null && <HowWorkedOut steps={workings[asked]()} onClose={() => setAsked(null)} />}
     </>
   );
 });

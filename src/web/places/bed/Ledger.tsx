@@ -13,6 +13,7 @@ import {
 import type { BedSample, MonthBooks } from '../../../core/bed/index.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../../words/dates.ts';
+import { plainFigure } from '../../../words/figures.ts';
 import { ASH_WORDS, CARBON_WORDS, NITROGEN_WORDS, PERIOD_WORDS } from '../../../words/words.ts';
 import { BatchBook } from './BatchBook.tsx';
 import { saveFile } from '../../drawing/save-file.ts';
@@ -30,7 +31,6 @@ interface LedgerProps {
   readonly onDay: (day: DayNumber) => void;
 }
 
-const GRAMS_PER_KILOGRAM = 1000;
 type View = 'accounts' | 'batches';
 
 /** Opening and closing books of a period of these books. */
@@ -46,6 +46,13 @@ export function statementsOf(books: MonthBooks, day: DayNumber, kind: PeriodKind
     ash: ashStatement(opening, closing),
   };
 }
+
+const A_BILLIONTH = 1e-9;
+/** How far the sides of the books ever were apart, of their sum. */
+const differenceWords = (share: number): string =>
+  share <= A_BILLIONTH
+    ? 'less than a billionth of their sum'
+    : `${plainFigure(share * 100, 2)} % of their sum`;
 
 /** The books of the bed over a month, a season, a year or all of it, and the proof that they balance. */
 export const Ledger = memo(function Ledger({
@@ -116,40 +123,15 @@ export const Ledger = memo(function Ledger({
       ) : (
         <div className="two-books">
           <div>
-            <StatementTable
-              title="Carbon"
-              mark="■"
-              unit="kg C"
-              statement={carbon}
-              words={CARBON_WORDS}
-              scale={areaM2 / GRAMS_PER_KILOGRAM}
-              decimals={2}
-            />
-            <StatementTable
-              title="Minerals (ash)"
-              mark="◆"
-              unit="kg"
-              statement={ash}
-              words={ASH_WORDS}
-              scale={areaM2 / GRAMS_PER_KILOGRAM}
-              decimals={2}
-            />
+            <StatementTable title="Carbon" statement={carbon} words={CARBON_WORDS} areaM2={areaM2} />
+            <StatementTable title="Minerals (ash)" statement={ash} words={ASH_WORDS} areaM2={areaM2} />
           </div>
-          <StatementTable
-            title="Nitrogen"
-            mark="●"
-            unit="g N"
-            statement={nitrogen}
-            words={NITROGEN_WORDS}
-            scale={areaM2}
-            decimals={1}
-          />
+          <StatementTable title="Nitrogen" statement={nitrogen} words={NITROGEN_WORDS} areaM2={areaM2} />
         </div>
       )}
       <p className="soft">
-        Every gram is in one account. Since {fullDate(books.startDay)} the two sides of the books have never
-        differed by more than <span className="figure">{books.largestRelativeError.toExponential(0)}</span> of
-        their sum at any proof; the limit is 1e-9.
+        Each gram is in one account. Since {fullDate(books.startDay)} the two sides of these books have
+        differed by {differenceWords(books.largestRelativeError)}.
       </p>
     </section>
   );

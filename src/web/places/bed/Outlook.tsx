@@ -39,7 +39,6 @@ function Years({
   const measures = useMeasures();
   const first = years[0]!;
   const last = years.at(-1)!;
-  const humusKg = (carbonG: number) => formatFixed((carbonG * areaM2) / 1000, 0);
   const charKg = (last.charCarbonG * areaM2) / 1000;
   return (
     <>
@@ -53,9 +52,9 @@ function Years({
           {changesSoil(years)
             ? `${formatFixed(last.bareOrganicMatterPct, 1)} % had nothing been laid`
             : 'the same with nothing laid'}
-          . Humus alone then: {formatFixed(last.humusPct, 1)} %, {humusKg(last.humusCarbonG)} kg of carbon in
-          the bed
-          {charKg >= 0.1 ? `, and ${formatFixed(charKg, 1)} kg in char that stays` : ''}.
+          . Humus alone then: {formatFixed(last.humusPct, 1)} %,{' '}
+          {measures.mass((last.humusCarbonG * areaM2) / 1000)} of carbon in the bed
+          {charKg >= 0.1 ? `, and ${measures.mass(charKg)} in char that stays` : ''}.
           {last.riseCm >= TOLD_RISE_CM
             ? ` The bed stands ${measures.thickness(last.riseCm)} above its first surface.`
             : ''}

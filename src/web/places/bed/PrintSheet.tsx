@@ -111,21 +111,15 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
       <div className="two-books">
         <StatementTable
           title="Carbon this year"
-          mark="■"
-          unit="kg C"
           statement={carbon}
           words={CARBON_WORDS}
-          scale={bed.areaM2 / 1000}
-          decimals={2}
+          areaM2={bed.areaM2}
         />
         <StatementTable
           title="Nitrogen this year"
-          mark="●"
-          unit="g N"
           statement={nitrogen}
           words={NITROGEN_WORDS}
-          scale={bed.areaM2}
-          decimals={1}
+          areaM2={bed.areaM2}
         />
       </div>
     </>

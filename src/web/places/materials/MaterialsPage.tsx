@@ -1,3 +1,4 @@
+import { BUCKET_OF } from '../../../words/measures.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Input } from 'antd';
 import { useMemo, useState } from 'react';
@@ -164,13 +165,16 @@ const factsFor = (measures: Measures): Fact[] => [
         ? `${formatPercent(library.moistureRange[0])} to ${formatPercent(library.moistureRange[1])}`
         : '—',
   ],
-  ['lies at', ({ material }) => measures.density(material.bulkDensityKgPerM3)],
+  ['bulk density', ({ material }) => measures.density(material.bulkDensityKgPerM3)],
   ['pieces', ({ material }) => material.particleSize],
   ...POOLS.map(([pool, words]): Fact => [
     words,
     ({ material }) => (material.carbonFractionDryBasis > 0 ? formatPercent(material.pools[pool]) : '—'),
   ]),
-  ['nitrogen in a 10 L bucket', ({ material }) => measures.nitrogen(bucketHolds(material).nitrogenG)],
+  [
+    `nitrogen in ${BUCKET_OF[measures.system].words}`,
+    ({ material }) => measures.nitrogen(bucketHolds(material, BUCKET_OF[measures.system].litres).nitrogenG),
+  ],
 ];
 
 interface ComparisonProps {

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BedRecord } from '../../../records/bed.ts';
 import {
+  ASH_KG_PER_M3,
   ASH_RECIPES,
   ASH_YEARLY_CAP_G_PER_M2,
   type AshCondition,
@@ -254,12 +255,12 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
         </p>
       ))}
       <p className="soft hint">
-        Limes like {formatFixed(effect.limeGPerM2[1], 0)} g/m² of garden lime (
-        {formatFixed(effect.limeGPerM2[0], 0)} to {formatFixed(effect.limeGPerM2[2], 0)}; general literature):
-        pH up by about {plainFigure(effect.phRise[1], 1)} ({plainFigure(effect.phRise[0], 1)} to{' '}
-        {plainFigure(effect.phRise[2], 1)}) in the top 20 cm. Gives {plainFigure(effect.potassiumGPerM2, 2)}{' '}
-        g/m² of potassium and {plainFigure(effect.calciumGPerM2, 2)} of calcium. A soil test and your advisory
-        service come first.
+        Limes like {measures.areaMass(effect.limeGPerM2[1])} of garden lime (
+        {measures.areaMass(effect.limeGPerM2[0])} to {measures.areaMass(effect.limeGPerM2[2])}; general
+        literature): pH up by about {plainFigure(effect.phRise[1], 1)} ({plainFigure(effect.phRise[0], 1)} to{' '}
+        {plainFigure(effect.phRise[2], 1)}) in the top {measures.rule('length', 20)}. Gives{' '}
+        {measures.areaMass(effect.potassiumGPerM2)} of potassium and {measures.areaMass(effect.calciumGPerM2)}{' '}
+        of calcium. A soil test and your advisory service come first.
       </p>
     </form>
   );
@@ -323,7 +324,7 @@ function Recipes() {
                     <td>{spanWords(rate, unit)}</td>
                     {use === 'compost' && (
                       <td className="soft">
-                        {formatFixed(ratePerM2(rate[0], SHOWN_DEPTH_CM), 0)} g/m² under{' '}
+                        {measures.areaMass(ratePerM2(rate[0], SHOWN_DEPTH_CM))} under{' '}
                         {measures.thickness(SHOWN_DEPTH_CM)}
                       </td>
                     )}
@@ -335,9 +336,10 @@ function Recipes() {
         );
       })}
       <p className="soft estimate">
-        All of it common practice without a source, brought to grams with ash of 480 g to the liter. What is
-        laid on a bed as ash counts under its cap of 100 g/m² a year; ash that came in with a compost is not
-        followed. <Link to="../stock">Ash in stock is weighed when it is taken.</Link>
+        All of it common practice without a source, converted with ash of {measures.density(ASH_KG_PER_M3)}.
+        Ash that you spread on a bed counts toward its limit of {measures.areaMass(ASH_YEARLY_CAP_G_PER_M2)} a
+        year; ash that came in with a compost does not.{' '}
+        <Link to="../stock">Ash in stock is weighed when it is taken.</Link>
       </p>
     </section>
   );

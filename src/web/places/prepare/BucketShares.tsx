@@ -1,5 +1,7 @@
 import { type BucketRatio, bucketHolds } from '../../../core/yard/index.ts';
 import { GrainDefinitions, grainId } from '../../drawing/grains.tsx';
+import { useMeasures } from '../../app/garden-context.ts';
+import { BUCKET_OF } from '../../../words/measures.ts';
 import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { COLORS } from '../../theme/tokens.ts';
 import type { BenchPart } from './mix-form.ts';
@@ -16,7 +18,7 @@ function partsByBucket(parts: readonly BenchPart[]): string[] {
 
 const ROWS = [
   ['volume', 'of the volume'],
-  ['dryMass', 'of the dry stuff'],
+  ['dryMass', 'of the dry matter'],
   ['carbon', 'of the carbon'],
   ['nitrogen', 'of the nitrogen'],
 ] as const;
@@ -28,6 +30,7 @@ const ENOUGH_FOR_FIGURE = 0.07;
 
 /** Why a ratio by the bucket misleads: the same parts by volume, dry mass, carbon and nitrogen. */
 export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ratio: BucketRatio }) {
+  const measures = useMeasures();
   const byBucket = partsByBucket(parts).join(' : ');
   const { carbonToNitrogen } = ratio.blend;
   return (
@@ -96,8 +99,9 @@ export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ra
         {parts
           .filter(({ volumeL }) => volumeL > 0)
           .map(({ mixable, material }) => {
-            const { dryKg, nitrogenG } = bucketHolds(material);
-            return `A 10 L bucket of ${mixable.name.toLowerCase()} holds ${plainFigure(dryKg, 2)} kg of dry stuff and ${plainFigure(nitrogenG, 2)} g of nitrogen.`;
+            const { words, litres } = BUCKET_OF[measures.system];
+            const { dryKg, nitrogenG } = bucketHolds(material, litres);
+            return `${words.replace(/^a/, 'A')} of ${mixable.name.toLowerCase()} holds ${measures.mass(dryKg)} of dry matter and ${measures.nitrogen(nitrogenG)} of nitrogen.`;
           })
           .join(' ')}
       </p>

@@ -63,10 +63,11 @@ export function CharDoses({ beds }: { beds: readonly BedRecord[] }) {
         </tbody>
       </table>
       <p className="soft estimate">
-        About a tenth of the volume of the top 15 cm, or small doses every season (common practice). Laid raw
-        it robs the bed first: the model expects weeks, the trade says weeks, one or two seasons, or several,
-        because dose, fineness and the soil’s nitrogen differ. Ash-rich char on ground of high pH limes it
-        further: test first. Char is not counted as making compost last longer, though some say so.
+        About a tenth of the volume of the top {measures.rule('length', 15)}, or small doses every season
+        (common practice). Laid raw it robs the bed first: the model expects weeks, the trade says weeks, one
+        or two seasons, or several, because dose, fineness and the soil’s nitrogen differ. Ash-rich char on
+        ground of high pH limes it further: test first. Char is not counted as making compost last longer,
+        though some say so.
       </p>
     </section>
   );

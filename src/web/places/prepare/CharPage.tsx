@@ -12,7 +12,7 @@ import {
   lastingCarbon,
 } from '../../../core/yard/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { formatPercent, plainFigure } from '../../../words/figures.ts';
+import { formatPercent } from '../../../words/figures.ts';
 import {
   CHARGE_WORDS,
   CHAR_DUST,
@@ -155,10 +155,10 @@ function LastingWords({ burn, result }: Pick<BurnProps, 'burn'> & { result: Burn
   return (
     <p className="soft">
       {measures.mass(carbonKg)} of carbon, of which {measures.mass(lastingKg[1])} (
-      {plainFigure(lastingKg[0], 2)} to {plainFigure(lastingKg[2], 2)} kg) outlasts a century by the factors
-      of IPCC 2019: {measures.mass(co2Kg[1])} of carbon dioxide ({plainFigure(co2Kg[0], 2)} to{' '}
-      {plainFigure(co2Kg[2], 2)} kg) not in the air. It leaves out smoke and methane of the fire, and what
-      else would have become of the wood; it is no credit.
+      {measures.mass(lastingKg[0])} to {measures.mass(lastingKg[2])}) outlasts a century by the factors of
+      IPCC 2019: {measures.mass(co2Kg[1])} of carbon dioxide ({measures.mass(co2Kg[0])} to{' '}
+      {measures.mass(co2Kg[2])}) not in the air. It leaves out smoke and methane of the fire, and what else
+      would have become of the wood; it is no credit.
     </p>
   );
 }

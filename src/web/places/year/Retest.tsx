@@ -1,4 +1,5 @@
-import { useBooks } from '../../app/garden-context.ts';
+import { G_PER_M2_PER_KG_PER_HA } from '../../../core/ground/index.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -6,7 +7,7 @@ import type { BedRecord } from '../../../records/bed.ts';
 import type { LabReport } from '../../../contract/instruments.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instrumentsQuery, readReport, samplesQuery, sendSample } from '../../api/instruments.ts';
-import { dateNear, dayOf } from '../../../words/dates.ts';
+import { dateNear, dayOf, shortDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { SoilTestForm } from '../../ui/log/SoilTestForm.tsx';
 import { useLogBook } from '../../ui/log/use-log-book.ts';
@@ -51,6 +52,7 @@ export function Retest({ bed }: RetestProps) {
 }
 
 function Laboratory({ bed, book }: RetestProps & { book: ReturnType<typeof useLogBook> }) {
+  const measures = useMeasures();
   const books = useBooks();
   const queries = useQueryClient();
   const { data, error } = useQuery(samplesQuery(bed.id));
@@ -108,9 +110,9 @@ function Laboratory({ bed, book }: RetestProps & { book: ReturnType<typeof useLo
       </ul>
       {report && (
         <p>
-          {report.date}, 0 to {plainFigure(report.sampledDepthCm)} cm: mineral nitrogen{' '}
-          {plainFigure(report.mineralNitrogenKgPerHa)} kg/ha, pH {plainFigure(report.ph)}, organic matter{' '}
-          {plainFigure(report.organicMatterPct)} %.{' '}
+          {shortDate(dayOf(report.date))}, down to {measures.thickness(report.sampledDepthCm)}: mineral
+          nitrogen {measures.rate(report.mineralNitrogenKgPerHa * G_PER_M2_PER_KG_PER_HA)}, pH{' '}
+          {plainFigure(report.ph)}, organic matter {plainFigure(report.organicMatterPct)} %.{' '}
           <Button size="small" type="primary" onClick={() => keep(report)}>
             Write it into the book
           </Button>

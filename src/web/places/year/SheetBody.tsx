@@ -19,11 +19,6 @@ export interface YearPartProps {
 /** Everything of the year that is worked out. */
 export function SheetBody(props: YearPartProps) {
   const { sheet, bed } = props;
-  const books = {
-    carbon: { title: 'Carbon', mark: '■', unit: 'kg', scale: bed.areaM2 / 1000, decimals: 2 },
-    nitrogen: { title: 'Nitrogen', mark: '●', unit: 'g', scale: bed.areaM2, decimals: 1 },
-    ash: { title: 'Minerals (ash)', mark: '◆', unit: 'kg', scale: bed.areaM2 / 1000, decimals: 2 },
-  };
   return (
     <>
       <YearFigures {...props} />
@@ -35,10 +30,25 @@ export function SheetBody(props: YearPartProps) {
         <h2>What the books say</h2>
         <div className="two-books">
           <div>
-            <StatementTable {...books.carbon} statement={sheet.carbon} words={CARBON_WORDS} />
-            <StatementTable {...books.ash} statement={sheet.ash} words={ASH_WORDS} />
+            <StatementTable
+              title="Carbon"
+              statement={sheet.carbon}
+              words={CARBON_WORDS}
+              areaM2={bed.areaM2}
+            />
+            <StatementTable
+              title="Minerals (ash)"
+              statement={sheet.ash}
+              words={ASH_WORDS}
+              areaM2={bed.areaM2}
+            />
           </div>
-          <StatementTable {...books.nitrogen} statement={sheet.nitrogen} words={NITROGEN_WORDS} />
+          <StatementTable
+            title="Nitrogen"
+            statement={sheet.nitrogen}
+            words={NITROGEN_WORDS}
+            areaM2={bed.areaM2}
+          />
         </div>
       </section>
     </>

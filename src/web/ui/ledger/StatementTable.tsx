@@ -1,36 +1,47 @@
 import { useState } from 'react';
+import { useMeasures } from '../../app/garden-context.ts';
 import type { AshParty, CarbonParty, NitrogenParty, Statement } from '../../../core/model/index.ts';
-import { formatCell } from '../../../words/figures.ts';
+import { QUANTITIES } from '../../../quantities/units.ts';
+import { formatCell, formatFixed } from '../../../words/figures.ts';
 import { counterpartyWords } from '../../../words/words.ts';
 import './ledger.css';
 
+/** How each book is shown: large masses of carbon and minerals, small ones of nitrogen. */
+const BOOKS = {
+  carbon: { mark: '■', quantity: 'mass', perGram: 0.001, decimals: { metric: 2, customary: 2 } },
+  nitrogen: { mark: '●', quantity: 'smallMass', perGram: 1, decimals: { metric: 1, customary: 2 } },
+  ash: { mark: '◆', quantity: 'mass', perGram: 0.001, decimals: { metric: 2, customary: 2 } },
+} as const;
+const DIFFERENCE_DECIMALS = 6;
+
 interface StatementTableProps<Account extends CarbonParty | NitrogenParty | AshParty> {
   readonly title: string;
-  readonly mark: string;
-  readonly unit: string;
   readonly statement: Statement<Account>;
   readonly words: Record<Account, string>;
-  readonly scale: number;
-  readonly decimals: number;
+  /** Of the bed: statements are for one square meter. */
+  readonly areaM2: number;
 }
 
 /** One book: what each account opened with, what was posted, what it closed with. */
 export function StatementTable<Account extends CarbonParty | NitrogenParty | AshParty>(
   props: StatementTableProps<Account>,
 ) {
-  const { title, mark, unit, statement, words, scale, decimals } = props;
+  const { title, statement, words, areaM2 } = props;
+  const { system } = useMeasures();
+  const { mark, quantity, perGram, decimals } = BOOKS[statement.element];
+  const { symbol, fromBase } = QUANTITIES[quantity].shown[system];
+  const scale = areaM2 * fromBase(perGram);
   const [openAccount, setOpenAccount] = useState<Account | null>(null);
-  const shown = (grams: number) => formatCell(grams * scale, decimals);
+  const shown = (grams: number) => formatCell(grams * scale, decimals[system]);
   const isEmpty = (...grams: number[]) => grams.every((g) => shown(g) === '—');
   const assets = statement.assets.filter(
     (line) => !isEmpty(line.openingG, line.inG, line.outG, line.closingG),
   );
   const outside = statement.outside.filter(({ amountG }) => !isEmpty(amountG));
-  const residual = Math.abs(statement.debitG - statement.creditG) * scale;
   return (
     <table className={`ledger book-${statement.element}`}>
       <caption>
-        <span aria-hidden="true">{mark}</span> {title} <span className="soft">{unit}</span>
+        <span aria-hidden="true">{mark}</span> {title} <span className="soft">{symbol}</span>
       </caption>
       <thead>
         <tr>
@@ -92,18 +103,19 @@ export function StatementTable<Account extends CarbonParty | NitrogenParty | Ash
       </tbody>
       <tfoot>
         <tr>
-          <td>Trial balance</td>
+          <td>Balance</td>
           <td className="red-rule" colSpan={2}>
-            {shown(statement.debitG)} was and came
+            opening + in: {shown(statement.debitG)}
           </td>
           <td className="red-rule" colSpan={2}>
-            {shown(statement.creditG)} is and went
+            closing + out: {shown(statement.creditG)}
           </td>
         </tr>
         <tr>
-          <td colSpan={3}>They differ by</td>
+          <td colSpan={3}>Difference</td>
           <td className="red-rule" colSpan={2}>
-            {residual === 0 ? '0' : residual.toExponential(0)} {unit}
+            {formatFixed(Math.abs(statement.debitG - statement.creditG) * scale, DIFFERENCE_DECIMALS)}{' '}
+            {symbol}
           </td>
         </tr>
       </tfoot>
