@@ -1,5 +1,6 @@
-import type { AshReason } from '../core/yard/index.ts';
-import type { DayNumber } from '../core/ground/index.ts';
+import type { AshReason, AshUse } from '../core/yard/index.ts';
+import { GRAMS_PER_OUNCE, LITRES_PER_GALLON, type DayNumber } from '../core/ground/index.ts';
+import { formatRule } from '../quantities/format-quantity.ts';
 import { dateNear, MONTH_LETTERS } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
@@ -43,8 +44,20 @@ export function ashReasonWords(reason: AshReason, today: DayNumber, measures: Me
   }
 }
 
-export const spanWords = ([low, high]: readonly [number, number], unit: string): string =>
-  low === high ? `${plainFigure(low)} ${unit}` : `${plainFigure(low)} to ${plainFigure(high)} ${unit}`;
+const OUNCES_PER_GALLON_IN_A_GRAM_PER_LITRE = LITRES_PER_GALLON / GRAMS_PER_OUNCE;
+
+/** A recipe's ash, from one rate to another: on an area, or in a volume of something. */
+export function ashRateWords(
+  [low, high]: readonly [low: number, high: number],
+  use: AshUse,
+  { system }: Measures,
+): string {
+  const isOnArea = use === 'bed';
+  if (isOnArea) return formatRule([low, high], 'massPerArea', system);
+  const [scale, unit] = system === 'metric' ? [1, 'g/L'] : [OUNCES_PER_GALLON_IN_A_GRAM_PER_LITRE, 'oz/gal'];
+  const [from, to] = [low, high].map((rate) => plainFigure(rate * scale, 2));
+  return from === to ? `${from!} ${unit}` : `${from!} to ${to!} ${unit}`;
+}
 
 export const ASH_CAUTION =
   'Ash is caustic dust: gloves, mask and eye cover, no wind. Embers live in it for days: keep it in a lidded steel drum away from the house.';

@@ -1,6 +1,10 @@
+import { mineralNitrogenGPerM2 } from '../core/ground/index.ts';
 import type { EntryRecord } from '../records/entry.ts';
+import type { SoilNitrogenUnit } from '../records/vocabulary.ts';
+import type { UnitSystem } from '../refusals/refusal.ts';
 import { formatPercent, plainFigure } from './figures.ts';
-import { SOIL_NITROGEN_WORDS, UNIT_WORDS, type Measures } from './measures.ts';
+import { amountInWords } from './amount-words.ts';
+import { SOIL_NITROGEN_WORDS, type Measures } from './measures.ts';
 import { layName, type LayNames } from './record-names.ts';
 
 /** What was done, in a line. */
@@ -21,7 +25,7 @@ export function entryWords({
   };
   switch (entry.type) {
     case 'lay': {
-      const amount = `${plainFigure(entry.amount)} ${UNIT_WORDS[entry.unit]}`;
+      const amount = amountInWords(entry, measures);
       const age = entry.seasonedMonths > 0 ? `, ${entry.seasonedMonths} months old` : '';
       const place = entry.dugDepthCm > 0 ? `, dug in ${measures.thickness(entry.dugDepthCm)} deep` : '';
       return `${layName(entry, books)}: ${amount} (${measures.mass(entry.massFreshKg)})${age}${place}`;
@@ -44,8 +48,23 @@ export function entryWords({
 function soilTestWords(entry: Extract<EntryRecord, { type: 'soilTest' }>, measures: Measures): string {
   const { amount, unit, sampledDepthCm, ph, organicMatterPct } = entry;
   return [
-    `Soil test: ${plainFigure(amount)} ${SOIL_NITROGEN_WORDS[unit]} mineral nitrogen, 0 to ${measures.thickness(sampledDepthCm)}`,
+    `Soil test: ${soilNitrogenWords(amount, unit, measures)} mineral nitrogen, down to ${measures.thickness(sampledDepthCm)}`,
     ...(ph === null ? [] : [`pH ${plainFigure(ph)}`]),
     ...(organicMatterPct === null ? [] : [`${plainFigure(organicMatterPct)} % organic matter`]),
   ].join(', ');
 }
+
+const SYSTEM_OF: Readonly<Partial<Record<SoilNitrogenUnit, UnitSystem>>> = {
+  gPerM2: 'metric',
+  kgPerHa: 'metric',
+  lbPerAcre: 'customary',
+};
+
+/** As the laboratory reported it, or in the units of the garden where those are others. */
+function soilNitrogenWords(amount: number, unit: SoilNitrogenUnit, measures: Measures): string {
+  const system = SYSTEM_OF[unit] ?? measures.system;
+  if (system === measures.system) return `${plainFigure(amount)} ${SOIL_NITROGEN_WORDS[unit]}`;
+  return measures.rate(mineralNitrogenGPerM2(amount, unit, ANY_SOIL));
+}
+/** Only shares of the soil depend on it, and those are of no system. */
+const ANY_SOIL = { sampledDepthCm: 30, bulkDensityGPerCm3: 1.3 };

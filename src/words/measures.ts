@@ -183,6 +183,10 @@ export const unitsFor = (measures: Measures): AmountUnit[] => [
   ...(measures === metric ? customary : metric).units,
 ];
 
+/** What the other system measures with and this one does not. */
+export const unitsOfOther = (measures: Measures): readonly AmountUnit[] =>
+  (measures === metric ? customary : metric).units.filter((unit) => unit !== 'cup');
+
 /** The same without depths: what lies in a heap covers no bed. */
 export const stockUnits = (measures: Measures): AmountUnit[] =>
   unitsFor(measures).filter((unit) => STOCK_UNITS.includes(unit));
@@ -203,10 +207,10 @@ export const SOIL_NITROGEN_WORDS: Record<SoilNitrogenUnit, string> = {
 export const UNIT_WORDS: Record<AmountUnit, string> = {
   cm: 'cm thick',
   inch: 'inches thick',
-  metre: 'metres thick',
+  metre: 'meters thick',
   foot: 'feet thick',
-  litre: 'litres',
-  cubicMetre: 'cubic metres',
+  litre: 'liters',
+  cubicMetre: 'cubic meters',
   bucket10L: 'buckets (10 L)',
   barrow85L: 'barrows (85 L)',
   cup: 'cups',

@@ -6,7 +6,7 @@ import { BURN_METHOD_FACTS } from '../core/yard/char/burn-methods.ts';
 import type { MixCaution } from '../core/yard/mixing/mix-cautions.ts';
 import type { LotBrief } from '../core/yard/stock/lot-outlook.ts';
 import type { MovementRecord } from '../records/movement.ts';
-import { ASH_RECIPE_WORDS, ashReasonWords, spanWords } from './ash-words.ts';
+import { ASH_RECIPE_WORDS, ashRateWords, ashReasonWords } from './ash-words.ts';
 import { BREW_CAUTION_WORDS, BREW_STEP_WORDS, GO_WORDS, INGREDIENT_WORDS } from './brew-words.ts';
 import { BURN_WARNING_WORDS, STEP_WORDS } from './char-words.ts';
 import { dayOf } from './dates.ts';
@@ -174,7 +174,10 @@ describe('ash in words', () => {
       expect(say({ code })).toMatch(/\.$/);
     }
     expect(say({ code: 'growingPlants', plantingId: 'p' })).toContain('caustic');
-    expect([spanWords([4, 4.8], 'g/L'), spanWords([100, 100], 'g/m²')]).toEqual(['4 to 4.8 g/L', '100 g/m²']);
+    expect(ashRateWords([4, 4.8], 'pots', METRIC)).toBe('4 to 4.8 g/L');
+    expect(ashRateWords([4, 4.8], 'pots', CUSTOMARY)).toBe('0.53 to 0.64 oz/gal');
+    expect(ashRateWords([100, 100], 'bed', METRIC)).toBe('100 g/m²');
+    expect(ashRateWords([100, 100], 'bed', CUSTOMARY)).toBe('20 lb/1000 sq ft');
   });
 });
 

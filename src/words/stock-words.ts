@@ -5,7 +5,8 @@ import type { MovementRecord } from '../records/movement.ts';
 import type { LockUpPower, LotBrief } from '../core/yard/index.ts';
 import { aboutWhen } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
-import { UNIT_WORDS, type Measures } from './measures.ts';
+import { amountInWords } from './amount-words.ts';
+import type { Measures } from './measures.ts';
 
 export const LOT_FORM_WORDS: Record<LotForm, string> = {
   pile: 'pile',
@@ -72,14 +73,6 @@ export const REASON_WORDS = {
   used: 'used elsewhere',
 } as const;
 
-const amountWords = ({
-  amount,
-  unit,
-}: {
-  readonly amount: number;
-  readonly unit: keyof typeof UNIT_WORDS;
-}): string => `${plainFigure(amount)} ${UNIT_WORDS[unit]}`;
-
 /** What a posting did, from the side of one lot; `nameOf` calls the others by their names. */
 export function movementInWords(
   movement: MovementRecord,
@@ -88,19 +81,19 @@ export function movementInWords(
 ): string {
   switch (movement.type) {
     case 'receive':
-      return `Received ${amountWords(movement)}`;
+      return `Received ${amountInWords(movement, measures)}`;
     case 'make':
       return movement.lotId === lotId
         ? `Made of ${movement.ingredients.length} thing${movement.ingredients.length === 1 ? '' : 's'}${movement.isLayered ? ', layered' : ', mixed'}`
         : `Into ${nameOf(movement.lotId)}`;
     case 'move':
       return movement.lotId === lotId
-        ? `${amountWords(movement)} to ${nameOf(movement.toLotId)}`
-        : `${amountWords(movement)} from ${nameOf(movement.lotId)}`;
+        ? `${amountInWords(movement, measures)} to ${nameOf(movement.toLotId)}`
+        : `${amountInWords(movement, measures)} from ${nameOf(movement.lotId)}`;
     case 'takeOut':
-      return `${amountWords(movement)} ${REASON_WORDS[movement.reason]}`;
+      return `${amountInWords(movement, measures)} ${REASON_WORDS[movement.reason]}`;
     case 'stocktake':
-      return `Counted: ${movement.amount === 0 ? 'nothing left' : amountWords(movement)}`;
+      return `Counted: ${movement.amount === 0 ? 'nothing left' : amountInWords(movement, measures)}`;
     case 'keep':
       return `Now ${treatmentWords(movement)}`;
     case 'turn':

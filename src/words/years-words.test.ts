@@ -23,7 +23,7 @@ describe('habits in words', () => {
   it('an act says what, how much, how deep, when and how long', () => {
     const words = actWords({ act: COMPOST, materials: [], measures: metric, isSouth: false });
     expect(words).toContain(
-      '0.5 litres on each m², dug in to 10 cm: March, every second year, years 2 to 10',
+      '0.5 liters on each m², dug in to 10 cm: March, every second year, years 2 to 10',
     );
     expect(actWords({ act: COMPOST, materials: [], measures: metric, isSouth: true })).toContain('September');
     expect(actWords({ act: COMPOST, materials: [], measures: customary, isSouth: false })).toContain(

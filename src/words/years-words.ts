@@ -1,7 +1,7 @@
+import { amountOnArea } from './amount-words.ts';
 import type { MaterialRecord } from '../records/material.ts';
-import type { AmountUnit } from '../records/vocabulary.ts';
 import type { HabitAct } from '../records/habit.ts';
-import { amountFromMassFreshKg, findCrop, isDepthUnit, massFreshKgFromAmount } from '../core/ground/index.ts';
+import { findCrop } from '../core/ground/index.ts';
 import type { OpinionId } from '../core/model/index.ts';
 import {
   type AmountAnswer,
@@ -12,7 +12,7 @@ import {
 } from '../core/long-run/index.ts';
 import { MONTH_NAMES } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
-import { UNIT_WORDS, type Measures } from './measures.ts';
+import { type Measures } from './measures.ts';
 import { materialName } from './record-names.ts';
 
 export const TEMPLATE_WORDS: Record<HabitTemplateId, { readonly name: string; readonly what: string }> = {
@@ -168,11 +168,6 @@ function span({ fromYear, untilYear }: HabitAct): string {
   return fromYear > 1 ? `, from year ${fromYear}` : '';
 }
 
-/** A depth in any unit, cm: any density does. */
-const thicknessCm = (amount: number, unit: AmountUnit): number =>
-  amountFromMassFreshKg(massFreshKgFromAmount({ amount, unit, measured: ANY }), 'cm', ANY);
-const ANY = { bulkDensityKgPerM3: 1000, areaM2: 1 };
-
 /** One act of a habit as a line to read. */
 export function actWords({
   act,
@@ -189,9 +184,7 @@ export function actWords({
   switch (act.type) {
     case 'lay': {
       const name = materialName(act.materialId, [...materials]);
-      const much = isDepthUnit(act.unit)
-        ? `${measures.thickness(thicknessCm(act.amount, act.unit))} thick`
-        : `${plainFigure(act.amount)} ${UNIT_WORDS[act.unit]} on each m²`;
+      const much = amountOnArea(act, measures);
       const dug = act.dugDepthCm > 0 ? `, dug in to ${measures.thickness(act.dugDepthCm)}` : '';
       const old = act.seasonedMonths > 0 ? `, ${act.seasonedMonths} months old` : '';
       return `${name}, ${much}${old}${dug}: ${when}`;

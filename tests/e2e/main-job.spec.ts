@@ -74,7 +74,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     const before = await answer(page, 'Feed').textContent();
     const shown = await everyText(answer(page, 'Feed'));
     await page.getByRole('button', { name: 'Write into the book' }).click();
-    const posting = page.getByText(/Wood chips, leafless branches up to 5 cm: 7 cm thick/);
+    const posting = page.getByText(/Wood chips, thin leafless branches: 7 cm thick/);
     await expect(posting).toBeVisible();
     await expect(page.getByRole('button', { name: 'Write into the book' })).toBeHidden();
     await isAnswered();

@@ -1,11 +1,10 @@
+import { amountInWords } from '../../../words/amount-words.ts';
 import { useMeasures } from '../../app/garden-context.ts';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { type Caution, feedingCautions, layingCautions } from '../../../core/bed/index.ts';
 import { type Material, amountFromMassFreshKg } from '../../../core/ground/index.ts';
-import { plainFigure } from '../../../words/figures.ts';
-import { UNIT_WORDS } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
 
 interface PostingNotesProps {
@@ -46,7 +45,7 @@ export function Carried({ entry, bed, material }: PostingNotesProps) {
   if (entry.type !== 'lay' || !material) return null;
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
   const inUnit = (unit: AmountUnit) =>
-    `${plainFigure(amountFromMassFreshKg(entry.massFreshKg, unit, measured), 2)} ${UNIT_WORDS[unit]}`;
+    amountInWords({ amount: amountFromMassFreshKg(entry.massFreshKg, unit, measured), unit }, measures);
   const [depth, bucket, barrow] = measures.units;
   return (
     <span className="soft carried figure">

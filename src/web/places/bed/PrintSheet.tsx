@@ -4,12 +4,10 @@ import { Link, useParams } from 'react-router';
 import type { BedRecord } from '../../../records/bed.ts';
 import { atEndOf, materialFinder } from '../../../core/bed/index.ts';
 import { MODEL_VERSION } from '../../../core/model/index.ts';
-import { amountFromMassFreshKg } from '../../../core/ground/index.ts';
 import { BedSection } from '../../drawing/bed-section.tsx';
 import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
-import { plainFigure } from '../../../words/figures.ts';
-import { measuresOf, UNIT_WORDS } from '../../../words/measures.ts';
+import { measuresOf } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../../words/words.ts';
 import './bed.css';
 import './print-sheet.css';
@@ -132,7 +130,6 @@ function Plan({ bed }: SheetProps & {}) {
   const measures = useMeasures();
   const find = materialFinder(books);
   const planned = books.entries.filter(({ bedId, state }) => bedId === bed.id && state === 'planned');
-  const barrow = measures.units[2]!;
   return (
     <section aria-label="To do">
       <h2>To do</h2>
@@ -142,7 +139,7 @@ function Plan({ bed }: SheetProps & {}) {
           const material = entry.type === 'lay' ? find(entry.materialId) : undefined;
           const carried =
             entry.type === 'lay' && material
-              ? `${layName(entry, books)}: ${plainFigure(amountFromMassFreshKg(entry.massFreshKg, barrow, { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 }), 2)} ${UNIT_WORDS[barrow]}, ${measures.mass(entry.massFreshKg)}`
+              ? `${layName(entry, books)}: ${measures.barrows((entry.massFreshKg / material.bulkDensityKgPerM3) * 1000)}, ${measures.mass(entry.massFreshKg)}`
               : entry.type === 'feed'
                 ? `Feed ${measures.nitrogen(entry.nitrogenG)} of nitrogen`
                 : entry.type === 'water'

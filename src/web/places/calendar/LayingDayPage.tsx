@@ -1,3 +1,4 @@
+import { amountInWords } from '../../../words/amount-words.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -7,8 +8,8 @@ import type { LayingLine } from '../../../core/season/index.ts';
 import { drawsOnStock } from '../../../core/bed/index.ts';
 import { isoDateOf } from '../../../core/ground/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { formatFixed, plainFigure } from '../../../words/figures.ts';
-import { measuresOf, UNIT_WORDS, type Measures } from '../../../words/measures.ts';
+import { formatFixed } from '../../../words/figures.ts';
+import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
 import { layName } from '../../../words/record-names.ts';
 import { DateField } from '../../ui/forms/inputs.tsx';
@@ -124,7 +125,10 @@ function Line({ line, number, laying }: LineProps) {
   const [isOpen, setOpen] = useState(false);
   const { entry, effort, cautions } = line;
   const trouble = laying.troubles[entry.id];
-  const amount = `${plainFigure(entry.amount ?? entry.massFreshKg)} ${UNIT_WORDS[entry.unit ?? 'kg']}`;
+  const amount = amountInWords(
+    { amount: entry.amount ?? entry.massFreshKg, unit: entry.unit ?? 'kg' },
+    measures,
+  );
   const today = dayOf(books.today);
   const note = books.entries.find(({ id }) => id === entry.id)?.note ?? '';
   return (
@@ -186,7 +190,7 @@ function DoneLine({ name, amount, unit, massFreshKg }: LaidLine & {}) {
       <p>
         <span className="laying-what">{name}</span>{' '}
         <span className="soft">
-          laid: {plainFigure(amount)} {UNIT_WORDS[unit]}, {measures.mass(massFreshKg)}
+          laid: {amountInWords({ amount, unit }, measures)}, {measures.mass(massFreshKg)}
         </span>
       </p>
     </div>

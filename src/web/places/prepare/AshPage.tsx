@@ -29,7 +29,7 @@ import {
   type QuantityAsked,
   type TypedQuantity,
 } from '../../ui/forms/typed-quantity.ts';
-import { ASH_CAUTION, ASH_RECIPE_WORDS, ashReasonWords, spanWords } from '../../../words/ash-words.ts';
+import { ASH_CAUTION, ASH_RECIPE_WORDS, ashRateWords, ashReasonWords } from '../../../words/ash-words.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { formatFixed, plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
@@ -38,11 +38,11 @@ import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
 
-const USES: readonly (readonly [AshUse, string, string])[] = [
-  ['bed', 'On a bed', 'g/m²'],
-  ['compost', 'Into compost', 'g/L'],
-  ['topsoil', 'Into topsoil', 'g/L'],
-  ['pots', 'Into potting mix', 'g/L'],
+const USES: readonly (readonly [AshUse, string])[] = [
+  ['bed', 'On a bed'],
+  ['compost', 'Into compost'],
+  ['topsoil', 'Into topsoil'],
+  ['pots', 'Into potting mix'],
 ];
 
 /** Every recipe for ash in one unit, under one cap for each bed, and what stops it. */
@@ -303,7 +303,7 @@ function Recipes() {
   const measures = useMeasures();
   return (
     <section aria-label="Recipes">
-      {USES.map(([use, words, unit]) => {
+      {USES.map(([use, words]) => {
         const recipes = ASH_RECIPES.filter((one) => one.use === use);
         const rates = recipes.flatMap(({ rate }) => rate);
         const lowest = Math.min(...rates);
@@ -320,8 +320,9 @@ function Recipes() {
               <tbody>
                 {recipes.map(({ id, rate }) => (
                   <tr key={id} className={rate[0] === lowest ? 'closing' : undefined}>
-                    <td>{ASH_RECIPE_WORDS[id]}</td>
-                    <td>{spanWords(rate, unit)}</td>
+                    {/* In the trade's own words and units. */}
+                    <td translate="no">{ASH_RECIPE_WORDS[id]}</td>
+                    <td>{ashRateWords(rate, use, measures)}</td>
                     {use === 'compost' && (
                       <td className="soft">
                         {measures.areaMass(ratePerM2(rate[0], SHOWN_DEPTH_CM))} under{' '}

@@ -86,8 +86,7 @@ export function StockPage() {
           <LotRows lots={lots} today={today} hrefOf={hrefOf} />
           <p className="soft estimate">
             Aged day by day by the same model as the beds, with the warmth of your garden and of what your
-            probe said. “Takes” is the most nitrogen it would hold if it were dug into warm, moist soil, in
-            grams per kilogram of dry stuff.
+            probe said. “Locks up” is the most nitrogen it would lock up if it were dug into warm, moist soil.
           </p>
         </>
       )}

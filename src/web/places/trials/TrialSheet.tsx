@@ -53,7 +53,8 @@ export function TrialSheet({ trial }: { trial: TrialRecord }) {
           Take it out
         </Button>
       </div>
-      <div className="trial-columns">
+      {/* Readings stand in the unit that the gardener named. */}
+      <div className="trial-columns" translate="no">
         <div>
           <Pictured title="Plots of the trial">
             <TrialPlots

@@ -11,10 +11,11 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useChangeHabit, useKeepHabit, useRemoveHabit, useRestoreHabit } from '../../api/habits.ts';
 import { Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { AREA_WORDS, areaOf } from '../../../words/amount-words.ts';
 import { materialOptions } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { useUndo } from '../../app/use-undo.tsx';
-import { AREA_WORDS, areaOf, formOf, newAct, readHabit, type ActForm, type HabitForm } from './habit-form.ts';
+import { formOf, newAct, readHabit, type ActForm, type HabitForm } from './habit-form.ts';
 import type { HabitDraftOnPage, Line } from './lines.ts';
 
 interface HabitEditorProps {
@@ -223,7 +224,7 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
             />
             {text({ name: 'Each time', key: 'amount' })}
             <Choice
-              name={areaOf(act.unit, reader) === null ? 'of' : `of, on ${AREA_WORDS[reader.system]}`}
+              name={areaOf(act.unit, reader.system) === null ? 'of' : `of, on ${AREA_WORDS[reader.system]}`}
               value={act.unit}
               onChange={(unit) => set({ unit })}
               options={unitsFor(measures).map((unit) => ({ value: unit, label: UNIT_WORDS[unit] }))}

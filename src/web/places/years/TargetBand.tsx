@@ -24,7 +24,7 @@ import {
 import type { FoundAmounts } from '../../worker/years-workers.ts';
 import { findAmount } from '../../worker/years-workers.ts';
 import type { YearsPlan } from '../../worker/years-answers.ts';
-import { areaOf, AREA_WORDS } from './habit-form.ts';
+import { areaOf, AREA_WORDS } from '../../../words/amount-words.ts';
 import { LineKey } from './HabitList.tsx';
 import type { ViewedBed, ViewedLine, YearsView } from './view.ts';
 
@@ -293,7 +293,7 @@ function AmountSearch({ view, plan, target }: AmountSearchProps) {
 
 /** In what an amount is said: how thick, or how much on an area. */
 function amountUnitOf(unit: keyof typeof UNIT_WORDS, reader: Reader): { unit: string; perUnit: number } {
-  const areaM2 = areaOf(unit, reader);
+  const areaM2 = areaOf(unit, reader.system);
   if (areaM2 === null) return { unit: UNIT_WORDS[unit], perUnit: 1 };
   return { unit: `${UNIT_WORDS[unit]} on each ${AREA_WORDS[reader.system]}`, perUnit: areaM2 };
 }

@@ -6,10 +6,10 @@ import {
   type HabitAct,
   type LayAct,
 } from '../../../records/habit.ts';
-import { STOCK_UNITS, type AmountUnit } from '../../../records/vocabulary.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence } from '../../../words/refusal-words.ts';
-import { SQUARE_METRES_PER_SQUARE_FOOT, type FindMaterial } from '../../../core/ground/index.ts';
+import type { FindMaterial } from '../../../core/ground/index.ts';
 import { checkHabit, ownMonth } from '../../../core/long-run/index.ts';
 import { askedOf } from '../../ui/forms/asked-of.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
@@ -22,6 +22,7 @@ import {
   type ReadQuantity,
   type TypedQuantity,
 } from '../../ui/forms/typed-quantity.ts';
+import { areaOf } from '../../../words/amount-words.ts';
 import { plainFigure } from '../../../words/figures.ts';
 
 /** One act as it is typed. */
@@ -87,25 +88,15 @@ export function newAct(key: string, reader: Reader): ActForm {
   };
 }
 
-/** What an amount is laid on, in words. */
-export const AREA_WORDS = { metric: '1 m²', customary: '100 sq ft' } as const;
-const HUNDRED_SQUARE_FEET_M2 = 100 * SQUARE_METRES_PER_SQUARE_FOOT;
-
-/** The area that an amount of a volume or a weight is laid on, m²; null for a thickness, which needs none. */
-export const areaOf = (unit: AmountUnit, { system }: Reader): number | null => {
-  if (!STOCK_UNITS.includes(unit)) return null;
-  return system === 'metric' ? 1 : HUNDRED_SQUARE_FEET_M2;
-};
-
 function amountForm({ amount, unit }: LayAct, reader: Reader): Pick<ActForm, 'amount' | 'unit' | 'first'> {
-  const text = plainFigure(amount * (areaOf(unit, reader) ?? 1), 4);
+  const text = plainFigure(amount * (areaOf(unit, reader.system) ?? 1), 4);
   return { amount: text, unit, first: { text, unit, amount } };
 }
 
 /** On one square meter, or how thick, in the unit of the form. */
 function amountOf({ amount, unit, first }: ActForm, reader: Reader): number {
   if (first?.text === amount && first.unit === unit) return first.amount;
-  return numberFromText(amount) / (areaOf(unit, reader) ?? 1);
+  return numberFromText(amount) / (areaOf(unit, reader.system) ?? 1);
 }
 
 /** A habit as it can be typed over. Keys are the places of its acts. */

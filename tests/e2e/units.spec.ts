@@ -1,0 +1,99 @@
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { onDemo as test } from './books-of-file.ts';
+
+test.use({ file: 'units' });
+
+const GARDEN = '/garden/ternhollow';
+/** Every page of the demo but Method, which gives published results in the units they were published in. */
+const PAGES = [
+  '',
+  '/bed/demo-ferry-strip',
+  '/bed/demo-gourd-mound',
+  '/bed/demo-boathouse-path',
+  '/calendar',
+  '/laying',
+  '/log',
+  '/pale',
+  '/trials',
+  '/year',
+  '/years',
+  '/stock',
+  '/share',
+  '/materials',
+  '/materials/chips_mixed',
+  '/prepare',
+  '/prepare/heaps',
+  '/prepare/char',
+  '/prepare/ash',
+  '/prepare/brews',
+  '/data',
+] as const;
+
+type System = 'metric' | 'customary';
+
+/** A figure with a unit, or a label that names one, of each system. */
+const UNITS: Readonly<Record<System, RegExp>> = {
+  metric:
+    /(?:[\d½¼¾]\s?|, |\()(?:mm|cm|m²|m³|km|kg|g|L|°C|kg\/m³|g\/m²|L\/m²|kg\/ha|g\/kg)(?![\w/])|\b(?:liters?|litres?|kilograms?|grams|centimeters?|square meters?|degrees C)\b/gu,
+  customary:
+    /(?:[\d½¼¾]\s?|, |\()(?:in(?= thick| deep| of|[,.;)]|$)|ft|sq ft|cu ft|cu yd|oz|lb|gal|qt|°F|lb\/cu ft|lb\/1000 sq ft)(?![\w/])|\b(?:inch(?:es)?|pounds?|ounces?|gallons?|quarts?|cubic feet|square feet|degrees F)\b/gu,
+};
+const OTHER = { metric: 'customary', customary: 'metric' } as const;
+
+async function measureIn(request: APIRequestContext, measures: System): Promise<void> {
+  const { gardens } = (await (await request.get('/api/gardens')).json()) as {
+    gardens: { id: string; version: number; createdAt: string; updatedAt: string }[];
+  };
+  const { id, createdAt, updatedAt, ...garden } = gardens.find((one) => one.id === 'ternhollow')!;
+  const answer = await request.put(`/api/gardens/${id}`, { data: { ...garden, measures } });
+  expect(answer.ok()).toBe(true);
+}
+
+/** All that is read on a page, by eye or by a screen reader, but for what people wrote themselves. */
+const readOnPage = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const own = '[translate="no"]';
+    const main = document.querySelector('main') ?? document.body;
+    const texts: string[] = [];
+    const walker = document.createTreeWalker(main, NodeFilter.SHOW_TEXT);
+    const blocks = new Map<Element, string>();
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const parent = node.parentElement!;
+      if (parent.closest(`${own}, style, script`)) continue;
+      const block =
+        parent.closest(
+          'p, li, td, th, h1, h2, h3, dd, dt, label, button, text, option, legend, caption, figcaption, summary, span',
+        ) ?? parent;
+      blocks.set(block, (blocks.get(block) ?? '') + (node.textContent ?? ''));
+    }
+    texts.push(...blocks.values());
+    for (const element of main.querySelectorAll('[aria-label], [title], [placeholder], input')) {
+      if (element.closest(own)) continue;
+      for (const name of ['aria-label', 'title', 'placeholder']) texts.push(element.getAttribute(name) ?? '');
+    }
+    return texts;
+  });
+
+async function leaksOn(page: Page, path: string, system: System): Promise<string[]> {
+  await page.goto(GARDEN + path);
+  await expect(page.locator('h1').first()).toBeVisible();
+  await expect(page.getByText(/working it out|Working out|Looking ahead|Trying every/)).toHaveCount(0, {
+    timeout: 60_000,
+  });
+  const texts = await readOnPage(page);
+  return texts.flatMap((text) =>
+    [...text.matchAll(UNITS[OTHER[system]])].map(
+      (found) => `${path || '/'}: …${text.slice(Math.max(0, found.index - 30), found.index + 25).trim()}…`,
+    ),
+  );
+}
+
+for (const system of ['metric', 'customary'] as const) {
+  test(`every page of the demo measures in ${system} units only`, async ({ page, request }) => {
+    test.setTimeout(400_000);
+    await measureIn(request, system);
+    const leaks: string[] = [];
+    for (const path of PAGES) leaks.push(...(await leaksOn(page, path, system)));
+    expect([...new Set(leaks)]).toEqual([]);
+  });
+}
