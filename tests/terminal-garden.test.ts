@@ -217,7 +217,7 @@ describe('the terminal on a garden file', () => {
       ['years', GARDEN, '--bed', 'Ferry Strip', '--years', '99'],
       /--years must be a whole number from 1 to 30/,
     ],
-    [['years', GARDEN, '--bed', 'Ferry Strip', '--habit', 'none'], /--habit must be one the book keeps/],
+    [['years', GARDEN, '--bed', 'Ferry Strip', '--habit', 'none'], /--habit must be one of the saved habits/],
     [['mix', 'chips_branch=3armful'], /must be written as material=amountunit/],
     [['mix', 'moon=3kg'], /names no material/],
     [['char'], /Say how much char/],

@@ -28,7 +28,9 @@ export function years(args: Arguments): string {
   );
   if (wanted !== undefined && !habit) {
     const names = file.habits.map(({ name }) => name).join(', ');
-    throw new UsageError(`--habit must be one the book keeps: ${names === '' ? 'it keeps none' : names}.`);
+    throw new UsageError(
+      `--habit must be one of the saved habits: ${names === '' ? 'there are none' : names}.`,
+    );
   }
   const setting = { findMaterial: asked.findMaterial, today: asked.today, years: count };
   const books = habit ? booksWithHabit(asked.books, habit, setting) : booksAsPlanned(asked.books, setting);

@@ -90,8 +90,8 @@ describe('lock-up in words', () => {
       headline: 'Top 5 cm only, until mid May 2027',
       isStop: false,
       details: [
-        'Top 5 cm: held since early April, 0.6 g/m² now, at most 3.2 g/m² in mid August.',
-        'Held by chips (70 %), besides straw.',
+        'Top 5 cm: locked up since early April, 0.6 g/m² now, at most 3.2 g/m² in mid August.',
+        'Locked up by chips (70 %), and partly by straw.',
         'The root zone is hardly touched.',
       ],
     });
@@ -111,7 +111,7 @@ describe('lock-up in words', () => {
     expect(answer.headline).toBe('Top 5 cm only, from early July');
     const endless = lockUpAnswer({ ...quiet, contact: { ...contact, halfBackDay: null } }, names, metric);
     expect(endless.headline).toBe('Top 5 cm only, for more than two years');
-    expect(answer.details[0]).toContain('held from early July, at most');
+    expect(answer.details[0]).toContain('locked up from early July, at most');
   });
 });
 
@@ -143,9 +143,9 @@ describe('doses in words', () => {
       '30 g on 20 May: 60 g or 0.51 cups of feather meal.',
       '20 g on 17 June: 40 g or 0.34 cups of feather meal.',
     ]);
-    expect(details).toContain('50 g is the price of what was laid.');
+    expect(details).toContain('50 g of it is needed because of the mulch.');
     expect(details).toContain(
-      'Unfed, sweetcorn misses 40 % of its need (10 % on bare soil), pale for 30 days.',
+      'Unfed, sweetcorn gets 60 % of the nitrogen it needs (90 % on bare soil), pale for 30 days.',
     );
   });
   it('says when not all can be met, what bare soil would want, and when to split', () => {
@@ -157,7 +157,7 @@ describe('doses in words', () => {
       product,
     }).details;
     expect(hard).toContain('Not all of the need can be met.');
-    expect(hard).toContain('Bare soil would want 10 g more.');
+    expect(hard).toContain('Bare soil would need 10 g more.');
     expect(hard[0]).toContain('in 2 parts two weeks apart');
   });
 });

@@ -42,8 +42,10 @@ function windowSentence(window: LockUpWindow, today: DayNumber, measures: Measur
     peakDay > today || fromDay > today
       ? `, at most ${measures.rate(peakG)} in ${aboutWhen(peakDay, today)}`
       : `, past its peak of ${measures.rate(peakG)}`;
-  return `${zoneWords(zone, measures)}: held ${since}${now}${most}.`;
+  return `${zoneWords(zone, measures)}: locked up ${since}${now}${most}.`;
 }
+
+const LIST = new Intl.ListFormat('en');
 
 /** How the things of a bed are called. */
 export interface BedNames {
@@ -60,8 +62,8 @@ function causeSentence({ causes }: LockUpWindow, names: BedNames): string[] {
     shares.set(name, (shares.get(name) ?? 0) + share);
   }
   const [first, ...rest] = [...shares].sort((a, b) => b[1] - a[1]);
-  const also = rest.length > 0 ? `, besides ${rest.map(([name]) => name).join(' and ')}` : '';
-  return [`Held by ${first![0]} (${formatPercent(first![1])})${also}.`];
+  const also = rest.length > 0 ? `, and partly by ${LIST.format(rest.map(([name]) => name))}` : '';
+  return [`Locked up by ${first![0]} (${formatPercent(first![1])})${also}.`];
 }
 
 /** Whether the crops concerned feel it, and how. */
@@ -133,7 +135,7 @@ function otherwiseWords(prospects: readonly CropProspect[], today: DayNumber, na
     const bare = shortWithoutMaterialsG / demandG;
     const since = firstPaleDay === null ? '' : ` from ${aboutWhen(firstPaleDay, today)}`;
     const pale = paleDays > 0 ? `, pale for ${paleDays} days${since}` : '';
-    return `Unfed, ${names.crops([id]).toLowerCase()} misses ${formatPercent(share)} of its need (${formatPercent(bare)} on bare soil)${pale}.`;
+    return `Unfed, ${names.crops([id]).toLowerCase()} gets ${formatPercent(1 - share)} of the nitrogen it needs (${formatPercent(1 - bare)} on bare soil)${pale}.`;
   });
 }
 
@@ -199,9 +201,9 @@ export function doseAnswer({
   });
   const price =
     priceG > WORTH_SAYING_G
-      ? [`${measures.nitrogen(priceG)} is the price of what was laid.`]
+      ? [`${measures.nitrogen(priceG)} of it is needed because of the mulch.`]
       : priceG < -WORTH_SAYING_G
-        ? [`Bare soil would want ${measures.nitrogen(-priceG)} more.`]
+        ? [`Bare soil would need ${measures.nitrogen(-priceG)} more.`]
         : [];
   return {
     headline: isShort

@@ -76,7 +76,7 @@ describe('conflicts in words', () => {
     expect(words).toContain('no earlier than 29 August');
     expect(words).toContain('120 days, US organic rule');
     expect(words).toContain('Local food-safety rules come first');
-    expect(words).toContain('cleared on 1 August: too early');
+    expect(words).toContain('clear it on 1 August: too early');
     expect(waitInWords({ ...wait, code: 'urine', isTooEarly: false }, records, today)).not.toContain(
       'too early',
     );
@@ -129,8 +129,10 @@ describe('the likely range in words', () => {
   it('says how often there is enough, how much is held, saved and left', () => {
     const sentences = rangeSentences({ range, crop: 'kale', names, measures: metric });
     sentences.forEach(isSentence);
-    expect(sentences[0]).toBe('8 in 10: no shortage for kale. It misses 0 % to 16 % of its need, unfed.');
-    expect(sentences).toContain('Held at most: 2.1 to 4.4 g/m².');
+    expect(sentences[0]).toBe(
+      '8 times out of 10: no shortage for kale. Unfed it gets 84 % to 100 % of the nitrogen it needs.',
+    );
+    expect(sentences).toContain('Locked up at most: 2.1 to 4.4 g/m².');
     expect(sentences).toContain('Organic matter in ten years: 3.4 to 4.2 %.');
     expect(sentences.join(' ')).toContain('40 mm to 90 mm of water a year');
   });
@@ -171,7 +173,7 @@ describe('the likely range in words', () => {
       waterSavedMm: spread(0, 0),
     };
     expect(rangeSentences({ range: bare, crop: 'kale', names, measures: metric })).toEqual([
-      'Held at most: 2.1 to 4.4 g/m².',
+      'Locked up at most: 2.1 to 4.4 g/m².',
     ]);
     expect(
       rangeSentences({

@@ -56,7 +56,7 @@ export function waitInWords(wait: HarvestWait, names: RecordNames, today: DayNum
       : `${wait.days} days, US organic rule 7 CFR 205.203, from memory`;
   const plan =
     wait.isTooEarly && wait.plannedDay !== null
-      ? ` It stands in the book to be cleared on ${dateNear(wait.plannedDay, today)}: too early.`
+      ? ` You plan to clear it on ${dateNear(wait.plannedDay, today)}: too early.`
       : '';
   return `${crop}: harvest no earlier than ${dateNear(wait.earliestDay, today)}, after ${names.entry(wait.entryId).toLowerCase()} of ${dateNear(wait.laidDay, today)} (${rule}). Local food-safety rules come first.${plan}`;
 }

@@ -137,18 +137,18 @@ export function expectedInWords(expected: Expected, measures: Measures): string 
   switch (expected.type) {
     case 'leafColor':
       return expected.low === expected.high
-        ? `the book expected ${LEAF_STEP_WORDS[expected.low]}`
-        : `the book expected ${LEAF_STEP_WORDS[expected.low]} to ${LEAF_STEP_WORDS[expected.high]}`;
+        ? `the model expected ${LEAF_STEP_WORDS[expected.low]}`
+        : `the model expected ${LEAF_STEP_WORDS[expected.low]} to ${LEAF_STEP_WORDS[expected.high]}`;
     case 'growth':
-      return `the book expected ${VIGOR_WORDS[expected.vigor]} growth`;
+      return `the model expected ${VIGOR_WORDS[expected.vigor]} growth`;
     case 'thickness':
-      return `the book expected ${measures.thickness(expected.thicknessCm)}`;
+      return `the model expected ${measures.thickness(expected.thicknessCm)}`;
     case 'soilTemperature':
-      return `the book expected about ${measures.warmth(expected.temperatureC)}`;
+      return `the model expected about ${measures.warmth(expected.temperatureC)}`;
     case 'squeeze':
       return expected.low === expected.high
-        ? `the book expected: ${SQUEEZE_WORDS[expected.low]}`
-        : `the book expected: ${SQUEEZE_WORDS[expected.low]}, to ${SQUEEZE_WORDS[expected.high]}`;
+        ? `the model expected: ${SQUEEZE_WORDS[expected.low]}`
+        : `the model expected: ${SQUEEZE_WORDS[expected.low]}, to ${SQUEEZE_WORDS[expected.high]}`;
     case 'yield':
       return `${measures.mass(expected.massKg)} on average before`;
     case 'life':

@@ -24,14 +24,14 @@ export function learntSentences(learnt: Learnt, names: BedNames): string[] {
   const { points, draws, effectiveDraws, evidenceUsed, rates, inputs } = learnt;
   const weakened =
     evidenceUsed < 0.995
-      ? `, its evidence weakened to ${formatPercent(evidenceUsed)} so that enough draws still count`
+      ? `, at ${formatPercent(evidenceUsed)} of their weight, since few of the likely beds fit them`
       : '';
   return [
     ...rates.map((rate) => rateSentence(rate, names)),
     ...inputs.map(({ input, before, after }) => {
       const words = inputWords(input, names);
-      return `By its log, ${words.replace(/ \(.*\)$/, '')} lies ${moved(before, after)}.`;
+      return `Your log says: ${words.replace(/ \(.*\)$/, '')} is ${moved(before, after)}.`;
     }),
-    `Learnt from ${points} measurement${points === 1 ? '' : 's'}: of ${draws} draws as many count as ${formatFixed(effectiveDraws, 0)} alike would${weakened}.`,
+    `Learned from ${points} measurement${points === 1 ? '' : 's'}${weakened}: ${formatFixed(effectiveDraws, 0)} of ${draws} likely beds agree with them.`,
   ];
 }

@@ -26,7 +26,7 @@ export function mixCautionWords(caution: MixCaution): string {
     case 'ammoniaLoss':
       return `${formatPercent(caution.ammoniumShare)} of the nitrogen is ammonium on the first day: cover it, and mix it in rather than layer it.`;
     case 'salty':
-      return `${formatPercent(caution.share)} of the dry stuff is poultry manure or a strong feed: its salts scorch seedlings. Let it rot through, or use it thinly.`;
+      return `${formatPercent(caution.share)} of the dry matter is poultry manure or a strong feed: its salts scorch seedlings. Let it rot through, or use it thinly.`;
     case 'tooWet':
       return `${formatPercent(caution.moisture)} water: it will turn sour for want of air. Add something dry.`;
     case 'tooDry':

@@ -15,7 +15,7 @@ interface CauseWords {
 
 export const CAUSE_WORDS: Record<Cause, CauseWords> = {
   lockUp: {
-    name: 'Nitrogen locked up by what was laid',
+    name: 'Nitrogen locked up by what you spread',
     test: () =>
       'Compare with the same crop on bare soil beside it; or rake the layer off one square foot, feed that spot, and look again in ten days.',
     remedy: (m) =>
@@ -73,7 +73,7 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
     name: 'Raw char taking up nitrogen',
     test: () => 'Was the char charged? Feed one end of the bed and compare in ten days.',
     remedy: () =>
-      'Feed quick nitrogen now, or compost on top; charge char before use the next time. How long it robs is told as weeks to seasons.',
+      'Feed quick nitrogen now, or compost on top; charge char before use the next time. How long it locks up nitrogen is said to be weeks to seasons.',
   },
   scorch: {
     name: 'Scorch from too much nitrogen',
@@ -106,7 +106,7 @@ const EVIDENCE_WORDS: Record<ModelEvidence, (facts: PaleFacts, measures: Measure
   modelShortWithoutHold: () => 'according to the model it is short, yet nothing is locked up',
   beganAfterMulch: ({ daysFromMulchToSigns }) => `wood or straw went on ${daysFromMulchToSigns} days before`,
   beganBeforeMulch: () => 'it began before wood or straw went on',
-  noMulch: () => 'no wood, straw or leaves were laid within a year',
+  noMulch: () => 'no wood, straw or leaves were spread within a year',
   woodDugIn: () => 'wood or straw was dug in within a year',
   legume: () => 'it is a legume and feeds itself',
   coldNow: ({ temperatureC }, m) => `the soil is at about ${m.warmth(temperatureC)} according to the model`,

@@ -4,7 +4,7 @@ import type { BedNames } from './advice-words.ts';
 import { formatPercent } from './figures.ts';
 import type { Measures } from './measures.ts';
 
-const tenths = (share: number): string => `${Math.round(share * 10)} in 10`;
+const tenths = (share: number): string => `${Math.round(share * 10)} times out of 10`;
 
 /** From the low to the high end of a spread, the unit said once by `say`. */
 export const rangeInWords = (
@@ -14,7 +14,7 @@ export const rangeInWords = (
 ): string =>
   figure(low) === figure(high) ? `${figure(low)} ${unit}` : `${figure(low)} to ${figure(high)} ${unit}`;
 
-/** What the draws come to, in sentences. */
+/** How sure the forecast is, in sentences. */
 export function rangeSentences({
   range,
   crop,
@@ -35,12 +35,12 @@ export function rangeSentences({
       : [
           `${tenths(enoughShare)}: no shortage for ${crop}.${
             enoughShare < 0.95
-              ? ` It misses ${formatPercent(missedShare.low)} to ${formatPercent(missedShare.high)} of its need, unfed.`
+              ? ` Unfed it gets ${formatPercent(1 - missedShare.high)} to ${formatPercent(1 - missedShare.low)} of the nitrogen it needs.`
               : ''
           }`,
         ]),
     ...(Number(rate(peakHeldG.high)) > 0
-      ? [`Held at most: ${rangeInWords(peakHeldG, rate, measures.rateUnit)}.`]
+      ? [`Locked up at most: ${rangeInWords(peakHeldG, rate, measures.rateUnit)}.`]
       : []),
     ...(years
       ? [
@@ -61,7 +61,7 @@ function measureFirst(influences: readonly Influence[], names: BedNames): string
   const measurable = influences.find(({ input }) => !isParameter(input));
   const strongest = influences[0];
   if (!strongest) return [];
-  const words = [`It hangs most on ${inputWords(strongest.input, names)}.`];
+  const words = [`It depends most on ${inputWords(strongest.input, names)}.`];
   if (measurable && measurable !== strongest) {
     words.push(`Of what you can measure: ${inputWords(measurable.input, names)}.`);
   }

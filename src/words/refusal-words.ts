@@ -163,7 +163,7 @@ const SENTENCES: Sentences = {
   beforeTheBed: ({ date, startedOn, canBeMoved }) =>
     `lies before the bed was made on ${startedOn}; got ${date}. Is the year right?${canBeMoved ? ' If the bed is older, change the day it was made' : ''}`,
   beforePlanting: ({ date, plantedOn }) => `lies before this was planted on ${plantedOn}; got ${date}`,
-  beforeItsLayer: ({ date, laidOn }) => `lies before that layer was laid on ${laidOn}; got ${date}`,
+  beforeItsLayer: ({ date, laidOn }) => `lies before that layer was spread on ${laidOn}; got ${date}`,
   beforeTheTrial: ({ date, trialDate }) => `lies before the trial began on ${trialDate}; got ${date}`,
   afterItWasSeen: () => 'lies after the day it was seen',
   yearNotBegun: ({ date, year }) => `has not begun on ${date}; got ${year}`,

@@ -54,7 +54,7 @@ export function conflictInWords(
 ): string {
   switch (conflict.type) {
     case 'beyondStock':
-      return `You gave ${measures.volume(conflict.fixedL)} of ${names.pile(conflict.pileId)}, and ${measures.volume(conflict.thereL)} can be given: the reserve and what is promised to plans stay.`;
+      return `You gave ${measures.volume(conflict.fixedL)} of ${names.pile(conflict.pileId)}, and ${measures.volume(conflict.thereL)} can be given: the reserve and what plans have reserved stay.`;
     case 'beyondLockUp':
       return `What you gave ${names.bed(conflict.bedId)} would hold back ${measures.nitrogen(conflict.lockedG)} of nitrogen from its roots; it can bear ${measures.nitrogen(conflict.limitG)}.`;
     case 'beyondDepth':

@@ -133,13 +133,13 @@ describe('tasks in words', () => {
       'Feed leek: 12 g of quick nitrogen',
       'Top up with 3.6 cm of wood chips, mixed branches and stems',
       'Lift the bottom of the path: it has become crumbs',
-      'From here seed may be sown: what was laid no longer starves them',
+      'From here seed may be sown: what you spread no longer starves them',
       'From here leek may be harvested after the raw manure',
       'Look under the cover: wood chips, mixed branches and stems should be dark and smell sweet',
       'Look for worms in the wood chips, mixed branches and stems',
       'Is the wood chips, mixed branches and stems dark crumbs by now?',
       'Look for white threads under the wood chips, mixed branches and stems',
-      'Look at the leaves of the leek: nitrogen is held beneath them',
+      'Look at the leaves of the leek: nitrogen is locked up beneath them',
       'Measure how thick the wood chips, mixed branches and stems still lies',
       'Sample the soil: mineral nitrogen, pH, organic matter',
       'Test the pH before any more ash',
@@ -252,7 +252,7 @@ describe('the diagnosis in words', () => {
     }
     for (const { code } of EVIDENCE) isClean(evidenceWords(code, facts, metric));
   });
-  it('says remedies with amounts for the bed and what the book expects after them', () => {
+  it('says remedies with amounts for the bed and what the model expects after them', () => {
     const feed = { what: { code: 'feed', nitrogenGPerM2: 3 } as const, greenDay: 739_760, missedG: 1 };
     expect(remedyWords(feed, 5, metric)).toBe('Feed 15 g of quick nitrogen today');
     expect(
@@ -383,7 +383,7 @@ describe('trials, years and learning in words', () => {
     expect(sentences[1]).toContain('about as fast as the model expects');
     expect(sentences[2]).toContain('rather high in its range (50 % before, 70 % now)');
     expect(sentences[3]).toContain(
-      'Learnt from 1 measurement: of 400 draws as many count as 30 alike would, its evidence weakened to 60 %',
+      'Learned from 1 measurement, at 60 % of their weight, since few of the likely beds fit them: 30 of 400 likely beds agree',
     );
   });
 });

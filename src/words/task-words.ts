@@ -12,7 +12,7 @@ import { cropNames, layerName, layName, materialName, type LayNames } from './re
 import { movementInWords } from './stock-words.ts';
 
 export const TASK_GROUP_WORDS: Record<TaskGroup, string> = {
-  laying: 'laying and lifting',
+  laying: 'spreading and lifting',
   feeding: 'feeding and watering',
   growing: 'sowing to harvest',
   yard: 'yard, heaps and fires',
@@ -61,7 +61,7 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
     case 'liftPath':
       return 'Lift the bottom of the path: it has become crumbs';
     case 'safe':
-      return `From here ${what.start === 'seedlings' ? 'seed may be sown' : 'young plants may be set'}: what was laid no longer starves them`;
+      return `From here ${what.start === 'seedlings' ? 'seed may be sown' : 'young plants may be set'}: what you spread no longer starves them`;
     case 'harvestFrom':
       return `From here ${cropName(what.cropId).toLowerCase()} may be harvested after ${what.raw === 'urine' ? 'the urine' : 'the raw manure'}`;
     case 'check':
@@ -116,7 +116,7 @@ function checkWords(
     case 'thickness':
       return `Measure how thick the ${layer} still lies`;
     case 'leaves':
-      return `Look at the leaves of the ${cropNames([aboutId], plantings).toLowerCase()}: nitrogen is held beneath them`;
+      return `Look at the leaves of the ${cropNames([aboutId], plantings).toLowerCase()}: nitrogen is locked up beneath them`;
   }
 }
 
@@ -168,14 +168,14 @@ export function taskReason({ what }: Task, measures: Measures, today: number): s
         ? 'It makes good what the crop is owed already.'
         : `Without it the crop misses ${measures.nitrogen(what.missedWithoutG)} until the next, with it ${measures.nitrogen(what.missedWithG)}.`;
     case 'topUp':
-      return `By then ${measures.thickness(what.nowCm)} are left, by the model.`;
+      return `By then ${measures.thickness(what.nowCm)} are left, according to the model.`;
     case 'liftPath':
       return `The lowest chips have lain ${plainFigure(what.years, 2)} years: lift them after two to three (common practice). Weeds rooting in the top say the same; take perennial weeds out first, lay fresh card after.`;
     case 'harvestFrom':
       return 'Local food-safety rules come first.';
     case 'retest':
       return what.what === 'soil'
-        ? 'A test is an opening balance on its date; the book and its likely range learn from it.'
+        ? 'A test is an opening balance on its date; the model and its likely range learn from it.'
         : 'The first dose on sour ground was doubled.';
     case 'closeYear':
       return 'See what went in, what was expected and what was found; then stack, pull or rest.';
@@ -192,7 +192,7 @@ export function taskReason({ what }: Task, measures: Measures, today: number): s
 
 export function warningWords(warning: GroundWarning, measures: Measures): string {
   return warning.code === 'coldSoil'
-    ? `Cold soil: about ${measures.warmth(warning.temperatureC)} by the climate of that day. Seed sits and rots, organic feed lies idle.`
+    ? `Cold soil: about ${measures.warmth(warning.temperatureC)} for the time of year. Seed sits and rots, organic feed lies idle.`
     : 'Wet clay: that month brings more rain than the air takes up. Keep off it, do not dig; wait for a dry spell.';
 }
 

@@ -69,7 +69,7 @@ export const CARBON_WORDS: Record<CarbonParty, string> = {
 };
 
 export const ASH_WORDS: Record<AshParty, string> = {
-  minerals: 'Minerals of what was laid',
+  minerals: 'Minerals of what was spread',
   materials: 'Laid on or grown here',
   takenOff: 'Taken off',
 };
@@ -101,7 +101,7 @@ export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
 
 /** The world outside as the other side of a posting, after "from" or "to". */
 const OUTSIDE_WORDS: Partial<Record<CarbonParty | NitrogenParty | AshParty, string>> = {
-  materials: 'what was laid',
+  materials: 'what you spread',
   fertiliser: 'feed',
   deposition: 'rain and air',
   fixation: 'the air, by legumes',

@@ -16,7 +16,7 @@ export const CHOICE_WORDS: Record<YearChoice, { readonly name: string; readonly 
 export function planWords({ plan, choice }: ChoiceOutcome, nameOf: (layerId: string) => string): string {
   if (plan.length === 0) {
     return choice === 'stack'
-      ? 'More mulch is planned already, or none was ever laid.'
+      ? 'More mulch is planned already, or none was ever spread.'
       : 'No mulch lies there to pull.';
   }
   return plan
@@ -37,11 +37,11 @@ export function planWords({ plan, choice }: ChoiceOutcome, nameOf: (layerId: str
 export function testSentences(test: TestedSoil, measures: Measures): string[] {
   const { mineralNitrogenG, expectedMineralNitrogenG, organicMatterPct, expectedOrganicMatterPct, ph } = test;
   return [
-    `Mineral nitrogen ${measures.rate(mineralNitrogenG)}; the book had ${measures.rate(expectedMineralNitrogenG)}.`,
+    `Mineral nitrogen ${measures.rate(mineralNitrogenG)}; the model expected ${measures.rate(expectedMineralNitrogenG)}.`,
     ...(organicMatterPct === null
       ? []
       : [
-          `Organic matter ${plainFigure(organicMatterPct, 2)} %; the book had ${formatFixed(expectedOrganicMatterPct, 1)} %.`,
+          `Organic matter ${plainFigure(organicMatterPct, 2)} %; the model expected ${formatFixed(expectedOrganicMatterPct, 1)} %.`,
         ]),
     ...(ph === null ? [] : [`pH ${plainFigure(ph)}.`]),
   ];

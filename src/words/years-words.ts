@@ -16,7 +16,7 @@ import { type Measures } from './measures.ts';
 import { materialName } from './record-names.ts';
 
 export const TEMPLATE_WORDS: Record<HabitTemplateId, { readonly name: string; readonly what: string }> = {
-  nothing: { name: 'Nothing laid', what: 'The crops go on, and nothing is brought.' },
+  nothing: { name: 'Nothing spread', what: 'The crops go on, and nothing is brought.' },
   chipsOnly: { name: 'Chips only', what: 'Branch chips every autumn.' },
   compostYearly: { name: 'Compost yearly', what: 'Compost on top every spring.' },
   compostAndChar: {
@@ -48,7 +48,7 @@ export const TEMPLATE_WORDS: Record<HabitTemplateId, { readonly name: string; re
     name: 'Pull and bring back',
     what: 'Chips every autumn; pulled a year later, rotted elsewhere and brought back.',
   },
-  rotate: { name: 'Rotate', what: 'Two years under chips, the third under clover with nothing laid.' },
+  rotate: { name: 'Rotate', what: 'Two years under chips, the third under clover with nothing spread.' },
 };
 
 interface MeasureWords {
@@ -215,7 +215,7 @@ export const OPINION_WORDS: Record<
   isohumic: {
     name: 'Hénin and Dupuis 1945',
     short: 'Hénin & D. 1945',
-    what: 'one pool; a fixed share of all that is laid becomes humus at once, and 1 to 3 % of humus is lost a year',
+    what: 'one pool; a fixed share of all that is spread becomes humus at once, and 1 to 3 % of humus is lost a year',
   },
 };
 

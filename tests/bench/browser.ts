@@ -76,7 +76,7 @@ async function bands(page: Page): Promise<{ first: number; all: number }> {
           if (asked === 0 && document.querySelector('.tide + *') && /Drawing beds/.test(note())) {
             if (document.querySelector('[aria-label="Ten years"] .recharts-area')) asked = now;
           }
-          if (first === 0 && /times the same bed/.test(note())) first = now;
+          if (first === 0 && /The model tried this bed/.test(note())) first = now;
           if (/400 times/.test(note())) resolve({ first: first - asked, all: now - asked });
           else setTimeout(look, 5);
         };

@@ -67,7 +67,7 @@ test('the same fresh chips get three different answers on three beds', async ({ 
 
   await page.goto(seedlings);
   await isAnswered(page);
-  await expect(page.getByRole('list', { name: 'Mind on this bed' })).toContainText(
+  await expect(page.getByRole('list', { name: 'Watch out on this bed' })).toContainText(
     /Turnip would be sown under 7\.\d cm/,
   );
   await expect(answer(page, 'Feed')).toContainText(/\d+ g nitrogen/);
@@ -80,7 +80,7 @@ test('the same fresh chips get three different answers on three beds', async ({ 
 
   await page.goto(ring);
   await isAnswered(page);
-  await expect(page.getByRole('list', { name: 'Mind on this bed' })).toContainText(
+  await expect(page.getByRole('list', { name: 'Watch out on this bed' })).toContainText(
     '15 to 30 cm clear of the stem',
   );
   await expect(answer(page, 'Feed')).not.toContainText('misses 1');
@@ -159,7 +159,7 @@ test('a choice another window forestalled, and an undo that did not reach the bo
   await page
     .getByRole('listitem')
     .filter({ hasText: 'Sawdust, hardwood' })
-    .getByRole('button', { name: 'Strike out' })
+    .getByRole('button', { name: 'Delete' })
     .click();
   await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
   await page.route('**/restore', (route) => route.abort());
@@ -187,8 +187,8 @@ test('the likely range comes in bands and sentences, and can be stopped', async 
   await note.getByRole('button', { name: 'Stop' }).click();
   await expect(note.getByRole('button', { name: 'Go on' })).toBeVisible();
   await note.getByRole('button', { name: 'Go on' }).click();
-  await expect(note).toContainText('400 times the same bed', { timeout: 60_000 });
-  await expect(note).toContainText('It hangs most on');
+  await expect(note).toContainText('tried this bed 400 times', { timeout: 60_000 });
+  await expect(note).toContainText('It depends most on');
 });
 
 test('the books open on a month, show their postings, and leave as CSV', async ({ page, request }) => {

@@ -28,7 +28,7 @@ test('what one window writes the other shows, and whole books are not sent again
       if (sent.url().endsWith('/books')) whole.push(sent.url());
       if (sent.url().includes('/changes?')) asked += 1;
     });
-  await page.getByRole('button', { name: 'Strike out' }).first().click();
+  await page.getByRole('button', { name: 'Delete' }).first().click();
   await expect(layers(page)).not.toContainText('Wood chips');
   await expect(layers(other)).not.toContainText('Wood chips');
   await page.getByRole('button', { name: 'Undo' }).click();

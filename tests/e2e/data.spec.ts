@@ -72,7 +72,7 @@ test('a table is read in by the wizard: understood, put right, tried, part left 
   await expect(page.getByText('Entries: laid, dug, fed, tested, watered 45')).toBeVisible();
 
   await wizard.getByRole('button', { name: 'Take it back' }).click();
-  await expect(wizard.getByText('Taken back: everything is as it was.')).toBeVisible();
+  await expect(wizard.getByText('Undone: everything is as before.')).toBeVisible();
   await expect(page.getByText('Entries: laid, dug, fed, tested, watered 44')).toBeVisible();
   await expect(page.getByRole('region', { name: 'What was brought in' })).toContainText('taken back');
 });
@@ -211,7 +211,7 @@ test('a file of which nothing can be read leads to its backups', async ({ page }
     await expect(page.getByText('The file of the books is damaged')).toBeVisible();
     await expectAccessible(page);
     await restoreTheBackup(page);
-    await page.getByRole('link', { name: 'Open the books' }).click();
+    await page.getByRole('link', { name: 'Create the gardens' }).click();
     await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
   } finally {
     await damaged.stop();
@@ -229,10 +229,10 @@ test('books for other machines ask for their passphrase, lead to where one meant
     await expect(page.getByText('These books are kept for whoever knows their passphrase.')).toBeVisible();
     await expectAccessible(page);
     await page.getByLabel('Passphrase', { exact: true }).fill('straw');
-    await page.getByRole('button', { name: 'Open the books' }).click();
+    await page.getByRole('button', { name: 'Create the gardens' }).click();
     await expect(page.getByRole('alert')).toHaveText('That is not the passphrase of these books.');
     await page.getByLabel('Passphrase', { exact: true }).fill('straw and chips and char');
-    await page.getByRole('button', { name: 'Open the books' }).click();
+    await page.getByRole('button', { name: 'Create the gardens' }).click();
     await expect(page).toHaveURL(/\/garden\/ternhollow\/calendar$/);
     await page.getByRole('link', { name: 'Your data' }).click();
     await page.getByRole('button', { name: 'Leave these books' }).click();
@@ -281,7 +281,7 @@ test.describe('with less motion', () => {
   test.use({ contextOptions: { reducedMotion: 'reduce' } });
   test('what opens closes all the same', async ({ page }) => {
     await page.goto(`${demo.address}/garden/ternhollow/data`);
-    await page.getByRole('button', { name: 'Make it afresh' }).click();
+    await page.getByRole('button', { name: 'Reset demo garden' }).click();
     await page.getByRole('button', { name: 'Leave it' }).click();
     await expect(page.getByRole('tooltip')).toBeHidden();
     await page.getByRole('button', { name: /^Keys/ }).click();

@@ -20,7 +20,7 @@ test('the bed page is accessible, with the form open too', async ({ page }) => {
   await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
   await expect(page.getByRole('region', { name: 'Ten years' })).toContainText('organic matter in 10 years');
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Lay something' }).click();
+  await page.getByRole('button', { name: 'Spread something' }).click();
   await page.getByLabel('How much').fill('5');
   await expectAccessible(page);
 });
@@ -47,7 +47,7 @@ test('a plan is ticked off as done', async ({ page }) => {
 
 test('raw manure shows its waits where it is chosen', async ({ page }) => {
   await page.goto('/garden/ternhollow/bed/demo-char-bed');
-  await page.getByRole('button', { name: 'Lay something' }).click();
+  await page.getByRole('button', { name: 'Spread something' }).click();
   await page.getByLabel('What', { exact: true }).fill('Farmyard');
   await page.keyboard.press('Enter');
   await page.getByLabel('How much').fill('3');

@@ -18,7 +18,7 @@ test('a newcomer comes from nothing to a first true answer in eleven steps', asy
   await page.goto(server.address);
   await page.getByLabel('What is your garden called?').fill('Brook plot');
   await choose(page, 'Which weather is most like yours?', 'Mild and maritime');
-  await page.getByRole('button', { name: 'Open the book' }).click();
+  await page.getByRole('button', { name: 'Create the garden' }).click();
   const guide = page.getByRole('list', { name: 'First steps' });
   await expect(guide.locator('[aria-current=step]')).toContainText('A bed');
   await expectAccessible(page);
@@ -28,10 +28,10 @@ test('a newcomer comes from nothing to a first true answer in eleven steps', asy
   await page.getByRole('button', { name: 'Make the bed' }).click();
   await expect(guide.locator('[aria-current=step]')).toContainText('What lies on it');
   await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
-  await page.getByRole('button', { name: 'Lay something' }).click();
+  await page.getByRole('button', { name: 'Spread something' }).click();
   await page.getByLabel('How much').fill('5');
   await page.getByText('dug in', { exact: true }).click();
-  await page.getByRole('button', { name: 'Write into the book' }).click();
+  await page.getByRole('button', { name: 'Save entry' }).click();
   await expect(answer(page, 'Lock-up')).toContainText('Root zone');
 });
 
@@ -57,8 +57,8 @@ test('a newcomer looks around in the demo garden, is led through it, and makes i
     await expect(page).toHaveURL(/guide=1/);
   }
   await guide.getByRole('link', { name: 'In and out' }).click();
-  await page.getByRole('button', { name: 'Make it afresh' }).click();
-  await page.getByRole('tooltip').getByRole('button', { name: 'Make it afresh' }).click();
+  await page.getByRole('button', { name: 'Reset demo garden' }).click();
+  await page.getByRole('tooltip').getByRole('button', { name: 'Reset demo garden' }).click();
   await expect(page).toHaveURL(/ternhollow\?guide=1/);
   await expect(guide).toBeVisible();
   await guide.getByRole('button', { name: 'Close' }).click();
@@ -74,7 +74,7 @@ test('from the demo one comes to a garden of one’s own, and back; one can be t
   await page.getByRole('link', { name: 'Begin your own garden' }).click();
   await expect(page.getByRole('link', { name: 'Back to the books' })).toBeVisible();
   await page.getByLabel('What is your garden called?').fill('Brook plot');
-  await page.getByRole('button', { name: 'Open the book' }).click();
+  await page.getByRole('button', { name: 'Create the garden' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Brook plot' })).toBeVisible();
   await page.getByText('Brook plot', { exact: true }).click();
   await expectAccessible(page);
@@ -91,9 +91,9 @@ test('from the demo one comes to a garden of one’s own, and back; one can be t
   await gardens
     .getByRole('listitem')
     .filter({ hasText: 'Brook plot' })
-    .getByRole('button', { name: 'Take it out' })
+    .getByRole('button', { name: 'Delete' })
     .click();
-  await page.getByRole('tooltip').getByRole('button', { name: 'Take it out' }).click();
+  await page.getByRole('tooltip').getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByText('Ternhollow', { exact: true }).click();
@@ -105,7 +105,7 @@ test('an address of a garden that is not there leads to those that are', async (
   await request.post(`${server.address}/api/demo-garden`);
   await page.goto(`${server.address}/garden/gone/calendar`);
   await expect(page.getByRole('alert')).toContainText('There is no such garden');
-  await page.getByRole('link', { name: 'Open the books at another garden' }).click();
+  await page.getByRole('link', { name: 'Create the gardens at another garden' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
 });
 

@@ -57,7 +57,7 @@ test('every build-up can be laid, seen, changed and taken back', async ({ page, 
   await page.getByRole('button', { name: /^Fungal mulch/ }).click();
   await page.getByLabel('Thickness of layer 1, cm').fill('6');
   await page.getByRole('button', { name: 'Try it on the bed' }).click();
-  await page.getByRole('button', { name: 'Write the changes into the book' }).click();
+  await page.getByRole('button', { name: 'Save the changes' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Fungal mulch' })).toHaveCount(3);
   await layers(page).getByRole('button', { name: 'Save as a build-up' }).click();
   await page.getByLabel('What do you call it?').fill('Our fungal mulch');
@@ -82,7 +82,7 @@ test('a layer is dragged thicker in the drawing, written down, and taken back', 
   await page.mouse.down();
   await page.mouse.move(box.x + 80, box.y - 30, { steps: 8 });
   await page.mouse.up();
-  await expect(page.getByText('Tried, not in the book yet')).toBeVisible();
+  await expect(page.getByText('Tried, not saved yet')).toBeVisible();
   await expect(async () => {
     expect(Number(await edge.getAttribute('aria-valuenow'))).toBeGreaterThan(before + 1);
   }).toPass();
@@ -91,8 +91,8 @@ test('a layer is dragged thicker in the drawing, written down, and taken back', 
   await expect(page.getByText('Leave without writing it down?')).toBeVisible();
   await page.getByRole('button', { name: 'Stay here' }).click();
 
-  await page.getByRole('button', { name: 'Write the changes into the book' }).click();
-  await expect(page.getByText('The changes are in the book.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save the changes' }).click();
+  await expect(page.getByText('The changes are saved.')).toBeVisible();
   const amounts = async () => {
     const { entries } = (await (await request.get('/api/gardens/drag/books')).json()) as {
       entries: { id: string; amount: number }[];
@@ -134,9 +134,9 @@ test('all of it by the keyboard: thicken, reorder, split, strike out, undo, redo
   await expect(section(page)).toHaveAccessibleName(
     /1\.5 cm Home garden compost.*1\.5 cm Home garden compost/,
   );
-  await page.getByRole('button', { name: 'Write the changes into the book' }).focus();
+  await page.getByRole('button', { name: 'Save the changes' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('The changes are in the book.')).toBeVisible();
+  await expect(page.getByText('The changes are saved.')).toBeVisible();
   const { entries } = (await (await request.get('/api/gardens/keys/books')).json()) as {
     entries: { materialId: string; amount: number }[];
   };

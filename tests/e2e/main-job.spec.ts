@@ -11,11 +11,11 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
   await test.step('an empty book asks for a garden, and says what is missing', async () => {
     await page.goto('/');
     await expect(page.getByRole('heading', { name: 'Vine Ledger' })).toBeVisible();
-    await page.getByRole('button', { name: 'Open the book' }).click();
+    await page.getByRole('button', { name: 'Create the garden' }).click();
     await expect(page.getByRole('alert')).toContainText('name');
     await page.getByLabel('What is your garden called?').fill('Driftwood Corner');
     await choose(page, 'Which weather is most like yours?', 'Mild and maritime');
-    await page.getByRole('button', { name: 'Open the book' }).click();
+    await page.getByRole('button', { name: 'Create the garden' }).click();
     await expect(page.getByRole('heading', { name: '14 May 2026 at Driftwood Corner' })).toBeVisible();
     await expect(page.getByText('No beds yet')).toBeVisible();
   });
@@ -43,7 +43,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
   });
 
   await test.step('an absurd amount is refused before it is kept', async () => {
-    await page.getByRole('button', { name: 'Lay something' }).click();
+    await page.getByRole('button', { name: 'Spread something' }).click();
     await page.getByLabel('How much').fill('900');
     await expect(page.getByText('at most 100 cm can be laid at once')).toBeVisible();
     await page.getByLabel('How much').fill('seven');
@@ -73,10 +73,10 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await isAnswered();
     const before = await answer(page, 'Feed').textContent();
     const shown = await everyText(answer(page, 'Feed'));
-    await page.getByRole('button', { name: 'Write into the book' }).click();
+    await page.getByRole('button', { name: 'Save entry' }).click();
     const posting = page.getByText(/Wood chips, thin leafless branches: 7 cm thick/);
     await expect(posting).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Write into the book' })).toBeHidden();
+    await expect(page.getByRole('button', { name: 'Save entry' })).toBeHidden();
     await isAnswered();
     expect(await shown()).toEqual([before]);
     await page.reload();
@@ -91,7 +91,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await page
       .getByRole('listitem')
       .filter({ hasText: 'Wood chips' })
-      .getByRole('button', { name: 'Strike out' })
+      .getByRole('button', { name: 'Delete' })
       .click();
     await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
     await page.getByRole('button', { name: 'Undo' }).click();

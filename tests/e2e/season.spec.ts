@@ -16,15 +16,15 @@ onDemo.describe('a season on the demo', () => {
 
   test('a layer is planned, carried and laid with a correction; stock and books follow', async ({ page }) => {
     await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
-    await page.getByRole('button', { name: 'Lay something' }).click();
+    await page.getByRole('button', { name: 'Spread something' }).click();
     await choose(page, 'What', 'Hazel chips by the gate');
     await choose(page, 'of', 'buckets (10 L)');
     await page.getByLabel('How much').fill('6');
     await page.getByLabel('When').fill('2026-05-17');
     await page.getByText('planned', { exact: true }).click();
-    await page.getByRole('button', { name: /Write into the (book|plan)/ }).click();
+    await page.getByRole('button', { name: /Save (planned )?entry/ }).click();
     await expect(page.getByRole('form', { name: 'Write an entry' })).toHaveCount(0);
-    await expect(page.getByRole('region', { name: 'What was written down' })).toContainText('17 May 2026');
+    await expect(page.getByRole('region', { name: 'Entries' })).toContainText('17 May 2026');
 
     await test.step('it stands in the calendar, worked out and not typed', async () => {
       await page.getByRole('link', { name: 'Calendar' }).click();
@@ -33,18 +33,18 @@ onDemo.describe('a season on the demo', () => {
       await expect(line).toContainText('Nursery Frame');
       await expectAccessible(page);
     });
-    await test.step('on the laying day it is carried, and more was laid than planned', async () => {
+    await test.step('on the spreading day it is carried, and more was laid than planned', async () => {
       const before = await litresOfHazel(page);
       await page.goto(`${GARDEN}/laying`);
       const bed = region(page, 'Nursery Frame');
       await expect(bed).toContainText('Hazel chips by the gate');
       await bed.getByRole('button', { name: 'Correct …' }).click();
-      await page.getByLabel('Really laid', { exact: true }).fill('-1');
+      await page.getByLabel('Really spread', { exact: true }).fill('-1');
       await expect(page.getByText('above 0', { exact: true })).toBeVisible();
-      await page.getByLabel('Really laid', { exact: true }).fill('8');
+      await page.getByLabel('Really spread', { exact: true }).fill('8');
       await expectAccessible(page);
-      await page.getByRole('button', { name: 'Write it down as laid' }).click();
-      await expect(bed).toContainText('laid: 8 buckets');
+      await page.getByRole('button', { name: 'Save as spread' }).click();
+      await expect(bed).toContainText('spread: 8 buckets');
       // The page rounds to two figures: 80 L of some 2 000.
       const taken = before - (await litresOfHazel(page));
       expect(taken).toBeGreaterThan(0);
@@ -74,13 +74,13 @@ onDemo.describe('a season on the demo', () => {
     await page.getByRole('button', { name: 'about 5' }).click();
     await page.getByRole('button', { name: 'Watered' }).click();
     await page.getByLabel('Given, L').fill('20');
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await page.getByRole('button', { name: 'Note or photo' }).click();
     await page.getByLabel('Note', { exact: true }).fill('Slugs at the north end');
     await page
       .getByLabel('Add a photo')
       .setInputFiles({ name: 'bed.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(phoneJpeg()) });
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(region(page, 'Waiting on this device')).toContainText('5 waiting');
     await expectAccessible(page);
 
@@ -93,7 +93,7 @@ onDemo.describe('a season on the demo', () => {
     await expect(
       log.getByRole('listitem').filter({ hasText: 'Slugs at the north end' }).getByRole('img'),
     ).toBeVisible();
-    await expect(log).toContainText(/the book expected/);
+    await expect(log).toContainText(/the model expected/);
     const { journal } = (await (await page.request.get('/api/gardens/ternhollow/books')).json()) as {
       journal: { note: string; createdAt: string; bedId?: string; observed?: { type: string } }[];
     };
@@ -116,7 +116,7 @@ onDemo.describe('a season on the demo', () => {
     await page
       .getByLabel('Add a photo')
       .setInputFiles({ name: 'letter.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('Dear garden') });
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     const waiting = region(page, 'Waiting on this device');
     await expect(waiting).toContainText('not a photo in JPEG or PNG');
     await expect(waiting).toContainText('names no photo that has been sent');
@@ -131,7 +131,7 @@ onDemo.describe('a season on the demo', () => {
       .getByLabel('The laboratory’s table')
       .fill('sample,pH,organic matter (ppm),nitrate N (mg/kg)\nChar Bed,6.8,46000,900');
     await expect(page.getByLabel('Organic matter, %')).toHaveValue('4.6');
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText(/more than any garden soil holds/)).toBeVisible();
   });
 
@@ -150,19 +150,19 @@ onDemo.describe('a season on the demo', () => {
     await page.getByRole('button', { name: 'Write these signs into the log' }).click();
     await expect(page.getByText('The signs are in the log of the bed.')).toBeVisible();
     await verdicts.getByRole('button', { name: 'Done today' }).first().click();
-    await expect(page.getByText('Written into the book of the bed.')).toBeVisible();
+    await expect(page.getByText('Saved for the bed.')).toBeVisible();
     await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
-    await expect(page.getByRole('region', { name: 'What was written down' })).toContainText('Against:');
+    await expect(page.getByRole('region', { name: 'Entries' })).toContainText('Against:');
   });
 
-  test('the calendar is subscribed to, a task put off with its reason, and the address revoked', async ({
+  test('the calendar is subscribed to, a task postponed with its reason, and the address revoked', async ({
     page,
     request,
   }) => {
     await page.goto(`${GARDEN}/calendar`);
     await isWorkedOut(page);
     const heap = page.getByRole('listitem').filter({ hasText: 'Turn the heap' });
-    await heap.getByRole('button', { name: 'Put off' }).click();
+    await heap.getByRole('button', { name: 'Postponed' }).click();
     await page.getByLabel('Until').fill('2026-05-10');
     await expect(page.getByText('a day after today')).toBeVisible();
     await page.getByLabel('Until').fill('2026-05-23');
@@ -199,7 +199,7 @@ onDemo.describe('a season on the demo', () => {
     await page.getByRole('button', { name: 'Layer left' }).click();
     await choose(page, 'Which layer', 'Hazel coppice chips, 2025-10-09');
     await page.getByLabel('Left, cm').fill('2.2');
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(region(page, 'The log')).toContainText('2.2 cm left');
     await page.goto(`${GARDEN}/calendar`);
     await isWorkedOut(page);
@@ -214,21 +214,21 @@ onDemo.describe('a season on the demo', () => {
     test.setTimeout(180_000);
     await page.goto(`${GARDEN}/bed/demo-ferry-strip`);
     const likely = region(page, 'How sure is that?');
-    await expect(likely).toContainText('400 times the same bed', { timeout: 90_000 });
+    await expect(likely).toContainText('tried this bed 400 times', { timeout: 90_000 });
     await expect(likely).toContainText(/times as fast as the model expects/);
-    await expect(likely).toContainText(/Learnt from 3 measurements/);
+    await expect(likely).toContainText(/Learned from 3 measurements/);
     const held = async () => {
       const [, low, high] =
-        /Held at most: ([\d.]+) to ([\d.]+)/.exec((await likely.textContent()) ?? '') ?? [];
+        /Locked up at most: ([\d.]+) to ([\d.]+)/.exec((await likely.textContent()) ?? '') ?? [];
       return Number(high) - Number(low);
     };
     const learnt = await held();
     await likely.getByRole('switch', { name: 'Learn from its log' }).click();
-    await expect(likely).not.toContainText('Learnt from');
-    await expect(likely).toContainText('400 times the same bed', { timeout: 90_000 });
+    await expect(likely).not.toContainText('Learned from');
+    await expect(likely).toContainText('tried this bed 400 times', { timeout: 90_000 });
     expect(learnt).toBeLessThan(await held());
     await likely.getByRole('switch', { name: 'Learn from its log' }).click();
-    await expect(likely).toContainText('Learnt from', { timeout: 90_000 });
+    await expect(likely).toContainText('Learned from', { timeout: 90_000 });
   });
 
   test('a trial is drawn by lot, measured, and says when there is too little to tell', async ({ page }) => {
@@ -249,7 +249,7 @@ onDemo.describe('a season on the demo', () => {
     ).entries()) {
       if (i > 0) await cell.fill(String(10 + i));
     }
-    await sheet.getByRole('button', { name: /Write down height/ }).click();
+    await sheet.getByRole('button', { name: /Save height/ }).click();
     await expect(sheet).toContainText('too few plots to tell');
   });
 
@@ -262,7 +262,7 @@ onDemo.describe('a season on the demo', () => {
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Send a sample today' }).click();
     await page.getByRole('button', { name: 'Read the report' }).click();
-    await page.getByRole('button', { name: 'Write it into the book' }).click();
+    await page.getByRole('button', { name: 'Save entry' }).click();
     await expect(found).toContainText('Soil test of 14 May');
     await page.getByLabel('What to remember').fill('No more sawdust');
     await page.getByRole('button', { name: 'Close 2026' }).click();
@@ -305,7 +305,7 @@ onOwn.describe('an empty garden', () => {
       ['calendar', 'Make a bed and plan something for it'],
       ['laying', 'Plan a layer on a bed'],
       ['log', 'Make a bed first'],
-      ['pale', 'Make a bed and write down what grows on it'],
+      ['pale', 'Make a bed and record what grows on it'],
       ['trials', 'No trial yet'],
       ['year', 'Make a bed first'],
     ] as const) {

@@ -17,7 +17,7 @@ onOwn.describe('stock and preparing', () => {
     await choose(page, 'What', material);
     await page.getByLabel('How much').fill(barrows);
     await page.getByLabel('Call it').fill(name);
-    await form(page, 'Receive something').getByRole('button', { name: 'Write into the stock book' }).click();
+    await form(page, 'Receive something').getByRole('button', { name: 'Save delivery' }).click();
     await expect(row(page, name)).toBeVisible();
   }
 
@@ -57,10 +57,10 @@ onOwn.describe('stock and preparing', () => {
       await page.getByLabel('Water in it, %').fill('110');
       await page.getByLabel('Call it').fill('Lane chips');
       await page.getByLabel('Arrived').fill('2025-08-10');
-      await page.getByRole('button', { name: 'Write into the stock book' }).click();
+      await page.getByRole('button', { name: 'Save delivery' }).click();
       await expect(page.getByText(/must be below 100 %/)).toBeVisible();
       await page.getByLabel('Water in it, %').fill('50');
-      await page.getByRole('button', { name: 'Write into the stock book' }).click();
+      await page.getByRole('button', { name: 'Save delivery' }).click();
       await expect(row(page, 'Lane chips')).toBeVisible();
     });
 
@@ -120,7 +120,7 @@ onOwn.describe('stock and preparing', () => {
       await page.getByLabel('How much').nth(1).fill('6');
       await page.getByLabel('Call the heap').fill('May heap');
       await page.getByRole('button', { name: 'Make the heap' }).click();
-      await expect(page.getByText(/is more than there is: only/)).toBeVisible();
+      await expect(page.getByText(/is more than is in stock: on that day only/)).toBeVisible();
       await page.getByLabel('How much').nth(0).fill('5');
       await page.getByRole('button', { name: 'Make the heap' }).click();
       await expect(page.getByRole('heading', { name: 'May heap' })).toBeVisible();
@@ -136,7 +136,7 @@ onOwn.describe('stock and preparing', () => {
       await heap.getByRole('button', { name: 'read it' }).click();
       await expect(heap.getByLabel('Inside, °C')).toHaveValue(/^3[78]\.\d$/);
       await heap.getByLabel('Inside, °C').fill('61');
-      await heap.getByRole('button', { name: 'Write into the book' }).click();
+      await heap.getByRole('button', { name: 'Save entry' }).click();
       await expect(heap).toContainText('1 day at 55 °C or more');
       // The heap that was made may still be on offer to be taken back too.
       await page
@@ -156,7 +156,7 @@ onOwn.describe('stock and preparing', () => {
 
     await test.step('a burn is kept step by step, with its warnings', async () => {
       await expect(page.getByText('No char yet')).toBeVisible();
-      await page.getByRole('button', { name: 'Keep a burn' }).first().click();
+      await page.getByRole('button', { name: 'Record a burn' }).first().click();
       await expect(page.getByRole('note')).toContainText('Local burning rules');
       await page.getByLabel('On', { exact: true }).fill('2026-05-01');
       await page.getByLabel('Call the char').fill('Rowan char');
@@ -172,10 +172,10 @@ onOwn.describe('stock and preparing', () => {
       await page.getByLabel('Found cold to the bottom on').fill('2026-05-02');
       await page.getByText('A magnet drawn through it').click();
       await page.getByLabel('Char', { exact: true }).fill('60');
-      await page.getByRole('button', { name: 'Write the char into the book' }).click();
+      await page.getByRole('button', { name: 'Save the char' }).click();
       await expect(page.getByText(/is more than went in/)).toBeVisible();
       await page.getByLabel('Char', { exact: true }).fill('5');
-      await page.getByRole('button', { name: 'Write the char into the book' }).click();
+      await page.getByRole('button', { name: 'Save the char' }).click();
       await expect(page.getByText('what such fires give')).toBeVisible();
       await expect(page.getByText('outlasts a century')).toBeVisible();
       await expect(row(page, 'Rowan char')).toContainText('raw');
@@ -184,7 +184,7 @@ onOwn.describe('stock and preparing', () => {
     await test.step('it is crushed and charged, and the books say what it holds', async () => {
       await row(page, 'Rowan char').getByRole('button', { name: 'Crush' }).click();
       await expect(form(page, 'Crush char')).toContainText('mask');
-      await form(page, 'Crush char').getByRole('button', { name: 'Write into the book' }).click();
+      await form(page, 'Crush char').getByRole('button', { name: 'Save entry' }).click();
       await expect(row(page, 'Rowan char')).toContainText('like peas');
       await row(page, 'Rowan char').getByRole('button', { name: 'Charge' }).click();
       await choose(page, 'Charge Rowan char', 'Nitrogen soak');
@@ -198,18 +198,18 @@ onOwn.describe('stock and preparing', () => {
     await test.step('the charged batch goes on a bed by the lot it is', async () => {
       await page.goto(bed);
       await isAnswered(page);
-      await page.getByRole('button', { name: 'Lay something' }).click();
+      await page.getByRole('button', { name: 'Spread something' }).click();
       await choose(page, 'What', 'Rowan char, nitrogen soak');
       await choose(page, 'of', 'litres');
       await page.getByLabel('How much').fill('20');
-      await page.getByRole('button', { name: 'Write into the book' }).click();
+      await page.getByRole('button', { name: 'Save entry' }).click();
       await expect(layers(page)).toContainText('Rowan char, nitrogen soak');
-      await page.getByRole('button', { name: 'Lay something' }).click();
+      await page.getByRole('button', { name: 'Spread something' }).click();
       await choose(page, 'What', 'Rowan char, nitrogen soak');
       await choose(page, 'of', 'litres');
       await page.getByLabel('How much').fill('300');
-      await page.getByRole('button', { name: 'Write into the book' }).click();
-      await expect(page.getByText(/is more than there is: only/)).toBeVisible();
+      await page.getByRole('button', { name: 'Save entry' }).click();
+      await expect(page.getByText(/is more than is in stock: on that day only/)).toBeVisible();
     });
   });
 
@@ -234,7 +234,7 @@ onOwn.describe('stock and preparing', () => {
     await page.getByRole('link', { name: 'Brews' }).click();
     await page.getByText('Molasses water for new paths').click();
     await expect(page.getByText(/takes about .* of nitrogen/)).toBeVisible();
-    await page.getByRole('button', { name: 'Write it on the bed' }).click();
+    await page.getByRole('button', { name: 'Save entry' }).click();
     await expect(page.getByText('is in the book of Chalk bed')).toBeVisible();
   });
 

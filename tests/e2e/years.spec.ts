@@ -44,7 +44,7 @@ onOwn.describe('a sandy and a clay bed', () => {
     await page.goto(`${garden}/years?${TWO_BEDS}&years=10&habits=compostYearly,chipsOnly,nothing`);
     await test.step('all three stand beside each other, on one scale, with their likely range', async () => {
       await expect(charts(page)).toHaveCount(2);
-      for (const name of ['Compost yearly', 'Chips only', 'Nothing laid']) {
+      for (const name of ['Compost yearly', 'Chips only', 'Nothing spread']) {
         await expect(charts(page).first()).toContainText(name);
       }
       await expect(page.getByText('8 in 10 likely').first()).toBeVisible({ timeout: 30_000 });
@@ -65,7 +65,7 @@ onOwn.describe('a sandy and a clay bed', () => {
           const cells = await table.getByRole('row', { name: habit }).getByRole('cell').allTextContents();
           return Number(cells[4]);
         };
-        expect(await inTenYears('Compost yearly')).toBeGreaterThan((await inTenYears('Nothing laid')) + 1);
+        expect(await inTenYears('Compost yearly')).toBeGreaterThan((await inTenYears('Nothing spread')) + 1);
       }
     });
     await test.step('the amount of compost that reaches 6 % by year 10 is found for each bed', async () => {
@@ -87,8 +87,8 @@ onOwn.describe('a sandy and a clay bed', () => {
       await page.getByLabel('To year').fill('');
       await page.getByLabel('Each time').fill('1,2');
       await page.getByLabel('Name', { exact: true }).fill('Compost, as much as it takes');
-      await page.getByRole('button', { name: 'Keep as my habit' }).click();
-      await expect(page.getByRole('button', { name: 'Keep as my habit' })).toHaveCount(0);
+      await page.getByRole('button', { name: 'Save as my habit' }).click();
+      await expect(page.getByRole('button', { name: 'Save as my habit' })).toHaveCount(0);
       await expect(
         page.getByRole('button', { name: 'Compost, as much as it takes', exact: true }),
       ).toHaveAttribute('aria-pressed', 'true');
@@ -97,7 +97,7 @@ onOwn.describe('a sandy and a clay bed', () => {
       await expect(adopt.getByText('is the plan of Dune bed and Brook bed')).toBeVisible();
       await page.getByRole('button', { name: 'Undo' }).click();
       await expect(adopt.getByText('2 years')).toBeVisible();
-      await expect(adopt.getByText('4 entries for the book and the calendar.')).toBeVisible();
+      await expect(adopt.getByText('4 entries for the bed and the calendar.')).toBeVisible();
       await adopt.getByRole('button', { name: 'Plan it on Dune bed and Brook bed' }).click();
       await expect(adopt.getByText('is the plan of Dune bed and Brook bed')).toBeVisible();
       await adopt.getByRole('link', { name: 'See the calendar' }).click();
@@ -179,20 +179,20 @@ onDemo.describe('years on the demo', () => {
         await choose(page, 'to', 'Ferry Strip');
         await choose(page, 'of', 'litres');
         await page.getByLabel('exactly', { exact: true }).fill(litres);
-        await own.getByRole('button', { name: 'Keep to this' }).click();
+        await own.getByRole('button', { name: 'Add' }).click();
       };
       await fix('60');
       await expect(region(page, 'this season').getByText('your own choice, kept as it is')).toBeVisible();
       await fix('9000');
       await expect(page.getByRole('alert')).toContainText('It cannot be done like this');
       await expect(page.getByRole('alert')).toContainText('can be given');
-      await own.getByRole('button', { name: 'Let it go' }).click();
+      await own.getByRole('button', { name: 'Remove' }).click();
       await expect(answer).toBeVisible();
     });
-    await test.step('it becomes the plan, and the laying day has it', async () => {
+    await test.step('it becomes the plan, and the spreading day has it', async () => {
       await region(page, 'this season').getByRole('button', { name: 'Make it the plan' }).click();
-      await expect(page.getByText(/loads? (is|are) planned\. See the laying day/)).toBeVisible();
-      await page.getByRole('link', { name: 'See the laying day' }).click();
+      await expect(page.getByText(/loads? (is|are) planned\. See the spreading day/)).toBeVisible();
+      await page.getByRole('link', { name: 'See the spreading day' }).click();
       await expect(page.getByText('Last year’s compost').first()).toBeVisible();
     });
   });

@@ -104,7 +104,7 @@ describe('a revision of a bed', () => {
       ],
     });
     expect(absurd.status).toBe(422);
-    expect(absurd.body.errors[0].sentence).toContain('Were feet meant');
+    expect(absurd.body.errors[0].sentence).toContain('Is the unit right');
     expect((await revise({ creates: [{ ...layer, id: 'd' }], order: ['nobody'] })).status).toBe(404);
     expect((await revise({ creates: [{ ...layer, id: 'd', amount: 'six' }] })).body.errors[0].field).toBe(
       'creates.0.amount',

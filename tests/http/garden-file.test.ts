@@ -182,6 +182,14 @@ describe('a garden as a file', () => {
     expect(await textAt(empty)).toBe(text);
   });
 
+  it('is refused when it does not say which model it was made with', async () => {
+    for (const model of [{ odd: [1] }, 'three', null, 0]) {
+      const { status, body } = await read(empty, { ...(JSON.parse(text) as GardenFile), model });
+      expect(status).toBe(422);
+      expect(body.detail).toContain('model');
+    }
+  });
+
   it('names the record the model would refuse', async () => {
     const file = JSON.parse(text) as GardenFile;
     const index = file.entries.findIndex((entry) => entry.type === 'lay' && !entry.lotId);

@@ -157,6 +157,6 @@ describe('every type of stock posting', () => {
     expect((await post({ id: 'later', yield: null })).status).toBe(201);
     const much = await post({ id: 'much', yield: { amount: 95, unit: 'kg', moistureFractionWetBasis: 0 } });
     expect(much.body.errors[0]).toMatchObject({ field: 'yield.amount' });
-    expect(much.body.errors[0].sentence).toMatch(/more than went in.*litres/);
+    expect(much.body.errors[0].sentence).toMatch(/more than went in.*unit wrong/);
   });
 });

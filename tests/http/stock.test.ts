@@ -102,7 +102,7 @@ describe('stock', () => {
     const refused = await ask('POST', '/api/beds/bed/entries', { ...layFrom('heap', 8), id: 'e2' });
     expect(refused.status).toBe(422);
     expect(refused.body.errors[0]).toMatchObject({ field: 'amount' });
-    expect(refused.body.errors[0].sentence).toMatch(/more than there is: only .* are there/);
+    expect(refused.body.errors[0].sentence).toMatch(/more than is in stock: on that day only/);
     const nothing = { changes: [], removals: [], restores: [], order: [] };
     const creates = [
       { ...layFrom('heap', 3), id: 'e3' },

@@ -4,7 +4,6 @@ import type { ImportReport } from '../../contract/imports.ts';
 import { finding, refusal } from '../../refusals/refusal.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import { COLLECTION_NAMES, filedCollections } from '../../records/collections.ts';
-import { gardenFiled } from '../../records/garden.ts';
 import type { AppContext } from '../app-context.ts';
 import { cleanPhoto } from '../photos/clean-photo.ts';
 import { invalid, ProblemError } from '../problems.ts';
@@ -63,6 +62,9 @@ function newPhotos({ stores }: AppContext, gardenId: string, file: Record<string
   });
 }
 
+/** What a file must say of itself; its records are read row by row. */
+const fileHead = gardenFile.pick({ model: true, garden: true });
+
 /** Reads a garden file in: a garden of its own, or into the one of the same id. `isCopy` gives everything new ids. */
 export function importGarden(
   context: AppContext,
@@ -72,15 +74,9 @@ export function importGarden(
   const newest = upgradeFile(raw) as Record<string, unknown>;
   const file = isCopy ? (asCopy(newest, context.newId) as Record<string, unknown>) : newest;
   unknownFields(file);
-  const read = gardenFiled.safeParse(file['garden']);
-  if (!read.success) {
-    throw invalid(
-      findingsOf({
-        issues: read.error.issues.map((issue) => ({ ...issue, path: ['garden', ...issue.path] })),
-      }),
-    );
-  }
-  const garden = read.data;
+  const read = fileHead.safeParse({ model: file['model'], garden: file['garden'] });
+  if (!read.success) throw invalid(findingsOf(read.error));
+  const { garden } = read.data;
   const { stores, photoFiles } = context;
   const photos = newPhotos(context, garden.id, file);
   return importRows(context, {

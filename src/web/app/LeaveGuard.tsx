@@ -2,10 +2,10 @@ import { Button, Modal } from 'antd';
 import { useEffect } from 'react';
 import { useBlocker } from 'react-router';
 
-/** Asks before something that is not in the book yet is left behind. */
+/** Asks before something that is not saved yet is left behind. */
 export function LeaveGuard({
   isUnsaved,
-  what = 'What you tried on this bed is not in the book yet.',
+  what = 'What you tried on this bed is not saved yet.',
 }: {
   isUnsaved: boolean;
   what?: string;

@@ -66,7 +66,7 @@ const OrganicMatter = memo(function OrganicMatter() {
   );
 });
 
-/** Soil organic matter over the coming years, beside the same bed without what was laid on it. */
+/** Soil organic matter over the coming years, beside the same bed without what you spread on it. */
 export const HumusYears = memo(function HumusYears({ years, band, description }: HumusYearsProps) {
   const points = useMemo(
     () =>
@@ -99,7 +99,7 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
               x={labeled.yearsAhead}
               y={labeled.bareOrganicMatterPct}
               place={isAbove ? 'below' : 'above'}
-              name="had nothing been laid"
+              name="if you had spread nothing"
               color={COLORS.softInk}
               isLight
             />
@@ -107,9 +107,9 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">
-        Organic matter in the soil, % of its weight, were nothing laid beyond the plan and last year’s crops
+        Organic matter in the soil, % of its weight, were nothing spread beyond the plan and last year’s crops
         grown again
-        {band !== null && '; dotted: 8 in 10 likely'}
+        {band !== null && '; 8 times out of 10 it falls in the shaded band'}
       </figcaption>
     </figure>
   );

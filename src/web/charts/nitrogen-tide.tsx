@@ -265,7 +265,7 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
               x={reachPeak.day}
               y={reachPeak.root + reachPeak.contact}
               place="above"
-              name="within reach of roots"
+              name="available to roots"
               color={COLORS.nitrogen}
             />
           )}
@@ -291,7 +291,8 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">
-        Nitrogen in {measures.rateUnit}, month by month{band !== null && '; dotted: 8 in 10 likely'}
+        Nitrogen in {measures.rateUnit}, month by month
+        {band !== null && '; 8 times out of 10 it falls in the shaded band'}
       </figcaption>
     </figure>
   );
@@ -299,7 +300,7 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
 
 function heldLabel({ heldContact, heldRoot }: Point, top: string): string {
   const total = heldContact + heldRoot;
-  if (heldRoot / total < 0.1) return `held by microbes, ${top}`;
-  if (heldContact / total < 0.1) return 'held by microbes, root zone';
-  return `held by microbes, ${top} and root zone`;
+  if (heldRoot / total < 0.1) return `locked up by microbes, ${top}`;
+  if (heldContact / total < 0.1) return 'locked up by microbes, root zone';
+  return `locked up by microbes, ${top} and root zone`;
 }

@@ -101,14 +101,16 @@ export function layerLabels(placed: readonly PlacedLayer[], measures: Measures):
   return labels;
 }
 
-/** What is free in a zone, what is held there, and how warm it is. */
+/** What is available in a zone, what is locked up there, and how warm it is. */
 export function zoneDetail(availableG: number, heldG: number, soilC: number, measures: Measures): string {
   const held =
-    heldG >= HELD_SHOWN_FROM_G ? [`${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} held`] : [];
-  const free = `${measures.rate(availableG)} free`;
+    heldG >= HELD_SHOWN_FROM_G
+      ? [`${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} locked up`]
+      : [];
+  const available = `${measures.rate(availableG)} available`;
   const rest = [...held, measures.warmth(soilC)].join(', ');
-  const line = `${free}, ${rest}`;
-  return line.length <= MOST_DETAIL_LETTERS ? line : `${free}\n${rest}`;
+  const line = `${available}, ${rest}`;
+  return line.length <= MOST_DETAIL_LETTERS ? line : `${available}\n${rest}`;
 }
 
 const HELD_NAMED_FROM_G = 0.25;

@@ -16,7 +16,7 @@ import { Trouble } from '../app/Trouble.tsx';
 /** What is wanted every day. */
 const DAILY = [
   { path: 'calendar', name: 'Calendar', isUnder: false },
-  { path: 'laying', name: 'Laying day', isUnder: true },
+  { path: 'laying', name: 'Spreading day', isUnder: true },
   { path: 'log', name: 'Logbook', isUnder: false },
   { path: 'pale', name: 'Why is it pale?', isUnder: true },
   { path: 'trials', name: 'Trials', isUnder: true },
@@ -107,7 +107,7 @@ function Unreadable({ failure }: { failure: Error }) {
       <Trouble failure={failure} />
       {failure instanceof ProblemFailure && failure.problem.status === 404 && (
         <p className="page">
-          <Link to="/">Open the books at another garden</Link>
+          <Link to="/">Create the gardens at another garden</Link>
         </p>
       )}
       {data?.state.kind === 'damaged' && (

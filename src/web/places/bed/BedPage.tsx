@@ -232,7 +232,7 @@ function TroubleNote({ trouble, onUnderstood }: { trouble: string | null; onUnde
     <p className="trouble" role="alert">
       {trouble}{' '}
       <Button size="small" onClick={onUnderstood}>
-        Understood
+        Close
       </Button>
     </p>
   );
@@ -257,7 +257,7 @@ const BedHead = memo(function BedHead({ bed, growing, onOpen, showTrouble }: Bed
     remove.mutate(bed, {
       onSuccess: () => {
         void navigate(`/garden/${books.garden.id}`);
-        undo(`${bed.name} was taken out of the book.`, () => restore.mutateAsync(bed.id));
+        undo(`${bed.name} was deleted.`, () => restore.mutateAsync(bed.id));
       },
       onError: showTrouble,
     });
@@ -295,7 +295,7 @@ const BedHead = memo(function BedHead({ bed, growing, onOpen, showTrouble }: Bed
         <Button onClick={() => onOpen({ band: 'planting', changing: null })}>Plant something</Button>
         <Button onClick={() => onOpen({ band: 'buildUp' })}>Build up</Button>
         <Button type="primary" onClick={() => onOpen({ band: 'posting', changing: null })}>
-          Lay something
+          Spread something
         </Button>
       </div>
     </header>

@@ -148,12 +148,12 @@ function OwnBuildUp({ buildUp, onChoose }: { buildUp: BuildUpRecord; onChoose: (
         type="link"
         onClick={() =>
           remove.mutate(buildUp, {
-            onError: (failure) => showFailure(`${buildUp.name} was not struck out.`, failure),
-            onSuccess: () => undo(`${buildUp.name} was struck out.`, () => restore.mutateAsync(buildUp.id)),
+            onError: (failure) => showFailure(`${buildUp.name} was not deleted.`, failure),
+            onSuccess: () => undo(`${buildUp.name} was deleted.`, () => restore.mutateAsync(buildUp.id)),
           })
         }
       >
-        Strike out
+        Delete
       </Button>
     </li>
   );
@@ -226,7 +226,7 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
         <span className="soft">{choice.aim}</span>
       </div>
       <div className="band-fields">
-        <Field name="First laid on">
+        <Field name="First spread on">
           {(control) => (
             <Input
               {...control}

@@ -147,7 +147,7 @@ function LayerMenu({
               ]
             : []),
           { key: 'change', label: 'Change the entry', disabled: !isInBook },
-          { key: 'remove', label: 'Strike out', danger: true },
+          { key: 'remove', label: 'Delete', danger: true },
         ],
         onClick: ({ key }) => actions.byName(key, layer.id),
       }}
@@ -170,7 +170,7 @@ function LayerStory({ layer, areaM2 }: Pick<LayerListProps, 'areaM2'> & { layer:
     <div className="layer-story">
       <dl className="story-carbon" aria-label="Its carbon">
         <div>
-          <dt>■ carbon laid</dt>
+          <dt>■ carbon spread</dt>
           <dd>{carbon(layer.laidCarbonG)}</dd>
         </div>
         <div>
@@ -194,7 +194,7 @@ function LayerStory({ layer, areaM2 }: Pick<LayerListProps, 'areaM2'> & { layer:
       </dl>
       <dl className="story-nitrogen" aria-label="Its nitrogen">
         <div>
-          <dt>● nitrogen laid</dt>
+          <dt>● nitrogen spread</dt>
           <dd>{nitrogen(layer.laidNitrogenG)}</dd>
         </div>
         <div>

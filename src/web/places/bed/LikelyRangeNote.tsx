@@ -62,14 +62,13 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
           </ul>
           <Learning learnt={shown.range.learnt} learning={learning} names={datedNames} />
           <p className="soft hint">
-            {draws} times the same bed: materials, soil, rates and the weather of the years drawn from their
-            likely ranges
-            {shown.range.drawsOfYears > 0 && `, ${shown.range.drawsOfYears} of them for ten years`}; the bands
-            hold 8 in 10.
+            The model tried this bed {draws} times, each time with another likely soil, material and weather
+            {shown.range.drawsOfYears > 0 && ` (${shown.range.drawsOfYears} times for ten years)`}. The ranges
+            hold 8 times out of 10.
           </p>
         </>
       ) : (
-        <p className="soft">{isStopped ? 'Not drawn.' : 'Drawing beds like this one …'}</p>
+        <p className="soft">{isStopped ? 'Stopped.' : 'Trying likely soils, materials and weather …'}</p>
       )}
     </section>
   );

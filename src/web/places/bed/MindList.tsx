@@ -24,7 +24,7 @@ export const MindList = memo(function MindList({
   ];
   if (sentences.length === 0) return null;
   return (
-    <ul className="cautions mind-list" aria-label="Mind on this bed">
+    <ul className="cautions mind-list" aria-label="Watch out on this bed">
       {[...new Set(sentences)].map((sentence) => (
         <li key={sentence}>
           <span aria-hidden="true">⚠ </span>

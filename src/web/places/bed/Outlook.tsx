@@ -50,8 +50,8 @@ function Years({
         {', '}
         <span className="soft">
           {changesSoil(years)
-            ? `${formatFixed(last.bareOrganicMatterPct, 1)} % had nothing been laid`
-            : 'the same with nothing laid'}
+            ? `${formatFixed(last.bareOrganicMatterPct, 1)} % if you had spread nothing`
+            : 'the same if you spread nothing'}
           . Humus alone then: {formatFixed(last.humusPct, 1)} %,{' '}
           {measures.mass((last.humusCarbonG * areaM2) / 1000)} of carbon in the bed
           {charKg >= 0.1 ? `, and ${measures.mass(charKg)} in char that stays` : ''}.
@@ -64,7 +64,7 @@ function Years({
         <HumusYears
           years={years}
           band={band}
-          description={`Organic matter in the soil: ${formatFixed(first.organicMatterPct, 1)} % now, ${formatFixed(last.organicMatterPct, 1)} % in ten years, ${formatFixed(last.bareOrganicMatterPct, 1)} % without what was laid.`}
+          description={`Organic matter in the soil: ${formatFixed(first.organicMatterPct, 1)} % now, ${formatFixed(last.organicMatterPct, 1)} % in ten years, ${formatFixed(last.bareOrganicMatterPct, 1)} % without what you spread.`}
         />
       </Pictured>
     </>

@@ -73,7 +73,7 @@ export function PostingBand(props: PostingBandProps) {
           )}
         </Field>
         <div className="field">
-          <span className="field-name">In the book as</span>
+          <span className="field-name">Saved as</span>
           <Segmented
             value={form.isPlanned}
             onChange={(isPlanned) => set({ isPlanned })}
@@ -87,14 +87,14 @@ export function PostingBand(props: PostingBandProps) {
       {preview && <Cautions entry={preview.entry} bed={bed} material={material} />}
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={isSaving}>
-          {changing ? 'Save the change' : form.isPlanned ? 'Write into the plan' : 'Write into the book'}
+          {changing ? 'Save the change' : form.isPlanned ? 'Save planned entry' : 'Save entry'}
         </Button>
         <Button onClick={onClose}>Cancel</Button>
         {preview && (
           <>
             <Carried entry={preview.entry} bed={bed} material={material} />
             <span className="preview-note" role="status">
-              Shown below as if it were in the book.
+              Shown below as if it were saved.
             </span>
           </>
         )}

@@ -37,13 +37,13 @@ export const Postings = memo(function Postings(props: PostingsProps) {
     ...plantings.map((planting) => ({ date: planting.plantedOn, planting })),
   ].sort((a, b) => b.date.localeCompare(a.date));
   return (
-    <section aria-label="What was written down">
+    <section aria-label="Entries">
       <div className="section-head">
         <h2>Written down</h2>
       </div>
       {lines.length === 0 ? (
         <p className="soft">
-          Nothing yet. Lay something on the bed, and the drawing and the answers follow at once.
+          Nothing yet. Spread something on the bed, and the drawing and the answers follow at once.
         </p>
       ) : (
         <ul className="postings">
@@ -138,7 +138,7 @@ function PostingLine(props: PostingLineProps) {
   const undo = useUndo();
   const strikeOut = async () => {
     await onStrikeOut();
-    undo(`Taken out of the book: ${words}`, onRestore);
+    undo(`Deleted: ${words}`, onRestore);
   };
   return (
     <li className={isPlanned ? 'is-planned' : ''}>
@@ -157,7 +157,7 @@ function PostingLine(props: PostingLineProps) {
           Change
         </Button>
         <Button size="small" type="link" onClick={() => void strikeOut().catch(onTrouble)}>
-          Strike out
+          Delete
         </Button>
       </span>
     </li>

@@ -144,7 +144,7 @@ function Plan({ bed }: SheetProps & {}) {
                 ? `Feed ${measures.nitrogen(entry.nitrogenG)} of nitrogen`
                 : entry.type === 'water'
                   ? `Water, ${measures.water(entry.waterMm)}`
-                  : 'See the book';
+                  : 'See the bed page';
           return (
             <li key={entry.id}>
               ☐ {fullDate(dayOf(entry.date))}: {carried} {entry.note}

@@ -15,7 +15,7 @@ export function SheetBar({ sheet, refusal }: SheetBarProps) {
   const troubles = [...Object.values(sentencesOf(failure)), ...(refusal === null ? [] : [refusal])];
   return (
     <div className="sheet-bar" role="status">
-      <strong>{isChanged ? 'Tried, not in the book yet' : 'As in the book'}</strong>
+      <strong>{isChanged ? 'Tried, not saved yet' : 'As saved'}</strong>
       <Button size="small" onClick={undo} disabled={!canUndo} title="Ctrl+Z">
         Undo
       </Button>
@@ -25,10 +25,10 @@ export function SheetBar({ sheet, refusal }: SheetBarProps) {
       {isChanged && (
         <>
           <Button size="small" onClick={discard}>
-            Leave it as it was
+            Discard changes
           </Button>
           <Button size="small" type="primary" onClick={save} loading={isSaving} disabled={refusal !== null}>
-            Write the changes into the book
+            Save the changes
           </Button>
         </>
       )}

@@ -56,7 +56,7 @@ export function sectionInWords({
     crops.length > 0
       ? ` Growing: ${crops.map(({ name, rootDepthCm }) => `${name}, roots to ${measures.thickness(rootDepthCm)}`).join('; ')}.`
       : '';
-  return `Section of the bed on ${fullDate(day)}. ${stack}${dugWords}${growing} Contact zone: ${measures.rate(sample.availableContactG)} nitrogen available, ${measures.rate(sample.heldContactG)} held. Root zone: ${measures.rate(sample.availableRootG)} available, ${measures.rate(sample.heldRootG)} held.`;
+  return `Section of the bed on ${fullDate(day)}. ${stack}${dugWords}${growing} Contact zone: ${measures.rate(sample.availableContactG)} nitrogen available, ${measures.rate(sample.heldContactG)} locked up. Root zone: ${measures.rate(sample.availableRootG)} available, ${measures.rate(sample.heldRootG)} held.`;
 }
 
 /** What the tide comes to. */
@@ -66,5 +66,5 @@ export function tideInWords({ samples }: BedProjection, today: DayNumber, measur
     (best, one) => (one.heldContactG + one.heldRootG > best.heldContactG + best.heldRootG ? one : best),
     ahead[0]!,
   );
-  return `Nitrogen over the coming year. Most is held on ${dateNear(held.day, today)}: ${measures.rate(held.heldContactG)} in the contact zone, ${measures.rate(held.heldRootG)} in the root zone.`;
+  return `Nitrogen over the coming year. Most is locked up on ${dateNear(held.day, today)}: ${measures.rate(held.heldContactG)} in the contact zone, ${measures.rate(held.heldRootG)} in the root zone.`;
 }

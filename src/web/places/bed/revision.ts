@@ -3,7 +3,7 @@ import type { EntryChange, EntryRecord } from '../../../records/entry.ts';
 
 type LayRecord = Extract<EntryRecord, { type: 'lay' }>;
 
-/** Something done to the layers of a bed that is not in the book yet. */
+/** Something done to the layers of a bed that is not saved yet. */
 export type Edit =
   | { readonly type: 'thicken'; readonly entryId: string; readonly factor: number }
   | { readonly type: 'add'; readonly entries: readonly EntryRecord[] }

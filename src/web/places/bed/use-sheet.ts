@@ -55,7 +55,7 @@ export function useSheet(bedId: string, now: readonly EntryRecord[]): LayerSheet
     revise.mutate(revision, {
       onSuccess: ({ entries: saved }) => {
         setSheet(EMPTY_SHEET);
-        offerUndo('The changes are in the book.', () => revise.mutateAsync(reverseOf(revision, kept, saved)));
+        offerUndo('The changes are saved.', () => revise.mutateAsync(reverseOf(revision, kept, saved)));
       },
       onSettled: () => setSaving(null),
     });

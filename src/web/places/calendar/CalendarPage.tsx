@@ -50,7 +50,7 @@ export function CalendarPage() {
         </div>
         <div className="actions">
           <Link className="button-link" to={`/garden/${books.garden.id}/laying`}>
-            Laying day
+            Spreading day
           </Link>
           <Button onClick={() => setSubscribing(!isSubscribing)}>Subscribe</Button>
         </div>
@@ -97,7 +97,7 @@ export function CalendarPage() {
         <AgendaLists items={items} isWaiting={agenda.waiting > 0} rows={rows} />
       )}
       <p className="soft estimate">
-        Nothing here was typed: it follows from what you laid, planned and planted, and from what the model
+        Nothing here was typed: it follows from what you spread, planned and planted, and from what the model
         expects. Change the records and it changes. Seasons follow the climate of your garden; the weather
         itself is yours to judge.
       </p>

@@ -19,7 +19,7 @@ interface LaidFormProps {
   readonly onClose: () => void;
 }
 
-/** What was really laid: the plan's amount to begin with, corrected where it came out otherwise. */
+/** What was really spread: the plan's amount to begin with, corrected where it came out otherwise. */
 export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormProps) {
   const measures = useMeasures();
   const [amount, setAmount] = useState(() => plainFigure(entry.amount ?? entry.massFreshKg, 4));
@@ -31,7 +31,7 @@ export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormPr
   return (
     <form
       className="task-form"
-      aria-label="What was really laid"
+      aria-label="What was really spread"
       onSubmit={(event) => {
         event.preventDefault();
         if (isFit && isPast) onLaid({ amount: figure, unit, date });
@@ -39,7 +39,7 @@ export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormPr
     >
       <div className="band-fields">
         <TextField
-          name="Really laid"
+          name="Really spread"
           value={amount}
           onChange={setAmount}
           width={84}
@@ -66,7 +66,7 @@ export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormPr
       </div>
       <div className="band-foot">
         <Button size="small" type="primary" htmlType="submit" loading={isSaving}>
-          Write it down as laid
+          Save as spread
         </Button>
         <Button size="small" type="text" onClick={onClose}>
           Cancel

@@ -45,7 +45,7 @@ export function LayingDayPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Laying day</h1>
+          <h1>Spreading day</h1>
           <p className="soft">
             {planned ? totalWords(planned.lines, planned.total.hours, measures) : 'Working it out …'}
           </p>
@@ -172,7 +172,7 @@ function Line({ line, number, laying }: LineProps) {
           loading={laying.busy === entry.id}
           onClick={() => void laying.lay(entry.id, null)}
         >
-          Laid as planned
+          Spread as planned
         </Button>
         <Button size="small" onClick={() => setOpen(!isOpen)}>
           Correct …
@@ -190,7 +190,7 @@ function DoneLine({ name, amount, unit, massFreshKg }: LaidLine & {}) {
       <p>
         <span className="laying-what">{name}</span>{' '}
         <span className="soft">
-          laid: {amountInWords({ amount, unit }, measures)}, {measures.mass(massFreshKg)}
+          spread: {amountInWords({ amount, unit }, measures)}, {measures.mass(massFreshKg)}
         </span>
       </p>
     </div>

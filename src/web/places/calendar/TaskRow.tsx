@@ -79,11 +79,11 @@ export function TaskRow({ item, today, acts }: TaskRowProps) {
                 loading={acts.busy === item.key}
                 onClick={() => (laid ? setOpen('laid') : void acts.done(item, null))}
               >
-                {laid ? 'Laid …' : 'Done'}
+                {laid ? 'Spread …' : 'Done'}
               </Button>
             )}
             <Button size="small" type="text" onClick={() => setOpen('putOff')}>
-              Put off
+              Postpone
             </Button>
           </>
         ) : (
@@ -110,7 +110,7 @@ function TaskNotes({ item, areaM2, today }: Pick<TaskRowProps, 'item' | 'today'>
       )}
       {item.mark && item.mark.note !== '' && (
         <p className="soft">
-          {item.state === 'snoozed' || item.mark.state === 'snoozed' ? 'Put off' : 'Said'}: {item.mark.note}
+          {item.state === 'snoozed' || item.mark.state === 'snoozed' ? 'Postponed' : 'Said'}: {item.mark.note}
         </p>
       )}
       {reason !== '' && <p className="soft">{reason}</p>}

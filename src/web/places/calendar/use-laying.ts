@@ -43,7 +43,7 @@ export function useLaying(books: GardenBooks) {
         ...lines,
         { entryId, bedId, name: layName(entry, books), amount, unit, massFreshKg },
       ]);
-      offerUndo(`${layName(entry, books)} is laid; the stock and the books follow.`, () => {
+      offerUndo(`${layName(entry, books)} is spread; stock and records follow.`, () => {
         setLaid((lines) => lines.filter((one) => one.entryId !== entryId));
         return change.mutateAsync({ entryId, change: { ...before, version: kept.version } });
       });

@@ -15,7 +15,7 @@ import { useChangeJournal, useRemoveJournal, useWriteJournal } from '../../api/j
 import { useChangeMovement } from '../../api/stock.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
-/** What was really laid, and when. */
+/** What was really spread, and when. */
 export interface ReallyLaid {
   readonly date: string;
   readonly amount: number;
@@ -125,7 +125,7 @@ export function useTaskActs(books: GardenBooks) {
       bedId,
       draft: { type: 'feed', state: 'laid', date: today, note: '', nitrogenG },
     });
-    offerUndo('Fed; it is in the book of the bed.', () => removeEntry.mutateAsync(entry));
+    offerUndo('Fed; it is saved for the bed.', () => removeEntry.mutateAsync(entry));
   };
 
   const done = (item: AgendaItem, laid: ReallyLaid | null) =>
@@ -150,10 +150,10 @@ export function useTaskActs(books: GardenBooks) {
     busy,
     done,
     putOff: (item: AgendaItem, untilDate: string, note: string) =>
-      attempt(item.key, () => mark(item, { state: 'snoozed', untilDate, note }, 'Put off.')),
+      attempt(item.key, () => mark(item, { state: 'snoozed', untilDate, note }, 'Postponed.')),
     drop: (item: AgendaItem, note: string) =>
       attempt(item.key, () =>
-        mark(item, { state: 'dropped', untilDate: null, note }, 'Struck out of the calendar.'),
+        mark(item, { state: 'dropped', untilDate: null, note }, 'Deleted from the calendar.'),
       ),
     reopen: (item: AgendaItem) =>
       attempt(item.key, async () => {

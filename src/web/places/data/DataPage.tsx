@@ -26,8 +26,7 @@ export function DataPage() {
         <div>
           <h1>Your data</h1>
           <p className="soft">
-            Everything you wrote down is yours: take it out in open formats, bring it in from others, keep
-            copies.
+            Everything you recorded is yours: export it in open formats, import it from others, keep copies.
           </p>
         </div>
         <div className="actions">

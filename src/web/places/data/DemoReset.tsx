@@ -14,18 +14,18 @@ export function DemoReset({ gardenId }: { gardenId: string }) {
       </div>
       <p>
         {isDemo
-          ? 'This is the demo garden: invented, and there to be tried on. It can be made afresh as often as you like, with a short way through it.'
+          ? 'This is the demo garden: invented, and there to be tried on. You can reset it as often as you like, with a short way through it.'
           : 'An invented garden, Ternhollow, with two years of history: to look around in without touching your own.'}
       </p>
       {isDemo ? (
         <Popconfirm
-          title="Make the demo garden afresh?"
+          title="Reset the demo garden?"
           description="What was written into it goes for good."
-          okText="Make it afresh"
+          okText="Reset demo garden"
           cancelText="Leave it"
           onConfirm={demo.makeAfresh}
         >
-          <Button loading={demo.isPending}>Make it afresh</Button>
+          <Button loading={demo.isPending}>Reset demo garden</Button>
         </Popconfirm>
       ) : (
         <Button loading={demo.isPending} onClick={demo.open}>

@@ -59,18 +59,18 @@ function GardenLine({ garden, isOpen, next }: GardenLineProps) {
     <li>
       {isOpen ? <strong>{name}, open</strong> : <Link to={`/garden/${id}`}>{name}</Link>}
       <Popconfirm
-        title={`Take ${name} out of these books?`}
+        title={`Delete ${name}?`}
         description={
           id === DEMO_GARDEN_ID
-            ? 'It can be had again at any time.'
-            : 'With all its beds and records. Save it as a file first, if it may be wanted again.'
+            ? 'You can make it again at any time.'
+            : 'With all its beds and records. Export it first if you may want it again.'
         }
-        okText="Take it out"
+        okText="Delete"
         cancelText="Leave it"
         onConfirm={takeOut}
       >
         <Button size="small" type="link" loading={remove.isPending}>
-          Take it out
+          Delete
         </Button>
       </Popconfirm>
     </li>

@@ -14,16 +14,16 @@ export function TakeOut() {
   const { garden, beds } = books;
   const mapped = beds.filter(({ outline }) => outline !== null);
   return (
-    <section aria-label="Take out">
+    <section aria-label="Export">
       <div className="section-head">
-        <h2>Take out</h2>
+        <h2>Export</h2>
       </div>
       <p className="data-whole">
         <a className="button-link" href={gardenFileAddress(garden.id)} download={`${garden.name}.json`}>
           The whole garden as one file
         </a>
         <span className="soft">
-          JSON, photos among it. Brought in elsewhere, it makes the same garden, record for record.
+          JSON, photos among it. Imported elsewhere, it makes the same garden, record for record.
         </span>
       </p>
       <div className="data-tables">
@@ -58,7 +58,7 @@ export function TakeOut() {
       </div>
       <p className="soft">
         Ledgers and lines of years are saved where they stand: “CSV”, “SVG” and “PNG” beside each of them.
-        Sheets to print are on the page of a bed, of a laying day and of a year.
+        Sheets to print are on the page of a bed, of a spreading day and of a year.
       </p>
     </section>
   );

@@ -34,9 +34,7 @@ export function WeatherBand() {
         };
         const { importId } = await keep.mutateAsync({ request, isDryRun: false });
         if (importId !== null)
-          offerUndo(`Weather of ${reading.days.length} days is in the book.`, () =>
-            undo.mutateAsync(importId),
-          );
+          offerUndo(`Weather of ${reading.days.length} days is saved.`, () => undo.mutateAsync(importId));
       }
       return reading;
     },

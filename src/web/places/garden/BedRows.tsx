@@ -47,7 +47,7 @@ export function BedRows({ briefed, hrefOf }: BedRowsProps) {
           {head('attention', 'now')}
           {head('lockUp', 'lock-up')}
           {head('next', 'next')}
-          {head('nitrogen', `within reach, ${measures.rateUnit}, 8 weeks`)}
+          {head('nitrogen', `available to roots, ${measures.rateUnit}, 8 weeks`)}
           {head('organicMatter', 'organic matter')}
         </tr>
       </thead>
@@ -112,7 +112,7 @@ function BedRow({ briefedBed, href }: { briefedBed: BriefedBed; href: string }) 
 /** Least within reach over the coming weeks, against what is wanted then. */
 function aheadWords({ ahead }: NonNullable<BriefedBed['brief']>, measures: Measures): string {
   const least = ahead.reduce((low, one) => (one.availableG < low.availableG ? one : low), ahead[0]!);
-  return `Next eight weeks: at least ${measures.rate(least.availableG)} within reach, when ${measures.rate(least.wantG)} is wanted.`;
+  return `Next eight weeks: at least ${measures.rate(least.availableG)} available to roots, when ${measures.rate(least.wantG)} is needed.`;
 }
 
 /** The first thing to do on a bed, and when. */

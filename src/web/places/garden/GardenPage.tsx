@@ -71,7 +71,7 @@ export function GardenPage() {
             <h2>No beds yet</h2>
             <p>
               A bed is a piece of ground whose carbon and nitrogen you want to follow: a row, a raised bed,
-              the ring under a tree, a path. Make the first one, then lay something on it and see what
+              the ring under a tree, a path. Make the first one, then spread something on it and see what
               happens.
             </p>
           </div>
@@ -102,7 +102,7 @@ export function GardenPage() {
 
 function summary(briefed: readonly BriefedBed[], measures: Measures): string {
   const area = measures.area(briefed.reduce((sum, { bed }) => sum + bed.areaM2, 0));
-  if (briefed.length === 0) return 'The book is empty.';
+  if (briefed.length === 0) return 'There is no bed yet.';
   const waiting = briefed.filter(({ brief, refusal }) => !brief && !refusal).length;
   const count = `${briefed.length} bed${briefed.length === 1 ? '' : 's'}, ${area}.`;
   if (waiting > 0) return `${count} Working out ${waiting} of them …`;

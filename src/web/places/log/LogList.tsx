@@ -125,7 +125,7 @@ function ObservationLine({ observation, expectation }: ObservationLineProps) {
     } catch (failure) {
       return showFailure('It is still in the log.', failure);
     }
-    offerUndo('Taken out of the log.', () => restore.mutateAsync(observation.id));
+    offerUndo('Deleted from the log.', () => restore.mutateAsync(observation.id));
   };
   return (
     <li className="log-line">
@@ -145,7 +145,7 @@ function ObservationLine({ observation, expectation }: ObservationLineProps) {
         )}
       </span>
       <Button size="small" type="text" onClick={() => void strikeOut()}>
-        Strike out
+        Delete
       </Button>
     </li>
   );

@@ -32,7 +32,7 @@ export function NoteForm({ onSee }: { onSee: (note: string, photo: Blob | null) 
           {photo ? photo.name : 'Add a photo'}
         </label>
         <Button type="primary" htmlType="submit" disabled={isEmpty}>
-          Write it down
+          Save
         </Button>
       </div>
       <p className="soft hint">Where and when a photo was taken is removed from it before it is kept.</p>

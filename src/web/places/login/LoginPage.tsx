@@ -46,7 +46,7 @@ export function LoginPage() {
           </p>
         ))}
         <Button type="primary" htmlType="submit" loading={say.isPending} disabled={passphrase === ''}>
-          Open the books
+          Create the gardens
         </Button>
         <p className="soft">
           Forgotten? On the machine the books are kept on, “npm run passphrase” sets another.

@@ -75,11 +75,11 @@ function Report({ report }: { report: LabResultRecord }) {
         size="small"
         onClick={() =>
           remove.mutate(report, {
-            onSuccess: () => offerUndo('The report is struck out.', () => restore.mutateAsync(report.id)),
+            onSuccess: () => offerUndo('The report is deleted.', () => restore.mutateAsync(report.id)),
           })
         }
       >
-        strike out
+        Delete
       </Button>
     </li>
   );

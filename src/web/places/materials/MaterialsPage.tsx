@@ -68,9 +68,9 @@ export function MaterialsPage() {
               <th>C:N</th>
               <th>usual range</th>
               <th>N, % of dry</th>
-              <th>ready N</th>
-              <th>water</th>
-              <th>lies at</th>
+              <th>readily available N</th>
+              <th>moisture</th>
+              <th>bulk density</th>
               <th>P</th>
               <th>K</th>
               <th>compare</th>

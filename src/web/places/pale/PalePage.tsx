@@ -54,7 +54,7 @@ export function PalePage() {
     return (
       <div className="page">
         <h1>Why is it pale?</h1>
-        <p>Make a bed and write down what grows on it; then the book can help to find out.</p>
+        <p>Make a bed and record what grows on it; then the model can help you find out.</p>
       </div>
     );
   }

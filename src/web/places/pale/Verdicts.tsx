@@ -138,7 +138,7 @@ function RemedyLines({
     const draft = remedyEntry(outcome, cause, { areaM2: bed.areaM2, date: books.today });
     if (!draft) return;
     write.mutate(draft, {
-      onSuccess: (entry) => offerUndo('Written into the book of the bed.', () => remove.mutateAsync(entry)),
+      onSuccess: (entry) => offerUndo('Saved for the bed.', () => remove.mutateAsync(entry)),
     });
   };
   return (

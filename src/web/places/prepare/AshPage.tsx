@@ -201,8 +201,7 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
         seasonedMonths: 0,
       },
       {
-        onSuccess: (entry) =>
-          offerUndo(`Ash is in the book of ${bed.name}.`, () => remove.mutateAsync(entry)),
+        onSuccess: (entry) => offerUndo(`Ash is saved for ${bed.name}.`, () => remove.mutateAsync(entry)),
       },
     );
   return (
@@ -245,7 +244,7 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
         <div className="field">
           <span className="field-name">&nbsp;</span>
           <Button type="primary" htmlType="submit" disabled={isOver || !(rate > 0)} loading={write.isPending}>
-            {date > books.today ? 'Plan it' : 'Write it on the bed'}
+            {date > books.today ? 'Plan it' : 'Save entry'}
           </Button>
         </div>
       </div>

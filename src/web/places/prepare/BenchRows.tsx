@@ -60,7 +60,7 @@ export function BenchRows({ form, set, known, parts }: RowsProps) {
           <div key={row.key} className="band-fields bench-row">
             <Field
               name={i === 0 ? 'What' : `What, ${i + 1}`}
-              hint={thereL === null ? undefined : `${measures.volume(thereL)} there`}
+              hint={thereL === null ? undefined : `${measures.volume(thereL)} in stock`}
             >
               {(control) => (
                 <Select
@@ -93,11 +93,11 @@ export function BenchRows({ form, set, known, parts }: RowsProps) {
                 <Button
                   type="text"
                   size="small"
-                  aria-label={`Take away: ${part?.mixable.name ?? 'this'}`}
+                  aria-label={`Remove: ${part?.mixable.name ?? 'this'}`}
                   disabled={form.rows.length === 1}
                   onClick={() => set({ rows: form.rows.filter(({ key }) => key !== row.key) })}
                 >
-                  take away
+                  Remove
                 </Button>
               </span>
             </div>
@@ -154,7 +154,7 @@ export function Aims({ form, set }: Pick<RowsProps, 'form' | 'set'>) {
         />
         <TextField name="to" value={form.ratioHigh} onChange={(ratioHigh) => set({ ratioHigh })} width={76} />
         <TextField
-          name="Water, % from"
+          name="Moisture, % from"
           value={form.moistureLowPct}
           onChange={(moistureLowPct) => set({ moistureLowPct })}
           width={100}

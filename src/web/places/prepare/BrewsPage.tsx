@@ -177,7 +177,7 @@ function OnBed({ id, scaled, date }: BrewProps) {
       },
       {
         onSuccess: (entry) =>
-          offerUndo(`${BREW_WORDS[id].name} is in the book of ${bed.name}.`, () => remove.mutateAsync(entry)),
+          offerUndo(`${BREW_WORDS[id].name} is saved for ${bed.name}.`, () => remove.mutateAsync(entry)),
       },
     );
   return (
@@ -202,7 +202,7 @@ function OnBed({ id, scaled, date }: BrewProps) {
           <Button type="primary" loading={write.isPending} onClick={pour}>
             {pourOn > books.today
               ? `Plan it for ${dateNear(dayOf(pourOn), dayOf(books.today))}`
-              : 'Write it on the bed'}
+              : 'Save entry'}
           </Button>
         </div>
       </div>

@@ -66,12 +66,12 @@ export function BurnBand({ burn, onClose }: BurnBandProps) {
       reserveL: 0,
       note: '',
     };
-    send({ lots: [lot], movements: [{ id, ...movement }] }, 'The burn is in the book.', onClose);
+    send({ lots: [lot], movements: [{ id, ...movement }] }, 'The burn is saved.', onClose);
   };
   return (
     <form
       className="band"
-      aria-label={burn ? 'Go on with a burn' : 'Keep a burn'}
+      aria-label={burn ? 'Go on with a burn' : 'Record a burn'}
       onSubmit={(event) => {
         event.preventDefault();
         if (Object.keys(ofWater).length === 0) save();
@@ -86,7 +86,7 @@ export function BurnBand({ burn, onClose }: BurnBandProps) {
         <BurnSteps form={form} onTick={(step) => setForm(withStep(form, step, new Date().toISOString()))} />
       </div>
       <FormFoot
-        label={form.char.amount === '' ? 'Save the burn so far' : 'Write the char into the book'}
+        label={form.char.amount === '' ? 'Save the burn so far' : 'Save the char'}
         isSaving={isSaving || change.isPending}
         onClose={onClose}
         troubles={otherTroubles(troubles, SHOWN)}
@@ -299,7 +299,7 @@ function CharFields({ form, set, troubles }: FieldsProps) {
           hint="empty until it is cold and measured"
         />
         <TextField
-          name="Water in it, %"
+          name="Moisture, %"
           value={form.charMoisturePct}
           onChange={(charMoisturePct) => set({ charMoisturePct })}
           trouble={troubles['yield.moistureFractionWetBasis']}

@@ -56,7 +56,7 @@ export function CharPage() {
         </div>
         <div className="actions">
           <Button type="primary" onClick={() => setOpen({ what: 'burn', burn: null })}>
-            Keep a burn
+            Record a burn
           </Button>
         </div>
       </header>
@@ -74,7 +74,7 @@ export function CharPage() {
         <div className="empty">
           <h2>No char yet</h2>
           <p>
-            Keep a burn: the wood, the way, each step with a clock, the quench, the cold check next day, and
+            Record a burn: the wood, the way, each step with a clock, the quench, the cold check next day, and
             what came out of it. Char you bought is received in the stock.
           </p>
         </div>
@@ -180,9 +180,9 @@ function CharLots({ chars, today, onOpen }: CharLotsProps) {
       <table className="ledger lot-rows">
         <thead>
           <tr>
-            <th>lot</th>
+            <th>pile</th>
             <th>how far it is</th>
-            <th>there</th>
+            <th>in stock</th>
             <th>char carbon</th>
             <th>N on it</th>
             <th>living</th>
@@ -211,7 +211,7 @@ function CharLots({ chars, today, onOpen }: CharLotsProps) {
                   {recipe
                     ? `${CHARGE_WORDS[recipe].name.toLowerCase()}${readyOn === null ? '' : readyOn <= today ? ', ready' : `, ready ${dateNear(readyOn, today)}`}`
                     : isRaw
-                      ? 'raw: on a bed it would rob the soil first'
+                      ? 'raw: on a bed it would lock up nitrogen first'
                       : 'not charged by a recipe'}
                   {crushed?.type === 'crush' && `, ${FINENESS_WORDS[crushed.fineness]}`}
                 </td>

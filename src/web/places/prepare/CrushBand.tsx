@@ -44,7 +44,7 @@ export function CrushBand({ lotId, onClose }: { lotId: string; onClose: () => vo
         into the bed.
       </p>
       <FormFoot
-        label="Write into the book"
+        label="Save entry"
         isSaving={isSaving}
         onClose={onClose}
         troubles={otherTroubles(troubles, ['date'])}

@@ -81,14 +81,14 @@ export function HeapsPage() {
           <table className="ledger lot-rows">
             <thead>
               <tr>
-                <th>lot</th>
+                <th>pile</th>
                 <th>how it lies</th>
                 <th>age</th>
                 <th>C:N</th>
-                <th>water</th>
+                <th>moisture</th>
                 <th>still recognizable</th>
                 <th>dug in now</th>
-                <th>by the model</th>
+                <th>according to the model</th>
               </tr>
             </thead>
             <tbody>

@@ -53,10 +53,10 @@ export function Outcome({ form, mix, parts }: OutcomeProps) {
       />
       <div className="outcome-head">
         <span className="figure outcome-water">{formatPercent(mix.moistureFractionWetBasis)}</span>
-        <span className="soft">water</span>
+        <span className="soft">moisture</span>
       </div>
       <Gauge
-        label="Water"
+        label="Moisture"
         value={mix.moistureFractionWetBasis}
         low={0}
         high={0.9}
@@ -68,12 +68,12 @@ export function Outcome({ form, mix, parts }: OutcomeProps) {
           [
             ['volume, at most', `${measures.volume(mix.volumeL)} · ${measures.barrows(mix.volumeL)}`],
             ['weighs', measures.mass(mix.massFreshKg)],
-            ['dry stuff', measures.mass(mix.dryKg)],
+            ['dry matter', measures.mass(mix.dryKg)],
             [
               'nitrogen',
               `${measures.nitrogen(mix.nitrogenG)}, ${plainFigure(mix.nitrogenFractionDryBasis * 100, 2)} % of dry`,
             ],
-            ['lies at', measures.density(mix.bulkDensityKgPerM3)],
+            ['bulk density', measures.density(mix.bulkDensityKgPerM3)],
             ['air, roughly', formatPercent(mix.freeAirShare)],
           ] as const
         ).map(([name, value]) => (

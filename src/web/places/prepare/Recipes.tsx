@@ -73,7 +73,7 @@ export function Recipes({ form, parts, set }: RecipesProps) {
                 })
               }
             >
-              Forget it
+              Delete the recipe
             </Button>
           )}
           <Button disabled={ingredientsOf(parts).length === 0} onClick={() => setName('')}>

@@ -59,7 +59,7 @@ export function FixShare({ problem, fixed, setFixed, names }: FixShareProps) {
                 type="text"
                 onClick={() => setFixed(fixed.filter((other) => other !== one))}
               >
-                Let it go
+                Remove
               </Button>
             </li>
           ))}
@@ -113,7 +113,7 @@ export function FixShare({ problem, fixed, setFixed, names }: FixShareProps) {
         <div className="field">
           <span className="field-name">&nbsp;</span>
           <Button htmlType="submit" disabled={!isReady}>
-            Keep to this
+            Add
           </Button>
         </div>
       </form>

@@ -36,7 +36,7 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
   const books = useBooks();
   const measures = useMeasures();
   const movements = new Map(books.movements.map((movement) => [movement.id, movement]));
-  const nameOf = (id: string) => books.lots.find((lot) => lot.id === id)?.name ?? 'something struck out';
+  const nameOf = (id: string) => books.lots.find((lot) => lot.id === id)?.name ?? 'something deleted';
   const bedName = (id: string) => books.beds.find((bed) => bed.id === id)?.name ?? 'a bed';
   const change = useChangeMovement();
   const remove = useRemoveMovement();
@@ -76,9 +76,9 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
             <th>dry, kg</th>
             <th>carbon, kg</th>
             <th>nitrogen, g</th>
-            <th className="red-rule">then there</th>
+            <th className="red-rule">then in stock</th>
             <th>C:N</th>
-            <th>water</th>
+            <th>moisture</th>
             <th aria-label="strike out" />
           </tr>
         </thead>
@@ -122,14 +122,14 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
                     <Button
                       type="text"
                       size="small"
-                      aria-label={`Strike out: ${movementInWords(movement, lotId, { nameOf, measures })}`}
+                      aria-label={`Delete: ${movementInWords(movement, lotId, { nameOf, measures })}`}
                       onClick={() =>
                         remove.mutate(movement, {
-                          onSuccess: () => offerUndo('Struck out.', () => restore.mutateAsync(movement.id)),
+                          onSuccess: () => offerUndo('Deleted.', () => restore.mutateAsync(movement.id)),
                         })
                       }
                     >
-                      strike out
+                      Delete
                     </Button>
                   )}
                 </td>

@@ -38,7 +38,7 @@ export function LotPage() {
   if (!lot) {
     return (
       <div className="page empty">
-        <h1>No such lot</h1>
+        <h1>No such pile</h1>
         <p>It may have been removed.</p>
         <Link to={`/garden/${books.garden.id}/stock`}>Back to the stock</Link>
       </div>
@@ -152,16 +152,16 @@ function Figures({ brief, ready }: { brief: StockedLot; ready: string }) {
   const now = brief.now!;
   const figures: [string, string][] = [
     ['what', `${KIND_WORDS[brief.kind]}${ready === '' ? '' : `, ${ready}`}`],
-    ['there', `${measures.volume(now.volumeL)} · ${measures.barrows(now.volumeL)}`],
+    ['in stock', `${measures.volume(now.volumeL)} · ${measures.barrows(now.volumeL)}`],
     ['weighs', measures.mass(now.freshKg)],
     ['C:N', ratioFigure(now.carbonToNitrogen)],
     [
       'nitrogen',
       `${measures.nitrogen(now.nitrogenG)}, ${plainFigure(now.nitrogenFractionDryBasis * 100, 2)} % of dry`,
     ],
-    ['ready to use', measures.nitrogen(now.mineralNitrogenG)],
-    ['water', formatPercent(now.moistureFractionWetBasis)],
-    ['lies at', measures.density(now.bulkDensityKgPerM3)],
+    ['readily available N', measures.nitrogen(now.mineralNitrogenG)],
+    ['moisture', formatPercent(now.moistureFractionWetBasis)],
+    ['bulk density', measures.density(now.bulkDensityKgPerM3)],
     ['inside', brief.warmthC === null ? '—' : measures.warmth(brief.warmthC)],
     ['still recognizable', formatPercent(now.recognizableShare)],
     ['dug in it', brief.power ? powerWords(brief.power, measures) : '—'],
@@ -208,7 +208,7 @@ function Promised({ brief, reserveL }: PromisedProps) {
       <div className="section-head">
         <h2>Promised</h2>
         <span className="soft">
-          {measures.volume(promisedL)} promised,{' '}
+          {measures.volume(promisedL)} reserved,{' '}
           {reserveL > 0 ? `${measures.volume(reserveL)} kept back, ` : ''}
           {measures.volume(freeL)} free
           {nextArrival === null
@@ -248,7 +248,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
   return (
     <form
       className="band"
-      aria-label="Change the lot"
+      aria-label="Edit the pile"
       onSubmit={(event) => {
         event.preventDefault();
         if (!kept.ok || kept.value === null) return;
@@ -294,7 +294,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
           onClick={() =>
             remove.mutate(lot, {
               onSuccess: () => {
-                offerUndo(`${lot.name} is out of the stock book.`, () => restore.mutateAsync(id));
+                offerUndo(`${lot.name} is deleted.`, () => restore.mutateAsync(id));
                 void navigate(`/garden/${gardenId}/stock`);
               },
             })

@@ -83,7 +83,7 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
           },
         ],
       },
-      `${name} is in the stock book.`,
+      `${name} is in stock.`,
       onClose,
     );
 
@@ -180,7 +180,7 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
       <LotFields form={form} set={set} name={name} troubles={troubles} />
       <ReceiveCautions material={material} />
       <FormFoot
-        label="Write into the stock book"
+        label="Save delivery"
         isSaving={isSaving}
         onClose={onClose}
         troubles={otherTroubles(troubles, SHOWN)}

@@ -45,7 +45,7 @@ export function SharePage() {
             {books.beds.length === 0 ? (
               <Link to={`/garden/${books.garden.id}`}>Make a bed first</Link>
             ) : (
-              <Link to={`/garden/${books.garden.id}/stock`}>Write down what lies in the yard</Link>
+              <Link to={`/garden/${books.garden.id}/stock`}>Record what lies in the yard</Link>
             )}
             .
           </p>
@@ -107,7 +107,7 @@ function OpenShares() {
       <div role="status">
         {planned && (
           <p>
-            {planned} <Link to={`/garden/${books.garden.id}/laying`}>See the laying day</Link>
+            {planned} <Link to={`/garden/${books.garden.id}/laying`}>See the spreading day</Link>
           </p>
         )}
       </div>

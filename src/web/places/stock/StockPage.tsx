@@ -58,9 +58,9 @@ export function StockPage() {
           <div className="empty">
             <h2>Nothing in stock yet</h2>
             <p>
-              A load of chips, a heap of manure, bags of leaves, last winter’s char: write down what arrives
-              and how much of it, judge it with a bucket and your hand, and its books are kept from that day
-              on. What you lay on a bed can then be taken from it.
+              A load of chips, a heap of manure, bags of leaves, last winter’s char: record what arrives and
+              how much of it, judge it with a bucket and your hand, and its books are kept from that day on.
+              What you lay on a bed can then be taken from it.
             </p>
           </div>
         )
@@ -151,15 +151,15 @@ function LotRows({ lots, today, hrefOf }: RowsProps) {
     <table className="ledger lot-rows">
       <thead>
         <tr>
-          <th>lot</th>
+          <th>pile</th>
           <th>what it is now</th>
-          <th>there</th>
+          <th>in stock</th>
           <th>weight</th>
           <th>C:N</th>
-          <th>water</th>
+          <th>moisture</th>
           <th>lock-up</th>
-          <th>promised</th>
-          <th>free</th>
+          <th>reserved</th>
+          <th>available</th>
         </tr>
       </thead>
       <tbody>

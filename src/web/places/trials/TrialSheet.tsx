@@ -33,7 +33,7 @@ export function TrialSheet({ trial }: { trial: TrialRecord }) {
   const { many } = TRIAL_PLACE_WORDS[trial.place];
   const strikeOut = async () => {
     await remove.mutateAsync(trial);
-    offerUndo(`The trial “${trial.name}” is taken out.`, () => restore.mutateAsync(trial.id));
+    offerUndo(`The trial “${trial.name}” is deleted.`, () => restore.mutateAsync(trial.id));
   };
   return (
     <section aria-label={trial.name} className="trial-sheet">
@@ -47,10 +47,10 @@ export function TrialSheet({ trial }: { trial: TrialRecord }) {
           size="small"
           type="text"
           onClick={() => {
-            strikeOut().catch((failure: unknown) => showFailure('The trial is still in the book.', failure));
+            strikeOut().catch((failure: unknown) => showFailure('The trial was not deleted.', failure));
           }}
         >
-          Take it out
+          Delete
         </Button>
       </div>
       {/* Readings stand in the unit that the gardener named. */}
@@ -149,7 +149,7 @@ function Readings({ trial }: { trial: TrialRecord }) {
       </div>
       <div className="band-foot">
         <Button htmlType="submit" loading={write.isPending} disabled={given.length === 0}>
-          Write down {trial.measure}
+          Save {trial.measure}
           {trial.unit === '' ? '' : `, ${trial.unit}`}
         </Button>
         {Object.values(sentencesOf(write.error)).map((sentence) => (

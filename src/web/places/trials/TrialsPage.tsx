@@ -21,7 +21,7 @@ export function TrialsPage() {
         <div>
           <h1>Trials</h1>
           <p className="soft">
-            Try it on a corner or in pots before you do it everywhere, and write down which got what.
+            Try it on a corner or in pots before you do it everywhere, and record which got what.
           </p>
         </div>
         <div className="actions">
@@ -45,7 +45,7 @@ export function TrialsPage() {
             <h2>No trial yet</h2>
             <p>
               Four pots with char and four without say more than an opinion. Choose what to compare; the
-              places are drawn by lot, and the book says when there is something to tell, and when there is
+              places are drawn by lot, and the page says when there is something to tell, and when there is
               not.
             </p>
           </div>

@@ -35,7 +35,7 @@ function Rescue({ isUnsound }: { isUnsound: boolean }) {
         ) : (
           <p>
             {/* Asked for anew: what is remembered of the damaged file is of no use any more. */}
-            <a href="/">Open the books</a>
+            <a href="/">Create the gardens</a>
           </p>
         )}
         <Backups />
@@ -61,7 +61,7 @@ function Begin() {
           </p>
         )}
         <p>
-          Keep the carbon and nitrogen books of every bed: what you lay on it, what the season makes of it,
+          Keep the carbon and nitrogen account of every bed: what you lay on it, what the season makes of it,
           what is locked up and until when, how much nitrogen to add, and what humus stays.
         </p>
         {isReading ? (

@@ -112,7 +112,7 @@ export function Choices({ question, bed }: YearPartProps & { question: BedQuesti
             <dl>
               <dt>cover next spring</dt>
               <dd>{measures.thickness(outcome.mulchNextSpringCm)}</dd>
-              <dt>held at most within a year</dt>
+              <dt>locked up at most within a year</dt>
               <dd>{measures.rate(outcome.peakHeldG)}</dd>
               <dt>feed for a hungry crop next year</dt>
               <dd>{measures.nitrogen(outcome.feedNextYearG * bed.areaM2)} N</dd>

@@ -66,8 +66,8 @@ export function CloseYear({ sheet, bed }: YearPartProps) {
         </p>
         {differs && (
           <p className="trouble">
-            The records of {sheet.year} were changed since: the book now closes with {kg(carbonGPerM2)} of
-            carbon. Open it again and close it anew if that is right.
+            The records of {sheet.year} were changed since: the records now close with {kg(carbonGPerM2)} of
+            carbon. Open it and close it again if that is right.
           </p>
         )}
         <Button

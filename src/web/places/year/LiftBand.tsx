@@ -56,8 +56,8 @@ export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
       <p className="soft">
         After two to three years the lowest chips are crumbs (common practice). Take perennial weeds out
         first; lay fresh card and chips after. Damp the crumbs down and wash your hands: like bagged compost
-        they can carry Legionella. The pile gets exactly the carbon and nitrogen the book has in these layers,
-        four fifths of the humus they have made with them.
+        they can carry Legionella. The pile gets exactly the carbon and nitrogen that these layers hold, four
+        fifths of the humus they have made with them.
       </p>
       <Checkbox.Group
         className="lift-layers"

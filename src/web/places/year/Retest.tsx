@@ -28,11 +28,11 @@ export function Retest({ bed }: RetestProps) {
     <section aria-label="Test again" className="year-retest">
       <h2>Test again</h2>
       <p className="soft">
-        pH, organic matter and mineral nitrogen, once a year on the same day: the book is set right from that
+        pH, organic matter and mineral nitrogen, once a year on the same day: the model starts from it on that
         day on, and its likely range learns from it.
       </p>
       <div className="band-foot">
-        <Button onClick={() => setTyping(!isTyping)}>Write down a soil test</Button>
+        <Button onClick={() => setTyping(!isTyping)}>Record a soil test</Button>
       </div>
       {isTyping && (
         <SoilTestForm
@@ -84,7 +84,7 @@ function Laboratory({ bed, book }: RetestProps & { book: ReturnType<typeof useLo
         ph,
         organicMatterPct,
       },
-      words: `${bed.name}: the laboratory’s report is in the book.`,
+      words: `${bed.name}: the laboratory’s report is saved.`,
       note: 'From the laboratory.',
     });
   };
@@ -114,7 +114,7 @@ function Laboratory({ bed, book }: RetestProps & { book: ReturnType<typeof useLo
           nitrogen {measures.rate(report.mineralNitrogenKgPerHa * G_PER_M2_PER_KG_PER_HA)}, pH{' '}
           {plainFigure(report.ph)}, organic matter {plainFigure(report.organicMatterPct)} %.{' '}
           <Button size="small" type="primary" onClick={() => keep(report)}>
-            Write it into the book
+            Save entry
           </Button>
         </p>
       )}

@@ -99,7 +99,7 @@ function PutInTable({ sheet, bed }: YearPartProps) {
     <section aria-label="What went in">
       <h2>What went in</h2>
       {sheet.putIn.length === 0 ? (
-        <p className="soft">Nothing was laid in this year.</p>
+        <p className="soft">Nothing was spread in this year.</p>
       ) : (
         <table className="ledger put-in">
           <thead>

@@ -88,7 +88,7 @@ export function AdoptBand({ line, view }: AdoptBandProps) {
         <span className="soft">
           {written === 0
             ? 'Nothing would be planned.'
-            : `${written} ${written === 1 ? 'entry' : 'entries'} for the book and the calendar.`}
+            : `${written} ${written === 1 ? 'entry' : 'entries'} for the bed and the calendar.`}
           {replaced > 0 && ` ${replaced} planned ${replaced === 1 ? 'entry makes' : 'entries make'} room.`}
         </span>
       </div>

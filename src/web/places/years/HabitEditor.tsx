@@ -74,7 +74,7 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
     if (!kept) return;
     await remove.mutateAsync(kept);
     onDraft(line.id, null);
-    offerUndo(`“${kept.name}” is struck out.`, () => restore.mutateAsync(kept.id));
+    offerUndo(`“${kept.name}” is deleted.`, () => restore.mutateAsync(kept.id));
     onDone();
   };
   const failures = Object.values({
@@ -130,7 +130,7 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
           disabled={!isSound}
           loading={keep.isPending || change.isPending}
         >
-          {line.kept ? 'Keep the change' : 'Keep as my habit'}
+          {line.kept ? 'Save the change' : 'Save as my habit'}
         </Button>
         {line.isChanged && (
           <Button
@@ -140,12 +140,12 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
               onDone();
             }}
           >
-            As it was
+            Discard changes
           </Button>
         )}
         {line.kept && (
           <Button size="small" onClick={() => void strikeOut()}>
-            Strike out
+            Delete
           </Button>
         )}
         {failures.map((sentence) => (
@@ -200,12 +200,7 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
           popupMatchSelectWidth={false}
           options={HABIT_ACT_TYPES.map((type) => ({ value: type, label: TYPE_WORDS[type] }))}
         />
-        <Button
-          size="small"
-          type="text"
-          onClick={onRemove}
-          aria-label={`Take away what is done, ${place + 1}`}
-        >
+        <Button size="small" type="text" onClick={onRemove} aria-label={`Remove what is done, ${place + 1}`}>
           ×
         </Button>
       </legend>

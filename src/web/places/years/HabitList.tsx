@@ -158,7 +158,7 @@ function Acts(props: HabitListProps & { line: Line }) {
         {habit.acts.map((act, i) => (
           <li key={i}>{actWords({ act, materials: books.materials, measures, isSouth })}.</li>
         ))}
-        {habit.acts.length === 0 && <li>Nothing is laid.</li>}
+        {habit.acts.length === 0 && <li>Nothing is spread.</li>}
         {!habit.keepsCrops && <li>No other crop grows.</li>}
       </ul>
     </>

@@ -42,7 +42,7 @@ export function WorthBand({ view }: WorthBandProps) {
       <details>
         <summary>What counts here, and what does not</summary>
         <p className="soft">
-          Everything is told against the same bed with nothing laid from today on, over all the years shown.
+          Everything is told against the same bed with nothing spread from today on, over all the years shown.
           Nitrogen is what roots can take, beyond what that bed would give; phosphorus and potassium are those
           of what is laid, from tables. Water and nutrients held are averages of many soils (Minasny and
           McBratney 2018 for water, textbook exchange capacities; from memory), so they are ranges. Carbon in
@@ -66,7 +66,7 @@ function BedWorth({ bed, prices }: BedWorthProps) {
   if (!bare) {
     return (
       <p className="soft hint">
-        Take “Nothing laid” into the comparison to see on {bed.name} what the others are worth against it.
+        Take “Nothing spread” into the comparison to see on {bed.name} what the others are worth against it.
       </p>
     );
   }

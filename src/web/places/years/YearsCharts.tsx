@@ -165,7 +165,7 @@ function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly nu
                 : null
             }
             description={`${bed.name}: ${words}`}
-            caption={band ? `${words}; dotted: “${line.line.name}”, 8 in 10 likely` : words}
+            caption={band ? `${words}; dotted: “${line.line.name}”, 8 times out of 10` : words}
           />
         )}
       </Pictured>

@@ -173,10 +173,7 @@ function OpenYears() {
         </>
       )}
       <p className="soft estimate">{ESTIMATE}</p>
-      <LeaveGuard
-        isUnsaved={Object.keys(drafts).length > 0}
-        what="A habit you changed is not in the book yet."
-      />
+      <LeaveGuard isUnsaved={Object.keys(drafts).length > 0} what="A habit you changed is not saved yet." />
     </div>
   );
 }

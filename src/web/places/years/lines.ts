@@ -41,7 +41,7 @@ function plainLine(id: string, habits: readonly HabitRecord[]): Line | null {
     return {
       ...common,
       name: 'As planned',
-      what: 'The books as they stand and nothing laid beyond the plan; last year’s crops grow again.',
+      what: 'Your records as they stand and nothing spread beyond the plan; last year’s crops grow again.',
       followed: 'planned',
     };
   }
@@ -49,15 +49,13 @@ function plainLine(id: string, habits: readonly HabitRecord[]): Line | null {
     return {
       ...common,
       name: 'As done so far',
-      what: 'What was really laid, at the same rhythm on.',
+      what: 'What you really spread, repeated at the same rhythm.',
       followed: 'soFar',
     };
   }
   if (isTemplate(id)) return { ...common, ...TEMPLATE_WORDS[id], followed: habitFromTemplate(id) };
   const kept = habits.find((habit) => keptLineId(habit.id) === id);
-  return kept
-    ? { ...common, name: kept.name, what: 'Kept in the book.', followed: habitOf(kept), kept }
-    : null;
+  return kept ? { ...common, name: kept.name, what: 'Saved.', followed: habitOf(kept), kept } : null;
 }
 
 /** The line of an id, with what was changed on the page; null when nothing is called that any more. */

@@ -25,7 +25,7 @@ export function ImportFoot({ report, hindrance, isBusy, failure, gardenId, onTry
       <div className="band-foot" role="status">
         <span className="status status-good">
           {undo.isSuccess
-            ? 'Taken back: everything is as it was.'
+            ? 'Undone: everything is as before.'
             : changes === 0
               ? 'Nothing to do: all of it was in the books already.'
               : `Done: ${report.counts.added} added, ${report.counts.changed} changed.`}

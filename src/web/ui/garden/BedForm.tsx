@@ -245,7 +245,7 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
         <Field name="pH" trouble={trouble('ph')} hint="if measured">
           {(control) => <Input {...control} {...text('ph', 75)} inputMode="decimal" />}
         </Field>
-        <Field name="Before its book begins">
+        <Field name="Before your first entry">
           {(control) => (
             <Select
               {...control}

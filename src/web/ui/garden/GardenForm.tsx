@@ -110,7 +110,7 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
   return (
     <form
       className="garden-form"
-      aria-label={changing ? 'Change the garden' : 'Open a book'}
+      aria-label={changing ? 'Change the garden' : 'Create a garden'}
       onSubmit={(event) => {
         event.preventDefault();
         save();
@@ -157,7 +157,7 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
       </div>
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={makeGarden.isPending || changeGarden.isPending}>
-          {changing ? 'Save the change' : 'Open the book'}
+          {changing ? 'Save the change' : 'Create the garden'}
         </Button>
         {onClose && <Button onClick={onClose}>Cancel</Button>}
         {wasTried && troubles[''] !== undefined && (

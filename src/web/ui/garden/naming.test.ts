@@ -102,7 +102,7 @@ describe('names in a drawing', () => {
   });
 });
 
-describe('what was laid', () => {
+describe('what you spread', () => {
   const lot = {
     id: 'l',
     version: 1,

@@ -20,7 +20,7 @@ const STOPS = [
   { to: 'log', title: 'Two taps in the logbook', try: 'Choose a bed and say what color its leaves have.' },
   { to: 'stock', title: 'Piles that age', try: 'Open one and see what it is worth today, and in a year.' },
   { to: 'years', title: 'Ten years of a habit', try: 'Put two habits side by side and see the humus part.' },
-  { to: 'data', title: 'In and out', try: 'Take the whole garden out as a file, or make it afresh.' },
+  { to: 'data', title: 'In and out', try: 'Export the whole garden as a file, or reset the demo garden.' },
 ] as const;
 
 const wasClosed = (): boolean => {

@@ -27,7 +27,7 @@ const ACT_WORDS: Record<Act, string> = {
 
 const DONE_WORDS: Record<Act, string> = {
   move: 'Moved.',
-  takeOut: 'Taken out of the stock.',
+  takeOut: 'Taken from stock.',
   turn: 'Turned.',
   water: 'Watered.',
   reading: 'Measured.',
@@ -149,7 +149,7 @@ export function LotActs({ lot, onClose, first = 'move' }: LotActsProps) {
         />
       )}
       <FormFoot
-        label={form.date > books.today ? 'Write into the plan' : 'Write into the book'}
+        label={form.date > books.today ? 'Save planned entry' : 'Save entry'}
         isSaving={isSaving}
         onClose={onClose}
         troubles={otherTroubles(troubles, SHOWN)}
