@@ -1,3 +1,4 @@
+import { counted } from './counted.ts';
 import type { Expectation, Expected, Verdict } from '../core/season/index.ts';
 import type { HowMany, LeafStep, PlantSign, Smell, Vigor, WaterBehavior } from '../records/vocabulary.ts';
 import type { Observation, Observed, ObservedType } from '../records/journal.ts';
@@ -83,7 +84,7 @@ export function observedInWords(observed: Observed, measures: Measures): string 
     case 'threads':
       return `White threads: ${HOW_MANY_WORDS[observed.amount]}`;
     case 'worms':
-      return `${observed.count} worm${observed.count === 1 ? '' : 's'} in a spadeful`;
+      return `${counted(observed.count, 'worm')} in a spadeful`;
     case 'thickness':
       return `${measures.thickness(observed.thicknessCm)} left${observed.layerId === null ? ' of everything on top' : ''}`;
     case 'smell':

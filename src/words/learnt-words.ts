@@ -1,3 +1,4 @@
+import { counted } from './counted.ts';
 import type { Learnt, LearntRate } from '../core/bed/index.ts';
 import type { BedNames } from './advice-words.ts';
 import { formatFixed, formatPercent, plainFigure } from './figures.ts';
@@ -32,6 +33,6 @@ export function learntSentences(learnt: Learnt, names: BedNames): string[] {
       const words = inputWords(input, names);
       return `Your log says: ${words.replace(/ \(.*\)$/, '')} is ${moved(before, after)}.`;
     }),
-    `Learned from ${points} measurement${points === 1 ? '' : 's'}${weakened}: ${formatFixed(effectiveDraws, 0)} of ${draws} likely beds agree with them.`,
+    `Learned from ${counted(points, 'measurement')}${weakened}: ${formatFixed(effectiveDraws, 0)} of ${draws} likely beds agree with them.`,
   ];
 }

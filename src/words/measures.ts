@@ -54,6 +54,9 @@ export interface Measures {
   readonly spoons: (litres: number) => string;
   /** How much room a heap takes. */
   readonly volume: (litres: number) => string;
+  /** The room a heap takes as a plain number in the unit below. */
+  readonly volumeFigure: (litres: number) => number;
+  readonly volumeUnit: string;
   /** The same as barrows to push. */
   readonly barrows: (litres: number) => string;
   readonly density: (kgPerM3: number) => string;
@@ -71,13 +74,26 @@ const SQUARE_FEET_OF_A_RATE = 1000;
 const ratePounds = (kgPerM2: number): number =>
   poundsFromKilograms(kgPerM2) * SQUARE_FEET_OF_A_RATE * SQUARE_METRES_PER_SQUARE_FOOT;
 
+/** Less of a whole bed's or heap's nitrogen than this is none. */
+const NOTHING_G = 0.005;
+
+const LEAST_BARROW = 0.05;
 const barrowWords = (barrows: number): string => {
-  const words = barrows < 9.5 ? plainFigure(Math.round(barrows * 2) / 2, 2) : formatFixed(barrows, 0);
+  if (barrows < LEAST_BARROW) return 'less than 0.1 barrows';
+  const words = plainFigure(barrows, 2);
   return `${words} barrow${words === '1' ? '' : 's'}`;
 };
 
-/** Less of a whole bed's or heap's nitrogen than this is none. */
-const NOTHING_G = 0.005;
+const POUNDS_FROM_OUNCES = 32;
+const OUNCES_PER_POUND = 16;
+/** Nitrogen in the unit people would weigh it in: ounces, and pounds from two on. */
+function nitrogenOunces(grams: number): string {
+  const ounces = ouncesFromGrams(grams < NOTHING_G ? 0 : grams);
+  return ounces < POUNDS_FROM_OUNCES
+    ? `${roundFigure(ounces)} oz`
+    : `${plainFigure(ounces / OUNCES_PER_POUND, 2)} lb`;
+}
+
 const SPOONS_UP_TO_L = 12 * LITRES_PER_TEASPOON;
 
 const spoonsOr =
@@ -96,7 +112,7 @@ const customaryScoop = (litres: number): string => {
 const metric: Measures = {
   thickness: (cm) => `${formatFixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,
   area: (m2) => `${plainFigure(m2, 2)} m²`,
-  nitrogen: (g) => `${roundFigure(g < NOTHING_G ? 0 : g)} g`,
+  nitrogen: (g) => (g < 1000 ? `${roundFigure(g < NOTHING_G ? 0 : g)} g` : `${plainFigure(g / 1000, 2)} kg`),
   rateFigure: (gPerM2) => gPerM2,
   rateUnit: 'g/m²',
   rateDecimals: 1,
@@ -114,6 +130,8 @@ const metric: Measures = {
   spoons: spoonsOr(metricScoop),
   liquid: (litres) => `${plainFigure(litres, 2)} L`,
   volume: (litres) => (litres < 1000 ? `${roundFigure(litres)} L` : `${plainFigure(litres / 1000, 2)} m³`),
+  volumeFigure: (litres) => litres,
+  volumeUnit: 'L',
   barrows: (litres) => barrowWords(litres / LITRES_PER_METRIC_BARROW),
   density: (kgPerM3) => `${roundFigure(kgPerM3)} kg/m³`,
   warmth: (celsius) => `${formatFixed(celsius, 0)} °C`,
@@ -127,7 +145,7 @@ const metric: Measures = {
 const customary: Measures = {
   thickness: (cm) => `${formatFixed(inchesFromCentimetres(cm), 1).replace(/\.0$/, '')} in`,
   area: (m2) => `${plainFigure(squareFeetFromSquareMetres(m2), 2)} sq ft`,
-  nitrogen: (g) => `${roundFigure(ouncesFromGrams(g < NOTHING_G ? 0 : g))} oz`,
+  nitrogen: nitrogenOunces,
   rateFigure: (gPerM2) => ratePounds(gPerM2 / 1000),
   rateUnit: 'lb/1000 sq ft',
   rateDecimals: 2,
@@ -151,6 +169,8 @@ const customary: Measures = {
     const feet = litres / LITRES_PER_CUBIC_FOOT;
     return feet < 1 ? `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal` : `${plainFigure(feet, 2)} cu ft`;
   },
+  volumeFigure: (litres) => litres / LITRES_PER_CUBIC_FOOT,
+  volumeUnit: 'cu ft',
   barrows: (litres) => barrowWords(litres / LITRES_PER_CUSTOMARY_BARROW),
   density: (kgPerM3) =>
     `${roundFigure(poundsFromKilograms(kgPerM3) * LITRES_PER_CUBIC_FOOT * 0.001)} lb/cu ft`,

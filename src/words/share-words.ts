@@ -85,4 +85,4 @@ export const metWords = ({
 }): string => (wantedM2 > 0 ? formatPercent(metM2 / wantedM2) : 'nothing is wanted');
 
 export const barrowsCount = (barrows: number): string =>
-  `${plainFigure(barrows, 2)} ${barrows === 1 ? 'barrow' : 'barrows'}`;
+  `${plainFigure(barrows, 2)} ${plainFigure(barrows, 2) === '1' ? 'barrow' : 'barrows'}`;

@@ -1,3 +1,4 @@
+import { counted } from './counted.ts';
 import type { DayNumber, MaterialKind } from '../core/ground/index.ts';
 import type { Keeping, LotForm, ReadinessSign, Squeeze } from '../records/vocabulary.ts';
 import type { Treatment } from '../records/lot.ts';
@@ -84,7 +85,7 @@ export function movementInWords(
       return `Received ${amountInWords(movement, measures)}`;
     case 'make':
       return movement.lotId === lotId
-        ? `Made of ${movement.ingredients.length} thing${movement.ingredients.length === 1 ? '' : 's'}${movement.isLayered ? ', layered' : ', mixed'}`
+        ? `Made of ${counted(movement.ingredients.length, 'thing')}${movement.isLayered ? ', layered' : ', mixed'}`
         : `Into ${nameOf(movement.lotId)}`;
     case 'move':
       return movement.lotId === lotId
@@ -124,10 +125,18 @@ function readingWords(reading: Extract<MovementRecord, { type: 'reading' }>, mea
 }
 
 /** Nitrogen that dug-in material locks up at most, of each kilogram or pound of its dry matter. */
-const lockPerMass = (gPerKg: number, { system }: Measures): string =>
-  system === 'metric'
-    ? `${plainFigure(gPerKg, 2)} g N per kg dry matter`
-    : `${plainFigure((gPerKg / 1000) * 16, 2)} oz N per lb dry matter`;
+const lockPerMass = (gPerKg: number, measures: Measures): string =>
+  `${plainFigure(lockFigure(gPerKg, measures), 2)} ${LOCK_UNITS[measures.system]}`;
+
+export const LOCK_UNITS = {
+  metric: 'g N per kg dry matter',
+  customary: 'oz N per lb dry matter',
+} as const;
+const OUNCES_PER_POUND = 16;
+const GRAMS_PER_KILOGRAM = 1000;
+/** Of grams per kilogram, in the unit above. */
+export const lockFigure = (gPerKg: number, { system }: Measures): number =>
+  system === 'metric' ? gPerKg : (gPerKg / GRAMS_PER_KILOGRAM) * OUNCES_PER_POUND;
 
 /** "locks up to 3.2 g N per kg dry matter" or "gives 24 % of its nitrogen". */
 export function powerWords({ peakLockGPerKgDry, availableShare }: LockUpPower, measures: Measures): string {

@@ -323,7 +323,7 @@ describe('trials, years and learning in words', () => {
   };
   it('never say more than the pots do', () => {
     expect(differenceInWords({ ...difference, verdict: 'better' }, trial)).toBe(
-      'some: better than none in height. +2 cm (between +1 and +3 cm, 19 times in 20), each pot held against its neighbor.',
+      'some: better than none in height. +2 cm (between +1 and +3 cm, 19 times in 20), each pot compared with its neighbor.',
     );
     expect(differenceInWords({ ...difference, verdict: 'tooFew', low: null, high: null }, trial)).toContain(
       'too few pots to tell',

@@ -1,3 +1,4 @@
+import { counted } from './counted.ts';
 import type { EntryRecord } from '../records/entry.ts';
 import type { GardenBooks } from '../contract/garden-books.ts';
 import type { MovementRecord } from '../records/movement.ts';
@@ -207,7 +208,7 @@ export function lateCostWords(cost: LateCost, areaM2: number, measures: Measures
     Math.abs(lostNitrogenG * areaM2) >= 0.05 &&
       `${measures.nitrogen(Math.abs(lostNitrogenG) * areaM2)} ${lostNitrogenG > 0 ? 'more' : 'less'} goes to air and groundwater`,
   ].filter((part) => part !== false);
-  const late = `${lateDays} day${lateDays === 1 ? '' : 's'} late`;
+  const late = `${counted(lateDays, 'day')} late`;
   return parts.length === 0
     ? `${late}; it makes no difference that counts.`
     : `${late}: done today instead, ${parts.join(', ')}.`;

@@ -72,7 +72,7 @@ export function differenceInWords(
     case 'better':
     case 'worse':
       return `${name}: ${verdict} than ${against} in ${measure}. ${figure}${
-        method === 'withinBlocks' ? `, each ${one} held against its neighbor` : ''
+        method === 'withinBlocks' ? `, each ${one} compared with its neighbor` : ''
       }.`;
   }
 }

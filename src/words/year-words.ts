@@ -1,3 +1,4 @@
+import { counted } from './counted.ts';
 import type { YearChoice } from '../records/vocabulary.ts';
 import type { ChoiceOutcome, TestedSoil, YearSheet } from '../core/season/index.ts';
 import { formatFixed, plainFigure } from './figures.ts';
@@ -52,5 +53,5 @@ export function seenSummary({ seen }: YearSheet): string {
   const judged = seen.flatMap(({ expectation }) => expectation ?? []);
   if (judged.length === 0) return 'Nothing in the log of this year that the model had an opinion on.';
   const count = (verdict: string) => judged.filter((one) => one.verdict === verdict).length;
-  return `${judged.length} thing${judged.length === 1 ? '' : 's'} seen: ${count('asExpected')} as expected, ${count('better')} better, ${count('worse')} worse.`;
+  return `${counted(judged.length, 'thing')} seen: ${count('asExpected')} as expected, ${count('better')} better, ${count('worse')} worse.`;
 }

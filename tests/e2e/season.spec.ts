@@ -162,12 +162,12 @@ onDemo.describe('a season on the demo', () => {
     await page.goto(`${GARDEN}/calendar`);
     await isWorkedOut(page);
     const heap = page.getByRole('listitem').filter({ hasText: 'Turn the heap' });
-    await heap.getByRole('button', { name: 'Postponed' }).click();
+    await heap.getByRole('button', { name: 'Postpone' }).click();
     await page.getByLabel('Until').fill('2026-05-10');
     await expect(page.getByText('a day after today')).toBeVisible();
     await page.getByLabel('Until').fill('2026-05-23');
     await page.getByLabel('Why').fill('the fork is lent out');
-    await page.getByRole('button', { name: 'Put it off' }).click();
+    await page.getByRole('button', { name: 'Postpone it' }).click();
     await expect(heap).toContainText('23 May');
     await expect(heap).toContainText('the fork is lent out');
     await page.getByRole('button', { name: 'Subscribe' }).click();

@@ -31,7 +31,7 @@ onOwn.describe('stock and preparing', () => {
     await test.step('a load is judged by a bucket, a handful and a count', async () => {
       await expect(page.getByText('Nothing in stock yet')).toBeVisible();
       await page.getByRole('button', { name: 'Receive something' }).click();
-      await page.getByLabel('Branches, cm thick').fill('9');
+      await page.getByLabel('Thickness of the branches, cm').fill('9');
       await page.getByRole('button', { name: 'Weigh a bucket' }).click();
       await page.getByLabel('Empty, kg').fill('3.6');
       await page.getByLabel('Full, not packed, kg').fill('0.6');
@@ -40,26 +40,26 @@ onOwn.describe('stock and preparing', () => {
       await page.getByLabel('Full, not packed, kg').fill('3.6');
       await expect(page.getByText('300 kg/m³')).toBeVisible();
       await page.getByRole('button', { name: 'Use it' }).click();
-      await expect(page.getByLabel('Lies at, kg/m³')).toHaveValue('300');
+      await expect(page.getByLabel('Bulk density, kg/m³')).toHaveValue('300');
       await page.getByRole('button', { name: 'How wet is it?' }).click();
       await choose(page, 'A squeezed handful', 'holds together');
       await page.getByRole('button', { name: 'Use it' }).click();
-      await expect(page.getByLabel('Water in it, %')).toHaveValue('50');
+      await expect(page.getByLabel('Moisture, %')).toHaveValue('50');
       await page.getByRole('button', { name: 'Count leaf' }).click();
       await page.getByLabel('Pieces of leaf').fill('30');
       await page.getByLabel('Pieces of wood').fill('90');
       await page.getByRole('button', { name: 'Use it' }).click();
-      await expect(page.getByLabel('Leaf in it, %')).toHaveValue('4.8');
+      await expect(page.getByLabel('Leaf, %')).toHaveValue('4.77');
     });
 
     await test.step('what cannot be is refused by its field', async () => {
       await page.getByLabel('How much').fill('20');
-      await page.getByLabel('Water in it, %').fill('110');
+      await page.getByLabel('Moisture, %').fill('110');
       await page.getByLabel('Call it').fill('Lane chips');
       await page.getByLabel('Arrived').fill('2025-08-10');
       await page.getByRole('button', { name: 'Save delivery' }).click();
-      await expect(page.getByText(/must be below 100 %/)).toBeVisible();
-      await page.getByLabel('Water in it, %').fill('50');
+      await expect(page.getByText(/must be between 0 % and/)).toBeVisible();
+      await page.getByLabel('Moisture, %').fill('50');
       await page.getByRole('button', { name: 'Save delivery' }).click();
       await expect(row(page, 'Lane chips')).toBeVisible();
     });
@@ -94,7 +94,7 @@ onOwn.describe('stock and preparing', () => {
     await test.step('28:1 with what is there: more grass, in whole barrows', async () => {
       await page.getByLabel('C:N from').fill('26');
       await page.getByLabel('to', { exact: true }).nth(0).fill('30');
-      await page.getByLabel('Water, % from').fill('');
+      await page.getByLabel('Moisture, % from').fill('');
       await page.getByLabel('to', { exact: true }).nth(1).fill('');
       await page.getByRole('checkbox', { name: 'find' }).nth(1).check();
       await page.getByRole('button', { name: 'Find the amounts' }).click();
@@ -133,9 +133,9 @@ onOwn.describe('stock and preparing', () => {
       await page.getByRole('link', { name: 'Heaps' }).click();
       const heap = page.getByRole('region', { name: 'May heap' });
       await heap.getByRole('button', { name: 'Log the temperature' }).click();
-      await heap.getByRole('button', { name: 'read it' }).click();
-      await expect(heap.getByLabel('Inside, °C')).toHaveValue(/^3[78]\.\d$/);
-      await heap.getByLabel('Inside, °C').fill('61');
+      await heap.getByRole('button', { name: 'Read the probe' }).click();
+      await expect(heap.getByLabel('Temperature inside, °C')).toHaveValue(/^3[78]\.\d$/);
+      await heap.getByLabel('Temperature inside, °C').fill('61');
       await heap.getByRole('button', { name: 'Save entry' }).click();
       await expect(heap).toContainText('1 day at 55 °C or more');
       // The heap that was made may still be on offer to be taken back too.
@@ -200,13 +200,13 @@ onOwn.describe('stock and preparing', () => {
       await isAnswered(page);
       await page.getByRole('button', { name: 'Spread something' }).click();
       await choose(page, 'What', 'Rowan char, nitrogen soak');
-      await choose(page, 'of', 'litres');
+      await choose(page, 'of', 'liters');
       await page.getByLabel('How much').fill('20');
       await page.getByRole('button', { name: 'Save entry' }).click();
       await expect(layers(page)).toContainText('Rowan char, nitrogen soak');
       await page.getByRole('button', { name: 'Spread something' }).click();
       await choose(page, 'What', 'Rowan char, nitrogen soak');
-      await choose(page, 'of', 'litres');
+      await choose(page, 'of', 'liters');
       await page.getByLabel('How much').fill('300');
       await page.getByRole('button', { name: 'Save entry' }).click();
       await expect(page.getByText(/is more than is in stock: on that day only/)).toBeVisible();
@@ -225,7 +225,7 @@ onOwn.describe('stock and preparing', () => {
     await page.getByLabel('On', { exact: true }).fill('2026-11-10');
     await expect(page.getByText('200 g/m² at most')).toBeVisible();
     await page.getByLabel('Give, g/m²').fill('300');
-    await expect(page.getByText('at most 200 more this year')).toBeVisible();
+    await expect(page.getByText('At most 200 g/m² more this year.')).toBeVisible();
     await page.getByLabel('Give, g/m²').fill('120');
     await page.getByRole('button', { name: 'Plan it' }).click();
     await expect(page.getByText('No ash here')).toBeVisible();
@@ -235,7 +235,7 @@ onOwn.describe('stock and preparing', () => {
     await page.getByText('Molasses water for new paths').click();
     await expect(page.getByText(/takes about .* of nitrogen/)).toBeVisible();
     await page.getByRole('button', { name: 'Save entry' }).click();
-    await expect(page.getByText('is in the book of Chalk bed')).toBeVisible();
+    await expect(page.getByText('is saved for Chalk bed')).toBeVisible();
   });
 
   test('a material is looked up, compared and given a laboratory report', async ({ page, request }) => {
@@ -244,15 +244,15 @@ onOwn.describe('stock and preparing', () => {
     await page.getByLabel('Search').fill('horse');
     await page.getByRole('button', { name: 'Horse manure with bedding' }).click();
     await page.getByRole('button', { name: 'Add a report' }).click();
-    await page.getByLabel('Nitrogen, % of dry').fill('2.1');
+    await page.getByLabel('Nitrogen in dry matter, %').fill('2.1');
     await page.getByLabel('Sampled on').fill('2026-05-01');
-    await page.getByRole('button', { name: 'Keep the report' }).click();
+    await page.getByRole('button', { name: 'Save the report' }).click();
     await expect(page.getByText('2.1 % N')).toBeVisible();
     await expect(row(page, 'Horse manure with bedding')).toContainText('lab');
     await page.getByRole('button', { name: 'Make one of your own like this' }).click();
-    await page.getByLabel('Call it').fill('Pony bedding');
-    await form(page, 'One of your own').getByLabel('Nitrogen, % of dry').fill('0');
-    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    await page.getByLabel('Name').fill('Pony bedding');
+    await form(page, 'One of your own').getByLabel('Nitrogen in dry matter, %').fill('0');
+    await page.getByRole('button', { name: 'Save the material' }).click();
     await expect(page.getByRole('heading', { name: 'Pony bedding' })).toBeVisible();
     await page.getByLabel('Search').fill('compost');
     await page.getByRole('checkbox', { name: /Compare Finished yard/ }).check();
@@ -266,7 +266,7 @@ onDemo.describe('the demo yard', () => {
 
   for (const [name, path, waitFor] of [
     ['Stock', 'stock', 'takes'],
-    ['a lot', 'stock/demo-lot-hazel', 'Promised'],
+    ['a lot', 'stock/demo-lot-hazel', 'Reserved'],
     ['Materials', 'materials', 'Molasses'],
     ['Mixing bench', 'prepare', 'by the bucket is truly'],
     ['Heaps', 'prepare/heaps', 'at 55 °C or more'],

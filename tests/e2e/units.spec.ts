@@ -18,6 +18,7 @@ const PAGES = [
   '/year',
   '/years',
   '/stock',
+  '/stock/demo-lot-hazel',
   '/share',
   '/materials',
   '/materials/chips_mixed',

@@ -47,7 +47,7 @@ onOwn.describe('a sandy and a clay bed', () => {
       for (const name of ['Compost yearly', 'Chips only', 'Nothing spread']) {
         await expect(charts(page).first()).toContainText(name);
       }
-      await expect(page.getByText('8 in 10 likely').first()).toBeVisible({ timeout: 30_000 });
+      await expect(page.getByText('8 times out of 10').first()).toBeVisible({ timeout: 30_000 });
       const answer = page.getByText(/Compost yearly on Dune bed: .* organic matter now, .* in 10 years/);
       await expect(answer).toContainText(/points \(.* to .*\) against “Chips only”/, { timeout: 30_000 });
       await expectAccessible(page);
@@ -75,7 +75,7 @@ onOwn.describe('a sandy and a clay bed', () => {
       await search.getByLabel('to get there by year').fill('10');
       await search.getByRole('button', { name: 'Find the amount' }).click();
       const sandy = search.getByText(/6 % organic matter on Dune bed by year 10/);
-      await expect(sandy).toContainText(/\d cm thick each time \(between .* runs\)\. 8 in 10 draws ask for/, {
+      await expect(sandy).toContainText(/\d cm thick each time \(between .* figures\)\. 8 times out of 10 it takes/, {
         timeout: 60_000,
       });
       await expect(search.getByText(/on Brook bed by year 10/)).toBeVisible();

@@ -107,8 +107,8 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">
-        Organic matter in the soil, % of its weight, were nothing spread beyond the plan and last year’s crops
-        grown again
+        Organic matter in the soil, % of its weight, if you spread nothing beyond the plan and grow last
+        year’s crops again
         {band !== null && '; 8 times out of 10 it falls in the shaded band'}
       </figcaption>
     </figure>

@@ -1,3 +1,4 @@
+import { counted } from '../../words/counted.ts';
 import type { Measures } from '../../words/measures.ts';
 import { COLORS } from '../theme/tokens.ts';
 import { stackLabels } from './label-stack.ts';
@@ -93,7 +94,7 @@ export function layerLabels(placed: readonly PlacedLayer[], measures: Measures):
     labels.push({
       key: 'remains',
       targetY: rest[0]!.bottom - 2,
-      title: `Remains of ${rest.length} layer${rest.length === 1 ? '' : 's'}`,
+      title: `Remains of ${counted(rest.length, 'layer')}`,
       detail: measures.thickness(height),
       color: COLORS.ink,
     });

@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
@@ -138,10 +139,7 @@ function OwnBuildUp({ buildUp, onChoose }: { buildUp: BuildUpRecord; onChoose: (
     <li>
       <button type="button" className="build-up" onClick={onChoose}>
         <strong>{buildUp.name}</strong>
-        <span className="soft">
-          {' '}
-          {buildUp.layers.length} layer{buildUp.layers.length === 1 ? '' : 's'}
-        </span>
+        <span className="soft"> {counted(buildUp.layers.length, 'layer')}</span>
       </button>
       <Button
         size="small"

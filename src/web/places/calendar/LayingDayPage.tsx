@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { amountInWords } from '../../../words/amount-words.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
@@ -110,7 +111,7 @@ function totalWords(lines: readonly LayingLine[], hours: number, measures: Measu
   const trips = lines.reduce((sum, { effort }) => sum + effort.trips, 0);
   const litres = lines.reduce((sum, { effort }) => sum + effort.volumeL, 0);
   const mass = lines.reduce((sum, { effort }) => sum + effort.massFreshKg, 0);
-  return `${lines.length} thing${lines.length === 1 ? '' : 's'} to lay: ${measures.volume(litres)}, ${measures.mass(mass)}, ${trips} trip${trips === 1 ? '' : 's'}, about ${formatFixed(hours, 1)} hours.`;
+  return `${counted(lines.length, 'thing')} to spread: ${measures.volume(litres)}, ${measures.mass(mass)}, ${counted(trips, 'trip')}, about ${formatFixed(hours, 1)} hours.`;
 }
 
 interface LineProps {
@@ -140,8 +141,8 @@ function Line({ line, number, laying }: LineProps) {
           {entry.dugDepthCm > 0 && `, dug in ${measures.thickness(entry.dugDepthCm)} deep`}
         </p>
         <p className="soft">
-          {amount}, {measures.mass(effort.massFreshKg)}, {effort.trips} trip{effort.trips === 1 ? '' : 's'};
-          planned for {dateNear(dayOf(entry.date), today)}
+          {amount}, {measures.mass(effort.massFreshKg)}, {counted(effort.trips, 'trip')}; planned for{' '}
+          {dateNear(dayOf(entry.date), today)}
           {entry.lotId ? '' : ', from outside'}
           {note === '' ? '' : `. ${note}`}
         </p>

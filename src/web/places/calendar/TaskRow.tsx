@@ -151,7 +151,7 @@ function PutOffForm({
       </div>
       <div className="band-foot">
         <Button size="small" type="primary" htmlType="submit">
-          Put it off
+          Postpone it
         </Button>
         <Button size="small" onClick={() => void acts.drop(item, reason.trim()).then(onClose)}>
           Not doing it

@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { useBooks } from '../../app/garden-context.ts';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -71,10 +72,7 @@ export function WeatherBand() {
       )}
       {read.isSuccess && leftOut.length > 0 && (
         <div role="status">
-          <p>
-            {leftOut.length} {leftOut.length === 1 ? 'day was' : 'days were'} left out; the normals stand for
-            them:
-          </p>
+          <p>{counted(leftOut.length, 'day was', 'days were')} left out; the normals stand for them:</p>
           <ul className="plain-list">
             {leftOut.slice(0, LISTED).map(({ date, sentence }, i) => (
               <li key={`${date} ${i}`} className="soft">

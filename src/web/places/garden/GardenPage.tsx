@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
@@ -104,7 +105,7 @@ function summary(briefed: readonly BriefedBed[], measures: Measures): string {
   const area = measures.area(briefed.reduce((sum, { bed }) => sum + bed.areaM2, 0));
   if (briefed.length === 0) return 'There is no bed yet.';
   const waiting = briefed.filter(({ brief, refusal }) => !brief && !refusal).length;
-  const count = `${briefed.length} bed${briefed.length === 1 ? '' : 's'}, ${area}.`;
+  const count = `${counted(briefed.length, 'bed')}, ${area}.`;
   if (waiting > 0) return `${count} Working out ${waiting} of them …`;
   const hungry = briefed.filter(({ brief }) => brief && ['short', 'pale'].includes(brief.standing.status));
   if (hungry.length === 0) return `${count} None wants nitrogen.`;

@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -206,9 +207,8 @@ function CompostHeap({ heap: { lot, brief, log }, today, href }: CompostHeapProp
             <HotWords log={log} />
           </li>
           <li className="soft">
-            Turned {log.turnings.length} time{log.turnings.length === 1 ? '' : 's'}, watered{' '}
-            {log.waterings.length}. Damp it down before turning: dry compost dust can carry mold and
-            Legionella. No face over it, wash hands.
+            Turned {counted(log.turnings.length, 'time')}, watered {log.waterings.length}. Damp it down before
+            turning: dry compost dust can carry mold and Legionella. No face over it, wash hands.
           </li>
         </ul>
       </div>
@@ -225,7 +225,7 @@ function HotWords({ log: { hot, readings } }: { log: HeapLog }) {
   return (
     <>
       <strong>
-        {hot.hotDays} day{hot.hotDays === 1 ? '' : 's'} at {line} or more
+        {counted(hot.hotDays, 'day')} at {line} or more
       </strong>
       {hot.hottestC !== null && `, ${measures.warmth(hot.hottestC)} at most`}, turned {hot.turningsWhileHot}{' '}
       times meanwhile. The commonly cited rule (US EPA 40 CFR 503, 7 CFR 205.203) asks for {vessel.days} days

@@ -7,6 +7,7 @@ import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../
 import { shortDate } from '../../../words/dates.ts';
 import { formatFixed, formatPercent } from '../../../words/figures.ts';
 import { movementInWords, ratioFigure } from '../../../words/stock-words.ts';
+import { QUANTITIES } from '../../../quantities/units.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
 interface LotAccountProps {
@@ -35,6 +36,11 @@ function draftOf(
 export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
   const books = useBooks();
   const measures = useMeasures();
+  const isMetric = measures.system === 'metric';
+  const [mass, smallMass] = [
+    QUANTITIES.mass.shown[measures.system],
+    QUANTITIES.smallMass.shown[measures.system],
+  ];
   const movements = new Map(books.movements.map((movement) => [movement.id, movement]));
   const nameOf = (id: string) => books.lots.find((lot) => lot.id === id)?.name ?? 'something deleted';
   const bedName = (id: string) => books.beds.find((bed) => bed.id === id)?.name ?? 'a bed';
@@ -72,14 +78,14 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
           <tr>
             <th>date</th>
             <th className="words">what</th>
-            <th>volume, L</th>
-            <th>dry, kg</th>
-            <th>carbon, kg</th>
-            <th>nitrogen, g</th>
+            <th>volume, {measures.volumeUnit}</th>
+            <th>dry matter, {mass.symbol}</th>
+            <th>carbon, {mass.symbol}</th>
+            <th>nitrogen, {smallMass.symbol}</th>
             <th className="red-rule">then in stock</th>
             <th>C:N</th>
             <th>moisture</th>
-            <th aria-label="strike out" />
+            <th aria-label="delete" />
           </tr>
         </thead>
         <tbody>
@@ -93,13 +99,16 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
                   {line.isPlanned && 'planned: '}
                   {describe(line)}
                   {line.missingL > 0 && (
-                    <span className="status-stop"> · {measures.volume(line.missingL)} of it not there</span>
+                    <span className="status-stop">
+                      {' '}
+                      · {measures.volume(line.missingL)} of it not in stock
+                    </span>
                   )}
                 </td>
-                <td>{signed(line.volumeL, 0)}</td>
-                <td>{signed(line.dryKg, 1)}</td>
-                <td>{signed(line.carbonG / 1000, 1)}</td>
-                <td>{signed(line.nitrogenG, 0)}</td>
+                <td>{signed(measures.volumeFigure(line.volumeL), isMetric ? 0 : 1)}</td>
+                <td>{signed(mass.fromBase(line.dryKg), 1)}</td>
+                <td>{signed(mass.fromBase(line.carbonG / 1000), 1)}</td>
+                <td>{signed(smallMass.fromBase(line.nitrogenG), isMetric ? 0 : 1)}</td>
                 <td className="red-rule">{measures.volume(line.balance.volumeL)}</td>
                 <td>{line.balance.dryKg > 0 ? ratioFigure(line.balance.carbonToNitrogen) : '—'}</td>
                 <td>{line.balance.dryKg > 0 ? formatPercent(line.balance.moistureFractionWetBasis) : '—'}</td>
@@ -144,8 +153,8 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
         </p>
       )}
       <p className="soft estimate">
-        Every gram of carbon and nitrogen that came in is still there, was handed out, or went into the air:
-        the account closes to {balanceError < 1e-9 ? 'a billionth' : formatPercent(balanceError)}.
+        Every gram of carbon and nitrogen that came in is still in the pile, was taken from it, or went into
+        the air: the account closes to {balanceError < 1e-9 ? 'a billionth' : formatPercent(balanceError)}.
       </p>
     </section>
   );

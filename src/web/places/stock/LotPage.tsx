@@ -17,6 +17,8 @@ import { formatFixed, formatPercent, plainFigure } from '../../../words/figures.
 import {
   KIND_WORDS,
   LOT_FORM_WORDS,
+  LOCK_UNITS,
+  lockFigure,
   powerWords,
   ratioFigure,
   readyWords,
@@ -123,19 +125,22 @@ function Courses({ answer, brief, today }: CoursesProps) {
       </Pictured>
       <Pictured title="Volume of a pile">
         <LotCourseChart
-          title={`Volume with plans carried out, ${measures.volume(1).replace(/^[\d.]+ /, '')}`}
-          points={answer.planned.course.map(({ day, figures }) => ({ day, value: figures.volumeL }))}
+          title={`Volume with plans carried out, ${measures.volumeUnit}`}
+          points={answer.planned.course.map(({ day, figures }) => ({
+            day,
+            value: measures.volumeFigure(figures.volumeL),
+          }))}
           today={today}
           color={COLORS.ink}
           format={(value) => formatFixed(value, 0)}
         />
       </Pictured>
-      <Pictured title="Nitrogen a pile would hold">
+      <Pictured title="Nitrogen a pile would lock up">
         <LotCourseChart
-          title={`Nitrogen it would hold, g per kg dry${seasonedOn === undefined ? '' : ` · seasoned ${aboutWhen(seasonedOn, today)}`}`}
+          title={`Nitrogen it would lock up, ${LOCK_UNITS[measures.system]}${seasonedOn === undefined ? '' : ` · seasoned ${aboutWhen(seasonedOn, today)}`}`}
           points={answer.course.power.map(({ day, peakLockGPerKgDry }) => ({
             day,
-            value: peakLockGPerKgDry,
+            value: lockFigure(peakLockGPerKgDry, measures),
           }))}
           today={today}
           color={COLORS.stop}
@@ -164,7 +169,7 @@ function Figures({ brief, ready }: { brief: StockedLot; ready: string }) {
     ['bulk density', measures.density(now.bulkDensityKgPerM3)],
     ['inside', brief.warmthC === null ? '—' : measures.warmth(brief.warmthC)],
     ['still recognizable', formatPercent(now.recognizableShare)],
-    ['dug in it', brief.power ? powerWords(brief.power, measures) : '—'],
+    ['dug in, it', brief.power ? powerWords(brief.power, measures) : '—'],
     ['P and K', `${measures.nitrogen(now.phosphorusG)} and ${measures.nitrogen(now.potassiumG)}`],
     ...(now.charCarbonKg > 0.05
       ? ([
@@ -204,13 +209,13 @@ function Promised({ brief, reserveL }: PromisedProps) {
     return books.lots.find(({ id }) => id === lotId)?.name ?? 'elsewhere';
   };
   return (
-    <section aria-label="Promised">
+    <section aria-label="Reserved">
       <div className="section-head">
-        <h2>Promised</h2>
+        <h2>Reserved</h2>
         <span className="soft">
           {measures.volume(promisedL)} reserved,{' '}
           {reserveL > 0 ? `${measures.volume(reserveL)} kept back, ` : ''}
-          {measures.volume(freeL)} free
+          {measures.volume(freeL)} available
           {nextArrival === null
             ? '; no delivery is planned'
             : ` until the delivery of ${dateNear(nextArrival, today)}`}

@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
@@ -34,7 +35,7 @@ export function PlanShares({ date, shares, onPlanned }: PlanSharesProps) {
   const plan = async () => {
     const { beds } = revisionOf(shares, date);
     const kept = await planBeds.mutateAsync({ beds });
-    const done = `${shares.length} ${shares.length === 1 ? 'load is' : 'loads are'} planned.`;
+    const done = `${counted(shares.length, 'load is', 'loads are')} planned.`;
     onPlanned(done);
     offerUndo(done, () => {
       onPlanned(null);
@@ -108,9 +109,7 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
   if (sentences.length === 0) return null;
   return (
     <details className="share-cautions">
-      <summary>
-        Mind before you carry: {sentences.length} {sentences.length === 1 ? 'thing' : 'things'}
-      </summary>
+      <summary>Mind before you carry: {counted(sentences.length, 'thing')}</summary>
       <ul className="caution-list">
         {sentences.map((sentence) => (
           <li key={sentence}>{sentence}</li>

@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { Button } from 'antd';
@@ -59,8 +60,8 @@ export function StockPage() {
             <h2>Nothing in stock yet</h2>
             <p>
               A load of chips, a heap of manure, bags of leaves, last winter’s char: record what arrives and
-              how much of it, judge it with a bucket and your hand, and its books are kept from that day on.
-              What you lay on a bed can then be taken from it.
+              how much of it, judge it with a bucket and your hand. From then on the model follows how it
+              rots, and what you spread on a bed can be taken from it.
             </p>
           </div>
         )
@@ -100,7 +101,7 @@ function summary(lots: readonly ListedLot[], measures: Measures): string {
   const there = lots.flatMap(({ brief }) => (brief?.now ? [brief] : []));
   const litres = there.reduce((sum, { now }) => sum + now!.volumeL, 0);
   const seasoning = there.filter(({ needsSeasoning }) => needsSeasoning).length;
-  return `${there.length} lots, ${measures.volume(litres)} in all, ${measures.barrows(litres)}.${seasoning > 0 ? ` ${seasoning} of them still have something to gain by lying.` : ''}`;
+  return `${counted(there.length, 'pile')}, ${measures.volume(litres)} in all, ${measures.barrows(litres)}.${seasoning > 0 ? ` ${counted(seasoning, 'pile')} of them would lock up less if left to rot longer.` : ''}`;
 }
 
 interface RowsProps {

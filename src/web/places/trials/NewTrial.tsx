@@ -86,8 +86,8 @@ export function NewTrial({ onClose, onKept }: { onClose: () => void; onKept: (tr
       </div>
       <div className="band-fields">
         <Field
-          name="What against what, one a line; the first is what the others are held against"
-          trouble={treatments.length < 2 ? 'two at least' : undefined}
+          name="What you compare, one on each line; the others are compared with the first"
+          trouble={treatments.length < 2 ? 'at least two' : undefined}
         >
           {(control) => (
             <Input.TextArea

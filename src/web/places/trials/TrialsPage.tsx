@@ -44,9 +44,8 @@ export function TrialsPage() {
           <div className="empty">
             <h2>No trial yet</h2>
             <p>
-              Four pots with char and four without say more than an opinion. Choose what to compare; the
-              places are drawn by lot, and the page says when there is something to tell, and when there is
-              not.
+              Four pots with char and four without say more than an opinion. Choose what to compare. The
+              program places the plots at random and says whether the readings show a difference.
             </p>
           </div>
         )

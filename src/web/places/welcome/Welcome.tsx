@@ -57,19 +57,19 @@ function Begin() {
         <h1>Vine Ledger</h1>
         {hasGardens && (
           <p>
-            <Link to="/">Back to the books</Link>
+            <Link to="/">Back to your gardens</Link>
           </p>
         )}
         <p>
-          Keep the carbon and nitrogen account of every bed: what you lay on it, what the season makes of it,
-          what is locked up and until when, how much nitrogen to add, and what humus stays.
+          Keep the carbon and nitrogen account of every bed: what you spread on it, what the season makes of
+          it, what is locked up and until when, how much nitrogen to add, and what humus stays.
         </p>
         {isReading ? (
           <ImportWizard books={null} onClose={() => setReading(false)} />
         ) : (
           <>
             <p className="soft">
-              Three steps to a first answer: the garden, a bed, what lies on it. Or{' '}
+              Three steps to a first answer: your garden, a bed, what lies on it. Or{' '}
               <Button
                 type="link"
                 size="small"

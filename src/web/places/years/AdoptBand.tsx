@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { useBooks } from '../../app/garden-context.ts';
 import { Button, Select } from 'antd';
@@ -88,7 +89,7 @@ export function AdoptBand({ line, view }: AdoptBandProps) {
         <span className="soft">
           {written === 0
             ? 'Nothing would be planned.'
-            : `${written} ${written === 1 ? 'entry' : 'entries'} for the bed and the calendar.`}
+            : `${counted(written, 'entry', 'entries')} for the bed and the calendar.`}
           {replaced > 0 && ` ${replaced} planned ${replaced === 1 ? 'entry makes' : 'entries make'} room.`}
         </span>
       </div>

@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Segmented, Select } from 'antd';
 import { useRef, useState } from 'react';
@@ -180,7 +181,7 @@ function ReachedWords({ line, target, years }: { line: ViewedLine; target: Targe
 }
 
 function firstYearWords({ firstYear }: TargetOdds, years: number): string {
-  if (firstYear === null) return `not within ${years} ${years === 1 ? 'year' : 'years'}`;
+  if (firstYear === null) return `not within ${counted(years, 'year')}`;
   return firstYear === 0 ? 'met already today' : `in year ${firstYear}`;
 }
 
@@ -188,7 +189,7 @@ function oddsWords({ reachedShare, draws }: TargetOdds, years: number): string {
   const by = reachedShare.at(-1)!;
   const half = reachedShare.findIndex((share) => share >= 0.5);
   const even = half > 0 ? `, half of them by year ${half}` : '';
-  return `${formatPercent(by)} of ${draws} draws within ${years} years${even}`;
+  return `${formatPercent(by)} of ${draws} likely cases within ${years} years${even}`;
 }
 
 interface AmountSearchProps extends Omit<TargetBandProps, 'form' | 'setForm'> {

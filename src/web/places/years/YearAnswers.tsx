@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { useMeasures } from '../../app/garden-context.ts';
 import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
 import {
@@ -60,7 +61,7 @@ function Answer({ bed, line, years, measure }: AnswerProps) {
           ({cell(range.low.at(-1)!)} to {cell(range.high.at(-1)!)})
         </span>
       )}{' '}
-      in {isOfAYear(measure) ? `year ${years}` : `${years} ${years === 1 ? 'year' : 'years'}`}
+      in {isOfAYear(measure) ? `year ${years}` : `${counted(years, 'year')}`}
       {base && <>; {differenceWords({ line, base, years, measure, measures })}</>}.
     </p>
   );

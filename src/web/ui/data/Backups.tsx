@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -66,8 +67,6 @@ export function Backups() {
     </section>
   );
 }
-
-const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
 
 const contentsWords = ({ gardens, beds, entries, observations }: BackupCheck): string =>
   [

@@ -55,7 +55,7 @@ export function OutlineImport({ text, source }: { text: string; source: string }
               <tr>
                 <th scope="col">Bed</th>
                 <th scope="col">Inside the outline</th>
-                <th scope="col">In the book</th>
+                <th scope="col">In your records</th>
                 <th scope="col">Reason it cannot be taken</th>
               </tr>
             </thead>
@@ -76,7 +76,7 @@ export function OutlineImport({ text, source }: { text: string; source: string }
               ))}
             </tbody>
           </table>
-          <p className="soft">The areas in the book stay as they are; all amounts go by them.</p>
+          <p className="soft">The areas in your records stay as they are; all amounts are for them.</p>
         </div>
       )}
       <ImportFoot

@@ -1,3 +1,4 @@
+import { counted } from '../../../words/counted.ts';
 import { GARDEN_TABLES } from '../../../contract/tables/garden-tables.ts';
 import type { DateOrder } from '../../../contract/tables/cells.ts';
 import { AMOUNT_UNITS } from '../../../records/vocabulary.ts';
@@ -35,9 +36,7 @@ export function SheetStyle({ sheet, text, onChange }: SheetStyleProps) {
   const { table, separator, mapping, dateOrders, isDateOrderOpen } = sheet;
   return (
     <>
-      <h3>
-        {sheet.rows.length} {sheet.rows.length === 1 ? 'row' : 'rows'}, read as follows
-      </h3>
+      <h3>{counted(sheet.rows.length, 'row')}, read as follows</h3>
       <div className="band-fields">
         <Choice
           name="Table of"
