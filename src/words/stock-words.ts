@@ -20,13 +20,13 @@ export const LOT_FORM_WORDS: Record<LotForm, string> = {
 
 export const KIND_WORDS: Record<MaterialKind, string> = {
   wood: 'wood',
-  residue: 'half-rotted mix',
+  residue: 'straw, hay and mixes',
   leaf: 'leaves',
   green: 'greens',
   manure: 'manure',
   compost: 'compost',
   paper: 'paper',
-  fertiliser: 'nitrogen carrier',
+  fertiliser: 'nitrogen fertilizer',
   char: 'char',
   none: 'no carbon',
 };

@@ -62,7 +62,7 @@ export const CARBON_WORDS: Record<CarbonParty, string> = {
   microbes: 'Microbes',
   humus: 'Humus',
   char: 'Char',
-  materials: 'Laid on or grown here',
+  materials: 'Spread or grown here',
   roots: 'Grown as roots',
   air: 'Gone to the air',
   takenOff: 'Taken off',
@@ -70,7 +70,7 @@ export const CARBON_WORDS: Record<CarbonParty, string> = {
 
 export const ASH_WORDS: Record<AshParty, string> = {
   minerals: 'Minerals of what was spread',
-  materials: 'Laid on or grown here',
+  materials: 'Spread or grown here',
   takenOff: 'Taken off',
 };
 
@@ -86,7 +86,7 @@ export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
   upperSubsoil: 'Below the bed, upper half',
   lowerSubsoil: 'Below the bed, lower half',
   crops: 'Standing crops',
-  materials: 'Laid on',
+  materials: 'Spread',
   fertiliser: 'Fed',
   deposition: 'From rain and air',
   fixation: 'Fixed by legumes',

@@ -5,10 +5,10 @@ import { formatFixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 
 export const CHOICE_WORDS: Record<YearChoice, { readonly name: string; readonly what: string }> = {
-  stack: { name: 'Stack', what: 'leave everything and lay the same mulch again on top' },
+  stack: { name: 'Stack', what: 'leave everything and spread the same mulch on top again' },
   pull: {
     name: 'Pull',
-    what: 'take the mulch off, compost it a year elsewhere, bring it back when it hardly draws',
+    what: 'take the mulch off, compost it a year elsewhere, bring it back when it hardly locks up nitrogen',
   },
   rest: { name: 'Rest', what: 'lay nothing and sow clover over everything for a year' },
 };

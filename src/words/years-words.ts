@@ -112,7 +112,7 @@ export const YEAR_MEASURE_WORDS: Record<YearMeasure, MeasureWords> = {
 
 /** What a chart of a measure is of, with its unit. */
 export function measureCaption(measure: YearMeasure, sampledDepthCm: number, measures: Measures): string {
-  const words = YEAR_MEASURE_WORDS[measure].caption(measures.thickness(sampledDepthCm));
+  const words = YEAR_MEASURE_WORDS[measure].caption(measures.rule('length', sampledDepthCm));
   return measure === 'organicMatterPct' ? words : `${words}, ${measureUnit(measure, measures)}`;
 }
 
@@ -220,7 +220,7 @@ export const OPINION_WORDS: Record<
 };
 
 export const WHY_OPINIONS_DIFFER =
-  'They differ because they know nothing of nitrogen and little of wood: where ours slows a layer that lies dry on top or starves, they count everything as dug in and fed; and each draws the line between fresh matter and humus elsewhere. Char is left out of theirs.';
+  'They differ because they know nothing of nitrogen and little of wood: where ours slows a layer that lies dry on top or starves, they count everything as dug in and fed; and each divides fresh matter from humus at another point. Char is left out of theirs.';
 
 export function targetWords(target: Target, measures: Measures): string {
   switch (target.type) {

@@ -265,7 +265,7 @@ onDemo.describe('the demo yard', () => {
   const test = onDemo;
 
   for (const [name, path, waitFor] of [
-    ['Stock', 'stock', 'takes'],
+    ['Stock', 'stock', 'locks up to'],
     ['a lot', 'stock/demo-lot-hazel', 'Reserved'],
     ['Materials', 'materials', 'Molasses'],
     ['Mixing bench', 'prepare', 'by the bucket is truly'],

@@ -91,7 +91,7 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
             x={labeled.yearsAhead}
             y={labeled.organicMatterPct}
             place={isAbove ? 'above' : 'below'}
-            name="as the books stand"
+            name="as recorded and planned"
             color={COLORS.carbon}
           />
           {changesSoil(years) && (

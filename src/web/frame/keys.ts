@@ -16,9 +16,9 @@ export const HAND_KEYS = [
   { keys: 'Tab', does: 'from one layer, field or answer to the next' },
   { keys: '↑ ↓ on a layer of the drawing', does: 'thicker or thinner; Page ↑ ↓ in larger steps' },
   { keys: 'Alt + ↑ ↓ on a layer', does: 'up or down among the layers of its day' },
-  { keys: 'Enter, Delete on a layer', does: 'open it, strike it out' },
+  { keys: 'Enter, Delete on a layer', does: 'open it, delete it' },
   { keys: '← → on the time line', does: 'a day back or on' },
-  { keys: 'Ctrl + Z, Ctrl + Shift + Z', does: 'take back what was tried on a bed, do it again' },
+  { keys: 'Ctrl + Z, Ctrl + Shift + Z', does: 'undo what you tried on a bed, redo it' },
   { keys: 'Esc', does: 'close what is open' },
   { keys: '?', does: 'this list' },
 ] as const;

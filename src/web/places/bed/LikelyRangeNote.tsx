@@ -39,7 +39,7 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
               percent={Math.round((draws / ALL_DRAWS) * 100)}
               size="small"
               showInfo={false}
-              aria-label="Draws done"
+              aria-label="How far this is worked out"
               style={{ width: 90 }}
             />
             <Button size="small" type="link" onClick={stop}>

@@ -39,7 +39,7 @@ export const Postings = memo(function Postings(props: PostingsProps) {
   return (
     <section aria-label="Entries">
       <div className="section-head">
-        <h2>Written down</h2>
+        <h2>Entries</h2>
       </div>
       {lines.length === 0 ? (
         <p className="soft">

@@ -170,7 +170,7 @@ function AgendaLists({ items, isWaiting, rows }: ListsProps) {
       ))}
       {done.length > 0 && (
         <details className="done-lately">
-          <summary>Ticked off or struck out lately ({done.length})</summary>
+          <summary>Done or deleted lately ({done.length})</summary>
           <TaskList name="Done" items={done} rows={rows} />
         </details>
       )}

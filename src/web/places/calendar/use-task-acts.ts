@@ -72,7 +72,7 @@ export function useTaskActs(books: GardenBooks) {
     const corrected =
       laid && change.type === 'lay' ? { ...change, amount: laid.amount, unit: laid.unit } : change;
     const kept = await changeEntry.mutateAsync({ entryId: entry.id, change: corrected });
-    offerUndo('Written down as done; the stock and the books follow.', () =>
+    offerUndo('Saved as done; stock and records follow.', () =>
       changeEntry.mutateAsync({
         entryId: entry.id,
         change: { ...entryAsChange(entry), version: kept.version },
@@ -85,7 +85,7 @@ export function useTaskActs(books: GardenBooks) {
       plantingId: planting.id,
       change: { ...plantingAsChange(plantedLater(planting, today)), state: 'laid' },
     });
-    offerUndo('Written down as planted today.', () =>
+    offerUndo('Saved as planted today.', () =>
       changePlanting.mutateAsync({
         plantingId: planting.id,
         change: { ...plantingAsChange(planting), version: kept.version },
@@ -99,7 +99,7 @@ export function useTaskActs(books: GardenBooks) {
       movementId: id,
       change: { ...movementAsChange(movement), state: 'laid', date: today },
     });
-    offerUndo('Written down as done.', () =>
+    offerUndo('Saved as done.', () =>
       changeMovement.mutateAsync({
         movementId: id,
         change: { ...movementAsChange(movement), version: kept.version },

@@ -38,8 +38,8 @@ export function LabReports({ materialId }: { materialId: string }) {
       </div>
       {reports.length === 0 && !isOpen && (
         <p className="soft">
-          None: the table’s figures count. A report counts from its day on; what was laid before stays as it
-          was.
+          None: the table’s figures count. A report counts from its day on; entries before that day stay as
+          they are.
         </p>
       )}
       <ul className="plain-list">

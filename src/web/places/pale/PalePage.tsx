@@ -147,7 +147,9 @@ function PaleBed({ bed, beds, onBed }: PaleBedProps) {
               hint="leave empty if nobody saw it begin"
             />
           </div>
-          {crops.length === 0 && <p className="soft">By the book nothing stands on {bed.name} today.</p>}
+          {crops.length === 0 && (
+            <p className="soft">According to your records nothing grows on {bed.name} today.</p>
+          )}
           <Checkbox.Group
             className="pale-signs"
             value={[...signs]}

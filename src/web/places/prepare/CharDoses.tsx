@@ -64,10 +64,10 @@ export function CharDoses({ beds }: { beds: readonly BedRecord[] }) {
       </table>
       <p className="soft estimate">
         About a tenth of the volume of the top {measures.rule('length', 15)}, or small doses every season
-        (common practice). Laid raw it robs the bed first: the model expects weeks, the trade says weeks, one
-        or two seasons, or several, because dose, fineness and the soil’s nitrogen differ. Ash-rich char on
-        ground of high pH limes it further: test first. Char is not counted as making compost last longer,
-        though some say so.
+        (common practice). Raw char locks up nitrogen at first: according to the model for weeks; gardeners
+        report weeks to several seasons, because dose, fineness and the soil’s nitrogen differ. Char rich in
+        ash raises the pH further: test first. Some say that char makes compost last longer; the model does
+        not count that.
       </p>
     </section>
   );

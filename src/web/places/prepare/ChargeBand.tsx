@@ -179,11 +179,11 @@ function Preview({ lotId, recipeId, litres }: PreviewProps) {
     <p role="status">
       Its surfaces can hold about <strong className="figure">{measures.nitrogen(capacityG)}</strong> of
       nitrogen ({measures.nitrogen(capacityRangeG[0])} to {measures.nitrogen(capacityRangeG[1])}: the least
-      certain figure in these books). The recipe brings {measures.nitrogen(broughtG)} ready to use on the
-      first day; by the model {measures.nitrogen(heldWhenReadyG)} will be held when it is ready,{' '}
+      certain figure here). The recipe brings {measures.nitrogen(broughtG)} readily available on the first
+      day; according to the model {measures.nitrogen(heldWhenReadyG)} will be held when it is ready,{' '}
       {formatPercent(share)}.{' '}
       {missingG > 0.25 * capacityG
-        ? `A bed would still give it ${measures.nitrogen(missingG)}: add some urine or another quick feed.`
+        ? `It would still take ${measures.nitrogen(missingG)} from a bed: add some urine or another quick feed.`
         : 'That is as good as full.'}
     </p>
   );

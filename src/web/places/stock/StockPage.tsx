@@ -101,7 +101,7 @@ function summary(lots: readonly ListedLot[], measures: Measures): string {
   const there = lots.flatMap(({ brief }) => (brief?.now ? [brief] : []));
   const litres = there.reduce((sum, { now }) => sum + now!.volumeL, 0);
   const seasoning = there.filter(({ needsSeasoning }) => needsSeasoning).length;
-  return `${counted(there.length, 'pile')}, ${measures.volume(litres)} in all, ${measures.barrows(litres)}.${seasoning > 0 ? ` ${counted(seasoning, 'pile')} of them would lock up less if left to rot longer.` : ''}`;
+  return `${counted(there.length, 'pile')}, ${measures.volume(litres)} in all, ${measures.barrows(litres)}.${seasoning > 0 ? ` ${seasoning} of them would lock up less if left to rot longer.` : ''}`;
 }
 
 interface RowsProps {

@@ -42,13 +42,13 @@ export function WorthBand({ view }: WorthBandProps) {
       <details>
         <summary>What counts here, and what does not</summary>
         <p className="soft">
-          Everything is told against the same bed with nothing spread from today on, over all the years shown.
-          Nitrogen is what roots can take, beyond what that bed would give; phosphorus and potassium are those
-          of what is laid, from tables. Water and nutrients held are averages of many soils (Minasny and
-          McBratney 2018 for water, textbook exchange capacities; from memory), so they are ranges. Carbon in
-          humus is lent: it goes again when the habit stops. Of char, the part that the IPCC (2019, from
-          memory) expects to be there in a hundred years is called lasting. None of this is a credit: smoke,
-          methane, what the wood would have become elsewhere, and the way it came are left out.
+          Each figure compares with the same bed on which you spread nothing from today on, over all the years
+          shown. Nitrogen is what roots can take, beyond what that bed would give; phosphorus and potassium
+          are those of what you spread, from tables. Water and nutrients held are averages of many soils
+          (Minasny and McBratney 2018 for water, textbook exchange capacities; from memory), so they are
+          ranges. Carbon in humus is only lent: it goes again when the habit stops. Of char, the part that the
+          IPCC (2019, from memory) expects to be there in a hundred years is called lasting. None of this is a
+          credit: smoke, methane, what the wood would have become elsewhere, and the way it came are left out.
         </p>
       </details>
     </section>

@@ -165,7 +165,9 @@ function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly nu
                 : null
             }
             description={`${bed.name}: ${words}`}
-            caption={band ? `${words}; dotted: “${line.line.name}”, 8 times out of 10` : words}
+            caption={
+              band ? `${words}; 8 times out of 10 “${line.line.name}” falls in the shaded band` : words
+            }
           />
         )}
       </Pictured>

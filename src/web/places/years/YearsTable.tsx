@@ -28,9 +28,9 @@ export function YearsTable({ view, measure }: YearsTableProps) {
         <BedTable key={bed.id} bed={bed} years={view.years} measure={measure} />
       ))}
       <p className="soft hint">
-        Organic matter is told for the top {measures.thickness(SAMPLED_DEPTH_CM)} beneath all layers, as a
-        laboratory would find it there. What lies on top counts as a layer until it has sunk in. Fresh matter
-        that wakes old humus (priming) is not counted.
+        Organic matter is given for the top {measures.rule('length', SAMPLED_DEPTH_CM)} beneath all layers, as
+        a laboratory would find it there. What lies on top counts as a layer until it has sunk in. Fresh
+        matter that wakes old humus (priming) is not counted.
       </p>
     </section>
   );

@@ -15,7 +15,7 @@ const STOPS = [
   {
     to: 'calendar',
     title: 'What to do when',
-    try: 'Tick something off, or put it off, and see what being late costs.',
+    try: 'Tick something off, or postpone it, and see what being late costs.',
   },
   { to: 'log', title: 'Two taps in the logbook', try: 'Choose a bed and say what color its leaves have.' },
   { to: 'stock', title: 'Piles that age', try: 'Open one and see what it is worth today, and in a year.' },
