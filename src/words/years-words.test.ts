@@ -38,7 +38,7 @@ describe('habits in words', () => {
     expect(actWords({ act: layer, materials: [], measures: customary, isSouth: false })).toContain(
       ', 0.8 in thick:',
     );
-    expect(measureCaption('organicMatterPct', 20, customary)).toContain('top 7.9 in beneath');
+    expect(measureCaption('organicMatterPct', 20, customary)).toContain('top 8 in beneath');
     expect(measureCaption('nitrogenGivenG', 20, metric)).toMatch(/, g\/m²$/);
   });
   it('figures carry their unit, in either measure', () => {

@@ -211,7 +211,7 @@ test('a file of which nothing can be read leads to its backups', async ({ page }
     await expect(page.getByText('The file of the books is damaged')).toBeVisible();
     await expectAccessible(page);
     await restoreTheBackup(page);
-    await page.getByRole('link', { name: 'Create the gardens' }).click();
+    await page.getByRole('link', { name: 'Open your gardens' }).click();
     await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
   } finally {
     await damaged.stop();
@@ -229,10 +229,10 @@ test('books for other machines ask for their passphrase, lead to where one meant
     await expect(page.getByText('These books are kept for whoever knows their passphrase.')).toBeVisible();
     await expectAccessible(page);
     await page.getByLabel('Passphrase', { exact: true }).fill('straw');
-    await page.getByRole('button', { name: 'Create the gardens' }).click();
+    await page.getByRole('button', { name: 'Open your gardens' }).click();
     await expect(page.getByRole('alert')).toHaveText('That is not the passphrase of these books.');
     await page.getByLabel('Passphrase', { exact: true }).fill('straw and chips and char');
-    await page.getByRole('button', { name: 'Create the gardens' }).click();
+    await page.getByRole('button', { name: 'Open your gardens' }).click();
     await expect(page).toHaveURL(/\/garden\/ternhollow\/calendar$/);
     await page.getByRole('link', { name: 'Your data' }).click();
     await page.getByRole('button', { name: 'Leave these books' }).click();

@@ -105,7 +105,7 @@ test('an address of a garden that is not there leads to those that are', async (
   await request.post(`${server.address}/api/demo-garden`);
   await page.goto(`${server.address}/garden/gone/calendar`);
   await expect(page.getByRole('alert')).toContainText('There is no such garden');
-  await page.getByRole('link', { name: 'Create the gardens at another garden' }).click();
+  await page.getByRole('link', { name: 'Open another garden' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
 });
 

@@ -6,41 +6,15 @@ import { GardenProvider } from '../app/garden-context.ts';
 import { backupsQuery } from '../api/data.ts';
 import { ProblemFailure } from '../api/failures.ts';
 import { gardenBooksQuery } from '../api/gardens.ts';
+import { BedSwitch } from './BedSwitch.tsx';
 import { Connection } from './Connection.tsx';
 import { FileState } from './FileState.tsx';
 import { GardenSwitch } from './GardenSwitch.tsx';
 import { KeyHelp } from './KeyHelp.tsx';
+import { ABOUT, DAILY, WORK, type Place } from './places.ts';
+import { Search } from './search/Search.tsx';
 import { rememberGarden } from '../app/last-garden.ts';
 import { Trouble } from '../app/Trouble.tsx';
-
-/** What is wanted every day. */
-const DAILY = [
-  { path: 'calendar', name: 'Calendar', isUnder: false },
-  { path: 'laying', name: 'Spreading day', isUnder: true },
-  { path: 'log', name: 'Logbook', isUnder: false },
-  { path: 'pale', name: 'Why is it pale?', isUnder: true },
-  { path: 'trials', name: 'Trials', isUnder: true },
-  { path: 'year', name: 'Year sheet', isUnder: true },
-  { path: 'years', name: 'Years', isUnder: false },
-] as const;
-
-/** The places of the yard, in the order of the work. */
-const WORK = [
-  { path: 'stock', name: 'Stock', isUnder: false },
-  { path: 'share', name: 'Share out', isUnder: true },
-  { path: 'materials', name: 'Materials', isUnder: true },
-  { path: 'prepare', name: 'Mixing bench', isUnder: false },
-  { path: 'prepare/heaps', name: 'Heaps', isUnder: true },
-  { path: 'prepare/char', name: 'Char yard', isUnder: true },
-  { path: 'prepare/ash', name: 'Ash', isUnder: true },
-  { path: 'prepare/brews', name: 'Brews', isUnder: true },
-] as const;
-
-/** How it is worked out, and where it is kept. */
-const ABOUT = [
-  { path: 'method', name: 'Method', isUnder: false },
-  { path: 'data', name: 'Your data', isUnder: false },
-] as const;
 
 /** The account book: index tabs in the margin, the open page beside it. */
 export function Book() {
@@ -59,6 +33,7 @@ export function Book() {
             Vine Ledger
           </NavLink>
           <GardenSwitch gardenId={gardenId} />
+          {books && <Search books={books} />}
         </div>
         <ul className="tabs">
           <li>
@@ -66,11 +41,7 @@ export function Book() {
               Garden
             </NavLink>
           </li>
-          {books?.beds.map((bed) => (
-            <li key={bed.id} className="bed-tab own-bed">
-              <NavLink to={`/garden/${gardenId}/bed/${bed.id}`}>{bed.name}</NavLink>
-            </li>
-          ))}
+          {books && <BedSwitch gardenId={gardenId} beds={books.beds} />}
           <Tabs places={DAILY} gardenId={gardenId} />
           <Tabs places={WORK} gardenId={gardenId} />
           <Tabs places={ABOUT} gardenId={gardenId} />
@@ -107,7 +78,7 @@ function Unreadable({ failure }: { failure: Error }) {
       <Trouble failure={failure} />
       {failure instanceof ProblemFailure && failure.problem.status === 404 && (
         <p className="page">
-          <Link to="/">Create the gardens at another garden</Link>
+          <Link to="/">Open another garden</Link>
         </p>
       )}
       {data?.state.kind === 'damaged' && (
@@ -122,7 +93,7 @@ function Unreadable({ failure }: { failure: Error }) {
 }
 
 interface TabsProps {
-  readonly places: readonly { readonly path: string; readonly name: string; readonly isUnder: boolean }[];
+  readonly places: readonly Place[];
   readonly gardenId: string;
 }
 

@@ -1,15 +1,11 @@
 import { Modal } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { HAND_KEYS, PLACE_KEYS } from './keys.ts';
+import { HAND_KEYS, isTyping, PLACE_KEYS } from './keys.ts';
 
 const TOGETHER_MS = 1500;
 /** Time stamps count from the opening of the page, so nought would be a key pressed then. */
 const NOT_GOING = -Infinity;
-
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  target.closest('input, textarea, select, [contenteditable], [role="dialog"]') !== null;
 
 interface KeyHelpProps {
   readonly gardenId: string;

@@ -12,6 +12,7 @@ export const PLACE_KEYS = [
 
 /** What keys do where something is in hand. */
 export const HAND_KEYS = [
+  { keys: '/ or Ctrl + K', does: 'search' },
   { keys: 'g then 1 to 9', does: 'the first to the ninth bed' },
   { keys: 'Tab', does: 'from one layer, field or answer to the next' },
   { keys: '↑ ↓ on a layer of the drawing', does: 'thicker or thinner; Page ↑ ↓ in larger steps' },
@@ -22,3 +23,8 @@ export const HAND_KEYS = [
   { keys: 'Esc', does: 'close what is open' },
   { keys: '?', does: 'this list' },
 ] as const;
+
+/** Whether keys belong to what has the focus: a field, or a dialog. */
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('input, textarea, select, [contenteditable], [role="dialog"]') !== null;

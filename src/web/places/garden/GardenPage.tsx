@@ -101,6 +101,10 @@ export function GardenPage() {
   );
 }
 
+const LIST = new Intl.ListFormat('en');
+/** More names than these nobody reads in a sentence. */
+const MOST_NAMED = 3;
+
 function summary(briefed: readonly BriefedBed[], measures: Measures): string {
   const area = measures.area(briefed.reduce((sum, { bed }) => sum + bed.areaM2, 0));
   if (briefed.length === 0) return 'There is no bed yet.';
@@ -108,11 +112,11 @@ function summary(briefed: readonly BriefedBed[], measures: Measures): string {
   const count = `${counted(briefed.length, 'bed')}, ${area}.`;
   if (waiting > 0) return `${count} Working out ${waiting} of them …`;
   const hungry = briefed.filter(({ brief }) => brief && ['short', 'pale'].includes(brief.standing.status));
-  if (hungry.length === 0) return `${count} None wants nitrogen.`;
-  const names = hungry.map(({ bed }) => bed.name);
-  const last = names.pop()!;
-  const listed = names.length > 0 ? `${names.join(', ')} and ${last}` : last;
-  return `${count} ${listed} want${hungry.length === 1 ? 's' : ''} nitrogen.`;
+  if (hungry.length === 0) return `${count} None needs nitrogen.`;
+  const names = hungry.slice(0, MOST_NAMED).map(({ bed }) => bed.name);
+  const others = hungry.length - names.length;
+  const listed = LIST.format(others > 0 ? [...names, counted(others, 'other bed')] : names);
+  return `${count} ${listed} ${hungry.length === 1 ? 'needs' : 'need'} nitrogen.`;
 }
 
 function stripBed(

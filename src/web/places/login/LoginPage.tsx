@@ -46,7 +46,7 @@ export function LoginPage() {
           </p>
         ))}
         <Button type="primary" htmlType="submit" loading={say.isPending} disabled={passphrase === ''}>
-          Create the gardens
+          Open your gardens
         </Button>
         <p className="soft">
           Forgotten? On the machine the books are kept on, “npm run passphrase” sets another.

@@ -1,6 +1,7 @@
 import { BUCKET_OF } from '../../../words/measures.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Input } from 'antd';
+import { useSearchParams } from 'react-router';
 import { useMemo, useState } from 'react';
 import { layingCautions } from '../../../core/bed/index.ts';
 import { bucketHolds } from '../../../core/yard/index.ts';
@@ -22,7 +23,9 @@ const MOST_COMPARED = 2;
 export function MaterialsPage() {
   const books = useBooks();
   const [looked, setLooked] = useState('');
-  const [openId, setOpenId] = useState<string | null>(null);
+  const [query, setQuery] = useSearchParams();
+  const openId = query.get('show');
+  const setOpenId = (id: string | null) => setQuery(id === null ? {} : { show: id }, { replace: true });
   const [compared, setCompared] = useState<readonly string[]>([]);
   const rows = useMemo(() => materialRows(books), [books]);
   const shown = searchMaterials(rows, looked);

@@ -35,7 +35,7 @@ function Rescue({ isUnsound }: { isUnsound: boolean }) {
         ) : (
           <p>
             {/* Asked for anew: what is remembered of the damaged file is of no use any more. */}
-            <a href="/">Create the gardens</a>
+            <a href="/">Open your gardens</a>
           </p>
         )}
         <Backups />

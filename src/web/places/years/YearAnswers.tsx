@@ -61,7 +61,7 @@ function Answer({ bed, line, years, measure }: AnswerProps) {
           ({cell(range.low.at(-1)!)} to {cell(range.high.at(-1)!)})
         </span>
       )}{' '}
-      in {isOfAYear(measure) ? `year ${years}` : `${counted(years, 'year')}`}
+      in {isOfAYear(measure) ? `year ${years}` : counted(years, 'year')}
       {base && <>; {differenceWords({ line, base, years, measure, measures })}</>}.
     </p>
   );

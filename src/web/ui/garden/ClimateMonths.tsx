@@ -47,7 +47,7 @@ export function ClimateMonths({ typed, reader, onChange, troubles }: ClimateMont
                   <Input
                     size="small"
                     value={text}
-                    aria-label={`${name}, ${MONTH_LETTERS[month]}`}
+                    aria-label={`${name}, ${QUANTITIES[quantity].shown[reader.system].symbol}, ${MONTH_LETTERS[month]}`}
                     status={troubles[`climate.${field}.${month}`] === undefined ? '' : 'error'}
                     onChange={(event) => set(field, month, event.target.value)}
                   />

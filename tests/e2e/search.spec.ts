@@ -1,0 +1,57 @@
+import { expect, type Page } from '@playwright/test';
+import { expectAccessible } from './bed-page.ts';
+import { onDemo, onOwn } from './books-of-file.ts';
+import { makeBed, makeGarden } from './own-books.ts';
+
+onDemo.use({ file: 'search' });
+
+const box = (page: Page) => page.getByRole('combobox', { name: 'Search this garden' });
+const found = (page: Page) => page.getByRole('listbox', { name: 'Found' }).getByRole('option');
+
+onDemo('a bed, a material by its common name and a note are found by the keyboard', async ({ page }) => {
+  await page.goto('/garden/ternhollow');
+  await expect(page.getByRole('heading', { name: /Ternhollow/ })).toBeVisible();
+  await page.keyboard.press('/');
+  await box(page).fill('sawpit');
+  await expect(found(page).first()).toContainText('Sawpit Corner');
+  await expectAccessible(page);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Sawpit Corner' })).toBeVisible();
+
+  await page.keyboard.press('Control+k');
+  await box(page).fill('chicken');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowUp');
+  await expect(found(page).first()).toHaveAttribute('aria-selected', 'true');
+  await found(page)
+    .filter({ hasText: /litter|manure|pellets/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Materials' })).toBeVisible();
+  await expect(page).toHaveURL(/show=/);
+
+  await page.keyboard.press('Control+k');
+  await box(page).fill('nothing like it anywhere');
+  await expect(page.getByText('Nothing is called so.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(box(page)).toHaveCount(0);
+});
+
+onOwn('sixty beds stand in one list, and the margin fits its window', async ({ page, request }) => {
+  await makeGarden(request, 'sixty');
+  for (let i = 1; i <= 60; i++) {
+    await makeBed(request, 'sixty', {
+      id: `sixty-${i}`,
+      name: `Row ${i}`,
+      kind: i % 2 ? 'annual' : 'perennial',
+    });
+  }
+  await page.goto('/garden/sixty');
+  const list = page.getByLabel('Go to a bed');
+  await list.click();
+  await list.fill('Row 47');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Row 47' })).toBeVisible();
+  await expect(page.getByRole('navigation').getByRole('link', { name: 'Row 47' })).toBeVisible();
+  await expect(page.getByRole('navigation').getByRole('link', { name: /^Row / })).toHaveCount(1);
+});
