@@ -69,7 +69,7 @@ const NOTE_WORDS: Record<BuildUpNote, string | ((measures: Measures) => string)>
   slowWorkOnly: 'Slow to build: take the lifting in parts.',
   relayEveryThirdYear: (m) =>
     `Top up ${m.rule('length', 2.5)} a year; lift the bottom after two or three years and spread it anew.`,
-  thinTopUp: 'Lay it after rain, and top up little and often.',
+  thinTopUp: 'Spread it after rain, and top up little and often.',
   moveTrench: (m) =>
     `A new line each season: the amounts here are a fifth of the ground, ${m.rule('length', 15)} deep.`,
   soilOnTop: 'Put the dug soil back on top.',

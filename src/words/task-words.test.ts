@@ -120,7 +120,7 @@ const WHATS: readonly TaskWhat[] = [
 describe('tasks in words', () => {
   it('say what is to be done', () => {
     expect(WHATS.map((what) => taskWords(taskOf(what), names, metric))).toEqual([
-      'Lay Wood chips, mixed branches and stems: 5 cm thick (70 kg)',
+      'Spread Wood chips, mixed branches and stems: 5 cm thick (70 kg)',
       'Feed 20 g of nitrogen',
       'Water with 10 mm',
       'Dig in wood chips, mixed branches and stems, 10 cm deep',

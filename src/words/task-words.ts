@@ -82,7 +82,7 @@ function entryTaskWords(entry: EntryRecord, names: TaskNames, measures: Measures
   const words = entryWords({ entry, entries: names.entries, books: names, measures });
   switch (entry.type) {
     case 'lay':
-      return `${entry.dugDepthCm > 0 ? 'Dig in' : 'Lay'} ${words}`;
+      return `${entry.dugDepthCm > 0 ? 'Dig in' : 'Spread'} ${words}`;
     case 'feed':
       return `Feed ${measures.nitrogen(entry.nitrogenG)} of nitrogen`;
     case 'water':

@@ -44,7 +44,7 @@ export const EXPOSURE_WORDS: Record<Exposure, string> = {
 export const STATUS_WORDS: Record<BedStatus, { mark: string; word: string; isStop: boolean }> = {
   pale: { mark: '▼', word: 'pale', isStop: true },
   short: { mark: '▲', word: 'short', isStop: true },
-  held: { mark: '▨', word: 'held', isStop: false },
+  held: { mark: '▨', word: 'locked up', isStop: false },
   fed: { mark: '●', word: 'fed', isStop: false },
   resting: { mark: '○', word: 'at rest', isStop: false },
   path: { mark: '–', word: 'path', isStop: false },

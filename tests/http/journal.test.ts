@@ -270,7 +270,7 @@ describe('the calendar as a file', () => {
   it('is read by another parser: whole days, ids of their own, what hangs on it', async () => {
     const all = await fileOf();
     const plan = all.find(({ uid }) => uid.startsWith('entry:plan@'))!;
-    expect(plan.summary).toContain('First bed: Lay');
+    expect(plan.summary).toContain('First bed: Spread');
     expect([plan.startDate.toString(), plan.startDate.isDate]).toEqual(['2026-05-20', true]);
     expect(new Set(all.map(({ uid }) => uid)).size).toBe(all.length);
     expect(all.some(({ summary }) => summary.includes('Sample the soil'))).toBe(true);

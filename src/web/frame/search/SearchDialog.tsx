@@ -72,7 +72,7 @@ export function SearchDialog({ books, onClose }: SearchDialogProps) {
             <span className="search-title">{one.title}</span>
             <span className="soft">
               {KIND_WORDS[one.kind]}
-              {one.detail !== KIND_WORDS[one.kind] && ` · ${one.detail}`}
+              {one.detail !== '' && ` · ${one.detail}`}
             </span>
           </li>
         ))}

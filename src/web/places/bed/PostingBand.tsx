@@ -24,7 +24,7 @@ interface PostingBandProps {
 }
 
 const TYPES = [
-  { value: 'lay', label: 'Lay' },
+  { value: 'lay', label: 'Spread' },
   { value: 'dig', label: 'Dig in what lies there' },
   { value: 'takeOff', label: 'Take off' },
   { value: 'feed', label: 'Feed' },

@@ -149,7 +149,7 @@ function stepWords({
 function entryStepWords(entry: Entry, books: GardenBooks, measures: Measures): string {
   switch (entry.type) {
     case 'lay':
-      return `lay ${layName(entry, books).toLowerCase()}`;
+      return `spread ${layName(entry, books).toLowerCase()}`;
     case 'dig':
       return 'dig in';
     case 'takeOff':

@@ -27,7 +27,7 @@ interface HabitEditorProps {
 }
 
 const TYPE_WORDS: Record<ActForm['type'], string> = {
-  lay: 'lay',
+  lay: 'spread',
   grow: 'grow a cover crop',
   feed: 'buy nitrogen',
   pull: 'pull all mulch',
