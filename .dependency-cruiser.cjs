@@ -35,7 +35,7 @@ module.exports = {
     layer('records', 'refusals'),
     layer('core', 'refusals', 'records'),
     layer('quantities', 'refusals', 'core'),
-    layer('contract', 'refusals', 'records', 'core'),
+    layer('contract', 'refusals', 'records', 'core', 'quantities'),
     layer('words', 'refusals', 'records', 'core', 'quantities', 'contract'),
     layer('server', 'refusals', 'records', 'core', 'contract', 'words'),
     layer('cli', 'refusals', 'records', 'core', 'contract', 'words'),

@@ -221,7 +221,7 @@ export const QUANTITIES: Readonly<Record<Quantity, QuantityUnits>> = {
 };
 
 /** What is written the same for a unit: case, spaces, dots, plurals and raised figures do not count. */
-const plainUnit = (text: string): string =>
+export const writtenPlainly = (text: string): string =>
   text
     .toLowerCase()
     .replaceAll('²', '2')
@@ -236,7 +236,7 @@ const plainUnit = (text: string): string =>
     .replaceAll(/[\s.,^]/g, '');
 
 const writtenAs = ({ symbol, spellings }: Unit): Set<string> =>
-  new Set([symbol, ...spellings].map(plainUnit));
+  new Set([symbol, ...spellings].map(writtenPlainly));
 
 const KNOWN = Object.fromEntries(
   Object.entries(QUANTITIES).map(([of, { units }]) => [
@@ -247,7 +247,7 @@ const KNOWN = Object.fromEntries(
 
 /** The unit of this quantity that is written so; of two of one name, that of the system. */
 export function findUnit(text: string, of: Quantity, system: UnitSystem): Unit | undefined {
-  const plain = plainUnit(text);
+  const plain = writtenPlainly(text);
   const found = KNOWN[of].filter(({ written }) => written.has(plain)).map(({ unit: one }) => one);
   return found.find(({ systems }) => systems.includes(system)) ?? found[0];
 }

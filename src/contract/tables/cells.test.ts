@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { isoDateOf } from '../../core/ground/climate/calendar.ts';
 import { booleanCell, dateCell, numberCell } from './cells.ts';
 import { GARDEN_TABLES } from './garden-tables.ts';
+import { QUANTITIES } from '../../quantities/units.ts';
 import { dateOrdersIn, decimalIn, mapColumns, unitIn } from './recognize.ts';
 
 describe('figures in cells', () => {
@@ -125,6 +126,16 @@ describe('headers', () => {
 
   it('say nothing of a unit that is none', () => {
     expect(unitIn('Dug depth (furlongs)', entries.columns[at('dug_depth_cm')])).toBeNull();
+  });
+  it('reads every unit of the fields on screen, by its symbol, its name and its plural', () => {
+    for (const quantity of ['length', 'area', 'temperature', 'waterDepth', 'share'] as const) {
+      const column = { field: 'any', header: 'any', kind: 'number', quantity } as const;
+      for (const { symbol, spellings } of QUANTITIES[quantity].units) {
+        for (const word of [symbol, ...spellings, ...spellings.map((one) => `${one}s`)]) {
+          expect(unitIn(`Measured (${word})`, column), `${quantity} ${word}`).not.toBeNull();
+        }
+      }
+    }
   });
 });
 

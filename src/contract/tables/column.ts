@@ -1,52 +1,48 @@
-import {
-  CENTIMETRES_PER_FOOT,
-  CENTIMETRES_PER_INCH,
-  CENTIMETRES_PER_METRE,
-  SQUARE_METRES_PER_SQUARE_FOOT,
-} from '../../core/ground/index.ts';
+import { QUANTITIES, writtenPlainly, type Unit } from '../../quantities/units.ts';
+import type { FieldQuantity } from '../../records/fields.ts';
 
 /** A unit a column may be in: what its figures times `factor` plus `offset` are in the unit that is kept. */
 export interface ColumnUnit {
+  /** As headers of our own files write it. */
   readonly name: string;
-  /** Spellings accepted in a header, in lower case. */
+  /** Other spellings accepted in a header, written plainly. */
   readonly also: readonly string[];
   readonly factor: number;
   readonly offset?: number;
 }
 
-const CM_PER_MM = 0.1;
-const FAHRENHEIT = { factor: 5 / 9, offset: (-32 * 5) / 9 };
+/** Headers are plain letters: m2, C. */
+const HEADER_NAMES: Readonly<Record<string, string>> = {
+  'm²': 'm2',
+  'cm²': 'cm2',
+  'sq ft': 'ft2',
+  'sq in': 'in2',
+  'sq yd': 'yd2',
+  '°C': 'C',
+  '°F': 'F',
+};
 
-/** Units by what is measured; the first of each is the one that is kept. */
-export const QUANTITIES = {
-  length: [
-    { name: 'cm', also: [], factor: 1 },
-    { name: 'mm', also: [], factor: CM_PER_MM },
-    { name: 'm', also: [], factor: CENTIMETRES_PER_METRE },
-    { name: 'in', also: ['inch', 'inches', '"'], factor: CENTIMETRES_PER_INCH },
-    { name: 'ft', also: ['foot', 'feet'], factor: CENTIMETRES_PER_FOOT },
-  ],
-  waterDepth: [
-    { name: 'mm', also: ['l/m2', 'l per m2'], factor: 1 },
-    { name: 'cm', also: [], factor: 1 / CM_PER_MM },
-    { name: 'in', also: ['inch', 'inches', '"'], factor: CENTIMETRES_PER_INCH / CM_PER_MM },
-  ],
-  area: [
-    { name: 'm2', also: ['m²', 'sqm', 'sq m'], factor: 1 },
-    { name: 'ft2', also: ['ft²', 'sqft', 'sq ft'], factor: SQUARE_METRES_PER_SQUARE_FOOT },
-  ],
-  temperature: [
-    { name: 'C', also: ['°c', 'celsius', 'degc'], factor: 1 },
-    { name: 'F', also: ['°f', 'fahrenheit', 'degf'], ...FAHRENHEIT },
-  ],
-  share: [
-    { name: 'share', also: ['fraction', '0-1'], factor: 1 },
-    { name: '%', also: ['pct', 'percent'], factor: 0.01 },
-  ],
-} as const satisfies Readonly<Record<string, readonly ColumnUnit[]>>;
-export type Quantity = keyof typeof QUANTITIES;
+function columnUnit({ symbol, spellings, toBase }: Unit): ColumnUnit {
+  const offset = toBase(0);
+  return {
+    name: HEADER_NAMES[symbol] ?? symbol,
+    also: [symbol, ...spellings].map(writtenPlainly),
+    factor: toBase(1) - offset,
+    ...(offset === 0 ? {} : { offset }),
+  };
+}
 
-export const unitsOf = (quantity: Quantity): readonly ColumnUnit[] => QUANTITIES[quantity];
+/** What is kept is a share of one; people write percent. */
+const SHARE_OF_ONE: ColumnUnit = { name: 'share', also: ['fraction', '0-1'], factor: 1 };
+
+/** Units of a quantity; the first is the one that is kept. */
+export function unitsOf(quantity: FieldQuantity): readonly ColumnUnit[] {
+  const units = QUANTITIES[quantity].units.map(columnUnit);
+  if (quantity === 'share') return [SHARE_OF_ONE, ...units];
+  return units.toSorted((a, b) => Number(isKept(b)) - Number(isKept(a)));
+}
+
+const isKept = ({ factor, offset = 0 }: ColumnUnit): boolean => factor === 1 && offset === 0;
 
 export type ColumnKind =
   'text' | 'number' | 'date' | 'boolean' | 'code' | 'codes' | 'bed' | 'material' | 'lot' | 'crop' | 'json';
@@ -62,7 +58,7 @@ export interface Column {
   readonly codes?: readonly string[];
   /** Other words for codes, lower case. */
   readonly codeWords?: ReadonlyMap<string, string>;
-  readonly quantity?: Quantity;
+  readonly quantity?: FieldQuantity;
   /** What stands for an empty cell; without one the field is left out. */
   readonly empty?: unknown;
   /** Written out for people; read only when no other column gives the field. */

@@ -1,6 +1,7 @@
 import type { AmountUnit } from '../../records/vocabulary.ts';
 import { DATE_ORDERS, dateCell, numberCell, type CellStyle, type DateOrder } from './cells.ts';
 import { unitsOf, type Column, type ColumnUnit } from './column.ts';
+import { writtenPlainly } from '../../quantities/units.ts';
 import type { Table } from './garden-tables.ts';
 import type { Mapping } from './table-rows.ts';
 import { AMOUNT_UNIT_WORDS } from './unit-words.ts';
@@ -20,8 +21,8 @@ function unitTextsOf(header: string): readonly [apart: string, lastWord: string]
   return [unit, name.split(' ').at(-1) ?? ''];
 }
 
-const isUnit = (unit: ColumnUnit, text: string): boolean =>
-  unit.name.toLowerCase() === text || unit.also.includes(text);
+const isUnit = ({ name, also }: ColumnUnit, text: string): boolean =>
+  text !== '' && (writtenPlainly(name) === writtenPlainly(text) || also.includes(writtenPlainly(text)));
 
 /** The unit a header names for a column; null when it names none that we know. */
 export function unitIn(header: string, { quantity }: Column): ColumnUnit | null {
@@ -40,7 +41,8 @@ function amountUnitIn(header: string): AmountUnit | null {
 /** Words a header of the column may end with to say its unit. */
 function unitWordsOf({ field, quantity }: Column): readonly string[] {
   if (field === 'amount') return [...AMOUNT_UNIT_WORDS.keys()];
-  return quantity ? unitsOf(quantity).flatMap((unit) => [unit.name.toLowerCase(), ...unit.also]) : [];
+  const words = quantity ? unitsOf(quantity).flatMap(({ name, also }) => [name.toLowerCase(), ...also]) : [];
+  return words.flatMap((word) => [word, `${word}s`]);
 }
 
 /** How well a header fits a column: our own word best, then what else it is called, with or without its unit. */
