@@ -39,11 +39,11 @@ const STRANGE = [
 type Fields = Readonly<Record<string, z.ZodType>>;
 const DECLARED: readonly Fields[] = [
   bedFields,
-  plantingFields as unknown as Fields,
+  plantingFields,
   ...(Object.values(entryFields) as unknown as Fields[]),
   figuresFields,
-  chipsFields as unknown as Fields,
-  labResultFields as unknown as Fields,
+  chipsFields,
+  labResultFields,
   ...(Object.values(movementFields) as unknown as Fields[]),
 ];
 const MEASURED = DECLARED.flatMap((fields) =>
