@@ -1,6 +1,7 @@
+import { DateField } from '../../ui/forms/DateField.tsx';
 import { counted } from '../../../words/counted.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
-import { Button, Input, Select } from 'antd';
+import { Button, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { BuildUpRecord } from '../../../records/build-up.ts';
@@ -19,7 +20,6 @@ import {
 } from '../../../core/bed/index.ts';
 import { isSouthern } from '../../../core/ground/index.ts';
 import { useRemoveBuildUp, useRestoreBuildUp } from '../../api/gardens.ts';
-import { Field } from '../../ui/forms/Field.tsx';
 import { QuantityInput, useReader } from '../../ui/forms/QuantityField.tsx';
 import {
   figureOf,
@@ -224,17 +224,7 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
         <span className="soft">{choice.aim}</span>
       </div>
       <div className="band-fields">
-        <Field name="First spread on">
-          {(control) => (
-            <Input
-              {...control}
-              type="date"
-              value={date}
-              onChange={(event) => setDate(event.target.value)}
-              style={{ width: 150 }}
-            />
-          )}
-        </Field>
+        <DateField name="First spread on" value={date} onChange={setDate} />
         <div className="field">
           <span className="field-name">From the soil upwards</span>
           <ol className="build-up-layers">

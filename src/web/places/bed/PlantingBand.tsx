@@ -1,5 +1,6 @@
+import { DateField } from '../../ui/forms/DateField.tsx';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
-import { Button, Checkbox, Input, Segmented, Select } from 'antd';
+import { Button, Checkbox, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
@@ -119,17 +120,13 @@ interface DayProps extends FieldsProps {
 
 function DayField({ form, set, trouble, name, field, hint }: DayProps) {
   return (
-    <Field name={name} trouble={trouble(field)} hint={hint}>
-      {(control) => (
-        <Input
-          {...control}
-          type="date"
-          value={form[field]}
-          onChange={(event) => set({ [field]: event.target.value })}
-          style={{ width: 150 }}
-        />
-      )}
-    </Field>
+    <DateField
+      name={name}
+      value={form[field]}
+      onChange={(date) => set({ [field]: date })}
+      trouble={trouble(field)}
+      hint={hint}
+    />
   );
 }
 

@@ -1,8 +1,8 @@
+import { DateField } from '../../ui/forms/DateField.tsx';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
-import { Button, Input, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
-import { Field } from '../../ui/forms/Field.tsx';
 import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
 import { Cautions, Carried } from './PostingNotes.tsx';
 import type { PostingForm } from './posting-form.ts';
@@ -61,17 +61,12 @@ export function PostingBand(props: PostingBandProps) {
       )}
       <div className="band-fields">
         <PostingFields {...{ form, set, books, measures, material, stocked, layers, troubles }} />
-        <Field name="When" trouble={troubles['date']}>
-          {(control) => (
-            <Input
-              {...control}
-              type="date"
-              value={form.date}
-              onChange={({ target: { value: date } }) => set({ date, isPlanned: date > books.today })}
-              style={{ width: 132 }}
-            />
-          )}
-        </Field>
+        <DateField
+          name="When"
+          value={form.date}
+          onChange={(date) => set({ date, isPlanned: date > books.today })}
+          trouble={troubles['date']}
+        />
         <div className="field">
           <span className="field-name">Saved as</span>
           <Segmented

@@ -6,7 +6,8 @@ import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { unitsFor, UNIT_WORDS } from '../../../words/measures.ts';
 import { Field } from '../../ui/forms/Field.tsx';
-import { DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
+import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import type { ReallyLaid } from './use-task-acts.ts';
 

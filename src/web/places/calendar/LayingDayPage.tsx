@@ -13,7 +13,7 @@ import { formatFixed } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
 import { layName } from '../../../words/record-names.ts';
-import { DateField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
 import { layingQuery, questionAboutStock } from '../../worker/questions.ts';
 import { LaidForm } from './LaidForm.tsx';
 import { useLaying, type LaidLine } from './use-laying.ts';

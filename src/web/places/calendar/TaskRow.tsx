@@ -14,7 +14,8 @@ import {
   taskWords,
   warningWords,
 } from '../../../words/task-words.ts';
-import { DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
+import { TextField } from '../../ui/forms/inputs.tsx';
 import { LaidForm } from './LaidForm.tsx';
 import { whereToGo } from './where-to-go.ts';
 import type { TaskActs } from './use-task-acts.ts';

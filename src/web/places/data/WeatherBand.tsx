@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { readStation, useReadRows, useUndoImport } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instrumentsQuery } from '../../api/instruments.ts';
-import { DateField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { unreadSpan } from './weather-span.ts';

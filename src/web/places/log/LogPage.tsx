@@ -7,7 +7,7 @@ import { findCrop } from '../../../core/ground/index.ts';
 import { LOG_TILES, LogIcon, type LogTile } from '../../drawing/log-icons.tsx';
 import { fullDate, dayOf } from '../../../words/dates.ts';
 import { OBSERVED_WORDS } from '../../../words/journal-words.ts';
-import { DateField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
 import { LogList } from './LogList.tsx';
 import { TilePanel } from './TilePanel.tsx';
 import { useLogBook, type LogSubject } from '../../ui/log/use-log-book.ts';

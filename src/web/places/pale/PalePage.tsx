@@ -8,7 +8,7 @@ import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantSign } from '../../../records/vocabulary.ts';
 import { findCrop } from '../../../core/ground/index.ts';
 import { PLANT_SIGN_WORDS } from '../../../words/journal-words.ts';
-import { DateField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
 import { paleQuery, questionAbout } from '../../worker/questions.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';

@@ -19,7 +19,8 @@ import {
 import { materialFinder } from '../../../core/bed/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
-import { Choice, DateField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
+import { Choice } from '../../ui/forms/inputs.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
 import {

@@ -6,7 +6,8 @@ import { BURN_METHODS, CHAR_TEMPERATURES } from '../../../records/vocabulary.ts'
 import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES, isFoundCold } from '../../../core/yard/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMovement } from '../../api/stock.ts';
-import { AmountField, Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
+import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
 import { BURN_WARNING_WORDS, firingWords, METHOD_WORDS, SHAPE_WORDS } from '../../../words/char-words.ts';

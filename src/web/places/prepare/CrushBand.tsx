@@ -2,7 +2,7 @@ import { useBooks } from '../../app/garden-context.ts';
 import { Segmented } from 'antd';
 import { useState } from 'react';
 import { CHAR_FINENESSES, type CharFineness } from '../../../records/vocabulary.ts';
-import { DateField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { CHAR_DUST, FINENESS_WORDS } from '../../../words/char-words.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';

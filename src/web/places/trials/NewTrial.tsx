@@ -8,7 +8,8 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useWriteJournal } from '../../api/journal.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
-import { Choice, DateField, TextField } from '../../ui/forms/inputs.tsx';
+import { DateField } from '../../ui/forms/DateField.tsx';
+import { Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { TRIAL_PLACE_WORDS, TRIAL_TEMPLATES } from '../../../words/trial-words.ts';
 import {
   fromTemplate,

@@ -44,26 +44,6 @@ export function TextField({
   );
 }
 
-export function DateField({
-  value,
-  onChange,
-  ...field
-}: Common & { value: string; onChange: (value: string) => void }) {
-  return (
-    <Field {...field}>
-      {(control) => (
-        <Input
-          {...control}
-          type="date"
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
-          style={{ width: 132 }}
-        />
-      )}
-    </Field>
-  );
-}
-
 export interface TypedAmount {
   readonly amount: string;
   readonly unit: AmountUnit;

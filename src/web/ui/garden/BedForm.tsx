@@ -1,3 +1,4 @@
+import { DateField } from '../forms/DateField.tsx';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { bedDraft, bedFields, type BedRecord } from '../../../records/bed.ts';
@@ -148,7 +149,7 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
       changeBed.mutate({ bedId: id, change: { ...values, version: changing.version } }, { onSuccess });
     else makeBed.mutate({ ...values, id: draftId }, { onSuccess });
   };
-  const text = (field: 'name' | 'organicMatter' | 'clay' | 'ph' | 'startedOn', width: number) => ({
+  const text = (field: 'name' | 'organicMatter' | 'clay' | 'ph', width: number) => ({
     value: fields[field],
     onChange: (event: { target: { value: string } }) => set({ [field]: event.target.value }),
     style: { width },
@@ -256,9 +257,13 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
             />
           )}
         </Field>
-        <Field name="Bed made on" trouble={trouble('startedOn')} hint="if you know">
-          {(control) => <Input {...control} {...text('startedOn', 150)} type="date" />}
-        </Field>
+        <DateField
+          name="Bed made on"
+          value={fields.startedOn}
+          onChange={(startedOn) => set({ startedOn })}
+          trouble={trouble('startedOn')}
+          hint="if you know"
+        />
       </div>
       {isTesting && (
         <FingerTest
