@@ -84,6 +84,8 @@ export interface RefusalFacts {
   };
   /** Bounds and value in the base unit of the quantity. */
   outsideQuantity: Bounds & {
+    /** Left out itself. */
+    readonly below?: number;
     readonly value: number;
     readonly quantity: Quantity;
     readonly system: UnitSystem;

@@ -36,15 +36,25 @@ export function boundsInUnits({
   min,
   max,
   above,
+  below,
   value,
   quantity,
   system,
 }: RefusalFacts['outsideQuantity']): string {
   const words = (bound: number) => formatQuantity(bound, quantity, system);
   const got = `; ${words(value)} was typed`;
-  if (above !== undefined) {
-    return `more than ${words(above)}${max === undefined ? '' : ` and at most ${words(max)}`}${got}`;
-  }
   if (min !== undefined && max !== undefined) return `between ${words(min)} and ${words(max)}${got}`;
-  return `${min === undefined ? `at most ${words(max!)}` : `at least ${words(min)}`}${got}`;
+  const lower =
+    above === undefined
+      ? min === undefined
+        ? []
+        : [`at least ${words(min)}`]
+      : [`more than ${words(above)}`];
+  const upper =
+    below === undefined
+      ? max === undefined
+        ? []
+        : [`at most ${words(max)}`]
+      : [`less than ${words(below)}`];
+  return `${[...lower, ...upper].join(' and ')}${got}`;
 }

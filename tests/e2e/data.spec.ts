@@ -282,7 +282,7 @@ test.describe('with less motion', () => {
   test('what opens closes all the same', async ({ page }) => {
     await page.goto(`${demo.address}/garden/ternhollow/data`);
     await page.getByRole('button', { name: 'Reset demo garden' }).click();
-    await page.getByRole('button', { name: 'Leave it' }).click();
+    await page.getByRole('button', { name: 'Cancel' }).click();
     await expect(page.getByRole('tooltip')).toBeHidden();
     await page.getByRole('button', { name: /^Keys/ }).click();
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();

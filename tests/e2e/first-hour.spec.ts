@@ -72,7 +72,7 @@ test('from the demo one comes to a garden of one’s own, and back; one can be t
   await page.goto(server.address);
   await page.getByRole('button', { name: 'look around in an invented garden' }).click();
   await page.getByRole('link', { name: 'Begin your own garden' }).click();
-  await expect(page.getByRole('link', { name: 'Back to the books' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Back to your gardens' })).toBeVisible();
   await page.getByLabel('What is your garden called?').fill('Brook plot');
   await page.getByRole('button', { name: 'Create the garden' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Brook plot' })).toBeVisible();

@@ -58,7 +58,7 @@ onOwn.describe('stock and preparing', () => {
       await page.getByLabel('Call it').fill('Lane chips');
       await page.getByLabel('Arrived').fill('2025-08-10');
       await page.getByRole('button', { name: 'Save delivery' }).click();
-      await expect(page.getByText(/must be between 0 % and/)).toBeVisible();
+      await expect(page.getByText(/must be at least 0.% and less than 100.%/)).toBeVisible();
       await page.getByLabel('Moisture, %').fill('50');
       await page.getByRole('button', { name: 'Save delivery' }).click();
       await expect(row(page, 'Lane chips')).toBeVisible();

@@ -22,7 +22,7 @@ export function DemoReset({ gardenId }: { gardenId: string }) {
           title="Reset the demo garden?"
           description="What was written into it goes for good."
           okText="Reset demo garden"
-          cancelText="Leave it"
+          cancelText="Cancel"
           onConfirm={demo.makeAfresh}
         >
           <Button loading={demo.isPending}>Reset demo garden</Button>

@@ -51,9 +51,9 @@ function GardenLine({ garden, isOpen, next }: GardenLineProps) {
       onSuccess: () => {
         if (isOpen) void navigate(next === undefined ? '/welcome' : `/garden/${next}`);
         void readAgain();
-        offerUndo(`${name} is out of these books.`, () => restore.mutateAsync(id));
+        offerUndo(`${name} is deleted.`, () => restore.mutateAsync(id));
       },
-      onError: (failure) => showFailure(`${name} is still in these books.`, failure),
+      onError: (failure) => showFailure(`${name} was not deleted.`, failure),
     });
   return (
     <li>
@@ -66,7 +66,7 @@ function GardenLine({ garden, isOpen, next }: GardenLineProps) {
             : 'With all its beds and records. Export it first if you may want it again.'
         }
         okText="Delete"
-        cancelText="Leave it"
+        cancelText="Cancel"
         onConfirm={takeOut}
       >
         <Button size="small" type="link" loading={remove.isPending}>

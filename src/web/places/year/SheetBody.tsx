@@ -9,6 +9,8 @@ import { expectedInWords, observedInWords, verdictWords } from '../../../words/j
 import { cropName, layerName } from '../../../words/record-names.ts';
 import { seenSummary, testSentences } from '../../../words/year-words.ts';
 import { ASH_WORDS, CARBON_WORDS, NITROGEN_WORDS } from '../../../words/words.ts';
+import { QUANTITIES } from '../../../quantities/units.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { StatementTable } from '../../ui/ledger/StatementTable.tsx';
 
 export interface YearPartProps {
@@ -90,9 +92,17 @@ function YearFigures({ sheet, bed }: YearPartProps) {
   );
 }
 
+const unitsOf = ({ system }: Measures) => ({
+  mass: QUANTITIES.mass.shown[system],
+  smallMass: QUANTITIES.smallMass.shown[system],
+});
+
 function PutInTable({ sheet, bed }: YearPartProps) {
   const books = useBooks();
   const measures = useMeasures();
+  const { mass, smallMass } = unitsOf(measures);
+  const carbon = (kg: number) => formatCell(mass.fromBase(kg), 2);
+  const nitrogen = (g: number) => formatCell(smallMass.fromBase(g), measures.system === 'metric' ? 0 : 1);
   const carbonKg = sheet.putIn.reduce((sum, { carbonG }) => sum + carbonG, 0) * (bed.areaM2 / 1000);
   const nitrogenG = sheet.putIn.reduce((sum, one) => sum + one.nitrogenG, 0) * bed.areaM2;
   return (
@@ -106,8 +116,8 @@ function PutInTable({ sheet, bed }: YearPartProps) {
             <tr>
               <th>on</th>
               <th className="words">what</th>
-              <th>C, kg</th>
-              <th>N, g</th>
+              <th>carbon, {mass.symbol}</th>
+              <th>nitrogen, {smallMass.symbol}</th>
             </tr>
           </thead>
           <tbody>
@@ -126,16 +136,16 @@ function PutInTable({ sheet, bed }: YearPartProps) {
                           names: books,
                         })}
                   </td>
-                  <td>{formatCell((one.carbonG * bed.areaM2) / 1000, 2)}</td>
-                  <td>{formatCell(one.nitrogenG * bed.areaM2, 0)}</td>
+                  <td>{carbon((one.carbonG * bed.areaM2) / 1000)}</td>
+                  <td>{nitrogen(one.nitrogenG * bed.areaM2)}</td>
                 </tr>
               );
             })}
             <tr className="closing">
               <td />
               <td className="words">together</td>
-              <td>{formatCell(carbonKg, 2)}</td>
-              <td>{formatCell(nitrogenG, 0)}</td>
+              <td>{carbon(carbonKg)}</td>
+              <td>{nitrogen(nitrogenG)}</td>
             </tr>
           </tbody>
         </table>

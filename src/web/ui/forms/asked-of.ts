@@ -19,12 +19,13 @@ export function askedOf(
   quantity: Quantity | undefined = fieldMeta.get(field)?.quantity,
 ): QuantityAsked {
   if (quantity === undefined) throw new Error('this field declares no quantity');
-  const { minimum, maximum, exclusiveMinimum } = z.toJSONSchema(innermost(field));
+  const { minimum, maximum, exclusiveMinimum, exclusiveMaximum } = z.toJSONSchema(innermost(field));
   return {
     quantity,
     ...(minimum === undefined ? {} : { min: minimum }),
     ...(maximum === undefined ? {} : { max: maximum }),
     ...(typeof exclusiveMinimum === 'number' ? { above: exclusiveMinimum } : {}),
+    ...(typeof exclusiveMaximum === 'number' ? { below: exclusiveMaximum } : {}),
     isOptional: field.safeParse(null).success,
   };
 }

@@ -8,8 +8,9 @@ export interface QuantityAsked {
   readonly quantity: Quantity;
   readonly min?: number;
   readonly max?: number;
-  /** Left out itself. */
+  /** Left out themselves. */
   readonly above?: number;
+  readonly below?: number;
   /** Whether the field may be left empty. */
   readonly isOptional?: boolean;
 }
@@ -55,8 +56,8 @@ export const retyped = (typed: TypedQuantity, text: string): TypedQuantity => ({
 
 const isWithin = (
   value: number,
-  { min = -Infinity, max = Infinity, above = -Infinity }: QuantityAsked,
-): boolean => value >= min && value <= max && value > above;
+  { min = -Infinity, max = Infinity, above = -Infinity, below = Infinity }: QuantityAsked,
+): boolean => value >= min && value <= max && value > above && value < below;
 
 /** The value a field amounts to in the base unit, null when it is empty and may be, or what is wrong with it. */
 export function readQuantity(
@@ -68,11 +69,12 @@ export function readQuantity(
   if (text === first.text && first.value !== null) return { ok: true, value: first.value };
   const read = parseQuantity(text, { ...reader, quantity: asked.quantity });
   if (!read.ok || isWithin(read.value, asked)) return read;
-  const { quantity, min, max, above } = asked;
+  const { quantity, min, max, above, below } = asked;
   const bounds = {
     ...(min === undefined ? {} : { min }),
     ...(max === undefined ? {} : { max }),
     ...(above === undefined ? {} : { above }),
+    ...(below === undefined ? {} : { below }),
   };
   return {
     ok: false,
