@@ -36,7 +36,7 @@ export const sameHostOnly = (hosts: readonly string[] = []): MiddlewareHandler =
     const site = c.req.header('sec-fetch-site');
     const isOwnSite = site === undefined || FETCH_SITES.has(site);
     if (!READING.has(c.req.method) && !(isOwnPage && isOwnSite)) {
-      throw new ProblemError(403, 'Refused', 'Another site may not write into these books.');
+      throw new ProblemError(403, 'Refused', 'Another site may not change these gardens.');
     }
     await next();
   };

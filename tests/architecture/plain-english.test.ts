@@ -4,7 +4,7 @@ import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 
 const PROJECT = join(import.meta.dirname, '..', '..');
-const FOLDERS = ['src/web', 'src/words', 'src/cli'];
+const FOLDERS = ['src/web', 'src/words', 'src/cli', 'src/server', 'src/contract', 'src/records'];
 
 /** What people do not say, with what is said instead. */
 const SAID_OTHERWISE: readonly (readonly [RegExp, string])[] = [

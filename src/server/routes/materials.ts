@@ -70,7 +70,7 @@ export const materialRoutes = ({ stores, today, newId }: AppContext) =>
         throw new ProblemError(
           422,
           'In use',
-          'This material lies on a bed; take it out of those entries first.',
+          'This material is used in entries of a bed; choose another material there first.',
         );
       }
       requireRemoved(stores.materials.remove(id, c.req.valid('query').version), 'material');
