@@ -28,8 +28,9 @@ const share = (field: string, name: string, asked: QuantityAsked): FigureField =
   quantity: 'share',
   asked,
 });
+/** Of what was weighed wet, so that something dry is always left; the schema says so in a sentence of its own. */
 const moisture = (declared: ZodType) =>
-  share('moistureFractionWetBasis', 'Moisture', askedOf(declared, 'share'));
+  share('moistureFractionWetBasis', 'Moisture', { ...askedOf(declared, 'share'), below: 1 });
 const carbon = (declared: ZodType) =>
   share('carbonFractionDryBasis', 'Carbon in dry matter', askedOf(declared, 'share'));
 const nitrogen = (declared: ZodType) =>

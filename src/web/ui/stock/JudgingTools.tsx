@@ -1,7 +1,7 @@
 import { useMeasures } from '../../app/garden-context.ts';
 import { SQUEEZES, type Squeeze } from '../../../records/vocabulary.ts';
 import { Button, Segmented } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { useState, type ComponentProps, type ReactNode } from 'react';
 import { LITRES_PER_CUSTOMARY_BUCKET } from '../../../core/ground/index.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { toldError } from '../../../words/refusal-words.ts';
@@ -83,6 +83,18 @@ const BUCKET_LITRES = { metric: 10, customary: LITRES_PER_CUSTOMARY_BUCKET } as 
 
 const isTyped = ({ text }: TypedQuantity): boolean => text.trim() !== '';
 
+interface WeighedProps extends Omit<ComponentProps<typeof QuantityField>, 'trouble'> {
+  readonly field: string;
+  readonly found: Found;
+  /** What is wrong with what was typed, by field. */
+  readonly troubles: Readonly<Record<string, string>>;
+}
+
+/** One figure of a tool, with what is wrong with it as typed or beside the others. */
+const Weighed = ({ field, found, troubles, ...shown }: WeighedProps) => (
+  <QuantityField {...shown} trouble={troubles[field] ?? troubleOf(found, field)} />
+);
+
 /** A bucket on a scale: the bulk density of the material. */
 function BucketTool({ onUse }: { onUse: (kgPerM3: number) => void }) {
   const measures = useMeasures();
@@ -106,26 +118,29 @@ function BucketTool({ onUse }: { onUse: (kgPerM3: number) => void }) {
     scale.read((massG) => set(typedFrom(massG / 1000, 'mass', { ...reader, digits: 4 })));
   return (
     <Tool title="Weigh a bucket" found={found} words={measures.density} onUse={onUse}>
-      <QuantityField
+      <Weighed
+        field="bucketL"
         name="The bucket holds"
         quantity="volume"
         value={bucket}
         onChange={setBucket}
-        trouble={troubles['bucketL'] ?? troubleOf(found, 'bucketL')}
+        {...{ found, troubles }}
       />
-      <QuantityField
+      <Weighed
+        field="emptyKg"
         name="Empty"
         quantity="mass"
         value={empty}
         onChange={setEmpty}
-        trouble={troubles['emptyKg'] ?? troubleOf(found, 'emptyKg')}
+        {...{ found, troubles }}
       />
-      <QuantityField
+      <Weighed
+        field="grossKg"
         name="Full, not packed"
         quantity="mass"
         value={full}
         onChange={setFull}
-        trouble={troubles['grossKg'] ?? troubleOf(found, 'grossKg')}
+        {...{ found, troubles }}
       />
       {scale.isThere && (
         <div className="field">
@@ -196,26 +211,29 @@ function MoistureTool({ onUse }: { onUse: (fraction: number) => void }) {
         />
       ) : (
         <>
-          <QuantityField
+          <Weighed
+            field="dish"
             name="Dish alone"
             quantity="smallMass"
             value={dish}
             onChange={setDish}
-            trouble={troubles['dish'] ?? troubleOf(found, 'dish')}
+            {...{ found, troubles }}
           />
-          <QuantityField
+          <Weighed
+            field="wet"
             name="Wet with dish"
             quantity="smallMass"
             value={wet}
             onChange={setWet}
-            trouble={troubles['wet'] ?? troubleOf(found, 'wet')}
+            {...{ found, troubles }}
           />
-          <QuantityField
+          <Weighed
+            field="dry"
             name="Dry with dish"
             quantity="smallMass"
             value={dry}
             onChange={setDry}
-            trouble={troubles['dry'] ?? troubleOf(found, 'dry')}
+            {...{ found, troubles }}
             hint={`oven at ${measures.warmth(105)} until it loses no more, or a microwave in bursts of a minute; never unattended`}
           />
         </>
