@@ -83,8 +83,8 @@ export const BURN_WARNING_WORDS: Record<string, string> = {
 
 export const FINENESS_WORDS: Record<CharFineness, string> = {
   coarse: 'coarse lumps',
-  pea: 'like peas',
-  sand: 'like sand',
+  pea: 'pea-sized',
+  sand: 'sand-sized',
   dust: 'dust',
 };
 

@@ -20,7 +20,7 @@ export const PURPOSE_NAMES: Record<Purpose, string> = {
 };
 
 const SERVES: Record<Purpose, string> = {
-  cover: 'it brings the cover up to what such a bed wants',
+  cover: 'it brings the cover up to what such a bed needs',
   humus: 'its humus closes a gap there',
   feed: 'its nitrogen is what the crops there will miss',
   char: 'char holds most where the ground holds little of itself',
@@ -82,7 +82,7 @@ export const metWords = ({
 }: {
   readonly metM2: number;
   readonly wantedM2: number;
-}): string => (wantedM2 > 0 ? formatPercent(metM2 / wantedM2) : 'nothing is wanted');
+}): string => (wantedM2 > 0 ? formatPercent(metM2 / wantedM2) : 'nothing is needed');
 
 export const barrowsCount = (barrows: number): string =>
   `${plainFigure(barrows, 2)} ${plainFigure(barrows, 2) === '1' ? 'barrow' : 'barrows'}`;

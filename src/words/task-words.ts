@@ -17,8 +17,8 @@ export const TASK_GROUP_WORDS: Record<TaskGroup, string> = {
   feeding: 'feeding and watering',
   growing: 'sowing to harvest',
   yard: 'yard, heaps and fires',
-  watching: 'looking',
-  testing: 'tests and closing',
+  watching: 'checks',
+  testing: 'soil tests and year end',
 };
 
 /** A mark for each group, so that color is never the only sign. */

@@ -185,7 +185,7 @@ onOwn.describe('stock and preparing', () => {
       await row(page, 'Rowan char').getByRole('button', { name: 'Crush' }).click();
       await expect(form(page, 'Crush char')).toContainText('mask');
       await form(page, 'Crush char').getByRole('button', { name: 'Save entry' }).click();
-      await expect(row(page, 'Rowan char')).toContainText('like peas');
+      await expect(row(page, 'Rowan char')).toContainText('pea-sized');
       await row(page, 'Rowan char').getByRole('button', { name: 'Charge' }).click();
       await choose(page, 'Charge Rowan char', 'Nitrogen soak');
       await page.getByLabel('On', { exact: true }).fill('2026-05-03');

@@ -167,7 +167,7 @@ onDemo.describe('years on the demo', () => {
 
   test('the stock is shared out with reasons, own choices kept, and made the plan', async ({ page }) => {
     await page.goto(`${GARDEN}/share`);
-    const answer = page.getByText(/of what the beds want is met/);
+    const answer = page.getByText(/of what the beds need is met/);
     await expect(answer).toBeVisible({ timeout: 30_000 });
     await test.step('better than sharing evenly, by the measure it states', async () => {
       const [, met, even] = /^(\d+) %.* would meet (\d+) %/.exec((await answer.textContent())!)!;

@@ -41,7 +41,7 @@ export function SharePage() {
         <div className="empty">
           <h2>{books.beds.length === 0 ? 'No bed yet' : 'Nothing in stock yet'}</h2>
           <p>
-            Here every pile finds the beds that want it most.{' '}
+            Here every pile finds the beds that need it most.{' '}
             {books.beds.length === 0 ? (
               <Link to={`/garden/${books.garden.id}`}>Make a bed first</Link>
             ) : (
@@ -87,7 +87,7 @@ function OpenShares() {
         <div>
           <h1>Share out the stock</h1>
           <p className="soft">
-            What is free in the yard and what is still to come, to the beds that want it most.
+            What is available in the yard and still to come goes to the beds that need it most.
           </p>
         </div>
         <TextField
@@ -154,7 +154,7 @@ function Shared({ answer, problem, names, onPlanned }: SharedProps) {
   return (
     <>
       <p className="share-answer" role="status">
-        <strong className="figure">{metWords(measure)}</strong> of what the beds want is met, with{' '}
+        <strong className="figure">{metWords(measure)}</strong> of what the beds need is met, with{' '}
         {barrowsCount(measure.barrows)}; sharing every pile evenly by area would meet{' '}
         <span className="figure">{metWords(even)}</span> with {barrowsCount(even.barrows)}.
       </p>
@@ -227,7 +227,7 @@ function SeasonShares({ season, shares, problem, names, onPlanned }: SeasonShare
           <h3>
             {names.pile(pile.id)}{' '}
             <span className="soft">
-              {measures.volume(pile.freeL)} free
+              {measures.volume(pile.freeL)} available
               {pile.comingL > 0 && `, ${measures.volume(pile.comingL)} to come`}
             </span>
           </h3>
