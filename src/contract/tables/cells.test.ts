@@ -138,6 +138,14 @@ describe('headers', () => {
     }
   });
 
+  it('make what is kept without a trace of the conversion', () => {
+    const kept = (header: string, quantity: 'temperature' | 'waterDepth' | 'length', figure: number) =>
+      unitIn(header, { field: 'any', header: 'any', kind: 'number', quantity })!.toKept(figure);
+    expect([kept('T (F)', 'temperature', 50), kept('T (F)', 'temperature', 68)]).toEqual([10, 20]);
+    expect(kept('Rain (in)', 'waterDepth', 0.5)).toBe(12.7);
+    expect(kept('Depth (ft)', 'length', 1)).toBe(30.48);
+  });
+
   it.each([
     ['Depth (inches)', 'length', 'in'],
     ['Depth in feet', 'length', 'ft'],

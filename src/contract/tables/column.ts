@@ -1,14 +1,14 @@
 import { QUANTITIES, writtenPlainly, type Unit } from '../../quantities/units.ts';
 import type { FieldQuantity } from '../../records/fields.ts';
 
-/** A unit a column may be in: what its figures times `factor` plus `offset` are in the unit that is kept. */
+/** A unit a column may be in. */
 export interface ColumnUnit {
   /** As headers of our own files write it. */
   readonly name: string;
   /** Other spellings accepted in a header, written plainly. */
   readonly also: readonly string[];
-  readonly factor: number;
-  readonly offset?: number;
+  /** A figure in this unit as it is kept. */
+  readonly toKept: (figure: number) => number;
 }
 
 /** Headers are plain letters: m2, C. */
@@ -22,18 +22,14 @@ const HEADER_NAMES: Readonly<Record<string, string>> = {
   '°F': 'F',
 };
 
-function columnUnit({ symbol, spellings, toBase }: Unit): ColumnUnit {
-  const offset = toBase(0);
-  return {
-    name: HEADER_NAMES[symbol] ?? symbol,
-    also: [symbol, ...spellings].map(writtenPlainly),
-    factor: toBase(1) - offset,
-    ...(offset === 0 ? {} : { offset }),
-  };
-}
+const columnUnit = ({ symbol, spellings, toBase }: Unit): ColumnUnit => ({
+  name: HEADER_NAMES[symbol] ?? symbol,
+  also: [symbol, ...spellings].map(writtenPlainly),
+  toKept: toBase,
+});
 
 /** What is kept is a share of one; people write percent. */
-const SHARE_OF_ONE: ColumnUnit = { name: 'share', also: ['fraction', '0-1'], factor: 1 };
+const SHARE_OF_ONE: ColumnUnit = { name: 'share', also: ['fraction', '0-1'], toKept: (figure) => figure };
 
 /** Units of a quantity; the first is the one that is kept. */
 export function unitsOf(quantity: FieldQuantity): readonly ColumnUnit[] {
@@ -42,7 +38,7 @@ export function unitsOf(quantity: FieldQuantity): readonly ColumnUnit[] {
   return units.toSorted((a, b) => Number(isKept(b)) - Number(isKept(a)));
 }
 
-const isKept = ({ factor, offset = 0 }: ColumnUnit): boolean => factor === 1 && offset === 0;
+const isKept = ({ toKept }: ColumnUnit): boolean => toKept(0) === 0 && toKept(1) === 1;
 
 export type ColumnKind =
   'text' | 'number' | 'date' | 'boolean' | 'code' | 'codes' | 'bed' | 'material' | 'lot' | 'crop' | 'json';

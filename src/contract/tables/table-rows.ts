@@ -132,9 +132,7 @@ function readCell({
   switch (column.kind) {
     case 'number': {
       const read = numberCell(text.replace(/%$/, ''), style);
-      if (!('value' in read) || unit === null || (unit.factor === 1 && unit.offset === undefined))
-        return read;
-      return { value: read.value * unit.factor + (unit.offset ?? 0) };
+      return 'value' in read && unit !== null ? { value: unit.toKept(read.value) } : read;
     }
     case 'date':
       return dateCell(text, style);

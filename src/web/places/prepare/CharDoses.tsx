@@ -51,12 +51,14 @@ export function CharDoses({ beds }: { beds: readonly BedRecord[] }) {
               <tr key={bed.id}>
                 <td>{bed.name}</td>
                 <td className="words">{groundWords(charFactorForClay(bed.clayPct))}</td>
-                <td>
+                <td data-name="a tenth at once">
                   {measures.volume(dose.atOnceL)} ({measures.barrows(dose.atOnceL)})
                 </td>
-                <td>{measures.volume(dose.compostL)} of compost come with it</td>
-                <td>{measures.volume(dose.yearlyL)}</td>
-                <td>{dose.years} years</td>
+                <td data-name="with compost 1 : 4">
+                  {measures.volume(dose.compostL)} of compost come with it
+                </td>
+                <td data-name="or yearly">{measures.volume(dose.yearlyL)}</td>
+                <td data-name="for">{dose.years} years</td>
               </tr>
             );
           })}

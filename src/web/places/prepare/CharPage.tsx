@@ -215,11 +215,11 @@ function CharLots({ chars, today, onOpen }: CharLotsProps) {
                       : 'not charged by a recipe'}
                   {crushed?.type === 'crush' && `, ${FINENESS_WORDS[crushed.fineness]}`}
                 </td>
-                <td>{measures.volume(now.volumeL)}</td>
-                <td>{measures.mass(now.charCarbonKg)}</td>
-                <td>{measures.nitrogen(now.charHeldNitrogenG)}</td>
-                <td className="words">{recipe && recipe !== 'nitrogenSoak' ? '✓ yes' : 'no'}</td>
-                <td className="words">{isRaw ? 'no' : '✓ yes'}</td>
+                <td data-name="in stock">{measures.volume(now.volumeL)}</td>
+                <td data-name="char carbon">{measures.mass(now.charCarbonKg)}</td>
+                <td data-name="N on it">{measures.nitrogen(now.charHeldNitrogenG)}</td>
+                <td data-name="living">{recipe && recipe !== 'nitrogenSoak' ? '✓ yes' : 'no'}</td>
+                <td data-name="fed">{isRaw ? 'no' : '✓ yes'}</td>
                 <td>
                   <Button size="small" onClick={() => onOpen({ what: 'crush', lotId: lot.id })}>
                     Crush

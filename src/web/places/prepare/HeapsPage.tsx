@@ -101,12 +101,14 @@ export function HeapsPage() {
                     </Link>
                   </td>
                   <td className="words">{treatmentWords(lot)}</td>
-                  <td>{brief.openedOn === null ? '—' : ageInWords(today - brief.openedOn)}</td>
-                  <td>{ratioFigure(brief.now!.carbonToNitrogen)}</td>
-                  <td>{formatPercent(brief.now!.moistureFractionWetBasis)}</td>
-                  <td>{formatPercent(brief.now!.recognizableShare)}</td>
+                  <td data-name="age">
+                    {brief.openedOn === null ? '—' : ageInWords(today - brief.openedOn)}
+                  </td>
+                  <td data-name="C:N">{ratioFigure(brief.now!.carbonToNitrogen)}</td>
+                  <td data-name="moisture">{formatPercent(brief.now!.moistureFractionWetBasis)}</td>
+                  <td data-name="still recognizable">{formatPercent(brief.now!.recognizableShare)}</td>
                   <td className="words">{brief.power ? powerWords(brief.power, measures) : ''}</td>
-                  <td>{readyWords(brief, today)}</td>
+                  <td className="words">{readyWords(brief, today)}</td>
                 </tr>
               ))}
             </tbody>

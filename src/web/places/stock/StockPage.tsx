@@ -205,13 +205,15 @@ function LotRow({
         {KIND_WORDS[brief.kind]}
         {ready !== '' && <span className="soft">, {ready}</span>}
       </td>
-      <td>{measures.barrows(now.volumeL)}</td>
-      <td>{measures.mass(now.freshKg)}</td>
-      <td>{ratioFigure(now.carbonToNitrogen)}</td>
-      <td>{formatPercent(now.moistureFractionWetBasis)}</td>
+      <td data-name="in stock">{measures.barrows(now.volumeL)}</td>
+      <td data-name="weight">{measures.mass(now.freshKg)}</td>
+      <td data-name="C:N">{ratioFigure(now.carbonToNitrogen)}</td>
+      <td data-name="moisture">{formatPercent(now.moistureFractionWetBasis)}</td>
       <td className="words">{brief.power ? powerWords(brief.power, measures) : ''}</td>
-      <td>{brief.promises.promisedL > 0 ? measures.volume(brief.promises.promisedL) : '—'}</td>
-      <td className={brief.promises.shortOn === null ? undefined : 'status-stop'}>
+      <td data-name="reserved">
+        {brief.promises.promisedL > 0 ? measures.volume(brief.promises.promisedL) : '—'}
+      </td>
+      <td data-name="available" className={brief.promises.shortOn === null ? undefined : 'status-stop'}>
         {measures.volume(brief.promises.freeL)}
       </td>
     </tr>
