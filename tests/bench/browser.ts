@@ -73,7 +73,7 @@ async function bands(page: Page): Promise<{ first: number; all: number }> {
         let first = 0;
         const look = () => {
           const now = performance.now();
-          if (asked === 0 && document.querySelector('.tide + *') && /Drawing beds/.test(note())) {
+          if (asked === 0 && document.querySelector('.tide + *') && /Trying likely soils/.test(note())) {
             if (document.querySelector('[aria-label="Ten years"] .recharts-area')) asked = now;
           }
           if (first === 0 && /The model tried this bed/.test(note())) first = now;
