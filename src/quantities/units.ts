@@ -220,6 +220,12 @@ export const QUANTITIES: Readonly<Record<Quantity, QuantityUnits>> = {
   share: quantity(percent, percent, [percent]),
 };
 
+/** Units of large and of small masses, for tables that have both. */
+export const massUnitsOf = (system: UnitSystem): { readonly mass: Unit; readonly smallMass: Unit } => ({
+  mass: QUANTITIES.mass.shown[system],
+  smallMass: QUANTITIES.smallMass.shown[system],
+});
+
 /** What is written the same for a unit: case, spaces, dots, plurals and raised figures do not count. */
 export const writtenPlainly = (text: string): string =>
   text

@@ -80,7 +80,7 @@ export const journalFields = {
     state: z.enum(MARK_STATES),
     /** The day the task was due when it was marked: one that comes round again is another. */
     dueOn: date,
-    /** Put off until this day. */
+    /** Postponed until this day. */
     untilDate: date.nullable(),
   },
   /** A brew set up on `date`. */

@@ -104,7 +104,7 @@ test('a layer is dragged thicker in the drawing, written down, and taken back', 
   await expect(async () => expect((await amounts())[1]).toEqual(['drag-bed-1', 5])).toPass();
 });
 
-test('all of it by the keyboard: thicken, reorder, split, strike out, undo, redo, write', async ({
+test('all of it by the keyboard: thicken, reorder, split, delete, undo, redo, write', async ({
   page,
   request,
 }) => {

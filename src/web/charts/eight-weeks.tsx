@@ -9,7 +9,7 @@ interface EightWeeksProps {
 const WIDTH = 92;
 const HEIGHT = 26;
 
-/** What is within reach over the next weeks as a small tide, and what the crops will want as a dashed line. */
+/** What is available to roots over the next weeks as a small tide, and what the crops will need as a dashed line. */
 export function EightWeeks({ ahead, description }: EightWeeksProps) {
   const [first] = ahead;
   const last = ahead.at(-1);

@@ -38,7 +38,7 @@ interface NitrogenTideProps {
   readonly today: DayNumber;
   readonly selectedDay: DayNumber;
   readonly doses: readonly TideDose[];
-  /** Between these lies what is within reach in 8 of 10 draws, g/m2; null while nothing is drawn. */
+  /** Between these lies what is available to roots in 8 of 10 draws, g/m2; null while nothing is drawn. */
   readonly band: TideBand | null;
   /** Who wants the nitrogen; null when nothing grows in the window. */
   readonly wantedBy: string | null;

@@ -83,7 +83,7 @@ export type Worked<Result> =
 export interface BedBrief {
   readonly standing: BedStanding;
   readonly now: BedSample;
-  /** The next eight weeks: what is within reach, and what the crops will want in the four weeks after, g/m2. */
+  /** The next eight weeks: what is available to roots, and what the crops will need in the four weeks after, g/m2. */
   readonly ahead: readonly { readonly day: DayNumber; readonly availableG: number; readonly wantG: number }[];
   /** Organic matter in a year, %, as the books stand. */
   readonly organicMatterNextYearPct: number;

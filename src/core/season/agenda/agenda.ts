@@ -5,14 +5,14 @@ import type { Check, Task } from './tasks.ts';
 
 export type AgendaState = 'open' | 'snoozed' | 'done' | 'dropped';
 
-/** A task as it stands after what was ticked off, put off and seen. */
+/** A task as it stands after what was ticked off, postponed and seen. */
 export interface AgendaItem extends Task {
   readonly state: AgendaState;
-  /** The day to look at it: its own, or the one it was put off to. */
+  /** The day to look at it: its own, or the one it was postponed to. */
   readonly shownDay: DayNumber;
   /** Days since it was due; 0 when it is not late. */
   readonly lateDays: number;
-  /** What was said when it was ticked off or put off; null when nobody touched it. */
+  /** What was said when it was ticked off or postponed; null when nobody touched it. */
   readonly mark: TaskMark | null;
 }
 

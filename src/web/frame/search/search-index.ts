@@ -135,6 +135,7 @@ const MOST_FOUND = 12;
 
 /** Finds by parts of words and with a slip of the finger; the best first. Everything ends with the last letter typed. */
 export function searcherOf(all: readonly Searchable[]): (text: string) => Searchable[] {
+  const byId = new Map(all.map((one) => [one.id, one]));
   const index = new MiniSearch<Searchable>({
     fields: ['title', 'also', 'detail'],
     searchOptions: {
@@ -142,11 +143,10 @@ export function searcherOf(all: readonly Searchable[]): (text: string) => Search
       prefix: true,
       fuzzy: (term) => (term.length > 4 ? 0.2 : false),
       combineWith: 'AND',
-      boostDocument: (id) => KIND_BOOST[all.find((one) => one.id === id)!.kind],
+      boostDocument: (id) => KIND_BOOST[byId.get(id as string)!.kind],
     },
   });
   index.addAll(all);
-  const byId = new Map(all.map((one) => [one.id, one]));
   return (text) =>
     index
       .search(text)

@@ -2,7 +2,7 @@ import type { DayNumber } from '../../../core/ground/index.ts';
 import type { BedSample } from '../../../core/bed/index.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../../words/dates.ts';
-import { QUANTITIES } from '../../../quantities/units.ts';
+import { massUnitsOf } from '../../../quantities/units.ts';
 import { useMeasures } from '../../app/garden-context.ts';
 import { formatCell } from '../../../words/figures.ts';
 
@@ -16,7 +16,7 @@ interface BatchBookProps {
 /** Every batch that still lies on or in the bed, from the day it was laid to the day on show. */
 export function BatchBook({ layers, sample, day, areaM2 }: BatchBookProps) {
   const { system } = useMeasures();
-  const [carbonUnit, nitrogenUnit] = [QUANTITIES.mass.shown[system], QUANTITIES.smallMass.shown[system]];
+  const { mass: carbonUnit, smallMass: nitrogenUnit } = massUnitsOf(system);
   const carbon = (g: number) => formatCell(carbonUnit.fromBase((g * areaM2) / 1000), 2);
   const nitrogen = (g: number) => formatCell(nitrogenUnit.fromBase(g * areaM2), system === 'metric' ? 1 : 2);
   if (layers.length === 0) return <p className="soft">No batch lies on this bed on {fullDate(day)}.</p>;

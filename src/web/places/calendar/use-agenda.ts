@@ -13,7 +13,7 @@ export interface Agenda {
   readonly refusals: readonly string[];
 }
 
-/** Everything the records of a garden imply, with what was ticked off and put off; each bed arrives when it is ready. */
+/** Everything the records of a garden imply, with what was ticked off and postponed; each bed arrives when it is ready. */
 export function useAgenda(books: GardenBooks): Agenda {
   const { beds, journal, today, ...records } = books;
   const answers = useQueries({

@@ -109,7 +109,7 @@ function BedRow({ briefedBed, href }: { briefedBed: BriefedBed; href: string }) 
   );
 }
 
-/** Least within reach over the coming weeks, against what is wanted then. */
+/** Least that is available to roots over the coming weeks, against what is needed then. */
 function aheadWords({ ahead }: NonNullable<BriefedBed['brief']>, measures: Measures): string {
   const least = ahead.reduce((low, one) => (one.availableG < low.availableG ? one : low), ahead[0]!);
   return `Next eight weeks: at least ${measures.rate(least.availableG)} available to roots, when ${measures.rate(least.wantG)} is needed.`;

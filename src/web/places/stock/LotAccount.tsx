@@ -7,7 +7,7 @@ import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../
 import { shortDate } from '../../../words/dates.ts';
 import { formatFixed, formatPercent } from '../../../words/figures.ts';
 import { movementInWords, ratioFigure } from '../../../words/stock-words.ts';
-import { QUANTITIES } from '../../../quantities/units.ts';
+import { massUnitsOf } from '../../../quantities/units.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 
 interface LotAccountProps {
@@ -37,10 +37,7 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
   const books = useBooks();
   const measures = useMeasures();
   const isMetric = measures.system === 'metric';
-  const [mass, smallMass] = [
-    QUANTITIES.mass.shown[measures.system],
-    QUANTITIES.smallMass.shown[measures.system],
-  ];
+  const { mass, smallMass } = massUnitsOf(measures.system);
   const movements = new Map(books.movements.map((movement) => [movement.id, movement]));
   const nameOf = (id: string) => books.lots.find((lot) => lot.id === id)?.name ?? 'something deleted';
   const bedName = (id: string) => books.beds.find((bed) => bed.id === id)?.name ?? 'a bed';

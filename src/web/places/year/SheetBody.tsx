@@ -9,8 +9,7 @@ import { expectedInWords, observedInWords, verdictWords } from '../../../words/j
 import { cropName, layerName } from '../../../words/record-names.ts';
 import { seenSummary, testSentences } from '../../../words/year-words.ts';
 import { ASH_WORDS, CARBON_WORDS, NITROGEN_WORDS } from '../../../words/words.ts';
-import { QUANTITIES } from '../../../quantities/units.ts';
-import type { Measures } from '../../../words/measures.ts';
+import { massUnitsOf } from '../../../quantities/units.ts';
 import { StatementTable } from '../../ui/ledger/StatementTable.tsx';
 
 export interface YearPartProps {
@@ -92,15 +91,10 @@ function YearFigures({ sheet, bed }: YearPartProps) {
   );
 }
 
-const unitsOf = ({ system }: Measures) => ({
-  mass: QUANTITIES.mass.shown[system],
-  smallMass: QUANTITIES.smallMass.shown[system],
-});
-
 function PutInTable({ sheet, bed }: YearPartProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const { mass, smallMass } = unitsOf(measures);
+  const { mass, smallMass } = massUnitsOf(measures.system);
   const carbon = (kg: number) => formatCell(mass.fromBase(kg), 2);
   const nitrogen = (g: number) => formatCell(smallMass.fromBase(g), measures.system === 'metric' ? 0 : 1);
   const carbonKg = sheet.putIn.reduce((sum, { carbonG }) => sum + carbonG, 0) * (bed.areaM2 / 1000);

@@ -1,5 +1,6 @@
 import type { MaterialDraft } from '../../../records/material.ts';
 import type { CuttingSeason } from '../../../records/vocabulary.ts';
+import { plainFigure } from '../../../words/figures.ts';
 import { formatQuantity } from '../../../quantities/format-quantity.ts';
 import type { Reader } from '../forms/typed-quantity.ts';
 import { USUAL_CM } from '../forms/usual-figures.ts';
@@ -38,7 +39,7 @@ export interface ReadChips {
 
 const PERCENT = 100;
 const shareWords = (share: number | null | undefined, of: string): string =>
-  share ? `, ${Number((share * PERCENT).toPrecision(3))} % ${of}` : '';
+  share ? `, ${plainFigure(share * PERCENT)} % ${of}` : '';
 
 /** Chips as they were described, and what is wrong with the description. */
 export function readChips({ id, figures, season }: ChipsForm, reader: Reader): ReadChips {

@@ -2,7 +2,7 @@ import { useMeasures } from '../../app/garden-context.ts';
 import { SQUEEZES, type Squeeze } from '../../../records/vocabulary.ts';
 import { Button, Segmented } from 'antd';
 import { useState, type ComponentProps, type ReactNode } from 'react';
-import { LITRES_PER_CUSTOMARY_BUCKET } from '../../../core/ground/index.ts';
+import { BUCKET_OF } from '../../../words/measures.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { toldError } from '../../../words/refusal-words.ts';
 import {
@@ -78,8 +78,6 @@ const BUCKET: QuantityAsked = { quantity: 'volume', above: 0, max: 1000 };
 const EMPTY_BUCKET: QuantityAsked = { quantity: 'mass', min: 0, max: 100 };
 const FULL_BUCKET: QuantityAsked = { quantity: 'mass', above: 0, max: 1000 };
 const DISH: QuantityAsked = { quantity: 'smallMass', min: 0, max: 100_000 };
-/** The bucket of the system, to begin with. */
-const BUCKET_LITRES = { metric: 10, customary: LITRES_PER_CUSTOMARY_BUCKET } as const;
 
 const isTyped = ({ text }: TypedQuantity): boolean => text.trim() !== '';
 
@@ -101,7 +99,7 @@ function BucketTool({ onUse }: { onUse: (kgPerM3: number) => void }) {
   const reader = useReader();
   const [full, setFull] = useState(NOTHING_TYPED);
   const [empty, setEmpty] = useState(NOTHING_TYPED);
-  const [bucket, setBucket] = useState(() => typedFrom(BUCKET_LITRES[reader.system], 'volume', reader));
+  const [bucket, setBucket] = useState(() => typedFrom(BUCKET_OF[reader.system].litres, 'volume', reader));
   const scale = useScale();
   const read = {
     grossKg: readQuantity(full, FULL_BUCKET, reader),
