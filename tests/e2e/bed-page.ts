@@ -27,12 +27,19 @@ export async function expectAccessible(page: Page): Promise<void> {
   ).toEqual([]);
 }
 
-/** Chooses from one of the component library's lists. */
+/**
+ * Chooses from one of the component library's lists. An answer that arrives meanwhile, or the page scrolling to the
+ * option, can move the list away between pressing and letting go; then it is still open, and is clicked again.
+ */
 export async function choose(page: Page, field: string, option: string, nth = 0): Promise<void> {
   const box = page.getByLabel(field, { exact: true }).nth(nth);
   await box.click();
   if (await box.isEditable()) await box.fill(option);
-  await page.locator('.ant-select-item-option:visible').filter({ hasText: option }).first().click();
-  // The list fades; the next one must not be mistaken for it.
-  await expect(page.locator('.ant-select-dropdown:visible')).toHaveCount(0);
+  const wanted = page.locator('.ant-select-item-option:visible').filter({ hasText: option }).first();
+  await wanted.waitFor();
+  await expect(async () => {
+    if (await wanted.isVisible()) await wanted.click({ timeout: 3_000 });
+    // The list fades; the next one must not be mistaken for it.
+    await expect(page.locator('.ant-select-dropdown:visible')).toHaveCount(0, { timeout: 3_000 });
+  }).toPass({ timeout: 30_000 });
 }
