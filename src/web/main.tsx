@@ -4,6 +4,7 @@ import 'antd/dist/reset.css';
 import 'virtual:controls.css';
 import './theme/global.css';
 import './theme/forms.css';
+import './theme/touch.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { App, ConfigProvider } from 'antd';
 import { StrictMode } from 'react';

@@ -144,17 +144,22 @@ export function measureFigure(value: number, measure: YearMeasure, measures: Mea
 
 /** The same in words, with its unit. */
 export function measureInWords(value: number, measure: YearMeasure, measures: Measures): string {
-  return `${measureCell(value, measure, measures)} ${measureUnit(measure, measures)}`;
+  return figureInWords(measureFigure(value, measure, measures), measure, measures);
 }
 
 /** The same for a column of figures. */
 export function measureCell(value: number, measure: YearMeasure, measures: Measures): string {
-  const shown = measureFigure(value, measure, measures);
-  if (measure === 'organicMatterPct' || isHeight(measure)) return formatFixed(shown, 1);
-  return isCarbon(measure)
-    ? formatFixed(shown, Math.abs(shown) < 10 ? 2 : 1)
-    : formatFixed(shown, measures.rateDecimals);
+  return figureCell(measureFigure(value, measure, measures), measure, measures);
 }
+
+function figureCell(figure: number, measure: YearMeasure, { rateDecimals }: Measures): string {
+  if (measure === 'organicMatterPct' || isHeight(measure)) return formatFixed(figure, 1);
+  return formatFixed(figure, isCarbon(measure) ? (Math.abs(figure) < 10 ? 2 : 1) : rateDecimals);
+}
+
+/** A plain number in the unit of a measure, in words with that unit. */
+export const figureInWords = (figure: number, measure: YearMeasure, measures: Measures): string =>
+  `${figureCell(figure, measure, measures)} ${measureUnit(measure, measures)}`;
 
 /** A difference with its sign. */
 export const signed = (words: string): string =>

@@ -110,6 +110,9 @@ onOwn.describe('a sandy and a clay bed', () => {
     await test.step('the chart leaves as SVG and the series as CSV', async () => {
       await page.goto(`${garden}/years?${TWO_BEDS}&years=5&habits=compostYearly,nothing`);
       await expect(charts(page)).toHaveCount(2);
+      // Lines come one after the other; the picture is of all of them.
+      await expect(charts(page).first().getByText('Compost yearly', { exact: true })).toBeVisible();
+      await expect(charts(page).first().getByText('Nothing spread', { exact: true })).toBeVisible();
       const chart = await savedText(page, () =>
         page.getByRole('button', { name: /Save Dune bed .* as SVG/ }).click(),
       );

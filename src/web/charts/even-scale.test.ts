@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { evenScale, niceStep } from './even-scale.ts';
+import { evenScale } from './even-scale.ts';
 
 describe('a scale of round figures', () => {
   it('starts at nothing for amounts, and just below for a level', () => {
     expect(evenScale([0.4, 17.2], false)).toEqual([0, 5, 10, 15, 20]);
     expect(evenScale([3.6, 7.6], true)).toEqual([3, 4, 5, 6, 7, 8]);
-    expect(evenScale([-3, 8], false)).toEqual([-5, 0, 5, 10]);
+    expect(evenScale([-3, 8], false)).toEqual([-4, -2, 0, 2, 4, 6, 8]);
   });
   it('holds every value between its ends, in few even steps, whatever the values', () => {
     const value = fc.double({ min: 0, max: 1e6, noNaN: true });
@@ -25,9 +25,9 @@ describe('a scale of round figures', () => {
       }),
     );
   });
-  it('steps are 1, 2, 2.5 or 5 times a power of ten', () => {
-    expect([0.011, 0.3, 1, 1.7, 24, 300].map(niceStep)).toEqual([0.02, 0.5, 1, 2, 25, 500]);
-    expect(niceStep(0)).toBeGreaterThan(0);
-    expect(niceStep(Number.MIN_VALUE)).toBeGreaterThan(0);
+  it('has two figures at least when all values are the same', () => {
+    expect(evenScale([0], false).length).toBeGreaterThan(1);
+    expect(evenScale([4.2, 4.2], true).length).toBeGreaterThan(1);
+    expect(evenScale([Number.MIN_VALUE], false).length).toBeGreaterThan(1);
   });
 });

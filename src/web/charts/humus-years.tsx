@@ -1,8 +1,11 @@
 import { memo, useMemo } from 'react';
 import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { type OutlookYear, changesSoil } from '../../core/long-run/index.ts';
-import { COLORS, FONTS } from '../theme/tokens.ts';
-import { LikelyBand, Name } from './marks.tsx';
+import { formatFixed } from '../../words/figures.ts';
+import { COLORS } from '../theme/tokens.ts';
+import { FIGURE_TICK, LikelyBand, Names, type SeriesName, TICK } from './marks.tsx';
+import { type ChartValues, ValuesTable, valuesTip } from './values.tsx';
+import { yearTick, yearWords } from './year-ticks.ts';
 
 interface HumusYearsProps {
   readonly years: readonly OutlookYear[];
@@ -11,11 +14,52 @@ interface HumusYearsProps {
   readonly description: string;
 }
 
-const MARGIN = { top: 20, right: 14, bottom: 0, left: -14 };
-const YEAR_TICK = { fill: COLORS.softInk, fontSize: 11.5 };
-const SHARE_TICK = { ...YEAR_TICK, fontFamily: FONTS.figures };
-const yearTick = (year: number) => (year === 0 ? 'now' : `${year} y`);
+const MARGIN = { top: 20, right: 14, bottom: 0, left: -10 };
 const STEPS = 4;
+
+const PLANNED = 'as recorded and planned';
+const BARE = 'if you had spread nothing';
+const percent = (share: number): string => `${formatFixed(share, 1)} %`;
+
+interface Point extends OutlookYear {
+  readonly likely: readonly [low: number, high: number] | null;
+}
+
+const VALUES: ChartValues<Point> = {
+  along: 'Year',
+  at: ({ yearsAhead }) => yearWords(yearsAhead),
+  columns: [
+    { name: PLANNED, read: ({ organicMatterPct }) => percent(organicMatterPct) },
+    {
+      name: '8 times out of 10',
+      read: ({ likely }) => likely && `${formatFixed(likely[0], 1)} to ${percent(likely[1])}`,
+    },
+    { name: BARE, read: ({ bareOrganicMatterPct }) => percent(bareOrganicMatterPct) },
+  ],
+};
+const TIP = valuesTip(VALUES);
+
+/** Both lines named beside a point past the middle, each on its own side. */
+function lineNames(years: readonly OutlookYear[]): SeriesName[] {
+  const at = years[Math.floor(years.length * 0.6)]!;
+  const isAbove = at.organicMatterPct >= at.bareOrganicMatterPct;
+  const planned: SeriesName = {
+    x: at.yearsAhead,
+    y: at.organicMatterPct,
+    places: isAbove ? ['above', 'below'] : ['below', 'above'],
+    name: PLANNED,
+    color: COLORS.carbon,
+  };
+  const bare: SeriesName = {
+    x: at.yearsAhead,
+    y: at.bareOrganicMatterPct,
+    places: isAbove ? ['below', 'above'] : ['above', 'below'],
+    name: BARE,
+    color: COLORS.softInk,
+    isLight: true,
+  };
+  return changesSoil(years) ? [planned, bare] : [planned];
+}
 
 /** Whole percents around the shares, a whole number of even steps apart. */
 const shareDomain = ([lowest, highest]: readonly [number, number]): [number, number] => {
@@ -35,10 +79,16 @@ const Scales = memo(function Scales({ years }: { years: number }) {
         domain={[0, years]}
         tickCount={years + 1}
         tickFormatter={yearTick}
-        tick={YEAR_TICK}
+        tick={TICK}
         stroke={COLORS.softInk}
       />
-      <YAxis domain={shareDomain} allowDecimals={false} tick={SHARE_TICK} tickLine={false} axisLine={false} />
+      <YAxis
+        domain={shareDomain}
+        allowDecimals={false}
+        tick={FIGURE_TICK}
+        tickLine={false}
+        axisLine={false}
+      />
     </>
   );
 });
@@ -70,40 +120,27 @@ const OrganicMatter = memo(function OrganicMatter() {
 export const HumusYears = memo(function HumusYears({ years, band, description }: HumusYearsProps) {
   const points = useMemo(
     () =>
-      years.map((year, i) => ({
-        ...year,
-        likely: band ? [band.low[i] ?? null, band.high[i] ?? null] : null,
-      })),
+      years.map((year, i): Point => {
+        const [low, high] = [band?.low[i], band?.high[i]];
+        return { ...year, likely: low === undefined || high === undefined ? null : [low, high] };
+      }),
     [years, band],
   );
   const last = years.at(-1);
   if (!last) return null;
-  const labeled = years[Math.floor(years.length * 0.6)]!;
-  const isAbove = labeled.organicMatterPct >= labeled.bareOrganicMatterPct;
   return (
     <figure className="tide" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={190}>
-        <ComposedChart data={points} margin={MARGIN} accessibilityLayer={false}>
+        <ComposedChart
+          data={points}
+          margin={MARGIN}
+          aria-label="Organic matter year by year; the arrow keys tell the values"
+        >
           <Scales years={last.yearsAhead} />
           {band !== null && <LikelyBand color={COLORS.carbon} />}
           <OrganicMatter />
-          <Name
-            x={labeled.yearsAhead}
-            y={labeled.organicMatterPct}
-            place={isAbove ? 'above' : 'below'}
-            name="as recorded and planned"
-            color={COLORS.carbon}
-          />
-          {changesSoil(years) && (
-            <Name
-              x={labeled.yearsAhead}
-              y={labeled.bareOrganicMatterPct}
-              place={isAbove ? 'below' : 'above'}
-              name="if you had spread nothing"
-              color={COLORS.softInk}
-              isLight
-            />
-          )}
+          <Names names={lineNames(years)} />
+          {TIP}
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">
@@ -111,6 +148,7 @@ export const HumusYears = memo(function HumusYears({ years, band, description }:
         year’s crops again
         {band !== null && '; 8 times out of 10 it falls in the shaded band'}
       </figcaption>
+      <ValuesTable title={description} rows={points} values={VALUES} />
     </figure>
   );
 });

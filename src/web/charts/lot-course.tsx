@@ -1,9 +1,10 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { DayNumber } from '../../core/ground/index.ts';
-import { monthTick } from '../../words/dates.ts';
-import { COLORS, FONTS } from '../theme/tokens.ts';
-import { Rule } from './marks.tsx';
+import { fullDate, monthTick } from '../../words/dates.ts';
+import { COLORS } from '../theme/tokens.ts';
+import { FIGURE_TICK, Heads, Rule, TICK } from './marks.tsx';
+import { type ChartValues, ValuesTable, valuesTip } from './values.tsx';
 
 export interface CoursePoint {
   readonly day: DayNumber;
@@ -21,8 +22,6 @@ interface LotCourseProps {
 }
 
 const MARGIN = { top: 18, right: 10, bottom: 0, left: -6 };
-const TICK = { fill: COLORS.softInk, fontSize: 11 };
-const FIGURE_TICK = { ...TICK, fontFamily: FONTS.figures };
 
 /** One figure of a lot through time: drawn where it has been, dashed where it is going. */
 export const LotCourseChart = memo(function LotCourseChart({
@@ -35,16 +34,29 @@ export const LotCourseChart = memo(function LotCourseChart({
 }: LotCourseProps) {
   const rows = points.map(({ day, value }) => ({
     day,
+    value,
     past: day <= today + STEP ? value : null,
     ahead: day >= today ? value : null,
   }));
+  const values = useMemo(
+    (): ChartValues<CoursePoint> => ({
+      along: 'Day',
+      at: ({ day }) => fullDate(day),
+      columns: [{ name: title, read: ({ value }) => format(value) }],
+    }),
+    [title, format],
+  );
   const first = points[0]?.day ?? today;
   const last = points.at(-1)?.day ?? today;
   return (
     <figure className="course" aria-label={title}>
       <figcaption>{title}</figcaption>
       <ResponsiveContainer width="100%" height={132}>
-        <ComposedChart data={rows} margin={MARGIN}>
+        <ComposedChart
+          data={rows}
+          margin={MARGIN}
+          aria-label={`${title} day by day; the arrow keys tell the values`}
+        >
           <CartesianGrid vertical={false} stroke={COLORS.rule} />
           <XAxis
             dataKey="day"
@@ -72,10 +84,13 @@ export const LotCourseChart = memo(function LotCourseChart({
             dot={false}
             isAnimationActive={false}
           />
-          <Rule x={today} stroke={COLORS.ink} head="today" />
+          <Rule x={today} stroke={COLORS.ink} />
+          <Heads heads={[{ x: today, words: 'today', color: COLORS.ink }]} />
           {mark !== undefined && <Rule x={mark} stroke={COLORS.nitrogen} strokeDasharray="2 3" />}
+          {valuesTip(values)}
         </ComposedChart>
       </ResponsiveContainer>
+      <ValuesTable title={title} rows={points} values={values} />
     </figure>
   );
 });

@@ -1,28 +1,29 @@
 import { memo } from 'react';
 import { Area, DefaultZIndexes, usePlotArea, useXAxisScale, useYAxisScale, ZIndexLayer } from 'recharts';
-import { COLORS, FONTS } from '../theme/tokens.ts';
+import { COLORS, FONTS, LETTER_PX } from '../theme/tokens.ts';
+import { placeWords, type Spot } from './place-words.ts';
 
 /**
  * What charts have in common. Lines and names read the scales and report nothing back, unlike the library's own reference
  * elements, each of which makes the whole chart lay itself out again whenever it changes.
  */
 
-const FONT_SIZE = 12;
 const GAP = 6;
+/** Letters of axes and other figures of a chart. */
+export const TICK = { fill: COLORS.softInk, fontSize: LETTER_PX };
+export const FIGURE_TICK = { ...TICK, fontFamily: FONTS.figures };
 
 interface RuleProps {
   /** Day or year the line stands at. */
   readonly x: number;
   readonly stroke: string;
   readonly strokeDasharray?: string;
-  /** Words over the line, in its color. */
-  readonly head?: string;
   /** Words beside its foot. */
   readonly foot?: string;
 }
 
 /** A line across the whole height of the plot. */
-export function Rule({ x, stroke, strokeDasharray, head, foot }: RuleProps) {
+export function Rule({ x, stroke, strokeDasharray, foot }: RuleProps) {
   const at = useXAxisScale()?.(x);
   const plot = usePlotArea();
   if (at === undefined || !plot) return null;
@@ -30,11 +31,41 @@ export function Rule({ x, stroke, strokeDasharray, head, foot }: RuleProps) {
   return (
     <ZIndexLayer zIndex={DefaultZIndexes.line}>
       <line x1={at} x2={at} y1={plot.y} y2={bottom} {...{ stroke, strokeDasharray }} />
-      {head !== undefined && <Words x={at} y={plot.y - GAP} words={head} color={stroke} />}
       {foot !== undefined && (
-        <text x={at + GAP} y={bottom - GAP} fill={COLORS.softInk} fontSize={11.5}>
+        <text x={at + GAP} y={bottom - GAP} fill={COLORS.softInk} fontSize={LETTER_PX}>
           {foot}
         </text>
+      )}
+    </ZIndexLayer>
+  );
+}
+
+/** Rows of words over the plot; what finds room in none of them is told by pointing, and by the table. */
+const HEAD_ROWS = 2;
+/** Height of a row of words, px. */
+export const HEAD_ROW_PX = 16;
+
+interface HeadsProps {
+  readonly heads: readonly { readonly x: number; readonly words: string; readonly color: string }[];
+}
+
+/** Words over lines of the plot, at the days or years they stand at; none over another. */
+export function Heads({ heads }: HeadsProps) {
+  const across = useXAxisScale();
+  const plot = usePlotArea();
+  if (!across || !plot) return null;
+  const wordings = heads.map(({ x, words }) => ({
+    words,
+    spots: Array.from({ length: HEAD_ROWS }, (_, row) => ({
+      x: across(x) ?? 0,
+      y: plot.y - GAP - row * HEAD_ROW_PX,
+    })),
+  }));
+  const spots = placeWords(wordings, { left: 0, right: plot.x + plot.width });
+  return (
+    <ZIndexLayer zIndex={DefaultZIndexes.label}>
+      {heads.map(
+        ({ x, words, color }, i) => spots[i] && <Words key={x} at={spots[i]} words={words} color={color} />,
       )}
     </ZIndexLayer>
   );
@@ -52,46 +83,55 @@ export function ZeroLine() {
   );
 }
 
-const BASELINES = { above: -GAP, at: FONT_SIZE * 0.35, below: GAP + FONT_SIZE * 0.71 } as const;
+const BASELINES = { above: -GAP, at: LETTER_PX * 0.35, below: GAP + LETTER_PX * 0.71 } as const;
 
-interface NameProps {
+/** The name of a series, beside one of its points; of the places, the first that is free. */
+export interface SeriesName {
   readonly x: number;
   readonly y: number;
-  readonly place: keyof typeof BASELINES;
+  readonly places: readonly (keyof typeof BASELINES)[];
   readonly name: string;
   readonly color: string;
   readonly isLight?: boolean;
 }
 
-/** The name of a series, beside one of its points. */
-export function Name({ x, y, place, name, color, isLight = false }: NameProps) {
-  const left = useXAxisScale()?.(x);
-  const top = useYAxisScale()?.(y);
-  if (left === undefined || top === undefined) return null;
+/** Names of series, the most important first; none over another, none cut off. */
+export function Names({ names }: { names: readonly SeriesName[] }) {
+  const across = useXAxisScale();
+  const up = useYAxisScale();
+  const plot = usePlotArea();
+  if (!across || !up || !plot) return null;
+  const wordings = names.map(({ x, y, places, name }) => ({
+    words: name,
+    spots: places.map((place) => ({ x: across(x) ?? 0, y: (up(y) ?? 0) + BASELINES[place] })),
+  }));
+  const spots = placeWords(wordings, { left: plot.x, right: plot.x + plot.width });
   return (
     <ZIndexLayer zIndex={DefaultZIndexes.label}>
-      <Words x={left} y={top + BASELINES[place]} words={name} color={color} isLight={isLight} />
+      {names.map(
+        ({ name, color, isLight = false }, i) =>
+          spots[i] && <Words key={name} at={spots[i]} words={name} color={color} isLight={isLight} />,
+      )}
     </ZIndexLayer>
   );
 }
 
 interface WordsProps {
-  readonly x: number;
-  readonly y: number;
+  readonly at: Spot;
   readonly words: string;
   readonly color: string;
   readonly isLight?: boolean;
 }
 
-const Words = ({ x, y, words, color, isLight = false }: WordsProps) => (
+const Words = ({ at, words, color, isLight = false }: WordsProps) => (
   <text
     className="on-drawing"
-    x={x}
-    y={y}
+    x={at.x}
+    y={at.y}
     textAnchor="middle"
     fill={color}
     fontFamily={FONTS.text}
-    fontSize={FONT_SIZE}
+    fontSize={LETTER_PX}
     fontWeight={isLight ? 400 : 650}
   >
     {words}
@@ -144,7 +184,7 @@ export function Level({ x, y, stroke, words, isAtStart = false }: LevelProps) {
             x={isAtStart ? plot.x + GAP : plot.x + plot.width - GAP}
             y={across - GAP}
             fill={stroke}
-            fontSize={11.5}
+            fontSize={LETTER_PX}
             textAnchor={isAtStart ? 'start' : 'end'}
           >
             {words}

@@ -14,10 +14,22 @@ import { type DayNumber, calendarDateOf, dayNumberOf } from '../../core/ground/i
 import type { BedSample } from '../../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
 import { HATCH_ID } from '../drawing/grains.tsx';
-import { monthTick } from '../../words/dates.ts';
+import { formatFixed } from '../../words/figures.ts';
+import { fullDate, monthTick } from '../../words/dates.ts';
 import type { Measures } from '../../words/measures.ts';
-import { COLORS, FONTS } from '../theme/tokens.ts';
-import { LikelyBand, Name, Rule, ZeroLine } from './marks.tsx';
+import { COLORS } from '../theme/tokens.ts';
+import {
+  FIGURE_TICK,
+  HEAD_ROW_PX,
+  Heads,
+  LikelyBand,
+  Names,
+  Rule,
+  type SeriesName,
+  TICK,
+  ZeroLine,
+} from './marks.tsx';
+import { type ChartValues, ValuesTable, valuesTip } from './values.tsx';
 
 /** A dose as the chart names it, for the whole bed. */
 export interface TideDose {
@@ -48,6 +60,7 @@ interface NitrogenTideProps {
 
 interface Point {
   readonly day: DayNumber;
+  readonly sample: BedSample;
   readonly root: number;
   readonly contact: number;
   readonly heldContact: number;
@@ -70,6 +83,7 @@ function bandAt({ days, low, high }: TideBand, day: DayNumber): readonly [number
 function pointsOf(samples: readonly BedSample[], band: TideBand | null, { rateFigure }: Measures): Point[] {
   return samples.map((sample) => ({
     day: sample.day,
+    sample,
     root: rateFigure(sample.availableRootG),
     contact: rateFigure(sample.availableContactG),
     heldContact: -rateFigure(sample.heldContactG),
@@ -112,9 +126,8 @@ const peakOf = (points: readonly Point[], height: (point: Point) => number): Poi
 /** What takes up less of the height than this has no room for a name beside it. */
 const NAMED_FROM_SHARE = 0.08;
 
-const MARGIN = { top: 24, right: 12, bottom: 0, left: -14 };
-const DAY_TICK = { fill: COLORS.softInk, fontSize: 11.5 };
-const RATE_TICK = { ...DAY_TICK, fontFamily: FONTS.figures };
+const MARGIN = { top: 24, right: 12, bottom: 0, left: -10 };
+const MARGIN_OF_DOSES = { ...MARGIN, top: 24 + HEAD_ROW_PX };
 const withoutSign = (value: number) => String(Math.abs(value));
 
 // What does not change with the samples is kept apart: the chart lays itself out again for every part that is redrawn.
@@ -134,11 +147,11 @@ const Scales = memo(function Scales({ fromDay, untilDay }: ScalesProps) {
         domain={[fromDay, untilDay]}
         ticks={monthStarts(fromDay, untilDay)}
         tickFormatter={monthTick}
-        tick={DAY_TICK}
+        tick={TICK}
         interval="preserveStartEnd"
         stroke={COLORS.softInk}
       />
-      <YAxis tick={RATE_TICK} tickFormatter={withoutSign} tickLine={false} axisLine={false} />
+      <YAxis tick={FIGURE_TICK} tickFormatter={withoutSign} tickLine={false} axisLine={false} />
     </>
   );
 });
@@ -228,25 +241,24 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
     },
     [onSelect],
   );
-  const span = untilDay - fromDay;
-  const inner = points.filter(({ day }) => day > fromDay + span * 0.22 && day < fromDay + span * 0.72);
-  const reachPeak = peakOf(inner, ({ root, contact }) => root + contact);
-  const wantPeak = peakOf(inner, ({ want }) => want);
-  const heldPeak = peakOf(inner, ({ heldContact, heldRoot }) => -heldContact - heldRoot);
-  const highest = Math.max(
-    0,
-    ...points.map(({ root, contact, want, likely }) => Math.max(root + contact, want, likely?.[1] ?? 0)),
+  const values = useMemo(() => tideValues(measures, wantedBy), [measures, wantedBy]);
+  const heads = useMemo(
+    () => doses.map(({ day, label }) => ({ x: day, words: label, color: COLORS.nitrogen })),
+    [doses],
   );
-  const deepest = Math.max(0, ...points.map(({ heldContact, heldRoot }) => -heldContact - heldRoot));
-  const namedFrom = NAMED_FROM_SHARE * (highest + deepest);
+  const names = useMemo(
+    () => seriesNames({ points, fromDay, untilDay, wantedBy, measures }),
+    [points, fromDay, untilDay, wantedBy, measures],
+  );
+  const tip = useMemo(() => valuesTip(values), [values]);
   return (
     <figure className="tide" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={258}>
         <ComposedChart
           data={points}
           stackOffset="sign"
-          margin={MARGIN}
-          accessibilityLayer={false}
+          margin={doses.length > 1 ? MARGIN_OF_DOSES : MARGIN}
+          aria-label="Nitrogen day by day; the arrow keys tell the values"
           onClick={selectDay}
         >
           <Scales fromDay={fromDay} untilDay={untilDay} />
@@ -257,46 +269,103 @@ export const NitrogenTide = memo(function NitrogenTide(props: NitrogenTideProps)
           <ZeroLine />
           <Rule x={today} stroke={COLORS.softInk} strokeDasharray="1 3" foot="today" />
           {selectedDay !== today && <Rule x={selectedDay} stroke={COLORS.ink} />}
-          {doses.map(({ day, label }) => (
-            <Rule key={day} x={day} stroke={COLORS.nitrogen} head={label} />
+          {doses.map(({ day }) => (
+            <Rule key={day} x={day} stroke={COLORS.nitrogen} />
           ))}
-          {reachPeak && reachPeak.root + reachPeak.contact > namedFrom && (
-            <Name
-              x={reachPeak.day}
-              y={reachPeak.root + reachPeak.contact}
-              place="above"
-              name="available to roots"
-              color={COLORS.nitrogen}
-            />
-          )}
-          {wantedBy !== null && wantPeak && wantPeak.want > namedFrom && (
-            <Name
-              x={wantPeak.day}
-              y={wantPeak.want}
-              place="below"
-              name={`what ${wantedBy} will want in 4 weeks`}
-              color={COLORS.ink}
-              isLight
-            />
-          )}
-          {heldPeak && -heldPeak.heldContact - heldPeak.heldRoot > namedFrom && (
-            <Name
-              x={heldPeak.day}
-              y={(heldPeak.heldContact + heldPeak.heldRoot) / 2}
-              place="at"
-              name={heldLabel(heldPeak, `top ${measures.thickness(CONTACT_ZONE_CM)}`)}
-              color={COLORS.stop}
-            />
-          )}
+          <Heads heads={heads} />
+          <Names names={names} />
+          {tip}
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">
         Nitrogen in {measures.rateUnit}, month by month
         {band !== null && '; 8 times out of 10 it falls in the shaded band'}
       </figcaption>
+      <ValuesTable title={description} rows={points} values={values} />
     </figure>
   );
 });
+
+interface Named {
+  readonly points: readonly Point[];
+  readonly fromDay: DayNumber;
+  readonly untilDay: DayNumber;
+  readonly wantedBy: string | null;
+  readonly measures: Measures;
+}
+
+const wantName = (wantedBy: string): string => `what ${wantedBy} will want in 4 weeks`;
+
+/** Each series is named where it stands out most, away from both ends; what is too low for its name goes without. */
+function seriesNames({ points, fromDay, untilDay, wantedBy, measures }: Named): SeriesName[] {
+  const span = untilDay - fromDay;
+  const inner = points.filter(({ day }) => day > fromDay + span * 0.22 && day < fromDay + span * 0.72);
+  const available = ({ root, contact }: Point) => root + contact;
+  const held = ({ heldContact, heldRoot }: Point) => -heldContact - heldRoot;
+  const highest = Math.max(
+    0,
+    ...points.map((point) => Math.max(available(point), point.want, point.likely?.[1] ?? 0)),
+  );
+  const namedFrom = NAMED_FROM_SHARE * (highest + Math.max(0, ...points.map(held)));
+  const named = (height: (point: Point) => number, name: (peak: Point) => SeriesName): SeriesName[] => {
+    const peak = peakOf(inner, height);
+    return peak && height(peak) > namedFrom ? [name(peak)] : [];
+  };
+  return [
+    ...named(available, (peak) => ({
+      x: peak.day,
+      y: available(peak),
+      places: ['above', 'at'],
+      name: 'available to roots',
+      color: COLORS.nitrogen,
+    })),
+    ...named(held, (peak) => ({
+      x: peak.day,
+      y: -held(peak) / 2,
+      places: ['at', 'below'],
+      name: heldLabel(peak, `top ${measures.thickness(CONTACT_ZONE_CM)}`),
+      color: COLORS.stop,
+    })),
+    ...(wantedBy === null
+      ? []
+      : named(
+          ({ want }) => want,
+          (peak) => ({
+            x: peak.day,
+            y: peak.want,
+            places: ['below', 'above', 'at'],
+            name: wantName(wantedBy),
+            color: COLORS.ink,
+            isLight: true,
+          }),
+        )),
+  ];
+}
+
+/** The samples of the tide in words. */
+function tideValues(measures: Measures, wantedBy: string | null): ChartValues<Point> {
+  const top = `top ${measures.thickness(CONTACT_ZONE_CM)}`;
+  const { rate, rateDecimals, rateUnit } = measures;
+  const all: ChartValues<Point>['columns'] = [
+    {
+      name: 'Available to roots',
+      read: ({ sample }) => rate(sample.availableRootG + sample.availableContactG),
+    },
+    {
+      name: '8 times out of 10',
+      read: ({ likely }) =>
+        likely &&
+        `${formatFixed(likely[0], rateDecimals)} to ${formatFixed(likely[1], rateDecimals)} ${rateUnit}`,
+    },
+    { name: `Locked up, ${top}`, read: ({ sample }) => rate(sample.heldContactG) },
+    { name: 'Locked up, root zone', read: ({ sample }) => rate(sample.heldRootG) },
+  ];
+  const want = {
+    name: wantedBy === null ? '' : wantName(wantedBy),
+    read: ({ sample }: Point) => rate(sample.cropWantG),
+  };
+  return { along: 'Day', at: ({ day }) => fullDate(day), columns: wantedBy === null ? all : [...all, want] };
+}
 
 function heldLabel({ heldContact, heldRoot }: Point, top: string): string {
   const total = heldContact + heldRoot;

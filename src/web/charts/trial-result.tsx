@@ -1,4 +1,4 @@
-import { COLORS } from '../theme/tokens.ts';
+import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 
 export interface TrialBar {
   readonly name: string;
@@ -38,7 +38,7 @@ export function TrialResultChart({ bars, unit, format }: TrialResultChartProps) 
       {[low, (low + high) / 2, high].map((tick) => (
         <g key={tick}>
           <path d={`M${at(tick)} 0V${height - 20}`} stroke={COLORS.rule} />
-          <text x={at(tick)} y={height - 6} fontSize={11} textAnchor="middle" fill={COLORS.softInk}>
+          <text x={at(tick)} y={height - 6} fontSize={LETTER_PX} textAnchor="middle" fill={COLORS.softInk}>
             {format(tick)}
           </text>
         </g>
@@ -59,7 +59,9 @@ export function TrialResultChart({ bars, unit, format }: TrialResultChartProps) 
                 r={4.5}
                 fill={COLORS.nitrogenDeepWash}
                 stroke={COLORS.nitrogen}
-              />
+              >
+                <title>{`${name}: ${format(value)} ${unit}`}</title>
+              </circle>
             ))}
             {mean !== null && <path d={`M${at(mean)} ${y - 11}v22`} stroke={COLORS.ink} strokeWidth={2.5} />}
           </g>

@@ -14,9 +14,10 @@ import {
   ZIndexLayer,
 } from 'recharts';
 import { stackLabels } from '../drawing/label-stack.ts';
-import { COLORS, FONTS } from '../theme/tokens.ts';
-import { Level } from './marks.tsx';
-import { yearTick, yearTicks } from './year-ticks.ts';
+import { COLORS, FONTS, LETTER_PX } from '../theme/tokens.ts';
+import { FIGURE_TICK, Level, TICK } from './marks.tsx';
+import { type ChartValues, ValuesTable, valuesTip } from './values.tsx';
+import { yearTick, yearTicks, yearWords } from './year-ticks.ts';
 import type { LineMark } from './line-marks.ts';
 
 export interface YearLine {
@@ -42,11 +43,17 @@ interface YearLinesProps {
   readonly level: { readonly value: number; readonly words: string } | null;
   readonly description: string;
   readonly caption: string;
+  /** A figure with its unit. */
+  readonly format: (figure: number) => string;
+}
+
+interface Point {
+  readonly year: number;
+  readonly likely: readonly (number | null)[] | null;
+  readonly figures: readonly (number | null)[];
 }
 
 const MARGIN = { top: 14, right: 128, bottom: 0, left: -8 };
-const TICK = { fill: COLORS.softInk, fontSize: 11.5 };
-const FIGURE_TICK = { ...TICK, fontFamily: FONTS.figures };
 const NAME_HEIGHT = 15;
 const NAME_GAP = 8;
 const MOST_LETTERS = 19;
@@ -87,7 +94,7 @@ function EndNames({ lines, years }: { lines: readonly YearLine[]; years: number 
               y={middle + 4}
               fill={line.mark.color}
               fontFamily={FONTS.text}
-              fontSize={12}
+              fontSize={LETTER_PX}
               fontWeight={line.isThin ? 400 : 650}
               fontStyle={line.isThin ? 'italic' : 'normal'}
             >
@@ -124,6 +131,28 @@ const Scales = memo(function Scales({ years, scale }: { years: number; scale: re
   );
 });
 
+function lineValues(
+  lines: readonly YearLine[],
+  hasBand: boolean,
+  format: (figure: number) => string,
+): ChartValues<Point> {
+  const own = lines.map(({ name }, place) => ({
+    name,
+    read: ({ figures }: Point) => {
+      const figure = figures[place];
+      return figure === null || figure === undefined ? null : format(figure);
+    },
+  }));
+  const range = {
+    name: '8 times out of 10',
+    read: ({ likely }: Point) => {
+      const [low, high] = likely ?? [];
+      return Number.isFinite(low) && Number.isFinite(high) ? `${format(low!)} to ${format(high!)}` : null;
+    },
+  };
+  return { along: 'Year', at: ({ year }) => yearWords(year), columns: hasBand ? [...own, range] : own };
+}
+
 /** One figure of several habits over the years, each named at its end. */
 export const YearLines = memo(function YearLines({
   lines,
@@ -133,20 +162,26 @@ export const YearLines = memo(function YearLines({
   level,
   description,
   caption,
+  format,
 }: YearLinesProps) {
   const points = useMemo(
     () =>
-      Array.from({ length: years + 1 }, (_, year) => ({
+      Array.from({ length: years + 1 }, (_, year): Point => ({
         year,
         likely: band ? [band.low[year] ?? null, band.high[year] ?? null] : null,
-        ...Object.fromEntries(lines.map(({ id, values }) => [id, values[year] ?? null])),
+        figures: lines.map(({ values }) => values[year] ?? null),
       })),
     [lines, years, band],
   );
+  const values = useMemo(() => lineValues(lines, band !== null, format), [lines, band, format]);
   return (
     <figure className="tide year-lines" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={280}>
-        <ComposedChart data={points} margin={MARGIN} accessibilityLayer={false}>
+        <ComposedChart
+          data={points}
+          margin={MARGIN}
+          aria-label={`${caption}, year by year; the arrow keys tell the values`}
+        >
           <Scales years={years} scale={scale} />
           {band && (
             <Area
@@ -159,10 +194,10 @@ export const YearLines = memo(function YearLines({
               isAnimationActive={false}
             />
           )}
-          {lines.map(({ id, mark, isThin = false }) => (
+          {lines.map(({ id, mark, isThin = false }, place) => (
             <Line
               key={id}
-              dataKey={id}
+              dataKey={({ figures }: Point) => figures[place]}
               stroke={mark.color}
               strokeWidth={isThin ? 1 : 2.2}
               {...(mark.dash === undefined ? {} : { strokeDasharray: mark.dash })}
@@ -173,9 +208,11 @@ export const YearLines = memo(function YearLines({
           ))}
           {level && <Level y={level.value} stroke={COLORS.stop} words={level.words} isAtStart />}
           <EndNames lines={lines} years={years} />
+          {valuesTip(values)}
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">{caption}</figcaption>
+      <ValuesTable title={description} rows={points} values={values} />
     </figure>
   );
 });

@@ -1,8 +1,9 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { Area, CartesianGrid, ComposedChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { COLORS, FONTS } from '../theme/tokens.ts';
-import { Name } from './marks.tsx';
-import { yearTick, yearTicks } from './year-ticks.ts';
+import { COLORS } from '../theme/tokens.ts';
+import { FIGURE_TICK, Names, type SeriesName, TICK } from './marks.tsx';
+import { type ChartValues, ValuesTable, valuesTip } from './values.tsx';
+import { yearTick, yearTicks, yearWords } from './year-ticks.ts';
 
 export interface StackYear {
   readonly year: number;
@@ -18,10 +19,11 @@ interface YearStackProps {
   readonly scale: readonly number[];
   readonly description: string;
   readonly caption: string;
+  /** A figure with its unit. */
+  readonly format: (figure: number) => string;
 }
 
 const MARGIN = { top: 14, right: 18, bottom: 0, left: -8 };
-const TICK = { fill: COLORS.softInk, fontSize: 11.5 };
 /** From the soil upwards; they differ in grain too. */
 const PARTS = [
   { key: 'humus', fill: '#6B5240', stroke: COLORS.carbon },
@@ -51,15 +53,35 @@ export const YearStack = memo(function YearStack({
   scale,
   description,
   caption,
+  format,
 }: YearStackProps) {
+  const values = useMemo(
+    (): ChartValues<StackYear> => ({
+      along: 'Year',
+      at: ({ year }) => yearWords(year),
+      columns: PARTS.map(({ key }) => ({ name: names[key], read: (row) => format(row[key]) })),
+    }),
+    [names, format],
+  );
   const last = years.at(-1);
   const most = scale.at(-1);
   if (!last || most === undefined) return null;
-  const labels = PARTS.flatMap(({ key }, i) => namedAt(years, i, most).map((at) => ({ key, ...at })));
+  const labels = PARTS.flatMap(({ key }, i) =>
+    namedAt(years, i, most).map((at): SeriesName => ({
+      ...at,
+      places: ['at'],
+      name: names[key],
+      color: key === 'fresh' ? COLORS.ink : COLORS.sheet,
+    })),
+  );
   return (
     <figure className="tide year-lines" role="group" aria-label={description}>
       <ResponsiveContainer width="100%" height={280}>
-        <ComposedChart data={[...years]} margin={MARGIN} accessibilityLayer={false}>
+        <ComposedChart
+          data={[...years]}
+          margin={MARGIN}
+          aria-label={`${caption}, year by year; the arrow keys tell the values`}
+        >
           <CartesianGrid vertical={false} stroke={COLORS.rule} />
           <XAxis
             dataKey="year"
@@ -70,13 +92,7 @@ export const YearStack = memo(function YearStack({
             tick={TICK}
             stroke={COLORS.softInk}
           />
-          <YAxis
-            domain={[0, most]}
-            ticks={[...scale]}
-            tick={{ ...TICK, fontFamily: FONTS.figures }}
-            tickLine={false}
-            axisLine={false}
-          />
+          <YAxis domain={[0, most]} ticks={[...scale]} tick={FIGURE_TICK} tickLine={false} axisLine={false} />
           {PARTS.map(({ key, fill, stroke }) => (
             <Area
               key={key}
@@ -88,19 +104,12 @@ export const YearStack = memo(function YearStack({
               isAnimationActive={false}
             />
           ))}
-          {labels.map(({ key, x, y }) => (
-            <Name
-              key={key}
-              x={x}
-              y={y}
-              place="at"
-              name={names[key]}
-              color={key === 'fresh' ? COLORS.ink : COLORS.sheet}
-            />
-          ))}
+          <Names names={labels} />
+          {valuesTip(values)}
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="soft">{caption}</figcaption>
+      <ValuesTable title={description} rows={years} values={values} />
     </figure>
   );
 });

@@ -2,7 +2,7 @@ import { useMeasures } from '../app/garden-context.ts';
 import { memo } from 'react';
 import type { BedSample, LayerState } from '../../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
-import { COLORS } from '../theme/tokens.ts';
+import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';
 import { Plant, Roots } from './plants.tsx';
 import {
@@ -125,7 +125,7 @@ function HeldHatch({ top, bottom, heldG }: ZoneProps) {
         <text
           x={LEFT + 6}
           y={Math.min((top + bottom) / 2, top + 40) + 4}
-          fontSize={11.5}
+          fontSize={LETTER_PX}
           fontWeight={650}
           fill={COLORS.stop}
           className="figure on-drawing held-figure"
@@ -151,7 +151,7 @@ function DepthScale({
   const measures = useMeasures();
   const marks = [mulchCm >= 1.5 ? mulchCm : null, 0, -CONTACT_ZONE_CM, -depthCm].filter((cm) => cm !== null);
   return (
-    <g fontSize={11.5} fill={COLORS.softInk} textAnchor="end" className="figure">
+    <g fontSize={LETTER_PX} fill={COLORS.softInk} textAnchor="end" className="figure">
       <text x={LEFT - 10} y={TOP + 10}>
         {measures.depthUnit}
       </text>

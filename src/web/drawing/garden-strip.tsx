@@ -1,6 +1,6 @@
 import type { BedSample } from '../../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
-import { COLORS } from '../theme/tokens.ts';
+import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 import type { NamedCrop, NamedLayer } from './section-frame.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';
 import { Plant } from './plants.tsx';
@@ -114,7 +114,7 @@ function StripBedDrawing({ bed, x }: { bed: StripBed; x: number }) {
       <text x={x} y={BASE + 19} fontSize={15} fontWeight={600} fontFamily="var(--figures)" fill={COLORS.ink}>
         {bed.name.length > 15 ? `${bed.name.slice(0, 14)}…` : bed.name}
       </text>
-      <text x={x} y={BASE + 35} fontSize={12} fill={COLORS.softInk}>
+      <text x={x} y={BASE + 35} fontSize={LETTER_PX} fill={COLORS.softInk}>
         {bed.subtitle.length > 20 ? `${bed.subtitle.slice(0, 19)}…` : bed.subtitle}
       </text>
     </g>
@@ -150,7 +150,7 @@ export function GardenStrip({ beds, onOpen, scaleCm, scaleLabel }: GardenStripPr
             d={`M16 ${SURFACE}V${SURFACE - scaleCm * CM}M12 ${SURFACE}h8M12 ${SURFACE - scaleCm * CM}h8`}
             fill="none"
           />
-          <text x={10} y={SURFACE - scaleCm * CM - 7} fontSize={11} stroke="none" className="figure">
+          <text x={10} y={SURFACE - scaleCm * CM - 7} fontSize={LETTER_PX} stroke="none" className="figure">
             {scaleLabel}
           </text>
         </g>

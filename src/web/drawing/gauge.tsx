@@ -1,4 +1,4 @@
-import { COLORS } from '../theme/tokens.ts';
+import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 
 interface GaugeProps {
   /** What is measured, for those who cannot see it. */
@@ -46,7 +46,7 @@ export function Gauge({ label, value, low, high, target, format }: GaugeProps) {
           y={HEIGHT - 3}
           // Beside a target the figures stand outside it, at the ends of the line inside.
           textAnchor={(i === 0) === (target !== null) ? 'end' : 'start'}
-          fontSize={10.5}
+          fontSize={LETTER_PX}
           fill={COLORS.softInk}
         >
           {format(end)}

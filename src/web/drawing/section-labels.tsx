@@ -1,6 +1,6 @@
 import { counted } from '../../words/counted.ts';
 import type { Measures } from '../../words/measures.ts';
-import { COLORS } from '../theme/tokens.ts';
+import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 import { stackLabels } from './label-stack.ts';
 import {
   HEIGHT,
@@ -45,7 +45,7 @@ export function Labels({ labels }: { labels: readonly Label[] }) {
             stroke={COLORS.softInk}
             strokeWidth={0.8}
           />
-          <text x={LABEL_X} y={tops[i]! + 13} fontSize={12.5} fontWeight={650} fill={color}>
+          <text x={LABEL_X} y={tops[i]! + 13} fontSize={LETTER_PX} fontWeight={650} fill={color}>
             {title}
           </text>
           {detail.split('\n').map((line, row) => (
@@ -53,7 +53,7 @@ export function Labels({ labels }: { labels: readonly Label[] }) {
               key={row}
               x={LABEL_X}
               y={tops[i]! + 27 + row * LINE_HEIGHT}
-              fontSize={12}
+              fontSize={LETTER_PX}
               fill={COLORS.softInk}
               className="figure"
             >

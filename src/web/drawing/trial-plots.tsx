@@ -1,5 +1,5 @@
 import type { TrialPlot } from '../../core/season/index.ts';
-import { COLORS } from '../theme/tokens.ts';
+import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 
 interface TrialPlotsProps {
   readonly plots: readonly TrialPlot[];
@@ -63,16 +63,16 @@ export function TrialPlots({ plots, treatments, arePots, captionOf }: TrialPlots
               <rect x={x} y={y} width={CELL} height={CELL} {...shape} />
             )}
             <rect x={x + 9} y={y + 8} width={CELL - 18} height={49} fill={COLORS.sheet} opacity={0.9} />
-            <text x={x + CELL / 2} y={y + 18} fontSize={11} textAnchor="middle" fill={COLORS.softInk}>
+            <text x={x + CELL / 2} y={y + 18} fontSize={LETTER_PX} textAnchor="middle" fill={COLORS.softInk}>
               {plot + 1}
             </text>
-            <text x={x + CELL / 2} y={y + 36} fontSize={11} textAnchor="middle" fill={COLORS.ink}>
+            <text x={x + CELL / 2} y={y + 36} fontSize={LETTER_PX} textAnchor="middle" fill={COLORS.ink}>
               {short(treatments[treatment]!)}
             </text>
             <text
               x={x + CELL / 2}
               y={y + 51}
-              fontSize={12}
+              fontSize={LETTER_PX}
               fontWeight={700}
               textAnchor="middle"
               fill={COLORS.nitrogen}

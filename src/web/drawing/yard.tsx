@@ -1,4 +1,4 @@
-import { COLORS } from '../theme/tokens.ts';
+import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 import type { MaterialKind } from '../../core/ground/index.ts';
 import type { LotForm } from '../../records/vocabulary.ts';
 import { GrainDefinitions, grainId } from './grains.tsx';
@@ -98,10 +98,17 @@ function LotLabel({ lot, middle, slot }: { lot: YardLot; middle: number; slot: n
   const name = lot.name.length > most ? `${lot.name.slice(0, Math.max(3, most - 1))}…` : lot.name;
   return (
     <>
-      <text x={middle} y={GROUND + 17} textAnchor="middle" fontSize={12} fontWeight={600} fill={COLORS.ink}>
+      <text
+        x={middle}
+        y={GROUND + 17}
+        textAnchor="middle"
+        fontSize={LETTER_PX}
+        fontWeight={600}
+        fill={COLORS.ink}
+      >
         {name}
       </text>
-      <text x={middle} y={GROUND + 33} textAnchor="middle" fontSize={11.5} fill={COLORS.softInk}>
+      <text x={middle} y={GROUND + 33} textAnchor="middle" fontSize={LETTER_PX} fill={COLORS.softInk}>
         {lot.amount}
       </text>
     </>

@@ -22,3 +22,6 @@ export const FONTS = {
   text: "'Vine Digits', 'Atkinson Hyperlegible Next Variable', 'Segoe UI', sans-serif",
   figures: "'Literata Variable', Georgia, serif",
 } as const;
+
+/** Size of letters in drawings and charts, px; nothing on screen is smaller. */
+export const LETTER_PX = 12.5;

@@ -6,6 +6,7 @@ import type { DayNumber } from '../../../core/ground/index.ts';
 import { type BedProjection, atEndOf } from '../../../core/bed/index.ts';
 import { NitrogenTide } from '../../charts/nitrogen-tide.tsx';
 import { BedSection } from '../../drawing/bed-section.tsx';
+import { Foldable } from '../../ui/fold/Foldable.tsx';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { SectionHandles } from '../../drawing/section-handles.tsx';
 import { dayOf } from '../../../words/dates.ts';
@@ -95,30 +96,32 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
     <>
       <div className="bed-top">
         <div>
-          <Pictured title={`${bed.name} section`}>
-            <div className="section-instrument">
-              <BedSection
-                sample={sample}
-                layers={layers}
-                crops={crops}
-                rootZoneCm={bed.rootZoneCm}
-                highestMulchCm={highestMulchCm}
-                selectedId={selectedId}
-                description={sectionWords}
-              />
-              <SectionHandles
-                layers={layers}
-                rootZoneCm={bed.rootZoneCm}
-                highestMulchCm={highestMulchCm}
-                isHeld={isHeld}
-                onSelect={(id) => onSelect(id === selectedId ? null : id)}
-                onHover={actions.hover}
-                onDrop={actions.thicken}
-                onMove={actions.move}
-                onRemove={actions.remove}
-              />
-            </div>
-          </Pictured>
+          <Foldable what="the drawing">
+            <Pictured title={`${bed.name} section`}>
+              <div className="section-instrument">
+                <BedSection
+                  sample={sample}
+                  layers={layers}
+                  crops={crops}
+                  rootZoneCm={bed.rootZoneCm}
+                  highestMulchCm={highestMulchCm}
+                  selectedId={selectedId}
+                  description={sectionWords}
+                />
+                <SectionHandles
+                  layers={layers}
+                  rootZoneCm={bed.rootZoneCm}
+                  highestMulchCm={highestMulchCm}
+                  isHeld={isHeld}
+                  onSelect={(id) => onSelect(id === selectedId ? null : id)}
+                  onHover={actions.hover}
+                  onDrop={actions.thicken}
+                  onMove={actions.move}
+                  onRemove={actions.remove}
+                />
+              </div>
+            </Pictured>
+          </Foldable>
           <TimeSlider
             fromDay={Math.max(projection.startDay, firstDate - 14)}
             untilDay={projection.endDay}

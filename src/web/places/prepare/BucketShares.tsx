@@ -3,7 +3,7 @@ import { GrainDefinitions, grainId } from '../../drawing/grains.tsx';
 import { useMeasures } from '../../app/garden-context.ts';
 import { BUCKET_OF } from '../../../words/measures.ts';
 import { formatPercent, plainFigure } from '../../../words/figures.ts';
-import { COLORS } from '../../theme/tokens.ts';
+import { COLORS, LETTER_PX } from '../../theme/tokens.ts';
 import type { BenchPart } from './mix-form.ts';
 
 /** The parts as they were measured, when all with one bucket; else how often the smallest goes into each. */
@@ -113,7 +113,7 @@ function ShareFigure({ x, y, words }: { x: number; y: number; words: string }) {
   return (
     <>
       <rect x={x - 21} y={y - 12.5} width={42} height={16} rx={3} fill={COLORS.sheet} opacity={0.92} />
-      <text x={x} y={y} fontSize={12} textAnchor="middle" fill={COLORS.ink}>
+      <text x={x} y={y} fontSize={LETTER_PX} textAnchor="middle" fill={COLORS.ink}>
         {words}
       </text>
     </>

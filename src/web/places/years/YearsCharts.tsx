@@ -5,6 +5,7 @@ import { type YearMeasure, bandOfYears, isOfAYear, readMeasure } from '../../../
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import {
+  figureInWords,
   measureCaption,
   measureFigure,
   measureUnit,
@@ -12,7 +13,7 @@ import {
   STACK_WORDS,
   YEAR_MEASURE_WORDS,
 } from '../../../words/years-words.ts';
-import { evenTicks, evenScale, niceStep } from '../../charts/even-scale.ts';
+import { evenScale } from '../../charts/even-scale.ts';
 import { markOf } from '../../charts/line-marks.ts';
 import { YearLines, type YearLine } from '../../charts/year-lines.tsx';
 import { YearStack, type StackYear } from '../../charts/year-stack.tsx';
@@ -116,8 +117,7 @@ function stackScale({ view, measures, focus }: Charted): readonly number[] {
     const line = lineAt(bed, focus);
     return line ? stackOf(line, measures).map(({ humus, char, fresh }) => humus + char + fresh) : [];
   });
-  const most = Math.max(1e-9, ...sums);
-  return evenTicks(0, most, niceStep(most / 4));
+  return evenScale([0, ...sums], false);
 }
 
 function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly number[] }) {
@@ -149,6 +149,7 @@ function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly nu
             scale={scale}
             description={`${bed.name}: ${words}`}
             caption={words}
+            format={(figure) => figureInWords(figure, 'humusCarbonG', measures)}
           />
         ) : (
           <YearLines
@@ -165,6 +166,7 @@ function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly nu
                 : null
             }
             description={`${bed.name}: ${words}`}
+            format={(figure) => figureInWords(figure, measure, measures)}
             caption={
               band ? `${words}; 8 times out of 10 “${line.line.name}” falls in the shaded band` : words
             }

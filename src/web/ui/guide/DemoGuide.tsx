@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { remember, remembered } from '../../app/device-memory.ts';
 import { DEMO_GARDEN_ID } from './demo-garden.ts';
 import './guide.css';
 
@@ -23,31 +24,14 @@ const STOPS = [
   { to: 'data', title: 'In and out', try: 'Export the whole garden as a file, or reset the demo garden.' },
 ] as const;
 
-const wasClosed = (): boolean => {
-  try {
-    return window.localStorage.getItem(CLOSED_KEY) !== null;
-  } catch {
-    return false;
-  }
-};
-
-function rememberClosed(isClosed: boolean): void {
-  try {
-    if (isClosed) window.localStorage.setItem(CLOSED_KEY, 'yes');
-    else window.localStorage.removeItem(CLOSED_KEY);
-  } catch {
-    // A browser that keeps nothing shows the guide again; that is all.
-  }
-}
-
 /** A way through the demo garden: six places, each with one thing to try. */
 export function DemoGuide({ gardenId }: { gardenId: string }) {
   const [search] = useSearchParams();
   const isAsked = search.get('guide') !== null;
-  const [isOpen, setOpen] = useState(() => isAsked || !wasClosed());
+  const [isOpen, setOpen] = useState(() => isAsked || remembered(CLOSED_KEY) === null);
   if (gardenId !== DEMO_GARDEN_ID) return null;
   const toggle = (open: boolean) => {
-    rememberClosed(!open);
+    remember(CLOSED_KEY, open ? null : 'yes');
     setOpen(open);
   };
   if (!isOpen) {
