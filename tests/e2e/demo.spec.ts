@@ -37,6 +37,27 @@ test('time moves by the keyboard, and the books close on the day shown', async (
   await expect(slider).toHaveAttribute('aria-valuetext', '14 May 2026');
 });
 
+test('the chart of a bed tells its values by pointer, by arrow keys and as a table', async ({ page }) => {
+  await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
+  await expect(page.getByRole('region', { name: 'Planting' })).toContainText(/Sow|Not for planting/);
+  const chart = page.getByRole('application', { name: /Nitrogen day by day/ });
+  const tip = page.getByRole('status').filter({ hasText: 'Available to roots' });
+  await chart.hover({ position: { x: 300, y: 120 } });
+  await expect(tip).toContainText(/\d+ [A-Z][a-z]+ 202\d/);
+  await expect(tip).toContainText(/Available to roots\d+\.\d g\/m²/);
+  await page.mouse.move(0, 0);
+  await chart.focus();
+  await page.keyboard.press('ArrowRight');
+  const said = (await tip.textContent()) ?? '';
+  await page.keyboard.press('ArrowRight');
+  await expect(tip).not.toHaveText(said);
+  const [, date, available] = /^(\d+ [A-Z][a-z]+ \d{4})Available to roots(.+? g\/m²)/.exec(said)!;
+
+  await page.getByText('Values as a table').first().click();
+  const table = page.getByRole('region', { name: /^Values:/ });
+  await expect(table.getByRole('row', { name: new RegExp(`^${date} ${available}`) })).toHaveCount(1);
+});
+
 test('a plan is ticked off as done', async ({ page }) => {
   await page.goto('/garden/ternhollow/bed/demo-boathouse-path');
   const line = page.getByRole('listitem').filter({ hasText: '2 Mar 2027' });
@@ -63,15 +84,4 @@ test('everything comes from this server', async ({ page, demo }) => {
   await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
   await expect(page.getByRole('region', { name: 'Ten years' })).toContainText('organic matter in 10 years');
   expect(foreign).toEqual([]);
-});
-
-test('the garden fits a phone', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto('/garden/ternhollow');
-  await isReady(page);
-  await expect(page.getByRole('table').getByRole('link', { name: 'Nursery Frame' })).toBeVisible();
-  const overflow = await page.evaluate(
-    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-  );
-  expect(overflow).toBeLessThanOrEqual(0);
 });

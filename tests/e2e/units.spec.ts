@@ -1,5 +1,6 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { onDemo as test } from './books-of-file.ts';
+import { smallLetters } from './letters.ts';
 
 test.use({ file: 'units' });
 
@@ -75,12 +76,15 @@ const readOnPage = (page: Page): Promise<string[]> =>
     return texts;
   });
 
-async function leaksOn(page: Page, path: string, system: System): Promise<string[]> {
+async function openPage(page: Page, path: string): Promise<void> {
   await page.goto(GARDEN + path);
   await expect(page.locator('h1').first()).toBeVisible();
   await expect(page.getByText(/working it out|Working out|Looking ahead|Trying every/)).toHaveCount(0, {
     timeout: 60_000,
   });
+}
+
+async function leaksOn(page: Page, path: string, system: System): Promise<string[]> {
   const texts = await readOnPage(page);
   return texts.flatMap((text) =>
     [...text.matchAll(UNITS[OTHER[system]])].map(
@@ -90,11 +94,18 @@ async function leaksOn(page: Page, path: string, system: System): Promise<string
 }
 
 for (const system of ['metric', 'customary'] as const) {
-  test(`every page of the demo measures in ${system} units only`, async ({ page, request }) => {
+  test(`every page of the demo measures in ${system} units only, in letters one can read`, async ({
+    page,
+    request,
+  }) => {
     test.setTimeout(400_000);
     await measureIn(request, system);
     const leaks: string[] = [];
-    for (const path of PAGES) leaks.push(...(await leaksOn(page, path, system)));
+    for (const path of PAGES) {
+      await openPage(page, path);
+      leaks.push(...(await leaksOn(page, path, system)));
+      leaks.push(...(await smallLetters(page)).map((small) => `${path || '/'}: ${small}`));
+    }
     expect([...new Set(leaks)]).toEqual([]);
   });
 }

@@ -35,7 +35,7 @@ test('whatever is asked, no two words overlap and none leave the drawing', () =>
   fc.assert(
     fc.property(fc.array(wording, { maxLength: 12 }), (wordings) => {
       const placed = placeWords(wordings, EDGES).flatMap((at, i) =>
-        at ? [{ ...at, half: widthOfWords(wordings[i]!.words) / 2 }] : [],
+        at ? [{ ...at, half: widthOfWords(wordings[i].words) / 2 }] : [],
       );
       for (const [i, a] of placed.entries()) {
         expect(a.x - a.half).toBeGreaterThanOrEqual(-1e-9);

@@ -1,3 +1,4 @@
+import { useIsPhone } from '../app/use-phone.ts';
 import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 
 export interface TrialBar {
@@ -13,24 +14,26 @@ interface TrialResultChartProps {
 }
 
 const ROW = 34;
-const LABEL = 150;
-const WIDTH = 560;
+/** Room across, of it for the names, and the letters that fit there. */
+const WIDE = { width: 530, label: 150, mostLetters: 22 };
+const NARROW = { width: 350, label: 112, mostLetters: 15 };
 const RIGHT = 30;
 const MARGIN_SHARE = 0.08;
 
 /** Every plot as a dot, every treatment's mean as a line through them. */
 export function TrialResultChart({ bars, unit, format }: TrialResultChartProps) {
+  const { width, label, mostLetters } = useIsPhone() ? NARROW : WIDE;
   const values = bars.flatMap((bar) => bar.values);
   if (values.length === 0) return null;
   // Dots need no zero: the room goes to their differences.
   const span = Math.max(...values) - Math.min(...values) || Math.abs(values[0]!) || 1;
   const low = Math.min(...values) - span * MARGIN_SHARE;
   const high = Math.max(...values) + span * MARGIN_SHARE;
-  const at = (value: number) => LABEL + ((value - low) / (high - low)) * (WIDTH - LABEL - RIGHT);
+  const at = (value: number) => label + ((value - low) / (high - low)) * (width - label - RIGHT);
   const height = bars.length * ROW + 24;
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${height}`}
+      viewBox={`0 0 ${width} ${height}`}
       className="trial-chart"
       role="img"
       aria-label={inWords(bars, unit, format)}
@@ -48,9 +51,9 @@ export function TrialResultChart({ bars, unit, format }: TrialResultChartProps) 
         return (
           <g key={name}>
             <text x={0} y={y + 4} fontSize={13} fill={COLORS.ink}>
-              {name.length > 22 ? `${name.slice(0, 21)}…` : name}
+              {name.length > mostLetters ? `${name.slice(0, mostLetters - 1)}…` : name}
             </text>
-            <path d={`M${LABEL} ${y}H${WIDTH - RIGHT}`} stroke={COLORS.rule} />
+            <path d={`M${label} ${y}H${width - RIGHT}`} stroke={COLORS.rule} />
             {own.map((value, k) => (
               <circle
                 key={`${k} ${value}`}

@@ -6,21 +6,19 @@ import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';
 import { Plant, Roots } from './plants.tsx';
 import {
-  BODY,
   HEIGHT,
   HELD_SHOWN_FROM_G,
   LEFT,
   placeLayers,
-  RIGHT,
   sectionScale,
   SUBSOIL_CM,
   TOP,
-  WIDTH,
   type NamedCrop,
   type NamedLayer,
   type PlacedLayer,
 } from './section-frame.ts';
 import { dugLabel, layerLabels, Labels, zoneColor, zoneDetail, type Label } from './section-labels.tsx';
+import { useSectionFrame } from './use-section-frame.ts';
 
 interface BedSectionProps {
   readonly sample: BedSample;
@@ -62,10 +60,11 @@ function uneven(y: number, from: number, to: number, swell: number): string {
 }
 
 function Layer({ placed: { layer, top, bottom }, isSelected }: { placed: PlacedLayer; isSelected: boolean }) {
+  const { right } = useSectionFrame();
   const swell = Math.min(3, (bottom - top) / 5);
   // It reaches a little under the layer below, whose uneven top would else leave a gap.
   const sunk = bottom + Math.min(3, swell + 1);
-  const outline = `${uneven(top, LEFT, RIGHT, swell)}L${RIGHT} ${sunk}L${LEFT} ${sunk}Z`;
+  const outline = `${uneven(top, LEFT, right, swell)}L${right} ${sunk}L${LEFT} ${sunk}Z`;
   return (
     <g>
       <path d={outline} fill={`url(#${grainId(layer.kind)})`} />
@@ -85,12 +84,13 @@ function Layer({ placed: { layer, top, bottom }, isSelected }: { placed: PlacedL
 
 /** What was dug in, as grain in the soil down to its depth, fading as it rots. */
 function DugIn({ layer, surface, scale }: { layer: NamedLayer; surface: number; scale: number }) {
+  const { body } = useSectionFrame();
   const left = 1 - rottedShare(layer);
   return (
     <rect
       x={LEFT}
       y={surface}
-      width={BODY}
+      width={body}
       height={layer.dugDepthCm * scale}
       fill={`url(#${grainId(layer.kind)})`}
       opacity={0.12 + 0.3 * left}
@@ -109,6 +109,7 @@ const FIGURE_FROM_G = 0.25;
 
 function HeldHatch({ top, bottom, heldG }: ZoneProps) {
   const measures = useMeasures();
+  const { body } = useSectionFrame();
   if (heldG < HELD_SHOWN_FROM_G) return null;
   const strength = Math.min(1, heldG / HATCH_FULL_G);
   return (
@@ -116,7 +117,7 @@ function HeldHatch({ top, bottom, heldG }: ZoneProps) {
       <rect
         x={LEFT}
         y={top}
-        width={BODY}
+        width={body}
         height={bottom - top}
         fill={`url(#${HATCH_ID})`}
         opacity={0.3 + 0.6 * strength}
@@ -176,6 +177,7 @@ function DepthScale({
 /** The bed cut open: what lies on what, to scale, what is held where, and how deep the roots are. */
 export const BedSection = memo(function BedSection(props: BedSectionProps) {
   const measures = useMeasures();
+  const { width, body, right } = useSectionFrame();
   const { sample, layers, crops, rootZoneCm, highestMulchCm, description, selectedId = null } = props;
   const { pxPerCm: scale, surface } = sectionScale(highestMulchCm, rootZoneCm);
   const contactEnd = surface + CONTACT_ZONE_CM * scale;
@@ -218,14 +220,14 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
   ];
 
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={description} className="bed-section">
+    <svg viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={description} className="bed-section">
       <GrainDefinitions />
-      <rect x={LEFT} y={surface} width={BODY} height={HEIGHT - surface} fill="#B08D66" />
-      <rect x={LEFT} y={surface} width={BODY} height={rootEnd - surface} fill={`url(#${grainId('soil')})`} />
+      <rect x={LEFT} y={surface} width={body} height={HEIGHT - surface} fill="#B08D66" />
+      <rect x={LEFT} y={surface} width={body} height={rootEnd - surface} fill={`url(#${grainId('soil')})`} />
       <rect
         x={LEFT}
         y={surface}
-        width={BODY}
+        width={body}
         height={rootEnd - surface}
         fill="#2A1B0E"
         opacity={Math.min(0.55, sample.organicMatterPct * 0.045)}
@@ -233,7 +235,7 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
       <rect
         x={LEFT}
         y={surface}
-        width={BODY}
+        width={body}
         height={sample.humusBandCm * scale}
         fill="#2B1D12"
         opacity={0.6}
@@ -244,7 +246,7 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
       <HeldHatch top={surface} bottom={contactEnd} heldG={sample.heldContactG} />
       <HeldHatch top={contactEnd} bottom={rootEnd} heldG={sample.heldRootG} />
       {crops.flatMap((crop, k) =>
-        plantPositions(crops.length, k).map((x) => (
+        plantPositions(crops.length, k, body).map((x) => (
           <Roots
             key={`${crop.id}${x}`}
             x={x}
@@ -258,7 +260,7 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
         <Layer key={one.layer.id} placed={one} isSelected={one.layer.id === selectedId} />
       ))}
       {crops.flatMap((crop, k) =>
-        plantPositions(crops.length, k).map((x) => (
+        plantPositions(crops.length, k, body).map((x) => (
           <Plant
             key={`${crop.id}${x}`}
             form={crop.form}
@@ -269,8 +271,8 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
           />
         )),
       )}
-      <path d={`M${LEFT} ${surface}H${RIGHT}`} stroke={COLORS.strongRule} strokeWidth={1.6} />
-      <path d={`M${LEFT} ${contactEnd}H${RIGHT}`} stroke="#FFFDF8" strokeDasharray="4 3" />
+      <path d={`M${LEFT} ${surface}H${right}`} stroke={COLORS.strongRule} strokeWidth={1.6} />
+      <path d={`M${LEFT} ${contactEnd}H${right}`} stroke="#FFFDF8" strokeDasharray="4 3" />
       <DepthScale surface={surface} scale={scale} mulchCm={sample.mulchCm} depthCm={rootZoneCm} />
       <Labels labels={labels.sort((a, b) => a.targetY - b.targetY)} />
     </svg>
@@ -278,7 +280,7 @@ export const BedSection = memo(function BedSection(props: BedSectionProps) {
 });
 
 /** Three plants of one crop, or a pair each when several share the bed. */
-function plantPositions(cropCount: number, k: number): number[] {
+function plantPositions(cropCount: number, k: number, body: number): number[] {
   const places = cropCount === 1 ? [0.2, 0.5, 0.8] : [(k + 0.3) / cropCount, (k + 0.75) / cropCount];
-  return places.map((share) => LEFT + share * BODY);
+  return places.map((share) => LEFT + share * body);
 }

@@ -18,13 +18,30 @@ export interface NamedCrop {
 }
 
 /** The frame of the section, in its own units. */
-export const WIDTH = 500;
 export const HEIGHT = 452;
 export const LEFT = 46;
-export const BODY = 270;
-export const RIGHT = LEFT + BODY;
-export const LABEL_X = RIGHT + 22;
 export const TOP = 8;
+const LABEL_GAP = 22;
+const LABEL_WIDTH = 162;
+
+/** What differs between a wide screen and a phone, in units of the drawing. */
+export interface SectionFrame {
+  readonly width: number;
+  /** Width and right edge of the ground. */
+  readonly body: number;
+  readonly right: number;
+  /** Where names begin. */
+  readonly labelX: number;
+}
+
+function frameOf(body: number): SectionFrame {
+  const right = LEFT + body;
+  return { body, right, labelX: right + LABEL_GAP, width: right + LABEL_GAP + LABEL_WIDTH };
+}
+
+export const WIDE_FRAME = frameOf(270);
+export const NARROW_FRAME = frameOf(110);
+
 export const PLANT_ROOM = 78;
 export const SUBSOIL_CM = 8;
 

@@ -2,16 +2,14 @@ import { useMeasures } from '../app/garden-context.ts';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { COLORS } from '../theme/tokens.ts';
 import {
-  BODY,
   HEIGHT,
   LEFT,
   placeLayers,
-  RIGHT,
   sectionScale,
-  WIDTH,
   type NamedLayer,
   type PlacedLayer,
 } from './section-frame.ts';
+import { useSectionFrame } from './use-section-frame.ts';
 
 interface SectionHandlesProps {
   readonly layers: readonly NamedLayer[];
@@ -44,6 +42,7 @@ const TAP_PX = 5;
 /** What can be taken hold of in the section: edges to thicken or thin, bodies to select or put in another order. */
 export function SectionHandles(props: SectionHandlesProps) {
   const measures = useMeasures();
+  const { width, body } = useSectionFrame();
   const { layers, rootZoneCm, highestMulchCm, isHeld, onSelect, onHover, onDrop, onMove } = props;
   const { pxPerCm, surface } = sectionScale(highestMulchCm, rootZoneCm);
   const placed = placeLayers(layers, surface, pxPerCm).filter(({ layer }) => isHeld(layer.id));
@@ -80,7 +79,7 @@ export function SectionHandles(props: SectionHandlesProps) {
   return (
     <svg
       ref={drawing}
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
       className="section-handles"
       role="group"
       aria-label="Layers to take hold of"
@@ -90,7 +89,7 @@ export function SectionHandles(props: SectionHandlesProps) {
           key={one.layer.id}
           x={LEFT}
           y={one.top}
-          width={BODY}
+          width={body}
           height={Math.max(4, one.bottom - one.top)}
           className="layer-body"
           onPointerDown={take('body', one.layer)}
@@ -104,7 +103,7 @@ export function SectionHandles(props: SectionHandlesProps) {
           <rect
             x={LEFT}
             y={one.top - EDGE_PX / 2}
-            width={BODY}
+            width={body}
             height={EDGE_PX}
             fill="transparent"
             onPointerDown={take('edge', one.layer)}
@@ -128,6 +127,7 @@ interface EdgeProps extends SectionHandlesProps {
 /** The upper edge of a layer: by pointer through its child, by arrow keys here. */
 function Edge({ placed: { layer, top }, onDrop, onMove, onRemove, onSelect, children }: EdgeProps) {
   const measures = useMeasures();
+  const { right } = useSectionFrame();
   const onKeyDown = (event: KeyboardEvent) => {
     const step = { ArrowUp: KEY_STEP_CM, ArrowDown: -KEY_STEP_CM, PageUp: 2, PageDown: -2 }[event.key];
     if (step !== undefined && event.altKey) onMove(layer.id, step > 0 ? 1 : -1);
@@ -151,10 +151,10 @@ function Edge({ placed: { layer, top }, onDrop, onMove, onRemove, onSelect, chil
       aria-valuetext={measures.thickness(layer.thicknessCm)}
       onKeyDown={onKeyDown}
     >
-      <path d={`M${LEFT} ${top}H${RIGHT}`} className="edge-line" />
+      <path d={`M${LEFT} ${top}H${right}`} className="edge-line" />
       <g className="edge-grip">
         <rect
-          x={RIGHT - 34}
+          x={right - 34}
           y={top - 5}
           width={26}
           height={10}
@@ -162,7 +162,7 @@ function Edge({ placed: { layer, top }, onDrop, onMove, onRemove, onSelect, chil
           fill={COLORS.sheet}
           stroke={COLORS.ink}
         />
-        <path d={`M${RIGHT - 27} ${top - 1.6}h12M${RIGHT - 27} ${top + 1.6}h12`} stroke={COLORS.ink} />
+        <path d={`M${right - 27} ${top - 1.6}h12M${right - 27} ${top + 1.6}h12`} stroke={COLORS.ink} />
       </g>
       {children}
     </g>
@@ -170,10 +170,11 @@ function Edge({ placed: { layer, top }, onDrop, onMove, onRemove, onSelect, chil
 }
 
 function Ghost({ y, label }: { y: number; label: string }) {
+  const { right } = useSectionFrame();
   return (
     <g pointerEvents="none">
       <path
-        d={`M${LEFT - 4} ${y}H${RIGHT + 4}`}
+        d={`M${LEFT - 4} ${y}H${right + 4}`}
         stroke={COLORS.ink}
         strokeWidth={1.6}
         strokeDasharray="6 3"

@@ -2,15 +2,8 @@ import { counted } from '../../words/counted.ts';
 import type { Measures } from '../../words/measures.ts';
 import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 import { stackLabels } from './label-stack.ts';
-import {
-  HEIGHT,
-  HELD_SHOWN_FROM_G,
-  LABEL_X,
-  RIGHT,
-  TOP,
-  type NamedLayer,
-  type PlacedLayer,
-} from './section-frame.ts';
+import { HEIGHT, HELD_SHOWN_FROM_G, TOP, type NamedLayer, type PlacedLayer } from './section-frame.ts';
+import { useSectionFrame } from './use-section-frame.ts';
 
 const LABEL_HEIGHT = 33;
 const LINE_HEIGHT = 13;
@@ -28,6 +21,7 @@ export interface Label {
 }
 
 export function Labels({ labels }: { labels: readonly Label[] }) {
+  const { right, labelX } = useSectionFrame();
   const tops = stackLabels(
     labels.map(({ targetY, detail }) => ({
       targetY,
@@ -41,17 +35,17 @@ export function Labels({ labels }: { labels: readonly Label[] }) {
       {labels.map(({ key, targetY, title, detail, color }, i) => (
         <g key={key}>
           <path
-            d={`M${RIGHT + 2} ${targetY}L${LABEL_X - 5} ${tops[i]! + 12}`}
+            d={`M${right + 2} ${targetY}L${labelX - 5} ${tops[i]! + 12}`}
             stroke={COLORS.softInk}
             strokeWidth={0.8}
           />
-          <text x={LABEL_X} y={tops[i]! + 13} fontSize={LETTER_PX} fontWeight={650} fill={color}>
+          <text x={labelX} y={tops[i]! + 13} fontSize={LETTER_PX} fontWeight={650} fill={color}>
             {title}
           </text>
           {detail.split('\n').map((line, row) => (
             <text
               key={row}
-              x={LABEL_X}
+              x={labelX}
               y={tops[i]! + 27 + row * LINE_HEIGHT}
               fontSize={LETTER_PX}
               fill={COLORS.softInk}

@@ -18,7 +18,7 @@ interface YardProps {
   readonly onOpen: (href: string) => void;
 }
 
-const WIDTH = 1118;
+const WIDTH = 1080;
 const GROUND = 118;
 const HEIGHT = GROUND + 44;
 const TALLEST = 104;

@@ -1,6 +1,7 @@
 import { type BucketRatio, bucketHolds } from '../../../core/yard/index.ts';
 import { GrainDefinitions, grainId } from '../../drawing/grains.tsx';
 import { useMeasures } from '../../app/garden-context.ts';
+import { useIsPhone } from '../../app/use-phone.ts';
 import { BUCKET_OF } from '../../../words/measures.ts';
 import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { COLORS, LETTER_PX } from '../../theme/tokens.ts';
@@ -22,15 +23,17 @@ const ROWS = [
   ['carbon', 'of the carbon'],
   ['nitrogen', 'of the nitrogen'],
 ] as const;
-const WIDTH = 700;
 const LABEL = 130;
 const BAR = 22;
 const STEP = 30;
-const ENOUGH_FOR_FIGURE = 0.07;
+/** Length of a whole bar, and the least share of it with room for its figure. */
+const WIDE = { whole: 700, enoughForFigure: 0.07 };
+const NARROW = { whole: 210, enoughForFigure: 0.22 };
 
 /** Why a ratio by the bucket misleads: the same parts by volume, dry mass, carbon and nitrogen. */
 export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ratio: BucketRatio }) {
   const measures = useMeasures();
+  const { whole, enoughForFigure } = useIsPhone() ? NARROW : WIDE;
   const byBucket = partsByBucket(parts).join(' : ');
   const { carbonToNitrogen } = ratio.blend;
   return (
@@ -49,7 +52,7 @@ export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ra
       </div>
       <svg
         className="shares"
-        viewBox={`0 0 ${LABEL + WIDTH} ${ROWS.length * STEP}`}
+        viewBox={`0 0 ${LABEL + whole} ${ROWS.length * STEP}`}
         role="img"
         aria-label={parts
           .map(
@@ -68,7 +71,7 @@ export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ra
               </text>
               {parts.map((part, i) => {
                 const share = ratio.shares[i]?.[key] ?? 0;
-                const width = share * WIDTH;
+                const width = share * whole;
                 const left = x;
                 x += width;
                 return (
@@ -81,7 +84,7 @@ export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ra
                       fill={`url(#${grainId(part.material.kind)})`}
                       stroke={COLORS.sheet}
                     />
-                    {share > ENOUGH_FOR_FIGURE && (
+                    {share > enoughForFigure && (
                       <ShareFigure
                         x={left + width / 2}
                         y={row * STEP + BAR * 0.7}

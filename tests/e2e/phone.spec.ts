@@ -1,0 +1,68 @@
+import { expect, type Page } from '@playwright/test';
+import { onDemo as test } from './books-of-file.ts';
+import { smallLetters } from './letters.ts';
+
+test.use({ file: 'phone', viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+
+const GARDEN = '/garden/ternhollow';
+const PAGES = [
+  '',
+  '/bed/demo-ferry-strip',
+  '/calendar',
+  '/log',
+  '/pale',
+  '/stock',
+  '/stock/demo-lot-hazel',
+  '/trials',
+  '/prepare',
+  '/prepare/char',
+  '/years',
+];
+
+/** Buttons in sight that a finger would miss, with their size. */
+const smallButtons = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const FINGER_PX = 44;
+    return [
+      ...document.querySelectorAll<HTMLElement>('button, summary, [role="button"], .button-link, .tabs a'),
+    ]
+      .filter((button) => button.checkVisibility({ visibilityProperty: true }))
+      .map((button) => ({ button, box: button.getBoundingClientRect() }))
+      .filter(({ box }) => box.width > 1 && (box.height < FINGER_PX - 0.5 || box.width < FINGER_PX - 0.5))
+      .map(
+        ({ button, box }) =>
+          `${button.getAttribute('aria-label') ?? button.textContent.trim()}: ${box.width.toFixed(0)} x ${box.height.toFixed(0)}`,
+      );
+  });
+
+test('every main page fits a phone, with buttons for fingers and letters one can read', async ({ page }) => {
+  const faults: string[] = [];
+  for (const path of PAGES) {
+    await page.goto(GARDEN + path);
+    await expect(page.locator('h1').first()).toBeVisible();
+    await expect(page.getByText(/working it out|Working out|Looking ahead|Trying every/)).toHaveCount(0);
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    const found = [
+      ...(overflow > 0 ? [`wider than the phone by ${overflow} px`] : []),
+      ...(await smallButtons(page)),
+      ...(await smallLetters(page)),
+    ];
+    faults.push(...found.map((fault) => `${path || '/'} ${fault}`));
+  }
+  expect([...new Set(faults)]).toEqual([]);
+});
+
+test('the drawing of a bed folds away, and stays so on this device', async ({ page }) => {
+  await page.goto(`${GARDEN}/bed/demo-ferry-strip`);
+  const drawing = page.getByRole('img', { name: /Section of the bed/ });
+  await expect(drawing).toBeVisible();
+  await page.getByRole('button', { name: 'Hide the drawing' }).tap();
+  await expect(drawing).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Show the drawing' })).toBeVisible();
+  await expect(drawing).toBeHidden();
+  await page.getByRole('button', { name: 'Show the drawing' }).tap();
+  await expect(drawing).toBeVisible();
+});
