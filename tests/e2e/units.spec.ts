@@ -11,6 +11,7 @@ const PAGES = [
   '/bed/demo-ferry-strip',
   '/bed/demo-gourd-mound',
   '/bed/demo-boathouse-path',
+  '/bed/demo-gourd-mound/sheet',
   '/calendar',
   '/laying',
   '/log',
@@ -85,12 +86,23 @@ async function openPage(page: Page, path: string): Promise<void> {
 }
 
 async function leaksOn(page: Page, path: string, system: System): Promise<string[]> {
-  const texts = await readOnPage(page);
-  return texts.flatMap((text) =>
+  return leaksOf(await readOnPage(page), path || '/', system);
+}
+
+const leaksOf = (texts: readonly string[], where: string, system: System): string[] =>
+  texts.flatMap((text) =>
     [...text.matchAll(UNITS[OTHER[system]])].map(
-      (found) => `${path || '/'}: …${text.slice(Math.max(0, found.index - 30), found.index + 25).trim()}…`,
+      (found) => `${where}: …${text.slice(Math.max(0, found.index - 30), found.index + 25).trim()}…`,
     ),
   );
+
+/** What a calendar program shows of the garden: titles and descriptions, their folded lines put together again. */
+async function calendarTexts(request: APIRequestContext): Promise<string[]> {
+  const answer = await request.get('/api/gardens/ternhollow/calendar.ics');
+  const lines = (await answer.text()).replaceAll('\r\n ', '').split('\r\n');
+  const texts = lines.filter((line) => /^(?:SUMMARY|DESCRIPTION)/.test(line));
+  expect(texts.length).toBeGreaterThan(10);
+  return texts;
 }
 
 for (const system of ['metric', 'customary'] as const) {
@@ -106,6 +118,7 @@ for (const system of ['metric', 'customary'] as const) {
       leaks.push(...(await leaksOn(page, path, system)));
       leaks.push(...(await smallLetters(page)).map((small) => `${path || '/'}: ${small}`));
     }
+    leaks.push(...leaksOf(await calendarTexts(request), 'calendar.ics', system));
     expect([...new Set(leaks)]).toEqual([]);
   });
 }
