@@ -49,7 +49,7 @@ describe('the garden file', () => {
     expect(file.version).toBe(GARDEN_FILE_VERSION);
     expect(file.model).toBe(2);
     expect(file.weather).toEqual([]);
-    expect(file.beds).toMatchObject([{ ...bed, outline: null, learnsFromLog: true }]);
+    expect(file.beds).toMatchObject([{ ...bed, outline: null, learnsFromLog: true, part: '' }]);
     expect(upgradeFile(VERSION_1)).toMatchObject({
       version: GARDEN_FILE_VERSION,
       garden: { name: 'Trial plot' },

@@ -9,6 +9,12 @@ const LATITUDE_DEG = 90;
 export const bedFields = {
   name: field(name, { also: ['bed', 'bed name'] }),
   kind: field(z.enum(BED_KINDS), { also: ['type'], empty: 'annual' }),
+  /** Where in a large garden it lies, in the gardener's words; empty where that needs no saying. */
+  part: field(z.string().trim().max(60).default(''), {
+    label: 'the part of the garden',
+    also: ['part of the garden', 'section', 'area of the garden', 'location'],
+    empty: '',
+  }),
   areaM2: field(finite.gt(0).max(100_000), { quantity: 'area', also: ['area', 'size'] }),
   organicMatterPct: field(finite.min(0).max(100), { also: ['organic matter', 'som', 'om'] }),
   bulkDensityGPerCm3: field(finite.min(0.05).max(2.5), { also: ['bulk density'], empty: 1.2 }),
@@ -53,4 +59,4 @@ export type BedGiven = z.input<typeof bedDraft>;
 export type BedRecord = z.infer<typeof bedRecord>;
 
 /** A bed as the model reads it. */
-export type Bed = ReadBy<typeof bedFields, 'name' | 'learnsFromLog' | 'outline' | 'note'>;
+export type Bed = ReadBy<typeof bedFields, 'name' | 'part' | 'learnsFromLog' | 'outline' | 'note'>;

@@ -37,21 +37,36 @@ onDemo('a bed, a material by its common name and a note are found by the keyboar
   await expect(box(page)).toHaveCount(0);
 });
 
-onOwn('sixty beds stand in one list, and the margin fits its window', async ({ page, request }) => {
-  await makeGarden(request, 'sixty');
-  for (let i = 1; i <= 60; i++) {
-    await makeBed(request, 'sixty', {
-      id: `sixty-${i}`,
-      name: `Row ${i}`,
-      kind: i % 2 ? 'annual' : 'perennial',
-    });
-  }
-  await page.goto('/garden/sixty');
-  const list = page.getByLabel('Go to a bed');
-  await list.click();
-  await list.fill('Row 47');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Row 47' })).toBeVisible();
-  await expect(page.getByRole('navigation').getByRole('link', { name: 'Row 47' })).toBeVisible();
-  await expect(page.getByRole('navigation').getByRole('link', { name: /^Row / })).toHaveCount(1);
-});
+onOwn(
+  'sixty beds stand in one list and by the parts of their garden, and the margin fits its window',
+  async ({ page, request }) => {
+    await makeGarden(request, 'sixty');
+    for (let i = 1; i <= 60; i++) {
+      await makeBed(request, 'sixty', {
+        id: `sixty-${i}`,
+        name: `Row ${i}`,
+        kind: i % 2 ? 'annual' : 'perennial',
+        part: i === 60 ? '' : i % 2 ? 'Lower terrace' : 'Upper terrace',
+      });
+    }
+    await page.goto('/garden/sixty');
+    const rows = page.getByRole('table').getByRole('link', { name: /^Row \d+$/ });
+    await expect(rows).toHaveCount(60);
+    await expect(page.getByRole('rowheader', { name: 'Rest of the garden 1 bed' })).toBeVisible();
+    await page.getByRole('button', { name: 'Upper terrace' }).click();
+    await expect(rows).toHaveCount(31);
+    await page.reload();
+    await expect(rows).toHaveCount(31);
+    await expect(page.getByRole('button', { name: 'Upper terrace' })).toHaveAttribute(
+      'aria-expanded',
+      'false',
+    );
+    const list = page.getByLabel('Go to a bed');
+    await list.click();
+    await list.fill('Row 47');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Row 47' })).toBeVisible();
+    await expect(page.getByRole('navigation').getByRole('link', { name: 'Row 47' })).toBeVisible();
+    await expect(page.getByRole('navigation').getByRole('link', { name: /^Row / })).toHaveCount(1);
+  },
+);

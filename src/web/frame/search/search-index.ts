@@ -29,11 +29,11 @@ const cropNames = ({ plantings }: GardenBooks, bedId: string): string[] =>
   });
 
 const bedsOf = (books: GardenBooks, root: string): Searchable[] =>
-  books.beds.map(({ id, name, kind, note }) => ({
+  books.beds.map(({ id, name, kind, part, note }) => ({
     id: `bed ${id}`,
     kind: 'bed',
     title: name,
-    detail: BED_KIND_WORDS[kind],
+    detail: part === '' ? BED_KIND_WORDS[kind] : `${BED_KIND_WORDS[kind]}, ${part}`,
     also: `bed ${note} ${cropNames(books, id).join(' ')}`,
     to: `${root}/bed/${id}`,
   }));

@@ -11,6 +11,9 @@ import { dateNear, dayOf } from '../../../words/dates.ts';
 import { formatFixed } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { STATUS_WORDS } from '../../../words/words.ts';
+import { counted } from '../../../words/counted.ts';
+import { useFold } from '../../ui/fold/use-fold.ts';
+import { gardenParts, REST_OF_GARDEN, type GardenPart } from '../../ui/garden/parts.ts';
 import { bedNames } from '../../ui/garden/naming.ts';
 import { layName } from '../../../words/record-names.ts';
 import { inBedOrder, nextStepOf, type BedOrder } from './bed-order.ts';
@@ -39,6 +42,7 @@ export function BedRows({ briefed, hrefOf }: BedRowsProps) {
       </button>
     </th>
   );
+  const parts = gardenParts(inBedOrder({ briefed, order, isReversed, books }), ({ bed }) => bed.part);
   return (
     <table className="ledger bed-rows">
       <thead>
@@ -51,12 +55,41 @@ export function BedRows({ briefed, hrefOf }: BedRowsProps) {
           {head('organicMatter', 'organic matter')}
         </tr>
       </thead>
-      <tbody>
-        {inBedOrder({ briefed, order, isReversed, books }).map((one) => (
-          <BedRow key={one.bed.id} briefedBed={one} href={hrefOf(one.bed.id)} />
-        ))}
-      </tbody>
+      {parts.map((part) =>
+        parts.length === 1 && part.name === '' ? (
+          <tbody key={part.name}>{rowsOf(part.beds, hrefOf)}</tbody>
+        ) : (
+          <PartRows key={part.name} gardenId={books.garden.id} part={part} hrefOf={hrefOf} />
+        ),
+      )}
     </table>
+  );
+}
+
+const rowsOf = (briefed: readonly BriefedBed[], hrefOf: (bedId: string) => string) =>
+  briefed.map((one) => <BedRow key={one.bed.id} briefedBed={one} href={hrefOf(one.bed.id)} />);
+
+interface PartRowsProps {
+  readonly gardenId: string;
+  readonly part: GardenPart<BriefedBed>;
+  readonly hrefOf: (bedId: string) => string;
+}
+
+/** The beds of one part of the garden, which folds away; the device remembers it. */
+function PartRows({ gardenId, part, hrefOf }: PartRowsProps) {
+  const { isFolded, turn } = useFold(`${gardenId} ${part.name}`);
+  return (
+    <tbody>
+      <tr className="part-row">
+        <th scope="rowgroup" colSpan={6}>
+          <button type="button" className="sort-head" aria-expanded={!isFolded} onClick={turn}>
+            <span aria-hidden="true">{isFolded ? '▸' : '▾'}</span> {part.name || REST_OF_GARDEN}
+          </button>{' '}
+          <span className="soft">{counted(part.beds.length, 'bed')}</span>
+        </th>
+      </tr>
+      {!isFolded && rowsOf(part.beds, hrefOf)}
+    </tbody>
   );
 }
 
@@ -92,14 +125,14 @@ function BedRow({ briefedBed, href }: { briefedBed: BriefedBed; href: string }) 
       </td>
       <td className="words">{lockUpAnswer(brief.standing, bedNames(books), measures).headline}</td>
       <td className="words">{nextWords(briefedBed, books, measures)}</td>
-      <td className="reach">
+      <td className="reach" data-name={`available to roots, ${measures.rateUnit}`}>
         <EightWeeks ahead={brief.ahead} description={aheadWords(brief, measures)} />
         {formatFixed(
           measures.rateFigure(brief.now.availableContactG + brief.now.availableRootG),
           measures.rateDecimals,
         )}
       </td>
-      <td>
+      <td data-name="organic matter">
         {formatFixed(brief.now.organicMatterPct, 1)} %{' '}
         <span className="soft" title={`In a year: ${formatFixed(brief.organicMatterNextYearPct, 1)} %`}>
           {trend > 0.05 ? '↗ rising' : trend < -0.05 ? '↘ falling' : '→ steady'}

@@ -1,5 +1,5 @@
-import { type ReactNode, useId, useState } from 'react';
-import { remember, remembered } from '../../app/device-memory.ts';
+import { type ReactNode, useId } from 'react';
+import { useFold } from './use-fold.ts';
 import './foldable.css';
 
 interface FoldableProps {
@@ -8,17 +8,10 @@ interface FoldableProps {
   readonly children: ReactNode;
 }
 
-const FOLDED = 'folded';
-
 /** What takes much room on a phone can be folded away there; the device remembers it. On a wide screen it always shows. */
 export function Foldable({ what, children }: FoldableProps) {
-  const key = `vine-ledger fold ${what}`;
-  const [isFolded, setFolded] = useState(() => remembered(key) === FOLDED);
+  const { isFolded, turn } = useFold(what);
   const id = useId();
-  const turn = () => {
-    remember(key, isFolded ? null : FOLDED);
-    setFolded(!isFolded);
-  };
   return (
     <div className={isFolded ? 'foldable is-folded' : 'foldable'}>
       <button

@@ -1,6 +1,6 @@
 import { DateField } from '../forms/DateField.tsx';
 import { Button, Checkbox, Input, Select } from 'antd';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { bedDraft, bedFields, type BedRecord } from '../../../records/bed.ts';
 import {
   EXPOSURES,
@@ -29,7 +29,9 @@ import {
 } from '../forms/typed-quantity.ts';
 import { quantityExample } from '../../../words/quantity-words.ts';
 import { BED_KIND_WORDS, CROPPING_WORDS, EXPOSURE_WORDS, TEXTURE_WORDS } from '../../../words/words.ts';
+import { useBooks } from '../../app/garden-context.ts';
 import { FingerTest } from './FingerTest.tsx';
+import { gardenParts } from './parts.ts';
 
 interface BedFormProps {
   readonly gardenId: string;
@@ -42,6 +44,7 @@ interface BedFormProps {
 /** What has been typed and chosen, as typed. */
 interface BedFields {
   readonly name: string;
+  readonly part: string;
   readonly kind: BedKind;
   readonly area: TypedQuantity;
   readonly organicMatter: string;
@@ -59,6 +62,7 @@ const ROOT_ZONE = askedOf(bedFields.rootZoneCm);
 
 const newBed = (reader: Reader): BedFields => ({
   name: '',
+  part: '',
   kind: 'annual',
   area: typedFrom(null, 'area', reader),
   organicMatter: '4',
@@ -73,6 +77,7 @@ const newBed = (reader: Reader): BedFields => ({
 
 const fieldsOf = (bed: BedRecord, reader: Reader): BedFields => ({
   name: bed.name,
+  part: bed.part,
   kind: bed.kind,
   area: typedFrom(bed.areaM2, 'area', reader),
   organicMatter: String(bed.organicMatterPct),
@@ -104,6 +109,7 @@ function readFields({
     ...kept,
     id,
     name: fields.name,
+    part: fields.part,
     kind: fields.kind,
     areaM2: figureOf(quantities.areaM2),
     organicMatterPct: numberFromText(fields.organicMatter),
@@ -121,6 +127,8 @@ function readFields({
 /** Making a bed, or changing one. */
 export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
   const reader = useReader();
+  const { beds } = useBooks();
+  const partsId = useId();
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
   const [fields, setFields] = useState(() => (changing ? fieldsOf(changing, reader) : newBed(reader)));
   const [wasTried, setWasTried] = useState(false);
@@ -149,7 +157,7 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
       changeBed.mutate({ bedId: id, change: { ...values, version: changing.version } }, { onSuccess });
     else makeBed.mutate({ ...values, id: draftId }, { onSuccess });
   };
-  const text = (field: 'name' | 'organicMatter' | 'clay' | 'ph', width: number) => ({
+  const text = (field: 'name' | 'part' | 'organicMatter' | 'clay' | 'ph', width: number) => ({
     value: fields[field],
     onChange: (event: { target: { value: string } }) => set({ [field]: event.target.value }),
     style: { width },
@@ -168,6 +176,14 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
         <Field name="Name" trouble={trouble('name')}>
           {(control) => <Input {...control} {...text('name', 170)} autoFocus />}
         </Field>
+        <Field name="Part of the garden" trouble={trouble('part')} hint="groups many beds">
+          {(control) => <Input {...control} {...text('part', 150)} list={partsId} autoComplete="off" />}
+        </Field>
+        <datalist id={partsId}>
+          {gardenParts(beds, (bed) => bed.part).map(
+            ({ name }) => name !== '' && <option key={name} value={name} />,
+          )}
+        </datalist>
         <Field name="Kind">
           {(control) => (
             <Select
