@@ -1,5 +1,6 @@
 import { isoDateOf } from '../../core/ground/index.ts';
 import type { YearPoint } from '../../core/long-run/index.ts';
+import type { FiguresTable } from './table-in-units.ts';
 
 /** One line of the page, named. */
 export interface NamedSeries {
@@ -58,10 +59,8 @@ const cellsOf = (one: YearPoint): (number | string)[] => [
   one.nitrogenLostG,
 ];
 
-/** Lines of years as rows, year by year; amounts per m2, whatever the garden's own units. */
-export const yearsTable = (
-  series: readonly NamedSeries[],
-): { fields: string[]; data: (number | string)[][] } => ({
+/** Lines of years as rows, year by year; amounts per m2. */
+export const yearsTable = (series: readonly NamedSeries[]): FiguresTable => ({
   fields: HEADER,
   data: series.flatMap(({ bed, habit, areaM2, points }) =>
     points.map((point) => [bed, habit, areaM2, ...cellsOf(point)]),

@@ -1,3 +1,4 @@
+import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Segmented } from 'antd';
 import { memo, useState } from 'react';
 import type { DayNumber } from '../../../core/ground/index.ts';
@@ -64,6 +65,7 @@ export const Ledger = memo(function Ledger({
   areaM2,
   onDay,
 }: LedgerProps) {
+  const { system } = useMeasures();
   const [kind, setKind] = useState<PeriodKind>('year');
   const [view, setView] = useState<View>('accounts');
   const { period, carbon, nitrogen, ash } = statementsOf(books, day, kind);
@@ -112,7 +114,10 @@ export const Ledger = memo(function Ledger({
         <Button
           size="small"
           onClick={() =>
-            saveFile(`${bedName} ledger, model ${MODEL_VERSION}.csv`, ledgerCsv({ books, day, kind, areaM2 }))
+            saveFile(
+              `${bedName} ledger, model ${MODEL_VERSION}.csv`,
+              ledgerCsv({ books, day, kind, areaM2, system }),
+            )
           }
         >
           CSV

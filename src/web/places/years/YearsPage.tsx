@@ -1,4 +1,4 @@
-import { useBooks } from '../../app/garden-context.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Button, Checkbox, Progress, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -279,11 +279,12 @@ function BedChoice({ isGarden, chosen, onChoose }: BedChoiceProps) {
 }
 
 function Exports({ view }: { view: YearsView }) {
+  const { system } = useMeasures();
   const save = () => {
     const series = view.beds.flatMap((bed) =>
       bed.lines.map(({ line, points }) => ({ bed: bed.name, habit: line.name, areaM2: bed.areaM2, points })),
     );
-    saveFile(`${view.beds.map(({ name }) => name).join(' and ')} years.csv`, seriesCsv(series));
+    saveFile(`${view.beds.map(({ name }) => name).join(' and ')} years.csv`, seriesCsv(series, system));
   };
   return (
     <Button size="small" onClick={save}>

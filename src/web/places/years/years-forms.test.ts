@@ -130,9 +130,10 @@ describe('what leaves the page', () => {
       lastingCharG: [1, 2, 3],
       woodLeftShare: null,
     } as unknown as YearPoint;
-    const csv = seriesCsv([
-      { bed: 'Bed, the first', habit: 'Our "round"', areaM2: 5, points: [point, point] },
-    ]);
+    const csv = seriesCsv(
+      [{ bed: 'Bed, the first', habit: 'Our "round"', areaM2: 5, points: [point, point] }],
+      'metric',
+    );
     const { data, errors } = Papa.parse<Record<string, string>>(csv, { header: true });
     expect(errors).toEqual([]);
     expect(data).toHaveLength(2);

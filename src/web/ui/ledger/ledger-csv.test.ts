@@ -33,7 +33,9 @@ const books = monthBooks(
   }),
 );
 const rowsOf = (kind: 'month' | 'year', areaM2 = 5) =>
-  Papa.parse<Record<string, string>>(ledgerCsv({ books, day: today, kind, areaM2 }), { header: true }).data;
+  Papa.parse<Record<string, string>>(ledgerCsv({ books, day: today, kind, areaM2, system: 'metric' }), {
+    header: true,
+  }).data;
 
 describe('the ledger as CSV', () => {
   it('closes every period with what the next one opens with', () => {

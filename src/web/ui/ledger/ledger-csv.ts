@@ -8,6 +8,8 @@ import {
   nitrogenStatement,
   periodAround,
 } from '../../../core/model/index.ts';
+import { tableInUnits } from '../../../contract/tables/table-in-units.ts';
+import type { UnitSystem } from '../../../refusals/refusal.ts';
 import type { MonthBooks } from '../../../core/bed/index.ts';
 
 const HEADER = ['from', 'until', 'element', 'account', 'line', 'counterparty', 'amount_g'];
@@ -22,7 +24,7 @@ function linesOf({
   readonly from: string;
   readonly until: string;
   readonly areaM2: number;
-}): string[][] {
+}): (string | number)[][] {
   const row = ({
     account,
     line,
@@ -33,7 +35,7 @@ function linesOf({
     readonly line: string;
     readonly counterparty: string;
     readonly gPerM2: number;
-  }) => [from, until, statement.element, account, line, counterparty, String(gPerM2 * areaM2)];
+  }) => [from, until, statement.element, account, line, counterparty, gPerM2 * areaM2];
   return [
     ...statement.assets.flatMap(({ account, openingG, closingG, postings }) => [
       row({ account, line: 'opening', counterparty: '', gPerM2: openingG }),
@@ -49,24 +51,26 @@ function linesOf({
 }
 
 /**
- * The books of a whole run as CSV (RFC 4180), period by period up to the one that holds `day`; amounts in grams for
- * the whole bed, what comes into an account positive.
+ * The books of a whole run as CSV (RFC 4180), period by period up to the one that holds `day`; amounts in grams or
+ * ounces for the whole bed, what comes into an account positive.
  */
 export function ledgerCsv({
   books,
   day,
   kind,
   areaM2,
+  system,
 }: {
   readonly books: MonthBooks;
   readonly day: DayNumber;
   readonly kind: PeriodKind;
   readonly areaM2: number;
+  readonly system: UnitSystem;
 }): string {
   const run = { fromDay: books.startDay, untilDay: books.endDay };
   const at = (morning: DayNumber) =>
     books.samples.findLast((sample) => sample.day <= morning) ?? books.samples[0]!;
-  const rows: string[][] = [];
+  const rows: (string | number)[][] = [];
   for (let from = books.startDay; from <= day && from < books.endDay;) {
     const { untilDay } = periodAround(from, kind, run);
     const [opening, closing] = [at(from), at(untilDay)];
@@ -78,5 +82,5 @@ export function ledgerCsv({
     );
     from = untilDay;
   }
-  return Papa.unparse({ fields: HEADER, data: rows }, { newline: '\r\n' });
+  return Papa.unparse(tableInUnits({ fields: HEADER, data: rows }, system), { newline: '\r\n' });
 }
