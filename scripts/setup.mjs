@@ -11,7 +11,13 @@ import { fileURLToPath } from 'node:url';
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 const OLDEST_NODE = [20, 19];
 const STAMP = join(ROOT, 'node_modules', '.set-up-for');
-const CHROMIUM_PATHS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+// The headless shell is the same engine without windows: the tests take a fifth less time in it.
+const CHROMIUM_PATHS = [
+  '/usr/bin/chromium-headless-shell',
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+];
 
 /** Stops with one plain sentence instead of a stack trace. */
 export function fail(sentence) {
@@ -106,10 +112,12 @@ export function ensureBrowser() {
     console.log('Vine Ledger: installing Chromium for the browser tests (once) ...');
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
     run('apt-get', ['-qq', 'update'], { env });
-    run('apt-get', ['-qq', 'install', '-y', '--no-install-recommends', 'chromium'], {
-      env,
-      stdio: ['ignore', 'ignore', 'inherit'],
-    });
+    const install = (name) =>
+      run('apt-get', ['-qq', 'install', '-y', '--no-install-recommends', name], {
+        env,
+        stdio: ['ignore', 'ignore', 'inherit'],
+      });
+    if (!install('chromium-headless-shell')) install('chromium');
   }
   return find() ?? fail('the browser tests need Chromium: install it, or name it in VINE_CHROMIUM.');
 }

@@ -88,8 +88,8 @@ test('a layer is dragged thicker in the drawing, written down, and taken back', 
   }).toPass();
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await expect(page.getByText('Leave without writing it down?')).toBeVisible();
-  await page.getByRole('button', { name: 'Stay here' }).click();
+  await expect(page.getByText('Leave without saving?')).toBeVisible();
+  await page.getByRole('button', { name: 'Stay', exact: true }).click();
 
   await page.getByRole('button', { name: 'Save the changes' }).click();
   await expect(page.getByText('The changes are saved.')).toBeVisible();

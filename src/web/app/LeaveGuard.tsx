@@ -22,14 +22,14 @@ export function LeaveGuard({
   return (
     <Modal
       open={blocker.state === 'blocked'}
-      title="Leave without writing it down?"
+      title="Leave without saving?"
       onCancel={() => blocker.reset?.()}
       footer={[
         <Button key="leave" onClick={() => blocker.proceed?.()}>
-          Leave it behind
+          Leave without saving
         </Button>,
         <Button key="stay" type="primary" onClick={() => blocker.reset?.()}>
-          Stay here
+          Stay
         </Button>,
       ]}
     >
