@@ -10,6 +10,8 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 30_000 },
   workers: 2,
+  // On a busy machine a test may be run a second time; `npm test` names every test that needed it.
+  retries: process.env['CI'] ? 1 : 0,
   // Files run beside each other, the tests of one file in their order.
   fullyParallel: false,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],

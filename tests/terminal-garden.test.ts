@@ -234,7 +234,7 @@ describe('the terminal on a garden file', () => {
 
   it('explains itself', () => {
     expect(vine('--help').stdout).toMatch(/Usage.*simulate.*mix.*char.*doses.*years.*validate.*convert/s);
-    expect(vine('mix', '--help').stdout).toMatch(/such as: mix/i);
+    expect(vine('mix', '--help').stdout).toMatch(/for example: mix/i);
     expect(vine('--help').status).toBe(0);
   });
 });

@@ -34,7 +34,7 @@ import {
 } from './scenario-file-schema.ts';
 
 /**
- * The scenario file: one bed, one square metre, as JSON. Format 1 carries no format field; format 2 adds optional
+ * The scenario file: one bed, one square meter, as JSON. Format 1 carries no format field; format 2 adds optional
  * fields only, so both are read alike. Short names are
  * those of docs/scenario-file.md; this module turns them into the core's own, and turns the core's field
  * names back when something is refused, so that an error names what stands in the file.

@@ -32,6 +32,31 @@ test('a bed is measured as people measure it: sides in feet, a fraction, another
   expect(beds[0].rootZoneCm).toBeCloseTo(34.29, 9);
 });
 
+test('a half-filled form asks before it is left, and shows the field that is wrong', async ({
+  page,
+  request,
+}) => {
+  await makeGarden(request, 'half');
+  await page.goto('/garden/half');
+  await page.getByRole('button', { name: 'Make a bed' }).click();
+  const form = page.getByRole('form', { name: 'Make a bed' });
+  await form.getByLabel('Name', { exact: true }).fill('Half bed');
+  await form.getByRole('button', { name: 'Make the bed' }).click();
+  await expect(form.getByLabel(/^Area, m²/)).toBeFocused();
+
+  const calendar = page.getByRole('navigation').getByRole('link', { name: 'Calendar', exact: true });
+  await calendar.click();
+  const asks = page.getByRole('dialog', { name: 'Leave without saving?' });
+  await asks.getByRole('button', { name: 'Stay', exact: true }).click();
+  await expect(form.getByLabel('Name', { exact: true })).toHaveValue('Half bed');
+
+  await form.getByLabel(/^Area, m²/).fill('6 m2');
+  await form.getByRole('button', { name: 'Make the bed' }).click();
+  await expect(page.getByRole('heading', { name: 'Half bed' })).toBeVisible();
+  await calendar.click();
+  await expect(page.getByRole('heading', { name: /^Calendar from/ })).toBeVisible();
+});
+
 test('saving a form changes nothing that nobody touched', async ({ page, request }) => {
   const odd = { areaM2: 1234.56, rootZoneCm: 30 };
   await makeGarden(request, 'untouched', { measures: 'customary' });

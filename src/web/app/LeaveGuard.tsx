@@ -1,24 +1,21 @@
 import { Button, Modal } from 'antd';
 import { useEffect } from 'react';
 import { useBlocker } from 'react-router';
+import { unsavedWords } from './unsaved.ts';
 
 /** Asks before something that is not saved yet is left behind. */
-export function LeaveGuard({
-  isUnsaved,
-  what = 'What you tried on this bed is not saved yet.',
-}: {
-  isUnsaved: boolean;
-  what?: string;
-}) {
+export function LeaveGuard() {
   const blocker = useBlocker(
-    ({ currentLocation, nextLocation }) => isUnsaved && currentLocation.pathname !== nextLocation.pathname,
+    ({ currentLocation, nextLocation }) =>
+      unsavedWords() !== null && currentLocation.pathname !== nextLocation.pathname,
   );
   useEffect(() => {
-    if (!isUnsaved) return undefined;
-    const hold = (event: BeforeUnloadEvent) => event.preventDefault();
+    const hold = (event: BeforeUnloadEvent) => {
+      if (unsavedWords() !== null) event.preventDefault();
+    };
     window.addEventListener('beforeunload', hold);
     return () => window.removeEventListener('beforeunload', hold);
-  }, [isUnsaved]);
+  }, []);
   return (
     <Modal
       open={blocker.state === 'blocked'}
@@ -33,7 +30,7 @@ export function LeaveGuard({
         </Button>,
       ]}
     >
-      <p>{what}</p>
+      <p>{unsavedWords()}</p>
     </Modal>
   );
 }

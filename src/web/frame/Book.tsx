@@ -13,6 +13,7 @@ import { GardenSwitch } from './GardenSwitch.tsx';
 import { KeyHelp } from './KeyHelp.tsx';
 import { ABOUT, DAILY, WORK, type Place } from './places.ts';
 import { Search } from './search/Search.tsx';
+import { LeaveGuard } from '../app/LeaveGuard.tsx';
 import { rememberGarden } from '../app/last-garden.ts';
 import { Trouble } from '../app/Trouble.tsx';
 
@@ -52,6 +53,7 @@ export function Book() {
         <Connection />
         <FileState gardenId={gardenId} />
         <Open books={books} error={error} />
+        <LeaveGuard />
       </main>
     </div>
   );

@@ -12,7 +12,7 @@ import {
 } from '../../model/index.ts';
 import type { Cause } from './causes.ts';
 
-/** What to do, with amounts for one square metre; the page multiplies by the area. */
+/** What to do, with amounts for one square meter; the page multiplies by the area. */
 export type RemedyWhat =
   | { readonly code: 'feed'; readonly nitrogenGPerM2: number }
   | {

@@ -165,7 +165,7 @@ export interface AutomaticIrrigation {
   readonly refill: number;
 }
 
-/** One bed, one square metre of it, from the start day to the day before `endDay`. */
+/** One bed, one square meter of it, from the start day to the day before `endDay`. */
 export interface BedScenario {
   readonly startDay: DayNumber;
   readonly endDay: DayNumber;

@@ -15,7 +15,7 @@ import { formatFixed } from '../../../words/figures.ts';
 import { BED_KIND_WORDS, ESTIMATE } from '../../../words/words.ts';
 import '../../ui/garden/garden.css';
 import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
-import { LeaveGuard } from '../../app/LeaveGuard.tsx';
+import { useUnsaved } from '../../app/unsaved.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import './bed.css';
 import { BedBands, type OpenBand } from './BedBands.tsx';
@@ -144,6 +144,7 @@ function OpenBed({ bed }: { bed: BedRecord }) {
     setDay(Math.max(today, ...dates));
   };
   const refusal = answers.refusal?.sentence ?? null;
+  useUnsaved(sheet.isChanged || preview !== null, 'What you tried on this bed is not saved yet.');
 
   return (
     <div className="page bed-page">
@@ -153,7 +154,6 @@ function OpenBed({ bed }: { bed: BedRecord }) {
         onOpen={setOpen}
       />
       <FirstSteps books={answers.drawnFrom} />
-      <LeaveGuard isUnsaved={sheet.isChanged || preview !== null} />
       <TroubleNote trouble={trouble} onUnderstood={() => setTrouble(null)} />
       <BedBands
         open={open}

@@ -1,4 +1,5 @@
 import { DateField } from '../../ui/forms/DateField.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Button, Checkbox, Segmented, Select } from 'antd';
 import { useState } from 'react';
@@ -44,9 +45,13 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
   const books = useBooks();
   const reader = useReader();
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
-  const [form, setForm] = useState(() => plantingFormOf(changing, firstFreeDay(books, bedId), reader));
-  const [isTouched, setIsTouched] = useState(false);
-  const [wasTried, setWasTried] = useState(false);
+  const {
+    fields: form,
+    set,
+    isTouched,
+    wasTried,
+    submitWith,
+  } = useRecordForm<PlantingForm>(() => plantingFormOf(changing, firstFreeDay(books, bedId), reader));
   const plant = usePlant(bedId);
   const change = useChangePlanting();
   const quantities = quantitiesOf(form, reader);
@@ -59,7 +64,6 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
     ...(clash === null ? {} : { plantedOn: clash }),
   };
   const save = () => {
-    setWasTried(true);
     if (!parsed.success || clash !== null) return;
     const { id: draftId, ...values } = parsed.data;
     if (!changing) plant.mutate({ ...values, id: draftId }, { onSuccess: onClose });
@@ -70,13 +74,10 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
   };
   return {
     form,
-    set: (next: Partial<PlantingForm>) => {
-      setIsTouched(true);
-      setForm((before) => withChange(before, next, reader));
-    },
+    set: (next: Partial<PlantingForm>) => set((before) => withChange(before, next, reader)),
     trouble: (field: string) => (wasTried || (isTouched && clash !== null) ? troubles[field] : undefined),
     isSaving: plant.isPending || change.isPending,
-    save,
+    onSubmit: submitWith(save),
   };
 }
 
@@ -85,16 +86,9 @@ export function PlantingBand(props: PlantingBandProps) {
   const { garden } = useBooks();
   const { changing, onClose } = props;
   const planting = usePlanting(props);
-  const { trouble, isSaving, save } = planting;
+  const { trouble, isSaving, onSubmit } = planting;
   return (
-    <form
-      className="band"
-      aria-label={changing ? 'Change a planting' : 'Plant a crop'}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <form className="band" aria-label={changing ? 'Change a planting' : 'Plant a crop'} onSubmit={onSubmit}>
       <div className="band-fields">
         <WhatAndWhen {...planting} />
         <HowItGrows {...planting} climate={garden.climate} />

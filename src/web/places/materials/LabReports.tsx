@@ -5,6 +5,7 @@ import type { LabResultRecord } from '../../../records/lab-result.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveLab, useReportLab, useRestoreLab } from '../../api/stock.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
@@ -89,11 +90,17 @@ function Report({ report }: { report: LabResultRecord }) {
 function ReportForm({ materialId, onClose }: { materialId: string; onClose: () => void }) {
   const books = useBooks();
   const reader = useReader();
-  const [laboratory, setLaboratory] = useState('');
-  const [typed, setTyped] = useState(() => typedFigures(LAB_FIGURES, {}, reader));
-  const [wasTried, setWasTried] = useState(false);
+  const {
+    fields: { laboratory, typed, date },
+    set,
+    wasTried,
+    submitWith,
+  } = useRecordForm(() => ({
+    laboratory: '',
+    typed: typedFigures(LAB_FIGURES, {}, reader),
+    date: books.today,
+  }));
   const read = readFigures(LAB_FIGURES, typed, reader);
-  const [date, setDate] = useState(books.today);
   const [id] = useState(() => crypto.randomUUID());
   const report = useReportLab(books.garden.id);
   const troubles = sentencesOf(report.error);
@@ -101,9 +108,7 @@ function ReportForm({ materialId, onClose }: { materialId: string; onClose: () =
     <form
       className="tool"
       aria-label="A laboratory report"
-      onSubmit={(event) => {
-        event.preventDefault();
-        setWasTried(true);
+      onSubmit={submitWith(() => {
         if (Object.keys(read.troubles).length > 0) return;
         report.mutate(
           {
@@ -116,14 +121,19 @@ function ReportForm({ materialId, onClose }: { materialId: string; onClose: () =
           },
           { onSuccess: onClose },
         );
-      }}
+      })}
     >
       <div className="band-fields">
-        <DateField name="Sampled on" value={date} onChange={setDate} trouble={troubles['date']} />
+        <DateField
+          name="Sampled on"
+          value={date}
+          onChange={(sampledOn) => set({ date: sampledOn })}
+          trouble={troubles['date']}
+        />
         <TextField
           name="Laboratory"
           value={laboratory}
-          onChange={setLaboratory}
+          onChange={(by) => set({ laboratory: by })}
           trouble={troubles['laboratory']}
           isNumber={false}
           width={170}
@@ -131,7 +141,7 @@ function ReportForm({ materialId, onClose }: { materialId: string; onClose: () =
         <FigureInputs
           fields={LAB_FIGURES}
           typed={typed}
-          onChange={setTyped}
+          onChange={(figures) => set({ typed: figures })}
           troubles={{ ...troubles, ...(wasTried ? read.troubles : {}) }}
         />
       </div>

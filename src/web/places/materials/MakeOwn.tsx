@@ -4,6 +4,7 @@ import type { LibraryMaterial } from '../../../core/ground/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useMakeMaterial } from '../../api/gardens.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
 import type { FiguresBasis } from '../../../records/material.ts';
@@ -20,30 +21,34 @@ interface MakeOwnProps {
 }
 
 /** A material of one's own that is like one of the library but for its figures. */
-export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
+export function MakeOwn(props: MakeOwnProps) {
   const [isOpen, setOpen] = useState(false);
+  if (isOpen) return <OwnForm {...props} onClose={() => setOpen(false)} />;
+  return (
+    <Button size="small" onClick={() => setOpen(true)}>
+      Make one of your own like this
+    </Button>
+  );
+}
+
+function OwnForm({ gardenId, like, onMade, onClose }: MakeOwnProps & { readonly onClose: () => void }) {
   const [id] = useState(() => crypto.randomUUID());
   const reader = useReader();
-  const [name, setName] = useState('');
-  const [typed, setTyped] = useState(() => typedFigures(OWN_FIGURES, { ...like }, reader));
-  const [wasTried, setWasTried] = useState(false);
+  const {
+    fields: { name, typed },
+    set,
+    wasTried,
+    submitWith,
+    forget,
+  } = useRecordForm(() => ({ name: '', typed: typedFigures(OWN_FIGURES, { ...like }, reader) }));
   const read = readFigures(OWN_FIGURES, typed, reader);
   const make = useMakeMaterial(gardenId);
   const troubles = sentencesOf(make.error);
-  if (!isOpen) {
-    return (
-      <Button size="small" onClick={() => setOpen(true)}>
-        Make one of your own like this
-      </Button>
-    );
-  }
   return (
     <form
       className="tool"
       aria-label="One of your own"
-      onSubmit={(event) => {
-        event.preventDefault();
-        setWasTried(true);
+      onSubmit={submitWith(() => {
         if (Object.keys(read.troubles).length > 0) return;
         make.mutate(
           {
@@ -56,15 +61,20 @@ export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
             },
             note: '',
           },
-          { onSuccess: (made) => onMade(made.id) },
+          {
+            onSuccess: (made) => {
+              forget();
+              onMade(made.id);
+            },
+          },
         );
-      }}
+      })}
     >
       <div className="band-fields">
         <TextField
           name="Name"
           value={name}
-          onChange={setName}
+          onChange={(called) => set({ name: called })}
           trouble={troubles['name']}
           isNumber={false}
           width={220}
@@ -73,14 +83,14 @@ export function MakeOwn({ gardenId, like, onMade }: MakeOwnProps) {
         <FigureInputs
           fields={OWN_FIGURES}
           typed={typed}
-          onChange={setTyped}
+          onChange={(figures) => set({ typed: figures })}
           troubles={{ ...ofBasis(troubles), ...(wasTried ? read.troubles : {}) }}
         />
       </div>
       <FormFoot
         label="Save the material"
         isSaving={make.isPending}
-        onClose={() => setOpen(false)}
+        onClose={onClose}
         troubles={otherTroubles(troubles, SHOWN)}
       />
     </form>

@@ -1,9 +1,10 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Select } from 'antd';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { layingCautions } from '../../../core/bed/index.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { AmountField, TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
@@ -31,8 +32,12 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
   const books = useBooks();
   const measures = useMeasures();
   const reader = useReader();
-  const [form, setForm] = useState(() => blankForm(books, { measures, reader }));
-  const set = (change: Partial<ReceiveForm>) => setForm((before) => ({ ...before, ...change }));
+  const {
+    fields: form,
+    set,
+    wasTried,
+    submitWith,
+  } = useRecordForm<ReceiveForm>(() => blankForm(books, { measures, reader }));
   const isChips = form.materialId === SEEN_CHIPS;
   const described = readChips(form.chips, reader);
   const chips = described.draft;
@@ -40,7 +45,6 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
   const material = resolveMaterial(form.materialId, books, isChips ? chips : null);
   const options = useMemo(() => materialOptions(books), [books]);
   const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
-  const [wasTried, setWasTried] = useState(false);
   const typedWrong = { ...read.troubles, ...(isChips ? described.troubles : {}) };
   const troubles = { ...refused, ...(wasTried ? typedWrong : {}) };
   const isNew = form.lotId === '';
@@ -92,11 +96,9 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
     <form
       className="band"
       aria-label="Receive something"
-      onSubmit={(event) => {
-        event.preventDefault();
-        setWasTried(true);
+      onSubmit={submitWith(() => {
         if (Object.keys(typedWrong).length === 0) receive();
-      }}
+      })}
     >
       <div className="band-fields">
         <Field name="What" trouble={troubles['materialId']} hint={material && ratioWords(material)}>

@@ -7,7 +7,7 @@ import { MOST_YEARS } from '../../../records/vocabulary.ts';
 import { YEAR_MEASURES } from '../../../core/long-run/index.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
-import { LeaveGuard } from '../../app/LeaveGuard.tsx';
+import { useUnsaved } from '../../app/unsaved.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
@@ -80,6 +80,7 @@ function OpenYears() {
   const books = useBooks();
   const { beds, isGarden, years, measure, isStacked, shown, set } = useAddress(books);
   const [drafts, setDrafts] = useState<Drafts>({});
+  useUnsaved(Object.keys(drafts).length > 0, 'A habit you changed is not saved yet.');
   const [focused, setFocused] = useState<string | null>(null);
   const [hasOpinions, setHasOpinions] = useState(false);
   const reader = useReader();
@@ -173,7 +174,6 @@ function OpenYears() {
         </>
       )}
       <p className="soft estimate">{ESTIMATE}</p>
-      <LeaveGuard isUnsaved={Object.keys(drafts).length > 0} what="A habit you changed is not saved yet." />
     </div>
   );
 }

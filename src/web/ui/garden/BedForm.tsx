@@ -18,6 +18,7 @@ import { numberFromText } from '../forms/parse-number.ts';
 import { askedOf } from '../forms/asked-of.ts';
 import { QuantityField, useReader } from '../forms/QuantityField.tsx';
 import { USUAL_CM } from '../forms/usual-figures.ts';
+import { useRecordForm } from '../forms/use-record-form.ts';
 import { quantityTroubles, troublesOf } from '../forms/troubles.ts';
 import {
   figureOf,
@@ -130,12 +131,12 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
   const { beds } = useBooks();
   const partsId = useId();
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
-  const [fields, setFields] = useState(() => (changing ? fieldsOf(changing, reader) : newBed(reader)));
-  const [wasTried, setWasTried] = useState(false);
+  const { fields, set, wasTried, submitWith, forget } = useRecordForm<BedFields>(() =>
+    changing ? fieldsOf(changing, reader) : newBed(reader),
+  );
   const [isTesting, setIsTesting] = useState(false);
   const makeBed = useMakeBed(gardenId);
   const changeBed = useChangeBed();
-  const set = (change: Partial<BedFields>) => setFields((before) => ({ ...before, ...change }));
 
   const quantities = {
     areaM2: readQuantity(fields.area, AREA, reader),
@@ -149,10 +150,12 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
   const trouble = (field: string) => (wasTried ? troubles[field] : undefined);
 
   const save = () => {
-    setWasTried(true);
     if (!parsed.success) return;
     const { id: draftId, ...values } = parsed.data;
-    const onSuccess = () => onKept(id);
+    const onSuccess = () => {
+      forget();
+      onKept(id);
+    };
     if (changing)
       changeBed.mutate({ bedId: id, change: { ...values, version: changing.version } }, { onSuccess });
     else makeBed.mutate({ ...values, id: draftId }, { onSuccess });
@@ -167,10 +170,7 @@ export function BedForm({ gardenId, changing, onClose, onKept }: BedFormProps) {
     <form
       className="band"
       aria-label={changing ? 'Change the bed' : 'Make a bed'}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
+      onSubmit={submitWith(save)}
     >
       <div className="band-fields">
         <Field name="Name" trouble={trouble('name')}>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { LotRecord } from '../../../records/lot.ts';
 import { READINESS_SIGNS, REASONS_TAKEN } from '../../../records/vocabulary.ts';
 import { DateField } from '../forms/DateField.tsx';
+import { useRecordForm } from '../forms/use-record-form.ts';
 import { AmountField, Choice, TextField } from '../forms/inputs.tsx';
 import { FormFoot } from '../forms/FormFoot.tsx';
 import { QuantityField, useReader } from '../forms/QuantityField.tsx';
@@ -49,8 +50,11 @@ export function LotActs({ lot, onClose, first = 'move' }: LotActsProps) {
   const measures = useMeasures();
   const reader = useReader();
   const [act, setAct] = useState<Act>(first);
-  const [form, setForm] = useState(() => blankAct(books, lot, { measures, reader }));
-  const set = (change: Partial<ActForm>) => setForm((before) => ({ ...before, ...change }));
+  const {
+    fields: form,
+    set,
+    submitWith,
+  } = useRecordForm<ActForm>(() => blankAct(books, lot, { measures, reader }));
   const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
   const [triedAct, setTriedAct] = useState<Act | null>(null);
   const typedWrong = actTroubles(act, form, reader);
@@ -63,12 +67,11 @@ export function LotActs({ lot, onClose, first = 'move' }: LotActsProps) {
     <form
       className="band"
       aria-label="Something is done"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         setTriedAct(act);
         if (Object.keys(typedWrong).length > 0) return;
         send(actPosting({ act, form, lot, today: books.today, reader }), DONE_WORDS[act], onClose);
-      }}
+      })}
     >
       <Segmented
         className="band-types"
