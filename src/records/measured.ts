@@ -9,9 +9,8 @@ export const amountFields = {
   amount: field(finite.gt(0).max(1e9), { also: amountAlso }),
   unit: field(stockUnit, { also: ['units'] }),
 };
-export const moisture = finite
-  .min(0)
-  .refine((value) => value < 1, 'must be below 100 %, wet basis: water in what was weighed wet');
+/** Water as a share of what was weighed wet. */
+export const moisture = finite.min(0).lt(1);
 export const bulkDensity = finite.min(10).max(2500);
 
 /** Something that goes into a batch: out of a lot, or straight from outside by the name of its material. */
