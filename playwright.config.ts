@@ -18,6 +18,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
+    actionTimeout: 60_000,
     // Tests of the connection look at requests themselves; the one about offline pages allows it.
     serviceWorkers: 'block',
     launchOptions: CHROMIUM,

@@ -252,8 +252,7 @@ test('the ground is found by feel and the climate by twelve months of one’s ow
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('button', { name: 'Change the garden' }).click();
-  await page.getByLabel('Which weather is most like yours?').click();
-  await page.locator('.ant-select-item-option').filter({ hasText: 'your own twelve months' }).click();
+  await choose(page, 'Which weather is most like yours?', 'your own twelve months');
   await page.getByLabel('Temperature, °C, Jan').fill('warm');
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page.getByRole('alert')).toContainText('"warm" is not a temperature');

@@ -203,6 +203,8 @@ onOwn.describe('stock and preparing', () => {
       await choose(page, 'of', 'liters');
       await page.getByLabel('How much').fill('20');
       await page.getByRole('button', { name: 'Save entry' }).click();
+      // The layer is drawn before it is saved; the form closes after it is.
+      await expect(page.getByRole('form', { name: 'Write an entry' })).toHaveCount(0);
       await expect(layers(page)).toContainText('Rowan char, nitrogen soak');
       await page.getByRole('button', { name: 'Spread something' }).click();
       await choose(page, 'What', 'Rowan char, nitrogen soak');
