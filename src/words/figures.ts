@@ -16,6 +16,12 @@ export function formatFixed(value: number, decimals: number): string {
   return `${value < 0 && !isZero ? MINUS : ''}${grouped(text)}`;
 }
 
+/** A figure with so many decimals, fewer where that would be more than three significant places. */
+export function formatAtMost(value: number, decimals: number): string {
+  const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)));
+  return formatFixed(value, Math.max(0, Math.min(decimals, 2 - magnitude)));
+}
+
 /** A figure to about `digits` significant places, never in scientific notation. */
 export function formatFigure(value: number, digits = 3): string {
   if (value === 0) return '0';

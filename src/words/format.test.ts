@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
 import { aboutWhen, ageInWords, dateNear, monthTick } from './dates.ts';
-import { formatCell, formatFigure, formatFixed, plainFigure, roundFigure } from './figures.ts';
+import { formatAtMost, formatCell, formatFigure, formatFixed, plainFigure, roundFigure } from './figures.ts';
 import { measuresOf } from './measures.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
@@ -11,6 +11,13 @@ describe('figures', () => {
     expect(formatFixed(12_345.678, 1)).toBe('12 345.7');
     expect(formatFixed(-3.14, 1)).toBe('−3.1');
     expect(formatFixed(-0.001, 1)).toBe('0.0');
+    expect([0, 5.12, 23.19, 113.2, -113.2].map((value) => formatAtMost(value, 2))).toEqual([
+      '0.00',
+      '5.12',
+      '23.2',
+      '113',
+      '−113',
+    ]);
   });
   it('keep significant places without scientific notation', () => {
     expect([formatFigure(0.004567), formatFigure(4.567), formatFigure(4567)]).toEqual([

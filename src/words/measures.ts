@@ -19,7 +19,7 @@ import {
 } from '../core/ground/index.ts';
 import { formatQuantity, formatRule } from '../quantities/format-quantity.ts';
 import type { Quantity, UnitSystem } from '../refusals/refusal.ts';
-import { formatFixed, plainFigure, roundFigure } from './figures.ts';
+import { formatAtMost, formatFixed, plainFigure, roundFigure } from './figures.ts';
 
 /** How one garden likes its figures: every quantity on screen passes through one of these. */
 export interface Measures {
@@ -116,7 +116,7 @@ const metric: Measures = {
   rateFigure: (gPerM2) => gPerM2,
   rateUnit: 'g/m²',
   rateDecimals: 1,
-  rate: (gPerM2) => `${formatFixed(gPerM2, 1)} g/m²`,
+  rate: (gPerM2) => `${formatAtMost(gPerM2, 1)} g/m²`,
   mass: (kg) => (kg < 1 ? `${roundFigure(kg * 1000)} g` : `${plainFigure(kg)} kg`),
   areaMassFigure: (kgPerM2) => kgPerM2,
   areaMassUnit: 'kg/m²',
@@ -149,7 +149,7 @@ const customary: Measures = {
   rateFigure: (gPerM2) => ratePounds(gPerM2 / 1000),
   rateUnit: 'lb/1000 sq ft',
   rateDecimals: 2,
-  rate: (gPerM2) => `${formatFixed(ratePounds(gPerM2 / 1000), 2)} lb/1000 sq ft`,
+  rate: (gPerM2) => `${formatAtMost(ratePounds(gPerM2 / 1000), 2)} lb/1000 sq ft`,
   mass: (kg) => {
     const pounds = poundsFromKilograms(kg);
     return pounds < 1 ? `${roundFigure(pounds * 16)} oz` : `${plainFigure(pounds)} lb`;
