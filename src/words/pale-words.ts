@@ -17,7 +17,7 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
   lockUp: {
     name: 'Nitrogen locked up by what you spread',
     test: () =>
-      'Compare with the same crop on bare soil beside it; or rake the layer off one square foot, feed that spot, and look again in ten days.',
+      'Compare with the same crop on bare soil beside it; or rake the layer off a small patch, feed that spot, and look again in ten days.',
     remedy: (m) =>
       `Feed quick nitrogen, or work composted manure or castings into the top ${m.rule('length', 2.5)}; leave the layer where it is.`,
   },

@@ -8,7 +8,10 @@ const FOLDERS = ['src/web', 'src/words', 'src/cli', 'src/server', 'src/contract'
 
 /** What people do not say, with what is said instead. */
 const SAID_OTHERWISE: readonly (readonly [RegExp, string])[] = [
-  [/\b(?:by|in|into|of) the book\b|\bthe book (?:expect|want|see|say|had|has)/i, 'the model expects; saved'],
+  [
+    /\b(?:by|in|into|of|from) the books? alone\b|\b(?:by|in|into|of) the book\b|\bthe book (?:adds|expect|want|see|say|had|has)/i,
+    'the model expects; saved',
+  ],
   [/\bstr(?:ike|uck) (?:it )?out\b/i, 'delete'],
   [/\btak(?:e|en) (?:it |them )?out of\b|\btake away\b/i, 'export, delete or remove'],
   [/\bwrit(?:e|ten) (?:it|them|this) down\b|\bwrite into\b/i, 'save'],

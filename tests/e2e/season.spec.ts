@@ -137,7 +137,7 @@ onDemo.describe('a season on the demo', () => {
 
   test('pale leaves are diagnosed, and fed with what the bed needs', async ({ page }) => {
     await page.goto(`${GARDEN}/pale?bed=demo-nursery-frame`);
-    await expect(page.getByRole('status')).toContainText('From the books alone');
+    await expect(page.getByRole('status')).toContainText('From your records alone');
     await page.getByLabel('the older leaves are pale first').check();
     await page.getByLabel('they are seedlings').check();
     await page.getByLabel('the same crop without mulch beside it is fine').check();

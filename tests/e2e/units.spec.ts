@@ -39,7 +39,7 @@ const UNITS: Readonly<Record<System, RegExp>> = {
   metric:
     /(?:[\d½¼¾]\s?|, |\()(?:mm|cm|m²|m³|km|kg|g|L|°C|kg\/m³|g\/m²|L\/m²|kg\/ha|g\/kg)(?![\w/])|\b(?:liters?|litres?|kilograms?|grams|centimeters?|square meters?|degrees C)\b/gu,
   customary:
-    /(?:[\d½¼¾]\s?|, |\()(?:in(?= thick| deep| of|[,.;)]|$)|ft|sq ft|cu ft|cu yd|oz|lb|gal|qt|°F|lb\/cu ft|lb\/1000 sq ft)(?![\w/])|\b(?:inch(?:es)?|pounds?|ounces?|gallons?|quarts?|cubic feet|square feet|degrees F)\b/gu,
+    /(?:[\d½¼¾]\s?|, |\()(?:in(?= thick| deep| of|[,.;)]|$)|ft|sq ft|cu ft|cu yd|oz|lb|gal|qt|°F|lb\/cu ft|lb\/1000 sq ft)(?![\w/])|\b(?:inch(?:es)?|pounds?|ounces?|gallons?|quarts?|cubic f(?:ee|oo)t|square f(?:ee|oo)t|degrees F)\b/gu,
 };
 const OTHER = { metric: 'customary', customary: 'metric' } as const;
 

@@ -9,7 +9,7 @@ interface TrialPlotsProps {
   readonly captionOf: (plot: number) => string;
 }
 
-const CELL = 74;
+const CELL = 84;
 const GAP = 6;
 /** A pattern for each treatment, so that they differ without color. */
 const FILLS = ['none', 'stripes', 'dots', 'cross', 'dense', 'waves', 'rings', 'bars'] as const;

@@ -106,7 +106,7 @@ function PaleBed({ bed, beds, onBed }: PaleBedProps) {
         <div>
           <h1>Why is it pale?</h1>
           <p className="soft">
-            Pale leaves have many causes, and wood is only one of them. Say what you see; the book adds what
+            Pale leaves have many causes, and wood is only one of them. Say what you see; the model adds what
             it knows of the bed.
           </p>
         </div>

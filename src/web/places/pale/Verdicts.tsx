@@ -35,8 +35,8 @@ function headWords({ diagnosis }: PaleAnswer, hasSigns: boolean): string {
   const likeliest = CAUSE_WORDS[diagnosis.causes[0]!.cause].name.toLowerCase();
   if (!hasSigns) {
     return diagnosis.standsOut
-      ? `From the books alone it would be ${likeliest}. Tick what you see: it may say otherwise.`
-      : 'From the books alone nothing stands out. Tick what you see and it gets clearer.';
+      ? `From your records alone it would be ${likeliest}. Tick what you see: it may say otherwise.`
+      : 'From your records alone nothing stands out. Tick what you see and it gets clearer.';
   }
   return diagnosis.standsOut
     ? `Most likely: ${likeliest}. Try its test before you treat.`
