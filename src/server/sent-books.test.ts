@@ -62,7 +62,7 @@ describe('books that are sent', () => {
         stores.entries.reorder(['b', 'a']);
       },
     ],
-    ['an entry struck out', ({ stores }) => stores.entries.remove('demo-ferry-strip-layer-1', 1)],
+    ['an entry deleted', ({ stores }) => stores.entries.remove('demo-ferry-strip-layer-1', 1)],
     [
       'an entry that goes to another bed out of a file',
       ({ stores }) => {

@@ -55,7 +55,7 @@ describe('migrations', () => {
   });
 });
 
-/** A database as the first version left it, with a bed on which a layer was laid, dug in, and one struck out. */
+/** A database as the first version left it, with a bed on which a layer was laid, dug in, and one deleted. */
 function firstVersion(file: string): void {
   const old = new Database(file);
   old.exec(readFileSync(join(import.meta.dirname, 'migrations', '0001_create_books.sql'), 'utf8'));

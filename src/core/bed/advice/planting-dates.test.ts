@@ -73,7 +73,7 @@ describe('when young plants are safe', () => {
     expect([seedlings.day, seedlings.waitFor]).toEqual([null, 'cold']);
   });
 
-  it('is put off by sawdust dug in, more by more of it, and says why', () => {
+  it('is delayed by sawdust dug in, more by more of it, and says why', () => {
     const little = dates({ entries: [sawdust(15, '2026-05-14', 5)] }).transplants;
     const much = dates({ entries: [sawdust(15)] }).transplants;
     expect(much.waitFor).toBe('lockedUp');
@@ -81,7 +81,7 @@ describe('when young plants are safe', () => {
     expect(waited(much, MAY)).toBeGreaterThanOrEqual(TRIAL_DAYS / 2);
   });
 
-  it('is put off far less by the same sawdust on top, where few roots are', () => {
+  it('is delayed far less by the same sawdust on top, where few roots are', () => {
     const onTop = dates({ entries: [sawdust(0)] });
     const dugIn = dates({ entries: [sawdust(15)] });
     for (const start of ['seedlings', 'transplants'] as const) {
@@ -99,7 +99,7 @@ describe('when young plants are safe', () => {
     expect([...waits].sort((a, b) => a - b)).toEqual(waits);
   });
 
-  it('is not put off where the bare bed starves young plants just as much: waiting would not help', () => {
+  it('is not delayed where the bare bed starves young plants just as much: waiting would not help', () => {
     const { seedlings } = dates({ organicMatterPct: 0.2 });
     expect(seedlings.missedShareBare).toBeGreaterThan(SCHOOL_RULES.byDepth.harmlessShare);
     expect(seedlings.missedShare).toBe(seedlings.missedShareBare);

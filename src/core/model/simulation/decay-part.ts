@@ -19,7 +19,7 @@ export class MineralAccount {
 export class DrawRequest {
   readonly part: DecayPart;
   account: MineralAccount | null = null;
-  /** Share of the account within reach, 0 to 1. */
+  /** Share of the account it may draw on, 0 to 1. */
   reach = NaN;
   /** Share of its need it may ask for here, 0 to 1. */
   gain = NaN;

@@ -174,7 +174,7 @@ describe('the tasks of a bed', () => {
   });
 });
 
-describe('what was ticked off and put off', () => {
+describe('what was ticked off and postponed', () => {
   const tasks = tasksOf(gardenOf([plan({ id: 'plan', date: '2026-05-20' })]));
   const stateOn = (journal: Journaled[], today = TODAY) =>
     agendaOf(tasks, journal, day(today)).find(({ key }) => key === 'entry:plan')!;
@@ -309,7 +309,7 @@ describe('the tasks of the yard', () => {
   });
 });
 
-describe('a laying day', () => {
+describe('a spreading day', () => {
   it('lists what is planned by then, bed after bed from the soil upwards, with trips and cautions', () => {
     const records = gardenOf([
       plan({ id: 'chips', date: '2026-05-18' }),

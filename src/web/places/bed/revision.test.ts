@@ -50,7 +50,7 @@ describe('edits of the layers', () => {
     ]);
     expect(applyEdit(KEPT, { type: 'move', entryId: 'low', step: -1 })).toBe(KEPT);
   });
-  it('strike out a layer with what was done to it', () => {
+  it('delete a layer with what was done to it', () => {
     const dig: EntryRecord = {
       ...lay('dig'),
       type: 'dig',

@@ -44,7 +44,7 @@ describe('the habits that are compared', () => {
       expect(line.what).not.toBe('');
     }
   });
-  it('what was struck out or never was is no line', () => {
+  it('what was deleted or never was is no line', () => {
     expect(lineOf(keptLineId('gone'), books, {})).toBeNull();
     expect(lineOf('rubbish', books, {})).toBeNull();
   });
