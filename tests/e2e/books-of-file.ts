@@ -7,6 +7,11 @@ export const SCALE = 'http://127.0.0.1:4195';
 export const PROBE = 'http://127.0.0.1:4196';
 export const LABORATORY = 'http://127.0.0.1:4197';
 
+interface Ranges {
+  /** Whether the pages work out likely ranges; a device that is spared does not, nor anything ahead of a question. */
+  readonly worksOutRanges: boolean;
+}
+
 interface FileServers {
   /** Another for every file of tests: none sees what another one has written. */
   readonly file: string;
@@ -27,7 +32,13 @@ async function serve(
 }
 
 /** Tests of one file share two servers, which start when they are first asked for. */
-const ofFile = base.extend<object, FileServers>({
+export const onAny = base.extend<Ranges, FileServers>({
+  worksOutRanges: [false, { option: true }],
+  context: async ({ context, worksOutRanges }, use) => {
+    if (!worksOutRanges)
+      await context.addInitScript(() => localStorage.setItem('vine-ledger:sparing', 'yes'));
+    await use(context);
+  },
   file: ['', { option: true, scope: 'worker' }],
   demo: [
     async ({ file }, use) => serve(`${file}-demo`, ['--demo', '--laboratory', LABORATORY], use),
@@ -40,6 +51,6 @@ const ofFile = base.extend<object, FileServers>({
 });
 
 /** Pages open the demo garden. */
-export const onDemo = ofFile.extend({ baseURL: async ({ demo }, use) => use(demo.address) });
+export const onDemo = onAny.extend({ baseURL: async ({ demo }, use) => use(demo.address) });
 /** Pages open books in which nothing is written yet. */
-export const onOwn = ofFile.extend({ baseURL: async ({ own }, use) => use(own.address) });
+export const onOwn = onAny.extend({ baseURL: async ({ own }, use) => use(own.address) });

@@ -1,5 +1,5 @@
 import { serve } from '@hono/node-server';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
@@ -8,6 +8,7 @@ import { setPassphrase } from '../../src/server/access.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
+import { onAny as test } from './books-of-file.ts';
 
 const folder = newFolder();
 const MILD = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;

@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { Link, useRouteError } from 'react-router';
+import { PageHeading } from '../ui/heading/PageHeading.tsx';
 
 /** What browsers say when a part of the program cannot be had. */
 const IS_MISSING_PART = /dynamically imported module|importing a module script failed|unable to preload/i;
@@ -11,7 +12,7 @@ export function Broken() {
   return (
     <main className="page">
       <div className="empty">
-        <h1>This page cannot be shown</h1>
+        <PageHeading>This page cannot be shown</PageHeading>
         {IS_MISSING_PART.test(reason) ? (
           <>
             <p>

@@ -60,6 +60,7 @@ import {
   type YardQuestion,
 } from './stock-answers.ts';
 
+import { UNWARMED } from './thread-names.ts';
 import { warmUp } from './warm-up.ts';
 import {
   openYears,
@@ -319,4 +320,4 @@ const core = {
 export type CoreWorker = typeof core;
 
 expose(core);
-warmUp();
+if (self.name !== UNWARMED) warmUp();

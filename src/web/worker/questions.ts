@@ -1,34 +1,29 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { wrap } from 'comlink';
 import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/index.ts';
 import type { Brew, Observation } from '../../records/journal.ts';
 import type { YardRecords } from '../../core/season/index.ts';
-import type { BedQuestion, CoreWorker, Worked } from './core-worker.ts';
+import type { BedQuestion, Worked } from './core-worker.ts';
+import { startCore, type CoreThread } from './start-core.ts';
 import { shareOnThread } from '../solver/ask-solver.ts';
 import type { SharingAsked } from './years-answers.ts';
 import type { PaleQuestion } from './log-answers.ts';
 import type { ChargeAsked, StockQuestion, YardQuestion } from './stock-answers.ts';
-
-type Remote = ReturnType<typeof wrap<CoreWorker>>;
-
-const startWorker = (): Remote =>
-  wrap<CoreWorker>(new Worker(new URL('./core-worker.ts', import.meta.url), { type: 'module' }));
 
 /**
  * One thread for what is being drawn, one for advice that may take longer, each answering in turn. A question
  * nobody waits for any more is dropped before it is asked.
  */
 function createLane() {
-  let remote: Remote | undefined;
+  let thread: CoreThread | undefined;
   let last: Promise<unknown> = Promise.resolve();
   return <Result>(
     signal: AbortSignal,
-    ask: (core: Remote) => Promise<Worked<Result>>,
+    ask: (core: CoreThread['core']) => Promise<Worked<Result>>,
   ): Promise<Worked<Result>> => {
     const turn = last.then(() => {
       signal.throwIfAborted();
-      remote ??= startWorker();
-      return ask(remote);
+      thread ??= startCore();
+      return ask(thread.core);
     });
     last = turn.catch(() => undefined);
     return turn;

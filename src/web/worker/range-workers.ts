@@ -1,8 +1,8 @@
-import { wrap, type Remote } from 'comlink';
 import type { Observation } from '../../records/journal.ts';
 import type { DrawnOutcome } from '../../core/bed/index.ts';
 import type { Reach } from './core-worker.ts';
-import type { BedQuestion, CoreWorker, RangeSetUp } from './core-worker.ts';
+import type { BedQuestion, RangeSetUp } from './core-worker.ts';
+import { startCore, type CoreThread } from './start-core.ts';
 
 const WORKERS = 2;
 export const ALL_DRAWS = 400;
@@ -13,21 +13,11 @@ const DRAWS_OF_YEARS = 100;
 const reachOf = (number: number): Reach =>
   number >= FIRST_OF_YEARS && number < FIRST_OF_YEARS + DRAWS_OF_YEARS ? 'years' : 'season';
 
-export interface Drawer {
-  readonly worker: Worker;
-  readonly core: Remote<CoreWorker>;
-}
-
-let drawers: readonly Drawer[] | undefined;
-
-const startDrawer = (): Drawer => {
-  const worker = new Worker(new URL('./core-worker.ts', import.meta.url), { type: 'module' });
-  return { worker, core: wrap<CoreWorker>(worker) };
-};
+let drawers: readonly CoreThread[] | undefined;
 
 /** Two threads of their own: what is drawn on screen never waits behind them. */
-export const startedDrawers = (): readonly Drawer[] =>
-  (drawers ??= Array.from({ length: WORKERS }, () => startDrawer()));
+export const startedDrawers = (): readonly CoreThread[] =>
+  (drawers ??= Array.from({ length: WORKERS }, () => startCore()));
 
 /** Starts the threads before they are needed. */
 export const warmUp = (): void => void startedDrawers();
@@ -56,7 +46,7 @@ export async function drawAll({
   if (isOver() || !setUp!.ok) return;
   onSetUp(setUp!.result);
   let next = 0;
-  const drawOn = async ({ core }: Drawer): Promise<void> => {
+  const drawOn = async ({ core }: CoreThread): Promise<void> => {
     while (next < ALL_DRAWS && !isOver()) {
       const number = next++;
       const outcome = await core.draw(number, reachOf(number));

@@ -1,5 +1,6 @@
 import type { AmountAnswer } from '../../core/long-run/index.ts';
-import { startedDrawers, type Drawer } from './range-workers.ts';
+import { startedDrawers } from './range-workers.ts';
+import type { CoreThread } from './start-core.ts';
 import type { AmountAsked, YearsAsked, YearsLine, YearsPlan } from './years-answers.ts';
 
 /** Every answer as it comes, and how far along all of it is. */
@@ -15,10 +16,10 @@ const everyLine = ({ key, bedIds, habits }: YearsPlan, draw: number | null): Yea
 async function shareAmongThreads<Asked>(
   asked: readonly Asked[],
   signal: AbortSignal,
-  ask: (drawer: Drawer, one: Asked) => Promise<void>,
+  ask: (drawer: CoreThread, one: Asked) => Promise<void>,
 ): Promise<void> {
   let next = 0;
-  const goOn = async (drawer: Drawer): Promise<void> => {
+  const goOn = async (drawer: CoreThread): Promise<void> => {
     while (next < asked.length && !signal.aborted) await ask(drawer, asked[next++]!);
   };
   await Promise.all(startedDrawers().map(goOn));

@@ -33,6 +33,7 @@ import { observationsOf } from '../../ui/log/observations-of.ts';
 import { useLikelyRange } from './use-likely-range.ts';
 
 import { useSheet } from './use-sheet.ts';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 /** The heart: the bed cut open, its nitrogen through the year, its answers and its books. */
 export function BedPage() {
@@ -46,7 +47,7 @@ export function BedPage() {
 function NoSuchBed({ gardenId }: { gardenId: string }) {
   return (
     <div className="page empty">
-      <h1>There is no such bed</h1>
+      <PageHeading>There is no such bed</PageHeading>
       <p>It may have been removed.</p>
       <Link to={`/garden/${gardenId}`}>Back to the garden</Link>
     </div>
@@ -264,7 +265,7 @@ const BedHead = memo(function BedHead({ bed, growing, onOpen, showTrouble }: Bed
   return (
     <header className="page-head">
       <div>
-        <h1>{bed.name}</h1>
+        <PageHeading>{bed.name}</PageHeading>
         <p className="soft">
           {[
             growing,

@@ -49,7 +49,7 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
         )}
         {isStopped && (
           <Button size="small" type="link" onClick={goOn}>
-            Go on
+            {shown ? 'Go on' : 'Work it out'}
           </Button>
         )}
       </div>
@@ -68,7 +68,11 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
           </p>
         </>
       ) : (
-        <p className="soft">{isStopped ? 'Stopped.' : 'Trying likely soils, materials and weather …'}</p>
+        <p className="soft">
+          {isStopped
+            ? 'Not worked out on this device, since it was stopped here.'
+            : 'Trying likely soils, materials and weather …'}
+        </p>
       )}
     </section>
   );

@@ -37,20 +37,13 @@ export function PostingBand(props: PostingBandProps) {
   const books = useBooks();
   const measures = useMeasures();
   const { bed, layers, changing, onClose } = props;
-  const { form, set, material, stocked, preview, troubles, isSaving, save } = usePosting(props);
+  const { form, set, material, stocked, preview, troubles, isSaving, onSubmit } = usePosting(props);
   const types = TYPES.map((type) => ({
     ...type,
     disabled: (type.value === 'takeOff' || type.value === 'dig') && layers.length === 0,
   }));
   return (
-    <form
-      className="band"
-      aria-label={changing ? 'Change an entry' : 'Write an entry'}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <form className="band" aria-label={changing ? 'Change an entry' : 'Write an entry'} onSubmit={onSubmit}>
       {!changing && (
         <Segmented
           className="band-types"

@@ -19,6 +19,7 @@ import { MindList } from './MindList.tsx';
 import { bedNames, namedCrops, namedLayers, recordNames } from '../../ui/garden/naming.ts';
 import { layName } from '../../../words/record-names.ts';
 import { useBedAnswers, type BedAnswers } from './use-bed-answers.ts';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 /** One bed on paper: how it lies, what to do, what to mind, and its books of the year. */
 export function PrintSheet() {
@@ -47,7 +48,7 @@ function Sheet({ bed }: SheetProps) {
           Print
         </Button>
       </div>
-      <h1>{bed.name}</h1>
+      <PageHeading>{bed.name}</PageHeading>
       <p>
         {books.garden.name}, {fullDate(today)} · {BED_KIND_WORDS[bed.kind]} · {measures.area(bed.areaM2)}
       </p>

@@ -6,6 +6,7 @@ import { useSaveBuildUp } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { troublesOf } from '../../ui/forms/troubles.ts';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { useOpening } from '../../app/use-opening.ts';
 
 interface SaveBuildUpProps {
@@ -19,8 +20,8 @@ interface SaveBuildUpProps {
 /** Keeps the layers that lie on a bed as a build-up to start from elsewhere. */
 export function SaveBuildUp({ gardenId, layers, entries, onClose }: SaveBuildUpProps) {
   const [id] = useState(() => crypto.randomUUID());
-  const [name, setName] = useState('');
-  const [wasTried, setWasTried] = useState(false);
+  const { fields, set, wasTried, submitWith } = useRecordForm(() => ({ name: '' }));
+  const { name } = fields;
   const { shut, ...opening } = useOpening(onClose);
   const save = useSaveBuildUp(gardenId);
   const parsed = buildUpDraft.safeParse({
@@ -37,7 +38,6 @@ export function SaveBuildUp({ gardenId, layers, entries, onClose }: SaveBuildUpP
   });
   const troubles = troublesOf(parsed, save.error);
   const keep = () => {
-    setWasTried(true);
     if (parsed.success) save.mutate(parsed.data, { onSuccess: shut });
   };
   return (
@@ -49,23 +49,24 @@ export function SaveBuildUp({ gardenId, layers, entries, onClose }: SaveBuildUpP
         <Button key="cancel" onClick={shut}>
           Cancel
         </Button>,
-        <Button key="save" type="primary" loading={save.isPending} onClick={keep}>
+        <Button key="save" type="primary" htmlType="submit" form={id} loading={save.isPending}>
           Save the build-up
         </Button>,
       ]}
     >
-      <Field name="What do you call it?" trouble={wasTried ? Object.values(troubles)[0] : undefined}>
-        {(control) => (
-          <Input
-            {...control}
-            value={name}
-            autoFocus
-            onChange={(event) => setName(event.target.value)}
-            onPressEnter={keep}
-          />
-        )}
-      </Field>
-      <p className="soft">As thick as they lie today, for any bed of this garden.</p>
+      <form id={id} onSubmit={submitWith(keep)}>
+        <Field name="What do you call it?" trouble={wasTried ? Object.values(troubles)[0] : undefined}>
+          {(control) => (
+            <Input
+              {...control}
+              value={name}
+              autoFocus
+              onChange={(event) => set({ name: event.target.value })}
+            />
+          )}
+        </Field>
+        <p className="soft">As thick as they lie today, for any bed of this garden.</p>
+      </form>
     </Modal>
   );
 }

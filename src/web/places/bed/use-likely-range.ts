@@ -2,6 +2,7 @@ import { type DrawnOutcome, type LikelyRange, type RangePlan, likelyRange } from
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import type { Observation } from '../../../records/journal.ts';
 import type { BedQuestion, RangeSetUp } from '../../worker/core-worker.ts';
+import { isSparing, spare } from '../../app/sparing.ts';
 import { ALL_DRAWS, drawAll, warmUp } from '../../worker/range-workers.ts';
 
 /** When a new band is shown, in draws: soon at first, then as it settles. */
@@ -41,12 +42,12 @@ export function useLikelyRange({
   readonly observations: readonly Observation[] | null;
 }): RangeState {
   const [shown, setShown] = useState<{ question: BedQuestion; range: ShownRange } | null>(null);
-  const [stoppedFor, setStoppedFor] = useState<BedQuestion | null>(null);
-  const isStopped = stoppedFor === question;
+  const [isStopped, setStopped] = useState(isSparing);
   useEffect(() => {
+    if (isStopped) return undefined;
     const timer = setTimeout(warmUp, WARM_UP_MS);
     return () => clearTimeout(timer);
-  }, []);
+  }, [isStopped]);
   useEffect(() => {
     if (!isWanted || isStopped) return undefined;
     const ending = new AbortController();
@@ -79,9 +80,15 @@ export function useLikelyRange({
     () => ({
       shown: shown?.question === drawnQuestion ? shown.range : null,
       isStopped,
-      stop: () => setStoppedFor(question),
-      goOn: () => setStoppedFor(null),
+      stop: () => {
+        spare(true);
+        setStopped(true);
+      },
+      goOn: () => {
+        spare(false);
+        setStopped(false);
+      },
     }),
-    [shown, question, drawnQuestion, isStopped],
+    [shown, drawnQuestion, isStopped],
   );
 }

@@ -9,6 +9,7 @@ import { useChangeEntry, useMakeMaterial, useWriteEntry } from '../../api/garden
 import { resolveMaterial } from '../../ui/materials/material-options.ts';
 import { readChips } from '../../ui/materials/chips-form.ts';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { useStock } from '../../ui/stock/use-stock.ts';
 import type { Preview } from './preview.ts';
 import { chosenLot, emptyForm, formOf, readForm, type PostingForm } from './posting-form.ts';
@@ -57,11 +58,15 @@ export function usePosting(posting: Posting) {
   const measures = useMeasures();
   const { bed, changing, start, refusal, onPreview, onClose } = posting;
   const reader = useReader();
-  const [form, setForm] = useState<PostingForm>(() => {
+  const {
+    fields: form,
+    set,
+    wasTried,
+    submitWith,
+  } = useRecordForm<PostingForm>(() => {
     const blank = emptyForm(books.today, measures.units[0]!, reader);
     return changing ? formOf(changing, blank, reader) : { ...blank, ...start };
   });
-  const [wasTried, setWasTried] = useState(false);
   const [newId] = useState(() => crypto.randomUUID());
   const writeEntry = useWriteEntry(bed.id);
   const changeEntry = useChangeEntry();
@@ -111,7 +116,6 @@ export function usePosting(posting: Posting) {
     await changeEntry.mutateAsync({ entryId: changing.id, change: { ...values, version: changing.version } });
   };
   const save = async (): Promise<void> => {
-    setWasTried(true);
     if (!read.ok || refusal) return;
     try {
       await keep(read.draft);
@@ -123,12 +127,12 @@ export function usePosting(posting: Posting) {
 
   return {
     form,
-    set: (change: Partial<PostingForm>) => setForm((before) => ({ ...before, ...change })),
+    set,
     material,
     stocked,
     preview,
     troubles,
     isSaving: writeEntry.isPending || changeEntry.isPending || makeMaterial.isPending,
-    save: () => void save(),
+    onSubmit: submitWith(() => void save()),
   };
 }

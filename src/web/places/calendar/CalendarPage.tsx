@@ -13,6 +13,7 @@ import { TaskRow, type TaskRowProps } from './TaskRow.tsx';
 import { useAgenda } from './use-agenda.ts';
 import { useTaskActs } from './use-task-acts.ts';
 import './calendar.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const SubscribeBand = lazy(async () => ({ default: (await import('./SubscribeBand.tsx')).SubscribeBand }));
 
@@ -45,7 +46,7 @@ export function CalendarPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Calendar from {fullDate(today)}</h1>
+          <PageHeading>Calendar from {fullDate(today)}</PageHeading>
           <p className="soft">{summary(agenda.items, agenda.waiting, today)}</p>
         </div>
         <div className="actions">

@@ -1,6 +1,5 @@
 import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Select } from 'antd';
-import { useState } from 'react';
 import type { LayEntry } from '../../../records/entry.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { plainFigure } from '../../../words/figures.ts';
@@ -9,6 +8,7 @@ import { Field } from '../../ui/forms/Field.tsx';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import type { ReallyLaid } from './use-task-acts.ts';
 
 interface LaidFormProps {
@@ -20,12 +20,21 @@ interface LaidFormProps {
   readonly onClose: () => void;
 }
 
+interface LaidFields {
+  readonly amount: string;
+  readonly unit: AmountUnit;
+  readonly date: string;
+}
+
 /** What was really spread: the plan's amount to begin with, corrected where it came out otherwise. */
 export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormProps) {
   const measures = useMeasures();
-  const [amount, setAmount] = useState(() => plainFigure(entry.amount ?? entry.massFreshKg, 4));
-  const [unit, setUnit] = useState<AmountUnit>(entry.unit ?? 'kg');
-  const [date, setDate] = useState(today);
+  const { fields, set, submitWith } = useRecordForm<LaidFields>(() => ({
+    amount: plainFigure(entry.amount ?? entry.massFreshKg, 4),
+    unit: entry.unit ?? 'kg',
+    date: today,
+  }));
+  const { amount, unit, date } = fields;
   const figure = numberFromText(amount);
   const isFit = figure > 0;
   const isPast = /^\d{4}-\d\d-\d\d$/.test(date) && date <= today;
@@ -33,16 +42,15 @@ export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormPr
     <form
       className="task-form"
       aria-label="What was really spread"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         if (isFit && isPast) onLaid({ amount: figure, unit, date });
-      }}
+      })}
     >
       <div className="band-fields">
         <TextField
           name="Really spread"
           value={amount}
-          onChange={setAmount}
+          onChange={(next) => set({ amount: next })}
           width={84}
           trouble={isFit ? undefined : 'above 0'}
         />
@@ -51,7 +59,7 @@ export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormPr
             <Select
               {...control}
               value={unit}
-              onChange={setUnit}
+              onChange={(next) => set({ unit: next })}
               style={{ width: 142 }}
               popupMatchSelectWidth={false}
               options={unitsFor(measures).map((one) => ({ value: one, label: UNIT_WORDS[one] }))}
@@ -61,7 +69,7 @@ export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormPr
         <DateField
           name="on"
           value={date}
-          onChange={setDate}
+          onChange={(next) => set({ date: next })}
           trouble={isPast ? undefined : 'today or before'}
         />
       </div>

@@ -18,6 +18,7 @@ import { layingQuery, questionAboutStock } from '../../worker/questions.ts';
 import { LaidForm } from './LaidForm.tsx';
 import { useLaying, type LaidLine } from './use-laying.ts';
 import './calendar.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const A_WEEK = 7;
 
@@ -46,7 +47,7 @@ export function LayingDayPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Spreading day</h1>
+          <PageHeading>Spreading day</PageHeading>
           <p className="soft">
             {planned ? totalWords(planned.lines, planned.total.hours, measures) : 'Working it out …'}
           </p>

@@ -4,10 +4,12 @@ import { useState } from 'react';
 import { sentencesOf } from '../../api/failures.ts';
 import { calendarAddress, feedsQuery, useMakeFeed, useRevokeFeed } from '../../api/journal.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 
 /** The calendar for other programs: a file, and addresses to subscribe to. */
 export function SubscribeBand({ gardenId, onClose }: { gardenId: string; onClose: () => void }) {
-  const [name, setName] = useState('');
+  const { fields, set, submitWith } = useRecordForm(() => ({ name: '' }));
+  const { name } = fields;
   const [made, setMade] = useState<string | null>(null);
   const { data } = useQuery(feedsQuery(gardenId));
   const make = useMakeFeed(gardenId);
@@ -27,17 +29,22 @@ export function SubscribeBand({ gardenId, onClose }: { gardenId: string; onClose
       </p>
       <form
         className="band-fields subscribe-form"
-        onSubmit={(event) => {
-          event.preventDefault();
+        onSubmit={submitWith(() =>
           make.mutate(name.trim(), {
             onSuccess: ({ path }) => {
               setMade(window.location.origin + path);
-              setName('');
+              set({ name: '' });
             },
-          });
-        }}
+          }),
+        )}
       >
-        <TextField name="For what" value={name} onChange={setName} width={180} isNumber={false} />
+        <TextField
+          name="For what"
+          value={name}
+          onChange={(next) => set({ name: next })}
+          width={180}
+          isNumber={false}
+        />
         <div className="field">
           <span className="field-name">&nbsp;</span>
           <Button htmlType="submit" loading={make.isPending} disabled={name.trim() === ''}>

@@ -16,6 +16,7 @@ import {
 } from '../../../words/task-words.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { LaidForm } from './LaidForm.tsx';
 import { whereToGo } from './where-to-go.ts';
 import type { TaskActs } from './use-task-acts.ts';
@@ -130,25 +131,34 @@ function PutOffForm({
   acts,
   onClose,
 }: Pick<TaskRowProps, 'item' | 'today' | 'acts'> & { onClose: () => void }) {
-  const [until, setUntil] = useState(() => isoDateOf(Math.max(item.shownDay, today) + WEEK_DAYS));
-  const [reason, setReason] = useState('');
+  const { fields, set, submitWith } = useRecordForm(() => ({
+    until: isoDateOf(Math.max(item.shownDay, today) + WEEK_DAYS),
+    reason: '',
+  }));
+  const { until, reason } = fields;
   const isLater = /^\d{4}-\d\d-\d\d$/.test(until) && until > isoDateOf(today);
   return (
     <form
       className="task-form"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         if (isLater) void acts.putOff(item, until, reason.trim()).then(onClose);
-      }}
+      })}
     >
       <div className="band-fields">
         <DateField
           name="Until"
           value={until}
-          onChange={setUntil}
+          onChange={(next) => set({ until: next })}
           trouble={isLater ? undefined : 'a day after today'}
         />
-        <TextField name="Why" value={reason} onChange={setReason} width={220} isNumber={false} autoFocus />
+        <TextField
+          name="Why"
+          value={reason}
+          onChange={(next) => set({ reason: next })}
+          width={220}
+          isNumber={false}
+          autoFocus
+        />
       </div>
       <div className="band-foot">
         <Button size="small" type="primary" htmlType="submit">

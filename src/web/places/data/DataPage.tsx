@@ -13,6 +13,7 @@ import { PastImports } from './PastImports.tsx';
 import { TakeOut } from './TakeOut.tsx';
 import { WeatherBand } from './WeatherBand.tsx';
 import '../../ui/data/data.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 /** What goes out and comes in, copies of the books, and how they are kept. */
 export function DataPage() {
@@ -24,7 +25,7 @@ export function DataPage() {
     <div className="page data-page">
       <header className="page-head">
         <div>
-          <h1>Your data</h1>
+          <PageHeading>Your data</PageHeading>
           <p className="soft">
             Everything you recorded is yours: export it in open formats, import it from others, keep copies.
           </p>

@@ -14,6 +14,7 @@ import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
 import { BedRows } from './BedRows.tsx';
 import { useBedBriefs, type BriefedBed } from './use-bed-briefs.ts';
 import '../../ui/garden/garden.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const BedForm = lazy(async () => ({ default: (await import('../../ui/garden/BedForm.tsx')).BedForm }));
 const GardenForm = lazy(async () => ({
@@ -34,9 +35,9 @@ export function GardenPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>
+          <PageHeading>
             {fullDate(today)} at {books.garden.name}
-          </h1>
+          </PageHeading>
           <p className="soft">{summary(briefed, measures)}</p>
         </div>
         <div className="actions">

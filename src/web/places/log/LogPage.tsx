@@ -13,6 +13,7 @@ import { TilePanel } from './TilePanel.tsx';
 import { useLogBook, type LogSubject } from '../../ui/log/use-log-book.ts';
 import { WaitingList } from './WaitingList.tsx';
 import '../../ui/log/log.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const TILE_WORDS: Record<LogTile, string> = {
   ...OBSERVED_WORDS,
@@ -40,7 +41,7 @@ export function LogPage() {
   if (bedId === undefined) {
     return (
       <div className="page">
-        <h1>Logbook</h1>
+        <PageHeading>Logbook</PageHeading>
         <div className="empty">
           <h2>No bed to look at yet</h2>
           <p>
@@ -59,7 +60,7 @@ export function LogPage() {
     <div className="page log-page">
       <header className="page-head">
         <div>
-          <h1>Logbook</h1>
+          <PageHeading>Logbook</PageHeading>
           <p className="soft">
             {fullDate(dayOf(books.today))}. Choose the bed, tap what you see, tap how it is.
           </p>

@@ -1,23 +1,27 @@
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
+
+interface NoteFields {
+  readonly note: string;
+  readonly photo: File | null;
+}
 
 /** Words, a photo, or both. */
 export function NoteForm({ onSee }: { onSee: (note: string, photo: Blob | null) => void }) {
-  const [note, setNote] = useState('');
-  const [photo, setPhoto] = useState<File | null>(null);
+  const { fields, set, submitWith } = useRecordForm<NoteFields>(() => ({ note: '', photo: null }));
+  const { note, photo } = fields;
   const isEmpty = note.trim() === '' && photo === null;
   return (
     <form
       className="log-panel"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         if (!isEmpty) onSee(note.trim(), photo);
-      }}
+      })}
     >
       <Input.TextArea
         aria-label="Note"
         value={note}
-        onChange={(event) => setNote(event.target.value)}
+        onChange={(event) => set({ note: event.target.value })}
         maxLength={2000}
         autoSize={{ minRows: 2 }}
         placeholder="What you saw"
@@ -27,7 +31,7 @@ export function NoteForm({ onSee }: { onSee: (note: string, photo: Blob | null) 
           <input
             type="file"
             accept="image/*"
-            onChange={(event) => setPhoto(event.target.files?.[0] ?? null)}
+            onChange={(event) => set({ photo: event.target.files?.[0] ?? null })}
           />
           {photo ? photo.name : 'Add a photo'}
         </label>

@@ -1,7 +1,8 @@
 import { Button } from 'antd';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import {
   NOTHING_TYPED,
   readQuantity,
@@ -26,28 +27,28 @@ interface ReadingFormProps {
 export function ReadingForm(props: ReadingFormProps) {
   const { label, asked, onReading, instrument, children } = props;
   const reader = useReader();
-  const [typed, setTyped] = useState(NOTHING_TYPED);
-  const [isTried, setTried] = useState(false);
+  const { fields, set, wasTried, submitWith } = useRecordForm(() => ({ typed: NOTHING_TYPED }));
+  const { typed } = fields;
   const read = readQuantity(typed, asked, reader);
   const measure = () =>
-    instrument?.read((value) => setTyped(retyped(typed, typedFrom(value, asked.quantity, reader).text)));
+    instrument?.read((value) =>
+      set({ typed: retyped(typed, typedFrom(value, asked.quantity, reader).text) }),
+    );
   return (
     <form
       className="log-panel"
-      onSubmit={(event) => {
-        event.preventDefault();
-        setTried(true);
+      onSubmit={submitWith(() => {
         if (read.ok && read.value !== null) onReading(read.value);
-      }}
+      })}
     >
       <div className="band-fields">
         <QuantityField
           name={label}
           quantity={asked.quantity}
           value={typed}
-          onChange={setTyped}
+          onChange={(next) => set({ typed: next })}
           autoFocus
-          trouble={(isTried ? quantityTrouble(read, label) : undefined) ?? instrument?.trouble ?? undefined}
+          trouble={(wasTried ? quantityTrouble(read, label) : undefined) ?? instrument?.trouble ?? undefined}
         />
         {instrument?.isThere && (
           <div className="field">

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { Navigate, useSearchParams } from 'react-router';
 import { sessionQuery, useSayPassphrase } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
@@ -12,7 +12,8 @@ const safeWay = (way: string | null): string =>
 
 /** The books can be reached from other machines: whoever opens them says the passphrase. */
 export function LoginPage() {
-  const [passphrase, setPassphrase] = useState('');
+  const { control, setValue, handleSubmit } = useForm({ defaultValues: { passphrase: '' } });
+  const passphrase = useWatch({ control, name: 'passphrase' });
   const [search] = useSearchParams();
   const { data } = useQuery(sessionQuery());
   const say = useSayPassphrase();
@@ -22,10 +23,7 @@ export function LoginPage() {
     <main className="page">
       <form
         className="empty login"
-        onSubmit={(event) => {
-          event.preventDefault();
-          say.mutate(passphrase);
-        }}
+        onSubmit={(event) => void handleSubmit(() => say.mutate(passphrase))(event)}
       >
         <h1>Vine Ledger</h1>
         <p>These books are kept for whoever knows their passphrase.</p>
@@ -37,7 +35,7 @@ export function LoginPage() {
             autoFocus
             autoComplete="current-password"
             aria-invalid={troubles.length > 0}
-            onChange={(event) => setPassphrase(event.target.value)}
+            onChange={(event) => setValue('passphrase', event.target.value)}
           />
         </label>
         {troubles.map((sentence) => (

@@ -16,6 +16,7 @@ import { MakeOwn } from './MakeOwn.tsx';
 import { OwnMaterial } from './OwnMaterial.tsx';
 import '../../ui/stock/stock.css';
 import './materials.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const MOST_COMPARED = 2;
 
@@ -39,7 +40,7 @@ export function MaterialsPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Materials</h1>
+          <PageHeading>Materials</PageHeading>
           <p className="soft">
             {rows.length} materials, {books.materials.length} of them your own. Tick two to compare them.
           </p>
@@ -257,7 +258,7 @@ function Detail({ row, onClose, onMade }: DetailProps) {
           ))}
         </ul>
       )}
-      {own && <OwnMaterial material={own} onGone={onClose} />}
+      {own && <OwnMaterial key={`${own.id} ${own.version}`} material={own} onGone={onClose} />}
       {row.library && <MakeOwn gardenId={books.garden.id} like={row.library} onMade={onMade} />}
       <LabReports materialId={row.id} />
     </section>

@@ -1,10 +1,10 @@
 import { Button } from 'antd';
-import { useState } from 'react';
 import type { MaterialRecord } from '../../../records/material.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeMaterial, useRemoveMaterial, useRestoreMaterial } from '../../api/stock.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import {
@@ -21,10 +21,13 @@ const fieldsOf = ({ basis }: MaterialRecord): readonly FigureField[] =>
 
 /** A material of one's own: renamed, corrected, or taken off the list. */
 export function OwnMaterial({ material, onGone }: { material: MaterialRecord; onGone: () => void }) {
-  const [name, setName] = useState(material.name);
   const reader = useReader();
   const fields = fieldsOf(material);
-  const [typed, setTyped] = useState(() => typedFigures(fields, { ...material.basis }, reader));
+  const form = useRecordForm(() => ({
+    name: material.name,
+    typed: typedFigures(fields, { ...material.basis }, reader),
+  }));
+  const { name, typed } = form.fields;
   const read = readFigures(fields, typed, reader);
   const change = useChangeMaterial();
   const remove = useRemoveMaterial();
@@ -44,27 +47,20 @@ export function OwnMaterial({ material, onGone }: { material: MaterialRecord; on
     });
   };
   return (
-    <form
-      className="tool"
-      aria-label="Your own material"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <form className="tool" aria-label="Your own material" onSubmit={form.submitWith(save)}>
       <div className="band-fields">
         <TextField
           name="Name"
           isNumber={false}
           value={name}
-          onChange={setName}
+          onChange={(next) => form.set({ name: next })}
           width={230}
           trouble={troubles['name']}
         />
         <FigureInputs
           fields={fields}
           typed={typed}
-          onChange={setTyped}
+          onChange={(next) => form.set({ typed: next })}
           troubles={{ ...ofBasis(troubles), ...read.troubles }}
         />
       </div>
@@ -78,6 +74,7 @@ export function OwnMaterial({ material, onGone }: { material: MaterialRecord; on
           onClick={() =>
             remove.mutate(material, {
               onSuccess: () => {
+                form.forget();
                 offerUndo(`${material.name} is deleted.`, () => restore.mutateAsync(material.id));
                 onGone();
               },

@@ -19,6 +19,7 @@ import {
 } from '../../../words/validation-words.ts';
 import { ROW_HEIGHT, swarmOf, xOf } from './check-swarm.ts';
 import './checks.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const WIDTH = 500;
 const MARK_RADIUS = 3.6;
@@ -34,7 +35,7 @@ export function ChecksPage() {
     <div className="page checks-page">
       <header className="page-head">
         <div>
-          <h1>How well does it do?</h1>
+          <PageHeading>How well does it do?</PageHeading>
           {validationSummary().map((line) => (
             <p key={line} className="soft checks-summary">
               {line}

@@ -6,6 +6,7 @@ import { MODEL_VERSION } from '../../../core/model/index.ts';
 import method from '../../../../docs/method.md?raw';
 import '../../theme/figures-table.css';
 import './method.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 interface Chapter {
   readonly id: string;
@@ -43,7 +44,7 @@ export function MethodPage() {
     <div className="page method-page">
       <header className="page-head">
         <div>
-          <h1>Method</h1>
+          <PageHeading>Method</PageHeading>
           <p className="soft">
             How every figure comes about, where its numbers are from, and what the model misses. Beside any
             answer on a bed, “How worked out” puts that bed’s own figures in.

@@ -15,6 +15,7 @@ import { useUndo } from '../../app/use-undo.tsx';
 import { useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
 import { Verdicts } from './Verdicts.tsx';
 import './pale.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 /** Signs in the order one looks: leaves, plant, roots, ground, neighbor. */
 const SIGN_GROUPS: readonly { readonly name: string; readonly signs: readonly PlantSign[] }[] = [
@@ -53,7 +54,7 @@ export function PalePage() {
   if (!bed) {
     return (
       <div className="page">
-        <h1>Why is it pale?</h1>
+        <PageHeading>Why is it pale?</PageHeading>
         <p>Make a bed and record what grows on it; then the model can help you find out.</p>
       </div>
     );
@@ -104,7 +105,7 @@ function PaleBed({ bed, beds, onBed }: PaleBedProps) {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Why is it pale?</h1>
+          <PageHeading>Why is it pale?</PageHeading>
           <p className="soft">
             Pale leaves have many causes, and wood is only one of them. Say what you see; the model adds what
             it knows of the bed.

@@ -23,6 +23,7 @@ import { DateField } from '../../ui/forms/DateField.tsx';
 import { Choice } from '../../ui/forms/inputs.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import {
   figureOf,
   readQuantity,
@@ -38,6 +39,7 @@ import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const USES: readonly (readonly [AshUse, string])[] = [
   ['bed', 'On a bed'],
@@ -71,7 +73,7 @@ export function AshPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Wood ash</h1>
+          <PageHeading>Wood ash</PageHeading>
           <p className="soft">Lime and potassium, no nitrogen. {ASH_CAUTION}</p>
         </div>
       </header>
@@ -168,15 +170,22 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
   );
 }
 
+interface GiftFields {
+  /** As typed; null for what is proposed. */
+  readonly rate: TypedQuantity | null;
+  /** Empty for ash from outside; null for the first pile of ash there is. */
+  readonly lotId: string | null;
+}
+const NOTHING_CHOSEN: GiftFields = { rate: null, lotId: null };
+
 function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: AshGate }) {
   const books = useBooks();
   const measures = useMeasures();
   const reader = useReader();
   const proposed = Math.min(ASH_YEARLY_CAP_G_PER_M2, gate.leftGPerM2);
-  const [retypedRate, setTyped] = useState<TypedQuantity | null>(null);
-  const typed = retypedRate ?? typedFrom(proposed, 'massPerArea', { ...reader, digits: 3 });
+  const { fields, set, submitWith } = useRecordForm<GiftFields>(() => NOTHING_CHOSEN);
+  const typed = fields.rate ?? typedFrom(proposed, 'massPerArea', { ...reader, digits: 3 });
   const read = readQuantity(typed, ASH_RATE, reader);
-  const [lotId, setLotId] = useState<string | null>(null);
   const write = useWriteEntry(bed.id);
   const remove = useRemoveEntry();
   const offerUndo = useUndo();
@@ -185,7 +194,7 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
   const isOver = rate > gate.leftGPerM2 + 1e-9;
   const effect = ashEffect(rate > 0 ? rate : 0, bed.clayPct, condition);
   const grams = rate * bed.areaM2;
-  const source = lotId ?? ashLots[0]?.lot.id ?? '';
+  const source = fields.lotId ?? ashLots[0]?.lot.id ?? '';
   const troubles = sentencesOf(write.error);
   const give = () =>
     write.mutate(
@@ -202,24 +211,20 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
         seasonedMonths: 0,
       },
       {
-        onSuccess: (entry) => offerUndo(`Ash is saved for ${bed.name}.`, () => remove.mutateAsync(entry)),
+        onSuccess: (entry) => {
+          set(NOTHING_CHOSEN);
+          offerUndo(`Ash is saved for ${bed.name}.`, () => remove.mutateAsync(entry));
+        },
       },
     );
   return (
-    <form
-      className="tool"
-      aria-label="Give ash"
-      onSubmit={(event) => {
-        event.preventDefault();
-        give();
-      }}
-    >
+    <form className="tool" aria-label="Give ash" onSubmit={submitWith(give)}>
       <div className="band-fields">
         <QuantityField
           name="Give"
           quantity="massPerArea"
           value={typed}
-          onChange={setTyped}
+          onChange={(rate) => set({ rate })}
           trouble={
             isOver
               ? `At most ${measures.areaMass(gate.leftGPerM2)} more this year.`
@@ -229,7 +234,7 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
         <Choice
           name="From"
           value={source}
-          onChange={setLotId}
+          onChange={(lotId) => set({ lotId })}
           options={[
             { value: '', label: 'outside' },
             ...ashLots.map(({ lot }) => ({ value: lot.id, label: lot.name })),

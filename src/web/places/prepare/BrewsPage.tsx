@@ -27,6 +27,7 @@ import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const BREW = askedOf(journalFields.brew.litres, 'volume');
 /** A bucket of it, to begin with (set here). */
@@ -51,7 +52,7 @@ export function BrewsPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Brews</h1>
+          <PageHeading>Brews</PageHeading>
           <p className="soft">
             {BREW_WORDS[id].name}: {BREW_WORDS[id].aim}. All of it common practice without a source.
           </p>

@@ -1,6 +1,5 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Checkbox, Segmented, Select } from 'antd';
-import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { BURN_METHODS, CHAR_TEMPERATURES } from '../../../records/vocabulary.ts';
 import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES, isFoundCold } from '../../../core/yard/index.ts';
@@ -9,6 +8,7 @@ import { useChangeMovement } from '../../api/stock.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { BURN_WARNING_WORDS, firingWords, METHOD_WORDS, SHAPE_WORDS } from '../../../words/char-words.ts';
 import type { Measures } from '../../../words/measures.ts';
@@ -40,8 +40,11 @@ export function BurnBand({ burn, onClose }: BurnBandProps) {
   const books = useBooks();
   const measures = useMeasures();
   const reader = useReader();
-  const [form, setForm] = useState(() => startOf(books, burn, { measures, reader }));
-  const set = (change: Partial<BurnForm>) => setForm((before) => ({ ...before, ...change }));
+  const {
+    fields: form,
+    set,
+    submitWith,
+  } = useRecordForm<BurnForm>(() => startOf(books, burn, { measures, reader }));
   const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
   const change = useChangeMovement();
   const ofWater = quantityTroubles({ 'log.quenchWaterL': readQuenchWater(form, reader) });
@@ -73,10 +76,9 @@ export function BurnBand({ burn, onClose }: BurnBandProps) {
     <form
       className="band"
       aria-label={burn ? 'Go on with a burn' : 'Record a burn'}
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         if (Object.keys(ofWater).length === 0) save();
-      }}
+      })}
     >
       <Warnings warnings={facts.warnings} />
       <div className="two-columns">
@@ -84,7 +86,7 @@ export function BurnBand({ burn, onClose }: BurnBandProps) {
           <FeedFields form={form} set={set} troubles={troubles} isNew={!burn} />
           <CharFields form={form} set={set} troubles={troubles} />
         </div>
-        <BurnSteps form={form} onTick={(step) => setForm(withStep(form, step, new Date().toISOString()))} />
+        <BurnSteps form={form} onTick={(step) => set(withStep(form, step, new Date().toISOString()))} />
       </div>
       <FormFoot
         label={form.char.amount === '' ? 'Save the burn so far' : 'Save the char'}

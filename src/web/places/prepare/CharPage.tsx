@@ -29,6 +29,7 @@ import { ChargeBand } from './ChargeBand.tsx';
 import { CrushBand } from './CrushBand.tsx';
 import '../../ui/stock/stock.css';
 import './prepare.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 type Open =
   | { readonly what: 'burn'; readonly burn: BurnRecord | null }
@@ -51,7 +52,7 @@ export function CharPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Char yard</h1>
+          <PageHeading>Char yard</PageHeading>
           <p className="soft">{CHAR_DUST}</p>
         </div>
         <div className="actions">

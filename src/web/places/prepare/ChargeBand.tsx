@@ -8,10 +8,17 @@ import { findChargeRecipe, scaleCharge } from '../../../core/yard/index.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { Choice } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
-import { figureOf, readQuantity, typedFrom, type QuantityAsked } from '../../ui/forms/typed-quantity.ts';
+import {
+  figureOf,
+  readQuantity,
+  typedFrom,
+  type QuantityAsked,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { formatPercent } from '../../../words/figures.ts';
 import { CHARGE_WORDS } from '../../../words/char-words.ts';
@@ -19,6 +26,14 @@ import { chargeQuery, questionAboutStock } from '../../worker/questions.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 
 const CHAR: QuantityAsked = { quantity: 'volume', above: 0, max: 1e6 };
+
+interface ChargeFields {
+  readonly recipeId: ChargeRecipeId;
+  readonly typed: TypedQuantity;
+  readonly date: string;
+  /** The pile each ingredient comes from, by material; empty when from outside. */
+  readonly sources: Readonly<Record<string, string>>;
+}
 
 interface ChargeBandProps {
   readonly lotId: string;
@@ -32,11 +47,14 @@ const nameOf = (id: string): string => MATERIAL_LIBRARY.find((one) => one.id ===
 export function ChargeBand({ lotId, thereL, onClose }: ChargeBandProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const [recipeId, setRecipeId] = useState<ChargeRecipeId>('compostBlend');
   const reader = useReader();
-  const [typed, setTyped] = useState(() => typedFrom(thereL, 'volume', { ...reader, digits: 3 }));
-  const [date, setDate] = useState(books.today);
-  const [sources, setSources] = useState<Record<string, string>>({});
+  const { fields, set, submitWith } = useRecordForm<ChargeFields>(() => ({
+    recipeId: 'compostBlend',
+    typed: typedFrom(thereL, 'volume', { ...reader, digits: 3 }),
+    date: books.today,
+    sources: {},
+  }));
+  const { recipeId, typed, date, sources } = fields;
   const [ids] = useState(() => ({ lot: crypto.randomUUID(), movement: crypto.randomUUID() }));
   const { send, troubles, isSaving } = useStockPost(books.garden.id);
   const recipe = findChargeRecipe(recipeId);
@@ -91,16 +109,15 @@ export function ChargeBand({ lotId, thereL, onClose }: ChargeBandProps) {
     <form
       className="band"
       aria-label="Charge char"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         if (read.ok) charge();
-      }}
+      })}
     >
       <div className="band-fields">
         <Choice
           name={`Charge ${lot?.name ?? ''}`}
           value={recipeId}
-          onChange={setRecipeId}
+          onChange={(next) => set({ recipeId: next })}
           options={CHARGE_RECIPE_IDS.map((value) => ({ value, label: CHARGE_WORDS[value].name }))}
           width={220}
         />
@@ -108,11 +125,16 @@ export function ChargeBand({ lotId, thereL, onClose }: ChargeBandProps) {
           name="Char"
           quantity="volume"
           value={typed}
-          onChange={setTyped}
+          onChange={(next) => set({ typed: next })}
           hint={`${measures.volume(thereL)} in stock`}
           trouble={quantityTrouble(read, 'amount') ?? troubles['ingredients.0.amount']}
         />
-        <DateField name="On" value={date} onChange={setDate} trouble={troubles['date']} />
+        <DateField
+          name="On"
+          value={date}
+          onChange={(next) => set({ date: next })}
+          trouble={troubles['date']}
+        />
         {scaled?.ingredients.map(({ materialId, litres: amount }, i) => (
           <Field
             key={materialId}
@@ -123,7 +145,7 @@ export function ChargeBand({ lotId, thereL, onClose }: ChargeBandProps) {
               <Select
                 {...control}
                 value={sources[materialId] ?? ''}
-                onChange={(source) => setSources({ ...sources, [materialId]: source })}
+                onChange={(source) => set({ sources: { ...sources, [materialId]: source } })}
                 style={{ width: 210 }}
                 popupMatchSelectWidth={false}
                 options={[

@@ -23,6 +23,7 @@ import { LotActs } from '../../ui/stock/LotActs.tsx';
 import { useStock } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 interface Heap {
   readonly lot: LotRecord;
@@ -49,7 +50,7 @@ export function HeapsPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Heaps</h1>
+          <PageHeading>Heaps</PageHeading>
           <p className="soft">
             {isWorking
               ? 'Working out how they have rotted …'

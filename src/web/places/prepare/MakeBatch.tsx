@@ -1,11 +1,11 @@
 import { useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox } from 'antd';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Blend, heatsUp, mixCautions } from '../../../core/yard/index.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import { batchPosting, type BatchPlan, type BenchForm, type BenchPart } from './mix-form.ts';
@@ -20,7 +20,12 @@ interface MakeBatchProps {
 export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
   const books = useBooks();
   const reader = useReader();
-  const [plan, setPlan] = useState(() => ({
+  const {
+    fields: plan,
+    set,
+    submitWith,
+    forget,
+  } = useRecordForm(() => ({
     lotId: crypto.randomUUID(),
     movementId: crypto.randomUUID(),
     name: '',
@@ -38,21 +43,23 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
     <form
       className="band make-batch"
       aria-label="Make the batch"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() =>
         send(
           batchPosting({ plan: batch, form, parts, today: books.today, reader }),
           `${batch.name} is made; the stock is debited.`,
-          () => void navigate(`/garden/${books.garden.id}/stock/${batch.lotId}`),
-        );
-      }}
+          () => {
+            forget();
+            void navigate(`/garden/${books.garden.id}/stock/${batch.lotId}`);
+          },
+        ),
+      )}
     >
       <div className="band-fields">
         <TextField
           name="Call the heap"
           isNumber={false}
           value={plan.name}
-          onChange={(name) => setPlan({ ...plan, name })}
+          onChange={(name) => set({ name })}
           hint={plan.name === '' ? `else: ${suggestion}` : undefined}
           trouble={troubles['name']}
           width={250}
@@ -60,19 +67,16 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
         <DateField
           name="Made on"
           value={plan.date}
-          onChange={(date) => setPlan({ ...plan, date })}
+          onChange={(date) => set({ date })}
           trouble={troubles['date']}
         />
         <div className="field">
           <span className="field-name">It will be</span>
           <span className="tool-result">
-            <Checkbox
-              checked={plan.isTurned}
-              onChange={(event) => setPlan({ ...plan, isTurned: event.target.checked })}
-            >
+            <Checkbox checked={plan.isTurned} onChange={(event) => set({ isTurned: event.target.checked })}>
               turned now and then
             </Checkbox>
-            <Checkbox checked={isHot} onChange={(event) => setPlan({ ...plan, isHot: event.target.checked })}>
+            <Checkbox checked={isHot} onChange={(event) => set({ isHot: event.target.checked })}>
               hot
             </Checkbox>
           </span>

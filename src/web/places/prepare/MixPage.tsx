@@ -14,6 +14,7 @@ import { Recipes } from './Recipes.tsx';
 import { SolvePanel } from './SolvePanel.tsx';
 import '../../ui/stock/stock.css';
 import './prepare.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const blankForm = (measures: Measures, reader: Reader): BenchForm => ({
   rows: [
@@ -46,7 +47,7 @@ export function MixPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Mixing bench</h1>
+          <PageHeading>Mixing bench</PageHeading>
           <p className="soft">
             Put together what you have; the figures follow. Rows marked “find” are left to the solver.
           </p>

@@ -4,6 +4,7 @@ import { useBooks } from '../../app/garden-context.ts';
 import { useRemoveRecipe, useRestoreRecipe, useSaveRecipe } from '../../api/stock.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import {
@@ -26,8 +27,7 @@ interface RecipesProps {
 export function Recipes({ form, parts, set }: RecipesProps) {
   const books = useBooks();
   const reader = useReader();
-  const [name, setName] = useState<string | null>(null);
-  const save = useSaveRecipe(books.garden.id);
+  const [isNaming, setNaming] = useState(false);
   const remove = useRemoveRecipe();
   const restore = useRestoreRecipe();
   const offerUndo = useUndo();
@@ -48,7 +48,9 @@ export function Recipes({ form, parts, set }: RecipesProps) {
   };
   return (
     <div className="actions bench-recipes">
-      {name === null ? (
+      {isNaming ? (
+        <NameRecipe form={form} parts={parts} onClose={() => setNaming(false)} />
+      ) : (
         <>
           {books.recipes.length > 0 && (
             <Select
@@ -76,43 +78,52 @@ export function Recipes({ form, parts, set }: RecipesProps) {
               Delete the recipe
             </Button>
           )}
-          <Button disabled={ingredientsOf(parts).length === 0} onClick={() => setName('')}>
+          <Button disabled={ingredientsOf(parts).length === 0} onClick={() => setNaming(true)}>
             Save as a recipe
           </Button>
         </>
-      ) : (
-        <form
-          className="band-fields"
-          onSubmit={(event) => {
-            event.preventDefault();
-            save.mutate(
-              {
-                name,
-                purpose: form.purpose,
-                ingredients: ingredientsOf(parts),
-                waterL: waterL(form, reader),
-                isLayered: form.isLayered,
-                note: '',
-              },
-              { onSuccess: () => setName(null) },
-            );
-          }}
-        >
-          <TextField
-            name="Name of the recipe"
-            isNumber={false}
-            value={name}
-            onChange={setName}
-            width={220}
-            trouble={save.error?.message}
-            autoFocus
-          />
-          <Button type="primary" htmlType="submit" loading={save.isPending}>
-            Save
-          </Button>
-          <Button onClick={() => setName(null)}>Cancel</Button>
-        </form>
       )}
     </div>
+  );
+}
+
+interface NameRecipeProps extends Pick<RecipesProps, 'form' | 'parts'> {
+  readonly onClose: () => void;
+}
+
+/** The mix on the bench is given a name. */
+function NameRecipe({ form, parts, onClose }: NameRecipeProps) {
+  const books = useBooks();
+  const reader = useReader();
+  const save = useSaveRecipe(books.garden.id);
+  const { fields, set, submitWith } = useRecordForm(() => ({ name: '' }));
+  const saveRecipe = () =>
+    save.mutate(
+      {
+        name: fields.name,
+        purpose: form.purpose,
+        ingredients: ingredientsOf(parts),
+        waterL: waterL(form, reader),
+        isLayered: form.isLayered,
+        note: '',
+      },
+      { onSuccess: onClose },
+    );
+  return (
+    <form className="band-fields" onSubmit={submitWith(saveRecipe)}>
+      <TextField
+        name="Name of the recipe"
+        isNumber={false}
+        value={fields.name}
+        onChange={(name) => set({ name })}
+        width={220}
+        trouble={save.error?.message}
+        autoFocus
+      />
+      <Button type="primary" htmlType="submit" loading={save.isPending}>
+        Save
+      </Button>
+      <Button onClick={onClose}>Cancel</Button>
+    </form>
   );
 }

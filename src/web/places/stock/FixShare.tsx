@@ -1,7 +1,6 @@
 import { useMeasures } from '../../app/garden-context.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { Button } from 'antd';
-import { useState } from 'react';
 import {
   type FixedShare,
   SHARE_SEASONS,
@@ -13,12 +12,21 @@ import { stockUnits, UNIT_WORDS } from '../../../words/measures.ts';
 import { SEASON_WORDS } from '../../../words/share-words.ts';
 import { Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import type { Names } from './share-names.ts';
 
 const WATER = { bulkDensityKgPerM3: 1000, areaM2: 1 };
 /** A liter of water weighs a kilogram: that turns any volume into liters. */
 const litresPer = (unit: AmountUnit): number => massFreshKgFromAmount({ amount: 1, unit, measured: WATER });
 const isMassUnit = (unit: AmountUnit): boolean => ['kg', 'gram', 'pound'].includes(unit);
+
+interface ShareFields {
+  readonly pileId: string | null;
+  readonly bedId: string | null;
+  readonly season: ShareSeason;
+  readonly typed: string;
+  readonly unit: AmountUnit;
+}
 
 interface FixShareProps {
   readonly problem: ShareProblem;
@@ -30,11 +38,14 @@ interface FixShareProps {
 /** Choices of one's own: they stay, and everything else is shared around them. */
 export function FixShare({ problem, fixed, setFixed, names }: FixShareProps) {
   const measures = useMeasures();
-  const [pileId, setPileId] = useState<string | null>(null);
-  const [bedId, setBedId] = useState<string | null>(null);
-  const [season, setSeason] = useState<ShareSeason>('now');
-  const [typed, setTyped] = useState('');
-  const [unit, setUnit] = useState<AmountUnit>(measures.barrowUnit);
+  const { fields, set, submitWith } = useRecordForm<ShareFields>(() => ({
+    pileId: null,
+    bedId: null,
+    season: 'now',
+    typed: '',
+    unit: measures.barrowUnit,
+  }));
+  const { pileId, bedId, season, typed, unit } = fields;
   const amount = numberFromText(typed);
   const isReady = pileId !== null && bedId !== null && amount >= 0;
   const fix = () => {
@@ -43,7 +54,7 @@ export function FixShare({ problem, fixed, setFixed, names }: FixShareProps) {
       (one) => one.pileId !== pileId || one.bedId !== bedId || one.season !== season,
     );
     setFixed([...others, { pileId, bedId, season, litres: amount * litresPer(unit) }]);
-    setTyped('');
+    set({ pileId: null, bedId: null, season: 'now', typed: '' });
   };
   return (
     <section aria-label="Your own choices" className="band">
@@ -67,22 +78,21 @@ export function FixShare({ problem, fixed, setFixed, names }: FixShareProps) {
       )}
       <form
         className="band-fields"
-        onSubmit={(event) => {
-          event.preventDefault();
+        onSubmit={submitWith(() => {
           if (isReady) fix();
-        }}
+        })}
       >
         <Choice
           name="Of"
           value={pileId}
-          onChange={setPileId}
+          onChange={(next) => set({ pileId: next })}
           placeholder="a pile"
           options={problem.piles.map(({ id }) => ({ value: id, label: names.pile(id) }))}
         />
         <Choice
           name="to"
           value={bedId}
-          onChange={setBedId}
+          onChange={(next) => set({ bedId: next })}
           placeholder="a bed"
           options={problem.beds.map(({ id }) => ({ value: id, label: names.bed(id) }))}
           width={160}
@@ -90,21 +100,21 @@ export function FixShare({ problem, fixed, setFixed, names }: FixShareProps) {
         <Choice
           name="when"
           value={season}
-          onChange={setSeason}
+          onChange={(next) => set({ season: next })}
           options={SHARE_SEASONS.map((one) => ({ value: one, label: SEASON_WORDS[one] }))}
           width={140}
         />
         <TextField
           name="exactly"
           value={typed}
-          onChange={setTyped}
+          onChange={(next) => set({ typed: next })}
           trouble={typed !== '' && !(amount >= 0) ? 'must be 0 or more' : undefined}
           hint="0 keeps it off"
         />
         <Choice<AmountUnit>
           name="of"
           value={unit}
-          onChange={setUnit}
+          onChange={(next) => set({ unit: next })}
           options={stockUnits(measures)
             .filter((one) => !isMassUnit(one))
             .map((one) => ({ value: one, label: UNIT_WORDS[one] }))}

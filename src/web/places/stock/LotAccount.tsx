@@ -62,7 +62,12 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
         return (
           <>
             {movementInWords(movement, lotId, { nameOf, measures })}
-            {movement.note !== '' && <span className="soft"> · {movement.note}</span>}
+            {movement.note !== '' && (
+              <span className="soft" translate="no">
+                {' '}
+                · {movement.note}
+              </span>
+            )}
           </>
         );
       }

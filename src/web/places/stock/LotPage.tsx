@@ -11,6 +11,7 @@ import { TextField } from '../../ui/forms/inputs.tsx';
 import { askedOf } from '../../ui/forms/asked-of.ts';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { readQuantity, typedFrom } from '../../ui/forms/typed-quantity.ts';
 import { ageInWords, aboutWhen, dateNear, dayOf } from '../../../words/dates.ts';
 import { formatFixed, formatPercent, plainFigure } from '../../../words/figures.ts';
@@ -31,6 +32,7 @@ import { LotAccount } from './LotAccount.tsx';
 import { LotActs } from '../../ui/stock/LotActs.tsx';
 import { useLot, useStock } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 /** One lot: what it is, how it has moved and will, and its account. */
 export function LotPage() {
@@ -40,7 +42,7 @@ export function LotPage() {
   if (!lot) {
     return (
       <div className="page empty">
-        <h1>No such pile</h1>
+        <PageHeading>No such pile</PageHeading>
         <p>It may have been removed.</p>
         <Link to={`/garden/${books.garden.id}/stock`}>Back to the stock</Link>
       </div>
@@ -62,12 +64,12 @@ function OpenLot({ lot }: { lot: LotRecord }) {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>{lot.name}</h1>
+          <PageHeading>{lot.name}</PageHeading>
           <p className="soft">
             <Link to={`/garden/${books.garden.id}/stock`}>Stock</Link> · {LOT_FORM_WORDS[lot.form]},{' '}
             {treatmentWords(lot)}
             {brief?.openedOn != null && ` · ${ageInWords(today - brief.openedOn)} old`}
-            {lot.note !== '' && ` · ${lot.note}`}
+            {lot.note !== '' && <span translate="no"> · {lot.note}</span>}
           </p>
         </div>
         <div className="actions">
@@ -238,11 +240,14 @@ function Promised({ brief, reserveL }: PromisedProps) {
 const RESERVE = askedOf(lotFields.reserveL, 'volume');
 
 function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: string; onClose: () => void }) {
-  const [name, setName] = useState(lot.name);
   const reader = useReader();
-  const [reserve, setReserve] = useState(() => typedFrom(lot.reserveL, 'volume', reader));
+  const { fields, set, submitWith, forget } = useRecordForm(() => ({
+    name: lot.name,
+    reserve: typedFrom(lot.reserveL, 'volume', reader),
+    note: lot.note,
+  }));
+  const { name, reserve, note } = fields;
   const kept = readQuantity(reserve, RESERVE, reader);
-  const [note, setNote] = useState(lot.note);
   const change = useChangeLot();
   const remove = useRemoveLot();
   const restore = useRestoreLot();
@@ -254,8 +259,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
     <form
       className="band"
       aria-label="Edit the pile"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         if (!kept.ok || kept.value === null) return;
         change.mutate(
           {
@@ -273,20 +277,33 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
           },
           { onSuccess: onClose },
         );
-      }}
+      })}
     >
       <div className="band-fields">
-        <TextField name="Name" isNumber={false} value={name} onChange={setName} width={260} autoFocus />
+        <TextField
+          name="Name"
+          isNumber={false}
+          value={name}
+          onChange={(next) => set({ name: next })}
+          width={260}
+          autoFocus
+        />
         <QuantityField
           name="Keep back"
           quantity="volume"
           value={reserve}
-          onChange={setReserve}
+          onChange={(next) => set({ reserve: next })}
           trouble={quantityTrouble(kept, 'reserveL')}
           hint="you are warned before it is touched"
           width={120}
         />
-        <TextField name="Note" isNumber={false} value={note} onChange={setNote} width={260} />
+        <TextField
+          name="Note"
+          isNumber={false}
+          value={note}
+          onChange={(next) => set({ note: next })}
+          width={260}
+        />
       </div>
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={change.isPending}>
@@ -299,6 +316,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
           onClick={() =>
             remove.mutate(lot, {
               onSuccess: () => {
+                forget();
                 offerUndo(`${lot.name} is deleted.`, () => restore.mutateAsync(id));
                 void navigate(`/garden/${gardenId}/stock`);
               },

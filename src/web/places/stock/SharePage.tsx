@@ -28,6 +28,7 @@ import { FixShare } from './FixShare.tsx';
 import { PlanShares, ShareCautions, shareDate } from './PlanShares.tsx';
 import '../../theme/figures-table.css';
 import './share.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const FIRST_AIM_PCT = '6';
 
@@ -37,7 +38,7 @@ export function SharePage() {
   if (books.beds.length === 0 || books.lots.length === 0) {
     return (
       <div className="page">
-        <h1>Share out the stock</h1>
+        <PageHeading>Share out the stock</PageHeading>
         <div className="empty">
           <h2>{books.beds.length === 0 ? 'No bed yet' : 'Nothing in stock yet'}</h2>
           <p>
@@ -85,7 +86,7 @@ function OpenShares() {
     <div className="page shares">
       <header className="page-head">
         <div>
-          <h1>Share out the stock</h1>
+          <PageHeading>Share out the stock</PageHeading>
           <p className="soft">
             What is available in the yard and still to come goes to the beds that need it most.
           </p>

@@ -18,6 +18,7 @@ import {
 import { Yard } from '../../drawing/yard.tsx';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const ReceiveBand = lazy(async () => ({ default: (await import('./ReceiveBand.tsx')).ReceiveBand }));
 
@@ -35,7 +36,7 @@ export function StockPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Stock on {fullDate(today)}</h1>
+          <PageHeading>Stock on {fullDate(today)}</PageHeading>
           <p className="soft">{summary(lots, measures)}</p>
         </div>
         <div className="actions">

@@ -8,6 +8,7 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useWriteJournal } from '../../api/journal.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { TRIAL_PLACE_WORDS, TRIAL_TEMPLATES } from '../../../words/trial-words.ts';
@@ -32,19 +33,26 @@ export function NewTrial({ onClose, onKept }: { onClose: () => void; onKept: (tr
   const books = useBooks();
   const [id] = useState(() => crypto.randomUUID());
   const write = useWriteJournal(books.garden.id);
-  const [draft, setDraft] = useState(() => newTrialForm(books, newSeed()));
-  const set = (change: Partial<TrialForm>) => setDraft((before) => ({ ...before, ...change }));
+  const {
+    fields: draft,
+    set,
+    submitWith,
+    forget,
+  } = useRecordForm<TrialForm>(() => newTrialForm(books, newSeed()));
   const treatments = treatmentsOf(draft);
   const troubles = sentencesOf(write.error);
   return (
     <form
       className="band"
       aria-label="A new trial"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         const record = { ...draft, treatments, kind: 'trial' as const, id, note: '' };
-        write.mutate([record], { onSuccess: () => onKept(id) });
-      }}
+        const onSuccess = () => {
+          forget();
+          onKept(id);
+        };
+        write.mutate([record], { onSuccess });
+      })}
     >
       <div className="band-fields">
         <Choice

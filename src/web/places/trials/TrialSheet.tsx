@@ -1,7 +1,6 @@
 import { useBooks } from '../../app/garden-context.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { Button } from 'antd';
-import { useState } from 'react';
 import type { TrialRecord } from '../../../records/journal.ts';
 import { compareTreatments, placePlots } from '../../../core/season/index.ts';
 import { TrialResultChart } from '../../charts/trial-result.tsx';
@@ -11,6 +10,7 @@ import { useRemoveJournal, useRestoreJournal, useWriteJournal } from '../../api/
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { studentT } from '../../statistics/student-t.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
@@ -99,11 +99,17 @@ export function TrialSheet({ trial }: { trial: TrialRecord }) {
   );
 }
 
+interface ReadingFields {
+  readonly date: string;
+  /** By the number of the plot, as typed. */
+  readonly typed: Readonly<Record<number, string>>;
+}
+
 /** Readings of all plots on one day; only those typed are written. */
 function Readings({ trial }: { trial: TrialRecord }) {
   const books = useBooks();
-  const [date, setDate] = useState(books.today);
-  const [typed, setTyped] = useState<Record<number, string>>({});
+  const { fields, set, submitWith } = useRecordForm<ReadingFields>(() => ({ date: books.today, typed: {} }));
+  const { date, typed } = fields;
   const write = useWriteJournal(books.garden.id);
   const plots = placePlots(trial);
   const given = Object.entries(typed).filter(([, text]) => text.trim() !== '');
@@ -125,16 +131,9 @@ function Readings({ trial }: { trial: TrialRecord }) {
     );
   };
   return (
-    <form
-      className="trial-readings"
-      aria-label="Readings"
-      onSubmit={(event) => {
-        event.preventDefault();
-        send();
-      }}
-    >
+    <form className="trial-readings" aria-label="Readings" onSubmit={submitWith(send)}>
       <div className="band-fields">
-        <DateField name="Measured on" value={date} onChange={setDate} />
+        <DateField name="Measured on" value={date} onChange={(next) => set({ date: next })} />
       </div>
       <div className="reading-cells">
         {plots.map(({ plot, treatment }) => (
@@ -142,7 +141,7 @@ function Readings({ trial }: { trial: TrialRecord }) {
             key={plot}
             name={`${plot + 1}: ${trial.treatments[treatment]!}`}
             value={typed[plot] ?? ''}
-            onChange={(text) => setTyped({ ...typed, [plot]: text })}
+            onChange={(text) => set({ typed: { ...typed, [plot]: text } })}
             width={84}
             trouble={wrong.includes(plot) ? 'a figure' : undefined}
           />

@@ -7,6 +7,7 @@ import { TRIAL_PLACE_WORDS } from '../../../words/trial-words.ts';
 import { NewTrial } from './NewTrial.tsx';
 import { TrialSheet } from './TrialSheet.tsx';
 import './trials.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 /** Treatments side by side, placed by chance, measured plot by plot, and what that shows. */
 export function TrialsPage() {
@@ -19,7 +20,7 @@ export function TrialsPage() {
     <div className="page">
       <header className="page-head">
         <div>
-          <h1>Trials</h1>
+          <PageHeading>Trials</PageHeading>
           <p className="soft">
             Try it on a corner or in pots before you do it everywhere, and record which got what.
           </p>

@@ -17,6 +17,7 @@ import { LiftBand } from './LiftBand.tsx';
 import { Retest } from './Retest.tsx';
 import { SheetBody } from './SheetBody.tsx';
 import './year.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 /** A bed's year on one sheet: what went in, what the books say, what was expected and what was found; and what next. */
 export function YearPage() {
@@ -24,7 +25,7 @@ export function YearPage() {
   if (books.beds.length === 0) {
     return (
       <div className="page">
-        <h1>Year sheet</h1>
+        <PageHeading>Year sheet</PageHeading>
         <div className="empty">
           <h2>No bed yet</h2>
           <p>
@@ -65,9 +66,9 @@ function OpenYear() {
     <div className="page year-sheet">
       <header className="page-head">
         <div>
-          <h1>
+          <PageHeading>
             {bed.name}, {year}
-          </h1>
+          </PageHeading>
           <p className="soft">
             {BED_KIND_WORDS[bed.kind]}, {measures.area(bed.areaM2)}
             {sheet && `; from ${fullDate(sheet.fromDay)} to ${fullDate(sheet.untilDay - 1)}`}

@@ -11,6 +11,7 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useChangeHabit, useKeepHabit, useRemoveHabit, useRestoreHabit } from '../../api/habits.ts';
 import { Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { AREA_WORDS, areaOf } from '../../../words/amount-words.ts';
 import { materialOptions } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
@@ -39,7 +40,8 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
   const reader = useReader();
   const setting = { isSouth: isSouthern(books.garden.climate), reader };
   const findMaterial = materialFinder(books);
-  const [form, setForm] = useState<HabitForm>(() => formOf(line.name, habit, setting));
+  const record = useRecordForm<HabitForm>(() => formOf(line.name, habit, setting));
+  const form = record.fields;
   const [isNew, setIsNew] = useState(0);
   const keep = useKeepHabit(books.garden.id);
   const change = useChangeHabit();
@@ -49,9 +51,8 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
   const read = readHabit(form, findMaterial, setting);
   const isSound = Object.keys(read.troubles).length === 0;
   const set = (changes: Partial<HabitForm>) => {
-    const next = { ...form, ...changes };
-    setForm(next);
-    const { name, habit: typed, troubles } = readHabit(next, findMaterial, setting);
+    record.set(changes);
+    const { name, habit: typed, troubles } = readHabit({ ...form, ...changes }, findMaterial, setting);
     if (Object.keys(troubles).length === 0) onDraft(line.id, { name, habit: typed });
   };
   const setAct = (key: string, changes: Partial<ActForm>) =>
@@ -85,10 +86,9 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
   return (
     <form
       className="habit-editor"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={record.submitWith(() => {
         if (isSound) void save();
-      }}
+      })}
     >
       <TextField
         name="Name"

@@ -10,6 +10,7 @@ import { sentencesOf } from '../../api/failures.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { QUANTITIES } from '../../../quantities/units.ts';
 import { LineKey } from './HabitList.tsx';
 import { SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
@@ -190,7 +191,7 @@ function PricesForm({ onClose }: { onClose: () => void }) {
         }),
       ) as Record<keyof Prices, string>,
   );
-  const [typed, setTyped] = useState(first);
+  const { fields: typed, set, submitWith } = useRecordForm(() => first);
   const read = Object.fromEntries(
     PRICE_FIELDS.map((one) => {
       const text = typed[one.field];
@@ -212,10 +213,9 @@ function PricesForm({ onClose }: { onClose: () => void }) {
   };
   return (
     <form
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         if (isSound) void save();
-      }}
+      })}
     >
       <div className="band-fields">
         {PRICE_FIELDS.map(({ field, name }) => (
@@ -223,7 +223,7 @@ function PricesForm({ onClose }: { onClose: () => void }) {
             key={field}
             name={name(massUnit)}
             value={typed[field]}
-            onChange={(value) => setTyped({ ...typed, [field]: value })}
+            onChange={(value) => set({ [field]: value })}
             trouble={troubleOf(field)}
             width={130}
           />

@@ -28,6 +28,7 @@ import { seriesCsv } from './series-csv.ts';
 import { saveFile } from '../../drawing/save-file.ts';
 import '../../theme/figures-table.css';
 import './years.css';
+import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 export const WHOLE_GARDEN = 'garden';
 const MOST_BEDS = 2;
@@ -39,7 +40,7 @@ export function YearsPage() {
   if (books.beds.length === 0) {
     return (
       <div className="page">
-        <h1>Years</h1>
+        <PageHeading>Years</PageHeading>
         <div className="empty">
           <h2>No bed yet</h2>
           <p>
@@ -99,7 +100,7 @@ function OpenYears() {
     <div className="page years">
       <header className="page-head">
         <div>
-          <h1>Years</h1>
+          <PageHeading>Years</PageHeading>
           <p className="soft">What becomes of a bed under one habit or another.</p>
         </div>
         <div className="actions">

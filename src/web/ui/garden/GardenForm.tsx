@@ -16,6 +16,7 @@ import { measuresOf } from '../../../words/measures.ts';
 import { ClimateMonths } from './ClimateMonths.tsx';
 import { Field } from '../forms/Field.tsx';
 import { quantityTroubles, troublesOf } from '../forms/troubles.ts';
+import { useRecordForm } from '../forms/use-record-form.ts';
 import { readerOf, type Reader } from '../forms/typed-quantity.ts';
 
 interface GardenFormProps {
@@ -34,6 +35,11 @@ const patternOf = ({ climate }: GardenRecord): string =>
     ?.id ?? OWN_CLIMATE;
 
 const USUAL_MEASURES: GardenDraft['measures'] = 'metric';
+
+type GardenFields = Pick<GardenDraft, 'name' | 'school' | 'measures'> & {
+  readonly patternId: string;
+  readonly months: TypedClimate;
+};
 
 /** A garden as the form opens: as it stands, or a new one. */
 function firstFields(changing: GardenRecord | null) {
@@ -63,13 +69,9 @@ function firstFields(changing: GardenRecord | null) {
 export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
   const [first] = useState(() => firstFields(changing));
   const { id } = first;
-  const [name, setName] = useState(first.name);
-  const [patternId, setPatternId] = useState(first.patternId);
-  const [months, setMonths] = useState(first.months);
-  const [school, setSchool] = useState(first.school);
-  const [measures, setMeasures] = useState(first.measures);
+  const { fields, set, wasTried, submitWith, forget } = useRecordForm<GardenFields>(() => first);
+  const { name, patternId, months, school, measures } = fields;
   const reader = readerOf(measures);
-  const [wasTried, setWasTried] = useState(false);
   const makeGarden = useMakeGarden();
   const changeGarden = useChangeGarden();
   const parsed = gardenDraft.safeParse({
@@ -87,20 +89,19 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
     ...troublesOf(parsed, makeGarden.error ?? changeGarden.error),
     ...quantityTroubles(readClimate(months, reader)),
   };
-  const chooseMeasures = (chosen: typeof measures) => {
-    setMeasures(chosen);
-    setMonths(climateInUnits(months, reader, readerOf(chosen)));
-  };
+  const chooseMeasures = (chosen: typeof measures) =>
+    set({ measures: chosen, months: climateInUnits(months, reader, readerOf(chosen)) });
 
   const choosePattern = (id: string) => {
-    setPatternId(id);
     const pattern = CLIMATE_PATTERNS.find((one) => one.id === id);
-    if (pattern) setMonths(typedClimate(pattern, reader));
+    set({ patternId: id, ...(pattern ? { months: typedClimate(pattern, reader) } : {}) });
   };
   const save = () => {
-    setWasTried(true);
     if (!parsed.success) return;
-    const onSuccess = () => onKept(id);
+    const onSuccess = () => {
+      forget();
+      onKept(id);
+    };
     const { id: draftId, ...values } = parsed.data;
     if (changing)
       changeGarden.mutate({ gardenId: id, change: { ...values, version: changing.version } }, { onSuccess });
@@ -111,17 +112,14 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
     <form
       className="garden-form"
       aria-label={changing ? 'Change the garden' : 'Create a garden'}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
+      onSubmit={submitWith(save)}
     >
       <Field name="What is your garden called?" trouble={wasTried ? troubles['name'] : undefined}>
         {(control) => (
           <Input
             {...control}
             value={name}
-            onChange={(event) => setName(event.target.value)}
+            onChange={(event) => set({ name: event.target.value })}
             style={{ width: 300 }}
             autoFocus
           />
@@ -133,13 +131,13 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
         reader={reader}
         troubles={wasTried ? troubles : {}}
         onPattern={choosePattern}
-        onMonths={setMonths}
+        onMonths={(next) => set({ months: next })}
       />
       <div className="field">
         <span className="field-name">How seriously do you take nitrogen lock-up?</span>
         <Segmented
           value={school}
-          onChange={setSchool}
+          onChange={(next) => set({ school: next })}
           options={SCHOOLS.map((value) => ({ value, label: SCHOOL_NAMES[value] }))}
         />
         <span className="soft hint">{schoolWords(school, measuresOf({ measures })).belief}</span>

@@ -15,6 +15,7 @@ import { askedOf } from '../forms/asked-of.ts';
 import { numberFromText } from '../forms/parse-number.ts';
 import { QuantityField, useReader } from '../forms/QuantityField.tsx';
 import { quantityTrouble } from '../forms/troubles.ts';
+import { useRecordForm } from '../forms/use-record-form.ts';
 import { readQuantity, typedFrom, type TypedQuantity } from '../forms/typed-quantity.ts';
 import type { TilePanelProps } from './tile-panel-props.ts';
 
@@ -34,15 +35,14 @@ export function SoilTestForm({ subject, book, onDone }: Omit<TilePanelProps, 'ti
   const books = useBooks();
   const reader = useReader();
   const bed = books.beds.find(({ id }) => id === subject.bedId)!;
-  const [fields, setFields] = useState<TestFields>({
+  const { fields, set, submitWith } = useRecordForm<TestFields>(() => ({
     amount: '',
     unit: reader.system === 'metric' ? 'kgPerHa' : 'lbPerAcre',
     depth: typedFrom(USUAL_CM[reader.system].soilSample, 'length', reader),
     ph: '',
     organicMatter: '',
-  });
+  }));
   const [trouble, setTrouble] = useState<{ field: string; sentence: string } | null>(null);
-  const set = (change: Partial<TestFields>) => setFields((before) => ({ ...before, ...change }));
   const troubleOf = (field: string) => (trouble?.field === field ? trouble.sentence : undefined);
 
   const take = (report: SoilReport) => {
@@ -95,11 +95,10 @@ export function SoilTestForm({ subject, book, onDone }: Omit<TilePanelProps, 'ti
     <form
       className="log-panel"
       aria-label="Soil test"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={submitWith(() => {
         setTrouble(null);
         send();
-      }}
+      })}
     >
       <div className="band-fields">
         <TextField
