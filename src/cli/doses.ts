@@ -1,4 +1,10 @@
-import { ADVICE_DAYS, type LockUpWindow, adviseBed, projectForAdvice, rulesFor } from '../core/bed/index.ts';
+import {
+  ADVICE_DAYS,
+  type LockUpWindow,
+  adviceSetting,
+  adviseBed,
+  projectForAdvice,
+} from '../core/bed/index.ts';
 import { MODEL_VERSION } from '../core/model/index.ts';
 import { type DayNumber, isoDateOf } from '../core/ground/index.ts';
 import { readScenarioFile } from '../contract/scenario-file.ts';
@@ -26,7 +32,7 @@ function gardenDoses(json: unknown, args: Arguments) {
   const asked = bedInQuestion(file, args);
   const { today, books } = asked;
   const scenario = scenarioUntil(asked, today + ADVICE_DAYS);
-  const setting = { isPath: books.bed.kind === 'path', rules: rulesFor(file.garden.school, books.bed) };
+  const setting = adviceSetting({ records: file, books, today });
   const advice = adviseBed({ scenario, projection: projectForAdvice(scenario, today), today, setting });
   return {
     model: MODEL_VERSION,
@@ -34,12 +40,13 @@ function gardenDoses(json: unknown, args: Arguments) {
     today: asked.todayIso,
     status: advice.status,
     lock_up: { contact: lockUpReport(advice.contact), root: lockUpReport(advice.root) },
-    doses: (advice.doses?.doses ?? []).map((dose) => ({
+    doses: (advice.feeding?.doses ?? []).map((dose) => ({
       date: isoDateOf(dose.day),
       n_g_per_m2: dose.nitrogenGPerM2,
       n_g_for_the_bed: dose.nitrogenGPerM2 * books.bed.areaM2,
       reserve_g_per_m2: dose.reserveGPerM2,
-      met: dose.isMet,
+      product: dose.materialId,
+      needed: isoDateOf(dose.neededDay),
     })),
   };
 }

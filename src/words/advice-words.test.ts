@@ -2,9 +2,11 @@ import { describe, expect, it } from 'vitest';
 import type { BedAdvice } from '../core/bed/advice/bed-advice.ts';
 import type { Caution } from '../core/bed/advice/cautions.ts';
 import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
-import type { PlannedDose } from '../core/bed/advice/dose-plan.ts';
+import { total } from '../core/ground/index.ts';
+import type { FeedingPlan, PlannedDose } from '../core/bed/plan/feeding-plan.ts';
 import { SCHOOL_RULES } from '../core/bed/advice/schools.ts';
-import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from './advice-words.ts';
+import { lockUpAnswer, plantingAnswer, type BedNames } from './advice-words.ts';
+import { doseAnswer } from './feeding-words.ts';
 import { measuresOf } from './measures.ts';
 import { cautionInWords } from './words.ts';
 
@@ -18,7 +20,7 @@ const quiet: BedAdvice = {
   status: 'resting',
   contact: null,
   root: null,
-  doses: null,
+  feeding: null,
   planting: [],
   prospects: [],
   workings: [],
@@ -38,21 +40,30 @@ const window = {
 const contact = { zone: 'contact' as const, ...window };
 const root = { zone: 'root' as const, ...window, peakG: 9 };
 
-const dose = (iso: string, nitrogenGPerM2: number, change: Partial<PlannedDose> = {}): PlannedDose => ({
+const dose = (iso: string, nitrogenGPerM2: number): PlannedDose => ({
   day: day(iso),
+  neededDay: day(iso) + 7,
   nitrogenGPerM2,
+  materialId: 'feather_meal',
+  cropIds: ['crop'],
   unmetWithoutG: 1,
   unmetWithG: 0,
-  isMet: true,
-  twinNitrogenGPerM2: 0,
-  priceGPerM2: nitrogenGPerM2,
-  productNitrogenGPerM2: nitrogenGPerM2,
   reserveGPerM2: 0,
-  ...change,
 });
-const withDoses = (...doses: PlannedDose[]): BedAdvice => ({
+const withDoses = (doses: PlannedDose[], change: Partial<FeedingPlan> = {}): BedAdvice => ({
   ...quiet,
-  doses: { cropIds: ['crop'], untilDay: day('2026-09-01'), doses },
+  feeding: {
+    cropIds: ['crop'],
+    hungryIds: ['crop'],
+    untilDay: day('2026-09-01'),
+    doses,
+    priceGPerM2: total(doses.map(({ nitrogenGPerM2 }) => nitrogenGPerM2)),
+    unmet: [],
+    fed: [],
+    yearG: 10,
+    capG: 25,
+    ...change,
+  },
   prospects: [
     {
       id: 'crop',
@@ -69,7 +80,7 @@ const withDoses = (...doses: PlannedDose[]): BedAdvice => ({
   ],
 });
 const names: BedNames = { crops: () => 'Sweetcorn', layer: (id) => id };
-const product = {
+const product = () => ({
   name: 'feather meal',
   dose: (g: number) => ({
     materialId: 'feather_meal',
@@ -80,7 +91,8 @@ const product = {
     waterL: 0,
     parts: g > 7 ? 2 : 1,
   }),
-};
+});
+const feedingSetting = { areaM2: 5, names, measures: metric, product };
 
 describe('lock-up in words', () => {
   it('says that there is none', () =>
@@ -117,48 +129,47 @@ describe('lock-up in words', () => {
 
 describe('doses in words', () => {
   it('says when there is nothing to feed, or no need', () => {
-    expect(doseAnswer({ advice: quiet, areaM2: 5, names, measures: metric, product }).headline).toBe(
-      'Nothing to feed',
-    );
-    const fed = withDoses(dose('2026-05-20', 0));
-    const content = { ...fed, prospects: fed.prospects.map((one) => ({ ...one, shortG: 0 })) };
-    expect(doseAnswer({ advice: content, areaM2: 5, names, measures: metric, product })).toMatchObject({
+    expect(doseAnswer(quiet, feedingSetting).headline).toBe('Nothing to feed');
+    expect(doseAnswer(withDoses([], { hungryIds: [] }), feedingSetting)).toMatchObject({
       headline: 'No feed needed',
       details: ['Sweetcorn finds enough.'],
     });
-    expect(doseAnswer({ advice: fed, areaM2: 5, names, measures: metric, product }).headline).toBe(
-      'No dose is worth its cost',
-    );
   });
-  it('adds the doses up for the whole bed, dates them, prices them and names a product', () => {
-    const { headline, details } = doseAnswer({
-      advice: withDoses(dose('2026-05-20', 6), dose('2026-06-17', 4)),
-      areaM2: 5,
-      names,
-      measures: metric,
-      product,
+  it.each([
+    ['tooLate', /so close to the harvest/],
+    ['afterMidsummer', /soft shoots that frost takes/],
+    ['cap', /more than 25.0 g\/m² of nitrogen in a year/],
+    ['atOnce', /no more can be given at a time/],
+    ['swallowed', /what you spread would take up more/],
+    ['littleEach', /enough missing to be worth a walk/],
+    ['tooCold', /too cold to feed/],
+  ] as const)('says why a need stays unmet: %s', (reason, words) => {
+    const standing = withDoses([], {
+      unmet: [{ cropId: 'crop', missedG: 3, demandG: 12, reason }],
     });
+    const { headline, details } = doseAnswer(standing, feedingSetting);
+    expect(headline).toBe('No dose is worth its cost');
+    expect(details[0]).toMatch(/^Sweetcorn will still miss 25 % of its need: /);
+    expect(details[0]).toMatch(words);
+  });
+  it('adds the doses up for the whole bed, dates them, names crop and product, and prices them', () => {
+    const { headline, details } = doseAnswer(
+      withDoses([dose('2026-05-20', 6), dose('2026-06-17', 4)]),
+      feedingSetting,
+    );
     expect(headline).toBe('50 g nitrogen in 2 doses');
     expect(details.slice(0, 2)).toEqual([
-      '30 g on 20 May: 60 g or 0.51 cups of feather meal.',
-      '20 g on 17 June: 40 g or 0.34 cups of feather meal.',
+      '30 g on 20 May for sweetcorn: 60 g or 0.51 cups of feather meal.',
+      '20 g on 17 June for sweetcorn: 40 g or 0.34 cups of feather meal.',
     ]);
-    expect(details).toContain('50 g of it is needed because of the mulch.');
+    expect(details).toContain('50 g of it is needed because of what you spread.');
     expect(details).toContain(
       'Unfed, sweetcorn gets 60 % of the nitrogen it needs (90 % on bare soil), pale for 30 days.',
     );
   });
-  it('says when not all can be met, what bare soil would want, and when to split', () => {
-    const hard = doseAnswer({
-      advice: withDoses(dose('2026-05-20', 8, { isMet: false, priceGPerM2: -2 })),
-      areaM2: 5,
-      names,
-      measures: metric,
-      product,
-    }).details;
-    expect(hard).toContain('Not all of the need can be met.');
-    expect(hard).toContain('Bare soil would need 10 g more.');
-    expect(hard[0]).toContain('in 2 parts two weeks apart');
+  it('says what bare soil would want', () => {
+    const { details } = doseAnswer(withDoses([dose('2026-05-20', 8)], { priceGPerM2: -2 }), feedingSetting);
+    expect(details).toContain('Bare soil would need 10 g more.');
   });
 });
 

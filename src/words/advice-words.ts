@@ -1,13 +1,5 @@
-import { type DayNumber, total } from '../core/ground/index.ts';
-import type {
-  BedAdvice,
-  BedStanding,
-  CropProspect,
-  LockUpWindow,
-  PlantingDate,
-  ProductDose,
-  Zone,
-} from '../core/bed/index.ts';
+import type { DayNumber } from '../core/ground/index.ts';
+import type { BedAdvice, BedStanding, LockUpWindow, PlantingDate, Zone } from '../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../core/model/index.ts';
 import { aboutWhen, dateNear } from './dates.ts';
 import { formatPercent } from './figures.ts';
@@ -67,8 +59,8 @@ function causeSentence({ causes }: LockUpWindow, names: BedNames): string[] {
 }
 
 /** Whether the crops concerned feel it, and how. */
-function feltSentence({ prospects, doses, contact, root }: BedStanding, names: BedNames): string[] {
-  const [crop] = prospects.filter(({ id, demandG }) => doses?.cropIds.includes(id) && demandG > 0);
+function feltSentence({ prospects, feeding, contact, root }: BedStanding, names: BedNames): string[] {
+  const [crop] = prospects.filter(({ id, demandG }) => feeding?.cropIds.includes(id) && demandG > 0);
   if (!crop) return [];
   const name = names.crops([crop.id]);
   switch (crop.verdict) {
@@ -119,104 +111,6 @@ export function lockUpAnswer(standing: BedStanding, names: BedNames, measures: M
     headline: 'Nothing locked up',
     details: ['Decomposers leave the soil its nitrogen, in both zones.'],
     isStop: false,
-  };
-}
-
-/** A price smaller than this, for a whole bed, is rounding. */
-const WORTH_SAYING_G = 0.5;
-
-/** What happens when nothing is done. */
-function otherwiseWords(prospects: readonly CropProspect[], today: DayNumber, names: BedNames): string[] {
-  const missing = prospects.filter(
-    ({ shortG, demandG, paleDays }) => shortG > 0.005 * demandG || paleDays > 0,
-  );
-  return missing.map(({ id, shortG, demandG, shortWithoutMaterialsG, paleDays, firstPaleDay }) => {
-    const share = shortG / demandG;
-    const bare = shortWithoutMaterialsG / demandG;
-    const since = firstPaleDay === null ? '' : ` from ${aboutWhen(firstPaleDay, today)}`;
-    const pale = paleDays > 0 ? `, pale for ${paleDays} days${since}` : '';
-    return `Unfed, ${names.crops([id]).toLowerCase()} gets ${formatPercent(1 - share)} of the nitrogen it needs (${formatPercent(1 - bare)} on bare soil)${pale}.`;
-  });
-}
-
-/** What a dose comes to in the product chosen. */
-export function productWords(
-  { massFreshKg, volumeL, waterL, parts }: ProductDose,
-  name: string,
-  measures: Measures,
-): string {
-  const water = waterL > 0 ? ` in ${measures.liquid(waterL)} of water` : '';
-  const split = parts > 1 ? `, in ${parts} parts two weeks apart` : '';
-  return `${measures.mass(massFreshKg)} or ${measures.smallVolume(volumeL)} of ${name}${water}${split}`;
-}
-
-/** The product doses are worked out in, for one bed. */
-export interface ChosenProduct {
-  readonly name: string;
-  readonly dose: (nitrogenGPerM2: number) => ProductDose | null;
-}
-
-/** How much nitrogen to add, as what, and when. */
-export function doseAnswer({
-  advice: { doses, prospects, today, rules },
-  areaM2,
-  names,
-  measures,
-  product,
-}: {
-  readonly advice: BedStanding;
-  readonly areaM2: number;
-  readonly names: BedNames;
-  readonly measures: Measures;
-  readonly product: ChosenProduct;
-}): Answer {
-  if (!doses) {
-    return {
-      headline: 'Nothing to feed',
-      details: ['Nothing grows here and nothing is planned.'],
-      isStop: false,
-    };
-  }
-  const given = doses.doses.filter(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
-  const concerned = prospects.filter(({ id, demandG }) => doses.cropIds.includes(id) && demandG > 0);
-  const crop = names.crops(doses.cropIds);
-  const isShort = concerned.some(({ shortG, demandG }) => shortG > rules.harmlessShare * demandG);
-  if (given.length === 0) {
-    return {
-      headline: isShort ? 'No dose is worth its cost' : 'No feed needed',
-      details: [
-        isShort ? 'What is missing cannot be made good by feeding now.' : `${crop} finds enough.`,
-        ...(isShort ? otherwiseWords(concerned, today, names) : []),
-      ],
-      isStop: false,
-    };
-  }
-  const totalG = total(given.map(({ nitrogenGPerM2 }) => nitrogenGPerM2)) * areaM2;
-  const priceG = total(doses.doses.map(({ priceGPerM2 }) => priceGPerM2)) * areaM2;
-  const reserveG = total(given.map(({ reserveGPerM2 }) => reserveGPerM2)) * areaM2;
-  const lines = given.map(({ day, nitrogenGPerM2 }) => {
-    const dose = product.dose(nitrogenGPerM2);
-    const as = dose ? `: ${productWords(dose, product.name, measures)}` : '';
-    return `${measures.nitrogen(nitrogenGPerM2 * areaM2)} on ${dateNear(day, today)}${as}.`;
-  });
-  const price =
-    priceG > WORTH_SAYING_G
-      ? [`${measures.nitrogen(priceG)} of it is needed because of the mulch.`]
-      : priceG < -WORTH_SAYING_G
-        ? [`Bare soil would need ${measures.nitrogen(-priceG)} more.`]
-        : [];
-  return {
-    headline: isShort
-      ? `${measures.nitrogen(totalG)} nitrogen${given.length > 1 ? ` in ${given.length} doses` : ''}`
-      : `${measures.nitrogen(totalG)} nitrogen, if you like`,
-    details: [
-      ...lines,
-      ...price,
-      ...(reserveG > WORTH_SAYING_G ? [`${measures.nitrogen(reserveG)} of it is a cautious reserve.`] : []),
-      ...(doses.doses.some(({ isMet }) => !isMet) ? ['Not all of the need can be met.'] : []),
-      ...otherwiseWords(concerned, today, names),
-    ],
-    isStop: isShort,
   };
 }
 

@@ -222,29 +222,34 @@ describe('workings in words', () => {
         lackingG: 72.4,
       },
     ],
-    doses: {
+    feeding: {
       cropIds: ['crop'],
+      hungryIds: ['crop'],
       untilDay: today + 100,
       doses: [
         {
           day: today,
+          neededDay: today + 7,
           nitrogenGPerM2: 4,
+          materialId: 'feather_meal',
+          cropIds: ['crop'],
           reserveGPerM2: 0,
           unmetWithoutG: 3,
           unmetWithG: 0.4,
-          isMet: true,
-          twinNitrogenGPerM2: 1,
-          priceGPerM2: 3,
-          productNitrogenGPerM2: 4,
         },
       ],
+      priceGPerM2: 3,
+      unmet: [],
+      fed: [],
+      yearG: 4,
+      capG: 25,
     },
     planting: [
       { start: 'seedlings', day: null, waitFor: 'lockedUp', missedShare: 0.4, missedShareBare: 0.1 },
       { start: 'transplants', day: today + 7, waitFor: null, missedShare: 0.05, missedShareBare: 0 },
     ],
   };
-  const product = {
+  const product = () => ({
     name: 'feather meal',
     dose: (nitrogenGPerM2: number) => ({
       materialId: 'feather_meal',
@@ -255,7 +260,7 @@ describe('workings in words', () => {
       waterL: 0,
       parts: 1,
     }),
-  };
+  });
   const setting = { areaM2: 10, names, measures: metric };
   it('are small sums with this bed’s figures, and say why', () => {
     const steps = [

@@ -133,13 +133,27 @@ export function evidenceWords(code: EvidenceCode, facts: PaleFacts, measures: Me
     : PLANT_SIGN_WORDS[code as PlantSign];
 }
 
+const LIST = new Intl.ListFormat('en');
+
 /** What a remedy is, with the amount for this bed. */
-export function remedyWords({ what }: RemedyOutcome, areaM2: number, measures: Measures): string {
+export function remedyWords(
+  { what }: RemedyOutcome,
+  {
+    areaM2,
+    measures,
+    today,
+  }: { readonly areaM2: number; readonly measures: Measures; readonly today: number },
+): string {
   switch (what.code) {
     case 'wait':
       return 'Do nothing';
     case 'feed':
-      return `Feed ${measures.nitrogen(what.nitrogenGPerM2 * areaM2)} of quick nitrogen today`;
+      return `Feed ${LIST.format(
+        what.doses.map(
+          ({ day, nitrogenGPerM2 }) =>
+            `${measures.nitrogen(nitrogenGPerM2 * areaM2)} ${day === today ? 'today' : `on ${dateNear(day, today)}`}`,
+        ),
+      )} of quick nitrogen`;
     case 'workIn':
       return `Work ${measures.volume(what.thicknessCm * 10 * areaM2)} of worm castings into the top ${measures.thickness(what.depthCm)}`;
     case 'water':

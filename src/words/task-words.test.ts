@@ -91,8 +91,22 @@ const WHATS: readonly TaskWhat[] = [
   },
   { code: 'plant', cropId: 'leek', isSown: false },
   { code: 'clear', cropId: 'leek' },
-  { code: 'dose', nitrogenG: 12, cropIds: ['planting'], missedWithoutG: 5, missedWithG: 1 },
-  { code: 'dose', nitrogenG: 12, cropIds: ['planting'], missedWithoutG: 0, missedWithG: 0 },
+  {
+    code: 'dose',
+    nitrogenG: 12,
+    materialId: 'blood_meal',
+    cropIds: ['planting'],
+    missedWithoutG: 5,
+    missedWithG: 1,
+  },
+  {
+    code: 'dose',
+    nitrogenG: 12,
+    materialId: 'blood_meal',
+    cropIds: ['planting'],
+    missedWithoutG: 0,
+    missedWithG: 0,
+  },
   { code: 'topUp', nowCm: 2.4, addCm: 3.6, materialId: 'chips_mixed' },
   { code: 'liftPath', layerIds: ['chips'], years: 2.5 },
   { code: 'safe', start: 'seedlings' },
@@ -129,8 +143,8 @@ describe('tasks in words', () => {
       'Have the soil tested, as planned',
       'Plant leek',
       'Harvest and clear leek',
-      'Feed leek: 12 g of quick nitrogen',
-      'Feed leek: 12 g of quick nitrogen',
+      'Feed leek: 12 g of nitrogen as blood meal',
+      'Feed leek: 12 g of nitrogen as blood meal',
       'Top up with 3.6 cm of wood chips, mixed branches and stems',
       'Lift the bottom of the path: it has become crumbs',
       'From here seed may be sown: what you spread no longer starves them',
@@ -253,16 +267,20 @@ describe('the diagnosis in words', () => {
     for (const { code } of EVIDENCE) isClean(evidenceWords(code, facts, metric));
   });
   it('says remedies with amounts for the bed and what the model expects after them', () => {
-    const feed = { what: { code: 'feed', nitrogenGPerM2: 3 } as const, greenDay: 739_760, missedG: 1 };
-    expect(remedyWords(feed, 5, metric)).toBe('Feed 15 g of quick nitrogen today');
+    const doses = [
+      { day: 739_750, nitrogenGPerM2: 3 },
+      { day: 739_764, nitrogenGPerM2: 2 },
+    ];
+    const feed = { what: { code: 'feed', doses } as const, greenDay: 739_760, missedG: 1 };
+    const setting = { areaM2: 5, measures: metric, today: 739_750 };
+    expect(remedyWords(feed, setting)).toMatch(/^Feed 15 g today and 10 g on .* of quick nitrogen$/);
     expect(
       remedyWords(
         { ...feed, what: { code: 'workIn', materialId: 'worm_castings', thicknessCm: 1, depthCm: 3 } },
-        5,
-        metric,
+        setting,
       ),
     ).toContain('50 L');
-    expect(remedyWords({ ...feed, what: { code: 'water', waterMm: 12 } }, 5, metric)).toContain('60 L');
+    expect(remedyWords({ ...feed, what: { code: 'water', waterMm: 12 } }, setting)).toContain('60 L');
     expect(
       outcomeWords({
         outcome: feed,

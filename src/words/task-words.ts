@@ -56,7 +56,7 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
     case 'clear':
       return `Harvest and clear ${cropName(what.cropId).toLowerCase()}`;
     case 'dose':
-      return `Feed ${cropNames(what.cropIds, names.plantings).toLowerCase()}: ${measures.nitrogen(what.nitrogenG)} of quick nitrogen`;
+      return `Feed ${cropNames(what.cropIds, names.plantings).toLowerCase()}: ${measures.nitrogen(what.nitrogenG)} of nitrogen as ${materialName(what.materialId, names.materials).toLowerCase()}`;
     case 'topUp':
       return `Top up with ${measures.thickness(what.addCm)} of ${materialName(what.materialId, names.materials).toLowerCase()}`;
     case 'liftPath':

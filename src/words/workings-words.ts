@@ -3,7 +3,8 @@ import { formatQuantity } from '../quantities/format-quantity.ts';
 import { KILOGRAMS_PER_POUND } from '../core/ground/index.ts';
 import { dateNear } from './dates.ts';
 import { formatPercent, plainFigure } from './figures.ts';
-import type { BedNames, ChosenProduct } from './advice-words.ts';
+import type { BedNames } from './advice-words.ts';
+import type { ChosenProduct } from './feeding-words.ts';
 import type { Measures } from './measures.ts';
 
 /** A row of a small sum: what it is, and how much. */
@@ -89,27 +90,30 @@ function windowStep(
 
 /** How each dose was chosen, and what it comes to in the product. */
 export function doseWorking(
-  { doses, today }: BedAdvice,
+  { feeding, today }: BedAdvice,
   { areaM2, measures }: WorkingSetting,
-  product: ChosenProduct,
+  product: (materialId: string) => ChosenProduct,
 ): WorkingStep[] {
   const nitrogen = (gPerM2: number) => summand(gPerM2 * areaM2, measures);
-  return (doses?.doses ?? []).flatMap((dose) => {
+  return (feeding?.doses ?? []).flatMap((dose) => {
     const when = dateNear(dose.day, today);
     const reserve =
       dose.reserveGPerM2 > 0 ? [{ name: 'Of it, as a reserve', value: nitrogen(dose.reserveGPerM2) }] : [];
     const chosen: WorkingStep = {
       title: `Nitrogen on ${when}`,
       rows: [
-        { name: 'Without it the crop misses, until the next date', value: nitrogen(dose.unmetWithoutG) },
+        { name: 'The crop begins to miss it', value: dateNear(dose.neededDay, today) },
+        { name: 'Without it the crop misses, in the weeks it serves', value: nitrogen(dose.unmetWithoutG) },
         { name: 'With it the crop still misses', value: nitrogen(dose.unmetWithG) },
-        { name: 'The same bed without what you spread would need', value: nitrogen(dose.twinNitrogenGPerM2) },
         ...reserve,
       ],
       result: { name: 'Feed', value: nitrogen(dose.nitrogenGPerM2) },
-      why: 'The model tries doses in small steps. It takes the smallest after which more nitrogen would cost more than it saves.',
+      why: 'The model tries doses in small steps and over the whole season. It takes the smallest after which more nitrogen would cost more than it saves, and spreads it before it is missed.',
     };
-    return [chosen, ...productSteps(dose.nitrogenGPerM2, { product, measures, nitrogen })];
+    return [
+      chosen,
+      ...productSteps(dose.nitrogenGPerM2, { product: product(dose.materialId), measures, nitrogen }),
+    ];
   });
 }
 

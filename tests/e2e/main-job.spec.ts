@@ -64,7 +64,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
     await expect(answer(page, 'Lock-up')).toContainText('Root zone, until');
     await expect(answer(page, 'Feed')).toContainText(/\d+ g nitrogen/);
     await expect(answer(page, 'Feed')).toContainText(/\d+ g on \d+ (May|June|July|August|September)/);
-    await expect(answer(page, 'Feed')).toContainText('of it is needed because of the mulch');
+    await expect(answer(page, 'Feed')).toContainText('of it is needed because of what you spread');
   });
 
   await test.step('it is kept, and all there after a reload', async () => {

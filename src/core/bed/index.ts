@@ -3,7 +3,6 @@
 // advice
 export {
   ADVICE_DAYS,
-  type AdviceSetting,
   type BedAdvice,
   type BedStanding,
   type BedStatus,
@@ -15,7 +14,7 @@ export {
 export { type Caution, feedingCautions, layingCautions } from './advice/cautions.ts';
 export { type Conflict, conflictsIn, phOn } from './advice/conflicts.ts';
 export type { CropProspect } from './advice/crop-prospects.ts';
-export { cropsConcerned } from './advice/dose-plan.ts';
+export { cropsConcerned } from './advice/crops-concerned.ts';
 export type { LockUpWindow, Zone } from './advice/lock-up.ts';
 export { type NextStep, nextStep } from './advice/next-step.ts';
 export { type PlantingDate, TRIAL_DAYS, plantingDates } from './advice/planting-dates.ts';
@@ -67,6 +66,12 @@ export { MENDED_BY_NITROGEN, type Remedies, type RemedyOutcome, tryRemedies } fr
 // learning
 export type { Learnt, LearntRate } from './learning/learnt.ts';
 export { measuredPoints } from './learning/measured-points.ts';
+
+// plan
+export { type AdviceSetting, adviceSetting } from './plan/advice-setting.ts';
+export { doseKey } from './plan/dose-key.ts';
+export type { FeedingPlan, PlannedDose, UnmetNeed, UnmetReason } from './plan/feeding-plan.ts';
+export { PLANNED_DAYS, planFeeding } from './plan/feeding.ts';
 
 // projection
 export {

@@ -10,6 +10,7 @@ import {
   type HarvestWait,
   type MonthBooks,
   type RangePlan,
+  adviceSetting,
   adviseBed,
   atEndOf,
   bedStanding,
@@ -26,7 +27,6 @@ import {
   monthBooks,
   projectBed,
   projectForAdvice,
-  rulesFor,
   telltaleDays,
   type FeedAvailability,
   feedAvailability,
@@ -120,10 +120,13 @@ function refusedAsEntered(error: InputError): {
   return { ok: false, field, sentence };
 }
 
-function settingOf(question: BedQuestion, school: School): AdviceSetting {
-  const { bed } = requireBooks(question);
-  return { isPath: bed.kind === 'path', rules: rulesFor(school, bed) };
-}
+const settingOf = (question: BedQuestion, today: number, school?: School): AdviceSetting =>
+  adviceSetting({
+    records: question.records,
+    books: requireBooks(question),
+    today,
+    ...(school ? { school } : {}),
+  });
 
 /** The bed through time, to draw. */
 const near = (question: BedQuestion): Worked<BedProjection> =>
@@ -154,7 +157,7 @@ const advice = (question: BedQuestion): Worked<FullAdvice> =>
         scenario,
         projection,
         today,
-        setting: settingOf(question, question.records.garden.school),
+        setting: settingOf(question, today),
       }),
       waits: harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }),
       conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }),
@@ -170,7 +173,7 @@ const schools = (question: BedQuestion): Worked<Record<School, BedAdvice>> =>
     return Object.fromEntries(
       SCHOOLS.map((school) => [
         school,
-        adviseBed({ scenario, projection, today, setting: settingOf(question, school) }),
+        adviseBed({ scenario, projection, today, setting: settingOf(question, today, school) }),
       ]),
     ) as Record<School, BedAdvice>;
   });
@@ -190,7 +193,7 @@ const brief = (question: BedQuestion): Worked<BedBrief> =>
         scenario,
         projection,
         today,
-        setting: settingOf(question, question.records.garden.school),
+        setting: settingOf(question, today),
       }),
       now: atEndOf(projection, today),
       ahead: projection.samples
@@ -244,7 +247,7 @@ const prepareDraws = (
       points: observations ? pointsOf(question, observations, today) : [],
     };
     prepared = { scenario, decade: plannedYearsOf(question, today, OUTLOOK_YEARS), plan };
-    const { harmlessShare } = settingOf(question, question.records.garden.school).rules;
+    const { harmlessShare } = settingOf(question, today).rules;
     return { plan, inputs: drawnInputs(scenario, plan), harmlessShare };
   });
 

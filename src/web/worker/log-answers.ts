@@ -9,15 +9,17 @@ import {
   yearSheet,
 } from '../../core/season/index.ts';
 import {
+  ADVICE_DAYS,
   type Diagnosis,
   type PaleFacts,
   type Remedies,
+  adviceSetting,
   atEndOf,
   diagnose,
   materialFinder,
   paleFacts,
+  planFeeding,
   projectBed,
-  rulesFor,
   tryRemedies,
 } from '../../core/bed/index.ts';
 import { type DayNumber, dayNumberFromIso, findLibraryMaterial } from '../../core/ground/index.ts';
@@ -79,7 +81,7 @@ export function paleAnswer(question: BedQuestion, asked: PaleQuestion, today: Da
     .filter(
       (id) => asked.plantingId === null || id === asked.plantingId || id.startsWith(`${asked.plantingId}:`),
     );
-  const { reserveShare } = rulesFor(question.records.garden.school, books.bed);
+  const setting = adviceSetting({ records: question.records, books, today });
   return {
     facts,
     diagnosis: diagnose(facts, asked.signs),
@@ -90,7 +92,7 @@ export function paleAnswer(question: BedQuestion, asked: PaleQuestion, today: Da
             scenario,
             today,
             cropIds,
-            reserveShare,
+            feeding: planFeeding(scenarioOf(question, today, ADVICE_DAYS), today, setting.feeding),
             castings: findLibraryMaterial(CASTINGS_ID)!,
           }),
   };

@@ -59,6 +59,14 @@ function advised(
     setting: {
       isPath: false,
       rules,
+      feeding: {
+        plantings: plantings.map(({ id }) => ({ id, isWoody: false, isSown: false })),
+        product: { materialId: 'feather_meal', isQuick: false, largestDoseGPerM2: 12 },
+        quickProduct: { materialId: 'blood_meal', isQuick: true, largestDoseGPerM2: 8 },
+        reserveShare: rules.reserveShare,
+        harmlessShare: rules.harmlessShare,
+        postponed: new Map(),
+      },
     },
   });
 }
@@ -84,11 +92,11 @@ describe('advice', () => {
   });
 
   it('asks for more nitrogen where chips are dug in than where they lie on top, and prices it', () => {
-    const total = ({ doses }: BedAdvice) =>
-      doses!.doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
+    const total = ({ feeding }: BedAdvice) =>
+      feeding!.doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
     const dug = advised([chips(20)]);
     expect(total(dug)).toBeGreaterThan(total(advised([chips(0)])) + 5);
-    expect(dug.doses!.doses.reduce((sum, { priceGPerM2 }) => sum + priceGPerM2, 0)).toBeGreaterThan(5);
+    expect(dug.feeding!.priceGPerM2).toBeGreaterThan(5);
     const [cause] = dug.root!.causes;
     expect(cause).toMatchObject({ layerId: 'chips' });
     expect(cause.share).toBeGreaterThan(0.9);
@@ -110,8 +118,8 @@ describe('advice', () => {
     expect(cautious.contact!.peakG).toBe(relaxed.contact!.peakG);
     expect(cautious.contact!.fromDay).toBeLessThanOrEqual(byDepth.contact!.fromDay);
     expect(byDepth.contact!.fromDay).toBeLessThanOrEqual(relaxed.contact!.fromDay);
-    const asked = ({ doses }: BedAdvice) =>
-      doses!.doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
+    const asked = ({ feeding }: BedAdvice) =>
+      feeding!.doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
     const dug = (school: keyof typeof SCHOOL_RULES) => advised([chips(20)], [tomato], SCHOOL_RULES[school]);
     expect(asked(dug('cautious'))).toBeGreaterThan(asked(dug('byDepth')));
     expect(cautious.prospects[0].shortG).toBe(relaxed.prospects[0].shortG);

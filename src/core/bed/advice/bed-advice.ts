@@ -2,7 +2,9 @@ import type { DayNumber } from '../../ground/index.ts';
 import { atEndOf, projectBed, telltaleDays, type BedProjection } from '../projection/bed-projection.ts';
 import type { BedScenario } from '../../model/index.ts';
 import { cropProspects, type CropProspect } from './crop-prospects.ts';
-import { dosePlan, type DosePlan } from './dose-plan.ts';
+import type { AdviceSetting } from '../plan/advice-setting.ts';
+import type { FeedingPlan } from '../plan/feeding-plan.ts';
+import { planFeeding } from '../plan/feeding.ts';
 import { lockUpWindow, type LockUpWindow } from './lock-up.ts';
 import { plantingDates, type PlantingDate } from './planting-dates.ts';
 import type { SchoolRules } from './schools.ts';
@@ -17,7 +19,8 @@ export interface BedStanding {
   readonly status: BedStatus;
   readonly contact: LockUpWindow | null;
   readonly root: LockUpWindow | null;
-  readonly doses: DosePlan | null;
+  /** Null on a path, and where nothing grows or is planned. */
+  readonly feeding: FeedingPlan | null;
   readonly prospects: readonly CropProspect[];
   readonly rules: SchoolRules;
 }
@@ -37,13 +40,6 @@ export interface BedAdvice extends BedStanding {
   readonly workings: readonly LayerWorking[];
 }
 
-/** What the advice depends on apart from the bed itself. */
-export interface AdviceSetting {
-  /** Paths grow nothing, so they get no doses and no planting dates. */
-  readonly isPath: boolean;
-  readonly rules: SchoolRules;
-}
-
 /** Leaves show a paleness of the model from here on (set here). */
 export const PALENESS_SHOWN = 0.25;
 
@@ -52,7 +48,7 @@ export function bedStanding({
   scenario,
   projection,
   today,
-  setting: { isPath, rules },
+  setting: { isPath, rules, feeding: feedingRules },
 }: {
   readonly scenario: BedScenario;
   readonly projection: BedProjection;
@@ -66,10 +62,10 @@ export function bedStanding({
     feltFromG: rules.feltFromG,
   });
   const root = lockUpWindow({ samples: projection.samples, zone: 'root', today, feltFromG: rules.feltFromG });
-  const doses = isPath ? null : dosePlan(scenario, today, rules.reserveShare);
+  const feeding = isPath ? null : planFeeding(scenario, today, feedingRules);
   const prospects = cropProspects(scenario, projection, rules);
-  const standing = { today, contact, root, doses, prospects, rules };
-  return { ...standing, status: isPath ? 'path' : statusOf(projection, standing) };
+  const standing = { today, contact, root, feeding, prospects, rules };
+  return { ...standing, status: isPath ? 'path' : statusOf(scenario, projection, standing) };
 }
 
 /** The standing of a bed, when young plants may go in, and the workings behind it. */
@@ -94,19 +90,26 @@ export function adviseBed({
   };
 }
 
+/** What is to be done within this is to be done now, days (set here). */
+const SOON_DAYS = 14;
+
 const isGoingOn = (window: LockUpWindow | null, today: DayNumber): boolean =>
   window !== null && window.fromDay <= today;
 
+/** Perennials are in the ground, and none of them is in leaf. */
+const isAsleep = ({ crops }: BedScenario, today: DayNumber): boolean =>
+  crops.some(({ isPerennial, harvestDay }) => isPerennial && harvestDay <= today) &&
+  crops.some(({ isPerennial, plantDay }) => isPerennial && plantDay > today);
+
 function statusOf(
+  scenario: BedScenario,
   projection: BedProjection,
-  { contact, root, doses, prospects, rules, today }: Omit<BedStanding, 'status'>,
+  { contact, root, feeding, today }: Omit<BedStanding, 'status'>,
 ): BedStatus {
-  const concerned = prospects.filter(({ id }) => doses?.cropIds.includes(id));
-  const isStanding = concerned.some(({ plantDay }) => plantDay <= today);
-  const missesMuch = concerned.some(({ shortG, demandG }) => shortG > rules.harmlessShare * demandG);
-  const isPale = atEndOf(projection, today).crops.some(({ paleness }) => paleness > PALENESS_SHOWN);
-  if (isPale) return 'pale';
-  if (missesMuch && (doses?.doses.some(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0) ?? false)) return 'short';
+  const standing = atEndOf(projection, today).crops;
+  if (standing.some(({ paleness }) => paleness > PALENESS_SHOWN)) return 'pale';
+  if (feeding?.doses.some(({ day }) => day <= today + SOON_DAYS)) return 'short';
+  if (standing.length === 0 && isAsleep(scenario, today)) return 'resting';
   if (isGoingOn(root, today) || isGoingOn(contact, today)) return 'held';
-  return isStanding ? 'fed' : 'resting';
+  return standing.length > 0 ? 'fed' : 'resting';
 }

@@ -3,7 +3,7 @@ import { plantingOf } from '../../../../tests/fixtures/books.ts';
 import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
-import type { DosePlan } from './dose-plan.ts';
+import type { FeedingPlan } from '../plan/feeding-plan.ts';
 import { nextStep } from './next-step.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
@@ -17,19 +17,19 @@ const feed = (date: string, state: Entry['state']): Entry => ({
 const plant = (plantedOn: string): Planting =>
   plantingOf({ id: plantedOn, state: 'planned', plantedOn, clearedOn: '2027-01-01' });
 const dosed = (...doses: [string, number][]) => ({
-  doses: {
+  feeding: {
     doses: doses.map(([iso, nitrogenGPerM2]) => ({ day: day(iso), nitrogenGPerM2 })),
-  } as unknown as DosePlan,
+  } as unknown as FeedingPlan,
 });
-const nothing = { doses: null };
+const nothing = { feeding: null };
 
 describe('the next step', () => {
   it('is none on a bed without doses or plans', () => {
     expect(nextStep(nothing, [feed('2026-05-01', 'laid')], [])).toBeNull();
-    expect(nextStep(dosed(['2026-05-20', 0]), [], [])).toBeNull();
+    expect(nextStep(dosed(), [], [])).toBeNull();
   });
   it('is the earliest of dose, entry and planting', () => {
-    const doses = dosed(['2026-05-18', 0], ['2026-06-15', 4]);
+    const doses = dosed(['2026-06-15', 4], ['2026-07-13', 2]);
     expect(nextStep(doses, [], [])).toEqual({ code: 'dose', day: day('2026-06-15'), nitrogenGPerM2: 4 });
     expect(nextStep(doses, [feed('2026-06-10', 'planned')], [])).toMatchObject({
       code: 'entry',

@@ -5,7 +5,7 @@ import type { BedStanding } from './bed-advice.ts';
 
 /** The first thing to do on a bed: what the model advises, or what stands in the plan. */
 export type NextStep = { readonly day: DayNumber } & (
-  | { readonly code: 'dose'; readonly nitrogenGPerM2: number }
+  | { readonly code: 'dose'; readonly nitrogenGPerM2: number; readonly materialId: string }
   | { readonly code: 'entry'; readonly entry: Entry }
   | { readonly code: 'planting'; readonly planting: Planting }
 );
@@ -15,13 +15,13 @@ export type NextStep = { readonly day: DayNumber } & (
  * there is none. What was planned for a day gone by and not ticked off comes first.
  */
 export function nextStep(
-  { doses }: Pick<BedStanding, 'doses'>,
+  { feeding }: Pick<BedStanding, 'feeding'>,
   entries: readonly Entry[],
   plantings: readonly Planting[],
 ): NextStep | null {
-  const dose = doses?.doses.find(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
+  const dose = feeding?.doses.at(0);
   const steps: NextStep[] = [
-    ...(dose ? [{ code: 'dose' as const, day: dose.day, nitrogenGPerM2: dose.nitrogenGPerM2 }] : []),
+    ...(dose ? [{ ...dose, code: 'dose' as const }] : []),
     ...entries
       .filter(({ state }) => state === 'planned')
       .map((entry) => ({ code: 'entry' as const, day: dayNumberFromIso(entry.date, ['date']), entry })),

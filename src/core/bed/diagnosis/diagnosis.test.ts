@@ -158,7 +158,7 @@ describe('remedies tried on the bed itself', () => {
     scenario: scenarioOf(booksWith([SAWDUST])),
     today: TODAY,
     cropIds: ['planting'],
-    reserveShare: 0,
+    feeding: null,
     castings,
   });
   const of = (code: string) => tried.outcomes.find(({ what }) => what.code === code)!;

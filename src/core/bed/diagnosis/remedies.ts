@@ -1,6 +1,6 @@
 import { type DayNumber, type Material, massFreshKgFromAmount } from '../../ground/index.ts';
 import { PALENESS_SHOWN } from '../advice/bed-advice.ts';
-import { dosePlan } from '../advice/dose-plan.ts';
+import type { FeedingPlan } from '../plan/feeding-plan.ts';
 import { projectBed, type BedProjection } from '../projection/bed-projection.ts';
 import {
   type BedEvent,
@@ -12,9 +12,15 @@ import {
 } from '../../model/index.ts';
 import type { Cause } from './causes.ts';
 
+/** One of the doses that a remedy comes in. */
+export interface RemedyDose {
+  readonly day: DayNumber;
+  readonly nitrogenGPerM2: number;
+}
+
 /** What to do, with amounts for one square meter; the page multiplies by the area. */
 export type RemedyWhat =
-  | { readonly code: 'feed'; readonly nitrogenGPerM2: number }
+  | { readonly code: 'feed'; readonly doses: readonly RemedyDose[] }
   | {
       readonly code: 'workIn';
       readonly materialId: string;
@@ -45,12 +51,15 @@ const FOLLOWED_DAYS = 120;
 const LOOK_EVERY_DAYS = 3;
 /** A first small dose when the solver sees no need but the gardener does, g/m2 (set here). */
 const SMALL_DOSE_G = 2;
+/** Doses of the plan within this belong to the remedy. */
+const NEAR_DAYS = 42;
 
 export interface RemedySetting {
   readonly scenario: BedScenario;
   readonly today: DayNumber;
   readonly cropIds: readonly string[];
-  readonly reserveShare: number;
+  /** How the bed is fed; null when nothing is to be fed. */
+  readonly feeding: FeedingPlan | null;
   /** The material that is worked in. */
   readonly castings: Material;
 }
@@ -65,25 +74,30 @@ type Remedy = readonly [what: RemedyWhat, events: readonly BedEvent[]];
 export function tryRemedies(setting: RemedySetting): Remedies {
   const { scenario, today } = setting;
   const short = endingOn(scenario, today + FOLLOWED_DAYS);
-  const plan = dosePlan(scenario, today, setting.reserveShare);
-  const first = plan?.doses.find(({ day }) => day <= today + 1)?.nitrogenGPerM2 ?? 0;
-  const dose = first > 0 ? first : SMALL_DOSE_G;
   const nothing = outcome(setting, short, [{ code: 'wait' }, []]);
   return {
     isPaleByModel: palenessAt(project(short, today), setting.cropIds, today) >= PALENESS_SHOWN,
     outcomes: [
       nothing,
-      outcome(setting, short, feeding(today, dose)),
+      outcome(setting, short, feeding(setting)),
       outcome(setting, short, [{ code: 'workIn', ...WORK_IN }, [castings(setting)]]),
       outcome(setting, short, watering(short, today)),
     ],
   };
 }
 
-const feeding = (today: DayNumber, nitrogenGPerM2: number): Remedy => [
-  { code: 'feed', nitrogenGPerM2 },
-  [{ type: 'feed', day: today, nitrogenGPerM2, depthCm: CONTACT_ZONE_CM }],
-];
+/** The doses of the plan that are near, the first of them today; a small one where the plan has none. */
+function feeding({ feeding: plan, today }: RemedySetting): Remedy {
+  const near = plan?.doses.filter(({ day }) => day <= today + NEAR_DAYS) ?? [];
+  const doses: RemedyDose[] =
+    near.length > 0
+      ? near.map(({ day, nitrogenGPerM2 }, i) => ({ day: i === 0 ? today : day, nitrogenGPerM2 }))
+      : [{ day: today, nitrogenGPerM2: SMALL_DOSE_G }];
+  return [
+    { code: 'feed', doses },
+    doses.map((dose) => ({ type: 'feed', ...dose, depthCm: CONTACT_ZONE_CM })),
+  ];
+}
 
 function castings({ today, castings: material }: RemedySetting): BedEvent {
   const { bulkDensityKgPerM3 } = material;

@@ -27,12 +27,19 @@ export const FEED_PRODUCTS: readonly FeedProduct[] = [
 
 export const DEFAULT_FEED = FEED_PRODUCTS[0];
 
+/** What a need is met with that is too near for a slow product. */
+export const QUICK_FEED = FEED_PRODUCTS.find(({ isQuick }) => isQuick)!;
+
 export const findFeedProduct = (materialId: string): FeedProduct =>
   FEED_PRODUCTS.find((product) => product.materialId === materialId) ?? DEFAULT_FEED;
 
 const SANDY_BELOW_CLAY_PCT = 15;
 /** Days between the parts of a dose that is split (common practice, no source). */
 export const DAYS_BETWEEN_PARTS = 14;
+
+/** Most nitrogen of a product in one go on this ground, g/m2. */
+export const largestDoseOf = (product: FeedProduct, clayPct: number): number =>
+  product.largestDoseGPerM2 * (product.isQuick && clayPct < SANDY_BELOW_CLAY_PCT ? 0.5 : 1);
 
 /** How much of a product one dose comes to, and in how many parts it is given. */
 export interface ProductDose {
@@ -83,8 +90,6 @@ export function asProduct({
   if (!(availability > 0)) return null;
   const massFreshKg = productMassFreshKg(nitrogenGPerM2 * bed.areaM2, material, availability);
   const volumeL = (massFreshKg / material.bulkDensityKgPerM3) * LITRES_PER_CUBIC_METRE;
-  const isLeaching = product.isQuick && bed.clayPct < SANDY_BELOW_CLAY_PCT;
-  const largest = product.largestDoseGPerM2 * (isLeaching ? 0.5 : 1);
   return {
     materialId: product.materialId,
     availability,
@@ -92,6 +97,6 @@ export function asProduct({
     massFreshKg,
     volumeL,
     waterL: volumeL * product.dilution,
-    parts: Math.max(1, Math.ceil(nitrogenGPerM2 / largest - 1e-9)),
+    parts: Math.max(1, Math.ceil(nitrogenGPerM2 / largestDoseOf(product, bed.clayPct) - 1e-9)),
   };
 }

@@ -1,5 +1,5 @@
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
-import { harvestWaits, plantedLater } from '../../bed/index.ts';
+import { doseKey, harvestWaits, plantedLater } from '../../bed/index.ts';
 import {
   type DayNumber,
   type GroundWarning,
@@ -143,16 +143,16 @@ function clearTask(setting: BedAgendaSetting, { id, cropId, clearedOn }: Plantin
 
 function doseTasks(setting: BedAgendaSetting): Task[] {
   const { standing, books } = setting;
-  const { doses } = standing;
-  if (!doses) return [];
-  const given = doses.doses.filter(({ nitrogenGPerM2 }) => nitrogenGPerM2 > 0);
-  return given.map((dose, i) => ({
-    key: `dose:${doses.cropIds.at(0) ?? books.bed.id}:${i + 1}`,
+  const { feeding } = standing;
+  if (!feeding) return [];
+  return feeding.doses.map((dose, i) => ({
+    key: doseKey(feeding.cropIds[0], i + 1),
     group: 'feeding',
     what: {
       code: 'dose',
       nitrogenG: dose.nitrogenGPerM2 * books.bed.areaM2,
-      cropIds: doses.cropIds,
+      materialId: dose.materialId,
+      cropIds: dose.cropIds,
       missedWithoutG: dose.unmetWithoutG * books.bed.areaM2,
       missedWithG: dose.unmetWithG * books.bed.areaM2,
     },

@@ -1,5 +1,6 @@
 import {
   type GardenRecords,
+  adviceSetting,
   bedScenario,
   bedStanding,
   booksOfBed,
@@ -8,7 +9,6 @@ import {
   materialFinder,
   plantingDates,
   projectBed,
-  rulesFor,
   stockBooksOf,
   telltaleDays,
 } from '../../bed/index.ts';
@@ -44,9 +44,8 @@ export function bedAgenda({
   const findMaterial = materialFinder(records);
   const scenario = bedScenario({ books: forward, findMaterial, today, endDay: today + HORIZON_DAYS });
   const projection = projectBed(scenario, looksAround(today), telltaleDays(scenario, today));
-  const rules = rulesFor(records.garden.school, books.bed);
-  const isPath = books.bed.kind === 'path';
-  const standing = bedStanding({ scenario, projection, today, setting: { isPath, rules } });
+  const setting = adviceSetting({ records, books: forward, today });
+  const standing = bedStanding({ scenario, projection, today, setting });
   const isHeld = standing.contact !== null || standing.root !== null;
   return bedTasks({
     books,
@@ -55,7 +54,7 @@ export function bedAgenda({
     todayIso,
     projection,
     standing,
-    planting: isHeld && !isPath ? plantingDates(scenario, today, rules) : [],
+    planting: isHeld && !setting.isPath ? plantingDates(scenario, today, setting.rules) : [],
   });
 }
 

@@ -25,6 +25,7 @@ export type TaskWhat =
   | {
       readonly code: 'dose';
       readonly nitrogenG: number;
+      readonly materialId: string;
       readonly cropIds: readonly string[];
       /** What the crops would miss until the next dose without it, and with it. */
       readonly missedWithoutG: number;

@@ -6,18 +6,13 @@ import type { GardenRecord } from '../../../records/garden.ts';
 import { FEED_PRODUCTS } from '../../../core/bed/index.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
-import {
-  doseAnswer,
-  lockUpAnswer,
-  plantingAnswer,
-  type Answer,
-  type BedNames,
-} from '../../../words/advice-words.ts';
+import { lockUpAnswer, plantingAnswer, type Answer, type BedNames } from '../../../words/advice-words.ts';
+import { doseAnswer } from '../../../words/feeding-words.ts';
 import { SCHOOL_NAMES } from '../../../words/school-words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from '../../../words/workings-words.ts';
 import type { FullAdvice } from '../../worker/core-worker.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
-import { chosenProduct } from './chosen-product.ts';
+import { productsFor } from './products.ts';
 import { HowWorkedOut } from './HowWorkedOut.tsx';
 import { materialName } from '../../../words/record-names.ts';
 
@@ -39,7 +34,7 @@ export const Answers = memo(function Answers(props: AnswersProps) {
   const { advice, garden, bed, names, isStale, onCompareSchools } = props;
   const [asked, setAsked] = useState<Question | null>(null);
   if (!advice) return <p className="soft answers-waiting">Working out the answers …</p>;
-  const product = chosenProduct(garden, bed, advice.feedAvailability);
+  const product = productsFor(bed, advice.feedAvailability);
   const how = (question: Question) => () => setAsked(question);
   const setting = { areaM2: bed.areaM2, names, measures };
   const workings = {
@@ -57,10 +52,10 @@ export const Answers = memo(function Answers(props: AnswersProps) {
         />
         <AnswerBox
           title="Feed"
-          answer={doseAnswer({ advice, areaM2: bed.areaM2, names, measures, product })}
-          onHow={advice.doses ? how('feed') : undefined}
+          answer={doseAnswer(advice, { areaM2: bed.areaM2, names, measures, product })}
+          onHow={advice.feeding ? how('feed') : undefined}
         >
-          {advice.doses && <ProductChoice garden={garden} />}
+          {advice.feeding && <ProductChoice garden={garden} />}
         </AnswerBox>
         <AnswerBox
           title="Planting"

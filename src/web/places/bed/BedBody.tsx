@@ -77,8 +77,8 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
   const untilDay = Math.min(projection.endDay, Math.max(fromDay + BEFORE_TODAY_DAYS + AFTER_TODAY_DAYS, day));
   const dosesShown = useMemo(
     () =>
-      (advice?.doses?.doses ?? [])
-        .filter((dose) => dose.nitrogenGPerM2 > 0 && dose.day >= fromDay && dose.day <= untilDay)
+      (advice?.feeding?.doses ?? [])
+        .filter((dose) => dose.day >= fromDay && dose.day <= untilDay)
         .map((dose) => ({ day: dose.day, label: measures.nitrogen(dose.nitrogenGPerM2 * bed.areaM2) })),
     [advice, fromDay, untilDay, measures, bed.areaM2],
   );
@@ -91,7 +91,7 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
   const sectionWords = sectionInWords({ sample, layers, crops, day, measures });
   const tideWords = tideInWords(projection, today, measures);
   const wanted = wantedBy({ projection, fromDay, untilDay, names: names.crops });
-  const concerned = advice?.doses?.cropIds ?? [];
+  const concerned = advice?.feeding?.cropIds ?? [];
   return (
     <>
       <div className="bed-top">

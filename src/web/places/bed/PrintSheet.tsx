@@ -5,13 +5,14 @@ import type { BedRecord } from '../../../records/bed.ts';
 import { atEndOf, materialFinder } from '../../../core/bed/index.ts';
 import { MODEL_VERSION } from '../../../core/model/index.ts';
 import { BedSection } from '../../drawing/bed-section.tsx';
-import { doseAnswer, lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
+import { lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
+import { doseAnswer } from '../../../words/feeding-words.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../../words/words.ts';
 import './bed.css';
 import './print-sheet.css';
-import { chosenProduct } from './chosen-product.ts';
+import { productsFor } from './products.ts';
 import { sectionInWords } from './bed-words.ts';
 import { StatementTable } from '../../ui/ledger/StatementTable.tsx';
 import { statementsOf } from './Ledger.tsx';
@@ -74,11 +75,11 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
   const layers = namedLayers({ sample, entries: books.entries, plantings: books.plantings, names: books });
   const crops = namedCrops(sample, books.plantings);
   const names = bedNames(books);
-  const product = chosenProduct(books.garden, bed, advice.feedAvailability);
+  const product = productsFor(bed, advice.feedAvailability);
   const { carbon, nitrogen } = statementsOf(answers.books, today, 'year');
   const spoken = [
     { title: 'Lock-up', answer: lockUpAnswer(advice, names, measures) },
-    { title: 'Feed', answer: doseAnswer({ advice, areaM2: bed.areaM2, names, measures, product }) },
+    { title: 'Feed', answer: doseAnswer(advice, { areaM2: bed.areaM2, names, measures, product }) },
     { title: 'Planting', answer: plantingAnswer(advice) },
   ];
   return (

@@ -5,11 +5,12 @@ import type { FeedAvailability } from '../../../core/bed/index.ts';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { SCHOOLS } from '../../../records/vocabulary.ts';
-import { doseAnswer, lockUpAnswer, plantingAnswer, type BedNames } from '../../../words/advice-words.ts';
+import { lockUpAnswer, plantingAnswer, type BedNames } from '../../../words/advice-words.ts';
+import { doseAnswer } from '../../../words/feeding-words.ts';
 import { SAME_PHYSICS, schoolWords } from '../../../words/school-words.ts';
 import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
 import { useOpening } from '../../app/use-opening.ts';
-import { chosenProduct } from './chosen-product.ts';
+import { productsFor } from './products.ts';
 
 interface SchoolsDrawerProps {
   readonly records: GardenBooks;
@@ -25,7 +26,7 @@ export function SchoolsDrawer({ records, bed, names, feedAvailability, onClose }
   const { data } = useQuery(schoolsQuery(questionAbout(records, bed.id, records.today)));
   const { shut, ...opening } = useOpening(onClose);
   const { school: own } = records.garden;
-  const product = chosenProduct(records.garden, bed, feedAvailability);
+  const product = productsFor(bed, feedAvailability);
   return (
     <Drawer {...opening} title="Three schools on this bed" size={980} onClose={shut}>
       {!data ? (
@@ -38,7 +39,7 @@ export function SchoolsDrawer({ records, bed, names, feedAvailability, onClose }
             const advice = data.result[school];
             const answers = [
               lockUpAnswer(advice, names, measures),
-              doseAnswer({ advice, areaM2: bed.areaM2, names, measures, product }),
+              doseAnswer(advice, { areaM2: bed.areaM2, names, measures, product }),
               plantingAnswer(advice),
             ];
             return (

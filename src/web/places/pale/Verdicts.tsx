@@ -147,7 +147,7 @@ function RemedyLines({
         {own.map((outcome) => (
           <tr key={outcome.what.code}>
             <td>
-              <strong>{remedyWords(outcome, bed.areaM2, measures)}</strong>
+              <strong>{remedyWords(outcome, { areaM2: bed.areaM2, measures, today })}</strong>
               {outcome.what.code === 'workIn' && (
                 <span className="soft">
                   {' '}
@@ -156,7 +156,7 @@ function RemedyLines({
               )}
               <br />
               {outcome.what.code === 'feed' &&
-                feedingCautions(outcome.what.nitrogenGPerM2).map((caution) => (
+                feedingCautions(outcome.what.doses[0]!.nitrogenGPerM2).map((caution) => (
                   <span key={caution.code} className="task-warning">
                     ⚠ {cautionInWords(caution, measures)}{' '}
                   </span>

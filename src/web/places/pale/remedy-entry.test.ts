@@ -3,7 +3,7 @@ import type { RemedyOutcome, RemedyWhat } from '../../../core/bed/diagnosis/reme
 import { isRemedyFor, remedyEntry } from './remedy-entry.ts';
 
 const outcome = (what: RemedyWhat): RemedyOutcome => ({ what, greenDay: null, missedG: 0 });
-const FEED = outcome({ code: 'feed', nitrogenGPerM2: 4 });
+const FEED = outcome({ code: 'feed', doses: [{ day: 20_587, nitrogenGPerM2: 4 }] });
 const WATER = outcome({ code: 'water', waterMm: 12 });
 const WORK_IN = outcome({ code: 'workIn', materialId: 'worm_castings', thicknessCm: 1, depthCm: 3 });
 const WAIT = outcome({ code: 'wait' });

@@ -22,7 +22,7 @@ export function remedyEntry(
   const common = { state: 'laid' as const, date, note: `Against: ${CAUSE_WORDS[cause].name.toLowerCase()}.` };
   switch (what.code) {
     case 'feed':
-      return { ...common, type: 'feed', nitrogenG: what.nitrogenGPerM2 * areaM2 };
+      return { ...common, type: 'feed', nitrogenG: what.doses[0]!.nitrogenGPerM2 * areaM2 };
     case 'water':
       return { ...common, type: 'water', waterMm: what.waterMm };
     case 'workIn':

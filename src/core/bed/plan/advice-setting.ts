@@ -1,0 +1,73 @@
+import { type DayNumber, dayNumberFromIso, findCrop } from '../../ground/index.ts';
+import type { School } from '../../../records/vocabulary.ts';
+import { rulesFor, type SchoolRules } from '../advice/schools.ts';
+import type { BedBooks } from '../books/bed-books.ts';
+import type { GardenRecords } from '../books/garden-books.ts';
+import { type FeedProduct, QUICK_FEED, findFeedProduct, largestDoseOf } from '../supplement/feed-products.ts';
+import { doseOfKey } from './dose-key.ts';
+import type { DosedProduct, FeedingRules } from './feeding-plan.ts';
+
+/** What the advice depends on apart from the bed as the model runs it. */
+export interface AdviceSetting {
+  /** Paths grow nothing, so they get no doses and no planting dates. */
+  readonly isPath: boolean;
+  readonly rules: SchoolRules;
+  readonly feeding: FeedingRules;
+}
+
+const dosed = (product: FeedProduct, clayPct: number): DosedProduct => ({
+  materialId: product.materialId,
+  isQuick: product.isQuick,
+  largestDoseGPerM2: largestDoseOf(product, clayPct),
+});
+
+/** What the garden and its gardener decide about the advice for a bed. */
+export function adviceSetting({
+  records,
+  books: { bed, plantings },
+  today,
+  school = records.garden.school,
+}: {
+  readonly records: Pick<GardenRecords, 'garden' | 'journal'>;
+  readonly books: Pick<BedBooks, 'bed' | 'plantings'>;
+  readonly today: DayNumber;
+  /** Another school than the garden's. */
+  readonly school?: School;
+}): AdviceSetting {
+  const { feedMaterialId = '' } = records.garden;
+  const rules = rulesFor(school, bed);
+  return {
+    isPath: bed.kind === 'path',
+    rules,
+    feeding: {
+      plantings: plantings.map(({ id, cropId, startsAs }) => ({
+        id,
+        isWoody: findCrop(cropId)?.isWoody ?? false,
+        isSown: startsAs === 'seed',
+      })),
+      product: dosed(findFeedProduct(feedMaterialId), bed.clayPct),
+      quickProduct: dosed(QUICK_FEED, bed.clayPct),
+      reserveShare: rules.reserveShare,
+      harmlessShare: rules.harmlessShare,
+      postponed: postponedTo(records.journal ?? [], new Set(plantings.map(({ id }) => id)), today),
+    },
+  };
+}
+
+/** Doses that are postponed, by their number, with the day they are postponed to. */
+function postponedTo(
+  journal: NonNullable<GardenRecords['journal']>,
+  plantingIds: ReadonlySet<string>,
+  today: DayNumber,
+): ReadonlyMap<number, DayNumber> {
+  const days = new Map<number, DayNumber>();
+  for (const mark of journal) {
+    if (mark.kind !== 'mark') continue;
+    const dose = doseOfKey(mark.taskKey);
+    if (!dose || !plantingIds.has(dose.plantingId)) continue;
+    days.delete(dose.number);
+    const day = mark.untilDate === null ? today : dayNumberFromIso(mark.untilDate, ['untilDate']);
+    if (mark.state === 'snoozed' && day > today) days.set(dose.number, day);
+  }
+  return days;
+}
