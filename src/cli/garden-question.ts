@@ -1,5 +1,12 @@
 import { type DayNumber, type FindMaterial, dayNumberFromIso } from '../core/ground/index.ts';
-import { type BedBooks, bedScenario, booksOfBed, carriedForward, materialFinder } from '../core/bed/index.ts';
+import {
+  type BedBooks,
+  type GardenRecords,
+  bedScenario,
+  booksOfBed,
+  carriedForward,
+  materialFinder,
+} from '../core/bed/index.ts';
 import type { BedScenario } from '../core/model/index.ts';
 import type { GardenFile } from '../contract/garden-file.ts';
 import { recordsOfFile } from '../contract/garden-records.ts';
@@ -8,6 +15,8 @@ import { todayOf, UsageError, type Arguments } from './arguments.ts';
 /** A bed of a garden file on a day, set up as the pages do. */
 export interface BedInQuestion {
   readonly name: string;
+  readonly bedId: string;
+  readonly records: GardenRecords;
   readonly books: BedBooks;
   readonly findMaterial: FindMaterial;
   /** ISO date. */
@@ -29,10 +38,12 @@ export function bedInQuestion(file: GardenFile, args: Arguments): BedInQuestion 
     throw new UsageError(`Say which bed with --bed: ${names === '' ? 'the garden has none' : names}.`);
   }
   const todayIso = todayOf(args);
-  const records = carriedForward(recordsOfFile(file), todayIso);
+  const records = recordsOfFile(file);
   return {
     name: found.name,
-    books: booksOfBed(records, found.id)!,
+    bedId: found.id,
+    records,
+    books: booksOfBed(carriedForward(records, todayIso), found.id)!,
     findMaterial: materialFinder(records),
     todayIso,
     today: dayNumberFromIso(todayIso, ['--today']),

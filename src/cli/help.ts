@@ -14,6 +14,10 @@ char --area M2 [--clay PERCENT] [--csv]
   How much of a char is left after a century, whether the yield of a burn is usual, how much char a bed takes. Masses are dry.`,
   doses: `doses GARDEN --bed NAME [--today DATE] [--csv]       what is locked up, and what to feed when
 doses SCENARIO [--csv]                               the doses a scenario asks for with its "supplement"`,
+  plan: `plan GARDEN --bed NAME [--today DATE] [--csv]
+
+  All that is to be said and done about a bed for fifteen months: state, lock-up, doses, what speaks against planned crops.
+  --csv: the doses.`,
   years: `years GARDEN --bed NAME [--years N] [--habit NAME] [--today DATE] [--csv]
 
   Humus, char, fresh matter and nitrogen of a bed from today on, a row a year.`,

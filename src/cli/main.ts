@@ -6,6 +6,7 @@ import { convert } from './convert.ts';
 import { doses } from './doses.ts';
 import { HELP, helpFor } from './help.ts';
 import { mix } from './mix.ts';
+import { plan } from './plan.ts';
 import { simulate } from './simulate.ts';
 import { InvalidFile, validate } from './validate.ts';
 import { years } from './years.ts';
@@ -18,6 +19,7 @@ const COMMANDS: Readonly<Record<string, (args: Arguments) => string>> = {
   mix,
   char,
   doses,
+  plan,
   years,
   validate,
   convert,

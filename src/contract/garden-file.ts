@@ -10,7 +10,7 @@ import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
 export { GARDEN_FILE_FORMAT };
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_VERSION = 4;
+export const GARDEN_FILE_VERSION = 5;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -52,6 +52,8 @@ const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   2: (file) => ({ ...file, model: 2 }),
   // The part of the garden a bed lies in came with version 4, and is empty where none is named.
   3: (file) => file,
+  // The wait of a build-up came with version 5, and is absent where nothing is waited for.
+  4: (file) => file,
 };
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

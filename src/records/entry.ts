@@ -25,6 +25,8 @@ const laid = {
   lotId: field(id.nullish(), { label: 'pile', names: 'lot', also: ['pile', 'heap', 'lot name'] }),
   amount: field(finite.gt(0).max(1e9), { also: amountAlso }),
   unit: field(z.enum(AMOUNT_UNITS), { also: ['units'] }),
+  /** The build-up it belongs to may be planted from this day; absent or null where nothing is waited for. */
+  plantFrom: field(date.nullish(), { label: 'planting from', also: ['plant from', 'plantable from'] }),
 };
 const layFields = { ...laid, dugDepthCm, seasonedMonths };
 const digFields = {

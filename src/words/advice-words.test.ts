@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import type { BedAdvice } from '../core/bed/advice/bed-advice.ts';
+import type { BedPlan } from '../core/bed/plan/bed-plan.ts';
 import type { Caution } from '../core/bed/advice/cautions.ts';
 import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
 import { total } from '../core/ground/index.ts';
 import type { FeedingPlan, PlannedDose } from '../core/bed/plan/feeding-plan.ts';
 import { SCHOOL_RULES } from '../core/bed/advice/schools.ts';
-import { lockUpAnswer, plantingAnswer, type BedNames } from './advice-words.ts';
+import { lockUpAnswer, type BedNames } from './advice-words.ts';
 import { doseAnswer } from './feeding-words.ts';
+import { plantingAnswer } from './planting-words.ts';
 import { measuresOf } from './measures.ts';
 import { cautionInWords } from './words.ts';
 
@@ -15,13 +16,16 @@ const today = day('2026-05-14');
 const metric = measuresOf({ measures: 'metric' });
 const customary = measuresOf({ measures: 'customary' });
 
-const quiet: BedAdvice = {
+const quiet: BedPlan = {
   today,
   status: 'resting',
   contact: null,
   root: null,
   feeding: null,
+  coming: [],
   planting: [],
+  waits: [],
+  conflicts: [],
   prospects: [],
   workings: [],
   rules: SCHOOL_RULES.byDepth,
@@ -50,7 +54,7 @@ const dose = (iso: string, nitrogenGPerM2: number): PlannedDose => ({
   unmetWithG: 0,
   reserveGPerM2: 0,
 });
-const withDoses = (doses: PlannedDose[], change: Partial<FeedingPlan> = {}): BedAdvice => ({
+const withDoses = (doses: PlannedDose[], change: Partial<FeedingPlan> = {}): BedPlan => ({
   ...quiet,
   feeding: {
     cropIds: ['crop'],
@@ -174,6 +178,7 @@ describe('doses in words', () => {
 });
 
 describe('planting in words', () => {
+  const inMetric = { measures: metric, names };
   const dates = (seedlings: number | null, waitFor: 'cold' | 'lockedUp' | null, missed = 0) => ({
     ...quiet,
     planting: (['seedlings', 'transplants'] as const).map((start) => ({
@@ -182,26 +187,29 @@ describe('planting in words', () => {
       waitFor,
       missedShare: missed,
       missedShareBare: missed,
+      coverCm: null,
     })),
   });
   it('says now, when, why, or never', () => {
-    expect(plantingAnswer(dates(today, null))).toMatchObject({
+    expect(plantingAnswer(dates(today, null), inMetric)).toMatchObject({
       headline: 'Sow now',
-      details: ['Transplants now.'],
+      details: ['For crops in general; nothing is planned here.', 'Transplants now.'],
       isStop: false,
     });
-    expect(plantingAnswer(dates(day('2026-06-20'), 'lockedUp'))).toMatchObject({
+    expect(plantingAnswer(dates(day('2026-06-20'), 'lockedUp'), inMetric)).toMatchObject({
       headline: 'Sow from 20 June',
       isStop: true,
     });
-    expect(plantingAnswer(dates(day('2027-03-01'), 'cold')).details).toContain(
+    expect(plantingAnswer(dates(day('2027-03-01'), 'cold'), inMetric).details).toContain(
       'Seeds: it is too cold before.',
     );
-    expect(plantingAnswer(dates(null, 'lockedUp')).headline).toBe('Sow not within a year, unless fed');
-    expect(plantingAnswer({ ...quiet, status: 'path' }).headline).toBe('Not for planting');
+    expect(plantingAnswer(dates(null, 'lockedUp'), inMetric).headline).toBe(
+      'Sow not within a year, unless fed',
+    );
+    expect(plantingAnswer({ ...quiet, status: 'path' }, inMetric).headline).toBe('Not for planting');
   });
   it('tells a hungry soil from a locked one', () => {
-    expect(plantingAnswer(dates(today, null, 0.3)).details.at(-1)).toContain('hungry by itself');
+    expect(plantingAnswer(dates(today, null, 0.3), inMetric).details.at(-1)).toContain('hungry by itself');
   });
 });
 

@@ -1,7 +1,7 @@
 import type { DayNumber } from '../core/ground/index.ts';
-import type { BedAdvice, BedStanding, LockUpWindow, PlantingDate, Zone } from '../core/bed/index.ts';
+import type { BedStanding, LockUpWindow, Zone } from '../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../core/model/index.ts';
-import { aboutWhen, dateNear } from './dates.ts';
+import { aboutWhen } from './dates.ts';
 import { formatPercent } from './figures.ts';
 import type { Measures } from './measures.ts';
 
@@ -111,39 +111,5 @@ export function lockUpAnswer(standing: BedStanding, names: BedNames, measures: M
     headline: 'Nothing locked up',
     details: ['Decomposers leave the soil its nitrogen, in both zones.'],
     isStop: false,
-  };
-}
-
-const REASONS = { cold: 'it is too cold before', lockedUp: 'nitrogen is locked up now' } as const;
-
-function startWords({ day, waitFor }: PlantingDate, today: DayNumber): string {
-  if (day === null) return waitFor === 'cold' ? 'too cold all year' : 'not within a year, unless fed';
-  if (day === today) return 'now';
-  return `from ${dateNear(day, today)}`;
-}
-
-/** When young plants may go in. */
-export function plantingAnswer({ planting, today, status, rules }: BedAdvice): Answer {
-  const [seedlings, transplants] = planting;
-  if (!seedlings || !transplants) {
-    return {
-      headline: 'Not for planting',
-      details: status === 'path' ? ['It is a path.'] : [],
-      isStop: false,
-    };
-  }
-  const reason =
-    seedlings.waitFor && seedlings.day !== today ? [`Seeds: ${REASONS[seedlings.waitFor]}.`] : [];
-  const isHungry =
-    seedlings.day !== null &&
-    Math.min(seedlings.missedShareBare, seedlings.missedShare) > rules.harmlessShare;
-  return {
-    headline: `Sow ${startWords(seedlings, today)}`,
-    details: [
-      `Transplants ${startWords(transplants, today)}.`,
-      ...reason,
-      ...(isHungry ? ['This soil is hungry by itself: feed a little at sowing.'] : []),
-    ],
-    isStop: seedlings.waitFor === 'lockedUp' && seedlings.day !== today,
   };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { BedAdvice } from '../core/bed/advice/bed-advice.ts';
+import type { BedPlan } from '../core/bed/plan/bed-plan.ts';
 import type { Conflict } from '../core/bed/advice/conflicts.ts';
 import { SCHOOL_RULES } from '../core/bed/advice/schools.ts';
 import type { HarvestWait } from '../core/bed/advice/waits.ts';
@@ -187,7 +187,7 @@ describe('the likely range in words', () => {
 });
 
 describe('workings in words', () => {
-  const advice: BedAdvice = {
+  const advice: BedPlan = {
     today,
     status: 'short',
     rules: SCHOOL_RULES.byDepth,
@@ -244,9 +244,26 @@ describe('workings in words', () => {
       yearG: 4,
       capG: 25,
     },
+    coming: [],
+    waits: [],
+    conflicts: [],
     planting: [
-      { start: 'seedlings', day: null, waitFor: 'lockedUp', missedShare: 0.4, missedShareBare: 0.1 },
-      { start: 'transplants', day: today + 7, waitFor: null, missedShare: 0.05, missedShareBare: 0 },
+      {
+        start: 'seedlings',
+        day: null,
+        waitFor: 'lockedUp',
+        missedShare: 0.4,
+        missedShareBare: 0.1,
+        coverCm: null,
+      },
+      {
+        start: 'transplants',
+        day: today + 7,
+        waitFor: null,
+        missedShare: 0.05,
+        missedShareBare: 0,
+        coverCm: null,
+      },
     ],
   };
   const product = () => ({

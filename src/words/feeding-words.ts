@@ -137,6 +137,6 @@ export function doseAnswer(standing: BedStanding, setting: FeedingWordsSetting):
       ...unmet,
       ...unfed,
     ],
-    isStop: true,
+    isStop: standing.status === 'short' || standing.status === 'pale',
   };
 }

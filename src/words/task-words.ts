@@ -8,6 +8,7 @@ import { BREW_STEP_WORDS, BREW_WORDS } from './brew-words.ts';
 import { dateNear } from './dates.ts';
 import { entryWords } from './entry-words.ts';
 import { formatPercent, plainFigure } from './figures.ts';
+import { objectionWords } from './planting-words.ts';
 import type { Measures } from './measures.ts';
 import { cropNames, layerName, layName, materialName, type LayNames } from './record-names.ts';
 import { movementInWords } from './stock-words.ts';
@@ -164,6 +165,10 @@ const LEAST_TOLD_G = 0.05;
 /** Why it is there, or what hangs on it. */
 export function taskReason({ what }: Task, measures: Measures, today: number): string {
   switch (what.code) {
+    case 'plant':
+      return what.objections.length === 0
+        ? ''
+        : `Not a good day: ${what.objections.map((one) => objectionWords(one, today, measures)).join('; and ')}.`;
     case 'dose':
       return what.missedWithoutG < LEAST_TOLD_G
         ? 'It makes good what the crop is owed already.'

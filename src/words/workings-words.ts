@@ -1,4 +1,4 @@
-import { type BedAdvice, type LockUpWindow, type PlantingDate, TRIAL_DAYS } from '../core/bed/index.ts';
+import { type BedPlan, type LockUpWindow, type PlantingDate, TRIAL_DAYS } from '../core/bed/index.ts';
 import { formatQuantity } from '../quantities/format-quantity.ts';
 import { KILOGRAMS_PER_POUND } from '../core/ground/index.ts';
 import { dateNear } from './dates.ts';
@@ -33,7 +33,7 @@ const summand = (nitrogenG: number, { system }: Measures): string =>
   formatQuantity(nitrogenG, 'smallMass', system);
 
 /** How the lock-up was worked out: what each layer needs and brings, then how much is locked up at most. */
-export function lockUpWorking(advice: BedAdvice, setting: WorkingSetting): WorkingStep[] {
+export function lockUpWorking(advice: BedPlan, setting: WorkingSetting): WorkingStep[] {
   const windows = [advice.contact, advice.root].filter((window) => window !== null);
   return [
     ...advice.workings.map((working) => layerStep(working, setting)),
@@ -42,7 +42,7 @@ export function lockUpWorking(advice: BedAdvice, setting: WorkingSetting): Worki
 }
 
 function layerStep(
-  working: BedAdvice['workings'][number],
+  working: BedPlan['workings'][number],
   { areaM2, names, measures }: WorkingSetting,
 ): WorkingStep {
   const nitrogen = (gPerM2: number) => summand(gPerM2 * areaM2, measures);
@@ -90,7 +90,7 @@ function windowStep(
 
 /** How each dose was chosen, and what it comes to in the product. */
 export function doseWorking(
-  { feeding, today }: BedAdvice,
+  { feeding, today }: BedPlan,
   { areaM2, measures }: WorkingSetting,
   product: (materialId: string) => ChosenProduct,
 ): WorkingStep[] {
@@ -160,7 +160,7 @@ const UNIT_OF_PRODUCT = {
 } as const;
 
 /** How the planting dates were found. */
-export function plantingWorking({ planting, today, rules }: BedAdvice): WorkingStep[] {
+export function plantingWorking({ planting, today, rules }: BedPlan): WorkingStep[] {
   return planting.map((date: PlantingDate): WorkingStep => {
     const isSown = date.start === 'seedlings';
     return {

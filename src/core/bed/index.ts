@@ -1,16 +1,6 @@
 /* A bed: its records as a scenario, followed through time with its likely range, and what can be advised of it. */
 
 // advice
-export {
-  ADVICE_DAYS,
-  type BedAdvice,
-  type BedStanding,
-  type BedStatus,
-  PALENESS_SHOWN,
-  adviseBed,
-  bedStanding,
-  projectForAdvice,
-} from './advice/bed-advice.ts';
 export { type Caution, feedingCautions, layingCautions } from './advice/cautions.ts';
 export { type Conflict, conflictsIn, phOn } from './advice/conflicts.ts';
 export type { CropProspect } from './advice/crop-prospects.ts';
@@ -68,6 +58,15 @@ export type { Learnt, LearntRate } from './learning/learnt.ts';
 export { measuredPoints } from './learning/measured-points.ts';
 
 // plan
+export {
+  ADVICE_DAYS,
+  type BedPlan,
+  type BedStanding,
+  type BedStatus,
+  PALENESS_SHOWN,
+} from './plan/bed-plan.ts';
+export type { ComingCrop, PlantingObjection } from './plan/coming-crops.ts';
+export { type PlannedBed, planOfBed } from './plan/plan-of-bed.ts';
 export { type AdviceSetting, adviceSetting } from './plan/advice-setting.ts';
 export { doseKey } from './plan/dose-key.ts';
 export type { FeedingPlan, PlannedDose, UnmetNeed, UnmetReason } from './plan/feeding-plan.ts';

@@ -29,7 +29,14 @@ export { LARGEST_SEED, SEEDED_WEATHER_DEFAULTS, type SeededWeather } from './cli
 export { type WeatherSeries, airTemperatureC, sumOverDays, weatherSeries } from './climate/weather.ts';
 
 // crops
-export { CROP_LIBRARY, type Crop, DEEPEST_COVER_CM, type PlantForm, findCrop } from './crops/crop-library.ts';
+export {
+  CROP_LIBRARY,
+  type Crop,
+  DEEPEST_COVER_CM,
+  type PlantForm,
+  STARTS_BETWEEN_C,
+  findCrop,
+} from './crops/crop-library.ts';
 
 // materials
 export { checkMaterial } from './materials/check-material.ts';

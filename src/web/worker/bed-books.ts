@@ -3,11 +3,13 @@ import { InputError } from '../../refusals/input-error.ts';
 import {
   type BedBooks,
   type GardenRecords,
+  type PlannedBed,
   bedScenario,
   booksOfBed,
   carriedForward,
   inRecordWords,
   materialFinder,
+  planOfBed,
   stockBooksOf,
   takenByBed,
 } from '../../core/bed/index.ts';
@@ -36,9 +38,9 @@ const rememberedTakes: typeof takenByBed = (records, bedId) => {
 export const rememberedBooks = (records: GardenRecords, bedId: string): BedBooks | undefined =>
   booksOfBed(records, bedId, rememberedTakes);
 
-function required(books: BedBooks | undefined): BedBooks {
-  if (!books) throw new InputError(['bedId'], 'namesNone', { what: 'bed', got: null });
-  return books;
+function required<Found>(found: Found | undefined): Found {
+  if (!found) throw new InputError(['bedId'], 'namesNone', { what: 'bed', got: null });
+  return found;
 }
 
 /** The books with plans gone by carried forward: what is not ticked off will be done today at the earliest. */
@@ -71,4 +73,24 @@ export function plannedYearsOf(question: BedQuestion, today: DayNumber, years: n
   const setting = { findMaterial: materialFinder(question.records), today, years };
   const books = booksAsPlanned(requireBooks(question), setting);
   return scenarioFrom({ question, books, today, endDay: endOfYears(today, years) });
+}
+
+/** The plans worked out last, by their question: every page that asks about a bed reads the same one. */
+const plans = new Map<string, PlannedBed>();
+const MOST_PLANS = 100;
+
+/** The plan of a bed, worked out once for all who ask. */
+export function plannedBed(question: BedQuestion, school = question.records.garden.school): PlannedBed {
+  const key = JSON.stringify([question, school]);
+  const known = plans.get(key);
+  if (known) return known;
+  const { records, bedId, today } = question;
+  try {
+    const made = required(planOfBed({ records, bedId, todayIso: today, school, booksOf: rememberedBooks }));
+    if (plans.size >= MOST_PLANS) plans.delete(plans.keys().next().value!);
+    plans.set(key, made);
+    return made;
+  } catch (error) {
+    throw error instanceof InputError ? inRecordWords(error, requireBooks(question)) : error;
+  }
 }

@@ -1,32 +1,23 @@
 import {
   ADVICE_DAYS,
-  type AdviceSetting,
-  type BedAdvice,
+  type BedPlan,
   type BedProjection,
   type BedSample,
   type BedStanding,
-  type Conflict,
   type DrawnOutcome,
-  type HarvestWait,
   type MonthBooks,
   type RangePlan,
-  adviceSetting,
-  adviseBed,
   atEndOf,
-  bedStanding,
   writtenOfBed,
-  conflictsIn,
   cropsConcerned,
+  rulesFor,
   drawOutcome,
   drawnInputs,
-  harvestWaits,
   inRecordWords,
   looksAround,
-  materialFinder,
   measuredPoints,
   monthBooks,
   projectBed,
-  projectForAdvice,
   telltaleDays,
   type FeedAvailability,
   feedAvailability,
@@ -39,7 +30,7 @@ import { type DayNumber, dayNumberFromIso } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
 import { type OutlookYear, endOfYears, outlook, outlookDays } from '../../core/long-run/index.ts';
 import type { BedScenario } from '../../core/model/index.ts';
-import { plannedYearsOf, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
+import { plannedYearsOf, requireBooks, scenarioOf, type BedQuestion, plannedBed } from './bed-books.ts';
 import {
   bedAgendaAnswer,
   logAnswer,
@@ -93,8 +84,6 @@ export interface BedBrief {
 const YEAR_DAYS = 365;
 const OUTLOOK_YEARS = 10;
 const AHEAD_DAYS = 56;
-/** Clashes older than this are past mending. */
-const CONFLICTS_SINCE_DAYS = 60;
 const RANGE_SEED = 1;
 const RANGE_TIDE_DAYS = 14;
 const RANGE_TIDE_LOOKS = 27;
@@ -120,14 +109,6 @@ function refusedAsEntered(error: InputError): {
   return { ok: false, field, sentence };
 }
 
-const settingOf = (question: BedQuestion, today: number, school?: School): AdviceSetting =>
-  adviceSetting({
-    records: question.records,
-    books: requireBooks(question),
-    today,
-    ...(school ? { school } : {}),
-  });
-
 /** The bed through time, to draw. */
 const near = (question: BedQuestion): Worked<BedProjection> =>
   worked(question, (today) => {
@@ -135,10 +116,8 @@ const near = (question: BedQuestion): Worked<BedProjection> =>
     return projectBed(scenario, looksAround(today), telltaleDays(scenario, today));
   });
 
-/** Advice with what clashes in the books and what must wait for harvest. */
-export interface FullAdvice extends BedAdvice {
-  readonly waits: readonly HarvestWait[];
-  readonly conflicts: readonly Conflict[];
+/** The plan of a bed with what is the same for all beds. */
+export interface FullPlan extends BedPlan {
   readonly feedAvailability: FeedAvailability;
 }
 
@@ -146,37 +125,19 @@ let products: FeedAvailability | null = null;
 /** The library does not change while a page is open. */
 const productAvailability = (): FeedAvailability => (products ??= feedAvailability());
 
-const advice = (question: BedQuestion): Worked<FullAdvice> =>
-  worked(question, (today) => {
-    const scenario = scenarioOf(question, today, ADVICE_DAYS);
-    const projection = projectForAdvice(scenario, today);
-    const books = requireBooks(question);
-    const findMaterial = materialFinder(question.records);
-    return {
-      ...adviseBed({
-        scenario,
-        projection,
-        today,
-        setting: settingOf(question, today),
-      }),
-      waits: harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }),
-      conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }),
-      feedAvailability: productAvailability(),
-    };
-  });
+const plan = (question: BedQuestion): Worked<FullPlan> =>
+  worked(question, () => ({ ...plannedBed(question).plan, feedAvailability: productAvailability() }));
 
-/** What each of the schools would say of the same bed. */
-const schools = (question: BedQuestion): Worked<Record<School, BedAdvice>> =>
-  worked(question, (today) => {
-    const scenario = scenarioOf(question, today, ADVICE_DAYS);
-    const projection = projectForAdvice(scenario, today);
-    return Object.fromEntries(
-      SCHOOLS.map((school) => [
-        school,
-        adviseBed({ scenario, projection, today, setting: settingOf(question, today, school) }),
-      ]),
-    ) as Record<School, BedAdvice>;
-  });
+/** The plans of the three schools for the same bed. */
+const schools = (question: BedQuestion): Worked<Record<School, BedPlan>> =>
+  worked(
+    question,
+    () =>
+      Object.fromEntries(SCHOOLS.map((school) => [school, plannedBed(question, school).plan])) as Record<
+        School,
+        BedPlan
+      >,
+  );
 
 const years = (question: BedQuestion): Worked<OutlookYear[]> =>
   worked(question, (today) => outlook(plannedYearsOf(question, today, OUTLOOK_YEARS), today, OUTLOOK_YEARS));
@@ -186,15 +147,9 @@ const books = (question: BedQuestion): Worked<MonthBooks> =>
 
 const brief = (question: BedQuestion): Worked<BedBrief> =>
   worked(question, (today) => {
-    const scenario = scenarioOf(question, today, ADVICE_DAYS);
-    const projection = projectForAdvice(scenario, today);
+    const { plan: standing, projection } = plannedBed(question);
     return {
-      standing: bedStanding({
-        scenario,
-        projection,
-        today,
-        setting: settingOf(question, today),
-      }),
+      standing,
       now: atEndOf(projection, today),
       ahead: projection.samples
         .filter(({ day }) => day >= today && day <= today + AHEAD_DAYS)
@@ -247,7 +202,7 @@ const prepareDraws = (
       points: observations ? pointsOf(question, observations, today) : [],
     };
     prepared = { scenario, decade: plannedYearsOf(question, today, OUTLOOK_YEARS), plan };
-    const { harmlessShare } = settingOf(question, today).rules;
+    const { harmlessShare } = rulesFor(question.records.garden.school, requireBooks(question).bed);
     return { plan, inputs: drawnInputs(scenario, plan), harmlessShare };
   });
 
@@ -297,7 +252,7 @@ const sharing = (asked: SharingAsked) => workedStock(() => sharingProblem(asked)
 
 const core = {
   near,
-  advice,
+  plan,
   schools,
   years,
   books,

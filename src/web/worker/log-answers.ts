@@ -9,29 +9,32 @@ import {
   yearSheet,
 } from '../../core/season/index.ts';
 import {
-  ADVICE_DAYS,
   type Diagnosis,
   type PaleFacts,
   type Remedies,
-  adviceSetting,
   atEndOf,
   diagnose,
   materialFinder,
   paleFacts,
-  planFeeding,
   projectBed,
   tryRemedies,
 } from '../../core/bed/index.ts';
 import { type DayNumber, dayNumberFromIso, findLibraryMaterial } from '../../core/ground/index.ts';
 import type { Observation } from '../../records/journal.ts';
 import type { PlantSign } from '../../records/vocabulary.ts';
-import { rememberedBooks, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
+import { plannedBed, rememberedBooks, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
 
 const SHORT_DAYS = 150;
 
 /** What the books of a bed imply, task by task. */
-export const bedAgendaAnswer = ({ records, bedId, today }: BedQuestion): Task[] =>
-  bedAgenda({ records, bedId, todayIso: today, booksOf: rememberedBooks });
+export const bedAgendaAnswer = (question: BedQuestion): Task[] =>
+  bedAgenda({
+    records: question.records,
+    bedId: question.bedId,
+    todayIso: question.today,
+    booksOf: rememberedBooks,
+    planned: plannedBed(question),
+  });
 
 /** What the model expected where something was seen, by observation. */
 export function logAnswer(
@@ -81,7 +84,6 @@ export function paleAnswer(question: BedQuestion, asked: PaleQuestion, today: Da
     .filter(
       (id) => asked.plantingId === null || id === asked.plantingId || id.startsWith(`${asked.plantingId}:`),
     );
-  const setting = adviceSetting({ records: question.records, books, today });
   return {
     facts,
     diagnosis: diagnose(facts, asked.signs),
@@ -92,7 +94,7 @@ export function paleAnswer(question: BedQuestion, asked: PaleQuestion, today: Da
             scenario,
             today,
             cropIds,
-            feeding: planFeeding(scenarioOf(question, today, ADVICE_DAYS), today, setting.feeding),
+            feeding: plannedBed(question).plan.feeding,
             castings: findLibraryMaterial(CASTINGS_ID)!,
           }),
   };

@@ -73,7 +73,7 @@ export const nearQuery = (question: BedQuestion) =>
 export const adviceQuery = (question: BedQuestion) =>
   queryOptions({
     queryKey: ['advice', question] as Asked,
-    queryFn: ({ signal }) => advising(signal, (core) => core.advice(question)),
+    queryFn: ({ signal }) => advising(signal, (core) => core.plan(question)),
     ...FOREVER,
   });
 

@@ -12,6 +12,7 @@ import {
 } from '../../ground/index.ts';
 import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
 import type { BedBooks } from '../books/bed-books.ts';
+import { coverOverSeedCm } from '../plan/planting-obstacles.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 
@@ -52,7 +53,6 @@ export const PHOSPHORUS_YEARLY_G_PER_M2 = 4;
 const PHOSPHORUS_YEARS = 3;
 /** Raw char still robs a crop sown this soon after (the trade says weeks to seasons; set here). */
 const RAW_CHAR_DAYS = 60;
-const COUNTS_AS_COVER_FROM_CM = 0.3;
 
 interface Dated<Kind extends Entry = Entry> {
   readonly entry: Kind;
@@ -257,7 +257,7 @@ function tooMuch({
   ];
 }
 
-/** Seed under more than it can push through. What lies above the uppermost compost is what it has to pass. */
+/** Seed under more than it can push through. */
 function coverOverSeed(
   { id, cropId, plantedOn, startsAs }: Planting,
   projection: BedProjection,
@@ -266,11 +266,7 @@ function coverOverSeed(
   const crop = findCrop(cropId);
   const day = dayNumberFromIso(plantedOn, ['plantedOn']);
   if (!crop || startsAs !== 'seed' || day < since || day >= projection.endDay) return [];
-  const onTop = atEndOf(projection, day).layers.filter(
-    ({ isOnTop, thicknessCm }) => isOnTop && thicknessCm >= COUNTS_AS_COVER_FROM_CM,
-  );
-  const bedOfCompost = onTop.findLastIndex(({ kind }) => kind === 'compost');
-  const coverCm = onTop.slice(bedOfCompost + 1).reduce((sum, { thicknessCm }) => sum + thicknessCm, 0);
+  const coverCm = coverOverSeedCm(atEndOf(projection, day));
   const deepestCm = DEEPEST_COVER_CM[crop.seedSize];
   return coverCm > deepestCm ? [{ code: 'coverOverSeed', plantingId: id, coverCm, deepestCm }] : [];
 }

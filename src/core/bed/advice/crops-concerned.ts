@@ -3,10 +3,16 @@ import type { CropPlan } from '../../model/index.ts';
 
 const LOOK_AHEAD_DAYS = 365;
 
-/** The crop in the ground today, or the next to come within a year, and all that stand beside it. */
+/**
+ * The crop that takes nitrogen from the ground today, or the next one to come within a year, and all such that stand beside
+ * it. Legumes never go short.
+ */
 export function cropsConcerned(crops: readonly CropPlan[], today: DayNumber): CropPlan[] {
   const ahead = crops
-    .filter(({ plantDay, harvestDay }) => harvestDay > today && plantDay <= today + LOOK_AHEAD_DAYS)
+    .filter(
+      ({ plantDay, harvestDay, isLegume }) =>
+        !isLegume && harvestDay > today && plantDay <= today + LOOK_AHEAD_DAYS,
+    )
     .sort((a, b) => a.plantDay - b.plantDay);
   const first = ahead.at(0);
   if (!first) return [];

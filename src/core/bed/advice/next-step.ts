@@ -1,7 +1,7 @@
 import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
-import type { BedStanding } from './bed-advice.ts';
+import type { BedStanding } from '../plan/bed-plan.ts';
 
 /** The first thing to do on a bed: what the model advises, or what stands in the plan. */
 export type NextStep = { readonly day: DayNumber } & (

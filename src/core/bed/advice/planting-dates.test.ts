@@ -5,6 +5,7 @@ import type { ClimateNormals } from '../../../records/garden.ts';
 import type { Entry } from '../../../records/entry.ts';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import { bedScenario } from '../books/bed-scenario.ts';
+import { projectForAdvice } from '../plan/bed-plan.ts';
 import { plantingDates, TRIAL_DAYS, type PlantingDate } from './planting-dates.ts';
 import { SCHOOL_RULES, type SchoolRules } from './schools.ts';
 
@@ -39,13 +40,10 @@ function dates({
 }: Ground) {
   const site = { climate, depositionGPerM2Year: 1 };
   const bed = bedOf({ organicMatterPct });
-  const scenario = bedScenario({
-    books: { site, bed, entries, plantings: [] },
-    findMaterial: findLibraryMaterial,
-    today,
-    endDay: today + 900,
-  });
-  const [seedlings, transplants] = plantingDates(scenario, today, rules);
+  const books = { site, bed, entries, plantings: [] };
+  const scenario = bedScenario({ books, findMaterial: findLibraryMaterial, today, endDay: today + 900 });
+  const ground = { books, findMaterial: findLibraryMaterial, projection: projectForAdvice(scenario, today) };
+  const [seedlings, transplants] = plantingDates({ ground, scenario, today, rules });
   return { seedlings: seedlings, transplants: transplants };
 }
 

@@ -1,4 +1,11 @@
-import { type DayNumber, airTemperatureC } from '../../ground/index.ts';
+import { DEEPEST_COVER_CM, type DayNumber } from '../../ground/index.ts';
+import { atEndOf } from '../projection/bed-projection.ts';
+import {
+  type GroundObstacle,
+  type PlantingGround,
+  coverOverSeedCm,
+  groundObstacle,
+} from '../plan/planting-obstacles.ts';
 import type { SchoolRules } from './schools.ts';
 import {
   type BedRun,
@@ -20,15 +27,22 @@ export type Start = (typeof STARTS)[number];
  */
 const TRIALS: Record<
   Start,
-  { demandG: number; rootDepthCm: number; rootsAtOnce: boolean; coldestC: number }
+  {
+    demandG: number;
+    rootDepthCm: number;
+    rootsAtOnce: boolean;
+    coldestC: number;
+    hottestC: number;
+    isSown: boolean;
+  }
 > = {
-  seedlings: { demandG: 3, rootDepthCm: 12, rootsAtOnce: false, coldestC: 8 },
-  transplants: { demandG: 4, rootDepthCm: 20, rootsAtOnce: true, coldestC: 9 },
+  seedlings: { demandG: 3, rootDepthCm: 12, rootsAtOnce: false, coldestC: 8, hottestC: 30, isSown: true },
+  transplants: { demandG: 4, rootDepthCm: 20, rootsAtOnce: true, coldestC: 9, hottestC: 32, isSown: false },
 };
 export const TRIAL_DAYS = 42;
 const STEP_DAYS = 7;
 const LOOK_AHEAD_DAYS = 364;
-export type PlantingObstacle = 'cold' | 'lockedUp';
+export type PlantingObstacle = GroundObstacle['code'] | 'lockedUp';
 
 /** When young plants are first safe. */
 export interface PlantingDate {
@@ -40,6 +54,8 @@ export interface PlantingDate {
   /** Share of their demand they miss on that day, and on the same day without any material. */
   readonly missedShare: number;
   readonly missedShareBare: number;
+  /** Cover that has to be raked off before seed comes up there, cm; null when none has. */
+  readonly coverCm: number | null;
 }
 
 /** Crops in the ground today are taken as cleared: the question is what the ground will feed. */
@@ -50,17 +66,35 @@ const clearedToday = (scenario: BedScenario, today: DayNumber): BedScenario => (
     .map((crop) => ({ ...crop, harvestDay: Math.min(crop.harvestDay, today) })),
 });
 
-/** The earliest week in which seedlings, and transplants, are neither starved by what was laid nor cold. */
-export function plantingDates(
-  scenario: BedScenario,
-  today: DayNumber,
-  rules: Pick<SchoolRules, 'harmlessShare' | 'blamedShare' | 'heedsContactForAll'>,
-): PlantingDate[] {
+/** What planting dates are found from. */
+export interface PlantingSetting {
+  readonly ground: PlantingGround;
+  readonly scenario: BedScenario;
+  readonly today: DayNumber;
+  readonly rules: Pick<SchoolRules, 'harmlessShare' | 'blamedShare' | 'heedsContactForAll'>;
+}
+
+/**
+ * The earliest week in which seedlings, and transplants, are neither starved or burnt by what was laid nor in the cold or
+ * heat, for crops in general. Seeds do not go before transplants that would starve: their roots come there later.
+ */
+export function plantingDates(setting: PlantingSetting): PlantingDate[] {
+  const { scenario, today } = setting;
   const endDay = today + LOOK_AHEAD_DAYS + TRIAL_DAYS + 1;
   const ground = { ...clearedToday(endingOn(scenario, endDay), today), endDay };
-  return STARTS.map((start) =>
-    earliest({ start, run: startRun(ground), bareRun: startRun(withoutMaterials(ground)), today, rules }),
-  );
+  const dateOf = (start: Start, from: DayNumber): PlantingDate =>
+    earliest(setting, {
+      start,
+      from,
+      run: startRun(ground),
+      bareRun: startRun(withoutMaterials(ground)),
+    });
+  const transplants = dateOf('transplants', today);
+  const isStarved = transplants.waitFor === 'lockedUp';
+  const from = isStarved ? transplants.day : today;
+  const seedlings =
+    from === null ? { ...transplants, start: 'seedlings' as const } : dateOf('seedlings', from);
+  return [isStarved ? { ...seedlings, waitFor: 'lockedUp' } : seedlings, transplants];
 }
 
 function trialCrop(start: Start, plantDay: DayNumber, heedsContact: boolean): CropPlan {
@@ -80,40 +114,41 @@ function trialCrop(start: Start, plantDay: DayNumber, heedsContact: boolean): Cr
   };
 }
 
-function earliest({
-  start,
-  run,
-  bareRun,
-  today,
-  rules,
-}: {
-  readonly start: Start;
-  readonly run: BedRun;
-  readonly bareRun: BedRun;
-  readonly today: DayNumber;
-  readonly rules: Parameters<typeof plantingDates>[2];
-}): PlantingDate {
-  const { demandG, coldestC } = TRIALS[start];
+function earliest(
+  { ground, today, rules }: PlantingSetting,
+  {
+    start,
+    from,
+    run,
+    bareRun,
+  }: {
+    readonly start: Start;
+    readonly from: DayNumber;
+    readonly run: BedRun;
+    readonly bareRun: BedRun;
+  },
+): PlantingDate {
+  const { demandG, isSown } = TRIALS[start];
   let waitFor: PlantingObstacle | null = null;
   let missedShare = 0;
   let missedShareBare = 0;
-  for (let day = today; day <= today + LOOK_AHEAD_DAYS; day += STEP_DAYS) {
+  for (let day = from; day <= today + LOOK_AHEAD_DAYS; day += STEP_DAYS) {
     runTo(run, day);
     runTo(bareRun, day);
-    if (meanTemperatureC(run, day) < coldestC) {
-      waitFor ??= 'cold';
+    const obstacle = groundObstacle(ground, TRIALS[start], day);
+    if (obstacle) {
+      waitFor ??= obstacle.code;
       continue;
     }
     const crop = trialCrop(start, day, rules.heedsContactForAll);
     missedShare = missedByTrialCrop(run, crop) / demandG;
     missedShareBare = missedByTrialCrop(bareRun, crop) / demandG;
     if (missedShare <= Math.max(rules.harmlessShare, missedShareBare + rules.blamedShare)) {
-      return { start, day, waitFor, missedShare, missedShareBare };
+      const coverCm = isSown ? coverOverSeedCm(atEndOf(ground.projection, day)) : 0;
+      const isCovered = coverCm > DEEPEST_COVER_CM.medium;
+      return { start, day, waitFor, missedShare, missedShareBare, coverCm: isCovered ? coverCm : null };
     }
     waitFor ??= 'lockedUp';
   }
-  return { start, day: null, waitFor, missedShare, missedShareBare };
+  return { start, day: null, waitFor, missedShare, missedShareBare, coverCm: null };
 }
-
-const meanTemperatureC = ({ scenario }: BedRun, day: DayNumber): number =>
-  (airTemperatureC(scenario.climate, day) + airTemperatureC(scenario.climate, day + TRIAL_DAYS)) / 2;

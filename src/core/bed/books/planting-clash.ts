@@ -13,19 +13,26 @@ const end = ({ clearedOn }: Standing): string => clearedOn ?? FOR_EVER;
 const stands = (one: Standing, date: string): boolean => one.plantedOn <= date && date < end(one);
 
 /**
- * Throws InputError on `plantedOn` when a planting would stand where others already fill the bed. What is
- * undersown takes no room; crops side by side have shares that add up to the whole bed at most.
+ * The crops that fill the bed at a time when a planting would stand there; none where there is room. What is undersown
+ * takes no room; crops side by side have shares that add up to the whole bed at most.
  */
-export function checkRoom(planting: Standing, all: readonly Standing[]): void {
-  if (planting.isUndersown) return;
+export function crowdedBy<Other extends Standing>(planting: Standing, all: readonly Other[]): Other[] {
+  if (planting.isUndersown) return [];
   const others = all.filter(({ id, isUndersown }) => id !== planting.id && !isUndersown);
   const starts = [planting.plantedOn, ...others.map(({ plantedOn }) => plantedOn)];
   for (const date of starts) {
     if (!stands(planting, date)) continue;
     const beside = others.filter((other) => stands(other, date));
     const share = beside.reduce((sum, { areaShare }) => sum + areaShare, planting.areaShare);
-    if (share <= 1 + ROUNDING || beside.length === 0) continue;
-    const names = beside.map((one) => `${nameOf(one)} (until ${one.clearedOn ?? 'it is cleared'})`);
-    throw new InputError(['plantedOn'], 'bedIsFull', { crops: names });
+    if (share > 1 + ROUNDING && beside.length > 0) return beside;
   }
+  return [];
+}
+
+/** Throws InputError on `plantedOn` when a planting would stand where others already fill the bed. */
+export function checkRoom(planting: Standing, all: readonly Standing[]): void {
+  const crowd = crowdedBy(planting, all);
+  if (crowd.length === 0) return;
+  const names = crowd.map((one) => `${nameOf(one)} (until ${one.clearedOn ?? 'it is cleared'})`);
+  throw new InputError(['plantedOn'], 'bedIsFull', { crops: names });
 }

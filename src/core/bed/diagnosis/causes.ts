@@ -1,4 +1,4 @@
-import { PALENESS_SHOWN } from '../advice/bed-advice.ts';
+import { PALENESS_SHOWN } from '../plan/bed-plan.ts';
 import type { PlantSign } from '../../../records/vocabulary.ts';
 
 /** Why leaves may be pale, or a plant not thrive. */

@@ -1,5 +1,5 @@
 import { type DayNumber, type Material, massFreshKgFromAmount } from '../../ground/index.ts';
-import { PALENESS_SHOWN } from '../advice/bed-advice.ts';
+import { PALENESS_SHOWN } from '../plan/bed-plan.ts';
 import type { FeedingPlan } from '../plan/feeding-plan.ts';
 import { projectBed, type BedProjection } from '../projection/bed-projection.ts';
 import {

@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { findLibraryMaterial } from '../materials/library.ts';
-import { CROP_LIBRARY, DEEPEST_COVER_CM, findCrop, PLANT_FORMS, SEED_SIZES } from './crop-library.ts';
+import {
+  CROP_LIBRARY,
+  DEEPEST_COVER_CM,
+  findCrop,
+  PLANT_FORMS,
+  SEED_SIZES,
+  WARMTHS,
+} from './crop-library.ts';
 
 describe('the crop library', () => {
   it('has three dozen crops, each found by its own id', () => {
@@ -18,6 +25,7 @@ describe('the crop library', () => {
     expect(crop.isPerennial).toBe(crop.daysInGround === 365);
     expect(PLANT_FORMS).toContain(crop.form);
     expect(SEED_SIZES).toContain(crop.seedSize);
+    expect(WARMTHS).toContain(crop.warmth);
     expect(crop.source).toMatch(/demand: .*from memory.*roots: .*from memory/);
   });
 

@@ -25,6 +25,19 @@ export const DEEPEST_COVER_CM: Readonly<Record<SeedSize, number>> = {
   large: 6,
 };
 
+export const WARMTHS = ['hardy', 'cool', 'tender', 'heat'] as const;
+export type Warmth = (typeof WARMTHS)[number];
+
+/** Mean air temperature of its first six weeks between which a crop starts well, degrees C (common practice, no source). */
+export const STARTS_BETWEEN_C: Readonly<
+  Record<Warmth, { readonly coldestC: number; readonly hottestC: number }>
+> = {
+  hardy: { coldestC: 4, hottestC: 25 },
+  cool: { coldestC: 8, hottestC: 26 },
+  tender: { coldestC: 11, hottestC: 31 },
+  heat: { coldestC: 13, hottestC: 34 },
+};
+
 /** A crop as handbooks describe it. Demand is what it takes up when nothing is short. */
 export interface Crop {
   readonly id: string;
@@ -37,6 +50,7 @@ export interface Crop {
   readonly daysInGround: number;
   readonly startsAs: StartsAs;
   readonly seedSize: SeedSize;
+  readonly warmth: Warmth;
   /** What is eaten lies in or on the soil, so that raw manure must keep its longer distance. */
   readonly isEatenFromSoil: boolean;
   /** Its leaves are eaten, so that nothing is poured over them near harvest. */
@@ -77,42 +91,42 @@ type Row = readonly [
 
 // prettier-ignore
 const ROWS: readonly Row[] = [
-  ['leek', 'Leek', 'upright', 16, 50, 190, 'transplant', 0.25, 'veg_waste', 'small soil leaf'],
-  ['onion', 'Onion', 'upright', 11, 35, 130, 'set', 0.1, 'veg_waste', 'small soil'],
-  ['garlic', 'Garlic', 'upright', 10, 40, 260, 'set', 0.1, 'veg_waste', 'large soil'],
-  ['cabbage', 'Cabbage', 'leafy', 24, 60, 120, 'transplant', 0.4, 'veg_waste', 'small leaf soil'],
-  ['kale', 'Kale', 'leafy', 20, 60, 200, 'transplant', 0.35, 'veg_waste', 'small leaf'],
-  ['spinach', 'Spinach', 'leafy', 12, 40, 55, 'seed', 0.2, 'veg_waste', 'medium leaf soil'],
-  ['beetroot', 'Beetroot', 'root', 15, 60, 110, 'seed', 0.4, 'veg_waste', 'medium soil'],
-  ['parsnip', 'Parsnip', 'root', 13, 80, 180, 'seed', 0.35, 'veg_waste', 'medium soil'],
-  ['turnip', 'Turnip', 'root', 10, 50, 70, 'seed', 0.35, 'veg_waste', 'small soil'],
-  ['potato', 'Potato', 'bushy', 16, 50, 115, 'set', 0.3, 'veg_waste', 'large soil'],
-  ['tomato', 'Tomato', 'climbing', 20, 80, 130, 'transplant', 0.4, 'veg_waste', 'small'],
-  ['pepper', 'Pepper', 'bushy', 16, 60, 130, 'transplant', 0.4, 'veg_waste', 'small'],
-  ['pumpkin', 'Pumpkin', 'sprawling', 15, 80, 120, 'transplant', 0.45, 'veg_waste', 'large soil'],
-  ['cucumber', 'Cucumber', 'climbing', 16, 60, 95, 'transplant', 0.4, 'veg_waste', 'large'],
-  ['sweetcorn', 'Sweetcorn', 'grassy', 18, 80, 110, 'seed', 0.55, 'cereal_residue_1N', 'large'],
-  ['pea', 'Pea', 'climbing', 14, 60, 95, 'seed', 0.5, 'clover_cover', 'large legume'],
-  ['french_bean', 'French bean', 'bushy', 12, 50, 85, 'seed', 0.5, 'clover_cover', 'large legume'],
-  ['clover', 'Clover, green manure', 'leafy', 12, 60, 200, 'seed', 1, 'clover_cover', 'tiny legume cover'],
-  ['vetch_rye', 'Vetch and rye, green manure', 'grassy', 12, 80, 210, 'seed', 1, 'rye_young', 'medium cover'],
-  ['phacelia', 'Phacelia, green manure', 'leafy', 8, 60, 80, 'seed', 1, 'veg_waste', 'tiny cover'],
-  ['asparagus', 'Asparagus', 'upright', 10, 120, 365, 'set', 0.5, 'straw_cereal', 'medium perennial soil'],
-  ['strawberry', 'Strawberry', 'leafy', 8, 40, 365, 'transplant', 0.5, 'veg_waste', 'tiny perennial soil'],
-  ['currant', 'Currant', 'shrub', 8, 80, 365, 'transplant', 0.5, 'leaves_mixed', 'small perennial woody'],
-  ['raspberry', 'Raspberry', 'shrub', 8, 70, 365, 'transplant', 0.4, 'leaves_mixed', 'small perennial woody'],
-  ['hazel', 'Hazel', 'shrub', 7, 120, 365, 'transplant', 0.6, 'leaves_mixed', 'large perennial woody'],
-  ['white_clover', 'White clover', 'leafy', 10, 40, 365, 'seed', 1, 'clover_cover', 'tiny legume perennial cover mulch'],
-  ['trefoil', 'Black medick', 'leafy', 8, 40, 150, 'seed', 1, 'clover_cover', 'tiny legume cover mulch'],
-  ['rye', 'Rye, green manure', 'grassy', 10, 90, 200, 'seed', 1, 'rye_young', 'medium cover'],
-  ['lupin', 'Blue lupin, green manure', 'upright', 14, 90, 120, 'seed', 1, 'clover_cover', 'large legume cover'],
-  ['celeriac', 'Celeriac', 'root', 18, 50, 180, 'transplant', 0.35, 'veg_waste', 'tiny soil'],
-  ['broccoli', 'Broccoli', 'leafy', 24, 60, 110, 'transplant', 0.5, 'veg_waste', 'small'],
-  ['squash_winter', 'Winter squash', 'sprawling', 15, 80, 120, 'seed', 0.45, 'veg_waste', 'large soil'],
-  ['sunflower', 'Sunflower', 'upright', 12, 100, 110, 'seed', 0.5, 'cereal_residue_1N', 'large'],
-  ['medlar', 'Medlar', 'tree', 6, 120, 365, 'transplant', 0.5, 'leaves_mixed', 'medium perennial woody'],
-  ['gooseberry', 'Gooseberry', 'shrub', 8, 60, 365, 'transplant', 0.5, 'leaves_mixed', 'small perennial woody'],
-  ['quince', 'Quince', 'tree', 7, 120, 365, 'transplant', 0.5, 'leaves_mixed', 'medium perennial woody'],
+  ['leek', 'Leek', 'upright', 16, 50, 190, 'transplant', 0.25, 'veg_waste', 'small soil leaf cool'],
+  ['onion', 'Onion', 'upright', 11, 35, 130, 'set', 0.1, 'veg_waste', 'small soil hardy'],
+  ['garlic', 'Garlic', 'upright', 10, 40, 260, 'set', 0.1, 'veg_waste', 'large soil hardy'],
+  ['cabbage', 'Cabbage', 'leafy', 24, 60, 120, 'transplant', 0.4, 'veg_waste', 'small leaf soil cool'],
+  ['kale', 'Kale', 'leafy', 20, 60, 200, 'transplant', 0.35, 'veg_waste', 'small leaf cool'],
+  ['spinach', 'Spinach', 'leafy', 12, 40, 55, 'seed', 0.2, 'veg_waste', 'medium leaf soil hardy'],
+  ['beetroot', 'Beetroot', 'root', 15, 60, 110, 'seed', 0.4, 'veg_waste', 'medium soil cool'],
+  ['parsnip', 'Parsnip', 'root', 13, 80, 180, 'seed', 0.35, 'veg_waste', 'medium soil cool'],
+  ['turnip', 'Turnip', 'root', 10, 50, 70, 'seed', 0.35, 'veg_waste', 'small soil cool'],
+  ['potato', 'Potato', 'bushy', 16, 50, 115, 'set', 0.3, 'veg_waste', 'large soil cool'],
+  ['tomato', 'Tomato', 'climbing', 20, 80, 130, 'transplant', 0.4, 'veg_waste', 'small heat'],
+  ['pepper', 'Pepper', 'bushy', 16, 60, 130, 'transplant', 0.4, 'veg_waste', 'small heat'],
+  ['pumpkin', 'Pumpkin', 'sprawling', 15, 80, 120, 'transplant', 0.45, 'veg_waste', 'large soil heat'],
+  ['cucumber', 'Cucumber', 'climbing', 16, 60, 95, 'transplant', 0.4, 'veg_waste', 'large heat'],
+  ['sweetcorn', 'Sweetcorn', 'grassy', 18, 80, 110, 'seed', 0.55, 'cereal_residue_1N', 'large tender'],
+  ['pea', 'Pea', 'climbing', 14, 60, 95, 'seed', 0.5, 'clover_cover', 'large legume hardy'],
+  ['french_bean', 'French bean', 'bushy', 12, 50, 85, 'seed', 0.5, 'clover_cover', 'large legume tender'],
+  ['clover', 'Clover, green manure', 'leafy', 12, 60, 200, 'seed', 1, 'clover_cover', 'tiny legume cover hardy'],
+  ['vetch_rye', 'Vetch and rye, green manure', 'grassy', 12, 80, 210, 'seed', 1, 'rye_young', 'medium cover hardy'],
+  ['phacelia', 'Phacelia, green manure', 'leafy', 8, 60, 80, 'seed', 1, 'veg_waste', 'tiny cover cool'],
+  ['asparagus', 'Asparagus', 'upright', 10, 120, 365, 'set', 0.5, 'straw_cereal', 'medium perennial soil hardy'],
+  ['strawberry', 'Strawberry', 'leafy', 8, 40, 365, 'transplant', 0.5, 'veg_waste', 'tiny perennial soil hardy'],
+  ['currant', 'Currant', 'shrub', 8, 80, 365, 'transplant', 0.5, 'leaves_mixed', 'small perennial woody hardy'],
+  ['raspberry', 'Raspberry', 'shrub', 8, 70, 365, 'transplant', 0.4, 'leaves_mixed', 'small perennial woody hardy'],
+  ['hazel', 'Hazel', 'shrub', 7, 120, 365, 'transplant', 0.6, 'leaves_mixed', 'large perennial woody hardy'],
+  ['white_clover', 'White clover', 'leafy', 10, 40, 365, 'seed', 1, 'clover_cover', 'tiny legume perennial cover mulch hardy'],
+  ['trefoil', 'Black medick', 'leafy', 8, 40, 150, 'seed', 1, 'clover_cover', 'tiny legume cover mulch cool'],
+  ['rye', 'Rye, green manure', 'grassy', 10, 90, 200, 'seed', 1, 'rye_young', 'medium cover hardy'],
+  ['lupin', 'Blue lupin, green manure', 'upright', 14, 90, 120, 'seed', 1, 'clover_cover', 'large legume cover hardy'],
+  ['celeriac', 'Celeriac', 'root', 18, 50, 180, 'transplant', 0.35, 'veg_waste', 'tiny soil cool'],
+  ['broccoli', 'Broccoli', 'leafy', 24, 60, 110, 'transplant', 0.5, 'veg_waste', 'small cool'],
+  ['squash_winter', 'Winter squash', 'sprawling', 15, 80, 120, 'seed', 0.45, 'veg_waste', 'large soil heat'],
+  ['sunflower', 'Sunflower', 'upright', 12, 100, 110, 'seed', 0.5, 'cereal_residue_1N', 'large tender'],
+  ['medlar', 'Medlar', 'tree', 6, 120, 365, 'transplant', 0.5, 'leaves_mixed', 'medium perennial woody hardy'],
+  ['gooseberry', 'Gooseberry', 'shrub', 8, 60, 365, 'transplant', 0.5, 'leaves_mixed', 'small perennial woody hardy'],
+  ['quince', 'Quince', 'tree', 7, 120, 365, 'transplant', 0.5, 'leaves_mixed', 'medium perennial woody hardy'],
 ];
 
 function sourceOf(traits: string): string {
@@ -145,6 +159,7 @@ export const CROP_LIBRARY: readonly Crop[] = ROWS.map(
     daysInGround,
     startsAs,
     seedSize: SEED_SIZES.find((size) => traits.includes(size))!,
+    warmth: WARMTHS.find((warmth) => traits.includes(warmth))!,
     isEatenFromSoil: traits.includes('soil'),
     isLeafEaten: traits.includes('leaf'),
     isCoverCrop: traits.includes('cover'),

@@ -1,5 +1,5 @@
 import type { DayNumber, FindMaterial } from '../../ground/index.ts';
-import type { BedBooks, BedProjection, BedStanding, PlantingDate } from '../../bed/index.ts';
+import type { BedBooks, BedPlan, BedProjection } from '../../bed/index.ts';
 
 /** What the tasks of a bed are worked out from. */
 export interface BedAgendaSetting {
@@ -11,6 +11,5 @@ export interface BedAgendaSetting {
   readonly todayIso: string;
   /** Of the books with plans gone by carried forward to today. */
   readonly projection: BedProjection;
-  readonly standing: BedStanding;
-  readonly planting: readonly PlantingDate[];
+  readonly plan: BedPlan;
 }

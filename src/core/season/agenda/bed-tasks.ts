@@ -1,5 +1,5 @@
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
-import { doseKey, harvestWaits, plantedLater } from '../../bed/index.ts';
+import { doseKey, plantedLater } from '../../bed/index.ts';
 import {
   type DayNumber,
   type GroundWarning,
@@ -93,13 +93,18 @@ function plantingTasks(setting: BedAgendaSetting): Task[] {
 }
 
 function plantTask(setting: BedAgendaSetting, planting: Planting): Task {
-  const { books, findMaterial, today, todayIso } = setting;
+  const { books, findMaterial, today, todayIso, plan } = setting;
   const day = dayOf(planting.plantedOn);
   const isHardy = findCrop(planting.cropId)?.isCoverCrop === true || planting.startsAs === 'set';
   return {
     key: `planting:${planting.id}`,
     group: 'growing',
-    what: { code: 'plant', cropId: planting.cropId, isSown: planting.startsAs === 'seed' },
+    what: {
+      code: 'plant',
+      cropId: planting.cropId,
+      isSown: planting.startsAs === 'seed',
+      objections: plan.coming.find(({ plantingId }) => plantingId === planting.id)?.objections ?? [],
+    },
     bedId: books.bed.id,
     lotId: null,
     day,
@@ -142,8 +147,8 @@ function clearTask(setting: BedAgendaSetting, { id, cropId, clearedOn }: Plantin
 }
 
 function doseTasks(setting: BedAgendaSetting): Task[] {
-  const { standing, books } = setting;
-  const { feeding } = standing;
+  const { plan, books } = setting;
+  const { feeding } = plan;
   if (!feeding) return [];
   return feeding.doses.map((dose, i) => ({
     key: doseKey(feeding.cropIds[0], i + 1),
@@ -166,7 +171,7 @@ function doseTasks(setting: BedAgendaSetting): Task[] {
 }
 
 /** When what was laid no longer starves young plants; only where it does today. */
-function safeTasks({ planting, books }: BedAgendaSetting): Task[] {
+function safeTasks({ plan: { planting }, books }: BedAgendaSetting): Task[] {
   if (!SOWN.has(books.bed.kind)) return [];
   return planting
     .filter(({ waitFor, day }) => waitFor === 'lockedUp' && day !== null)
@@ -183,19 +188,17 @@ function safeTasks({ planting, books }: BedAgendaSetting): Task[] {
     }));
 }
 
-function harvestFromTasks({ books, findMaterial, today }: BedAgendaSetting): Task[] {
+function harvestFromTasks({ books, plan }: BedAgendaSetting): Task[] {
   const crops = new Map(books.plantings.map(({ id, cropId }) => [id, cropId]));
-  return harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }).map(
-    (wait) => ({
-      key: `wait:${wait.entryId}:${wait.plantingId}`,
-      group: 'growing',
-      what: { code: 'harvestFrom', cropId: crops.get(wait.plantingId)!, raw: wait.code },
-      bedId: books.bed.id,
-      lotId: null,
-      day: wait.earliestDay,
-      record: null,
-      warnings: [],
-      lateCost: null,
-    }),
-  );
+  return plan.waits.map((wait) => ({
+    key: `wait:${wait.entryId}:${wait.plantingId}`,
+    group: 'growing',
+    what: { code: 'harvestFrom', cropId: crops.get(wait.plantingId)!, raw: wait.code },
+    bedId: books.bed.id,
+    lotId: null,
+    day: wait.earliestDay,
+    record: null,
+    warnings: [],
+    lateCost: null,
+  }));
 }

@@ -1,16 +1,11 @@
 import {
   type GardenRecords,
-  adviceSetting,
-  bedScenario,
-  bedStanding,
+  type PlannedBed,
   booksOfBed,
   carriedForward,
-  looksAround,
   materialFinder,
-  plantingDates,
-  projectBed,
+  planOfBed,
   stockBooksOf,
-  telltaleDays,
 } from '../../bed/index.ts';
 import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import type { Brew } from '../../../records/journal.ts';
@@ -18,10 +13,7 @@ import type { Lot } from '../../../records/lot.ts';
 import { LOT_HORIZON_DAYS, type StockRun, lotBrief, runStock } from '../../yard/index.ts';
 import { bedTasks } from './bed-tasks.ts';
 import { stockTasks, type LoggedMovement } from './stock-tasks.ts';
-import { AGENDA_AHEAD_DAYS, type Task } from './tasks.ts';
-
-/** Far enough to see a crop that is planted within the calendar through to its harvest. */
-const HORIZON_DAYS = AGENDA_AHEAD_DAYS + 200;
+import type { Task } from './tasks.ts';
 
 type Books = ReturnType<typeof booksOfBed>;
 
@@ -31,31 +23,19 @@ export function bedAgenda({
   bedId,
   todayIso,
   booksOf = booksOfBed,
+  planned = planOfBed({ records, bedId, todayIso, booksOf }),
 }: {
   readonly records: GardenRecords;
   readonly bedId: string;
   readonly todayIso: string;
   readonly booksOf?: (records: GardenRecords, bedId: string) => Books;
+  /** The plan of the bed, when it is worked out already. */
+  readonly planned?: PlannedBed | undefined;
 }): Task[] {
-  const today = dayNumberFromIso(todayIso, ['today']);
   const books = booksOf(records, bedId);
-  const forward = booksOf(carriedForward(records, todayIso), bedId);
-  if (!books || !forward) return [];
-  const findMaterial = materialFinder(records);
-  const scenario = bedScenario({ books: forward, findMaterial, today, endDay: today + HORIZON_DAYS });
-  const projection = projectBed(scenario, looksAround(today), telltaleDays(scenario, today));
-  const setting = adviceSetting({ records, books: forward, today });
-  const standing = bedStanding({ scenario, projection, today, setting });
-  const isHeld = standing.contact !== null || standing.root !== null;
-  return bedTasks({
-    books,
-    findMaterial,
-    today,
-    todayIso,
-    projection,
-    standing,
-    planting: isHeld && !setting.isPath ? plantingDates(scenario, today, setting.rules) : [],
-  });
+  if (!books || !planned) return [];
+  const { projection, plan, today } = planned;
+  return bedTasks({ books, findMaterial: materialFinder(records), today, todayIso, projection, plan });
 }
 
 /** What the yard is worked out from, in addition to the records that the model reads. */

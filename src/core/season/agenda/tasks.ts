@@ -1,3 +1,4 @@
+import type { PlantingObjection } from '../../bed/index.ts';
 import type { BrewId } from '../../../records/vocabulary.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Movement } from '../../../records/movement.ts';
@@ -20,7 +21,13 @@ export type Check = (typeof CHECKS)[number];
 /** What is to be done, with what a sentence about it needs. Nitrogen in g for the bed unless it says otherwise. */
 export type TaskWhat =
   | { readonly code: 'entry'; readonly entry: Entry }
-  | { readonly code: 'plant'; readonly cropId: string; readonly isSown: boolean }
+  | {
+      readonly code: 'plant';
+      readonly cropId: string;
+      readonly isSown: boolean;
+      /** What speaks against its day. */
+      readonly objections: readonly PlantingObjection[];
+    }
   | { readonly code: 'clear'; readonly cropId: string }
   | {
       readonly code: 'dose';

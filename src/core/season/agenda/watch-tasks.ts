@@ -92,11 +92,11 @@ function layerChecks(setting: BedAgendaSetting): Task[] {
 
 /** Where young plants stand over a lock-up, somebody should look at their leaves. */
 function leafChecks(setting: BedAgendaSetting): Task[] {
-  const { books, projection, today, standing } = setting;
+  const { books, projection, today, plan } = setting;
   return books.plantings.flatMap((planting) => {
     const day = dayOf(planting.plantedOn) + LEAVES_AFTER_DAYS;
     const sample = projection.samples.find((one) => one.day >= day);
-    const isHeld = sample !== undefined && sample.heldContactG + sample.heldRootG >= standing.rules.feltFromG;
+    const isHeld = sample !== undefined && sample.heldContactG + sample.heldRootG >= plan.rules.feltFromG;
     if (!isHeld || day < today - CHECK_TOLD_DAYS) return [];
     return [
       ofBed({

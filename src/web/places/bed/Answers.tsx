@@ -6,18 +6,19 @@ import type { GardenRecord } from '../../../records/garden.ts';
 import { FEED_PRODUCTS } from '../../../core/bed/index.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
-import { lockUpAnswer, plantingAnswer, type Answer, type BedNames } from '../../../words/advice-words.ts';
+import { lockUpAnswer, type Answer, type BedNames } from '../../../words/advice-words.ts';
 import { doseAnswer } from '../../../words/feeding-words.ts';
+import { plantingAnswer } from '../../../words/planting-words.ts';
 import { SCHOOL_NAMES } from '../../../words/school-words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from '../../../words/workings-words.ts';
-import type { FullAdvice } from '../../worker/core-worker.ts';
+import type { FullPlan } from '../../worker/core-worker.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { productsFor } from './products.ts';
 import { HowWorkedOut } from './HowWorkedOut.tsx';
 import { materialName } from '../../../words/record-names.ts';
 
 interface AnswersProps {
-  readonly advice: FullAdvice | undefined;
+  readonly advice: FullPlan | undefined;
   readonly garden: GardenRecord;
   readonly bed: BedRecord;
   readonly names: BedNames;
@@ -59,7 +60,7 @@ export const Answers = memo(function Answers(props: AnswersProps) {
         </AnswerBox>
         <AnswerBox
           title="Planting"
-          answer={plantingAnswer(advice)}
+          answer={plantingAnswer(advice, { measures, names })}
           onHow={advice.planting.length > 0 ? how('planting') : undefined}
         >
           <Button size="small" type="link" className="school-link" onClick={onCompareSchools}>

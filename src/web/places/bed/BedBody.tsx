@@ -91,7 +91,7 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
   const sectionWords = sectionInWords({ sample, layers, crops, day, measures });
   const tideWords = tideInWords(projection, today, measures);
   const wanted = wantedBy({ projection, fromDay, untilDay, names: names.crops });
-  const concerned = advice?.feeding?.cropIds ?? [];
+  const concerned = likely.shown?.plan.cropIds ?? [];
   return (
     <>
       <div className="bed-top">

@@ -18,7 +18,7 @@ import {
   plantableFrom,
   totalEffort,
 } from '../../../core/bed/index.ts';
-import { isSouthern } from '../../../core/ground/index.ts';
+import { isSouthern, isoDateOf } from '../../../core/ground/index.ts';
 import { useRemoveBuildUp, useRestoreBuildUp } from '../../api/gardens.ts';
 import { QuantityInput, useReader } from '../../ui/forms/QuantityField.tsx';
 import {
@@ -215,6 +215,7 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
         massFreshKg: one.massFreshKg,
         dugDepthCm: one.dugDepthCm,
         seasonedMonths: one.seasonedMonths,
+        plantFrom: ready !== null && ready > dayOf(date) ? isoDateOf(ready) : null,
       })),
     );
   return (

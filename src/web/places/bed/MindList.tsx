@@ -2,10 +2,10 @@ import { useMeasures } from '../../app/garden-context.ts';
 import { memo } from 'react';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { conflictInWords, waitInWords, type RecordNames } from '../../../words/conflict-words.ts';
-import type { FullAdvice } from '../../worker/core-worker.ts';
+import type { FullPlan } from '../../worker/core-worker.ts';
 
 interface MindListProps {
-  readonly advice: FullAdvice;
+  readonly advice: FullPlan;
   readonly names: RecordNames;
   readonly today: DayNumber;
 }

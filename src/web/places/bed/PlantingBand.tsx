@@ -13,6 +13,7 @@ import { Field } from '../../ui/forms/Field.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
 import { shortDate } from '../../../words/dates.ts';
+import { PlantingAdvice } from './PlantingAdvice.tsx';
 import {
   clashOf,
   plantingFormOf,
@@ -72,8 +73,10 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
       change.mutate({ plantingId: id, change: kept }, { onSuccess: onClose });
     }
   };
+  const draft = parsed.success && clash === null ? { ...parsed.data, id } : null;
   return {
     form,
+    draft,
     set: (next: Partial<PlantingForm>) => set((before) => withChange(before, next, reader)),
     trouble: (field: string) => (wasTried || (isTouched && clash !== null) ? troubles[field] : undefined),
     isSaving: plant.isPending || change.isPending,
@@ -93,6 +96,13 @@ export function PlantingBand(props: PlantingBandProps) {
         <WhatAndWhen {...planting} />
         <HowItGrows {...planting} climate={garden.climate} />
       </div>
+      {planting.draft && (
+        <PlantingAdvice
+          bedId={props.bedId}
+          draft={planting.draft}
+          onDay={(plantedOn) => planting.set({ plantedOn })}
+        />
+      )}
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={isSaving}>
           {changing ? 'Save the change' : 'Plant it'}

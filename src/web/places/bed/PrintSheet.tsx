@@ -5,8 +5,9 @@ import type { BedRecord } from '../../../records/bed.ts';
 import { atEndOf, materialFinder } from '../../../core/bed/index.ts';
 import { MODEL_VERSION } from '../../../core/model/index.ts';
 import { BedSection } from '../../drawing/bed-section.tsx';
-import { lockUpAnswer, plantingAnswer } from '../../../words/advice-words.ts';
+import { lockUpAnswer } from '../../../words/advice-words.ts';
 import { doseAnswer } from '../../../words/feeding-words.ts';
+import { plantingAnswer } from '../../../words/planting-words.ts';
 import { dayOf, fullDate } from '../../../words/dates.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { BED_KIND_WORDS, CARBON_WORDS, ESTIMATE, NITROGEN_WORDS } from '../../../words/words.ts';
@@ -80,7 +81,7 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
   const spoken = [
     { title: 'Lock-up', answer: lockUpAnswer(advice, names, measures) },
     { title: 'Feed', answer: doseAnswer(advice, { areaM2: bed.areaM2, names, measures, product }) },
-    { title: 'Planting', answer: plantingAnswer(advice) },
+    { title: 'Planting', answer: plantingAnswer(advice, { measures, names }) },
   ];
   return (
     <>

@@ -5,8 +5,9 @@ import type { FeedAvailability } from '../../../core/bed/index.ts';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { SCHOOLS } from '../../../records/vocabulary.ts';
-import { lockUpAnswer, plantingAnswer, type BedNames } from '../../../words/advice-words.ts';
+import { lockUpAnswer, type BedNames } from '../../../words/advice-words.ts';
 import { doseAnswer } from '../../../words/feeding-words.ts';
+import { plantingAnswer } from '../../../words/planting-words.ts';
 import { SAME_PHYSICS, schoolWords } from '../../../words/school-words.ts';
 import { questionAbout, schoolsQuery } from '../../worker/questions.ts';
 import { useOpening } from '../../app/use-opening.ts';
@@ -40,7 +41,7 @@ export function SchoolsDrawer({ records, bed, names, feedAvailability, onClose }
             const answers = [
               lockUpAnswer(advice, names, measures),
               doseAnswer(advice, { areaM2: bed.areaM2, names, measures, product }),
-              plantingAnswer(advice),
+              plantingAnswer(advice, { measures, names }),
             ];
             return (
               <section key={school} aria-label={schoolWords(school, measures).name}>

@@ -38,6 +38,8 @@ export interface PostingForm {
   readonly isDugIn: boolean;
   readonly dugDepth: TypedQuantity;
   readonly seasonedMonths: string;
+  /** Kept as it was; a build-up sets it. */
+  readonly plantFrom: string | null;
   readonly layerId: string;
   readonly shareTakenOff: TypedQuantity;
   /** Not typed: kept as it was. */
@@ -78,6 +80,7 @@ export function emptyForm(today: string, unit: AmountUnit, reader: Reader): Post
     isDugIn: false,
     dugDepth: typedFrom(usual.dug, 'length', reader),
     seasonedMonths: '0',
+    plantFrom: null,
     layerId: '',
     shareTakenOff: typedFrom(1, 'share', reader),
     humusShareTakenOff: null,
@@ -117,6 +120,7 @@ export function formOf(entry: EntryRecord, blank: PostingForm, reader: Reader): 
         isDugIn: entry.dugDepthCm > 0,
         dugDepth: entry.dugDepthCm > 0 ? depth(entry.dugDepthCm) : blank.dugDepth,
         seasonedMonths: String(entry.seasonedMonths),
+        plantFrom: entry.plantFrom ?? null,
       };
     case 'dig':
       return { ...common, layerId: entry.layerId ?? '', dugDepth: depth(entry.dugDepthCm) };
@@ -188,6 +192,7 @@ function otherFieldsOf(form: PostingForm): Record<string, unknown> {
         unit: form.unit,
         dugDepthCm: 0,
         seasonedMonths: numberFromText(form.seasonedMonths),
+        plantFrom: form.plantFrom,
       };
     case 'dig':
       return { layerId: form.layerId === '' ? null : form.layerId };

@@ -3,7 +3,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BedProjection, MonthBooks } from '../../../core/bed/index.ts';
 import type { OutlookYear } from '../../../core/long-run/index.ts';
-import type { BedQuestion, FullAdvice, Worked } from '../../worker/core-worker.ts';
+import type { BedQuestion, FullPlan, Worked } from '../../worker/core-worker.ts';
 import { adviceQuery, booksQuery, nearQuery, questionAbout, yearsQuery } from '../../worker/questions.ts';
 
 export interface BedAnswers {
@@ -12,7 +12,7 @@ export interface BedAnswers {
   readonly drawnFrom: GardenBooks;
   /** What was asked to get that projection. */
   readonly drawnQuestion: BedQuestion;
-  readonly advice: FullAdvice | undefined;
+  readonly advice: FullPlan | undefined;
   readonly books: MonthBooks | undefined;
   readonly years: readonly OutlookYear[] | undefined;
   /** What the model says against the records. */

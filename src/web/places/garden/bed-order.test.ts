@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, NO_STOCK, plantingOf } from '../../../../tests/fixtures/books.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { BedStatus } from '../../../core/bed/advice/bed-advice.ts';
+import type { BedStatus } from '../../../core/bed/plan/bed-plan.ts';
 import type { LockUpWindow } from '../../../core/bed/advice/lock-up.ts';
 import { BED_ORDERS, inBedOrder, type BedOrder } from './bed-order.ts';
 import type { BriefedBed } from './use-bed-briefs.ts';

@@ -9,9 +9,9 @@ import type { BedBooks } from '../books/bed-books.ts';
 import type { Entry } from '../../../records/entry.ts';
 import { bedScenario } from '../books/bed-scenario.ts';
 import { endingOn } from '../../model/simulation/scenario.ts';
-import { adviseBed, type BedAdvice } from './bed-advice.ts';
-import { layingCautions } from './cautions.ts';
-import { SCHOOL_RULES, type SchoolRules } from './schools.ts';
+import { planBed, type BedPlan } from './bed-plan.ts';
+import { layingCautions } from '../advice/cautions.ts';
+import { SCHOOL_RULES, type SchoolRules } from '../advice/schools.ts';
 
 const TODAY = dayNumberFromIso('2026-05-14', []);
 const bed: BedBooks['bed'] = bedOf({ areaM2: 6, organicMatterPct: 5 });
@@ -37,26 +37,25 @@ const tomato = plantingOf({
   rootDepthCm: 80,
 });
 
-function advised(
-  entries: Entry[],
-  plantings = [tomato],
-  rules: SchoolRules = SCHOOL_RULES.byDepth,
-): BedAdvice {
+function advised(entries: Entry[], plantings = [tomato], rules: SchoolRules = SCHOOL_RULES.byDepth): BedPlan {
   const site = {
     climate: MILD,
     depositionGPerM2Year: 1,
   };
+  const books = { site, bed, entries, plantings };
   const scenario = bedScenario({
-    books: { site, bed, entries, plantings },
+    books,
     findMaterial: findLibraryMaterial,
     today: TODAY,
     endDay: TODAY + 900,
   });
-  return adviseBed({
+  return planBed({
     scenario,
+    books,
+    findMaterial: findLibraryMaterial,
     projection: projectBed(scenario, 7, telltaleDays(scenario, TODAY)),
     today: TODAY,
-    setting: {
+    advice: {
       isPath: false,
       rules,
       feeding: {
@@ -92,7 +91,7 @@ describe('advice', () => {
   });
 
   it('asks for more nitrogen where chips are dug in than where they lie on top, and prices it', () => {
-    const total = ({ feeding }: BedAdvice) =>
+    const total = ({ feeding }: BedPlan) =>
       feeding!.doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
     const dug = advised([chips(20)]);
     expect(total(dug)).toBeGreaterThan(total(advised([chips(0)])) + 5);
@@ -118,7 +117,7 @@ describe('advice', () => {
     expect(cautious.contact!.peakG).toBe(relaxed.contact!.peakG);
     expect(cautious.contact!.fromDay).toBeLessThanOrEqual(byDepth.contact!.fromDay);
     expect(byDepth.contact!.fromDay).toBeLessThanOrEqual(relaxed.contact!.fromDay);
-    const asked = ({ feeding }: BedAdvice) =>
+    const asked = ({ feeding }: BedPlan) =>
       feeding!.doses.reduce((sum, { nitrogenGPerM2 }) => sum + nitrogenGPerM2, 0);
     const dug = (school: keyof typeof SCHOOL_RULES) => advised([chips(20)], [tomato], SCHOOL_RULES[school]);
     expect(asked(dug('cautious'))).toBeGreaterThan(asked(dug('byDepth')));

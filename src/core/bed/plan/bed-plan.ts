@@ -1,0 +1,121 @@
+import type { DayNumber, FindMaterial } from '../../ground/index.ts';
+import type { BedScenario } from '../../model/index.ts';
+import { type Conflict, conflictsIn } from '../advice/conflicts.ts';
+import { type CropProspect, cropProspects } from '../advice/crop-prospects.ts';
+import { type LockUpWindow, lockUpWindow } from '../advice/lock-up.ts';
+import { type PlantingDate, plantingDates } from '../advice/planting-dates.ts';
+import type { SchoolRules } from '../advice/schools.ts';
+import { type HarvestWait, harvestWaits } from '../advice/waits.ts';
+import { type LayerWorking, layerWorking } from '../advice/workings.ts';
+import type { BedBooks } from '../books/bed-books.ts';
+import { type BedProjection, atEndOf, projectBed, telltaleDays } from '../projection/bed-projection.ts';
+import type { AdviceSetting } from './advice-setting.ts';
+import { type ComingCrop, comingCrops } from './coming-crops.ts';
+import type { FeedingPlan } from './feeding-plan.ts';
+import { planFeeding } from './feeding.ts';
+
+/** How a bed stands, the gravest word that is true of it. */
+export type BedStatus = 'short' | 'pale' | 'held' | 'fed' | 'resting' | 'path';
+
+/** How a bed stands: what is locked up, what its crops miss, and what to feed. */
+export interface BedStanding {
+  readonly today: DayNumber;
+  readonly status: BedStatus;
+  readonly contact: LockUpWindow | null;
+  readonly root: LockUpWindow | null;
+  /** Null on a path, and where nothing grows or is planned. */
+  readonly feeding: FeedingPlan | null;
+  /** How crops fare when nothing is fed beyond what the books say. */
+  readonly prospects: readonly CropProspect[];
+  readonly rules: SchoolRules;
+}
+
+/** All that is to be said and done about a bed for the next fifteen months. Every page that speaks of it reads this. */
+export interface BedPlan extends BedStanding {
+  /** Plantings still to come, each weighed by itself. */
+  readonly coming: readonly ComingCrop[];
+  /** When crops in general may start; none on a path. */
+  readonly planting: readonly PlantingDate[];
+  readonly waits: readonly HarvestWait[];
+  readonly conflicts: readonly Conflict[];
+  /** How the layers named as causes come to draw nitrogen. */
+  readonly workings: readonly LayerWorking[];
+}
+
+/** What a bed is planned from. */
+export interface BedPlanSetting {
+  /** With plans gone by carried forward. */
+  readonly books: BedBooks;
+  readonly findMaterial: FindMaterial;
+  readonly scenario: BedScenario;
+  /** It must reach beyond today. */
+  readonly projection: BedProjection;
+  readonly today: DayNumber;
+  readonly advice: AdviceSetting;
+}
+
+/** How far ahead a bed is followed for its plan, days: over two winters. */
+export const ADVICE_DAYS = 900;
+const LOOKED_AT_EVERY_DAYS = 7;
+/** Clashes older than this are past mending. */
+const CONFLICTS_SINCE_DAYS = 60;
+/** Leaves show a paleness of the model from here on (set here). */
+export const PALENESS_SHOWN = 0.25;
+
+/** A bed looked at every week, and after every day on which something was done. */
+export const projectForAdvice = (scenario: BedScenario, today: DayNumber): BedProjection =>
+  projectBed(scenario, LOOKED_AT_EVERY_DAYS, telltaleDays(scenario, today));
+
+/** The plan of a bed, worked out once. */
+export function planBed(setting: BedPlanSetting): BedPlan {
+  const { books, findMaterial, scenario, projection, today, advice } = setting;
+  const { isPath, rules } = advice;
+  const standing = bedStanding(setting);
+  const ground = { books, findMaterial, projection };
+  const causes = [standing.contact, standing.root].flatMap((window) => window?.causes ?? []);
+  const causeIds = [...new Set(causes.map(({ layerId }) => layerId))];
+  return {
+    ...standing,
+    coming: comingCrops({ ...standing, ground, scenario }),
+    planting: isPath ? [] : plantingDates({ ground, scenario, today, rules }),
+    waits: harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }),
+    conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }),
+    workings: causeIds.flatMap((id) => layerWorking(scenario, id) ?? []),
+  };
+}
+
+function bedStanding({ scenario, projection, today, advice }: BedPlanSetting): BedStanding {
+  const { isPath, rules } = advice;
+  const { samples } = projection;
+  const { feltFromG } = rules;
+  const contact = lockUpWindow({ samples, zone: 'contact', today, feltFromG });
+  const root = lockUpWindow({ samples, zone: 'root', today, feltFromG });
+  const feeding = isPath ? null : planFeeding(scenario, today, advice.feeding);
+  const prospects = cropProspects(scenario, projection, rules);
+  const standing = { today, contact, root, feeding, prospects, rules };
+  return { ...standing, status: isPath ? 'path' : statusOf(scenario, projection, standing) };
+}
+
+/** What is to be done within this is to be done now, days (set here). */
+const SOON_DAYS = 14;
+
+const isGoingOn = (window: LockUpWindow | null, today: DayNumber): boolean =>
+  window !== null && window.fromDay <= today;
+
+/** Perennials are in the ground, and none of them is in leaf. */
+const isAsleep = ({ crops }: BedScenario, today: DayNumber): boolean =>
+  crops.some(({ isPerennial, harvestDay }) => isPerennial && harvestDay <= today) &&
+  crops.some(({ isPerennial, plantDay }) => isPerennial && plantDay > today);
+
+function statusOf(
+  scenario: BedScenario,
+  projection: BedProjection,
+  { contact, root, feeding, today }: Omit<BedStanding, 'status'>,
+): BedStatus {
+  const standing = atEndOf(projection, today).crops;
+  if (standing.some(({ paleness }) => paleness > PALENESS_SHOWN)) return 'pale';
+  if (feeding?.doses.some(({ day }) => day <= today + SOON_DAYS)) return 'short';
+  if (standing.length === 0 && isAsleep(scenario, today)) return 'resting';
+  if (isGoingOn(root, today) || isGoingOn(contact, today)) return 'held';
+  return standing.length > 0 ? 'fed' : 'resting';
+}

@@ -1,0 +1,52 @@
+import type { School } from '../../../records/vocabulary.ts';
+import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
+import type { BedScenario } from '../../model/index.ts';
+import type { BedBooks } from '../books/bed-books.ts';
+import { bedScenario } from '../books/bed-scenario.ts';
+import { type GardenRecords, booksOfBed, carriedForward, materialFinder } from '../books/garden-books.ts';
+import type { BedProjection } from '../projection/bed-projection.ts';
+import { adviceSetting } from './advice-setting.ts';
+import { ADVICE_DAYS, type BedPlan, planBed, projectForAdvice } from './bed-plan.ts';
+
+/** A bed of a garden with its plan, and what that was worked out from. */
+export interface PlannedBed {
+  /** With plans gone by carried forward to today. */
+  readonly books: BedBooks;
+  readonly scenario: BedScenario;
+  readonly projection: BedProjection;
+  readonly plan: BedPlan;
+  readonly today: DayNumber;
+}
+
+/**
+ * The plan of a bed as its records stand on a day, by the school of the garden or by another. `booksOf` may remember what
+ * it worked out of the stock. Undefined when the garden has no such bed.
+ */
+export function planOfBed({
+  records,
+  bedId,
+  todayIso,
+  school,
+  booksOf = booksOfBed,
+}: {
+  readonly records: GardenRecords;
+  readonly bedId: string;
+  readonly todayIso: string;
+  readonly school?: School;
+  readonly booksOf?: (records: GardenRecords, bedId: string) => BedBooks | undefined;
+}): PlannedBed | undefined {
+  const today = dayNumberFromIso(todayIso, ['today']);
+  const books = booksOf(carriedForward(records, todayIso), bedId);
+  if (!books) return undefined;
+  const findMaterial = materialFinder(records);
+  const scenario = bedScenario({ books, findMaterial, today, endDay: today + ADVICE_DAYS });
+  const projection = projectForAdvice(scenario, today);
+  const advice = adviceSetting({ records, books, today, ...(school ? { school } : {}) });
+  return {
+    books,
+    scenario,
+    projection,
+    today,
+    plan: planBed({ books, findMaterial, scenario, projection, today, advice }),
+  };
+}
