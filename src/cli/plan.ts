@@ -65,6 +65,7 @@ export function planReport(json: unknown, args: Arguments) {
       harvest_from: isoDateOf(earliestDay),
     })),
     conflicts: plan.conflicts.map(({ code }) => code),
+    limits: plan.limits,
   };
 }
 

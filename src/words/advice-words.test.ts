@@ -26,6 +26,7 @@ const quiet: BedPlan = {
   planting: [],
   waits: [],
   conflicts: [],
+  limits: [],
   prospects: [],
   workings: [],
   rules: SCHOOL_RULES.byDepth,

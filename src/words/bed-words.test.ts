@@ -41,8 +41,6 @@ describe('conflicts in words', () => {
     { code: 'rawCharBeforeCrop', entryId: 'a', plantingId: 'p' },
     { code: 'wetClayWorked', entryId: 'a', day: today },
     { code: 'woodDugIntoClay', entryId: 'a' },
-    { code: 'muchNitrogenInYear', gPerM2: 25, limitGPerM2: 17, day: today },
-    { code: 'muchPhosphorus', gPerM2Year: 9, limitGPerM2Year: 4 },
     { code: 'coverOverSeed', plantingId: 'p', coverCm: 8, deepestCm: 1.5 },
   ];
   it.each(all.map((one) => [one.code, one] as const))('%s says what to do', (_, conflict) => {
@@ -247,6 +245,7 @@ describe('workings in words', () => {
     coming: [],
     waits: [],
     conflicts: [],
+    limits: [],
     planting: [
       {
         start: 'seedlings',

@@ -38,10 +38,6 @@ export function conflictInWords({
       return `${names.entry(conflict.entryId)} on ${dateNear(conflict.day, today)}: that month brings more rain than the air takes up. Clay worked wet sets like brick; wait for a dry spell.`;
     case 'woodDugIntoClay':
       return `${names.entry(conflict.entryId)} is buried in heavy clay: without air it stalls. Leave wood on top, or mix it with nitrogen and air only to open hopeless clay.`;
-    case 'muchNitrogenInYear':
-      return `${measures.rate(conflict.gPerM2)} of nitrogen in manure and meals in the year to ${dateNear(conflict.day, today)}: over ${measures.rate(conflict.limitGPerM2)} (EU Nitrates Directive, from memory) it leaches. Local nutrient rules decide.`;
-    case 'muchPhosphorus':
-      return `About ${measures.areaMass(conflict.gPerM2Year)} of phosphorus a year with what was spread; crops take off about ${measures.areaMass(conflict.limitGPerM2Year)}. It builds up: test before the next manure or compost.`;
     case 'coverOverSeed':
       return `${names.planting(conflict.plantingId)} would be sown under ${measures.thickness(conflict.coverCm)} of cover; its seed comes through ${measures.thickness(conflict.deepestCm)} (common practice). Rake a row clear, or sow into compost.`;
   }

@@ -66,6 +66,7 @@ export {
   PALENESS_SHOWN,
 } from './plan/bed-plan.ts';
 export type { ComingCrop, PlantingObjection } from './plan/coming-crops.ts';
+export { type BedLimit, spreadLimits, washedOutLimit } from './plan/limits.ts';
 export { type PlannedBed, planOfBed } from './plan/plan-of-bed.ts';
 export { type AdviceSetting, adviceSetting } from './plan/advice-setting.ts';
 export { doseKey } from './plan/dose-key.ts';

@@ -95,14 +95,6 @@ describe('what does not go together', () => {
       'woodDugIntoClay',
     ]);
   });
-  it('is more manure nitrogen in a year than 17 g/m2, and phosphorus that builds up', () => {
-    const found = clashes([
-      lay('a', 'cattle_fym', '2026-05-01', 40),
-      lay('b', 'layer_manure', '2026-05-10', 10),
-    ]);
-    expect(found.map(({ code }) => code)).toEqual(['muchNitrogenInYear', 'muchPhosphorus']);
-    expect(codes([lay('a', 'compost_yard', '2026-05-01', 10)])).toEqual([]);
-  });
   it('is a seed under more cover than it comes through, but not one sown into compost', () => {
     const small = plantingOf({
       cropId: 'turnip',

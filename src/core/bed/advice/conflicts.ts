@@ -8,7 +8,6 @@ import {
   findCrop,
   hasTrait,
   isWetMonth,
-  phosphorusFractionDryBasis,
 } from '../../ground/index.ts';
 import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
 import type { BedBooks } from '../books/bed-books.ts';
@@ -31,13 +30,6 @@ export type Conflict =
   | { readonly code: 'wetClayWorked'; readonly entryId: string; readonly day: DayNumber }
   | { readonly code: 'woodDugIntoClay'; readonly entryId: string }
   | {
-      readonly code: 'muchNitrogenInYear';
-      readonly gPerM2: number;
-      readonly limitGPerM2: number;
-      readonly day: DayNumber;
-    }
-  | { readonly code: 'muchPhosphorus'; readonly gPerM2Year: number; readonly limitGPerM2Year: number }
-  | {
       readonly code: 'coverOverSeed';
       readonly plantingId: string;
       readonly coverCm: number;
@@ -46,11 +38,6 @@ export type Conflict =
 
 const NEAR_DAYS = 14;
 const YEAR_DAYS = 365;
-/** Nitrogen from manure and other carriers in a year; compost, which gives little of its own, is not counted: 170 kg/ha, EU Nitrates Directive 91/676/EEC (from memory). */
-export const ORGANIC_NITROGEN_YEARLY_G_PER_M2 = 17;
-/** What a productive bed takes off, g P/m2 a year; more builds up (order of magnitude, from memory). */
-export const PHOSPHORUS_YEARLY_G_PER_M2 = 4;
-const PHOSPHORUS_YEARS = 3;
 /** Raw char still robs a crop sown this soon after (the trade says weeks to seasons; set here). */
 const RAW_CHAR_DAYS = 60;
 
@@ -84,7 +71,6 @@ export function conflictsIn({
     ...ash(books, findMaterial, recent),
     ...recent.flatMap((one) => ofLaying(one, books, findMaterial)),
     ...wetClay(all, books, since),
-    ...tooMuch({ books, layings, findMaterial, since }),
     ...books.plantings.flatMap((planting) => coverOverSeed(planting, projection, since)),
   ];
 }
@@ -191,70 +177,6 @@ function wetClay(all: readonly Dated[], { bed, site }: BedBooks, since: DayNumbe
     .filter((one) => one.day >= since && isDigging(one))
     .filter(({ day }) => isWetMonth(site.climate, day))
     .map(({ entry, day }) => ({ code: 'wetClayWorked', entryId: entry.id, day }));
-}
-
-function tooMuch({
-  books: { bed },
-  layings,
-  findMaterial,
-  since,
-}: {
-  readonly books: BedBooks;
-  readonly layings: readonly Dated<LayEntry>[];
-  readonly findMaterial: FindMaterial;
-  readonly since: DayNumber;
-}): Conflict[] {
-  const dryG = ({ entry }: Dated<LayEntry>): number => {
-    const material = findMaterial(entry.materialId);
-    return material ? (entry.massFreshKg * 1000 * (1 - material.moistureFractionWetBasis)) / bed.areaM2 : 0;
-  };
-  const spread = layings.filter(({ entry }) =>
-    ['manure', 'fertiliser'].includes(findMaterial(entry.materialId)?.kind ?? ''),
-  );
-  const nitrogenG = (one: Dated<LayEntry>): number =>
-    dryG(one) * (findMaterial(one.entry.materialId)?.nitrogenFractionDryBasis ?? 0);
-  const years = spread
-    .filter(({ day }) => day >= since)
-    .map(({ day }) => ({
-      day,
-      gPerM2: spread
-        .filter((other) => other.day <= day && other.day > day - YEAR_DAYS)
-        .reduce((sum, other) => sum + nitrogenG(other), 0),
-    }));
-  const worst = years.reduce<(typeof years)[number] | null>(
-    (best, one) => (!best || one.gPerM2 > best.gPerM2 ? one : best),
-    null,
-  );
-  const lastDay = Math.max(since, ...layings.map(({ day }) => day));
-  const phosphorusG =
-    layings
-      .filter(({ day }) => day > lastDay - PHOSPHORUS_YEARS * YEAR_DAYS)
-      .reduce(
-        (sum, one) =>
-          sum +
-          dryG(one) * phosphorusFractionDryBasis(one.entry.materialId, findMaterial(one.entry.materialId)),
-        0,
-      ) / PHOSPHORUS_YEARS;
-  return [
-    ...(worst && worst.gPerM2 > ORGANIC_NITROGEN_YEARLY_G_PER_M2
-      ? [
-          {
-            code: 'muchNitrogenInYear' as const,
-            ...worst,
-            limitGPerM2: ORGANIC_NITROGEN_YEARLY_G_PER_M2,
-          },
-        ]
-      : []),
-    ...(phosphorusG > PHOSPHORUS_YEARLY_G_PER_M2
-      ? [
-          {
-            code: 'muchPhosphorus' as const,
-            gPerM2Year: phosphorusG,
-            limitGPerM2Year: PHOSPHORUS_YEARLY_G_PER_M2,
-          },
-        ]
-      : []),
-  ];
 }
 
 /** Seed under more than it can push through. */

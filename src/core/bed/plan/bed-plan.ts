@@ -13,6 +13,7 @@ import type { AdviceSetting } from './advice-setting.ts';
 import { type ComingCrop, comingCrops } from './coming-crops.ts';
 import type { FeedingPlan } from './feeding-plan.ts';
 import { planFeeding } from './feeding.ts';
+import { type BedLimit, leachingLimit, spreadLimits } from './limits.ts';
 
 /** How a bed stands, the gravest word that is true of it. */
 export type BedStatus = 'short' | 'pale' | 'held' | 'fed' | 'resting' | 'path';
@@ -38,6 +39,8 @@ export interface BedPlan extends BedStanding {
   readonly planting: readonly PlantingDate[];
   readonly waits: readonly HarvestWait[];
   readonly conflicts: readonly Conflict[];
+  /** Where more is spread, or washed out, than a guide value allows. */
+  readonly limits: readonly BedLimit[];
   /** How the layers named as causes come to draw nitrogen. */
   readonly workings: readonly LayerWorking[];
 }
@@ -80,6 +83,10 @@ export function planBed(setting: BedPlanSetting): BedPlan {
     planting: isPath ? [] : plantingDates({ ground, scenario, today, rules }),
     waits: harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }),
     conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }),
+    limits: [
+      ...spreadLimits({ ...books, findMaterial, since: today - CONFLICTS_SINCE_DAYS }),
+      ...leachingLimit(projection, books.site.climate, today),
+    ],
     workings: causeIds.flatMap((id) => layerWorking(scenario, id) ?? []),
   };
 }

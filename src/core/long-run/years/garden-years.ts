@@ -56,6 +56,7 @@ export function asOneBed(beds: readonly BedYears[]): YearPoint[] {
       cropWantG: mean((one) => one.cropWantG),
       cropMissedG: mean((one) => one.cropMissedG),
       nitrogenLostG: mean((one) => one.nitrogenLostG),
+      nitrogenWashedOutG: mean((one) => one.nitrogenWashedOutG),
     };
   });
 }

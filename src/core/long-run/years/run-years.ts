@@ -17,7 +17,9 @@ import {
   nitrogenBought,
   nitrogenGiven,
   nitrogenLaid,
+  nitrogenFetchedBack,
   nitrogenLost,
+  nitrogenWashedOut,
   openingOf,
   readBalances,
   readPostings,
@@ -61,6 +63,8 @@ export interface YearPoint {
   /** What crops missed for good: so much would have had to be bought. */
   readonly cropMissedG: number;
   readonly nitrogenLostG: number;
+  /** Washed out of the depth of the bed and not fetched back. */
+  readonly nitrogenWashedOutG: number;
 }
 
 export interface YearsRun {
@@ -270,6 +274,7 @@ function totalsOf({ bed }: BedRun): Float64Array {
     total(crops.map(({ demandedN }) => demandedN)),
     total(crops.map(({ shortN }) => shortN)),
     nitrogenLost(flows),
+    nitrogenWashedOut(flows) - nitrogenFetchedBack(flows),
   );
 }
 
@@ -287,5 +292,6 @@ function happened(run: BedRun, before: Float64Array | null) {
     cropWantG: since(6),
     cropMissedG: since(7),
     nitrogenLostG: since(8),
+    nitrogenWashedOutG: since(9),
   };
 }

@@ -2,6 +2,7 @@ import { useMeasures } from '../../app/garden-context.ts';
 import { memo } from 'react';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import { conflictInWords, waitInWords, type RecordNames } from '../../../words/conflict-words.ts';
+import { limitInWords } from '../../../words/limit-words.ts';
 import type { FullPlan } from '../../worker/core-worker.ts';
 
 interface MindListProps {
@@ -12,7 +13,7 @@ interface MindListProps {
 
 /** What clashes in the books of the bed, and which harvests must wait. */
 export const MindList = memo(function MindList({
-  advice: { conflicts, waits },
+  advice: { conflicts, limits, waits },
   names,
   today,
 }: MindListProps) {
@@ -20,6 +21,7 @@ export const MindList = memo(function MindList({
   const sentences = [
     ...waits.filter(({ isTooEarly }) => isTooEarly).map((wait) => waitInWords(wait, names, today)),
     ...conflicts.map((conflict) => conflictInWords({ conflict, names, measures, today })),
+    ...limits.map((limit) => limitInWords(limit, measures, today)),
     ...waits.filter(({ isTooEarly }) => !isTooEarly).map((wait) => waitInWords(wait, names, today)),
   ];
   if (sentences.length === 0) return null;

@@ -1,10 +1,12 @@
 import { counted } from '../../../words/counted.ts';
 import { measuresOf } from '../../../words/measures.ts';
-import { useBooks } from '../../app/garden-context.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import type { PlanRevision } from '../../../contract/requests.ts';
 import { isoDateOf } from '../../../core/ground/index.ts';
-import { materialFinder } from '../../../core/bed/index.ts';
+import { materialFinder, spreadLimits } from '../../../core/bed/index.ts';
+import type { Entry } from '../../../records/entry.ts';
+import { limitInWords } from '../../../words/limit-words.ts';
 import type { ExplainedShare, ShareProblem, ShareSeason } from '../../../core/long-run/index.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { sentencesOf } from '../../api/failures.ts';
@@ -106,15 +108,56 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
     findMaterial,
     measuresOf(books.garden),
   );
-  if (sentences.length === 0) return null;
+  const limits = useShareLimits({ date, shares, problem });
+  if (sentences.length === 0 && limits.length === 0) return null;
   return (
-    <details className="share-cautions">
-      <summary>Mind before you carry: {counted(sentences.length, 'thing')}</summary>
-      <ul className="caution-list">
-        {sentences.map((sentence) => (
-          <li key={sentence}>{sentence}</li>
-        ))}
-      </ul>
-    </details>
+    <>
+      {limits.length > 0 && (
+        <ul className="caution-list trouble" aria-label="More than a bed should get">
+          {limits.map((sentence) => (
+            <li key={sentence}>⚠ {sentence}</li>
+          ))}
+        </ul>
+      )}
+      <details className="share-cautions">
+        <summary>Mind before you carry: {counted(sentences.length, 'thing')}</summary>
+        <ul className="caution-list">
+          {sentences.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      </details>
+    </>
   );
+}
+
+/** What the beds would then have got beyond the guide values, bed by bed. */
+function useShareLimits({ date, shares, problem }: ShareCautionsProps): string[] {
+  const books = useBooks();
+  const measures = useMeasures();
+  const today = dayOf(books.today);
+  const findMaterial = materialFinder(books);
+  return books.beds.flatMap((bed) => {
+    const given = shares
+      .filter(({ bedId }) => bedId === bed.id)
+      .map(({ pileId, litres }, i): Entry => {
+        const { materialId } = problem.piles.find(({ id }) => id === pileId)!;
+        const density = findMaterial(materialId)?.bulkDensityKgPerM3 ?? 0;
+        return {
+          id: `share ${i}`,
+          type: 'lay',
+          state: 'planned',
+          date,
+          materialId,
+          massFreshKg: (litres * density) / 1000,
+          dugDepthCm: 0,
+          seasonedMonths: 0,
+        };
+      });
+    if (given.length === 0) return [];
+    const entries = [...books.entries.filter(({ bedId }) => bedId === bed.id), ...given];
+    return spreadLimits({ bed, entries, findMaterial, since: today }).map(
+      (limit) => `${bed.name}: ${limitInWords(limit, measures, today)}`,
+    );
+  });
 }

@@ -1,6 +1,8 @@
 import { counted } from '../../../words/counted.ts';
-import { useMeasures } from '../../app/garden-context.ts';
-import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
+import { Fragment } from 'react';
+import { limitInWords } from '../../../words/limit-words.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
+import { FEWEST_DRAWS, washedOutLimit } from '../../../core/bed/index.ts';
 import {
   type YearMeasure,
   bandOfYears,
@@ -25,9 +27,34 @@ export function YearAnswers({ view, focus, ...told }: YearAnswersProps) {
     <div className="year-answers" role="status">
       {view.beds.map((bed) => {
         const line = lineAt(bed, focus);
-        return line && <Answer key={bed.id} bed={bed} line={line} years={view.years} {...told} />;
+        if (!line) return null;
+        return (
+          <Fragment key={bed.id}>
+            <Answer bed={bed} line={line} years={view.years} {...told} />
+            <YearLimit line={line} />
+          </Fragment>
+        );
       })}
     </div>
+  );
+}
+
+/** The year in which most is washed out, when that is more than the guide value. */
+function YearLimit({ line }: Pick<AnswerProps, 'line'>) {
+  const { garden } = useBooks();
+  const measures = useMeasures();
+  const worst = line.points.toSorted((a, b) => b.nitrogenWashedOutG - a.nitrogenWashedOutG)[0]!;
+  const [limit] = washedOutLimit(
+    garden.climate,
+    worst.nitrogenWashedOutG,
+    worst.nitrogenLaidG + worst.nitrogenBoughtG,
+  );
+  return (
+    limit && (
+      <p className="trouble" role="note">
+        ⚠ In year {worst.yearsAhead}: {limitInWords(limit, measures, worst.day)}
+      </p>
+    )
   );
 }
 

@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest';
+import { bedOf, MILD } from '../../../../tests/fixtures/books.ts';
+import { layOf } from '../../../../tests/fixtures/laid.ts';
+import type { Entry } from '../../../records/entry.ts';
+import { measuresOf } from '../../../words/measures.ts';
+import { limitInWords } from '../../../words/limit-words.ts';
+import { dayNumberFromIso, findLibraryMaterial } from '../../ground/index.ts';
+import type { GardenRecords } from '../books/garden-books.ts';
+import { spreadLimits, washedOutGuideG, washedOutLimit } from './limits.ts';
+import { planOfBed } from './plan-of-bed.ts';
+
+const TODAY = '2026-05-14';
+const since = dayNumberFromIso('2026-03-15', []);
+const lay = (materialId: string, date: string, massFreshKg: number) =>
+  layOf({ id: `${materialId} ${date}`, date, materialId, massFreshKg, dugDepthCm: 0 });
+const limitsOf = (...entries: Entry[]) =>
+  spreadLimits({ bed: bedOf(), entries, findMaterial: findLibraryMaterial, since });
+
+describe('what is spread', () => {
+  it('is held against 17 g/m2 of nitrogen in manure and meals, and against phosphorus that builds up', () => {
+    const much = limitsOf(lay('cattle_fym', '2026-05-01', 40), lay('layer_manure', '2026-05-10', 10));
+    expect(much.map(({ code }) => code)).toEqual(['manureNitrogen', 'phosphorus']);
+    expect(limitsOf(lay('compost_yard', '2026-05-01', 10))).toEqual([]);
+  });
+});
+
+describe('what is washed out', () => {
+  it('may be as much as keeps what drains below 50 mg of nitrate a liter', () => {
+    // 538 mm drain under the mild climate by its normals: 538 L/m2 with 11.3 mg of nitrogen each.
+    expect(washedOutGuideG(MILD)).toBeCloseTo(538 * 0.0113, 9);
+    const desert = { ...MILD, rainMm: MILD.rainMm.map(() => 2) } as unknown as typeof MILD;
+    expect(washedOutGuideG(desert)).toBeCloseTo(150 * 0.0113, 9);
+  });
+  it('is said only above that, in one sentence wherever it is told', () => {
+    expect(washedOutLimit(MILD, 6, 10)).toEqual([]);
+    const [limit] = washedOutLimit(MILD, 46, 102);
+    const sentence = limitInWords(limit, measuresOf({ measures: 'metric' }), since);
+    expect(sentence).toMatch(/^46.0 g\/m² of nitrogen is washed out .* 102 g\/m² brought there: over 6.1 g/);
+  });
+  it('is said of 2 cm of compost a year that has gone on for fifteen years', () => {
+    const entries = Array.from({ length: 16 }, (_, i) => lay('compost_garden', `${2011 + i}-03-20`, 55));
+    const records = {
+      garden: { climate: MILD, depositionGPerM2Year: 1, school: 'byDepth' },
+      beds: [bedOf()],
+      entries: entries.map((entry) => ({ ...entry, bedId: 'bed' })),
+      plantings: [],
+      materials: [],
+      labResults: [],
+      lots: [],
+      movements: [],
+    } satisfies GardenRecords;
+    const { limits } = planOfBed({ records, bedId: 'bed', todayIso: TODAY })!.plan;
+    expect(limits.find(({ code }) => code === 'washedOut')).toMatchObject({
+      gPerM2Year: expect.any(Number) as number,
+    });
+  });
+});
