@@ -170,6 +170,7 @@ export const PLANT_SIGNS = [
   'soilSoaked',
   'soilDry',
   'soilCold',
+  'shaded',
   'neighborFine',
   'neighborPaleToo',
 ] as const;

@@ -1,5 +1,5 @@
 import type { DayNumber } from '../core/ground/index.ts';
-import type { BedStanding, LockUpWindow, Zone } from '../core/bed/index.ts';
+import { type BedStanding, type LockUpWindow, type Zone, isAtHand } from '../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../core/model/index.ts';
 import { aboutWhen } from './dates.ts';
 import { formatPercent } from './figures.ts';
@@ -17,12 +17,10 @@ const topWords = (measures: Measures): string => `Top ${measures.thickness(CONTA
 const zoneWords = (zone: Zone, measures: Measures): string =>
   zone === 'contact' ? topWords(measures) : 'Root zone';
 
-/** A lock-up that begins within this is as good as going on. */
-const AT_HAND_DAYS = 21;
-
 /** Until when a lock-up lasts that is going on or at hand, or from when one that is still to come. */
-function untilWords({ fromDay, halfBackDay }: LockUpWindow, today: DayNumber): string {
-  if (fromDay > today + AT_HAND_DAYS) return `from ${aboutWhen(fromDay, today)}`;
+function untilWords(window: LockUpWindow, today: DayNumber): string {
+  const { fromDay, halfBackDay } = window;
+  if (!isAtHand(window, today)) return `from ${aboutWhen(fromDay, today)}`;
   return halfBackDay === null ? 'for more than two years' : `until ${aboutWhen(halfBackDay, today)}`;
 }
 

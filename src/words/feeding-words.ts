@@ -98,6 +98,16 @@ function priceSentence({ priceGPerM2 }: FeedingPlan, { areaM2, measures }: Feedi
   ];
 }
 
+/** More than this in a year is told with what it means, g/m2: 170 kg/ha, EU Nitrates Directive (from memory). */
+const MUCH_IN_A_YEAR_G = 17;
+
+const muchSentence = ({ yearG, capG }: FeedingPlan, measures: Measures): string[] =>
+  yearG > MUCH_IN_A_YEAR_G
+    ? [
+        `That is ${measures.rate(yearG)} in one year, of ${measures.rate(capG)} at most: rain washes out what roots do not take at once, so keep to the parts and their days. A soil test and local nutrient rules come first.`,
+      ]
+    : [];
+
 /** How much nitrogen to add, as what, and when. */
 export function doseAnswer(standing: BedStanding, setting: FeedingWordsSetting): Answer {
   const { feeding, prospects, today } = standing;
@@ -134,6 +144,7 @@ export function doseAnswer(standing: BedStanding, setting: FeedingWordsSetting):
       ...feeding.doses.map((dose) => doseSentence(dose, today, setting)),
       ...priceSentence(feeding, setting),
       ...(reserveG > WORTH_SAYING_G ? [`${measures.nitrogen(reserveG)} of it is a cautious reserve.`] : []),
+      ...muchSentence(feeding, measures),
       ...unmet,
       ...unfed,
     ],

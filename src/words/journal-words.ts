@@ -66,6 +66,7 @@ export const PLANT_SIGN_WORDS: Record<PlantSign, string> = {
   rootsEaten: 'roots are eaten, or something crawls there',
   rootsBrown: 'roots are brown and soft',
   rootsCircling: 'roots go round and round in their ball',
+  shaded: 'it stands in shade for most of the day',
   spotsOrMould: 'spots, mold or sticky leaves',
   soilSoaked: 'the soil is soaked, or smells sour',
   soilDry: 'the soil is dry a finger deep',

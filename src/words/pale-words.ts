@@ -58,6 +58,18 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
       'Pale between green veins, youngest leaves first? Spray one plant with seaweed or iron chelate and look in a week.',
     remedy: () => 'Have the soil tested before you buy anything; compost usually mends it over a season.',
   },
+  magnesium: {
+    name: 'Magnesium is missing',
+    test: () =>
+      'Pale between green veins on the older leaves, which stay green along the middle? Spray one plant with Epsom salts and look in a week.',
+    remedy: () =>
+      'Have the soil tested: dolomitic lime on sour ground, Epsom salts otherwise; too much potassium or ash holds it back.',
+  },
+  shade: {
+    name: 'Too little light',
+    test: () => 'Are the stems long and thin, leaning to the light, and the plants in the sun green?',
+    remedy: () => 'Cut back what shades it, or grow leaf crops there. Feeding does not help.',
+  },
   transplantShock: {
     name: 'Transplant shock',
     test: () => 'Is the newest leaf, grown since planting, of the right green? Then it is over.',
@@ -76,7 +88,7 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
       'Feed quick nitrogen now, or compost on top; charge char before use the next time. How long it locks up nitrogen is said to be weeks to seasons.',
   },
   scorch: {
-    name: 'Scorch from too much nitrogen',
+    name: 'Burnt by salts: too much feed or manure at once',
     test: () => 'Brown dry edges after feeding? A conductivity strip or the smell of ammonia says the same.',
     remedy: () =>
       'Stop feeding; water through where nothing drains into a well or stream; scrape off fresh manure.',
@@ -103,6 +115,7 @@ const EVIDENCE_WORDS: Record<ModelEvidence, (facts: PaleFacts, measures: Measure
   modelPale: () => 'according to the model the crop is short of nitrogen now',
   modelFed: ({ availableInReachG }, m) =>
     `according to the model ${m.rate(availableInReachG)} are available to the roots: enough`,
+  planShort: () => 'the plan of the bed has a dose due for it',
   modelShortWithoutHold: () => 'according to the model it is short, yet nothing is locked up',
   beganAfterMulch: ({ daysFromMulchToSigns }) => `wood or straw went on ${daysFromMulchToSigns} days before`,
   beganBeforeMulch: () => 'it began before wood or straw went on',
@@ -180,11 +193,11 @@ export function outcomeWords({
   const gained = (nothingMissedG - missedG) * areaM2;
   const saved =
     what.code === 'wait'
-      ? `the crop misses ${measures.nitrogen(missedG * areaM2)} by then`
+      ? `the crop misses ${measures.nitrogen(missedG * areaM2)}`
       : Math.abs(gained) < 0.05
-        ? 'no difference to the crop'
+        ? 'it makes no difference to the crop'
         : `the crop misses ${measures.nitrogen(Math.abs(gained))} ${gained > 0 ? 'less' : 'more'}`;
-  if (!isPaleByModel) return `The model sees no shortage, so: ${saved}.`;
+  if (!isPaleByModel) return `The model does not see it pale today. In the four months from today ${saved}.`;
   return greenDay === null
     ? `Still pale in four months according to the model; ${saved}.`
     : `Green again about ${dateNear(greenDay, today)} according to the model; ${saved}.`;

@@ -274,6 +274,8 @@ describe('the diagnosis in words', () => {
     ashLastYearGPerM2: 120,
     rawCharWithinDays: 40,
     fedRecentlyG: 4,
+    isSown: true,
+    isShortByPlan: true,
   };
   it('names every cause with a test and a remedy, and every piece of evidence', () => {
     for (const cause of CAUSES) {
@@ -326,7 +328,7 @@ describe('the diagnosis in words', () => {
         measures: metric,
         today: 739_750,
       }),
-    ).toContain('sees no shortage');
+    ).toContain('does not see it pale today');
   });
 });
 

@@ -108,7 +108,7 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
   await test.step('the garden lists the bed with what to do next', async () => {
     await page.getByRole('navigation').getByRole('link', { name: 'Garden', exact: true }).click();
     const row = page.getByRole('row').filter({ hasText: 'Lower bed' });
-    await expect(row).toContainText('short');
+    await expect(row).toContainText('locked up');
     await expect(row).toContainText(/plant tomato, 28 May|feed \d+ g nitrogen/);
   });
 

@@ -77,6 +77,7 @@ export function paleAnswer(question: BedQuestion, asked: PaleQuestion, today: Da
     projection,
     today,
     plantingId: asked.plantingId,
+    isShortByPlan: ['short', 'pale'].includes(plannedBed(question).plan.status),
     beganDay: asked.beganOn === null ? null : dayNumberFromIso(asked.beganOn, ['beganOn']),
   });
   const cropIds = atEndOf(projection, today)

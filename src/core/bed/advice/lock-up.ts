@@ -23,6 +23,12 @@ export interface LockUpCause {
   readonly share: number;
 }
 
+/** A lock-up that begins within this is as good as going on, days (set here). */
+const AT_HAND_DAYS = 21;
+
+export const isAtHand = ({ fromDay }: LockUpWindow, today: DayNumber): boolean =>
+  fromDay <= today + AT_HAND_DAYS;
+
 /** What holds less than this of a lock-up is not named. */
 const NAMED_FROM_SHARE = 0.15;
 
@@ -58,7 +64,8 @@ export function lockUpWindow({
   const isFelt = (i: number): boolean => held[i] >= feltFromG;
   const now = Math.max(
     0,
-    samples.findLastIndex(({ day }) => day <= today),
+    // At the end of today, as the drawing shows it.
+    samples.findLastIndex(({ day }) => day <= today + 1),
   );
 
   let from = now;

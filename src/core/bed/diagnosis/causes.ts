@@ -10,6 +10,8 @@ export const CAUSES = [
   'drought',
   'phLockOut',
   'traceElements',
+  'magnesium',
+  'shade',
   'transplantShock',
   'rootTrouble',
   'rawChar',
@@ -25,6 +27,10 @@ export interface PaleFacts {
   readonly heldInRootsReachG: number;
   readonly availableInReachG: number;
   readonly isLegume: boolean;
+  /** Came up where it stands, so that no planting out has shocked it. */
+  readonly isSown: boolean;
+  /** The plan of the bed has a dose due for what stands there, or sees it pale. */
+  readonly isShortByPlan: boolean;
   readonly daysSincePlanting: number | null;
   /** Days from the last wood, sawdust or straw to the first sign (or today); negative when it came after. */
   readonly daysFromMulchToSigns: number | null;
@@ -44,6 +50,7 @@ export interface PaleFacts {
 export type EvidenceCode =
   | 'modelHolds'
   | 'modelPale'
+  | 'planShort'
   | 'modelFed'
   | 'modelShortWithoutHold'
   | 'beganAfterMulch'
@@ -112,9 +119,14 @@ export const EVIDENCE: readonly Evidence[] = [
     weighs: { lockUp: 0.7, hunger: 0.9, drought: -0.3, rootTrouble: -0.3, traceElements: -0.4 },
   },
   {
+    code: 'planShort',
+    holds: ({ isShortByPlan }) => isShortByPlan,
+    weighs: { lockUp: 0.6, hunger: 0.9, traceElements: -0.3, rootTrouble: -0.3 },
+  },
+  {
     code: 'modelFed',
-    holds: ({ paleness, availableInReachG }) =>
-      (paleness ?? 0) < PALENESS_SHOWN && availableInReachG >= FED_ENOUGH_G,
+    holds: ({ paleness, availableInReachG, isShortByPlan }) =>
+      !isShortByPlan && (paleness ?? 0) < PALENESS_SHOWN && availableInReachG >= FED_ENOUGH_G,
     weighs: { hunger: -1.3, lockUp: -0.8, traceElements: 0.3, rootTrouble: 0.3, phLockOut: 0.2, other: 0.2 },
   },
   {
@@ -171,7 +183,11 @@ export const EVIDENCE: readonly Evidence[] = [
     holds: ({ ph }) => (ph ?? 0) >= HIGH_PH,
     weighs: { phLockOut: 1.8, traceElements: 0.7 },
   },
-  { code: 'lowPh', holds: ({ ph }) => ph !== null && ph <= LOW_PH, weighs: { phLockOut: 1.4 } },
+  {
+    code: 'lowPh',
+    holds: ({ ph }) => ph !== null && ph <= LOW_PH,
+    weighs: { phLockOut: 1.4, magnesium: 0.6 },
+  },
   {
     code: 'goodPh',
     holds: ({ ph }) => ph !== null && ph > LOW_PH && ph < HIGH_PH,
@@ -180,7 +196,7 @@ export const EVIDENCE: readonly Evidence[] = [
   {
     code: 'muchAsh',
     holds: ({ ashLastYearGPerM2 }) => ashLastYearGPerM2 > MUCH_ASH_G,
-    weighs: { phLockOut: 1.2, scorch: 0.3 },
+    weighs: { phLockOut: 1.2, scorch: 0.3, magnesium: 0.4 },
   },
   {
     code: 'rawCharRecent',
@@ -200,22 +216,42 @@ export const EVIDENCE: readonly Evidence[] = [
   { code: 'littleFed', holds: ({ fedRecentlyG }) => fedRecentlyG < 2, weighs: { scorch: -1.8 } },
   {
     code: 'justPlanted',
-    holds: ({ daysSincePlanting: days }, signs) =>
-      (days !== null && days <= JUST_PLANTED_DAYS) || signs.has('justPlantedOut'),
+    holds: ({ daysSincePlanting: days, isSown }, signs) =>
+      (!isSown && days !== null && days <= JUST_PLANTED_DAYS) || signs.has('justPlantedOut'),
     weighs: { transplantShock: 1.4, hunger: -0.4 },
   },
   {
     code: 'longPlanted',
-    holds: ({ daysSincePlanting: days }, signs) =>
-      days !== null && days > LONG_PLANTED_DAYS && !signs.has('justPlantedOut'),
+    holds: ({ daysSincePlanting: days, isSown }, signs) =>
+      (isSown || (days !== null && days > LONG_PLANTED_DAYS)) && !signs.has('justPlantedOut'),
     weighs: { transplantShock: -2.5 },
   },
-  sign('olderLeavesFirst', { lockUp: 1, hunger: 1, traceElements: -1.2, phLockOut: -0.6, scorch: -0.3 }),
-  sign('youngLeavesFirst', { traceElements: 1.5, phLockOut: 1.1, lockUp: -1.2, hunger: -1.2 }),
-  sign('greenVeins', { traceElements: 1.4, phLockOut: 1.3, lockUp: -1.2, hunger: -1.2, waterlogged: 0.2 }),
-  sign('wholePlantPale', { lockUp: 0.3, hunger: 0.4, waterlogged: 0.3, rootTrouble: 0.2 }),
+  sign('olderLeavesFirst', {
+    lockUp: 1,
+    hunger: 1,
+    magnesium: 1.2,
+    traceElements: -1.2,
+    phLockOut: -0.6,
+    scorch: -0.3,
+  }),
+  sign('youngLeavesFirst', {
+    traceElements: 1.5,
+    phLockOut: 1.1,
+    lockUp: -1.2,
+    hunger: -1.2,
+    magnesium: -1.8,
+  }),
+  sign('greenVeins', {
+    traceElements: 1.4,
+    magnesium: 1.6,
+    phLockOut: 1.3,
+    lockUp: -1.2,
+    hunger: -1.2,
+    waterlogged: 0.2,
+  }),
+  sign('wholePlantPale', { lockUp: 0.3, hunger: 0.4, waterlogged: 0.3, rootTrouble: 0.2, shade: 0.3 }),
   sign('purpleLeaves', { coldSoil: 1.2, transplantShock: 0.4, rootTrouble: 0.2, hunger: -0.4, lockUp: -0.4 }),
-  sign('brownEdges', { scorch: 1.6, drought: 0.6, hunger: -0.5, lockUp: -0.6 }),
+  sign('brownEdges', { scorch: 1.6, shade: -1, drought: 0.6, hunger: -0.5, lockUp: -0.6 }),
   sign('limpAtNoon', { drought: 1, rootTrouble: 0.7, transplantShock: 0.6, hunger: -0.5, lockUp: -0.4 }),
   sign('limpAllDay', { rootTrouble: 1.3, waterlogged: 0.9, drought: 0.7, lockUp: -0.7, hunger: -0.7 }),
   sign('seedlings', { lockUp: 0.6, coldSoil: 0.3 }),
@@ -227,6 +263,7 @@ export const EVIDENCE: readonly Evidence[] = [
   sign('soilSoaked', { waterlogged: 2, drought: -2.5 }),
   sign('soilDry', { drought: 2, waterlogged: -2.5 }),
   sign('soilCold', { coldSoil: 1.5 }),
+  sign('shaded', { shade: 2.6, drought: -0.4, scorch: -0.3 }),
   sign('neighborFine', { lockUp: 1.1, rawChar: 0.5, coldSoil: -1, drought: -0.3, hunger: -0.3 }),
   sign('neighborPaleToo', {
     lockUp: -1.5,
@@ -247,6 +284,8 @@ export const COMMON: Readonly<Record<Cause, number>> = {
   drought: 0,
   phLockOut: -0.4,
   traceElements: -0.4,
+  magnesium: -0.8,
+  shade: -1.2,
   transplantShock: 0,
   rootTrouble: -0.3,
   rawChar: -0.3,

@@ -19,6 +19,8 @@ const FACTS: PaleFacts = {
   heldInRootsReachG: 0.1,
   availableInReachG: 1.5,
   isLegume: false,
+  isSown: false,
+  isShortByPlan: false,
   daysSincePlanting: 25,
   daysFromMulchToSigns: null,
   isWoodDugIn: false,
@@ -63,6 +65,8 @@ const CASES: readonly (readonly [Cause, Partial<PaleFacts>, readonly PlantSign[]
     ['youngLeavesFirst', 'greenVeins'],
   ],
   ['traceElements', { ph: 7, availableInReachG: 3 }, ['youngLeavesFirst', 'greenVeins']],
+  ['magnesium', { ph: 5.8, availableInReachG: 3 }, ['olderLeavesFirst', 'greenVeins']],
+  ['shade', { availableInReachG: 3 }, ['shaded', 'wholePlantPale']],
   ['transplantShock', { daysSincePlanting: 6, availableInReachG: 3 }, ['justPlantedOut', 'limpAtNoon']],
   ['rootTrouble', { availableInReachG: 3 }, ['limpAllDay', 'rootsEaten']],
   [
@@ -78,6 +82,15 @@ describe('weighing causes', () => {
   it.each(CASES)('finds %s in its textbook case', (cause, facts, signs) => {
     const { causes } = diagnose({ ...FACTS, ...facts }, signs);
     expect(causes[0].cause).toBe(cause);
+  });
+  it('does not blame planting out for what came up where it stands', () => {
+    const { causes } = diagnose({ ...FACTS, isSown: true, daysSincePlanting: 6 }, ['limpAtNoon']);
+    expect(causes[0].cause).not.toBe('transplantShock');
+  });
+  it('speaks for nitrogen where the plan of the bed has a dose due', () => {
+    const short = diagnose({ ...FACTS, isShortByPlan: true, availableInReachG: 3 }, ['olderLeavesFirst']);
+    expect(['hunger', 'lockUp']).toContain(short.causes[0].cause);
+    expect(short.causes[0].speaksFor).toContain('planShort');
   });
   it('is never certain, and says so where nothing was seen', () => {
     for (const [, facts, signs] of CASES) {
@@ -128,6 +141,7 @@ describe('what the books know of a pale bed', () => {
       projection: projectBed(scenarioOf(books), 7, [TODAY, TODAY + 1]),
       today: TODAY,
       plantingId: 'planting',
+      isShortByPlan: false,
       beganDay,
     });
   it('is what lies there, since when, and how the crop stands by the model', () => {

@@ -21,6 +21,8 @@ export interface PaleSetting {
   readonly today: DayNumber;
   /** The planting that is pale; null for all that stands there. */
   readonly plantingId: string | null;
+  /** The plan of the bed has a dose due, or sees it pale. */
+  readonly isShortByPlan: boolean;
   /** When it began; null when nobody saw it begin. */
   readonly beganDay: DayNumber | null;
 }
@@ -54,6 +56,8 @@ export function paleFacts(setting: PaleSetting): PaleFacts {
     heldInRootsReachG: sample.heldContactG + (reachesDeep ? sample.heldRootG : 0),
     availableInReachG: sample.availableContactG + (reachesDeep ? sample.availableRootG : 0),
     isLegume: planting ? (findCrop(planting.cropId)?.isLegume ?? false) : false,
+    isSown: planting?.startsAs === 'seed',
+    isShortByPlan: setting.isShortByPlan,
     daysSincePlanting: planted === undefined ? null : today - planted,
     daysFromMulchToSigns: daysFromMulch(binding, setting.beganDay ?? today),
     isWoodDugIn: binding.some(({ dugDepthCm, date }) => dugDepthCm > 0 && dayOf(date) > today - YEAR_DAYS),

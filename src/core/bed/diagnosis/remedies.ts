@@ -51,7 +51,8 @@ const FOLLOWED_DAYS = 120;
 const LOOK_EVERY_DAYS = 3;
 /** A first small dose when the solver sees no need but the gardener does, g/m2 (set here). */
 const SMALL_DOSE_G = 2;
-/** Doses of the plan within this belong to the remedy. */
+/** A dose that is due within this can as well be given today; those after it belong to the remedy. */
+const DUE_DAYS = 14;
 const NEAR_DAYS = 42;
 
 export interface RemedySetting {
@@ -88,7 +89,8 @@ export function tryRemedies(setting: RemedySetting): Remedies {
 
 /** The doses of the plan that are near, the first of them today; a small one where the plan has none. */
 function feeding({ feeding: plan, today }: RemedySetting): Remedy {
-  const near = plan?.doses.filter(({ day }) => day <= today + NEAR_DAYS) ?? [];
+  const isDue = plan?.doses.some(({ day }) => day <= today + DUE_DAYS) ?? false;
+  const near = isDue ? plan!.doses.filter(({ day }) => day <= today + NEAR_DAYS) : [];
   const doses: RemedyDose[] =
     near.length > 0
       ? near.map(({ day, nitrogenGPerM2 }, i) => ({ day: i === 0 ? today : day, nitrogenGPerM2 }))

@@ -2,7 +2,7 @@ import type { DayNumber, FindMaterial } from '../../ground/index.ts';
 import type { BedScenario } from '../../model/index.ts';
 import { type Conflict, conflictsIn } from '../advice/conflicts.ts';
 import { type CropProspect, cropProspects } from '../advice/crop-prospects.ts';
-import { type LockUpWindow, lockUpWindow } from '../advice/lock-up.ts';
+import { type LockUpWindow, isAtHand, lockUpWindow } from '../advice/lock-up.ts';
 import { type PlantingDate, plantingDates } from '../advice/planting-dates.ts';
 import type { SchoolRules } from '../advice/schools.ts';
 import { type HarvestWait, harvestWaits } from '../advice/waits.ts';
@@ -107,7 +107,7 @@ function bedStanding({ scenario, projection, today, advice }: BedPlanSetting): B
 const SOON_DAYS = 14;
 
 const isGoingOn = (window: LockUpWindow | null, today: DayNumber): boolean =>
-  window !== null && window.fromDay <= today;
+  window !== null && isAtHand(window, today);
 
 /** Perennials are in the ground, and none of them is in leaf. */
 const isAsleep = ({ crops }: BedScenario, today: DayNumber): boolean =>

@@ -139,7 +139,7 @@ function clearTask(setting: BedAgendaSetting, { id, cropId, clearedOn }: Plantin
       bedId: setting.books.bed.id,
       lotId: null,
       day,
-      record: null,
+      record: { type: 'planting', id },
       warnings: [],
       lateCost: null,
     },

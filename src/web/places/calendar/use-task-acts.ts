@@ -93,6 +93,33 @@ export function useTaskActs(books: GardenBooks) {
     );
   };
 
+  /** Cleared today: it no longer stands, and is no longer fed. */
+  const tickClearing = async (item: AgendaItem, planting: PlantingRecord) => {
+    const { records } = await writeJournal.mutateAsync([
+      {
+        kind: 'mark',
+        id: crypto.randomUUID(),
+        date: today,
+        taskKey: item.key,
+        dueOn: isoDateOf(item.day),
+        state: 'done',
+        untilDate: null,
+        note: '',
+      },
+    ]);
+    const kept = await changePlanting.mutateAsync({
+      plantingId: planting.id,
+      change: { ...plantingAsChange(planting), clearedOn: today },
+    });
+    offerUndo('Cleared today; the plan of the bed follows.', async () => {
+      await changePlanting.mutateAsync({
+        plantingId: planting.id,
+        change: { ...plantingAsChange(planting), version: kept.version },
+      });
+      await removeJournal.mutateAsync(records[0]!);
+    });
+  };
+
   const tickMovement = async (id: string) => {
     const movement = books.movements.find((one) => one.id === id)!;
     const kept = await changeMovement.mutateAsync({
@@ -136,8 +163,10 @@ export function useTaskActs(books: GardenBooks) {
           books.entries.find(({ id }) => id === record.id)!,
           laid,
         );
-      if (record?.type === 'planting')
-        return tickPlanting(books.plantings.find(({ id }) => id === record.id)!);
+      if (record?.type === 'planting') {
+        const planting = books.plantings.find(({ id }) => id === record.id)!;
+        return what.code === 'clear' ? tickClearing(item, planting) : tickPlanting(planting);
+      }
       if (record?.type === 'movement') return tickMovement(record.id);
       if (record?.type === 'brew')
         return tickBrew(books.journal.find(({ id }) => id === record.id) as BrewRecord);

@@ -135,7 +135,7 @@ function BedRow({ briefedBed, href }: { briefedBed: BriefedBed; href: string }) 
       <td data-name="organic matter">
         {formatFixed(brief.now.organicMatterPct, 1)} %{' '}
         <span className="soft" title={`In a year: ${formatFixed(brief.organicMatterNextYearPct, 1)} %`}>
-          {trend > 0.05 ? '↗ rising' : trend < -0.05 ? '↘ falling' : '→ steady'}
+          {trend > 0.05 ? '↗ more in a year' : trend < -0.05 ? '↘ less in a year' : '→ the same in a year'}
         </span>
       </td>
     </tr>

@@ -33,7 +33,7 @@ const SIGN_GROUPS: readonly { readonly name: string; readonly signs: readonly Pl
   },
   { name: 'The plant', signs: ['seedlings', 'justPlantedOut', 'limpAtNoon', 'limpAllDay'] },
   { name: 'The roots, when you dig one up', signs: ['rootsEaten', 'rootsBrown', 'rootsCircling'] },
-  { name: 'The ground', signs: ['soilSoaked', 'soilDry', 'soilCold'] },
+  { name: 'The ground', signs: ['soilSoaked', 'soilDry', 'soilCold', 'shaded'] },
   { name: 'Beside it', signs: ['neighborFine', 'neighborPaleToo'] },
 ];
 
