@@ -1,4 +1,5 @@
 // npm run bench: prints measured times beside the bars they are held to; the browser part needs chromium.
+// npm run bench -- consistency [beds]: plans of so many beds drawn at random, held against every rule.
 import { bin, ensureBrowser, ensurePackages, run } from './setup.mjs';
 import { buildServer, buildWeb } from './serve.mjs';
 
@@ -21,6 +22,9 @@ function bench(name, ...options) {
   ]);
   return isBuilt && run(process.execPath, [bundle, ...options]);
 }
+
+const [only, ...options] = process.argv.slice(2);
+if (only === 'consistency') process.exit(bench('consistency', ...options) ? 0 : 1);
 
 const isDone = [
   bench('bench'),

@@ -65,9 +65,12 @@ const CONFLICTS_SINCE_DAYS = 60;
 /** Leaves show a paleness of the model from here on (set here). */
 export const PALENESS_SHOWN = 0.25;
 
-/** A bed looked at every week, and after every day on which something was done. */
+/** A bed looked at every week, and after every day on which something was done or planted. */
 export const projectForAdvice = (scenario: BedScenario, today: DayNumber): BedProjection =>
-  projectBed(scenario, LOOKED_AT_EVERY_DAYS, telltaleDays(scenario, today));
+  projectBed(scenario, LOOKED_AT_EVERY_DAYS, [
+    ...telltaleDays(scenario, today),
+    ...scenario.crops.map(({ plantDay }) => plantDay + 1),
+  ]);
 
 /** The plan of a bed, worked out once. */
 export function planBed(setting: BedPlanSetting): BedPlan {

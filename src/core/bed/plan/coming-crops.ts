@@ -3,6 +3,7 @@ import { type Crop, type DayNumber, dayNumberFromIso, findCrop, isoDateOf } from
 import {
   type BedScenario,
   type CropPlan,
+  mineralNitrogen,
   missedByTrialCrop,
   returnTo,
   runTo,
@@ -22,6 +23,7 @@ import {
   coverOverSeedCm,
   deepestCoverCm,
   groundObstacle,
+  isTooSalty,
   youngPlantOf,
 } from './planting-obstacles.ts';
 
@@ -169,41 +171,55 @@ function goodDates(
   const elsewhere = ground.books.plantings.filter(({ id }) => id !== planting.id);
   const isOpen = (on: DayNumber): boolean =>
     crowdedBy(movedTo(planting, on), elsewhere).length === 0 &&
-    ofGround(ground, moved, on).every(({ code }) => !MOVED_BY_DATE.has(code));
+    ofGround(ground, moved, on).every(
+      (one) => !MOVED_BY_DATE.has(one.code) || (one.code === 'burn' && one.untilDay === null),
+    );
   const weeks = (count: number, sign: 1 | -1): DayNumber[] =>
     Array.from({ length: count }, (_, i) => day + sign * (i + 1) * STEP_DAYS);
   const earlier = weeks(Math.floor((day - today) / STEP_DAYS), -1).filter(isOpen);
   const later = weeks(SEARCHED_DAYS / STEP_DAYS, 1).filter(isOpen);
-  const isFed = feedsOn(setting, moved, [...earlier.toReversed(), ...later]);
-  return { before: earlier.find(isFed) ?? null, after: later.find(isFed) ?? null };
+  const isGood = thrivesOn(setting, moved, [...earlier.toReversed(), ...later]);
+  return { before: earlier.find(isGood) ?? null, after: later.find(isGood) ?? null };
 }
 
-/** Whether a crop finds what it needs on one of `days`, ascending, or misses no more than on the bare bed by the school. */
-function feedsOn(
+/**
+ * Whether a crop finds what it needs on one of `days`, ascending, or misses no more than on the bare bed by the school, and
+ * no salt harms it. What it would itself have taken up on its own day is left in the ground.
+ */
+function thrivesOn(
   { scenario, rules }: ComingSetting,
-  { crop, plan }: Moved,
+  { planting, crop, plan }: Moved,
   days: readonly DayNumber[],
 ): (day: DayNumber) => boolean {
-  if (!plan || crop.isPerennial || plan.nitrogenDemandGPerM2 === 0) return () => true;
-  const others = { ...scenario, crops: scenario.crops.filter(({ id }) => id !== plan.id) };
-  const runs = [startRun(others), startRun(withoutMaterials(others))];
+  const others = { ...scenario, crops: scenario.crops.filter(({ id }) => id !== plan?.id) };
+  const [run, bareRun] = [startRun(others), startRun(withoutMaterials(others))];
   const marks = new Map(
-    days.map((day) => [
-      day,
-      runs.map((run) => {
-        runTo(run, day);
-        return takeBookmark(run);
-      }),
-    ]),
+    days.map((day) => {
+      const at = [run, bareRun].map((one) => {
+        runTo(one, day);
+        return takeBookmark(one);
+      });
+      return [day, at];
+    }),
   );
-  const inGroundDays = plan.harvestDay - plan.plantDay;
-  return (day) => {
-    if (day + inGroundDays >= scenario.endDay) return false;
-    const trial = { ...plan, id: 'trial', plantDay: day, harvestDay: day + inGroundDays };
-    const [missedShare, bareShare] = runs.map((run, i) => {
-      returnTo(run, marks.get(day)![i]);
-      return missedByTrialCrop(run, trial) / plan.nitrogenDemandGPerM2;
-    });
+  const young = youngPlantOf(crop, planting.startsAs);
+  const isFed = (day: DayNumber): boolean => {
+    if (!plan || crop.isPerennial || plan.nitrogenDemandGPerM2 === 0) return true;
+    const harvestDay = day + plan.harvestDay - plan.plantDay;
+    if (harvestDay >= scenario.endDay) return false;
+    const trial = { ...plan, id: 'trial', plantDay: day, harvestDay };
+    const [missedShare, bareShare] = [run, bareRun].map(
+      (one) => missedByTrialCrop(one, trial) / plan.nitrogenDemandGPerM2,
+    );
     return missedShare <= Math.max(rules.harmlessShare, bareShare + rules.blamedShare);
+  };
+  return (day) => {
+    const [mark, bareMark] = marks.get(day)!;
+    returnTo(bareRun, bareMark);
+    returnTo(run, mark);
+    runTo(run, day + 1);
+    const isSalty = isTooSalty(young, mineralNitrogen(run.bed).contactZoneG);
+    returnTo(run, mark);
+    return !isSalty && isFed(day);
   };
 }

@@ -50,6 +50,7 @@ export type Searched = Pick<FeedingPlan, 'doses' | 'hungryIds' | 'unmet' | 'fed'
  * first weeks, and what is left of the year does more good later.
  */
 const HOLDS_OFF = [1, 2, 4] as const;
+const MENDED_BY_WAITING: ReadonlySet<UnmetReason> = new Set(['cap', 'swallowed', 'atOnce']);
 
 type Asked = Pick<Search, 'today' | 'untilDay' | 'rules' | 'plans'>;
 
@@ -84,7 +85,8 @@ export function searchDoses(scenario: BedScenario, asked: Asked): Searched {
     return { doses, hungryIds: [...crops.keys()], ...outcomeOf(search), ...year, cost };
   };
   const first = attempt(0);
-  const others = first.unmet.length > 0 && first.doses.length > 0 ? HOLDS_OFF.map(attempt) : [];
+  const isWasted = first.doses.length > 0 && first.unmet.some(({ reason }) => MENDED_BY_WAITING.has(reason));
+  const others = isWasted ? HOLDS_OFF.map(attempt) : [];
   const { cost: _, ...best } = others.reduce(
     (least, one) => (one.cost < least.cost - TOLERANCE ? one : least),
     first,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bedOf, MILD, plantingOf } from '../../../../tests/fixtures/books.ts';
+import { bedOf, MILD, plantingOf, southern } from '../../../../tests/fixtures/books.ts';
 import { layOf } from '../../../../tests/fixtures/laid.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
@@ -214,16 +214,6 @@ describe('feeding', () => {
     expect(after.fed[0].missedG).toBeGreaterThan(before.fed[0].missedG);
   });
 });
-
-/** The same climate half a year later. */
-function southern({ temperatureC, rainMm, evapotranspirationMm }: ClimateNormals): ClimateNormals {
-  const turned = (months: readonly number[]) => [...months.slice(6), ...months.slice(0, 6)];
-  return {
-    temperatureC: turned(temperatureC),
-    rainMm: turned(rainMm),
-    evapotranspirationMm: turned(evapotranspirationMm),
-  };
-}
 
 describe('the climates of the library', () => {
   it.each(CLIMATE_PATTERNS.map((climate) => [climate.name, climate] as const))(

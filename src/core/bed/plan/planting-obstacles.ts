@@ -66,13 +66,15 @@ export function groundObstacle(
   if (waitUntil !== null) return { code: 'buildUp', untilDay: waitUntil };
   const untilDay = mellowDay({ books, findMaterial, day });
   if (untilDay !== null) return { code: 'burn', untilDay };
-  const sample = atEndOf(projection, day);
-  if (sample.availableContactG > (plant.isSown ? SEEDLINGS_BEAR_G : TRANSPLANTS_BEAR_G)) {
-    return { code: 'burn', untilDay: null };
-  }
   if (meanC < plant.coldestC) return { code: 'cold', meanC, needsC: plant.coldestC };
-  return meanC > plant.hottestC ? { code: 'hot', meanC, bearsC: plant.hottestC } : null;
+  if (meanC > plant.hottestC) return { code: 'hot', meanC, bearsC: plant.hottestC };
+  const isSalty = isTooSalty(plant, atEndOf(projection, day).availableContactG);
+  return isSalty ? { code: 'burn', untilDay: null } : null;
 }
+
+/** So much mineral nitrogen in the top 5 cm, g/m2, that its salt harms a young plant. */
+export const isTooSalty = ({ isSown }: YoungPlant, availableContactG: number): boolean =>
+  availableContactG > (isSown ? SEEDLINGS_BEAR_G : TRANSPLANTS_BEAR_G);
 
 const laidBefore = (entries: readonly Entry[], day: DayNumber): LayEntry[] =>
   entries.filter(
