@@ -105,7 +105,7 @@ const sign = (code: PlantSign, weighs: Evidence['weighs']): Evidence => ({
 
 /**
  * What each observation is worth. Which way it points is common practice (no source); how strongly is set here, and a
- * test holds every textbook case to its cause. Twelve causes start alike but for those that are common.
+ * test holds every textbook case to its cause. Causes start alike but for those that are common.
  */
 export const EVIDENCE: readonly Evidence[] = [
   {
