@@ -207,7 +207,7 @@ describe('planting in words', () => {
     expect(plantingAnswer(dates(null, 'lockedUp'), inMetric).headline).toBe(
       'Sow not within a year, unless fed',
     );
-    expect(plantingAnswer({ ...quiet, status: 'path' }, inMetric).headline).toBe('Not for planting');
+    expect(plantingAnswer({ ...quiet, status: 'path' }, inMetric).headline).toBe('Not for sowing');
   });
   it('tells a hungry soil from a locked one', () => {
     expect(plantingAnswer(dates(today, null, 0.3), inMetric).details.at(-1)).toContain('hungry by itself');

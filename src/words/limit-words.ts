@@ -3,6 +3,9 @@ import type { DayNumber } from '../core/ground/index.ts';
 import { dateNear } from './dates.ts';
 import type { Measures } from './measures.ts';
 
+/** Spreading less of next to nothing mends nothing, g/m2 a year. */
+const LITTLE_BROUGHT_G = 1;
+
 /** What is more than a guide value allows; the same sentence wherever it is told. */
 export function limitInWords(limit: BedLimit, measures: Measures, today: DayNumber): string {
   switch (limit.code) {
@@ -10,7 +13,12 @@ export function limitInWords(limit: BedLimit, measures: Measures, today: DayNumb
       return `${measures.rate(limit.gPerM2)} of nitrogen in manure and meals in the year to ${dateNear(limit.day, today)}: over ${measures.rate(limit.limitGPerM2)} (EU Nitrates Directive, from memory) it leaches. Local nutrient rules decide.`;
     case 'phosphorus':
       return `About ${measures.areaMass(limit.gPerM2Year)} of phosphorus a year with what was spread; crops take off about ${measures.areaMass(limit.limitGPerM2Year)}. It builds up: test before the next manure or compost.`;
-    case 'washedOut':
-      return `${measures.rate(limit.gPerM2Year)} of nitrogen is washed out in a year according to the model, with ${measures.rate(limit.broughtGPerM2Year)} brought there: over ${measures.rate(limit.limitGPerM2Year)} what drains holds more than 50 mg of nitrate a liter (EU Nitrates Directive, from memory). Spread less, or grow something over winter.`;
+    case 'washedOut': {
+      const remedy =
+        limit.broughtGPerM2Year > LITTLE_BROUGHT_G
+          ? 'Spread less, or grow something over winter.'
+          : 'Grow something over winter.';
+      return `${measures.rate(limit.gPerM2Year)} of nitrogen is washed out in a year according to the model, with ${measures.rate(limit.broughtGPerM2Year)} brought there: over ${measures.rate(limit.limitGPerM2Year)} what drains holds more than 50 mg of nitrate a liter (EU Nitrates Directive, from memory). ${remedy}`;
+    }
   }
 }

@@ -16,7 +16,7 @@ const REASONS: Readonly<Record<NonNullable<PlantingDate['waitFor']>, string>> = 
   hot: 'it is too hot before',
   burn: 'what is fresh there would burn young roots before',
   buildUp: 'the build-up that lies there is not ready before',
-  lockedUp: 'nitrogen is locked up before',
+  lockedUp: 'unfed they would starve before, because nitrogen is locked up',
 };
 
 const NEVER: Readonly<Record<NonNullable<PlantingDate['waitFor']>, string>> = {
@@ -100,10 +100,11 @@ function inGeneral({ planting, today, rules }: BedPlan, measures: Measures): str
 export function plantingAnswer(plan: BedPlan, setting: PlantingWordsSetting): Answer {
   const { coming, planting, today, status } = plan;
   const [seedlings] = planting;
+  const told = coming.map((one) => comingSentence(one, today, setting));
   if (!seedlings) {
     return {
-      headline: 'Not for planting',
-      details: status === 'path' ? ['It is a path.'] : [],
+      headline: 'Not for sowing',
+      details: [status === 'path' ? 'It is a path.' : 'Woody plants have it to themselves.', ...told],
       isStop: false,
     };
   }
@@ -115,16 +116,12 @@ export function plantingAnswer(plan: BedPlan, setting: PlantingWordsSetting): An
     return { headline: sow, details: ['For crops in general; nothing is planned here.', ...general], isStop };
   }
   const bad = coming.find(({ objections }) => objections.length > 0);
-  const told = bad ?? first;
-  const name = setting.names.crops([told.plantingId]);
-  const when = dateNear(told.day, today);
+  const { plantingId, day } = bad ?? first;
+  const name = setting.names.crops([plantingId]);
+  const when = dateNear(day, today);
   return {
     headline: bad ? `${name} on ${when}: not a good day` : `${name} on ${when}`,
-    details: [
-      ...coming.map((one) => comingSentence(one, today, setting)),
-      `Crops in general: sow ${startWords(seedlings, today)}.`,
-      ...general,
-    ],
+    details: [...told, `Crops in general: sow ${startWords(seedlings, today)}.`, ...general],
     isStop: bad !== undefined,
   };
 }

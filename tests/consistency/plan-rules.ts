@@ -76,7 +76,8 @@ function requireOneState(planned: PlannedBed, { records, todayIso }: DrawnBed): 
       doses.some(({ day }) => day <= today + 14),
       'short, and nothing to do',
     );
-  if (doses.some(({ day }) => day <= today + 14)) {
+  const standing = atEndOf(projection, today).crops.map(({ id }) => id);
+  if (doses.some(({ day, cropIds }) => day <= today + 14 && cropIds.some((id) => standing.includes(id)))) {
     assert(plan.status === 'short' || plan.status === 'pale', 'a dose is due, and the bed is not short');
   }
   const step = nextStep(plan, [], []);

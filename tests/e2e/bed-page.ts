@@ -6,7 +6,7 @@ export const answer = (page: Page, title: string) => page.getByRole('region', { 
 export const section = (page: Page) => page.getByRole('img', { name: /Section of the bed/ });
 export const layers = (page: Page) => page.getByRole('region', { name: 'Layers' });
 export const isAnswered = (page: Page) =>
-  expect(answer(page, 'Planting')).toContainText(/[Ss]ow (?:now|from|not)|Not for planting/);
+  expect(answer(page, 'Planting')).toContainText(/[Ss]ow (?:now|from|not)|Not for sowing/);
 
 /** Watches a part of the page from now on; what it gives tells each different text that has stood there since. */
 export async function everyText(part: Locator): Promise<() => Promise<(string | null)[]>> {

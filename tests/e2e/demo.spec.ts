@@ -40,7 +40,7 @@ test('time moves by the keyboard, and the books close on the day shown', async (
 test('the chart of a bed tells its values by pointer, by arrow keys and as a table', async ({ page }) => {
   await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
   await expect(page.getByRole('region', { name: 'Planting' })).toContainText(
-    /[Ss]ow (?:now|from|not)|Not for planting/,
+    /[Ss]ow (?:now|from|not)|Not for sowing/,
   );
   const chart = page.getByRole('application', { name: /Nitrogen day by day/ });
   const tip = page.getByRole('status').filter({ hasText: 'Available to roots' });

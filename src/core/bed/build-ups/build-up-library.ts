@@ -106,7 +106,7 @@ export const BUILD_UPS: readonly BuildUp[] = [
     ],
     wait: days(180),
     suits: ['resting', 'annual'],
-    notes: ['cardOverlap', 'soakOnce'],
+    notes: ['cardOverlap', 'soakOnce', 'holesOnClay'],
   },
   {
     id: 'pathStore',
@@ -114,7 +114,7 @@ export const BUILD_UPS: readonly BuildUp[] = [
     layers: [CARD, layer('chips_mixed', 10), layer('chips_mixed', 2.5, { afterDays: YEAR })],
     wait: { until: 'never' },
     suits: ['path'],
-    notes: ['relayEveryThirdYear'],
+    notes: ['relayEveryThirdYear', 'holesOnClay'],
   },
   {
     id: 'castingsTrench',

@@ -9,8 +9,10 @@ import type { DosedProduct, FeedingRules } from './feeding-plan.ts';
 
 /** What the advice depends on apart from the bed as the model runs it. */
 export interface AdviceSetting {
-  /** Paths grow nothing, so they get no doses and no planting dates. */
+  /** Paths grow nothing, so they get no doses. */
   readonly isPath: boolean;
+  /** Something can be sown there or planted out; not on paths, nor where woody plants have it to themselves. */
+  readonly isForSowing: boolean;
   readonly rules: SchoolRules;
   readonly feeding: FeedingRules;
 }
@@ -38,6 +40,7 @@ export function adviceSetting({
   const rules = rulesFor(school, bed);
   return {
     isPath: bed.kind === 'path',
+    isForSowing: !['path', 'treeRing', 'shrubs'].includes(bed.kind),
     rules,
     feeding: {
       plantings: plantings.map(({ id, cropId, startsAs }) => ({

@@ -35,7 +35,7 @@ export interface BedStanding {
 export interface BedPlan extends BedStanding {
   /** Plantings still to come, each weighed by itself. */
   readonly coming: readonly ComingCrop[];
-  /** When crops in general may start; none on a path. */
+  /** When crops in general may start; none on paths and under woody plants. */
   readonly planting: readonly PlantingDate[];
   readonly waits: readonly HarvestWait[];
   readonly conflicts: readonly Conflict[];
@@ -75,7 +75,7 @@ export const projectForAdvice = (scenario: BedScenario, today: DayNumber): BedPr
 /** The plan of a bed, worked out once. */
 export function planBed(setting: BedPlanSetting): BedPlan {
   const { books, findMaterial, scenario, projection, today, advice } = setting;
-  const { isPath, rules } = advice;
+  const { isForSowing, rules } = advice;
   const standing = bedStanding(setting);
   const ground = { books, findMaterial, projection };
   const causes = [standing.contact, standing.root].flatMap((window) => window?.causes ?? []);
@@ -83,7 +83,7 @@ export function planBed(setting: BedPlanSetting): BedPlan {
   return {
     ...standing,
     coming: comingCrops({ ...standing, ground, scenario }),
-    planting: isPath ? [] : plantingDates({ ground, scenario, today, rules }),
+    planting: isForSowing ? plantingDates({ ground, scenario, today, rules }) : [],
     waits: harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }),
     conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }),
     limits: [
@@ -124,7 +124,11 @@ function statusOf(
 ): BedStatus {
   const standing = atEndOf(projection, today).crops;
   if (standing.some(({ paleness }) => paleness > PALENESS_SHOWN)) return 'pale';
-  if (feeding?.doses.some(({ day }) => day <= today + SOON_DAYS)) return 'short';
+  const ids = new Set(standing.map(({ id }) => id));
+  const isDue = feeding?.doses.some(
+    ({ day, cropIds }) => day <= today + SOON_DAYS && cropIds.some((id) => ids.has(id)),
+  );
+  if (isDue) return 'short';
   if (standing.length === 0 && isAsleep(scenario, today)) return 'resting';
   if (isGoingOn(root, today) || isGoingOn(contact, today)) return 'held';
   return standing.length > 0 ? 'fed' : 'resting';

@@ -106,6 +106,18 @@ describe('a crop to come', () => {
     expect(kale.goodAfter).toBeGreaterThanOrEqual(day('2026-07-30'));
   });
 
+  it('is not to stand where a build-up will be laid over it', () => {
+    const built = lay('leaves_mixed', 20, { date: '2026-10-20', plantFrom: '2027-01-18' });
+    const [kale] = planned(
+      [coming('kale', '2026-11-20', '2027-04-20', { startsAs: 'transplant' })],
+      [built],
+    ).coming;
+    expect(codes(kale)).toContain('buildUp');
+    const inGround = day('2027-04-20') - day('2026-11-20');
+    expect(kale.goodBefore! + inGround).toBeLessThanOrEqual(day('2026-10-20'));
+    expect(kale.goodAfter === null || kale.goodAfter >= day('2027-01-18')).toBe(true);
+  });
+
   it('harvested too soon after raw manure is moved until it may be', () => {
     const manure = lay('sheep_manure', 4, { date: '2026-05-10' });
     const [turnip] = planned([coming('turnip', '2026-06-18', '2026-08-25')], [manure]).coming;

@@ -133,11 +133,25 @@ function ofGround(
     findMaterial: ground.findMaterial,
     today: day,
   }).find(({ isTooEarly }) => isTooEarly);
+  const buried = buildUpOver(ground, movedTo(planting, day));
   return [
     ...(obstacle ? [obstacle] : []),
+    ...(buried === null ? [] : [{ code: 'buildUp' as const, untilDay: buried }]),
     ...(deepestCm !== null && coverCm > deepestCm ? [{ code: 'cover' as const, coverCm, deepestCm }] : []),
     ...(wait ? [{ code: 'rawManure' as const, earliestDay: wait.earliestDay }] : []),
   ];
+}
+
+/** When a build-up may be planted that would be laid over a standing crop; null when none would. */
+function buildUpOver({ books }: PlantingGround, { plantedOn, clearedOn }: Planting): DayNumber | null {
+  const over = books.entries.find(
+    (entry) =>
+      entry.type === 'lay' &&
+      Boolean(entry.plantFrom) &&
+      entry.date > plantedOn &&
+      (clearedOn === null || entry.date < clearedOn),
+  );
+  return over?.type === 'lay' && over.plantFrom ? dayNumberFromIso(over.plantFrom, ['plantFrom']) : null;
 }
 
 /** The same planting on another day, in the ground as long. */

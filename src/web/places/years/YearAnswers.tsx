@@ -51,7 +51,7 @@ function YearLimit({ line }: Pick<AnswerProps, 'line'>) {
   );
   return (
     limit && (
-      <p className="trouble" role="note">
+      <p className="trouble year-limit" role="note">
         ⚠ In year {worst.yearsAhead}: {limitInWords(limit, measures, worst.day)}
       </p>
     )
