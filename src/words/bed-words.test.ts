@@ -237,6 +237,7 @@ describe('workings in words', () => {
         },
       ],
       priceGPerM2: 3,
+      waitingCostsGPerM2: null,
       unmet: [],
       fed: [],
       yearG: 4,

@@ -113,6 +113,7 @@ const WHATS: readonly TaskWhat[] = [
     cropIds: ['planting'],
     missedWithoutG: 5,
     missedWithG: 1,
+    waitingCostsG: 2,
   },
   {
     code: 'dose',
@@ -121,6 +122,7 @@ const WHATS: readonly TaskWhat[] = [
     cropIds: ['planting'],
     missedWithoutG: 0,
     missedWithG: 0,
+    waitingCostsG: null,
   },
   { code: 'topUp', nowCm: 2.4, addCm: 3.6, materialId: 'chips_mixed' },
   { code: 'liftPath', layerIds: ['chips'], years: 2.5 },

@@ -162,6 +162,20 @@ function yardWords(
 /** Less than this, for a whole bed, is nothing. */
 const LEAST_TOLD_G = 0.05;
 
+type DoseTask = Extract<Task['what'], { code: 'dose' }>;
+
+/** What hangs on a dose, and what putting it off costs. */
+function doseReason({ missedWithoutG, missedWithG, waitingCostsG }: DoseTask, measures: Measures): string {
+  const why =
+    missedWithoutG < LEAST_TOLD_G
+      ? 'It makes good what the crop is owed already.'
+      : `Without it the crop misses ${measures.nitrogen(missedWithoutG)} until the next, with it ${measures.nitrogen(missedWithG)}.`;
+  if (waitingCostsG === null) return why;
+  return waitingCostsG < LEAST_TOLD_G
+    ? `${why} Waiting costs the crop nothing; its size and the doses after it are worked out anew.`
+    : `${why} Waiting costs the crop ${measures.nitrogen(waitingCostsG)}; its size and the doses after it are worked out anew.`;
+}
+
 /** Why it is there, or what hangs on it. */
 export function taskReason({ what }: Task, measures: Measures, today: number): string {
   switch (what.code) {
@@ -170,9 +184,7 @@ export function taskReason({ what }: Task, measures: Measures, today: number): s
         ? ''
         : `Not a good day: ${what.objections.map((one) => objectionWords(one, today, measures)).join('; and ')}.`;
     case 'dose':
-      return what.missedWithoutG < LEAST_TOLD_G
-        ? 'It makes good what the crop is owed already.'
-        : `Without it the crop misses ${measures.nitrogen(what.missedWithoutG)} until the next, with it ${measures.nitrogen(what.missedWithG)}.`;
+      return doseReason(what, measures);
     case 'topUp':
       return `By then ${measures.thickness(what.nowCm)} are left, according to the model.`;
     case 'liftPath':

@@ -78,6 +78,8 @@ export interface FeedingPlan {
   readonly doses: readonly PlannedDose[];
   /** Doses of the plan minus those of the bed without what was laid on it; negative when that saves nitrogen. */
   readonly priceGPerM2: number;
+  /** What the crops miss more because doses were postponed, g/m2; null when none was. */
+  readonly waitingCostsGPerM2: number | null;
   readonly unmet: readonly UnmetNeed[];
   readonly fed: readonly FedOutcome[];
   /** Given and planned in the calendar year with the most, and the most that may be, g/m2. */

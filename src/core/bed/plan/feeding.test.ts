@@ -212,6 +212,8 @@ describe('feeding', () => {
     expect(after.doses[1].day - after.doses[0].day).toBeGreaterThanOrEqual(14);
     expect(total(after)).toBeLessThanOrEqual(Math.max(25, total(before)) + 1e-9);
     expect(after.fed[0].missedG).toBeGreaterThan(before.fed[0].missedG);
+    expect(before.waitingCostsGPerM2).toBeNull();
+    expect(after.waitingCostsGPerM2).toBeCloseTo(after.fed[0].missedG - before.fed[0].missedG, 9);
   });
 });
 

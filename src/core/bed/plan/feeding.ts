@@ -54,8 +54,16 @@ export function planFeeding(
       rules,
     }),
     priceGPerM2,
+    waitingCostsGPerM2:
+      rules.postponed.size === 0 ? null : Math.max(0, missedBy(own) - missedBy(onTime(ground, asked))),
   };
 }
+
+const missedBy = ({ fed }: Searched): number => total(fed.map(({ missedG }) => missedG));
+
+/** The same with no dose postponed. */
+const onTime = (ground: BedScenario, asked: Parameters<typeof searchDoses>[1]): Searched =>
+  searchDoses(ground, { ...asked, rules: { ...asked.rules, postponed: new Map() } });
 
 const productOf = ({ materialId }: PlannedDose, { product, quickProduct }: FeedingRules): DosedProduct =>
   materialId === product.materialId ? product : quickProduct;

@@ -160,6 +160,8 @@ function doseTasks(setting: BedAgendaSetting): Task[] {
       cropIds: dose.cropIds,
       missedWithoutG: dose.unmetWithoutG * books.bed.areaM2,
       missedWithG: dose.unmetWithG * books.bed.areaM2,
+      waitingCostsG:
+        i > 0 || feeding.waitingCostsGPerM2 === null ? null : feeding.waitingCostsGPerM2 * books.bed.areaM2,
     },
     bedId: books.bed.id,
     lotId: null,

@@ -37,6 +37,8 @@ export type TaskWhat =
       /** What the crops would miss until the next dose without it, and with it. */
       readonly missedWithoutG: number;
       readonly missedWithG: number;
+      /** What crops miss more because it was postponed; null when it was not. */
+      readonly waitingCostsG: number | null;
     }
   | { readonly code: 'topUp'; readonly nowCm: number; readonly addCm: number; readonly materialId: string }
   | { readonly code: 'liftPath'; readonly layerIds: readonly string[]; readonly years: number }
