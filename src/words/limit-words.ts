@@ -18,7 +18,7 @@ export function limitInWords(limit: BedLimit, measures: Measures, today: DayNumb
         limit.broughtGPerM2Year > LITTLE_BROUGHT_G
           ? 'Spread less, or grow something over winter.'
           : 'Grow something over winter.';
-      return `${measures.rate(limit.gPerM2Year)} of nitrogen is washed out in a year according to the model, with ${measures.rate(limit.broughtGPerM2Year)} brought there: over ${measures.rate(limit.limitGPerM2Year)} what drains holds more than 50 mg of nitrate a liter (EU Nitrates Directive, from memory). ${remedy}`;
+      return `${measures.rate(limit.gPerM2Year)} of nitrogen is washed out in a year according to the model, with ${measures.rate(limit.broughtGPerM2Year)} brought there: over ${measures.rate(limit.limitGPerM2Year)} what drains holds more than 50 parts of nitrate in a million of water (EU Nitrates Directive, from memory). ${remedy}`;
     }
   }
 }

@@ -119,6 +119,7 @@ for (const system of ['metric', 'customary'] as const) {
     await measureIn(request, system);
     const leaks: string[] = [];
     await page.goto(`${GARDEN}/method`);
+    await expect(page).toHaveTitle(/^Method/);
     for (const path of PAGES) {
       await openPage(page, path);
       leaks.push(...(await leaksOn(page, path, system)));

@@ -45,7 +45,7 @@ const LEAST_DRAINAGE_MM = 150;
  * of nitrate a liter.
  *
  * @example
- * washedOutGuideG(mildMaritime) // 6.1
+ * washedOutGuideG(findClimate('mild_maritime')) // 6.08
  */
 export function washedOutGuideG({ rainMm, evapotranspirationMm }: ClimateNormals): number {
   const drainedMm = total(rainMm.map((rain, i) => Math.max(0, rain - evapotranspirationMm[i])));

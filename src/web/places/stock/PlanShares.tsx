@@ -115,7 +115,7 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
       {limits.length > 0 && (
         <ul className="caution-list trouble" aria-label="More than a bed should get">
           {limits.map((sentence) => (
-            <li key={sentence}>⚠ {sentence}</li>
+            <li key={sentence}>{sentence}</li>
           ))}
         </ul>
       )}
