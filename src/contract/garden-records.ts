@@ -12,4 +12,5 @@ export const recordsOfFile = (file: GardenFile): GardenRecords => ({
   lots: file.lots,
   movements: file.movements.map((movement) => ({ ...movement, gardenId: file.garden.id })),
   weather: file.weather,
+  journal: file.journal,
 });

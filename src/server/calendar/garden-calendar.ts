@@ -33,7 +33,7 @@ export interface CalendarRecords extends TaskNames {
 export function gardenAgenda({ yard, beds, journal, today }: CalendarRecords): AgendaItem[] {
   const brews = journal.filter((one) => one.kind === 'brew');
   const tasks = [
-    ...beds.flatMap(({ id }) => bedAgenda({ records: yard, bedId: id, todayIso: today })),
+    ...beds.flatMap(({ id }) => bedAgenda({ records: { ...yard, journal }, bedId: id, todayIso: today })),
     ...(yard.lots.length > 0 || brews.length > 0 ? yardAgenda(yard, brews, today) : []),
   ];
   return agendaOf(tasks, journal, dayNumberFromIso(today, ['today'])).filter(

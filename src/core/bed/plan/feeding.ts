@@ -99,8 +99,9 @@ function spread(
   }: { readonly climate: ClimateNormals; readonly today: DayNumber; readonly rules: FeedingRules },
 ): PlannedDose[] {
   let earliest = today;
-  return doses.map((dose) => {
-    let day = productOf(dose, rules).isQuick ? dose.day : Math.max(earliest, dose.day - SLOW_ACTS_AFTER_DAYS);
+  return doses.map((dose, i) => {
+    const from = Math.max(earliest, rules.postponed.get(i + 1) ?? today);
+    let day = productOf(dose, rules).isQuick ? dose.day : Math.max(from, dose.day - SLOW_ACTS_AFTER_DAYS);
     while (day < dose.day && isTooColdToFeed(climate, day)) day += 1;
     day = Math.min(day, dose.day);
     earliest = day + APART_DAYS;
