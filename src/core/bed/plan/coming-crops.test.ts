@@ -118,6 +118,12 @@ describe('a crop to come', () => {
     expect(kale.goodAfter === null || kale.goodAfter >= day('2027-01-18')).toBe(true);
   });
 
+  it('is not weighed beyond the fifteen months of the plan, however far ahead it is written down', () => {
+    const far = coming('broccoli', '2028-04-27', '2028-08-20', { startsAs: 'transplant' });
+    const near = coming('broccoli', '2027-08-12', '2027-12-05', { startsAs: 'transplant', id: 'near' });
+    expect(planned([near, far]).coming.map(({ plantingId }) => plantingId)).toEqual(['near']);
+  });
+
   it('harvested too soon after raw manure is moved until it may be', () => {
     const manure = lay('sheep_manure', 4, { date: '2026-05-10' });
     const [turnip] = planned([coming('turnip', '2026-06-18', '2026-08-25')], [manure]).coming;

@@ -17,6 +17,7 @@ import { harvestWaits } from '../advice/waits.ts';
 import { crowdedBy } from '../books/planting-clash.ts';
 import { atEndOf } from '../projection/bed-projection.ts';
 import type { FeedingPlan } from './feeding-plan.ts';
+import { PLANNED_DAYS } from './feeding.ts';
 import {
   type GroundObstacle,
   type PlantingGround,
@@ -70,17 +71,15 @@ const MOVED_BY_DATE: ReadonlySet<PlantingObjection['code']> = new Set([
   'lockedUp',
 ]);
 
-/** Every planting still to come, with what speaks against its day and the nearest days on which nothing does. */
+/** Every planting to come within the plan, with what speaks against its day and the nearest days on which nothing does. */
 export function comingCrops(setting: ComingSetting): ComingCrop[] {
   const { ground, today } = setting;
-  return ground.books.plantings
-    .filter(
-      ({ state, plantedOn }) => state === 'planned' && dayNumberFromIso(plantedOn, ['plantedOn']) >= today,
-    )
-    .flatMap((planting) => {
-      const crop = findCrop(planting.cropId);
-      return crop ? [comingCrop(setting, planting, crop)] : [];
-    });
+  return ground.books.plantings.flatMap((planting) => {
+    const crop = findCrop(planting.cropId);
+    const day = dayNumberFromIso(planting.plantedOn, ['plantedOn']);
+    const isAhead = planting.state === 'planned' && day >= today && day <= today + PLANNED_DAYS;
+    return crop && isAhead ? [comingCrop(setting, planting, crop)] : [];
+  });
 }
 
 function comingCrop(setting: ComingSetting, planting: Planting, crop: Crop): ComingCrop {
@@ -191,7 +190,9 @@ function goodDates(
   const weeks = (count: number, sign: 1 | -1): DayNumber[] =>
     Array.from({ length: count }, (_, i) => day + sign * (i + 1) * STEP_DAYS);
   const earlier = weeks(Math.floor((day - today) / STEP_DAYS), -1).filter(isOpen);
-  const later = weeks(SEARCHED_DAYS / STEP_DAYS, 1).filter(isOpen);
+  const later = weeks(SEARCHED_DAYS / STEP_DAYS, 1)
+    .filter((on) => on + STEP_DAYS < setting.scenario.endDay)
+    .filter(isOpen);
   const isGood = thrivesOn(setting, moved, [...earlier.toReversed(), ...later]);
   return { before: earlier.find(isGood) ?? null, after: later.find(isGood) ?? null };
 }
