@@ -71,7 +71,6 @@ export { type PlannedBed, planOfBed } from './plan/plan-of-bed.ts';
 export { type AdviceSetting, adviceSetting } from './plan/advice-setting.ts';
 export { doseKey } from './plan/dose-key.ts';
 export type { FeedingPlan, PlannedDose, UnmetNeed, UnmetReason } from './plan/feeding-plan.ts';
-export { PLANNED_DAYS, planFeeding } from './plan/feeding.ts';
 
 // projection
 export {

@@ -5,7 +5,6 @@ import {
   calendarDateOf,
   dayNumberOf,
   isSouthern,
-  total,
 } from '../../ground/index.ts';
 import type { CropPlan } from '../../model/index.ts';
 import type { FedPlanting, FeedingRules, UnmetReason } from './feeding-plan.ts';
@@ -27,15 +26,6 @@ export interface FedCrops {
   readonly crops: ReadonlyMap<string, CropPlan>;
   readonly rules: FeedingRules;
   readonly climate: ClimateNormals;
-}
-
-/** Most nitrogen a bed with these crops may get in a calendar year, g/m2: `doseSeasonG`, or their own need when larger. */
-export function yearlyCapG(crops: readonly CropPlan[], year: number, doseSeasonG: number): number {
-  const standing = crops.filter(
-    ({ plantDay, harvestDay }) =>
-      calendarDateOf(plantDay).year <= year && year <= calendarDateOf(harvestDay).year,
-  );
-  return Math.max(doseSeasonG, total(standing.map(({ nitrogenDemandGPerM2 }) => nitrogenDemandGPerM2)));
 }
 
 /** Whether feed would wait in the cold on a day. */

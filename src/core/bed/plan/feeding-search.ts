@@ -15,8 +15,8 @@ import {
   areTender,
   lastDayFor,
   obstacleOn,
-  yearlyCapG,
 } from './feeding-limits.ts';
+import { yearlyCapG } from '../supplement/yearly-cap.ts';
 import type { DosedProduct, FedOutcome, FeedingPlan, PlannedDose, UnmetReason } from './feeding-plan.ts';
 
 /** Doses stand this far apart at least; a dose lies so long before it is missed, and serves so long (set here). */

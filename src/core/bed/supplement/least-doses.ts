@@ -12,6 +12,8 @@ import {
   withoutMaterials,
 } from '../../model/index.ts';
 
+import { yearlyCapG } from './yearly-cap.ts';
+
 export interface SupplementPlan {
   /** Days on which a dose may be given, ascending. */
   readonly days: readonly DayNumber[];
@@ -129,30 +131,10 @@ const concerned = ({ bed }: BedRun, plan: SupplementPlan): readonly Crop[] =>
 const missed = (run: BedRun, plan: SupplementPlan): number =>
   total(concerned(run, plan).map(({ shortN, backlogN }) => shortN + backlogN));
 
-/** Most that may be given in a calendar year, g/m2. */
-function yearlyCap({
-  scenario: { crops },
-  plan,
-  year,
-  doseSeasonG,
-}: {
-  readonly scenario: BedScenario;
-  readonly plan: SupplementPlan;
-  readonly year: number;
-  readonly doseSeasonG: number;
-}): number {
-  const standing = crops.filter(
-    ({ id, plantDay, harvestDay }) =>
-      isConcerned(plan, id) &&
-      calendarDateOf(plantDay).year <= year &&
-      year <= calendarDateOf(harvestDay).year,
-  );
-  return Math.max(doseSeasonG, total(standing.map(({ nitrogenDemandGPerM2 }) => nitrogenDemandGPerM2)));
-}
-
 function solve(scenario: BedScenario, plan: SupplementPlan): SolvedDose[] {
   const run = startRun(scenario);
   const { doseMaximumG, doseSeasonG } = run.bed.constants.parameters;
+  const plans = scenario.crops.filter(({ id }) => isConcerned(plan, id));
   const givenInYear = new Map<number, number>();
   return plan.days.map((day, i) => {
     runTo(run, day);
@@ -160,7 +142,7 @@ function solve(scenario: BedScenario, plan: SupplementPlan): SolvedDose[] {
     const given = givenInYear.get(year) ?? 0;
     const roomG = Math.min(
       plan.maximumDoseGPerM2 ?? doseMaximumG,
-      yearlyCap({ scenario, plan, year, doseSeasonG }) - given,
+      yearlyCapG(plans, year, doseSeasonG) - given,
     );
     const solved = solveInterval({ run, plan, interval: intervalAt(scenario, plan, i), roomG });
     givenInYear.set(year, given + solved.doseG);

@@ -3,7 +3,7 @@ import { measuresOf } from '../../../words/measures.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import type { PlanRevision } from '../../../contract/requests.ts';
-import { isoDateOf } from '../../../core/ground/index.ts';
+import { type FindMaterial, isoDateOf } from '../../../core/ground/index.ts';
 import { materialFinder, spreadLimits } from '../../../core/bed/index.ts';
 import type { Entry } from '../../../records/entry.ts';
 import { limitInWords } from '../../../words/limit-words.ts';
@@ -94,6 +94,17 @@ interface ShareCautionsProps extends Omit<PlanSharesProps, 'onPlanned'> {
   readonly problem: ShareProblem;
 }
 
+/** A share as what is carried: what it is nearest to, and what it weighs. */
+function carried(
+  { pileId, litres }: Pick<ExplainedShare, 'pileId' | 'litres'>,
+  { piles }: ShareProblem,
+  findMaterial: FindMaterial,
+) {
+  const { materialId } = piles.find(({ id }) => id === pileId)!;
+  const density = findMaterial(materialId)?.bulkDensityKgPerM3 ?? 0;
+  return { materialId, massFreshKg: (litres * density) / 1000 };
+}
+
 /** What to mind before it is carried. */
 export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
   const books = useBooks();
@@ -101,9 +112,7 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
   const sentences = planCautions(
     shares.flatMap(({ pileId, bedId, litres }) => {
       const bed = books.beds.find(({ id }) => id === bedId);
-      const { materialId } = problem.piles.find(({ id }) => id === pileId)!;
-      const density = findMaterial(materialId)?.bulkDensityKgPerM3 ?? 0;
-      return bed ? [{ date, materialId, bed, massFreshKg: (litres * density) / 1000, dugDepthCm: 0 }] : [];
+      return bed ? [{ ...carried({ pileId, litres }, problem, findMaterial), date, bed, dugDepthCm: 0 }] : [];
     }),
     findMaterial,
     measuresOf(books.garden),
@@ -119,14 +128,16 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
           ))}
         </ul>
       )}
-      <details className="share-cautions">
-        <summary>Mind before you carry: {counted(sentences.length, 'thing')}</summary>
-        <ul className="caution-list">
-          {sentences.map((sentence) => (
-            <li key={sentence}>{sentence}</li>
-          ))}
-        </ul>
-      </details>
+      {sentences.length > 0 && (
+        <details className="share-cautions">
+          <summary>Mind before you carry: {counted(sentences.length, 'thing')}</summary>
+          <ul className="caution-list">
+            {sentences.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </details>
+      )}
     </>
   );
 }
@@ -140,20 +151,15 @@ function useShareLimits({ date, shares, problem }: ShareCautionsProps): string[]
   return books.beds.flatMap((bed) => {
     const given = shares
       .filter(({ bedId }) => bedId === bed.id)
-      .map(({ pileId, litres }, i): Entry => {
-        const { materialId } = problem.piles.find(({ id }) => id === pileId)!;
-        const density = findMaterial(materialId)?.bulkDensityKgPerM3 ?? 0;
-        return {
-          id: `share ${i}`,
-          type: 'lay',
-          state: 'planned',
-          date,
-          materialId,
-          massFreshKg: (litres * density) / 1000,
-          dugDepthCm: 0,
-          seasonedMonths: 0,
-        };
-      });
+      .map((share, i): Entry => ({
+        ...carried(share, problem, findMaterial),
+        id: `share ${i}`,
+        type: 'lay',
+        state: 'planned',
+        date,
+        dugDepthCm: 0,
+        seasonedMonths: 0,
+      }));
     if (given.length === 0) return [];
     const entries = [...books.entries.filter(({ bedId }) => bedId === bed.id), ...given];
     return spreadLimits({ bed, entries, findMaterial, since: today }).map(
