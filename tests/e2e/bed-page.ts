@@ -21,7 +21,11 @@ export async function everyText(part: Locator): Promise<() => Promise<(string | 
 }
 
 export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    // What passes is only counted: to name it takes as long again, and so does another page for pages without frames.
+    .options({ resultTypes: ['violations'], runOnly: ['wcag2a', 'wcag2aa', 'wcag22aa'] })
+    .setLegacyMode()
+    .analyze();
   expect(
     violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
   ).toEqual([]);
