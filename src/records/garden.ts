@@ -30,7 +30,7 @@ export const gardenFields = {
   depositionGPerM2Year: field(finite.min(0).max(20), { label: 'nitrogen from rain and air' }),
   measures: z.enum(MEASURES),
   school: z.enum(SCHOOLS).default('byDepth'),
-  /** The carrier in which doses are worked out. */
+  /** The product that beds are fed with, or `FEED_FROM_STOCK`. */
   feedMaterialId: id.default('feather_meal'),
   /** Null when none was given. */
   prices: gardenPrices.nullable().default(null),

@@ -21,6 +21,9 @@ export type RecordState = (typeof RECORD_STATES)[number];
 export const CROPPING_BEFORE = ['unknown', 'hard', 'ordinary', 'rested', 'turf', 'bare'] as const;
 export type CroppingBefore = (typeof CROPPING_BEFORE)[number];
 
+/** What a garden feeds with in place of one product: what of them lies in stock. */
+export const FEED_FROM_STOCK = 'from_stock';
+
 /** How seriously a garden takes lock-up: changes thresholds and wording, never the physics. */
 export const SCHOOLS = ['cautious', 'byDepth', 'relaxed'] as const;
 export type School = (typeof SCHOOLS)[number];

@@ -18,6 +18,7 @@ export function keptRecords(stores: Stores, gardenId: string): GardenRecords {
     labResults: stores.labResults.listOf(gardenId),
     lots: stores.lots.listOf(gardenId),
     movements: stores.movements.listOf(gardenId),
+    journal: stores.journal.listOf(gardenId),
     weather: measuredWeather(stores, gardenId),
   };
 }
@@ -32,6 +33,7 @@ export const keptForStock = (stores: Stores, gardenId: string): GardenRecords =>
   labResults: stores.labResults.listOf(gardenId),
   lots: stores.lots.listOf(gardenId),
   movements: stores.movements.listOf(gardenId),
+  journal: [],
 });
 
 /** What was measured, without what counts in the database only. */

@@ -63,6 +63,7 @@ const withDoses = (doses: PlannedDose[], change: Partial<FeedingPlan> = {}): Bed
     untilDay: day('2026-09-01'),
     doses,
     priceGPerM2: total(doses.map(({ nitrogenGPerM2 }) => nitrogenGPerM2)),
+    postponed: new Map(),
     waitingCostsGPerM2: null,
     unmet: [],
     fed: [],

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { BedPlan } from '../core/bed/plan/bed-plan.ts';
+import type { PlanChange } from '../core/bed/plan/plan-changes.ts';
 import type { Conflict } from '../core/bed/advice/conflicts.ts';
 import { SCHOOL_RULES } from '../core/bed/advice/schools.ts';
 import type { HarvestWait } from '../core/bed/advice/waits.ts';
@@ -16,6 +17,7 @@ import { layOf } from '../../tests/fixtures/laid.ts';
 import { BUILD_UP_WORDS, buildUpNote, waitWords } from './build-up-words.ts';
 import { conflictInWords, waitInWords } from './conflict-words.ts';
 import { measuresOf } from './measures.ts';
+import { planChangeSentence } from './plan-change-words.ts';
 import { inputWords, rangeSentences } from './range-words.ts';
 import { counterpartyWords } from './words.ts';
 import { doseWorking, lockUpWorking, plantingWorking } from './workings-words.ts';
@@ -31,6 +33,56 @@ const isSentence = (words: string) => {
   expect(words).toMatch(/^[A-Z0-9].*[.)]$/s);
   expect(words).not.toMatch(/undefined|NaN|!|\[object/);
 };
+
+describe('what a plan made anew changes, in words', () => {
+  const at = (iso: string) => ({ day: day(iso), cropIds: ['kale'] });
+  const all: (readonly [PlanChange, string])[] = [
+    [
+      { code: 'doseAdded', nitrogenGPerM2: 4, ...at('2026-07-11') },
+      'New: feed 20 g of nitrogen on 11 July for kale.',
+    ],
+    [
+      { code: 'doseGone', nitrogenGPerM2: 4, ...at('2026-07-11') },
+      'The dose of 11 July (20 g) is no longer planned.',
+    ],
+    [
+      {
+        code: 'doseChanged',
+        fromDay: day('2026-07-11'),
+        fromGPerM2: 8,
+        nitrogenGPerM2: 4,
+        ...at('2026-07-11'),
+      },
+      'The dose of 11 July drops from 40 g to 20 g.',
+    ],
+    [
+      {
+        code: 'doseChanged',
+        fromDay: day('2026-06-13'),
+        fromGPerM2: 4,
+        nitrogenGPerM2: 8,
+        ...at('2026-07-08'),
+      },
+      'The dose of 13 June moves to 8 July and rises from 20 g to 40 g.',
+    ],
+    [
+      { code: 'missedShare', cropId: 'kale', fromShare: 0.02, share: 0.2 },
+      'Kale, fed as planned, will miss 20 % of the nitrogen it needs; it was 2 %.',
+    ],
+    [
+      { code: 'startMoved', start: 'seedlings', fromDay: today, day: day('2026-06-03') },
+      'Sow from 3 June; it was now.',
+    ],
+    [
+      { code: 'startMoved', start: 'transplants', fromDay: today, day: null },
+      'Transplant not within a year; it was now.',
+    ],
+  ];
+  it.each(all)('%o', (change, sentence) => {
+    expect(planChangeSentence(change, { areaM2: 5, today, names, measures: metric })).toBe(sentence);
+    isSentence(planChangeSentence(change, { areaM2: 5, today, names, measures: customary }));
+  });
+});
 
 describe('conflicts in words', () => {
   const all: Conflict[] = [
@@ -237,6 +289,7 @@ describe('workings in words', () => {
         },
       ],
       priceGPerM2: 3,
+      postponed: new Map(),
       waitingCostsGPerM2: null,
       unmet: [],
       fed: [],

@@ -136,6 +136,7 @@ export const drawnBed: fc.Arbitrary<DrawnBed> = fc
           labResults: [],
           lots: [],
           movements: [],
+          journal: [],
         },
       };
     },

@@ -24,7 +24,6 @@ export {
   drawsOnStock,
   materialFinder,
   plantedLater,
-  recordsAbout,
   siteOf,
   stockBooksOf,
   takenByBed,
@@ -32,6 +31,7 @@ export {
 export { type Corner, outlineAreaM2 } from './books/outline.ts';
 export { checkRoom } from './books/planting-clash.ts';
 export { type SoilReport, checkSoilTest, soilReports } from './books/soil-report.ts';
+export { recordsAbout } from './books/records-about.ts';
 export { SOIL_TEXTURES, type SoilTexture, bulkDensityOfClay } from './books/soil-textures.ts';
 
 // build-ups
@@ -66,7 +66,8 @@ export {
   PALENESS_SHOWN,
 } from './plan/bed-plan.ts';
 export type { ComingCrop, PlantingObjection } from './plan/coming-crops.ts';
-export { type BedLimit, spreadLimits, washedOutLimit } from './plan/limits.ts';
+export { type BedLimit, washedOutLimit } from './plan/limits.ts';
+export { type PlanChange, planChanges } from './plan/plan-changes.ts';
 export { type PlannedBed, planOfBed } from './plan/plan-of-bed.ts';
 export { type AdviceSetting, adviceSetting } from './plan/advice-setting.ts';
 export { doseKey } from './plan/dose-key.ts';

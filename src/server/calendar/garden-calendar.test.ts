@@ -19,7 +19,7 @@ const plantings = [
 const yard = { ...NO_STOCK, garden, beds, plantings, entries: [], materials: [] };
 
 const dosesWith = (journal: readonly Journaled[]) =>
-  gardenAgenda({ ...yard, yard, journal, today: TODAY } as unknown as CalendarRecords).filter(
+  gardenAgenda({ ...yard, yard: { ...yard, journal }, today: TODAY } as unknown as CalendarRecords).filter(
     ({ what }) => what.code === 'dose',
   );
 

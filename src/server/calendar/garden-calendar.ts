@@ -1,6 +1,5 @@
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 import type { GardenRecord } from '../../records/garden.ts';
-import type { Journaled } from '../../records/journal.ts';
 import {
   type AgendaItem,
   type YardRecords,
@@ -24,16 +23,16 @@ import {
 export interface CalendarRecords extends TaskNames {
   readonly garden: GardenRecord;
   readonly yard: YardRecords;
-  readonly journal: readonly Journaled[];
   /** ISO date. */
   readonly today: string;
 }
 
 /** The open and put-off tasks of a whole garden, by the day to look at them. */
-export function gardenAgenda({ yard, beds, journal, today }: CalendarRecords): AgendaItem[] {
+export function gardenAgenda({ yard, beds, today }: CalendarRecords): AgendaItem[] {
+  const { journal } = yard;
   const brews = journal.filter((one) => one.kind === 'brew');
   const tasks = [
-    ...beds.flatMap(({ id }) => bedAgenda({ records: { ...yard, journal }, bedId: id, todayIso: today })),
+    ...beds.flatMap(({ id }) => bedAgenda({ records: yard, bedId: id, todayIso: today })),
     ...(yard.lots.length > 0 || brews.length > 0 ? yardAgenda(yard, brews, today) : []),
   ];
   return agendaOf(tasks, journal, dayNumberFromIso(today, ['today'])).filter(

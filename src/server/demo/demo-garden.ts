@@ -1,4 +1,5 @@
 import { bedDraft } from '../../records/bed.ts';
+import { FEED_FROM_STOCK } from '../../records/vocabulary.ts';
 import { CLIMATE_PATTERNS, findCrop, massFreshKgFromAmount } from '../../core/ground/index.ts';
 import { materialFinder } from '../../core/bed/index.ts';
 import { requireSoundBooks } from '../kept-books.ts';
@@ -36,7 +37,7 @@ export function plantDemoGarden(stores: Stores, today: string): void {
       depositionGPerM2Year: 1,
       measures: 'metric',
       school: 'byDepth',
-      feedMaterialId: 'feather_meal',
+      feedMaterialId: FEED_FROM_STOCK,
       prices: null,
     });
     for (const material of DEMO_MATERIALS) stores.materials.insert({ ...material, gardenId: DEMO_GARDEN_ID });

@@ -23,7 +23,6 @@ function calendarRecords(stores: Stores, gardenId: string, today: string): Calen
     materials: stores.materials.listOf(gardenId),
     lots,
     yard: { ...keptRecords(stores, gardenId), lots, movements: stores.movements.listOf(gardenId) },
-    journal: stores.journal.listOf(gardenId),
     today,
   };
 }

@@ -11,6 +11,7 @@ import { Connection } from './Connection.tsx';
 import { FileState } from './FileState.tsx';
 import { GardenSwitch } from './GardenSwitch.tsx';
 import { KeyHelp } from './KeyHelp.tsx';
+import { PlanNews } from './PlanNews.tsx';
 import { ABOUT, DAILY, WORK, type Place } from './places.ts';
 import { Search } from './search/Search.tsx';
 import { LeaveGuard } from '../app/LeaveGuard.tsx';
@@ -65,6 +66,7 @@ function Open({ books, error }: { books: GardenBooks | undefined; error: Error |
   if (!books) return <p className="page soft">Opening the books …</p>;
   return (
     <GardenProvider key={books.garden.id} value={books}>
+      <PlanNews />
       <Outlet />
     </GardenProvider>
   );

@@ -6,6 +6,7 @@ import {
   type BedStanding,
   type DrawnOutcome,
   type MonthBooks,
+  type PlanChange,
   type RangePlan,
   atEndOf,
   writtenOfBed,
@@ -17,6 +18,7 @@ import {
   looksAround,
   measuredPoints,
   monthBooks,
+  planChanges,
   projectBed,
   telltaleDays,
   type FeedAvailability,
@@ -127,6 +129,10 @@ const productAvailability = (): FeedAvailability => (products ??= feedAvailabili
 
 const plan = (question: BedQuestion): Worked<FullPlan> =>
   worked(question, () => ({ ...plannedBed(question).plan, feedAvailability: productAvailability() }));
+
+/** What is new in the plan of a bed since its records stood as they did in `before`. */
+const changes = (before: BedQuestion, after: BedQuestion): Worked<PlanChange[]> =>
+  worked(after, () => planChanges(plannedBed(before), plannedBed(after)));
 
 /** The plans of the three schools for the same bed. */
 const schools = (question: BedQuestion): Worked<Record<School, BedPlan>> =>
@@ -253,6 +259,7 @@ const sharing = (asked: SharingAsked) => workedStock(() => sharingProblem(asked)
 const core = {
   near,
   plan,
+  changes,
   schools,
   years,
   books,

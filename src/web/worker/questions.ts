@@ -77,6 +77,17 @@ export const adviceQuery = (question: BedQuestion) =>
     ...FOREVER,
   });
 
+/** Whether two questions would be answered alike. */
+export const asksTheSame = (one: BedQuestion, other: BedQuestion): boolean => keyOf(one) === keyOf(other);
+
+/** What is new in a plan. After all that is waited for: it is news, and no answer. */
+export const planChangesQuery = (before: BedQuestion, after: BedQuestion) =>
+  queryOptions({
+    queryKey: ['changes', after, keyOf(before)] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.changes(before, after)),
+    ...FOREVER,
+  });
+
 export const schoolsQuery = (question: BedQuestion) =>
   queryOptions({
     queryKey: ['schools', question] as Asked,
@@ -117,6 +128,7 @@ export const questionAboutStock = (records: GardenRecords, today: string): Stock
     plantings: [],
     lots: records.lots,
     movements: records.movements,
+    journal: [],
   },
 });
 

@@ -58,6 +58,7 @@ const pilesOf = (lots: Lot[], movements: Movement[], reserves: Record<string, nu
         labResults: [],
         lots,
         movements,
+        journal: [],
       },
     },
     reserves,

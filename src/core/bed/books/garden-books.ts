@@ -7,7 +7,7 @@ import {
   isoDateOf,
   ownMaterial,
 } from '../../ground/index.ts';
-import type { Journaled, TaskMark } from '../../../records/journal.ts';
+import type { Journaled } from '../../../records/journal.ts';
 import type { MeasuredDay } from '../../../records/weather.ts';
 import type { LabResult } from '../../../records/lab-result.ts';
 import type { OwnMaterialBasis } from '../../../records/material.ts';
@@ -20,7 +20,6 @@ import type { Planting } from '../../../records/planting.ts';
 import type { School } from '../../../records/vocabulary.ts';
 import type { Site } from '../../../records/garden.ts';
 import { type StockBooks, type StockRun, runStock } from '../../yard/index.ts';
-import { doseOfKey } from '../plan/dose-key.ts';
 
 /** The records of a whole garden, as far as the model reads them. */
 export interface GardenRecords {
@@ -35,7 +34,7 @@ export interface GardenRecords {
   /** What a station measured; the stock lies under the normals all the same. */
   readonly weather?: readonly MeasuredDay[];
   /** What was said of its tasks, among other things. */
-  readonly journal?: readonly Journaled[];
+  readonly journal: readonly Journaled[];
 }
 
 /** The place of a garden with the weather it had. */
@@ -156,35 +155,4 @@ export function booksOfBed(
   const books = writtenOfBed(records, bedId);
   const taken = books && takenFor(records, bedId);
   return taken ? { ...books, taken } : books;
-}
-
-/** Only what decides how one bed fares: its own records, and those of others that draw on the same stock. */
-export function recordsAbout(records: GardenRecords, bedId: string): GardenRecords {
-  const isOwn = (one: { readonly bedId: string }) => one.bedId === bedId;
-  const usesStock = records.entries.some((entry) => isOwn(entry) && drawsOnStock(entry));
-  const postponed = postponedDoses(records, bedId);
-  return {
-    garden: records.garden,
-    materials: records.materials,
-    labResults: records.labResults,
-    beds: records.beds.filter(({ id }) => id === bedId || usesStock),
-    entries: records.entries.filter((entry) => isOwn(entry) || (usesStock && drawsOnStock(entry))),
-    plantings: records.plantings.filter(isOwn),
-    lots: usesStock ? records.lots : [],
-    movements: usesStock ? records.movements : [],
-    ...(records.weather ? { weather: records.weather } : {}),
-    ...(postponed.length > 0 ? { journal: postponed } : {}),
-  };
-}
-
-/** Doses of a bed that are postponed; a later mark of the same task stands for the ones before. */
-function postponedDoses(records: GardenRecords, bedId: string): readonly TaskMark[] {
-  const keys = new Set(records.plantings.filter((one) => one.bedId === bedId).map(({ id }) => id));
-  const marks = new Map<string, TaskMark>();
-  for (const record of records.journal ?? []) {
-    if (record.kind !== 'mark') continue;
-    const dose = doseOfKey(record.taskKey);
-    if (dose && keys.has(dose.plantingId)) marks.set(record.taskKey, record);
-  }
-  return [...marks.values()].filter(({ state }) => state === 'snoozed');
 }

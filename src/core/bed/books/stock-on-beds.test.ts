@@ -5,7 +5,8 @@ import { projectBed } from '../projection/bed-projection.ts';
 import { BALANCE_TOLERANCE, runTo, startRun } from '../../model/simulation/run.ts';
 import type { Movement } from '../../../records/movement.ts';
 import { bedScenario } from './bed-scenario.ts';
-import { booksOfBed, materialFinder, recordsAbout, takesOf, type GardenRecords } from './garden-books.ts';
+import { booksOfBed, materialFinder, takesOf, type GardenRecords } from './garden-books.ts';
+import { recordsAbout } from './records-about.ts';
 
 const TODAY = dayNumberFromIso('2026-05-14', []);
 const UNTIL = TODAY + 400;
@@ -57,6 +58,7 @@ const records = (change: Partial<GardenRecords>): GardenRecords => ({
   labResults: [],
   lots: [LOT],
   movements: [],
+  journal: [],
   ...change,
 });
 

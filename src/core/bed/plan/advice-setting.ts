@@ -1,9 +1,16 @@
 import { type DayNumber, dayNumberFromIso, findCrop } from '../../ground/index.ts';
-import type { School } from '../../../records/vocabulary.ts';
+import { FEED_FROM_STOCK, type School } from '../../../records/vocabulary.ts';
 import { rulesFor, type SchoolRules } from '../advice/schools.ts';
 import type { BedBooks } from '../books/bed-books.ts';
 import type { GardenRecords } from '../books/garden-books.ts';
-import { type FeedProduct, QUICK_FEED, findFeedProduct, largestDoseOf } from '../supplement/feed-products.ts';
+import {
+  DEFAULT_FEED,
+  type FeedProduct,
+  QUICK_FEED,
+  findFeedProduct,
+  largestDoseOf,
+} from '../supplement/feed-products.ts';
+import { feedInStock } from '../supplement/feed-stock.ts';
 import { doseOfKey } from './dose-key.ts';
 import type { DosedProduct, FeedingRules } from './feeding-plan.ts';
 
@@ -30,13 +37,13 @@ export function adviceSetting({
   today,
   school = records.garden.school,
 }: {
-  readonly records: Pick<GardenRecords, 'garden' | 'journal'>;
+  readonly records: GardenRecords;
   readonly books: Pick<BedBooks, 'bed' | 'plantings'>;
   readonly today: DayNumber;
   /** Another school than the garden's. */
   readonly school?: School;
 }): AdviceSetting {
-  const { feedMaterialId = '' } = records.garden;
+  const { product, quickProduct } = chosenProducts(records, today);
   const rules = rulesFor(school, bed);
   return {
     isPath: bed.kind === 'path',
@@ -48,18 +55,33 @@ export function adviceSetting({
         isWoody: findCrop(cropId)?.isWoody ?? false,
         isSown: startsAs === 'seed',
       })),
-      product: dosed(findFeedProduct(feedMaterialId), bed.clayPct),
-      quickProduct: dosed(QUICK_FEED, bed.clayPct),
+      product: dosed(product, bed.clayPct),
+      quickProduct: dosed(quickProduct, bed.clayPct),
       reserveShare: rules.reserveShare,
       harmlessShare: rules.harmlessShare,
-      postponed: postponedTo(records.journal ?? [], new Set(plantings.map(({ id }) => id)), today),
+      postponed: postponedTo(records.journal, new Set(plantings.map(({ id }) => id)), today),
     },
   };
 }
 
+/** The product the garden chose, or the slow and the quick one of which most lies in stock, each instead of the other. */
+function chosenProducts(
+  records: GardenRecords,
+  today: DayNumber,
+): { readonly product: FeedProduct; readonly quickProduct: FeedProduct } {
+  const { feedMaterialId = '' } = records.garden;
+  if (feedMaterialId !== FEED_FROM_STOCK) {
+    return { product: findFeedProduct(feedMaterialId), quickProduct: QUICK_FEED };
+  }
+  const inStock = feedInStock(records, today).map(({ product }) => product);
+  const slow = inStock.find(({ isQuick }) => !isQuick);
+  const quick = inStock.find(({ isQuick }) => isQuick);
+  return { product: slow ?? quick ?? DEFAULT_FEED, quickProduct: quick ?? QUICK_FEED };
+}
+
 /** Doses that are postponed, by their number, with the day they are postponed to. */
 function postponedTo(
-  journal: NonNullable<GardenRecords['journal']>,
+  journal: GardenRecords['journal'],
   plantingIds: ReadonlySet<string>,
   today: DayNumber,
 ): ReadonlyMap<number, DayNumber> {

@@ -126,6 +126,24 @@ describe('advice', () => {
     expect(cautious.prospects[0].shortG).toBe(relaxed.prospects[0].shortG);
   });
 
+  it('tells cover over the seed of a coming crop once, with that crop', () => {
+    const spinach = plantingOf({
+      id: 'spinach',
+      state: 'planned',
+      cropId: 'spinach',
+      startsAs: 'seed',
+      plantedOn: '2026-05-28',
+    });
+    const { coming, conflicts } = advised([chips(0)], [spinach]);
+    expect(coming[0].objections.map(({ code }) => code)).toContain('cover');
+    expect(conflicts).toEqual([]);
+    const { conflicts: ofSown } = advised(
+      [chips(0)],
+      [{ ...spinach, state: 'laid', plantedOn: '2026-05-14' }],
+    );
+    expect(ofSown.map(({ code }) => code)).toEqual(['coverOverSeed']);
+  });
+
   it('lets young plants wait where their nitrogen is locked up', () => {
     const { planting } = advised([chips(20, 'sawdust_softwood')]);
     expect(planting[0].waitFor).toBe('lockedUp');

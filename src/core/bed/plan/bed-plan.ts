@@ -80,12 +80,17 @@ export function planBed(setting: BedPlanSetting): BedPlan {
   const ground = { books, findMaterial, projection };
   const causes = [standing.contact, standing.root].flatMap((window) => window?.causes ?? []);
   const causeIds = [...new Set(causes.map(({ layerId }) => layerId))];
+  const coming = comingCrops({ ...standing, ground, scenario });
+  const comingIds = new Set(coming.map(({ plantingId }) => plantingId));
   return {
     ...standing,
-    coming: comingCrops({ ...standing, ground, scenario }),
+    coming,
     planting: isForSowing ? plantingDates({ ground, scenario, today, rules }) : [],
     waits: harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }),
-    conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }),
+    // What lies over the seed of a coming crop is told with that crop.
+    conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }).filter(
+      (conflict) => conflict.code !== 'coverOverSeed' || !comingIds.has(conflict.plantingId),
+    ),
     limits: [
       ...spreadLimits({ ...books, findMaterial, since: today - CONFLICTS_SINCE_DAYS }),
       ...leachingLimit(projection, books.site.climate, today),

@@ -25,6 +25,7 @@ function planned(
     labResults: [],
     lots: [],
     movements: [],
+    journal: [],
   } satisfies GardenRecords;
   return planOfBed({ records, bedId: 'bed', todayIso: TODAY })!.plan;
 }

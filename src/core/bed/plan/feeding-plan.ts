@@ -78,6 +78,8 @@ export interface FeedingPlan {
   readonly doses: readonly PlannedDose[];
   /** Doses of the plan minus those of the bed without what was laid on it; negative when that saves nitrogen. */
   readonly priceGPerM2: number;
+  /** Doses that the gardener postponed, by their number from 1, with the day they are postponed to. */
+  readonly postponed: ReadonlyMap<number, DayNumber>;
   /** What the crops miss more because doses were postponed, g/m2; null when none was. */
   readonly waitingCostsGPerM2: number | null;
   readonly unmet: readonly UnmetNeed[];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { bedOf, MILD, plantingOf, southern } from '../../../../tests/fixtures/books.ts';
-import { layOf } from '../../../../tests/fixtures/laid.ts';
+import { bedOf, GARDEN, MILD, plantingOf, southern } from '../../../../tests/fixtures/books.ts';
+import { gardenOf, layOf } from '../../../../tests/fixtures/laid.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import type { Planting } from '../../../records/planting.ts';
@@ -57,7 +57,7 @@ function planned({
     today: day(today),
     endDay: day(today) + 900,
   });
-  const records = { garden: { ...site, school: 'byDepth' as const, feedMaterialId }, journal };
+  const records = gardenOf(entries, { garden: { ...GARDEN, ...site, feedMaterialId }, journal });
   return planFeeding(scenario, day(today), adviceSetting({ records, books, today: day(today) }).feeding)!;
 }
 

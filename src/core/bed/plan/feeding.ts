@@ -54,6 +54,7 @@ export function planFeeding(
       rules,
     }),
     priceGPerM2,
+    postponed: rules.postponed,
     waitingCostsGPerM2:
       rules.postponed.size === 0 ? null : Math.max(0, missedBy(own) - missedBy(onTime(ground, asked))),
   };

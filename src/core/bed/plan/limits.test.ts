@@ -48,6 +48,7 @@ describe('what is washed out', () => {
       labResults: [],
       lots: [],
       movements: [],
+      journal: [],
     } satisfies GardenRecords;
     const { limits } = planOfBed({ records, bedId: 'bed', todayIso: TODAY })!.plan;
     expect(limits.find(({ code }) => code === 'washedOut')).toMatchObject({

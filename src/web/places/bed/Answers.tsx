@@ -3,6 +3,7 @@ import { Button, Select } from 'antd';
 import { memo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenRecord } from '../../../records/garden.ts';
+import { FEED_FROM_STOCK } from '../../../records/vocabulary.ts';
 import { FEED_PRODUCTS } from '../../../core/bed/index.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
@@ -121,10 +122,13 @@ function ProductChoice({ garden }: { garden: GardenRecord }) {
       onChange={(feedMaterialId) =>
         change.mutate({ gardenId: id, change: { ...kept, version, feedMaterialId } }, { onError })
       }
-      options={FEED_PRODUCTS.map(({ materialId }) => ({
-        value: materialId,
-        label: materialName(materialId, []),
-      }))}
+      options={[
+        { value: FEED_FROM_STOCK, label: 'What is in stock first' },
+        ...FEED_PRODUCTS.map(({ materialId }) => ({
+          value: materialId,
+          label: materialName(materialId, []),
+        })),
+      ]}
       popupMatchSelectWidth={300}
       className="product-choice"
     />

@@ -15,9 +15,9 @@ export interface Agenda {
 
 /** Everything the records of a garden imply, with what was ticked off and postponed; each bed arrives when it is ready. */
 export function useAgenda(books: GardenBooks): Agenda {
-  const { beds, journal, today, ...records } = books;
+  const { beds, journal, today } = books;
   const answers = useQueries({
-    queries: beds.map((bed, i) => agendaQuery(questionAbout({ beds, ...records }, bed.id, today), i)),
+    queries: beds.map((bed, i) => agendaQuery(questionAbout(books, bed.id, today), i)),
   });
   const brews = useMemo(() => journal.filter((one) => one.kind === 'brew'), [journal]);
   const yard = useMemo(() => questionAboutYard(books, brews, today), [books, brews, today]);

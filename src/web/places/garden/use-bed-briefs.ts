@@ -13,9 +13,10 @@ export interface BriefedBed {
 }
 
 /** How every bed of a garden stands today; each arrives when it is ready. */
-export function useBedBriefs({ beds, today, ...records }: GardenBooks): BriefedBed[] {
+export function useBedBriefs(books: GardenBooks): BriefedBed[] {
+  const { beds, today } = books;
   const answers = useQueries({
-    queries: beds.map((bed, i) => briefQuery(questionAbout({ beds, ...records }, bed.id, today), i)),
+    queries: beds.map((bed, i) => briefQuery(questionAbout(books, bed.id, today), i)),
   });
   return beds.map((bed, i) => {
     const answer = answers[i]?.data;

@@ -1,11 +1,11 @@
 import { counted } from '../../../words/counted.ts';
 import { measuresOf } from '../../../words/measures.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
+import { useQueries } from '@tanstack/react-query';
 import { Button } from 'antd';
 import type { PlanRevision } from '../../../contract/requests.ts';
 import { type FindMaterial, isoDateOf } from '../../../core/ground/index.ts';
-import { materialFinder, spreadLimits } from '../../../core/bed/index.ts';
-import type { Entry } from '../../../records/entry.ts';
+import { materialFinder } from '../../../core/bed/index.ts';
 import { limitInWords } from '../../../words/limit-words.ts';
 import type { ExplainedShare, ShareProblem, ShareSeason } from '../../../core/long-run/index.ts';
 import { dayOf } from '../../../words/dates.ts';
@@ -14,6 +14,7 @@ import { usePlanBeds } from '../../api/habits.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { takenBack } from '../../ui/planning/adopt-plan.ts';
 import { planCautions } from '../../ui/planning/plan-cautions.ts';
+import { adviceQuery, questionAbout } from '../../worker/questions.ts';
 
 const WEEK_DAYS = 7;
 const SEASON_DAYS = 182;
@@ -142,28 +143,34 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
   );
 }
 
-/** What the beds would then have got beyond the guide values, bed by bed. */
+/** Where the beds would get or lose more than the guide values with the shares in their plans, bed by bed. */
 function useShareLimits({ date, shares, problem }: ShareCautionsProps): string[] {
   const books = useBooks();
   const measures = useMeasures();
-  const today = dayOf(books.today);
   const findMaterial = materialFinder(books);
-  return books.beds.flatMap((bed) => {
-    const given = shares
-      .filter(({ bedId }) => bedId === bed.id)
-      .map((share, i): Entry => ({
-        ...carried(share, problem, findMaterial),
-        id: `share ${i}`,
-        type: 'lay',
-        state: 'planned',
-        date,
-        dugDepthCm: 0,
-        seasonedMonths: 0,
-      }));
-    if (given.length === 0) return [];
-    const entries = [...books.entries.filter(({ bedId }) => bedId === bed.id), ...given];
-    return spreadLimits({ bed, entries, findMaterial, since: today }).map(
-      (limit) => `${bed.name}: ${limitInWords(limit, measures, today)}`,
-    );
+  const entries = shares.map((share, i) => ({
+    ...carried(share, problem, findMaterial),
+    id: `share ${i}`,
+    bedId: share.bedId,
+    type: 'lay' as const,
+    state: 'planned' as const,
+    date,
+    lotId: share.pileId,
+    amount: share.litres,
+    unit: 'litre' as const,
+    dugDepthCm: 0,
+    seasonedMonths: 0,
+  }));
+  const records = { ...books, entries: [...books.entries, ...entries] };
+  const beds = books.beds.filter(({ id }) => shares.some(({ bedId }) => bedId === id));
+  const plans = useQueries({
+    queries: beds.map(({ id }) => adviceQuery(questionAbout(records, id, books.today))),
   });
+  return plans.flatMap(({ data }, i) =>
+    data?.ok
+      ? data.result.limits.map(
+          (limit) => `${beds[i]!.name}: ${limitInWords(limit, measures, data.result.today)}`,
+        )
+      : [],
+  );
 }

@@ -69,7 +69,7 @@ function OpenShares() {
     return {
       question: {
         today: books.today,
-        records: { garden, beds, entries, plantings, materials, labResults, lots, movements },
+        records: { garden, beds, entries, plantings, materials, labResults, lots, movements, journal: [] },
       },
       reserves: Object.fromEntries(lots.map(({ id, reserveL }) => [id, reserveL])),
       aimOrganicMatterPct: isAim ? aimPct : Number(FIRST_AIM_PCT),

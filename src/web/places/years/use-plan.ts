@@ -31,7 +31,7 @@ export function usePlan({
 }): YearsPlan | null {
   const records = useMemo(() => {
     const { garden, beds: all, entries, plantings, materials, labResults, lots, movements } = books;
-    return { garden, beds: all, entries, plantings, materials, labResults, lots, movements };
+    return { garden, beds: all, entries, plantings, materials, labResults, lots, movements, journal: [] };
   }, [books]);
   const recordsSignature = useMemo(() => JSON.stringify(records), [records]);
   const bedIds = beds.map(({ id }) => id);

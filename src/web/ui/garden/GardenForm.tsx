@@ -1,7 +1,7 @@
 import { Button, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../records/garden.ts';
-import { SCHOOLS, type School } from '../../../records/vocabulary.ts';
+import { FEED_FROM_STOCK, SCHOOLS, type School } from '../../../records/vocabulary.ts';
 import { CLIMATE_PATTERNS } from '../../../core/ground/index.ts';
 import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
 import { SCHOOL_NAMES, schoolWords } from '../../../words/school-words.ts';
@@ -60,7 +60,7 @@ function firstFields(changing: GardenRecord | null) {
     school: 'byDepth' as School,
     measures: USUAL_MEASURES,
     depositionGPerM2Year: 1,
-    feedMaterialId: 'feather_meal',
+    feedMaterialId: FEED_FROM_STOCK,
     prices: null,
   };
 }

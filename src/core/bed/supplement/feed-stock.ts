@@ -1,0 +1,64 @@
+import type { Movement } from '../../../records/movement.ts';
+import { type DayNumber, total } from '../../ground/index.ts';
+import { figuresOf, runStock } from '../../yard/index.ts';
+import { type GardenRecords, materialFinder, stockBooksOf } from '../books/garden-books.ts';
+import { FEED_PRODUCTS, type FeedProduct } from './feed-products.ts';
+
+/** Less nitrogen than this in a bag is not worth planning with, g (set here). */
+const WORTH_OPENING_G = 10;
+
+const lotsNamedBy = (movement: Movement): string[] => [
+  movement.lotId,
+  ...(movement.type === 'move' ? [movement.toLotId] : []),
+  ...(movement.type === 'make' ? movement.ingredients.flatMap(({ lotId }) => lotId ?? []) : []),
+  ...(movement.type === 'burn' ? movement.feedstock.flatMap(({ lotId }) => lotId ?? []) : []),
+];
+
+/** The part of a garden's records that decides how much of the products it feeds with lies in stock. */
+export function feedStockRecords<Records extends GardenRecords>(
+  records: Records,
+): Pick<Records, 'entries' | 'lots' | 'movements'> {
+  const products = new Set(FEED_PRODUCTS.map(({ materialId }) => materialId));
+  const bags = new Set(
+    records.movements.flatMap((one) =>
+      one.type === 'receive' && products.has(one.materialId) ? [one.lotId] : [],
+    ),
+  );
+  const movements = records.movements.filter((one) => lotsNamedBy(one).some((id) => bags.has(id)));
+  const named = new Set(movements.flatMap(lotsNamedBy));
+  return {
+    entries: records.entries.filter(
+      (entry) => entry.type === 'lay' && entry.lotId != null && bags.has(entry.lotId),
+    ),
+    lots: records.lots.filter(({ id }) => named.has(id)),
+    movements,
+  };
+}
+
+/** A product that lies in stock, and what nitrogen there is of it. */
+export interface FeedInStock {
+  readonly product: FeedProduct;
+  readonly nitrogenG: number;
+}
+
+/** The products that lie in stock in the evening of a day, unmixed, most nitrogen first. Plans up to it are carried out. */
+export function feedInStock(records: GardenRecords, today: DayNumber): FeedInStock[] {
+  const own = { ...records, ...feedStockRecords(records) };
+  if (own.lots.length === 0) return [];
+  const { lots } = runStock(stockBooksOf(own), materialFinder(records), {
+    until: today + 1,
+    withPlans: true,
+  });
+  const amounts = [...lots.values()].flatMap(({ contents }) => {
+    const [materialId, ...others] = new Set(contents.cohorts.map((one) => one.materialId));
+    return others.length === 0 ? [{ materialId, nitrogenG: figuresOf(contents).nitrogenG }] : [];
+  });
+  return FEED_PRODUCTS.map((product) => ({
+    product,
+    nitrogenG: total(
+      amounts.filter(({ materialId }) => materialId === product.materialId).map((one) => one.nitrogenG),
+    ),
+  }))
+    .filter(({ nitrogenG }) => nitrogenG >= WORTH_OPENING_G)
+    .toSorted((a, b) => b.nitrogenG - a.nitrogenG);
+}
