@@ -22,6 +22,16 @@ describe('what is spread', () => {
     expect(much.map(({ code }) => code)).toEqual(['manureNitrogen', 'phosphorus']);
     expect(limitsOf(lay('compost_yard', '2026-05-01', 10))).toEqual([]);
   });
+  it('is the phosphorus of a year when as much is spread every spring, whether a few days early or late', () => {
+    const springs = ['2023-03-30', '2024-03-30', '2025-03-26', '2026-03-28'];
+    const phosphorusOf = (dates: readonly string[], kg: number): number => {
+      const limits = limitsOf(...dates.map((date) => lay('compost_manure', date, kg)));
+      const limit = limits.find((one) => one.code === 'phosphorus');
+      return limit?.code === 'phosphorus' ? limit.gPerM2Year : 0;
+    };
+    expect(phosphorusOf(springs, 60)).toBeGreaterThan(4);
+    expect(phosphorusOf(springs, 60)).toBeCloseTo(phosphorusOf(['2026-03-28'], 180), 9);
+  });
 });
 
 describe('what is washed out', () => {

@@ -4,6 +4,7 @@ import type { ClimateNormals } from '../../../records/garden.ts';
 import {
   type DayNumber,
   type FindMaterial,
+  calendarDateOf,
   dayNumberFromIso,
   phosphorusFractionDryBasis,
   total,
@@ -111,9 +112,11 @@ export function spreadLimits({ bed, entries, findMaterial, since }: Layings): Be
       ),
     }));
   const worst = years.toSorted((a, b) => b.gPerM2 - a.gPerM2).at(0);
-  const lastDay = Math.max(since, ...layings.map(({ day }) => day));
+  // By calendar years: three years to the day would hold four springs.
+  const yearOf = (day: DayNumber): number => calendarDateOf(day).year;
+  const lastYear = yearOf(Math.max(since, ...layings.map(({ day }) => day)));
   const gPerM2Year =
-    total(layings.filter(({ day }) => day > lastDay - PHOSPHORUS_YEARS * YEAR_DAYS).map(phosphorusG)) /
+    total(layings.filter(({ day }) => yearOf(day) > lastYear - PHOSPHORUS_YEARS).map(phosphorusG)) /
     PHOSPHORUS_YEARS;
   return [
     ...(worst && worst.gPerM2 > ORGANIC_NITROGEN_YEARLY_G_PER_M2
