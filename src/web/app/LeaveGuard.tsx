@@ -20,6 +20,9 @@ export function LeaveGuard() {
     <Modal
       open={blocker.state === 'blocked'}
       title="Leave without saving?"
+      // Closed while it still opens, a moving dialog can miss the end of its motion and stay over the page.
+      transitionName=""
+      maskTransitionName=""
       onCancel={() => blocker.reset?.()}
       footer={[
         <Button key="leave" onClick={() => blocker.proceed?.()}>
