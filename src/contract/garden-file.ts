@@ -10,7 +10,7 @@ import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
 export { GARDEN_FILE_FORMAT };
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_VERSION = 5;
+export const GARDEN_FILE_VERSION = 6;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -54,6 +54,8 @@ const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   3: (file) => file,
   // The wait of a build-up came with version 5, and is absent where nothing is waited for.
   4: (file) => file,
+  // Where the garden lies came with version 6, and is null where it is not told.
+  5: (file) => file,
 };
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

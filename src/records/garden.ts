@@ -23,10 +23,23 @@ export const gardenPrices = z.strictObject({
   hour: price,
 });
 
+const MOST_LETTERS = 120;
+/** Where a garden lies and whose months it goes by; the latitude gives what evaporates. */
+export const gardenLocation = z.strictObject({
+  latitudeDeg: finite.min(-90).max(90),
+  longitudeDeg: finite.min(-180).max(180).nullable(),
+  elevationM: finite.min(-450).max(6000).nullable(),
+  /** The station its months are from; empty when they are its own. */
+  station: z.string().max(MOST_LETTERS),
+});
+export type GardenLocation = Unchanging<z.infer<typeof gardenLocation>>;
+
 export const gardenFields = {
   name,
   place: note,
   climate: climateNormals,
+  /** Null when it was not told. */
+  location: gardenLocation.nullable().default(null),
   depositionGPerM2Year: field(finite.min(0).max(20), { label: 'nitrogen from rain and air' }),
   measures: z.enum(MEASURES),
   school: z.enum(SCHOOLS).default('byDepth'),

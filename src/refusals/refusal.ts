@@ -69,6 +69,10 @@ export interface RefusalFacts {
   mustBe: { readonly requirement: string };
   missing: { readonly hint: 'material' | 'materialOrPile' | 'annualIsCleared' };
   notClasses: null;
+  /** Twelve months of one temperature: no climate has them. */
+  equalMonths: null;
+  /** The warm months are those of the other half of the earth. */
+  otherHemisphere: { readonly latitudeDeg: number };
   wrongList: { readonly wanted: 'twelveMonths' | 'zonesOrHalves' | 'contactAndRoot' };
 
   // Quantities as they are typed

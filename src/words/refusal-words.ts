@@ -146,6 +146,9 @@ const SENTENCES: Sentences = {
   mustBe: ({ requirement }) => requirement,
   missing: ({ hint }) => MISSING[hint],
   notClasses: () => 'must be an object of classes',
+  equalMonths: () => 'is the same in all twelve months: give each month its own mean',
+  otherHemisphere: ({ latitudeDeg }) =>
+    `is highest when it is winter at ${Math.abs(latitudeDeg)}° ${latitudeDeg < 0 ? 'south' : 'north'}: begin with January, and write southern latitudes with a minus`,
   wrongList: ({ wanted }) => LISTS[wanted],
 
   notADate: ({ got }) => `must be a date written YYYY-MM-DD; got ${JSON.stringify(got)}`,

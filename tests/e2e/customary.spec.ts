@@ -15,8 +15,16 @@ test('a garden is begun, run and printed in inches, pounds and degrees F', async
     await page.goto('/welcome');
     await page.getByLabel('What is your garden called?').fill('Quay Garden');
     await page.getByText('inches, lb, barrows').click();
-    await choose(page, 'Which weather is most like yours?', 'your own twelve months');
-    await expect(page.getByLabel('Temperature, °F, Jan')).toBeVisible();
+    await page.getByText('twelve months of your own').click();
+    await page.getByLabel('Latitude, °').fill('48');
+    await expect(page.getByLabel('Temperature, °F, Jan')).toHaveValue('');
+    await page
+      .getByLabel('Paste a table, or type below')
+      .fill(
+        'Rain, inches\t4.9 3.7 3.7 2.8 2.4 1.6 0.6 0.7 1.5 3.3 5.7 5.9\nMean, °F\t41 44 47 52 58 63 69 69 63 54 46 41',
+      );
+    await page.getByRole('button', { name: 'Read it' }).click();
+    await expect(page.getByLabel('Temperature, °F, Jul')).toHaveValue('69');
     await page.getByLabel('Temperature, °F, Jan').fill('41');
     await page.getByLabel('Rain, in, Jan').fill('3 1/2');
     await page.getByRole('button', { name: 'Create the garden' }).click();

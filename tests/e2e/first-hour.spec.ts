@@ -18,7 +18,7 @@ test.afterAll(() => removeFolder(folder));
 test('a newcomer comes from nothing to a first true answer in eleven steps', async ({ page }) => {
   await page.goto(server.address);
   await page.getByLabel('What is your garden called?').fill('Brook plot');
-  await choose(page, 'Which weather is most like yours?', 'Mild and maritime');
+  await choose(page, 'Nearest town or weather station', 'Dublin, Ireland');
   await page.getByRole('button', { name: 'Create the garden' }).click();
   const guide = page.getByRole('list', { name: 'First steps' });
   await expect(guide.locator('[aria-current=step]')).toContainText('A bed');
@@ -75,6 +75,7 @@ test('from the demo one comes to a garden of one’s own, and back; one can be t
   await page.getByRole('link', { name: 'Begin your own garden' }).click();
   await expect(page.getByRole('link', { name: 'Back to your gardens' })).toBeVisible();
   await page.getByLabel('What is your garden called?').fill('Brook plot');
+  await choose(page, 'Nearest town or weather station', 'Dublin, Ireland');
   await page.getByRole('button', { name: 'Create the garden' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Brook plot' })).toBeVisible();
   await page.getByText('Brook plot', { exact: true }).click();

@@ -55,6 +55,24 @@ beforeAll(async () => {
   expect((await ask('POST', '/api/gardens/garden/beds', bed)).status).toBe(201);
 });
 
+it('a garden whose months are those of the other half of the earth, or all alike, is refused with the reason', async () => {
+  const location = { latitudeDeg: -38, longitudeDeg: 145, elevationM: null, station: '' };
+  const temperatureC = [3, 4, 6, 9, 13, 16, 18, 17, 14, 11, 7, 4];
+  const southern = { ...garden, id: 'south', location, climate: { ...garden.climate, temperatureC } };
+  const refused = await ask('POST', '/api/gardens', southern);
+  expect(refused.status).toBe(422);
+  expect(refused.body.errors).toMatchObject([
+    { field: 'climate.temperatureC', sentence: expect.stringContaining('winter at 38° south') as string },
+  ]);
+  const equal = { ...southern, climate: { ...garden.climate, temperatureC: Array<number>(12).fill(12) } };
+  expect((await ask('POST', '/api/gardens', equal)).body.errors[0]?.sentence).toContain(
+    'the same in all twelve',
+  );
+  expect(
+    (await ask('POST', '/api/gardens', { ...southern, location: { ...location, latitudeDeg: 38 } })).status,
+  ).toBe(201);
+});
+
 afterAll(async () => {
   await server.stop();
   removeFolder(folder);

@@ -8,7 +8,10 @@ export {
   dayNumberOf,
   isoDateOf,
 } from './climate/calendar.ts';
+export { checkClimate } from './climate/check-climate.ts';
 export { isSouthern } from './climate/climate.ts';
+export { evapotranspirationMm } from './climate/evapotranspiration.ts';
+export { type FrostDates, frostDates, frostUntil, nightlyMinimumC } from './climate/frost.ts';
 export {
   COLD_SOIL_BELOW_C,
   type GroundWarning,
@@ -24,8 +27,10 @@ export {
   respiredPerKept,
   temperatureModifier,
 } from './climate/modifiers.ts';
+export { koppenClass } from './climate/koppen.ts';
 export { CLIMATE_PATTERNS, type ClimatePattern } from './climate/patterns.ts';
 export { LARGEST_SEED, SEEDED_WEATHER_DEFAULTS, type SeededWeather } from './climate/seeded-weather.ts';
+export { STATIONS, type Station, atElevation, nearestStations, normalsOf } from './climate/stations.ts';
 export { type WeatherSeries, airTemperatureC, sumOverDays, weatherSeries } from './climate/weather.ts';
 
 // crops

@@ -37,6 +37,7 @@ export function plantDemoGarden(stores: Stores, today: string): void {
       depositionGPerM2Year: 1,
       measures: 'metric',
       school: 'byDepth',
+      location: null,
       feedMaterialId: FEED_FROM_STOCK,
       prices: null,
     });

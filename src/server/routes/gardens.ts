@@ -1,10 +1,16 @@
 import { Hono } from 'hono';
-import { gardenChange, gardenDraft } from '../../records/garden.ts';
+import { gardenChange, gardenDraft, type GardenDraft } from '../../records/garden.ts';
+import { checkClimate } from '../../core/ground/index.ts';
 import { changesSince } from '../changes.ts';
 import { booksSender } from '../sent-books.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion, sinceMark } from './validated.ts';
+
+/** Refuses months that cannot be those of the place. */
+const requireLikelyClimate = ({ climate, location }: Pick<GardenDraft, 'climate' | 'location'>): void => {
+  if (location) checkClimate(climate, location.latitudeDeg);
+};
 
 export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
   const books = booksSender(stores, today);
@@ -13,6 +19,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
     .post('/', body(gardenDraft), (c) => {
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
+      requireLikelyClimate(draft);
       const known = sentAgain(stores.gardens.find(id), draft);
       return known ? c.json(known, 200) : c.json(stores.gardens.insert({ ...draft, id }), 201);
     })
@@ -36,6 +43,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
     })
     .put('/:gardenId', body(gardenChange), (c) => {
       const { version, ...values } = c.req.valid('json');
+      requireLikelyClimate(values);
       return c.json(
         requireWritten(stores.gardens.update(c.req.param('gardenId'), version, values), 'garden'),
         200,

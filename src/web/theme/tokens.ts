@@ -16,6 +16,7 @@ export const COLORS = {
   marginRed: '#D79A92',
   leaf: '#3F7A35',
   paleLeaf: '#B4AC45',
+  rain: '#A9BCCC',
 } as const;
 
 export const FONTS = {

@@ -34,10 +34,27 @@ const TRIALS: Record<
     coldestC: number;
     hottestC: number;
     isSown: boolean;
+    isTender: boolean;
   }
 > = {
-  seedlings: { demandG: 3, rootDepthCm: 12, rootsAtOnce: false, coldestC: 8, hottestC: 30, isSown: true },
-  transplants: { demandG: 4, rootDepthCm: 20, rootsAtOnce: true, coldestC: 9, hottestC: 32, isSown: false },
+  seedlings: {
+    demandG: 3,
+    rootDepthCm: 12,
+    rootsAtOnce: false,
+    coldestC: 8,
+    hottestC: 30,
+    isSown: true,
+    isTender: false,
+  },
+  transplants: {
+    demandG: 4,
+    rootDepthCm: 20,
+    rootsAtOnce: true,
+    coldestC: 9,
+    hottestC: 32,
+    isSown: false,
+    isTender: false,
+  },
 };
 export const TRIAL_DAYS = 42;
 const STEP_DAYS = 7;

@@ -64,6 +64,7 @@ const SEARCHED_DAYS = 182;
 /** Found by moving it: all others call for something else to be done. */
 const MOVED_BY_DATE: ReadonlySet<PlantingObjection['code']> = new Set([
   'cold',
+  'frost',
   'hot',
   'burn',
   'buildUp',

@@ -1,4 +1,5 @@
 import type { LayEntry, Entry } from '../../../records/entry.ts';
+import type { ClimateNormals } from '../../../records/garden.ts';
 import type { StartsAs } from '../../../records/vocabulary.ts';
 import {
   type Crop,
@@ -8,6 +9,7 @@ import {
   STARTS_BETWEEN_C,
   airTemperatureC,
   dayNumberFromIso,
+  frostUntil,
   hasTrait,
 } from '../../ground/index.ts';
 import { atEndOf, type BedProjection, type BedSample } from '../projection/bed-projection.ts';
@@ -16,6 +18,7 @@ import type { BedBooks } from '../books/bed-books.ts';
 /** Why a day is a bad one to sow or plant, nitrogen apart. */
 export type GroundObstacle =
   | { readonly code: 'cold'; readonly meanC: number; readonly needsC: number }
+  | { readonly code: 'frost'; readonly untilDay: DayNumber }
   | { readonly code: 'hot'; readonly meanC: number; readonly bearsC: number }
   | { readonly code: 'burn'; readonly untilDay: DayNumber | null }
   | { readonly code: 'buildUp'; readonly untilDay: DayNumber };
@@ -25,6 +28,8 @@ export interface YoungPlant {
   readonly coldestC: number;
   readonly hottestC: number;
   readonly isSown: boolean;
+  /** Frost kills it. */
+  readonly isTender: boolean;
 }
 
 /** A bed as somebody finds it who means to sow or plant. */
@@ -52,7 +57,18 @@ const COUNTS_AS_COVER_FROM_CM = 0.3;
 export const youngPlantOf = (crop: Crop, startsAs: StartsAs): YoungPlant => ({
   ...STARTS_BETWEEN_C[crop.warmth],
   isSown: startsAs === 'seed',
+  isTender: crop.warmth === 'tender' || crop.warmth === 'heat',
 });
+
+/** Seed lies so long in the soil before frost can reach what comes up, days (set here). */
+const COMES_UP_AFTER_DAYS = 10;
+
+/** Until when frost may kill what is sown or set on a day; null when it does not, or only at the end of its first weeks. */
+function frostObstacle(climate: ClimateNormals, plant: YoungPlant, day: DayNumber): GroundObstacle | null {
+  if (!plant.isTender) return null;
+  const untilDay = frostUntil(climate, plant.isSown ? day + COMES_UP_AFTER_DAYS : day);
+  return untilDay === null ? null : { code: 'frost', untilDay };
+}
 
 /** What stands in the way of a young plant on a day, nitrogen and cover apart; null when nothing does. */
 export function groundObstacle(
@@ -67,6 +83,8 @@ export function groundObstacle(
   const untilDay = mellowDay({ books, findMaterial, day });
   if (untilDay !== null) return { code: 'burn', untilDay };
   if (meanC < plant.coldestC) return { code: 'cold', meanC, needsC: plant.coldestC };
+  const frost = frostObstacle(climate, plant, day);
+  if (frost) return frost;
   if (meanC > plant.hottestC) return { code: 'hot', meanC, bearsC: plant.hottestC };
   const isSalty = isTooSalty(plant, atEndOf(projection, day).availableContactG);
   return isSalty ? { code: 'burn', untilDay: null } : null;

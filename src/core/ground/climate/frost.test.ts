@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { isoDateOf } from './calendar.ts';
-import { frostDates, nightlyMinimumC } from './frost.ts';
+import { dayNumberFromIso, isoDateOf } from './calendar.ts';
+import { type FrostDates, frostDates, frostUntil, nightlyMinimumC } from './frost.ts';
 import { STATIONS, normalsOf } from './stations.ts';
 
 const normals = (name: string) => normalsOf(STATIONS.find((one) => one.name === name)!);
+const datesOf = (months: Parameters<typeof frostDates>[0]) => frostDates(months) as FrostDates;
 const dayOf = (monthDay: string) => Date.parse(`2025-${monthDay}`) / 86_400_000;
 const monthDay = (day: number) => isoDateOf(day).slice(5);
 /** Days from one date of the year to another, over the turn of the year too. */
@@ -33,29 +34,48 @@ const KNOWN: readonly (readonly [name: string, last: string, first: string])[] =
 
 describe('frost by twelve monthly means', () => {
   it.each(KNOWN)('%s: the last and the first lie within a month of what is known', (name, last, first) => {
-    const dates = frostDates(normals(name))!;
+    const dates = datesOf(normals(name));
     expect(apart(monthDay(dates.lastDay), last)).toBeLessThanOrEqual(31);
     expect(apart(monthDay(dates.firstDay), first)).toBeLessThanOrEqual(31);
   });
 
   it('lies within ten days of what is known half of the time', () => {
     const errors = KNOWN.flatMap(([name, last, first]) => {
-      const dates = frostDates(normals(name))!;
+      const dates = datesOf(normals(name));
       return [apart(monthDay(dates.lastDay), last), apart(monthDay(dates.firstDay), first)];
     });
     expect(errors.filter((days) => days <= 10).length).toBeGreaterThanOrEqual(errors.length / 2);
   });
 
   it.each(['Sydney', 'Lisbon', 'Singapore', 'Mexico City', 'Miami'])('%s has none in most years', (name) => {
-    expect(frostDates(normals(name))).toBeNull();
+    expect(frostDates(normals(name))).toBe('none');
+  });
+
+  it('may come in any night where it is too cold for trees', () => {
+    expect(frostDates(normals('Nuuk'))).toBe('always');
+    expect(frostDates(normals('Yakutsk'))).not.toBe('always');
   });
 
   it('comes later in spring and earlier in autumn the colder it is', () => {
-    const mild = frostDates(normals('Berlin'))!;
+    const mild = datesOf(normals('Berlin'));
     const { temperatureC, ...rest } = normals('Berlin');
-    const cold = frostDates({ ...rest, temperatureC: temperatureC.map((mean) => mean - 3) })!;
+    const cold = datesOf({ ...rest, temperatureC: temperatureC.map((mean) => mean - 3) });
     expect(cold.lastDay).toBeGreaterThan(mild.lastDay);
     expect(cold.firstDay).toBeLessThan(mild.firstDay);
+  });
+
+  it('is to be reckoned with until the last of spring, in either half of the earth', () => {
+    const until = (name: string, iso: string) => {
+      const day = frostUntil(normals(name), dayNumberFromIso(iso, []));
+      return day === null ? null : isoDateOf(day);
+    };
+    expect(until('Chicago', '2026-07-01')).toBeNull();
+    expect(until('Chicago', '2026-12-24')).toMatch(/^2027-04/);
+    expect(until('Chicago', '2027-01-10')).toBe(until('Chicago', '2026-12-24'));
+    expect(until('Christchurch', '2026-12-24')).toBeNull();
+    expect(until('Christchurch', '2026-07-01')).toMatch(/^2026-(?:09|10)/);
+    expect(until('Sydney', '2026-07-01')).toBeNull();
+    expect(until('Nuuk', '2026-07-01')).toBe('2027-07-01');
   });
 
   it('has colder nights where it is dry', () => {

@@ -1,5 +1,5 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
-import { dayNumberFromIso, type DayNumber } from './calendar.ts';
+import { calendarDateOf, dayNumberFromIso, dayNumberOf, type DayNumber } from './calendar.ts';
 import { airTemperatureC } from './weather.ts';
 
 /**
@@ -12,6 +12,8 @@ const DAILY_RANGE_C = { wet: 8.8, dry: 13 } as const;
 const NIGHTS_APART_C = 2.6;
 const NIGHTS_APART_PER_C = 0.045;
 const NIGHTS_IN_A_SPELL = 1.2;
+/** With fewer nights between the last frost and the first there is no time without frost (set here). */
+const SHORTEST_SUMMER_DAYS = 21;
 const MONTHS = 12;
 const DAYS_PER_YEAR = 365;
 /** A year without a leap day, to count days in. */
@@ -56,27 +58,58 @@ function frostByNight(normals: ClimateNormals): number[] {
 }
 
 /**
- * The last frost of spring and the first of autumn, as they come in the middle year; null where less than every second
- * year has any, and where no night of the warmest month is safe. The air at 2 m is meant; on the ground it freezes
+ * The last frost of spring and the first of autumn, as they come in the middle year; 'none' where less than every second
+ * year has any, 'always' where even the warmest nights are not safe. The air at 2 m is meant; on the ground it freezes
  * earlier and later.
  *
  * @example
- * frostDates(findClimate('southern_temperate')) // null
+ * frostDates(findClimate('cool_temperate')).lastDay - dayNumberFromIso('2025-01-01') // 133
  */
-export function frostDates(normals: ClimateNormals): FrostDates | null {
+export function frostDates(normals: ClimateNormals): FrostDates | 'none' | 'always' {
   const chances = frostByNight(normals);
   const warmest = chances.indexOf(Math.min(...chances));
-  const half = Math.floor(DAYS_PER_YEAR / 2);
-  const nightFrom = (step: 1 | -1): number | null => {
-    let spells = 0;
-    for (let i = 0; i < half; i++) {
-      spells += chances[(warmest + step * i + 2 * DAYS_PER_YEAR) % DAYS_PER_YEAR] / NIGHTS_IN_A_SPELL;
-      if (spells >= Math.LN2) return i;
-    }
-    return null;
-  };
-  const [before, after] = [nightFrom(-1), nightFrom(1)];
-  if (before === null || after === null || before + after < 2) return null;
+  const [before, after] = [safeNights(chances, warmest, -1), safeNights(chances, warmest, 1)];
+  if (before === null || after === null) return 'none';
+  if (before + after < SHORTEST_SUMMER_DAYS) return 'always';
   const dayOf = (index: number): DayNumber => YEAR_START + ((index + DAYS_PER_YEAR) % DAYS_PER_YEAR);
   return { lastDay: dayOf(warmest - before), firstDay: dayOf(warmest + after) };
+}
+
+/** Nights from one on, forwards or backwards, until a spell of frost has come in every second year; null when none has. */
+function safeNights(chances: readonly number[], from: number, step: 1 | -1): number | null {
+  let spells = 0;
+  for (let i = 0; i < DAYS_PER_YEAR / 2; i++) {
+    spells += chances[(from + step * i + DAYS_PER_YEAR) % DAYS_PER_YEAR] / NIGHTS_IN_A_SPELL;
+    if (spells >= Math.LN2) return i;
+  }
+  return null;
+}
+
+const known = new WeakMap<ClimateNormals, ReturnType<typeof frostDates>>();
+
+/** The same for the same months, worked out once. */
+function frostDatesOf(normals: ClimateNormals): ReturnType<typeof frostDates> {
+  const dates = known.get(normals) ?? frostDates(normals);
+  known.set(normals, dates);
+  return dates;
+}
+
+/**
+ * Until when frost is to be reckoned with on a day: the last frost of the spring to come. Null in the months without, and
+ * where there are none with. Where it may freeze in any month, a year later.
+ *
+ * @example
+ * frostUntil(findClimate('cool_temperate'), dayNumberFromIso('2026-07-15')) // null
+ */
+export function frostUntil(normals: ClimateNormals, day: DayNumber): DayNumber | null {
+  const dates = frostDatesOf(normals);
+  if (dates === 'none') return null;
+  if (dates === 'always') return day + DAYS_PER_YEAR;
+  const dayOfYear = (one: DayNumber) => one - YEAR_START;
+  const { year } = calendarDateOf(day);
+  const at = day - dayNumberOf({ year, month: 1, day: 1 });
+  const [last, first] = [dayOfYear(dates.lastDay), dayOfYear(dates.firstDay)];
+  const isFree = last < first ? at >= last && at < first : at >= last || at < first;
+  if (isFree) return null;
+  return day + ((last - at + DAYS_PER_YEAR) % DAYS_PER_YEAR);
 }

@@ -27,6 +27,20 @@ export const normalsOf = ({ temperatureC, rainMm, latitude }: Station): ClimateN
   evapotranspirationMm: evapotranspirationMm(temperatureC, latitude),
 });
 
+/** It gets colder with every meter of height, C (International Standard Atmosphere, from memory). */
+const COLDER_PER_M = 0.0065;
+
+/** A station as if it stood higher or lower, at the same latitude or another; its rain stays. */
+export const atElevation = (
+  station: Station,
+  { elevationM, latitude }: { readonly elevationM: number; readonly latitude: number },
+): Station => ({
+  ...station,
+  latitude,
+  elevationM,
+  temperatureC: station.temperatureC.map((mean) => mean - COLDER_PER_M * (elevationM - station.elevationM)),
+});
+
 const EARTH_RADIUS_KM = 6371;
 
 /** Distance on the sphere between two points given in degrees, km. */

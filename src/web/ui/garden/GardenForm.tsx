@@ -1,23 +1,18 @@
-import { Button, Input, Segmented, Select } from 'antd';
-import { useState } from 'react';
+import { Button, Input, Segmented } from 'antd';
+import { useMemo, useState } from 'react';
 import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../records/garden.ts';
 import { FEED_FROM_STOCK, SCHOOLS, type School } from '../../../records/vocabulary.ts';
-import { CLIMATE_PATTERNS } from '../../../core/ground/index.ts';
 import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
 import { SCHOOL_NAMES, schoolWords } from '../../../words/school-words.ts';
-import {
-  climateFigures,
-  climateInUnits,
-  readClimate,
-  typedClimate,
-  type TypedClimate,
-} from './climate-form.ts';
+import { climateInUnits } from './climate-form.ts';
+import { ClimatePicture } from './ClimatePicture.tsx';
 import { measuresOf } from '../../../words/measures.ts';
-import { ClimateMonths } from './ClimateMonths.tsx';
+import { firstPlace, placeOf, type PlaceFields } from './place-form.ts';
+import { PlaceChoice } from './PlaceChoice.tsx';
 import { Field } from '../forms/Field.tsx';
-import { quantityTroubles, troublesOf } from '../forms/troubles.ts';
+import { troublesOf } from '../forms/troubles.ts';
 import { useRecordForm } from '../forms/use-record-form.ts';
-import { readerOf, type Reader } from '../forms/typed-quantity.ts';
+import { readerOf } from '../forms/typed-quantity.ts';
 
 interface GardenFormProps {
   /** The garden to change; null for a new one. */
@@ -27,77 +22,51 @@ interface GardenFormProps {
   readonly onClose?: () => void;
 }
 
-const OWN_CLIMATE = 'own';
-
-/** The built-in pattern a garden's climate was taken from, if it still is that pattern. */
-const patternOf = ({ climate }: GardenRecord): string =>
-  CLIMATE_PATTERNS.find(({ temperatureC }) => temperatureC.every((t, i) => t === climate.temperatureC[i]))
-    ?.id ?? OWN_CLIMATE;
-
 const USUAL_MEASURES: GardenDraft['measures'] = 'metric';
 
-type GardenFields = Pick<GardenDraft, 'name' | 'school' | 'measures'> & {
-  readonly patternId: string;
-  readonly months: TypedClimate;
-};
+type GardenFields = Pick<GardenDraft, 'name' | 'school' | 'measures'> & { readonly place: PlaceFields };
 
 /** A garden as the form opens: as it stands, or a new one. */
 function firstFields(changing: GardenRecord | null) {
-  if (changing) {
-    return {
-      ...changing,
-      patternId: patternOf(changing),
-      months: typedClimate(changing.climate, readerOf(changing.measures)),
-    };
-  }
-  const pattern = CLIMATE_PATTERNS[0]!;
-  return {
+  const { measures, ...kept } = changing ?? {
     id: crypto.randomUUID(),
     name: '',
     place: '',
-    patternId: pattern.id,
-    months: typedClimate(pattern, readerOf(USUAL_MEASURES)),
     school: 'byDepth' as School,
     measures: USUAL_MEASURES,
     depositionGPerM2Year: 1,
     feedMaterialId: FEED_FROM_STOCK,
     prices: null,
   };
+  const { id, name, school, place: note, depositionGPerM2Year, feedMaterialId, prices } = kept;
+  return {
+    unasked: { id, place: note, depositionGPerM2Year, feedMaterialId, prices },
+    fields: { name, school, measures, place: firstPlace(changing, readerOf(measures)) },
+  };
 }
 
 /** Opening a book for a garden, or changing what it says on its cover. */
 export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
   const [first] = useState(() => firstFields(changing));
-  const { id } = first;
-  const { fields, set, wasTried, submitWith, forget } = useRecordForm<GardenFields>(() => first);
-  const { name, patternId, months, school, measures } = fields;
-  const reader = readerOf(measures);
+  const { id } = first.unasked;
+  const { fields, set, wasTried, submitWith, forget } = useRecordForm<GardenFields>(() => first.fields);
+  const { name, school, measures, place } = fields;
+  const reader = useMemo(() => readerOf(measures), [measures]);
   const makeGarden = useMakeGarden();
   const changeGarden = useChangeGarden();
-  const parsed = gardenDraft.safeParse({
-    id,
-    name,
-    place: first.place,
-    climate: climateFigures(months, reader),
-    depositionGPerM2Year: first.depositionGPerM2Year,
-    measures,
-    school,
-    feedMaterialId: first.feedMaterialId,
-    prices: first.prices,
-  });
-  const troubles = {
-    ...troublesOf(parsed, makeGarden.error ?? changeGarden.error),
-    ...quantityTroubles(readClimate(months, reader)),
-  };
-  const chooseMeasures = (chosen: typeof measures) =>
-    set({ measures: chosen, months: climateInUnits(months, reader, readerOf(chosen)) });
-
-  const choosePattern = (id: string) => {
-    const pattern = CLIMATE_PATTERNS.find((one) => one.id === id);
-    set({ patternId: id, ...(pattern ? { months: typedClimate(pattern, reader) } : {}) });
+  const found = useMemo(() => placeOf(place, changing, reader), [place, changing, reader]);
+  const { climate, location } = found;
+  const parsed = gardenDraft.safeParse({ ...first.unasked, name, measures, school, climate, location });
+  const isFound = climate !== null && Object.keys(found.troubles).length === 0;
+  // Without a place there is no climate yet; what is missing of it is said where it is asked for.
+  const { climate: _, ...schemaTroubles } = troublesOf(parsed, makeGarden.error ?? changeGarden.error);
+  const troubles = { ...schemaTroubles, ...found.troubles };
+  const chooseMeasures = (chosen: typeof measures) => {
+    const months = climateInUnits(place.months, reader, readerOf(chosen));
+    set({ measures: chosen, place: { ...place, months } });
   };
   const save = () => {
-    if (!parsed.success) return;
+    if (!parsed.success || !isFound) return;
     const onSuccess = () => {
       forget();
       onKept(id);
@@ -125,14 +94,14 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
           />
         )}
       </Field>
-      <ClimateChoice
-        patternId={patternId}
-        months={months}
+      <PlaceChoice
+        fields={place}
+        keptFrom={changing && keptWords(changing)}
         reader={reader}
         troubles={wasTried ? troubles : {}}
-        onPattern={choosePattern}
-        onMonths={(next) => set({ months: next })}
+        onChange={(change) => set({ place: { ...place, ...change } })}
       />
+      {isFound && parsed.success && <ClimatePicture climate={parsed.data.climate} system={measures} />}
       <div className="field">
         <span className="field-name">How seriously do you take nitrogen lock-up?</span>
         <Segmented
@@ -168,39 +137,6 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
   );
 }
 
-interface ClimateChoiceProps {
-  readonly patternId: string;
-  readonly months: TypedClimate;
-  readonly reader: Reader;
-  readonly troubles: Record<string, string>;
-  readonly onPattern: (patternId: string) => void;
-  readonly onMonths: (months: TypedClimate) => void;
-}
-
-/** A typical year to start from, or twelve months of one's own. */
-function ClimateChoice({ patternId, months, reader, troubles, onPattern, onMonths }: ClimateChoiceProps) {
-  return (
-    <>
-      <Field
-        name="Which weather is most like yours?"
-        hint="A typical year of temperature, rain and evaporation."
-      >
-        {(control) => (
-          <Select
-            {...control}
-            value={patternId}
-            onChange={onPattern}
-            style={{ width: 340 }}
-            options={[
-              ...CLIMATE_PATTERNS.map((one) => ({ value: one.id, label: one.name })),
-              { value: OWN_CLIMATE, label: 'your own twelve months …' },
-            ]}
-          />
-        )}
-      </Field>
-      {patternId === OWN_CLIMATE && (
-        <ClimateMonths typed={months} reader={reader} onChange={onMonths} troubles={troubles} />
-      )}
-    </>
-  );
-}
+/** What a garden that is being changed goes by, for the choice to leave it so. */
+const keptWords = ({ location }: GardenRecord): string =>
+  location === null || location.station === '' ? 'as it is now' : `as it is now: ${location.station}`;

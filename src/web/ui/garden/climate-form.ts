@@ -34,9 +34,11 @@ const SHOWN_DIGITS = 3;
 const byRow = <Value>(of: (row: ClimateRow) => Value): Record<ClimateField, Value> =>
   Object.fromEntries(CLIMATE_ROWS.map((row) => [row.field, of(row)])) as Record<ClimateField, Value>;
 
-const ASKED: Readonly<Record<ClimateField, QuantityAsked>> = byRow(({ field, quantity }) =>
-  askedOf(climateNormals.shape[field].element, quantity),
-);
+/** What evaporates need not be told: it follows from the temperature and the latitude. */
+const ASKED: Readonly<Record<ClimateField, QuantityAsked>> = byRow(({ field, quantity }) => ({
+  ...askedOf(climateNormals.shape[field].element, quantity),
+  isOptional: field === 'evapotranspirationMm',
+}));
 
 /** Twelve months as they first stand in their fields. */
 export const typedClimate = (
