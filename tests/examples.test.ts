@@ -2,7 +2,12 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { runInNewContext } from 'node:vm';
 import { describe, expect, it } from 'vitest';
-import { CLIMATE_PATTERNS, dayNumberFromIso, findLibraryMaterial } from '../src/core/ground/index.ts';
+import {
+  CLIMATE_PATTERNS,
+  dayNumberFromIso,
+  findCrop,
+  findLibraryMaterial,
+} from '../src/core/ground/index.ts';
 import { defaultParameters } from '../src/core/model/index.ts';
 
 const CORE = 'src/core';
@@ -28,6 +33,7 @@ function examplesIn(text: string): Example[] {
 
 /** What an example may use besides the file it stands in. */
 const AT_HAND = {
+  findCrop,
   findLibraryMaterial,
   dayNumberFromIso,
   defaultParameters,

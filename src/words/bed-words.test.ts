@@ -7,6 +7,7 @@ import type { HarvestWait } from '../core/bed/advice/waits.ts';
 import { BUILD_UP_NOTES } from '../core/bed/build-ups/build-up.ts';
 import { BUILD_UPS } from '../core/bed/build-ups/build-up-library.ts';
 import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
+import { findCrop } from '../core/ground/crops/crop-library.ts';
 import { findLibraryMaterial } from '../core/ground/materials/library.ts';
 import { drawScenario } from '../core/bed/projection/draws.ts';
 import type { LikelyRange } from '../core/bed/projection/likely-range.ts';
@@ -16,6 +17,7 @@ import { bedOf, MILD, plantingOf } from '../../tests/fixtures/books.ts';
 import { layOf } from '../../tests/fixtures/laid.ts';
 import { BUILD_UP_WORDS, buildUpNote, waitWords } from './build-up-words.ts';
 import { conflictInWords, waitInWords } from './conflict-words.ts';
+import { cropSentences, monthSpans, phCaution } from './crop-words.ts';
 import { measuresOf } from './measures.ts';
 import { planChangeSentence } from './plan-change-words.ts';
 import { inputWords, rangeSentences } from './range-words.ts';
@@ -81,6 +83,35 @@ describe('what a plan made anew changes, in words', () => {
   it.each(all)('%o', (change, sentence) => {
     expect(planChangeSentence(change, { areaM2: 5, today, names, measures: metric })).toBe(sentence);
     isSentence(planChangeSentence(change, { areaM2: 5, today, names, measures: customary }));
+  });
+});
+
+describe('a crop in words', () => {
+  const at = { startsAs: 'transplant' as const, areaM2: 10, climate: MILD };
+  it('tells when it starts here, its room, and what a harvest takes off, in either system', () => {
+    const tomato = findCrop('tomato')!;
+    const told = cropSentences(tomato, at, metric);
+    told.forEach(isSentence);
+    cropSentences(tomato, at, customary).forEach(isSentence);
+    expect(told[0]).toMatch(/^Here it is planted out from [A-Z][a-z]+ to [A-Z][a-z]+\.$/);
+    expect(told.join(' ')).toContain('takes off 110 g of nitrogen');
+    expect(cropSentences(findCrop('rye')!, at, metric).join(' ')).not.toContain('harvest');
+  });
+  it('says where no month suits it, and where all do', () => {
+    const cold = { ...at, climate: { ...MILD, temperatureC: MILD.temperatureC.map((mean) => mean - 20) } };
+    expect(cropSentences(findCrop('tomato')!, cold, metric)[0]).toContain('no month suits');
+    const hot = { ...at, climate: { ...MILD, temperatureC: MILD.temperatureC.map(() => 26) } };
+    expect(cropSentences(findCrop('tomato')!, hot, metric)[0]).toContain('all year');
+  });
+  it('has months in a row as spans, over the turn of the year too', () => {
+    expect(monthSpans([3, 4, 5, 9])).toBe('March to May and September');
+    expect(monthSpans([1, 2, 11, 12])).toBe('November to February');
+  });
+  it('warns of soil that is too sour or too sweet for it, where that is known', () => {
+    const blueberry = findCrop('blueberry')!;
+    expect(phCaution(blueberry, { ph: 7.2 })).toContain('wants soil of pH 4.0 to 5.3');
+    expect(phCaution(blueberry, { ph: 4.8 })).toBeNull();
+    expect(phCaution(blueberry, { ph: null })).toBeNull();
   });
 });
 

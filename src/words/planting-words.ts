@@ -14,6 +14,7 @@ export interface PlantingWordsSetting {
 const REASONS: Readonly<Record<NonNullable<PlantingDate['waitFor']>, string>> = {
   cold: 'it is too cold before',
   frost: 'frost is to be reckoned with before',
+  frostBeforeHarvest: 'frost would come before the harvest',
   hot: 'it is too hot before',
   burn: 'what is fresh there would burn young roots before',
   buildUp: 'the build-up that lies there is not ready before',
@@ -23,6 +24,7 @@ const REASONS: Readonly<Record<NonNullable<PlantingDate['waitFor']>, string>> = 
 const NEVER: Readonly<Record<NonNullable<PlantingDate['waitFor']>, string>> = {
   cold: 'too cold all year',
   frost: 'frost may come in any month',
+  frostBeforeHarvest: 'not within a year: frost comes before the harvest',
   hot: 'too hot all year',
   burn: 'not within a year: too much is fresh there',
   buildUp: 'not within a year: the build-up is not ready',
@@ -43,6 +45,8 @@ export function objectionWords(objection: PlantingObjection, today: DayNumber, m
       return `its first six weeks would be too hot (${measures.warmth(objection.meanC)} on average; it bears ${measures.warmth(objection.bearsC)})`;
     case 'frost':
       return `frost is to be reckoned with until about ${dateNear(objection.untilDay, today)} (estimated from the monthly means): wait, or cover it in cold nights`;
+    case 'frostBeforeHarvest':
+      return `frost is to be reckoned with from about ${dateNear(objection.frostDay, today)} (estimated from the monthly means), before it has borne much`;
     case 'burn':
       return objection.untilDay === null
         ? `so much mineral nitrogen lies in the top ${measures.rule('length', 5)} that it burns young roots`

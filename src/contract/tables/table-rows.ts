@@ -7,6 +7,8 @@ import type { Table } from './garden-tables.ts';
 interface Named {
   readonly id: string;
   readonly name: string;
+  /** What else it is called. */
+  readonly synonyms?: readonly string[];
 }
 
 /** What names in cells may mean. */
@@ -92,7 +94,9 @@ function idOf(text: string, column: Column, names: TableNames): Cell<string> {
   const list: readonly Named[] = lists[column.kind as keyof typeof lists];
   const byId = list.find(({ id }) => id === text.trim());
   if (byId) return { value: byId.id };
-  const byName = list.filter(({ name }) => same(name, text));
+  const ofThatName = list.filter(({ name }) => same(name, text));
+  const calledSo = list.filter(({ synonyms = [] }) => synonyms.some((one) => same(one, text)));
+  const byName = ofThatName.length > 0 ? ofThatName : calledSo;
   if (byName.length === 1) return { value: byName[0]!.id };
   return {
     trouble:

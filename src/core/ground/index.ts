@@ -35,11 +35,20 @@ export { type WeatherSeries, airTemperatureC, sumOverDays, weatherSeries } from 
 
 // crops
 export {
+  type ClimateObstacle,
+  type YoungPlant,
+  climateObstacle,
+  startMonths,
+  youngPlantOf,
+} from './crops/crop-climate.ts';
+export {
+  CROP_GROUPS,
   CROP_LIBRARY,
   type Crop,
+  type CropGroup,
   DEEPEST_COVER_CM,
   type PlantForm,
-  STARTS_BETWEEN_C,
+  demandRange,
   findCrop,
 } from './crops/crop-library.ts';
 

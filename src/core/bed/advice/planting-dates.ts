@@ -35,6 +35,7 @@ const TRIALS: Record<
     hottestC: number;
     isSown: boolean;
     isTender: boolean;
+    bearsAfterDays: null;
   }
 > = {
   seedlings: {
@@ -45,6 +46,7 @@ const TRIALS: Record<
     hottestC: 30,
     isSown: true,
     isTender: false,
+    bearsAfterDays: null,
   },
   transplants: {
     demandG: 4,
@@ -54,6 +56,7 @@ const TRIALS: Record<
     hottestC: 32,
     isSown: false,
     isTender: false,
+    bearsAfterDays: null,
   },
 };
 export const TRIAL_DAYS = 42;

@@ -1,5 +1,12 @@
 import type { Planting } from '../../../records/planting.ts';
-import { type Crop, type DayNumber, dayNumberFromIso, findCrop, isoDateOf } from '../../ground/index.ts';
+import {
+  type Crop,
+  type DayNumber,
+  dayNumberFromIso,
+  findCrop,
+  isoDateOf,
+  youngPlantOf,
+} from '../../ground/index.ts';
 import {
   type BedScenario,
   type CropPlan,
@@ -25,7 +32,6 @@ import {
   deepestCoverCm,
   groundObstacle,
   isTooSalty,
-  youngPlantOf,
 } from './planting-obstacles.ts';
 
 /** What speaks against sowing or planting something on its day. */
@@ -65,6 +71,7 @@ const SEARCHED_DAYS = 182;
 const MOVED_BY_DATE: ReadonlySet<PlantingObjection['code']> = new Set([
   'cold',
   'frost',
+  'frostBeforeHarvest',
   'hot',
   'burn',
   'buildUp',

@@ -1,15 +1,14 @@
 import type { LayEntry, Entry } from '../../../records/entry.ts';
-import type { ClimateNormals } from '../../../records/garden.ts';
 import type { StartsAs } from '../../../records/vocabulary.ts';
 import {
+  type ClimateObstacle,
   type Crop,
   DEEPEST_COVER_CM,
   type DayNumber,
   type FindMaterial,
-  STARTS_BETWEEN_C,
-  airTemperatureC,
+  type YoungPlant,
+  climateObstacle,
   dayNumberFromIso,
-  frostUntil,
   hasTrait,
 } from '../../ground/index.ts';
 import { atEndOf, type BedProjection, type BedSample } from '../projection/bed-projection.ts';
@@ -17,20 +16,9 @@ import type { BedBooks } from '../books/bed-books.ts';
 
 /** Why a day is a bad one to sow or plant, nitrogen apart. */
 export type GroundObstacle =
-  | { readonly code: 'cold'; readonly meanC: number; readonly needsC: number }
-  | { readonly code: 'frost'; readonly untilDay: DayNumber }
-  | { readonly code: 'hot'; readonly meanC: number; readonly bearsC: number }
+  | ClimateObstacle
   | { readonly code: 'burn'; readonly untilDay: DayNumber | null }
   | { readonly code: 'buildUp'; readonly untilDay: DayNumber };
-
-/** What a young plant bears. */
-export interface YoungPlant {
-  readonly coldestC: number;
-  readonly hottestC: number;
-  readonly isSown: boolean;
-  /** Frost kills it. */
-  readonly isTender: boolean;
-}
 
 /** A bed as somebody finds it who means to sow or plant. */
 export interface PlantingGround {
@@ -39,8 +27,6 @@ export interface PlantingGround {
   readonly projection: BedProjection;
 }
 
-/** Young plants are weighed over their first six weeks, days. */
-export const FIRST_WEEKS_DAYS = 42;
 /** Raw manure mellows so long before roots go into it, the salty ones of poultry longer (common practice, no source). */
 const MELLOWS_DAYS = 28;
 const SALTY_MELLOWS_DAYS = 42;
@@ -54,38 +40,18 @@ const SEEDLINGS_BEAR_G = 15;
 const TRANSPLANTS_BEAR_G = 25;
 const COUNTS_AS_COVER_FROM_CM = 0.3;
 
-export const youngPlantOf = (crop: Crop, startsAs: StartsAs): YoungPlant => ({
-  ...STARTS_BETWEEN_C[crop.warmth],
-  isSown: startsAs === 'seed',
-  isTender: crop.warmth === 'tender' || crop.warmth === 'heat',
-});
-
-/** Seed lies so long in the soil before frost can reach what comes up, days (set here). */
-const COMES_UP_AFTER_DAYS = 10;
-
-/** Until when frost may kill what is sown or set on a day; null when it does not, or only at the end of its first weeks. */
-function frostObstacle(climate: ClimateNormals, plant: YoungPlant, day: DayNumber): GroundObstacle | null {
-  if (!plant.isTender) return null;
-  const untilDay = frostUntil(climate, plant.isSown ? day + COMES_UP_AFTER_DAYS : day);
-  return untilDay === null ? null : { code: 'frost', untilDay };
-}
-
 /** What stands in the way of a young plant on a day, nitrogen and cover apart; null when nothing does. */
 export function groundObstacle(
   { books, findMaterial, projection }: PlantingGround,
   plant: YoungPlant,
   day: DayNumber,
 ): GroundObstacle | null {
-  const { climate } = books.site;
-  const meanC = (airTemperatureC(climate, day) + airTemperatureC(climate, day + FIRST_WEEKS_DAYS)) / 2;
   const waitUntil = buildUpReadyDay(books.entries, day);
   if (waitUntil !== null) return { code: 'buildUp', untilDay: waitUntil };
   const untilDay = mellowDay({ books, findMaterial, day });
   if (untilDay !== null) return { code: 'burn', untilDay };
-  if (meanC < plant.coldestC) return { code: 'cold', meanC, needsC: plant.coldestC };
-  const frost = frostObstacle(climate, plant, day);
-  if (frost) return frost;
-  if (meanC > plant.hottestC) return { code: 'hot', meanC, bearsC: plant.hottestC };
+  const climate = climateObstacle(books.site.climate, plant, day);
+  if (climate !== null) return climate;
   const isSalty = isTooSalty(plant, atEndOf(projection, day).availableContactG);
   return isSalty ? { code: 'burn', untilDay: null } : null;
 }

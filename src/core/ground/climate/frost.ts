@@ -94,6 +94,12 @@ function frostDatesOf(normals: ClimateNormals): ReturnType<typeof frostDates> {
   return dates;
 }
 
+/** Days from a day to one of the year, counted forward. */
+function daysUntil(day: DayNumber, dayIn2025: DayNumber): number {
+  const at = day - dayNumberOf({ year: calendarDateOf(day).year, month: 1, day: 1 });
+  return (dayIn2025 - YEAR_START - at + 2 * DAYS_PER_YEAR) % DAYS_PER_YEAR;
+}
+
 /**
  * Until when frost is to be reckoned with on a day: the last frost of the spring to come. Null in the months without, and
  * where there are none with. Where it may freeze in any month, a year later.
@@ -105,11 +111,14 @@ export function frostUntil(normals: ClimateNormals, day: DayNumber): DayNumber |
   const dates = frostDatesOf(normals);
   if (dates === 'none') return null;
   if (dates === 'always') return day + DAYS_PER_YEAR;
-  const dayOfYear = (one: DayNumber) => one - YEAR_START;
-  const { year } = calendarDateOf(day);
-  const at = day - dayNumberOf({ year, month: 1, day: 1 });
-  const [last, first] = [dayOfYear(dates.lastDay), dayOfYear(dates.firstDay)];
-  const isFree = last < first ? at >= last && at < first : at >= last || at < first;
-  if (isFree) return null;
-  return day + ((last - at + DAYS_PER_YEAR) % DAYS_PER_YEAR);
+  const [toLast, toFirst] = [daysUntil(day, dates.lastDay), daysUntil(day, dates.firstDay)];
+  const isFree = toFirst < toLast && toFirst > 0;
+  return isFree || toLast === 0 ? null : day + toLast;
+}
+
+/** When frost comes next after a day without; null where there is none. */
+export function frostFrom(normals: ClimateNormals, day: DayNumber): DayNumber | null {
+  const dates = frostDatesOf(normals);
+  if (dates === 'none') return null;
+  return dates === 'always' ? day : day + daysUntil(day, dates.firstDay);
 }

@@ -1,4 +1,6 @@
 import type { StartsAs } from '../../../records/vocabulary.ts';
+import { CROP_TABLE } from './crop-table.ts';
+
 /** How a crop is drawn; nothing else hangs on it. */
 export const PLANT_FORMS = [
   'leafy',
@@ -38,10 +40,38 @@ export const STARTS_BETWEEN_C: Readonly<
   heat: { coldestC: 13, hottestC: 34 },
 };
 
+/** What a gardener looks for a crop under. */
+export const CROP_GROUPS = [
+  'leaf',
+  'salad',
+  'brassica',
+  'root',
+  'fruit',
+  'allium',
+  'legume',
+  'herb',
+  'berry',
+  'fruitTree',
+  'citrus',
+  'nutTree',
+  'vine',
+  'staple',
+  'grain',
+  'ornamental',
+  'greenManure',
+] as const;
+export type CropGroup = (typeof CROP_GROUPS)[number];
+
+export const SALT_TOLERANCES = ['sensitive', 'moderate', 'tolerant'] as const;
+export type SaltTolerance = (typeof SALT_TOLERANCES)[number];
+
 /** A crop as handbooks describe it. Demand is what it takes up when nothing is short. */
 export interface Crop {
   readonly id: string;
   readonly name: string;
+  /** What it is called elsewhere, and kinds of it. */
+  readonly synonyms: readonly string[];
+  readonly group: CropGroup;
   readonly form: PlantForm;
   /** g N/m2 over its time in the ground (a year for a perennial). */
   readonly nitrogenDemandGPerM2: number;
@@ -66,6 +96,17 @@ export interface Crop {
   readonly residueShare: number;
   /** What that residue is made of, in the material library; null when nothing stays. */
   readonly residueMaterialId: string | null;
+  /** Fresh weight that is usually harvested, a year for a perennial; 0 for what is grown for the soil. */
+  readonly yieldKgPerM2: number;
+  /** What a kilogram of fresh harvest takes along. */
+  readonly harvest: {
+    readonly nitrogenGPerKg: number;
+    readonly phosphorusGPerKg: number;
+    readonly potassiumGPerKg: number;
+  };
+  readonly spacingCm: { readonly rows: number; readonly plants: number };
+  readonly phRange: { readonly from: number; readonly to: number };
+  readonly saltTolerance: SaltTolerance;
   readonly source: string;
 }
 
@@ -74,105 +115,92 @@ const ROOT_TABLES = 'rooting depth of irrigation handbooks (from memory)';
 const COVER_TABLES = 'order of magnitude of cover-crop handbooks (from memory)';
 const PERENNIAL_TABLES =
   'order of magnitude of advisory leaflets on fruit and perennial vegetables (from memory)';
+const HARVEST_TABLES = 'order of magnitude of crop nutrient removal tables (from memory)';
+const GROWING_TABLES =
+  'spacing, yield and pH of gardening handbooks, salt after Maas and Hoffman 1977 (from memory)';
 const SHARE_SET_HERE = 'share left on the bed set here';
 
-type Row = readonly [
-  id: string,
-  name: string,
-  form: PlantForm,
-  demandGPerM2: number,
-  rootCm: number,
-  days: number,
-  startsAs: StartsAs,
-  residueShare: number,
-  residueMaterialId: string | null,
-  traits: string,
-];
-
-// prettier-ignore
-const ROWS: readonly Row[] = [
-  ['leek', 'Leek', 'upright', 16, 50, 190, 'transplant', 0.25, 'veg_waste', 'small soil leaf cool'],
-  ['onion', 'Onion', 'upright', 11, 35, 130, 'set', 0.1, 'veg_waste', 'small soil hardy'],
-  ['garlic', 'Garlic', 'upright', 10, 40, 260, 'set', 0.1, 'veg_waste', 'large soil hardy'],
-  ['cabbage', 'Cabbage', 'leafy', 24, 60, 120, 'transplant', 0.4, 'veg_waste', 'small leaf soil cool'],
-  ['kale', 'Kale', 'leafy', 20, 60, 200, 'transplant', 0.35, 'veg_waste', 'small leaf cool'],
-  ['spinach', 'Spinach', 'leafy', 12, 40, 55, 'seed', 0.2, 'veg_waste', 'medium leaf soil hardy'],
-  ['beetroot', 'Beetroot', 'root', 15, 60, 110, 'seed', 0.4, 'veg_waste', 'medium soil cool'],
-  ['parsnip', 'Parsnip', 'root', 13, 80, 180, 'seed', 0.35, 'veg_waste', 'medium soil cool'],
-  ['turnip', 'Turnip', 'root', 10, 50, 70, 'seed', 0.35, 'veg_waste', 'small soil cool'],
-  ['potato', 'Potato', 'bushy', 16, 50, 115, 'set', 0.3, 'veg_waste', 'large soil cool'],
-  ['tomato', 'Tomato', 'climbing', 20, 80, 130, 'transplant', 0.4, 'veg_waste', 'small heat'],
-  ['pepper', 'Pepper', 'bushy', 16, 60, 130, 'transplant', 0.4, 'veg_waste', 'small heat'],
-  ['pumpkin', 'Pumpkin', 'sprawling', 15, 80, 120, 'transplant', 0.45, 'veg_waste', 'large soil heat'],
-  ['cucumber', 'Cucumber', 'climbing', 16, 60, 95, 'transplant', 0.4, 'veg_waste', 'large heat'],
-  ['sweetcorn', 'Sweetcorn', 'grassy', 18, 80, 110, 'seed', 0.55, 'cereal_residue_1N', 'large tender'],
-  ['pea', 'Pea', 'climbing', 14, 60, 95, 'seed', 0.5, 'clover_cover', 'large legume hardy'],
-  ['french_bean', 'French bean', 'bushy', 12, 50, 85, 'seed', 0.5, 'clover_cover', 'large legume tender'],
-  ['clover', 'Clover, green manure', 'leafy', 12, 60, 200, 'seed', 1, 'clover_cover', 'tiny legume cover hardy'],
-  ['vetch_rye', 'Vetch and rye, green manure', 'grassy', 12, 80, 210, 'seed', 1, 'rye_young', 'medium cover hardy'],
-  ['phacelia', 'Phacelia, green manure', 'leafy', 8, 60, 80, 'seed', 1, 'veg_waste', 'tiny cover cool'],
-  ['asparagus', 'Asparagus', 'upright', 10, 120, 365, 'set', 0.5, 'straw_cereal', 'medium perennial soil hardy'],
-  ['strawberry', 'Strawberry', 'leafy', 8, 40, 365, 'transplant', 0.5, 'veg_waste', 'tiny perennial soil hardy'],
-  ['currant', 'Currant', 'shrub', 8, 80, 365, 'transplant', 0.5, 'leaves_mixed', 'small perennial woody hardy'],
-  ['raspberry', 'Raspberry', 'shrub', 8, 70, 365, 'transplant', 0.4, 'leaves_mixed', 'small perennial woody hardy'],
-  ['hazel', 'Hazel', 'shrub', 7, 120, 365, 'transplant', 0.6, 'leaves_mixed', 'large perennial woody hardy'],
-  ['white_clover', 'White clover', 'leafy', 10, 40, 365, 'seed', 1, 'clover_cover', 'tiny legume perennial cover mulch hardy'],
-  ['trefoil', 'Black medick', 'leafy', 8, 40, 150, 'seed', 1, 'clover_cover', 'tiny legume cover mulch cool'],
-  ['rye', 'Rye, green manure', 'grassy', 10, 90, 200, 'seed', 1, 'rye_young', 'medium cover hardy'],
-  ['lupin', 'Blue lupin, green manure', 'upright', 14, 90, 120, 'seed', 1, 'clover_cover', 'large legume cover hardy'],
-  ['celeriac', 'Celeriac', 'root', 18, 50, 180, 'transplant', 0.35, 'veg_waste', 'tiny soil cool'],
-  ['broccoli', 'Broccoli', 'leafy', 24, 60, 110, 'transplant', 0.5, 'veg_waste', 'small cool'],
-  ['squash_winter', 'Winter squash', 'sprawling', 15, 80, 120, 'seed', 0.45, 'veg_waste', 'large soil heat'],
-  ['sunflower', 'Sunflower', 'upright', 12, 100, 110, 'seed', 0.5, 'cereal_residue_1N', 'large tender'],
-  ['medlar', 'Medlar', 'tree', 6, 120, 365, 'transplant', 0.5, 'leaves_mixed', 'medium perennial woody hardy'],
-  ['gooseberry', 'Gooseberry', 'shrub', 8, 60, 365, 'transplant', 0.5, 'leaves_mixed', 'small perennial woody hardy'],
-  ['quince', 'Quince', 'tree', 7, 120, 365, 'transplant', 0.5, 'leaves_mixed', 'medium perennial woody hardy'],
-];
-
-function sourceOf(traits: string): string {
-  const demand = traits.includes('cover')
+function sourceOf(traits: ReadonlySet<string>): string {
+  const demand = traits.has('cover')
     ? COVER_TABLES
-    : traits.includes('perennial')
+    : traits.has('perennial')
       ? PERENNIAL_TABLES
       : VEGETABLE_TABLES;
-  return `demand: ${demand}; roots: ${ROOT_TABLES}; ${SHARE_SET_HERE}`;
+  return `demand: ${demand}; roots: ${ROOT_TABLES}; harvest: ${HARVEST_TABLES}; ${GROWING_TABLES}; ${SHARE_SET_HERE}`;
 }
 
-export const CROP_LIBRARY: readonly Crop[] = ROWS.map(
-  ([
+const figures = (cell: string): number[] => cell.split(' ').map(Number);
+
+function cropOfLine(line: string): Crop {
+  const [
     id,
     name,
+    others,
+    group,
     form,
-    nitrogenDemandGPerM2,
-    rootDepthCm,
-    daysInGround,
-    startsAs,
-    residueShare,
-    residueMaterialId,
-    traits,
-  ]) => ({
+    demand,
+    root,
+    days,
+    start,
+    share,
+    left,
+    crop,
+    taken,
+    apart,
+    ph,
+    salt,
+    all,
+  ] = line.split('|');
+  const traits = new Set(all.split(' '));
+  const [nitrogenGPerKg, phosphorusGPerKg, potassiumGPerKg] = figures(taken);
+  const [rowsCm, plantsCm] = figures(apart);
+  const [phFrom, phTo] = figures(ph);
+  return {
     id,
     name,
-    form,
-    nitrogenDemandGPerM2,
-    rootDepthCm,
-    daysInGround,
-    startsAs,
-    seedSize: SEED_SIZES.find((size) => traits.includes(size))!,
-    warmth: WARMTHS.find((warmth) => traits.includes(warmth))!,
-    isEatenFromSoil: traits.includes('soil'),
-    isLeafEaten: traits.includes('leaf'),
-    isCoverCrop: traits.includes('cover'),
-    isLivingMulch: traits.includes('mulch'),
-    isWoody: traits.includes('woody'),
-    isLegume: traits.includes('legume'),
-    isPerennial: traits.includes('perennial'),
-    residueShare,
-    residueMaterialId,
+    synonyms: others === '' ? [] : others.split(', '),
+    group: group as CropGroup,
+    form: form as PlantForm,
+    nitrogenDemandGPerM2: Number(demand),
+    rootDepthCm: Number(root),
+    daysInGround: Number(days),
+    startsAs: start as StartsAs,
+    seedSize: SEED_SIZES.find((size) => traits.has(size))!,
+    warmth: WARMTHS.find((warmth) => traits.has(warmth))!,
+    isEatenFromSoil: traits.has('soil'),
+    isLeafEaten: traits.has('leaf'),
+    isCoverCrop: traits.has('cover'),
+    isLivingMulch: traits.has('mulch'),
+    isWoody: traits.has('woody'),
+    isLegume: traits.has('legume'),
+    isPerennial: traits.has('perennial'),
+    residueShare: Number(share),
+    residueMaterialId: left,
+    yieldKgPerM2: Number(crop),
+    harvest: { nitrogenGPerKg, phosphorusGPerKg, potassiumGPerKg },
+    spacingCm: { rows: rowsCm, plants: plantsCm },
+    phRange: { from: phFrom, to: phTo },
+    saltTolerance: salt as SaltTolerance,
     source: sourceOf(traits),
-  }),
-);
+  };
+}
+
+export const CROP_LIBRARY: readonly Crop[] = CROP_TABLE.trim().split('\n').map(cropOfLine);
 
 const byId = new Map(CROP_LIBRARY.map((crop) => [crop.id, crop]));
 
 export const findCrop = (id: string): Crop | undefined => byId.get(id);
+
+/** How far the demand of a crop lies apart between gardens, seasons and kinds, as a share of it (set here). */
+const DEMAND_APART = { annual: 0.3, perennial: 0.5 } as const;
+
+/**
+ * From where to where the nitrogen demand of a crop goes, g/m2.
+ *
+ * @example
+ * demandRange(findCrop('leek')) // [11.2, 20.8]
+ */
+export function demandRange({ nitrogenDemandGPerM2, isPerennial }: Crop): readonly [number, number] {
+  const apart = isPerennial ? DEMAND_APART.perennial : DEMAND_APART.annual;
+  return [nitrogenDemandGPerM2 * (1 - apart), nitrogenDemandGPerM2 * (1 + apart)];
+}

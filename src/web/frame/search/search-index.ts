@@ -25,7 +25,7 @@ export interface Searchable {
 const cropNames = ({ plantings }: GardenBooks, bedId: string): string[] =>
   plantings.flatMap((planting) => {
     const crop = CROP_LIBRARY.find(({ id }) => id === planting.cropId);
-    return planting.bedId === bedId && crop ? [crop.name] : [];
+    return planting.bedId === bedId && crop ? [crop.name, ...crop.synonyms] : [];
   });
 
 const bedsOf = (books: GardenBooks, root: string): Searchable[] =>

@@ -1,18 +1,28 @@
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
-import { Button, Checkbox, Segmented, Select } from 'antd';
+import { Button, Checkbox, Segmented } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import { STARTS_AS, type StartsAs } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import { CROP_LIBRARY, type Crop, DEEPEST_COVER_CM, findCrop } from '../../../core/ground/index.ts';
+import {
+  CROP_GROUPS,
+  CROP_LIBRARY,
+  type Crop,
+  DEEPEST_COVER_CM,
+  demandRange,
+  findCrop,
+} from '../../../core/ground/index.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../ui/forms/Field.tsx';
+import { NameSelect } from '../../ui/forms/NameSelect.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
+import { CROP_GROUP_NAMES, cropSentences, phCaution } from '../../../words/crop-words.ts';
 import { shortDate } from '../../../words/dates.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { PlantingAdvice } from './PlantingAdvice.tsx';
 import {
   clashOf,
@@ -30,6 +40,9 @@ interface PlantingBandProps {
   readonly changing: PlantingRecord | null;
   readonly onClose: () => void;
 }
+
+const CROPS_BY_GROUP = CROP_GROUPS.flatMap((group) => CROP_LIBRARY.filter((crop) => crop.group === group));
+const groupName = ({ group }: Crop): string => CROP_GROUP_NAMES[group];
 
 const STARTS: Record<StartsAs, string> = { seed: 'sown', transplant: 'planted out', set: 'set' };
 
@@ -96,6 +109,7 @@ export function PlantingBand(props: PlantingBandProps) {
         <WhatAndWhen {...planting} />
         <HowItGrows {...planting} climate={garden.climate} />
       </div>
+      <CropFacts bedId={props.bedId} form={planting.form} />
       {planting.draft && (
         <PlantingAdvice
           bedId={props.bedId}
@@ -111,6 +125,22 @@ export function PlantingBand(props: PlantingBandProps) {
         {trouble('') !== undefined && <span className="field-trouble">{trouble('')}</span>}
       </div>
     </form>
+  );
+}
+
+/** What handbooks say of the crop on this bed, and whether its soil suits it. */
+function CropFacts({ bedId, form }: { bedId: string; form: PlantingForm }) {
+  const { garden, beds } = useBooks();
+  const measures = useMeasures();
+  const crop = findCrop(form.cropId)!;
+  const bed = beds.find(({ id }) => id === bedId)!;
+  const caution = phCaution(crop, bed);
+  const at = { startsAs: form.startsAs, areaM2: bed.areaM2, climate: garden.climate };
+  return (
+    <>
+      <p className="soft">{cropSentences(crop, at, measures).join(' ')}</p>
+      {caution !== null && <p className="cautions">⚠ {caution}</p>}
+    </>
   );
 }
 
@@ -141,13 +171,13 @@ function WhatAndWhen(props: FieldsProps) {
     <>
       <Field name="Crop" trouble={trouble('cropId')} hint={cropHint(crop)}>
         {(control) => (
-          <Select
-            {...control}
+          <NameSelect
+            control={control}
             value={form.cropId}
+            all={CROPS_BY_GROUP}
+            headingOf={groupName}
             onChange={(cropId) => set({ cropId })}
-            showSearch={{ optionFilterProp: 'label' }}
-            style={{ width: 210 }}
-            options={CROP_LIBRARY.map(({ id: value, name }) => ({ value, label: name }))}
+            width={230}
           />
         )}
       </Field>
@@ -175,7 +205,7 @@ function HowItGrows({ climate, form, set, trouble }: FieldsProps & { climate: Cl
         onChange={(demand) => set({ demand })}
         trouble={trouble('nitrogenDemandGPerM2')}
         width={120}
-        hint={crop.isLegume ? 'a legume: fixes what it lacks' : 'from handbooks, from memory'}
+        hint={crop.isLegume ? 'a legume: fixes what it lacks' : demandHint(crop, measures)}
       />
       <QuantityField
         name="Roots to"
@@ -220,6 +250,11 @@ function HowItGrows({ climate, form, set, trouble }: FieldsProps & { climate: Cl
       </div>
     </>
   );
+}
+
+function demandHint(crop: Crop, measures: Measures): string {
+  const [low, high] = demandRange(crop);
+  return `${measures.rate(low)} to ${measures.rate(high)} by handbooks, from memory`;
 }
 
 function cropHint(crop: Crop): string {
