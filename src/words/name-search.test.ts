@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CROP_LIBRARY } from '../core/ground/index.ts';
+import { CROP_LIBRARY, MATERIAL_LIBRARY } from '../core/ground/index.ts';
 import { searchNames } from './name-search.ts';
 
 /** Everyday words for crops, in the English of either side of the ocean, and the crop that is meant. */
@@ -35,6 +35,31 @@ const CASES = WORDS.trim()
   .split(/\s+/)
   .map((pair) => pair.split(':') as [string, string])
   .map(([word, id]) => [word.replaceAll('_', ' '), id] as const);
+
+/** The same for what lies on beds and in heaps. */
+const STUFF = `
+straw:straw_cereal hay:hay_grass wood_chips:chips_mixed sawdust:sawdust_hardwood bark:bark_softwood leaves:leaves_mixed
+pine_needles:pine_needles grass_clippings:grass_clippings kitchen_scraps:veg_waste food_waste:veg_waste seaweed:seaweed_kelp
+kelp:seaweed_kelp nettles:nettles bracken:bracken_green hemp:hemp_hurd coir:coir peat:peat_moss spent_grain:brewers_grain
+tea_bags:tea_leaves coffee_grounds:coffee_grounds eggshells:eggshells hair:hair wool:wool bone_meal:bone_meal
+blood_meal:blood_meal horse_manure:horse_bedding cow_manure:dairy_fresh chicken_manure:layer_manure pig_manure:pig_manure
+rabbit_manure:rabbit_manure guano:bat_guano liquid_digestate:digestate_liquid compost:compost_garden worm_castings:worm_castings
+cardboard:cardboard newspaper:paper_sheets biochar:biochar_raw wood_ash:wood_ash lime:garden_lime gypsum:gypsum urine:urine
+rock_dust:rock_dust molasses:molasses silage:silage bamboo:bamboo_chips nut_shells:nut_shells wood_pellets:wood_pellets
+`;
+const STUFF_CASES = STUFF.trim()
+  .split(/\s+/)
+  .map((pair) => pair.split(':') as [string, string])
+  .map(([word, id]) => [word.replaceAll('_', ' '), id] as const);
+
+describe('looking for a material by what people call it', () => {
+  it.each(STUFF_CASES)('%s finds %s first', (word, id) => {
+    expect(searchNames(word, MATERIAL_LIBRARY)[0]?.id).toBe(id);
+  });
+  it('is tried with two hundred words in all', () => {
+    expect(CASES.length + STUFF_CASES.length).toBeGreaterThanOrEqual(200);
+  });
+});
 
 describe('looking for a crop by what people call it', () => {
   it.each(CASES)('%s finds %s first', (word, id) => {

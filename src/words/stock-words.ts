@@ -1,5 +1,5 @@
 import { counted } from './counted.ts';
-import type { DayNumber, MaterialKind } from '../core/ground/index.ts';
+import type { DayNumber, MaterialEffect, MaterialKind } from '../core/ground/index.ts';
 import type { Keeping, LotForm, ReadinessSign, Squeeze } from '../records/vocabulary.ts';
 import type { Treatment } from '../records/lot.ts';
 import type { MovementRecord } from '../records/movement.ts';
@@ -20,7 +20,7 @@ export const LOT_FORM_WORDS: Record<LotForm, string> = {
 
 export const KIND_WORDS: Record<MaterialKind, string> = {
   wood: 'wood',
-  residue: 'straw, hay and mixes',
+  residue: 'straw, hay and husks',
   leaf: 'leaves',
   green: 'greens',
   manure: 'manure',
@@ -29,6 +29,15 @@ export const KIND_WORDS: Record<MaterialKind, string> = {
   fertiliser: 'nitrogen fertilizer',
   char: 'char',
   none: 'no carbon',
+};
+
+/** What a material does to the nitrogen of the soil it is dug into. */
+export const EFFECT_WORDS: Record<MaterialEffect, string> = {
+  feedsNow: 'feeds at once',
+  feedsSlowly: 'feeds slowly',
+  locksUp: 'locks nitrogen up',
+  lasting: 'lasts',
+  mineral: 'no nitrogen, no carbon',
 };
 
 export const KEEPING_WORDS: Record<Keeping, string> = {

@@ -80,6 +80,8 @@ describe('a table of somebody else', () => {
     expect(sentence(read('Straw of some cereal', 'kg').reasons[0])).toBe(
       'material names no material; got "Straw of some cereal", perhaps "Cereal straw".',
     );
-    expect(sentence(read('Moon dust', 'kg').reasons[0])).toBe('material names no material; got "Moon dust".');
+    expect(sentence(read('Moon cheese', 'kg').reasons[0])).toBe(
+      'material names no material; got "Moon cheese".',
+    );
   });
 });

@@ -53,6 +53,7 @@ export {
 } from './crops/crop-library.ts';
 
 // materials
+export { MATERIAL_EFFECTS, type MaterialEffect, effectOf } from './materials/effect.ts';
 export { checkMaterial } from './materials/check-material.ts';
 export type { FindMaterial } from './materials/find-material.ts';
 export { asMeasured } from './materials/lab-result.ts';

@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest';
+import { total } from '../numerics/total.ts';
 import { checkMaterial } from './check-material.ts';
 import { MATERIAL_LIBRARY } from './library.ts';
+import { OTHER_NAMES } from './material-names.ts';
 import { carbonToNitrogenRatio } from './material.ts';
 import { ownMaterial } from './own-material.ts';
+import { poolsByLignin } from './pools-by-lignin.ts';
 import { woodChipMaterial, type WoodChipTraits } from './wood-chips.ts';
 
 describe('the seed library', () => {
-  it('holds at least forty-five materials, each one once', () => {
-    expect(MATERIAL_LIBRARY.length).toBeGreaterThanOrEqual(45);
+  it('holds what gardens the world over come by, each thing once', () => {
+    expect(MATERIAL_LIBRARY.length).toBeGreaterThanOrEqual(160);
+    expect(new Set(MATERIAL_LIBRARY.map(({ name }) => name)).size).toBe(MATERIAL_LIBRARY.length);
     expect(new Set(MATERIAL_LIBRARY.map(({ id }) => id)).size).toBe(MATERIAL_LIBRARY.length);
   });
   it.each(MATERIAL_LIBRARY.map((material) => [material.id, material] as const))(
@@ -25,6 +29,49 @@ describe('the seed library', () => {
       }
     },
   );
+});
+
+describe('other names', () => {
+  it('are those of rows that there are', () => {
+    const ids = new Set(MATERIAL_LIBRARY.map(({ id }) => id));
+    expect(Object.keys(OTHER_NAMES).filter((id) => !ids.has(id))).toEqual([]);
+    expect(MATERIAL_LIBRARY.flatMap(({ synonyms }) => synonyms).every((name) => name !== '')).toBe(true);
+  });
+});
+
+describe('pools by lignin and nitrogen', () => {
+  /** Lignin of rows whose pools were fitted, share of dry mass (feed and litter tables, from memory). */
+  const LIGNIN: Readonly<Record<string, number>> = {
+    straw_cereal: 0.16,
+    leaves_mixed: 0.2,
+    leaves_oak_conifer: 0.28,
+    grass_clippings: 0.06,
+    clover_cover: 0.07,
+    sawdust_hardwood: 0.23,
+    chips_mixed: 0.24,
+    chips_branch: 0.22,
+    veg_waste: 0.05,
+    alfalfa_meal: 0.1,
+  };
+  it.each(Object.entries(LIGNIN))('come within 0.15 of those that were fitted for %s', (id, lignin) => {
+    const material = MATERIAL_LIBRARY.find((one) => one.id === id)!;
+    const pools = poolsByLignin({ ...material, ligninFractionDryBasis: lignin, humusShare: 0 });
+    for (const pool of ['quick', 'structural', 'woody'] as const) {
+      expect(Math.abs(pools[pool] - material.pools[pool]), pool).toBeLessThanOrEqual(0.15);
+    }
+  });
+  it('add up, and are woodier with more lignin', () => {
+    const figures = { carbonFractionDryBasis: 0.47, nitrogenFractionDryBasis: 0.01, humusShare: 0.2 };
+    const [little, much] = [0.1, 0.3].map((ligninFractionDryBasis) =>
+      poolsByLignin({ ...figures, ligninFractionDryBasis }),
+    );
+    expect(much.woody).toBeGreaterThan(little.woody);
+    expect(much.quick).toBeLessThan(little.quick);
+    for (const pools of [little, much]) {
+      expect(total(Object.values(pools) as number[])).toBeCloseTo(1, 12);
+      expect(pools.humus).toBe(0.2);
+    }
+  });
 });
 
 describe('a material that cannot exist', () => {

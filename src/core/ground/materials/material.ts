@@ -85,6 +85,8 @@ export const hasTrait = (material: Pick<Material, 'traits'> | undefined, trait: 
 export interface LibraryMaterial extends Material {
   readonly id: string;
   readonly name: string;
+  /** What else it is called. */
+  readonly synonyms: readonly string[];
   readonly moistureRange: readonly [low: number, high: number];
   /** Null for a material without carbon. */
   readonly carbonToNitrogenRange: readonly [low: number, high: number] | null;

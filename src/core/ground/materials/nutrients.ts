@@ -1,3 +1,4 @@
+import { MATERIAL_TABLE } from './material-table.ts';
 import type { Material } from './material.ts';
 
 /**
@@ -53,8 +54,19 @@ const MINERALS: Readonly<
   biochar_charged: { phosphorus: 0.002, potassium: 0.007 },
 };
 
+const ofTable = new Map(
+  MATERIAL_TABLE.trim()
+    .split('\n')
+    .map((line) => line.split('|'))
+    .map(([id, , , , , , , , , , , phosphorusPct, potassiumPct]) => [
+      id,
+      { phosphorus: Number(phosphorusPct) / 100, potassium: Number(potassiumPct) / 100 },
+    ]),
+);
+const mineralsById = (id: string) => MINERALS[id] ?? ofTable.get(id);
+
 const mineralsOf = (materialId: string, material?: Pick<Material, 'mineralsLike'>) =>
-  MINERALS[materialId] ?? MINERALS[material?.mineralsLike ?? ''];
+  mineralsById(materialId) ?? mineralsById(material?.mineralsLike ?? '');
 
 /**
  * Phosphorus as a share of dry mass, 0 where none worth counting; one's own has that of what it is like.

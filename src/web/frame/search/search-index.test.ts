@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { MATERIAL_LIBRARY } from '../../../core/ground/index.ts';
+
 import { bedOf, GARDEN, NO_STOCK, plantingOf } from '../../../../tests/fixtures/books.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import { searchablesOf, searcherOf } from './search-index.ts';
-import { MATERIAL_SYNONYMS } from './synonyms.ts';
 
 const stamp = { version: 1, createdAt: '', updatedAt: '', gardenId: 'g' };
 const entry: EntryRecord = {
@@ -94,11 +93,6 @@ describe('the search of a garden', () => {
   it('leads to where it is', () => {
     expect(search('ferry')[0].to).toBe('/garden/g/bed/ferry');
     expect(search('hazel heap')[0].to).toBe('/garden/g/stock/heap');
-  });
-
-  it('has synonyms only of materials that there are', () => {
-    const ids = new Set(MATERIAL_LIBRARY.map(({ id }) => id));
-    expect(Object.keys(MATERIAL_SYNONYMS).filter((id) => !ids.has(id))).toEqual([]);
   });
 
   it('answers for sixty beds and a thousand notes at a keystroke', () => {

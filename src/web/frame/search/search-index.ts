@@ -5,7 +5,7 @@ import { shortDate, dayOf } from '../../../words/dates.ts';
 import { materialName } from '../../../words/record-names.ts';
 import { BED_KIND_WORDS } from '../../../words/words.ts';
 import { PLACES } from '../places.ts';
-import { KIND_SYNONYMS, MATERIAL_SYNONYMS } from './synonyms.ts';
+import { KIND_SYNONYMS } from './synonyms.ts';
 
 export const SEARCH_KINDS = ['bed', 'pile', 'material', 'log', 'place'] as const;
 export type SearchKind = (typeof SEARCH_KINDS)[number];
@@ -42,8 +42,8 @@ function pilesOf({ lots, movements, materials }: GardenBooks, root: string): Sea
   const contents = new Map<string, string>();
   for (const one of movements) {
     if (one.type !== 'receive') continue;
-    const kind = MATERIAL_LIBRARY.find(({ id }) => id === one.materialId)?.kind;
-    const words = `${materialName(one.materialId, materials)} ${MATERIAL_SYNONYMS[one.materialId] ?? ''} ${kind ? KIND_SYNONYMS[kind] : ''}`;
+    const known = MATERIAL_LIBRARY.find(({ id }) => id === one.materialId);
+    const words = `${materialName(one.materialId, materials)} ${known ? `${known.synonyms.join(' ')} ${KIND_SYNONYMS[known.kind]}` : ''}`;
     contents.set(one.lotId, `${contents.get(one.lotId) ?? ''} ${words}`);
   }
   return lots.map(({ id, name, note }) => ({
@@ -65,12 +65,12 @@ const materialsOf = ({ materials }: GardenBooks, root: string): Searchable[] => 
     also: note,
     to: `${root}/materials?show=${encodeURIComponent(id)}`,
   })),
-  ...MATERIAL_LIBRARY.map(({ id, name, kind }) => ({
+  ...MATERIAL_LIBRARY.map(({ id, name, kind, synonyms }) => ({
     id: `material ${id}`,
     kind: 'material' as const,
     title: name,
     detail: 'of the library',
-    also: `${MATERIAL_SYNONYMS[id] ?? ''} ${KIND_SYNONYMS[kind]}`,
+    also: `${synonyms.join(' ')} ${KIND_SYNONYMS[kind]}`,
     to: `${root}/materials?show=${id}`,
   })),
 ];

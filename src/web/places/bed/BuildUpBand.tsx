@@ -1,3 +1,4 @@
+import { BY_NAME } from '../../ui/forms/by-name.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { counted } from '../../../words/counted.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
@@ -242,7 +243,7 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
                   aria-label={`Material of layer ${i + 1}`}
                   value={layer.materialId}
                   onChange={(materialId) => set(layer.key, { materialId })}
-                  showSearch={{ optionFilterProp: 'label' }}
+                  showSearch={BY_NAME}
                   options={options}
                   style={{ width: 300 }}
                 />

@@ -1,3 +1,4 @@
+import { BY_NAME } from '../../ui/forms/by-name.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { Input, Segmented, Select } from 'antd';
@@ -235,7 +236,7 @@ function LayFields(props: PostingFieldsProps) {
             {...control}
             value={form.materialId}
             onChange={(materialId) => set(choiceOf(materialId, stocked))}
-            showSearch={{ optionFilterProp: 'label' }}
+            showSearch={BY_NAME}
             style={{ width: 250 }}
             popupMatchSelectWidth={380}
             listHeight={380}

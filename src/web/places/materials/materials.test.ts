@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { searchMaterials, materialRows } from './material-rows.ts';
+import { filterMaterials, materialRows, type MaterialFilter } from './material-rows.ts';
 
 const own = {
   id: 'own',
@@ -38,10 +38,27 @@ describe('the list of materials', () => {
     });
     expect(rows[1].isReported).toBe(false);
   });
-  it('is searched by every word of name and kind', () => {
-    expect(searchMaterials(rows, 'heather').map(({ id }) => id)).toEqual(['own']);
-    expect(searchMaterials(rows, 'manure horse').map(({ id }) => id)).toEqual(['horse_bedding']);
-    expect(searchMaterials(rows, 'moon')).toEqual([]);
-    expect(searchMaterials(rows, '  ').length).toBe(rows.length);
+  const ids = (change: Partial<MaterialFilter>) =>
+    filterMaterials(rows, { looked: '', kind: null, effect: null, sorting: null, ...change }).map(
+      ({ id }) => id,
+    );
+  it('is searched by any name and by kind', () => {
+    expect(ids({ looked: 'heather' })).toEqual(['own']);
+    expect(ids({ looked: 'horse manure' })[0]).toBe('horse_bedding');
+    expect(ids({ looked: 'stable manure' })[0]).toBe('horse_bedding');
+    expect(ids({ looked: 'moon' })).toEqual([]);
+    expect(ids({ looked: '  ' })).toHaveLength(rows.length);
+  });
+  it('is filtered by kind and by what a material does', () => {
+    expect(ids({ kind: 'char' }).sort()).toEqual(['biochar_charged', 'biochar_raw']);
+    expect(ids({ effect: 'locksUp' })).toContain('sawdust_hardwood');
+    expect(ids({ effect: 'locksUp' })).not.toContain('blood_meal');
+    expect(ids({ effect: 'feedsNow', kind: 'wood' })).toEqual([]);
+  });
+  it('is sorted by name, C:N and nitrogen', () => {
+    expect(ids({ sorting: 'nitrogen' })[0]).toBe('urea');
+    const woods = ids({ sorting: 'carbonToNitrogen', kind: 'wood' });
+    expect(woods.indexOf('chips_inleaf')).toBeLessThan(woods.indexOf('sawdust_softwood'));
+    expect(ids({ sorting: 'name' })).not.toEqual(ids({}));
   });
 });

@@ -1,3 +1,4 @@
+import { BY_NAME } from '../../ui/forms/by-name.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Checkbox, Segmented, Select } from 'antd';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -186,7 +187,7 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
               {...control}
               value={form.source}
               onChange={(source) => set({ source })}
-              showSearch={{ optionFilterProp: 'label' }}
+              showSearch={BY_NAME}
               style={{ width: 220 }}
               popupMatchSelectWidth={340}
               options={options}

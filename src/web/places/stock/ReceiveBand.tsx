@@ -1,3 +1,4 @@
+import { BY_NAME } from '../../ui/forms/by-name.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Select } from 'antd';
 import { useMemo } from 'react';
@@ -107,7 +108,7 @@ export function ReceiveBand({ onClose }: ReceiveBandProps) {
               {...control}
               value={form.materialId}
               onChange={(materialId) => set({ materialId })}
-              showSearch={{ optionFilterProp: 'label' }}
+              showSearch={BY_NAME}
               style={{ width: 290 }}
               popupMatchSelectWidth={380}
               listHeight={380}

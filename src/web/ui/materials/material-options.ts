@@ -13,7 +13,9 @@ import { SEEN_CHIPS } from './seen-chips.ts';
 
 const GROUPS: readonly { label: string; kinds: readonly MaterialKind[] }[] = [
   { label: 'Wood and bark', kinds: ['wood'] },
-  { label: 'Straw, leaves, paper', kinds: ['residue', 'leaf', 'paper'] },
+  { label: 'Straw, hay and husks', kinds: ['residue'] },
+  { label: 'Leaves', kinds: ['leaf'] },
+  { label: 'Paper and card', kinds: ['paper'] },
   { label: 'Compost and leaf mould', kinds: ['compost'] },
   { label: 'Manure', kinds: ['manure'] },
   { label: 'Greens', kinds: ['green'] },
@@ -41,17 +43,17 @@ export const stockOptions = (stocked: readonly StockedLot[], { lots }: Pick<Gard
 export function materialOptions(books: GardenBooks) {
   const { materials } = books;
   const find = materialFinder(books);
-  const option = (id: string, name: string) => {
+  const option = (id: string, name: string, synonyms: readonly string[] = []) => {
     const material = find(id);
-    return { value: id, label: material ? `${name} · ${ratioWords(material)}` : name };
+    return { value: id, label: material ? `${name} · ${ratioWords(material)}` : name, name, synonyms };
   };
   const seen = { value: SEEN_CHIPS, label: 'Wood chips, by what you see of them …' };
   return [
     { label: 'Your own', options: [seen, ...materials.map(({ id, name }) => option(id, name))] },
     ...GROUPS.map(({ label, kinds }) => ({
       label,
-      options: MATERIAL_LIBRARY.filter(({ kind }) => kinds.includes(kind)).map(({ id, name }) =>
-        option(id, name),
+      options: MATERIAL_LIBRARY.filter(({ kind }) => kinds.includes(kind)).map(({ id, name, synonyms }) =>
+        option(id, name, synonyms),
       ),
     })),
   ];
