@@ -3,9 +3,10 @@ import { measuresOf } from '../../../words/measures.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { useQueries } from '@tanstack/react-query';
 import { Button } from 'antd';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { PlanRevision } from '../../../contract/requests.ts';
 import { type FindMaterial, isoDateOf } from '../../../core/ground/index.ts';
-import { materialFinder } from '../../../core/bed/index.ts';
+import { type GardenRecords, materialFinder } from '../../../core/bed/index.ts';
 import { limitInWords } from '../../../words/limit-words.ts';
 import type { ExplainedShare, ShareProblem, ShareSeason } from '../../../core/long-run/index.ts';
 import { dayOf } from '../../../words/dates.ts';
@@ -119,15 +120,26 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
     measuresOf(books.garden),
   );
   const limits = useShareLimits({ date, shares, problem });
-  if (sentences.length === 0 && limits.length === 0) return null;
   return (
     <>
-      {limits.length > 0 && (
+      {limits.caused.length > 0 && (
         <ul className="caution-list trouble" aria-label="More than a bed should get">
-          {limits.map((sentence) => (
+          {limits.caused.map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}
         </ul>
+      )}
+      {limits.standing.length > 0 && (
+        <details className="share-cautions">
+          <summary>
+            Over a guide value with or without these loads: {counted(limits.standing.length, 'thing')}
+          </summary>
+          <ul className="caution-list">
+            {limits.standing.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </details>
       )}
       {sentences.length > 0 && (
         <details className="share-cautions">
@@ -143,8 +155,15 @@ export function ShareCautions({ date, shares, problem }: ShareCautionsProps) {
   );
 }
 
+interface ShareLimits {
+  /** Brought about by the shares. */
+  readonly caused: readonly string[];
+  /** There without them too. */
+  readonly standing: readonly string[];
+}
+
 /** Where the beds would get or lose more than the guide values with the shares in their plans, bed by bed. */
-function useShareLimits({ date, shares, problem }: ShareCautionsProps): string[] {
+function useShareLimits({ date, shares, problem }: ShareCautionsProps): ShareLimits {
   const books = useBooks();
   const measures = useMeasures();
   const findMaterial = materialFinder(books);
@@ -163,14 +182,22 @@ function useShareLimits({ date, shares, problem }: ShareCautionsProps): string[]
   }));
   const records = { ...books, entries: [...books.entries, ...entries] };
   const beds = books.beds.filter(({ id }) => shares.some(({ bedId }) => bedId === id));
-  const plans = useQueries({
-    queries: beds.map(({ id }) => adviceQuery(questionAbout(records, id, books.today))),
-  });
-  return plans.flatMap(({ data }, i) =>
-    data?.ok
-      ? data.result.limits.map(
-          (limit) => `${beds[i]!.name}: ${limitInWords(limit, measures, data.result.today)}`,
-        )
-      : [],
+  const without = usePlans(books, beds);
+  const told = usePlans(records, beds).flatMap((plan, i) =>
+    (plan?.limits ?? []).map((limit) => ({
+      sentence: `${beds[i]!.name}: ${limitInWords(limit, measures, plan!.today)}`,
+      isStanding: without[i]?.limits.some(({ code }) => code === limit.code) ?? false,
+    })),
   );
+  const sentences = (isStanding: boolean) =>
+    told.filter((one) => one.isStanding === isStanding).map(({ sentence }) => sentence);
+  return { caused: sentences(false), standing: sentences(true) };
+}
+
+/** The plans of beds by these records; undefined while one is being worked out. */
+function usePlans(records: GardenRecords & { readonly today: string }, beds: GardenBooks['beds']) {
+  const answers = useQueries({
+    queries: beds.map(({ id }) => adviceQuery(questionAbout(records, id, records.today))),
+  });
+  return answers.map(({ data }) => (data?.ok ? data.result : undefined));
 }
