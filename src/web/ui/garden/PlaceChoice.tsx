@@ -2,13 +2,14 @@ import { Button, Input, Radio, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { STATIONS, type Station } from '../../../core/ground/index.ts';
 import { koppenWords } from '../../../words/climate-words.ts';
+import { BY_NAME } from '../forms/by-name.ts';
 import { Field } from '../forms/Field.tsx';
 import { TextField } from '../forms/inputs.tsx';
 import { typedFrom, type Reader } from '../forms/typed-quantity.ts';
 import { CLIMATE_ROWS, type TypedClimate } from './climate-form.ts';
 import { readClimateTable } from './climate-table.ts';
 import { ClimateMonths } from './ClimateMonths.tsx';
-import { nearest, plain, stationsByKind, type PlaceFields, type PlaceWay } from './place-form.ts';
+import { nearest, stationsByKind, type PlaceFields, type PlaceWay } from './place-form.ts';
 
 interface PlaceChoiceProps {
   readonly fields: PlaceFields;
@@ -60,7 +61,8 @@ export function PlaceChoice(props: PlaceChoiceProps) {
 const STATION_OPTIONS = STATIONS.map(({ name, region, koppen }) => ({
   value: name,
   label: `${name}, ${region}`,
-  sought: plain(`${name} ${region} ${koppenWords(koppen)}`),
+  name: `${name} ${region}`,
+  synonyms: [name, `${region} ${koppenWords(koppen)}`],
 }));
 
 function ByName({ fields, troubles, onChange }: PlaceChoiceProps) {
@@ -77,12 +79,7 @@ function ByName({ fields, troubles, onChange }: PlaceChoiceProps) {
       {(control) => (
         <Select
           {...control}
-          showSearch={{
-            filterOption: (typed, option) =>
-              plain(typed)
-                .split(/[\s,]+/)
-                .every((word) => option?.sought.includes(word)),
-          }}
+          showSearch={BY_NAME}
           value={fields.station}
           placeholder="Type to search"
           onChange={(station: string) => onChange({ station, isGuessed: false })}

@@ -10,6 +10,7 @@ import {
 } from '../../../core/ground/index.ts';
 import { type GardenLocation, type GardenRecord, gardenLocation } from '../../../records/garden.ts';
 import { InputError } from '../../../refusals/input-error.ts';
+import { searchRank } from '../../../words/name-search.ts';
 import { toldError } from '../../../words/refusal-words.ts';
 import { numberFromText } from '../forms/parse-number.ts';
 import { quantityTroubles } from '../forms/troubles.ts';
@@ -91,16 +92,9 @@ export const stationNamed = (name: string | null): Station | undefined =>
 
 /** The station by whose town a time zone is called: "America/Sao_Paulo" proposes São Paulo. */
 export function guessedStation(timeZone: string): string | null {
-  const town = plain(timeZone.split('/').at(-1)!.replaceAll('_', ' '));
-  return STATIONS.find(({ name }) => plain(name) === town)?.name ?? null;
+  const town = timeZone.split('/').at(-1)!;
+  return STATIONS.find(({ name }) => searchRank(town, { name, synonyms: [] }) === 0)?.name ?? null;
 }
-
-/** Letters without accents, in lower case: "Sao Paulo" finds São Paulo. */
-export const plain = (text: string): string =>
-  text
-    .normalize('NFD')
-    .replaceAll(/\p{Diacritic}/gu, '')
-    .toLowerCase();
 
 const NO_HEIGHT = 'must be a height such as 200 m or 650 ft, or empty';
 const NO_DEGREES = 'must be degrees, such as 51.5; south and west with a minus';
