@@ -1,6 +1,6 @@
 import rows from './library.json' with { type: 'json' };
 import { OTHER_NAMES } from './material-names.ts';
-import { MATERIAL_TABLE } from './material-table.ts';
+import { MATERIAL_LINES } from './material-table.ts';
 import {
   type LibraryMaterial,
   MATERIAL_DEFAULTS,
@@ -18,7 +18,7 @@ const SOURCE =
 
 const share = (percent: string): number => Number(percent) / 100;
 
-function materialOfLine(line: string): LibraryMaterial {
+function materialOfLine(cells: readonly string[]): LibraryMaterial {
   const [
     id,
     name,
@@ -37,7 +37,7 @@ function materialOfLine(line: string): LibraryMaterial {
     decay,
     exposed,
     traits,
-  ] = line.split('|');
+  ] = cells;
   const moistureFractionWetBasis = Number(moisture);
   const [carbonFractionDryBasis, nitrogenFractionDryBasis] = [share(carbon), share(nitrogen)];
   const ratio = carbonFractionDryBasis / nitrogenFractionDryBasis;
@@ -81,7 +81,7 @@ export const MATERIAL_LIBRARY: readonly LibraryMaterial[] = [
     ...row,
     synonyms: OTHER_NAMES[row.id]?.split(', ') ?? [],
   })),
-  ...MATERIAL_TABLE.trim().split('\n').map(materialOfLine),
+  ...MATERIAL_LINES.map(materialOfLine),
 ];
 
 const byId = new Map(MATERIAL_LIBRARY.map((material) => [material.id, material]));

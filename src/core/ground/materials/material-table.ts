@@ -4,7 +4,7 @@
  * already, phosphorus and potassium % of dry mass, particle size, decay factor, ammonia exposure, traits. Orders of magnitude
  * of compost, feed and manure tables (NRAES-54, feed tables, advisory leaflets; from memory).
  */
-export const MATERIAL_TABLE = `
+const TABLE = `
 seaweed_kelp|Seaweed, kelp and wrack|kelp, wrack, seagrass, beach weed|green|0.8|32|2|0.02|350|4|0|0.3|5|fine|1|0.05|isSalty
 comfrey_leaves|Comfrey leaves|comfrey, knitbone|green|0.88|41|3.2|0.03|250|5|0|0.5|6|fine|1|0.05|
 nettles|Nettles|stinging nettle|green|0.82|42|3.5|0.03|180|7|0|0.6|3.5|fine|1|0.05|
@@ -122,3 +122,8 @@ dolomite_lime|Dolomitic lime|magnesium lime, dolomite|none|0|0|0|0|1350|0|0|0|0|
 sand|Sand and grit|sharp sand, horticultural grit|none|0.05|0|0|0|1600|0|0|0|0|fine|1|0|
 perlite|Perlite and vermiculite|pumice|none|0.05|0|0|0|120|0|0|0|0|fine|1|0|
 `;
+
+/** The cells of every line. */
+export const MATERIAL_LINES: readonly (readonly string[])[] = TABLE.trim()
+  .split('\n')
+  .map((line) => line.split('|'));

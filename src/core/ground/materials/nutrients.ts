@@ -1,4 +1,4 @@
-import { MATERIAL_TABLE } from './material-table.ts';
+import { MATERIAL_LINES } from './material-table.ts';
 import type { Material } from './material.ts';
 
 /**
@@ -55,13 +55,10 @@ const MINERALS: Readonly<
 };
 
 const ofTable = new Map(
-  MATERIAL_TABLE.trim()
-    .split('\n')
-    .map((line) => line.split('|'))
-    .map(([id, , , , , , , , , , , phosphorusPct, potassiumPct]) => [
-      id,
-      { phosphorus: Number(phosphorusPct) / 100, potassium: Number(potassiumPct) / 100 },
-    ]),
+  MATERIAL_LINES.map(([id, , , , , , , , , , , phosphorusPct, potassiumPct]) => [
+    id,
+    { phosphorus: Number(phosphorusPct) / 100, potassium: Number(potassiumPct) / 100 },
+  ]),
 );
 const mineralsById = (id: string) => MINERALS[id] ?? ofTable.get(id);
 

@@ -1,22 +1,10 @@
-import { BUCKET_OF } from '../../../words/measures.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
-import { Button, Checkbox, Input, Select } from 'antd';
+import { Checkbox, Input, Select } from 'antd';
 import { useSearchParams } from 'react-router';
 import { Fragment, useMemo, useState } from 'react';
-import { layingCautions } from '../../../core/bed/index.ts';
-import { bucketHolds } from '../../../core/yard/index.ts';
-import {
-  type Material,
-  type MaterialEffect,
-  type MaterialKind,
-  carbonToNitrogenRatio,
-  effectOf,
-} from '../../../core/ground/index.ts';
+import { type MaterialEffect, type MaterialKind, effectOf } from '../../../core/ground/index.ts';
 import { formatPercent, plainFigure } from '../../../words/figures.ts';
-import { type Measures } from '../../../words/measures.ts';
-import { EFFECT_WORDS, KIND_WORDS, ratioFigure } from '../../../words/stock-words.ts';
-import { cautionInWords } from '../../../words/words.ts';
-import { LabReports } from './LabReports.tsx';
+import { EFFECT_WORDS, KIND_WORDS } from '../../../words/stock-words.ts';
 import {
   filterMaterials,
   materialRows,
@@ -24,8 +12,9 @@ import {
   type MaterialRow,
   type Sorting,
 } from './material-rows.ts';
-import { MakeOwn } from './MakeOwn.tsx';
-import { OwnMaterial } from './OwnMaterial.tsx';
+import { Comparison } from './Comparison.tsx';
+import { ratioOf, share } from './material-facts.ts';
+import { MaterialDetail } from './MaterialDetail.tsx';
 import '../../ui/stock/stock.css';
 import './materials.css';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
@@ -86,7 +75,7 @@ export function MaterialsPage() {
       </header>
       {together.length > 1 && <Comparison rows={together} onClose={() => setCompared([])} />}
       {open && !shown.includes(open) && (
-        <Detail key={open.id} row={open} onClose={() => setOpenId(null)} onMade={setOpenId} />
+        <MaterialDetail key={open.id} row={open} onClose={() => setOpenId(null)} onMade={setOpenId} />
       )}
       {shown.length === 0 ? (
         <p className="soft">
@@ -124,7 +113,7 @@ export function MaterialsPage() {
                 {row.id === openId && (
                   <tr>
                     <td colSpan={COLUMNS} className="words">
-                      <Detail row={row} onClose={() => setOpenId(null)} onMade={setOpenId} />
+                      <MaterialDetail row={row} onClose={() => setOpenId(null)} onMade={setOpenId} />
                     </td>
                   </tr>
                 )}
@@ -161,11 +150,6 @@ function SortHead({ name, sorting, filter, setFilter }: SortHeadProps) {
     </th>
   );
 }
-
-const ratioOf = (material: Material): string =>
-  material.nitrogenFractionDryBasis === 0 ? 'no N' : ratioFigure(carbonToNitrogenRatio(material));
-
-const share = (fraction: number): string => (fraction === 0 ? '—' : plainFigure(fraction * 100, 2));
 
 interface LineProps {
   readonly row: MaterialRow;
@@ -209,165 +193,10 @@ function MaterialLine({ row, isOpen, isCompared, onOpen, onCompare }: LineProps)
   );
 }
 
-const POOLS = [
-  ['quick', 'quick: sugars, soft leaf'],
-  ['structural', 'structural: cellulose'],
-  ['woody', 'woody: lignin'],
-  ['microbial', 'microbes'],
-  ['humus', 'humus'],
-  ['char', 'char'],
-] as const;
-
-type Fact = readonly [name: string, of: (row: MaterialRow) => string];
-
-const factsFor = (measures: Measures): Fact[] => [
-  ['kind', ({ material }) => KIND_WORDS[material.kind]],
-  ['in the first season', ({ material }) => EFFECT_WORDS[effectOf(material)]],
-  ['C:N', ({ material }) => ratioOf(material)],
-  ['carbon, % of dry', ({ material }) => share(material.carbonFractionDryBasis)],
-  ['nitrogen, % of dry', ({ material }) => share(material.nitrogenFractionDryBasis)],
-  ['of it ready (ammonium, urea)', ({ material }) => formatPercent(material.ammoniumShareOfNitrogen)],
-  ['phosphorus, % of dry', ({ phosphorusFraction }) => share(phosphorusFraction)],
-  ['potassium, % of dry', ({ potassiumFraction }) => share(potassiumFraction)],
-  ['water', ({ material }) => formatPercent(material.moistureFractionWetBasis)],
-  [
-    'usual water',
-    ({ library }) =>
-      library
-        ? `${formatPercent(library.moistureRange[0])} to ${formatPercent(library.moistureRange[1])}`
-        : '—',
-  ],
-  ['bulk density', ({ material }) => measures.density(material.bulkDensityKgPerM3)],
-  ['pieces', ({ material }) => material.particleSize],
-  ...POOLS.map(([pool, words]): Fact => [
-    words,
-    ({ material }) => (material.carbonFractionDryBasis > 0 ? formatPercent(material.pools[pool]) : '—'),
-  ]),
-  [
-    `nitrogen in ${BUCKET_OF[measures.system].words}`,
-    ({ material }) => measures.nitrogen(bucketHolds(material, BUCKET_OF[measures.system].litres).nitrogenG),
-  ],
-];
-
-interface ComparisonProps {
-  readonly rows: readonly MaterialRow[];
-  readonly onClose: () => void;
-}
-
 const ALL_KINDS = { value: null, label: 'all kinds' };
 const KIND_OPTIONS = [ALL_KINDS, ...wordOptions(KIND_WORDS)];
 const EFFECT_OPTIONS = [{ value: null, label: 'whatever it does' }, ...wordOptions(EFFECT_WORDS)];
 
 function wordOptions<Code extends string>(words: Readonly<Record<Code, string>>) {
   return (Object.entries(words) as [Code, string][]).map(([value, label]) => ({ value, label }));
-}
-
-/** What the carbon of each is made of, as bars of one length. */
-function PoolBars({ rows }: { rows: readonly MaterialRow[] }) {
-  return (
-    <div className="pool-bars">
-      {rows.map(({ id, name, material: { pools, carbonFractionDryBasis } }) => (
-        <div key={id} className="pool-bar-row">
-          <span>{name}</span>
-          <span
-            className="pool-bar"
-            role="img"
-            aria-label={`Carbon of ${name}: ${POOLS.map(([pool, words]) => `${words} ${formatPercent(pools[pool])}`).join(', ')}`}
-          >
-            {carbonFractionDryBasis > 0 &&
-              POOLS.map(([pool]) => (
-                <span key={pool} className={`pool pool-${pool}`} style={{ width: `${pools[pool] * 100}%` }} />
-              ))}
-          </span>
-        </div>
-      ))}
-      <p className="soft">
-        {POOLS.map(([pool, words]) => (
-          <span key={pool} className="pool-key">
-            <span className={`pool-swatch pool-${pool}`} /> {words}
-          </span>
-        ))}
-      </p>
-    </div>
-  );
-}
-
-/** Up to four beside each other. */
-function Comparison({ rows, onClose }: ComparisonProps) {
-  const measures = useMeasures();
-  return (
-    <section className="band" aria-label="Compared">
-      <PoolBars rows={rows} />
-      <table className="ledger comparison">
-        <thead>
-          <tr>
-            <th />
-            {rows.map(({ id, name }) => (
-              <th key={id}>{name}</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {factsFor(measures).map(([name, of]) => {
-            const values = rows.map(of);
-            return (
-              <tr key={name} className={new Set(values).size > 1 ? undefined : 'soft'}>
-                <td>{name}</td>
-                {rows.map((row, i) => (
-                  <td key={row.id}>{values[i]}</td>
-                ))}
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <div className="band-foot">
-        <Button onClick={onClose}>Close</Button>
-      </div>
-    </section>
-  );
-}
-
-interface DetailProps {
-  readonly row: MaterialRow;
-  readonly onClose: () => void;
-  readonly onMade: (id: string) => void;
-}
-
-function Detail({ row, onClose, onMade }: DetailProps) {
-  const books = useBooks();
-  const measures = useMeasures();
-  const cautions = layingCautions(
-    { material: row.material, date: books.today, dugDepthCm: 1, thicknessCm: 0 },
-    { kind: 'annual', clayPct: 0 },
-  );
-  const own = books.materials.find(({ id }) => id === row.id);
-  return (
-    <section className="band" aria-label={row.name}>
-      <div className="section-head material-head">
-        <h2>{row.name}</h2>
-        <Button onClick={onClose}>Close</Button>
-      </div>
-      <dl className="figures-row">
-        {factsFor(measures).map(([name, of]) => (
-          <div key={name}>
-            <dt>{name}</dt>
-            <dd>{of(row)}</dd>
-          </div>
-        ))}
-      </dl>
-      {row.library && <p className="soft">Source: {row.library.source}.</p>}
-      {own && own.note !== '' && <p>{own.note}</p>}
-      {cautions.length > 0 && (
-        <ul className="caution-list">
-          {cautions.map((caution) => (
-            <li key={caution.code}>{cautionInWords(caution, measures)}</li>
-          ))}
-        </ul>
-      )}
-      {own && <OwnMaterial key={`${own.id} ${own.version}`} material={own} onGone={onClose} />}
-      {row.library && <MakeOwn gardenId={books.garden.id} like={row.library} onMade={onMade} />}
-      <LabReports materialId={row.id} />
-    </section>
-  );
 }

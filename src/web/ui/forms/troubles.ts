@@ -19,7 +19,8 @@ export const troublesOf = (parsed: Parsed, failure: unknown): Record<string, str
   ...sentencesOf(failure),
 });
 
-const capitalized = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
+/** A sentence that stands alone, not after the name of its field. */
+export const capitalized = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
 
 /** What is wrong with a quantity; undefined when nothing is. */
 export const quantityTrouble = (read: ReadQuantity, field = ''): string | undefined =>

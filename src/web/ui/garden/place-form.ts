@@ -13,7 +13,7 @@ import { InputError } from '../../../refusals/input-error.ts';
 import { searchRank } from '../../../words/name-search.ts';
 import { toldError } from '../../../words/refusal-words.ts';
 import { numberFromText } from '../forms/parse-number.ts';
-import { quantityTroubles } from '../forms/troubles.ts';
+import { capitalized, quantityTroubles } from '../forms/troubles.ts';
 import { NOTHING_TYPED, type Reader, type TypedQuantity } from '../forms/typed-quantity.ts';
 import {
   CLIMATE_ROWS,
@@ -204,9 +204,11 @@ function ownPlace({ months, latitude }: PlaceFields, reader: Reader): FoundPlace
     return { climate, location, troubles: {} };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const { sentence } = toldError(error);
-    const told = sentence.charAt(0).toUpperCase() + sentence.slice(1);
-    return { climate, location, troubles: { 'climate.temperatureC': told } };
+    return {
+      climate,
+      location,
+      troubles: { 'climate.temperatureC': capitalized(toldError(error).sentence) },
+    };
   }
 }
 
