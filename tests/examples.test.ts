@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import {
   CLIMATE_PATTERNS,
   dayNumberFromIso,
-  findCrop,
+  findLibraryCrop,
   findLibraryMaterial,
 } from '../src/core/ground/index.ts';
 import { defaultParameters } from '../src/core/model/index.ts';
@@ -33,7 +33,7 @@ function examplesIn(text: string): Example[] {
 
 /** What an example may use besides the file it stands in. */
 const AT_HAND = {
-  findCrop,
+  findLibraryCrop,
   findLibraryMaterial,
   dayNumberFromIso,
   defaultParameters,

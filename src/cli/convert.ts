@@ -39,7 +39,7 @@ function tableFromTable(fileName: string, { options }: Arguments): string {
   if (dateOrders.length > 1 && !dateOrders.includes('ymd')) {
     throw new UsageError('Days and months of the dates cannot be told apart; write them as 2026-05-14.');
   }
-  const names = garden ?? { beds: [], lots: [], materials: [] };
+  const names = garden ?? { beds: [], lots: [], materials: [], crops: [] };
   const read = rows.map((row) => readRow({ table, cells: row, mapping, names, kept: () => undefined }));
   const faults = read.flatMap(({ record, reasons }, i) => {
     const checked = rowSchemas[table.collection].safeParse(record);

@@ -40,6 +40,7 @@ export type BooksChange = { readonly mark: BooksMark } & (
 const ORDERED_BY: Readonly<Partial<Record<CollectionName, readonly string[]>>> = {
   plantings: ['plantedOn', 'id'],
   materials: ['name', 'id'],
+  crops: ['name', 'id'],
   buildUps: ['name', 'id'],
   recipes: ['name', 'id'],
   labResults: ['date', 'id'],

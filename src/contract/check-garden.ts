@@ -1,5 +1,12 @@
 import type { CollectionName } from '../records/collections.ts';
-import { checkMaterial, dayNumberFromIso, findLibraryMaterial, ownMaterial } from '../core/ground/index.ts';
+import {
+  checkMaterial,
+  dayNumberFromIso,
+  findLibraryCrop,
+  findLibraryMaterial,
+  ownCrop,
+  ownMaterial,
+} from '../core/ground/index.ts';
 import { InputError } from '../refusals/input-error.ts';
 import { fieldOf, finding, type FieldPath, type Finding } from '../refusals/refusal.ts';
 import { type GardenRecords, checkBooks, materialFinder, siteOf, stockBooksOf } from '../core/bed/index.ts';
@@ -34,7 +41,14 @@ function bedFindings(records: GardenRecords, taken: StockRun['taken'] | undefine
   return records.beds.flatMap((bed) => {
     const entries = records.entries.filter(({ bedId }) => bedId === bed.id);
     const plantings = records.plantings.filter(({ bedId }) => bedId === bed.id);
-    const books = { site: siteOf(records), bed, entries, plantings, ...(taken ? { taken } : {}) };
+    const books = {
+      site: siteOf(records),
+      bed,
+      entries,
+      plantings,
+      crops: records.crops,
+      ...(taken ? { taken } : {}),
+    };
     return findingsFrom(
       () => checkBooks(books, findMaterial, dayNumberFromIso(today, ['today'])),
       (error) => {
@@ -86,7 +100,7 @@ function materialFindings(records: GardenRecords): Finding[] {
   const own = records.materials.flatMap(({ id, basis }) =>
     findingsFrom(
       () => {
-        if (findLibraryMaterial(id)) throw new InputError(['id'], 'ofTheLibrary');
+        if (findLibraryMaterial(id)) throw new InputError(['id'], 'ofTheLibrary', { what: 'material' });
         checkMaterial(ownMaterial(basis), []);
       },
       (error) => findingAbout({ collection: 'materials', id, path: error.path, error }),
@@ -108,10 +122,22 @@ function materialFindings(records: GardenRecords): Finding[] {
   return [...own, ...reports];
 }
 
-/** What the model would refuse of a garden, record by record: its materials, then its stock, then its beds. */
+function cropFindings({ crops }: GardenRecords): Finding[] {
+  return crops.flatMap((crop) =>
+    findingsFrom(
+      () => {
+        if (findLibraryCrop(crop.id)) throw new InputError(['id'], 'ofTheLibrary', { what: 'crop' });
+        ownCrop(crop);
+      },
+      (error) => findingAbout({ collection: 'crops', id: crop.id, path: error.path, error }),
+    ),
+  );
+}
+
+/** What the model would refuse of a garden, record by record: its materials and crops, then its stock, then its beds. */
 export function modelFindings(records: GardenRecords, today: string): Finding[] {
-  const materials = materialFindings(records);
-  if (materials.length > 0) return materials;
+  const described = [...materialFindings(records), ...cropFindings(records)];
+  if (described.length > 0) return described;
   const stock = stockFindings(records, today);
   if (stock.findings.length > 0) return stock.findings;
   return bedFindings(records, stock.taken, today);

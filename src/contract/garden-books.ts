@@ -1,5 +1,6 @@
 import type { BedRecord } from '../records/bed.ts';
 import type { BuildUpRecord } from '../records/build-up.ts';
+import type { CropRecord } from '../records/crop.ts';
 import type { EntryRecord } from '../records/entry.ts';
 import type { GardenRecord } from '../records/garden.ts';
 import type { HabitRecord } from '../records/habit.ts';
@@ -20,6 +21,8 @@ export interface GardenBooks {
   readonly entries: readonly EntryRecord[];
   readonly plantings: readonly PlantingRecord[];
   readonly materials: readonly MaterialRecord[];
+  /** Those of the garden's own. */
+  readonly crops: readonly CropRecord[];
   readonly buildUps: readonly BuildUpRecord[];
   readonly habits: readonly HabitRecord[];
   readonly lots: readonly LotRecord[];

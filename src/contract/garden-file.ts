@@ -10,7 +10,7 @@ import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
 export { GARDEN_FILE_FORMAT };
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_VERSION = 6;
+export const GARDEN_FILE_VERSION = 7;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -56,6 +56,8 @@ const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   4: (file) => file,
   // Where the garden lies came with version 6, and is null where it is not told.
   5: (file) => file,
+  // Crops of one's own came with version 7.
+  6: (file) => ({ ...file, crops: [] }),
 };
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

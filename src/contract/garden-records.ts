@@ -8,6 +8,7 @@ export const recordsOfFile = (file: GardenFile): GardenRecords => ({
   entries: file.entries,
   plantings: file.plantings,
   materials: file.materials,
+  crops: file.crops,
   labResults: file.labResults,
   lots: file.lots,
   movements: file.movements.map((movement) => ({ ...movement, gardenId: file.garden.id })),

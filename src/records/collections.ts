@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { cropDraft, cropFiled } from './crop.ts';
 import { bedDraft, bedFiled } from './bed.ts';
 import { buildUpDraft, buildUpFiled } from './build-up.ts';
 import { entryFiled, entryRow } from './entry.ts';
@@ -15,6 +16,7 @@ import { weatherFiled, weatherRow } from './weather.ts';
 /** Kinds of records of a garden as a file holds them, in the order in which one may lean on another. */
 export const filedCollections = {
   materials: materialFiled,
+  crops: cropFiled,
   labResults: labResultFiled,
   recipes: recipeFiled,
   buildUps: buildUpFiled,
@@ -33,6 +35,7 @@ export const COLLECTION_NAMES = Object.keys(filedCollections) as CollectionName[
 /** What a line of a table must be, by the kind of record it makes. */
 export const rowSchemas: Readonly<Record<CollectionName, z.ZodType<object>>> = {
   materials: materialDraft,
+  crops: cropDraft,
   labResults: labResultDraft,
   recipes: recipeDraft,
   buildUps: buildUpDraft,

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { bedFields } from './bed.ts';
+import { cropFields } from './crop.ts';
 import { describe } from './describe.ts';
 import { entryFields } from './entry.ts';
 import { gardenFields } from './garden.ts';
@@ -12,6 +13,7 @@ const LABELED: readonly z.core.$ZodShape[] = [
   gardenFields,
   bedFields,
   plantingFields,
+  cropFields,
   lotFields,
   recurringFields,
   ...Object.values(entryFields),

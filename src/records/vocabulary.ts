@@ -73,6 +73,10 @@ export type SoilNitrogenUnit = (typeof SOIL_NITROGEN_UNITS)[number];
 export const STARTS_AS = ['seed', 'transplant', 'set'] as const;
 export type StartsAs = (typeof STARTS_AS)[number];
 
+/** What a crop bears when it starts, from frost to heat. */
+export const WARMTHS = ['hardy', 'cool', 'tender', 'heat'] as const;
+export type Warmth = (typeof WARMTHS)[number];
+
 /** What the stock stands in. */
 export const LOT_FORMS = ['pile', 'heap', 'bag', 'bin', 'drum', 'bale'] as const;
 export type LotForm = (typeof LOT_FORMS)[number];

@@ -120,7 +120,7 @@ export interface RefusalFacts {
   namesNone: { readonly what: Named; readonly got: string | null };
   usedTwice: { readonly id: string };
   thereTwice: { readonly got: string };
-  ofTheLibrary: null;
+  ofTheLibrary: { readonly what: 'material' | 'crop' };
   mustStay: Got & { readonly kind: string };
 
   // Materials, layers, the model
@@ -130,6 +130,8 @@ export interface RefusalFacts {
   belongsToPerennial: null;
   belongsToLegume: null;
   rootSharesOverOne: { readonly sum: number };
+  /** Per square metre and kilogram of fresh harvest. */
+  harvestOverUptake: { readonly harvestedG: number; readonly takenUpG: number; readonly mostKg: number };
   holdsNoNitrogen: null;
   holdsNoCarbon: null;
   residueUnnamed: null;

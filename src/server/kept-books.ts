@@ -1,4 +1,5 @@
 import type { BedRecord } from '../records/bed.ts';
+import type { CropRecord } from '../records/crop.ts';
 import type { EntryRecord } from '../records/entry.ts';
 import type { MaterialRecord } from '../records/material.ts';
 import type { PlantingRecord } from '../records/planting.ts';
@@ -16,6 +17,7 @@ interface Change {
   readonly entries?: (entries: readonly EntryRecord[]) => EntryRecord[];
   readonly plantings?: (plantings: readonly PlantingRecord[]) => PlantingRecord[];
   readonly materials?: (materials: readonly MaterialRecord[]) => MaterialRecord[];
+  readonly crops?: (crops: readonly CropRecord[]) => CropRecord[];
   /** Ids of the entries or plantings the change is about: a fault of them is named by its bare field. */
   readonly about?: readonly string[];
 }
@@ -44,6 +46,7 @@ export function requireSoundBooks({
   const entries = change.entries?.(kept.entries) ?? kept.entries;
   const plantings = change.plantings?.(kept.plantings) ?? kept.plantings;
   const materials = change.materials?.(kept.materials) ?? kept.materials;
+  const crops = change.crops?.(stores.crops.listOf(garden.id)) ?? stores.crops.listOf(garden.id);
   const taken = [...kept.entries, ...entries].some(drawsOnStock)
     ? takenFromSoundStock({ stores, bed, setting: { entries, materials }, today, about: change.about ?? [] })
     : undefined;
@@ -54,6 +57,7 @@ export function requireSoundBooks({
         bed,
         entries,
         plantings,
+        crops,
         ...(taken ? { taken } : {}),
       },
       materialFinder({ materials, labResults: stores.labResults.listOf(garden.id) }),
@@ -66,6 +70,7 @@ export function requireSoundBooks({
       entries,
       plantings,
       materials,
+      crops,
       lots: stores.lots.listOf(garden.id),
     });
   }

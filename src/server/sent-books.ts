@@ -22,6 +22,7 @@ const lessThanWhole = (
   beds: stores.beds.listOf(garden.id),
   plantings: stores.plantings.listOfGarden(garden.id),
   materials: stores.materials.listOf(garden.id),
+  crops: stores.crops.listOf(garden.id),
   buildUps: stores.buildUps.listOf(garden.id),
   habits: stores.habits.listOf(garden.id),
   lots: stores.lots.listOf(garden.id),

@@ -1,6 +1,7 @@
 import type { DayList } from '../contract/changes.ts';
 import type { BedRecord } from '../records/bed.ts';
 import type { BuildUpRecord } from '../records/build-up.ts';
+import type { CropRecord } from '../records/crop.ts';
 import type { EntryRecord } from '../records/entry.ts';
 import type { GardenRecord } from '../records/garden.ts';
 import type { MaterialRecord } from '../records/material.ts';
@@ -128,6 +129,7 @@ export interface Stores {
   readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
   readonly beds: OwnedStore<BedRecord>;
   readonly materials: OwnedStore<MaterialRecord>;
+  readonly crops: OwnedStore<CropRecord>;
   readonly buildUps: OwnedStore<BuildUpRecord>;
   readonly habits: OwnedStore<HabitRecord>;
   readonly lots: OwnedStore<LotRecord>;

@@ -48,12 +48,14 @@ export function amountInWords({ amount, unit }: Amount, measures: Measures): str
 
 /** What an amount of a volume or a weight is spread on, in words. */
 export const AREA_WORDS: Readonly<Record<UnitSystem, string>> = { metric: '1 m²', customary: '100 sq ft' };
-const HUNDRED_SQUARE_FEET_M2 = 100 * SQUARE_METRES_PER_SQUARE_FOOT;
+export const AREA_SPREAD_ON_M2: Readonly<Record<UnitSystem, number>> = {
+  metric: 1,
+  customary: 100 * SQUARE_METRES_PER_SQUARE_FOOT,
+};
 
 /** The area that an amount of a volume or a weight is spread on, m²; null for a thickness, which needs none. */
 export function areaOf(unit: AmountUnit, system: UnitSystem): number | null {
-  if (!isOf(STOCK_UNITS, unit)) return null;
-  return system === 'metric' ? 1 : HUNDRED_SQUARE_FEET_M2;
+  return isOf(STOCK_UNITS, unit) ? AREA_SPREAD_ON_M2[system] : null;
 }
 
 /** An amount for every square meter, on an area as the garden measures. */

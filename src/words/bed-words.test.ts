@@ -7,7 +7,7 @@ import type { HarvestWait } from '../core/bed/advice/waits.ts';
 import { BUILD_UP_NOTES } from '../core/bed/build-ups/build-up.ts';
 import { BUILD_UPS } from '../core/bed/build-ups/build-up-library.ts';
 import { dayNumberFromIso } from '../core/ground/climate/calendar.ts';
-import { findCrop } from '../core/ground/crops/crop-library.ts';
+import { findLibraryCrop } from '../core/ground/crops/crop-library.ts';
 import { findLibraryMaterial } from '../core/ground/materials/library.ts';
 import { drawScenario } from '../core/bed/projection/draws.ts';
 import type { LikelyRange } from '../core/bed/projection/likely-range.ts';
@@ -89,26 +89,26 @@ describe('what a plan made anew changes, in words', () => {
 describe('a crop in words', () => {
   const at = { startsAs: 'transplant' as const, areaM2: 10, climate: MILD };
   it('tells when it starts here, its room, and what a harvest takes off, in either system', () => {
-    const tomato = findCrop('tomato')!;
+    const tomato = findLibraryCrop('tomato')!;
     const told = cropSentences(tomato, at, metric);
     told.forEach(isSentence);
     cropSentences(tomato, at, customary).forEach(isSentence);
     expect(told[0]).toMatch(/^Here it is planted out from [A-Z][a-z]+ to [A-Z][a-z]+\.$/);
     expect(told.join(' ')).toContain('takes off 110 g of nitrogen');
-    expect(cropSentences(findCrop('rye')!, at, metric).join(' ')).not.toContain('harvest');
+    expect(cropSentences(findLibraryCrop('rye')!, at, metric).join(' ')).not.toContain('harvest');
   });
   it('says where no month suits it, and where all do', () => {
     const cold = { ...at, climate: { ...MILD, temperatureC: MILD.temperatureC.map((mean) => mean - 20) } };
-    expect(cropSentences(findCrop('tomato')!, cold, metric)[0]).toContain('no month suits');
+    expect(cropSentences(findLibraryCrop('tomato')!, cold, metric)[0]).toContain('no month suits');
     const hot = { ...at, climate: { ...MILD, temperatureC: MILD.temperatureC.map(() => 26) } };
-    expect(cropSentences(findCrop('tomato')!, hot, metric)[0]).toContain('all year');
+    expect(cropSentences(findLibraryCrop('tomato')!, hot, metric)[0]).toContain('all year');
   });
   it('has months in a row as spans, over the turn of the year too', () => {
     expect(monthSpans([3, 4, 5, 9])).toBe('March to May and September');
     expect(monthSpans([1, 2, 11, 12])).toBe('November to February');
   });
   it('warns of soil that is too sour or too sweet for it, where that is known', () => {
-    const blueberry = findCrop('blueberry')!;
+    const blueberry = findLibraryCrop('blueberry')!;
     expect(phCaution(blueberry, { ph: 7.2 })).toContain('wants soil of pH 4.0 to 5.3');
     expect(phCaution(blueberry, { ph: 4.8 })).toBeNull();
     expect(phCaution(blueberry, { ph: null })).toBeNull();
@@ -230,6 +230,7 @@ describe('the likely range in words', () => {
         site: { climate: MILD, depositionGPerM2Year: 1 },
         bed: bedOf(),
         entries: [layOf({ id: 'c', date: '2026-05-01', massFreshKg: 70 })],
+        crops: [],
         plantings: [plantingOf()],
       },
       findMaterial: findLibraryMaterial,

@@ -1,7 +1,7 @@
 import { type Crop, type CropGroup, startMonths } from '../core/ground/index.ts';
 import type { Bed } from '../records/bed.ts';
 import type { ClimateNormals } from '../records/garden.ts';
-import type { StartsAs } from '../records/vocabulary.ts';
+import type { StartsAs, Warmth } from '../records/vocabulary.ts';
 import { MONTH_NAMES } from './dates.ts';
 import { formatFixed } from './figures.ts';
 import type { Measures } from './measures.ts';
@@ -26,6 +26,13 @@ export const CROP_GROUP_NAMES: Readonly<Record<CropGroup, string>> = {
   greenManure: 'Green manures',
 };
 
+export const WARMTH_WORDS: Readonly<Record<Warmth, string>> = {
+  hardy: 'bears frost',
+  cool: 'likes it cool',
+  tender: 'frost kills it',
+  heat: 'needs heat',
+};
+
 const LIST = new Intl.ListFormat('en', { type: 'conjunction' });
 
 /** Months (1 to 12) in a row as spans, over the turn of the year too: "March to May, and September". */
@@ -44,7 +51,11 @@ export function monthSpans(months: readonly number[]): string {
   return LIST.format(spans);
 }
 
-const STARTED: Readonly<Record<StartsAs, string>> = { seed: 'sown', transplant: 'planted out', set: 'set' };
+export const STARTED: Readonly<Record<StartsAs, string>> = {
+  seed: 'sown',
+  transplant: 'planted out',
+  set: 'set',
+};
 
 function startSentence(crop: Crop, startsAs: StartsAs, climate: ClimateNormals): string {
   const months = startMonths(crop, startsAs, climate);

@@ -19,39 +19,40 @@ export function layName(
   return lot?.name ?? materialName(materialId, materials);
 }
 
+/** Where the names of what grows stand. */
+export type CropNames = Pick<GardenBooks, 'plantings' | 'crops'>;
+
 /** A model crop belongs to the planting it grew from; a perennial has one for every year. */
 export const plantingOf = (
   cropId: string,
   plantings: readonly PlantingRecord[],
 ): PlantingRecord | undefined => plantings.find(({ id }) => cropId === id || cropId.startsWith(`${id}:`));
 
-export function cropName(cropId: string, plantings: readonly PlantingRecord[]): string {
+export function cropName(cropId: string, { plantings, crops }: CropNames): string {
   const planting = plantingOf(cropId, plantings);
-  return (planting && findCrop(planting.cropId)?.name) ?? 'Crop';
+  return (planting && findCrop(planting.cropId, crops)?.name) ?? 'Crop';
 }
 
 /** Names of several model crops, each said once: "Garlic and Clover". */
-export const cropNames = (cropIds: readonly string[], plantings: readonly PlantingRecord[]): string =>
-  [...new Set(cropIds.map((id) => cropName(id, plantings)))].join(' and ');
+export const cropNames = (cropIds: readonly string[], names: CropNames): string =>
+  [...new Set(cropIds.map((id) => cropName(id, names)))].join(' and ');
 
 /** What a layer of the model is called: by its material, or by the crop it is left of. */
 export function layerName({
   layerId,
   entries,
-  plantings,
   names,
 }: {
   readonly layerId: string;
   readonly entries: readonly EntryRecord[];
-  readonly plantings: readonly PlantingRecord[];
-  readonly names: LayNames;
+  readonly names: LayNames & CropNames;
 }): string {
   const entry = entries.find(({ id }) => id === layerId);
-  return entry?.type === 'lay' ? layName(entry, names) : residueName(layerId, plantings);
+  return entry?.type === 'lay' ? layName(entry, names) : residueName(layerId, names);
 }
 
 /** What a crop left on the bed. */
-export function residueName(layerId: string, plantings: readonly PlantingRecord[]): string {
+export function residueName(layerId: string, names: CropNames): string {
   const cropId = layerId.slice(0, layerId.length - residueId('').length);
-  return `${cropName(cropId, plantings)} remains`;
+  return `${cropName(cropId, names)} remains`;
 }

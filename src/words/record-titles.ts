@@ -1,5 +1,6 @@
 import type { Bed } from '../records/bed.ts';
 import type { CollectionName } from '../records/collections.ts';
+import type { OwnCrop } from '../records/crop.ts';
 import type { Entry } from '../records/entry.ts';
 import type { Journaled } from '../records/journal.ts';
 import type { Movement } from '../records/movement.ts';
@@ -17,6 +18,7 @@ export interface TitledRecords {
   readonly entries?: readonly (Entry & { readonly bedId: string })[];
   readonly plantings?: readonly (Planting & { readonly bedId: string })[];
   readonly materials?: readonly { readonly id: string; readonly name?: string }[];
+  readonly crops?: readonly OwnCrop[];
   readonly lots?: readonly Named[];
   readonly movements?: readonly Movement[];
   readonly journal?: readonly Journaled[];
@@ -82,6 +84,11 @@ function entryTitle(entry: Entry & { readonly bedId: string }, records: TitledRe
   return `${what}${DONE[entry.type]}${onBed(entry.bedId, records)} on ${entry.date}`;
 }
 
+function plantingTitle(planting: Planting & { readonly bedId: string }, records: TitledRecords): string {
+  const crop = findCrop(planting.cropId, records.crops ?? [])?.name ?? 'a crop';
+  return `${crop}, planted${onBed(planting.bedId, records)} on ${planting.plantedOn}`;
+}
+
 /** What a gardener calls a record: its own name, or what was done where and when. Never its id. */
 export function recordTitle(
   collection: CollectionName | 'garden' | 'photos',
@@ -97,9 +104,7 @@ export function recordTitle(
     }
     case 'plantings': {
       const planting = find(records.plantings);
-      if (!planting) return 'a planting';
-      const crop = findCrop(planting.cropId)?.name ?? 'a crop';
-      return `${crop}, planted${onBed(planting.bedId, records)} on ${planting.plantedOn}`;
+      return planting ? plantingTitle(planting, records) : 'a planting';
     }
     case 'movements': {
       const movement = find(records.movements);

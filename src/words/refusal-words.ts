@@ -178,7 +178,7 @@ const SENTENCES: Sentences = {
   namesNone: ({ what, got }) => `${NAMES_NONE[what]}${got === null ? '' : `; got "${got}"`}`,
   usedTwice: ({ id }) => `"${id}" is used twice`,
   thereTwice: ({ got }) => `is there twice; got "${got}"`,
-  ofTheLibrary: () => 'belongs to a material of the library',
+  ofTheLibrary: ({ what }) => `belongs to a ${what} of the library`,
   mustStay: ({ kind, got }) => `must stay ${kind}; got ${String(got)}`,
 
   sharesDoNotAddUp: ({ sum }) => `must add up to 1; they add up to ${sum}`,
@@ -187,6 +187,8 @@ const SENTENCES: Sentences = {
   belongsToPerennial: () => 'belongs to a perennial; an annual takes nothing from below the subsoil',
   belongsToLegume: () => 'belongs to a legume; no other crop fixes nitrogen',
   rootSharesOverOne: ({ sum }) => `and rootQuickShare must not add up to more than 1; they add up to ${sum}`,
+  harvestOverUptake: ({ harvestedG, takenUpG, mostKg }) =>
+    `would take off more nitrogen (${both(harvestedG, 'massPerArea')}) than the crop takes up (${both(takenUpG, 'massPerArea')}): at most ${both(mostKg * 1000, 'massPerArea')} of harvest goes with that, or the crop takes up more`,
   holdsNoNitrogen: () => 'must contain nitrogen',
   holdsNoCarbon: () => 'must hold something with carbon in it',
   residueUnnamed: () => 'must be named when a residue is left',

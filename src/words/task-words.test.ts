@@ -51,6 +51,7 @@ const names = {
   entries: [chips],
   plantings: [plantingOf()],
   materials: [],
+  crops: [],
   lots: [],
 };
 const taskOf = (what: TaskWhat): Task => ({

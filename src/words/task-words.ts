@@ -10,7 +10,14 @@ import { entryWords } from './entry-words.ts';
 import { formatPercent, plainFigure } from './figures.ts';
 import { objectionWords } from './planting-words.ts';
 import type { Measures } from './measures.ts';
-import { cropNames, layerName, layName, materialName, type LayNames } from './record-names.ts';
+import {
+  cropNames,
+  layerName,
+  layName,
+  materialName,
+  type CropNames,
+  type LayNames,
+} from './record-names.ts';
 import { movementInWords } from './stock-words.ts';
 
 export const TASK_GROUP_WORDS: Record<TaskGroup, string> = {
@@ -33,9 +40,10 @@ export const TASK_GROUP_MARKS: Record<TaskGroup, string> = {
 };
 
 /** The records that tasks are named by. */
-export type TaskNames = LayNames & Pick<GardenBooks, 'beds' | 'entries' | 'plantings'>;
+export type TaskNames = LayNames & CropNames & Pick<GardenBooks, 'beds' | 'entries'>;
 
-const cropName = (cropId: string): string => findCrop(cropId)?.name ?? 'A crop';
+const nameOfKind = (cropId: string, { crops }: TaskNames): string =>
+  findCrop(cropId, crops)?.name ?? 'A crop';
 
 const lotName = (lotId: string | null, { lots }: LayNames): string =>
   lots.find(({ id }) => id === lotId)?.name ?? 'a pile';
@@ -53,11 +61,11 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
     case 'entry':
       return entryTaskWords(what.entry as EntryRecord, names, measures);
     case 'plant':
-      return `${what.isSown ? 'Sow' : 'Plant'} ${cropName(what.cropId).toLowerCase()}`;
+      return `${what.isSown ? 'Sow' : 'Plant'} ${nameOfKind(what.cropId, names).toLowerCase()}`;
     case 'clear':
-      return `Harvest and clear ${cropName(what.cropId).toLowerCase()}`;
+      return `Harvest and clear ${nameOfKind(what.cropId, names).toLowerCase()}`;
     case 'dose':
-      return `Feed ${cropNames(what.cropIds, names.plantings).toLowerCase()}: ${measures.nitrogen(what.nitrogenG)} of nitrogen as ${materialName(what.materialId, names.materials).toLowerCase()}`;
+      return `Feed ${cropNames(what.cropIds, names).toLowerCase()}: ${measures.nitrogen(what.nitrogenG)} of nitrogen as ${materialName(what.materialId, names.materials).toLowerCase()}`;
     case 'topUp':
       return `Top up with ${measures.thickness(what.addCm)} of ${materialName(what.materialId, names.materials).toLowerCase()}`;
     case 'liftPath':
@@ -65,7 +73,7 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
     case 'safe':
       return `From here ${what.start === 'seedlings' ? 'seed may be sown' : 'young plants may be set'}: what you spread no longer starves them`;
     case 'harvestFrom':
-      return `From here ${cropName(what.cropId).toLowerCase()} may be harvested after ${what.raw === 'urine' ? 'the urine' : 'the raw manure'}`;
+      return `From here ${nameOfKind(what.cropId, names).toLowerCase()} may be harvested after ${what.raw === 'urine' ? 'the urine' : 'the raw manure'}`;
     case 'check':
       return checkWords(what, names);
     case 'retest':
@@ -97,12 +105,12 @@ function entryTaskWords(entry: EntryRecord, names: TaskNames, measures: Measures
   }
 }
 
-const layerNameOf = (layerId: string, { entries, plantings, ...names }: TaskNames): string =>
-  layerName({ layerId, entries, plantings, names }).toLowerCase();
+const layerNameOf = (layerId: string, { entries, ...names }: TaskNames): string =>
+  layerName({ layerId, entries, names }).toLowerCase();
 
 function checkWords(
   { check, aboutId }: Extract<TaskWhat, { code: 'check' }>,
-  { entries, plantings, ...names }: TaskNames,
+  { entries, ...names }: TaskNames,
 ): string {
   const entry = entries.find(({ id }) => id === aboutId);
   const layer = entry?.type === 'lay' ? layName(entry, names).toLowerCase() : 'the layer';
@@ -118,7 +126,7 @@ function checkWords(
     case 'thickness':
       return `Measure how thick the ${layer} still lies`;
     case 'leaves':
-      return `Look at the leaves of the ${cropNames([aboutId], plantings).toLowerCase()}: nitrogen is locked up beneath them`;
+      return `Look at the leaves of the ${cropNames([aboutId], names).toLowerCase()}: nitrogen is locked up beneath them`;
   }
 }
 

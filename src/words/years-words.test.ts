@@ -21,21 +21,23 @@ const COMPOST: HabitAct = {
 
 describe('habits in words', () => {
   it('an act says what, how much, how deep, when and how long', () => {
-    const words = actWords({ act: COMPOST, materials: [], measures: metric, isSouth: false });
+    const words = actWords({ act: COMPOST, materials: [], crops: [], measures: metric, isSouth: false });
     expect(words).toContain(
       '0.5 liters on each m², dug in to 10 cm: March, every second year, years 2 to 10',
     );
-    expect(actWords({ act: COMPOST, materials: [], measures: metric, isSouth: true })).toContain('September');
-    expect(actWords({ act: COMPOST, materials: [], measures: customary, isSouth: false })).toContain(
-      'dug in to 3.9 in',
+    expect(actWords({ act: COMPOST, materials: [], crops: [], measures: metric, isSouth: true })).toContain(
+      'September',
     );
+    expect(
+      actWords({ act: COMPOST, materials: [], crops: [], measures: customary, isSouth: false }),
+    ).toContain('dug in to 3.9 in');
   });
   it('a depth is told in the measures of the garden, whatever it was entered in', () => {
     const layer: HabitAct = { ...COMPOST, amount: 2, unit: 'cm', dugDepthCm: 0 };
-    expect(actWords({ act: layer, materials: [], measures: metric, isSouth: false })).toContain(
+    expect(actWords({ act: layer, materials: [], crops: [], measures: metric, isSouth: false })).toContain(
       ', 2 cm thick:',
     );
-    expect(actWords({ act: layer, materials: [], measures: customary, isSouth: false })).toContain(
+    expect(actWords({ act: layer, materials: [], crops: [], measures: customary, isSouth: false })).toContain(
       ', 0.8 in thick:',
     );
     expect(measureCaption('organicMatterPct', 20, customary)).toContain('top 8 in beneath');

@@ -1,4 +1,5 @@
 import { amountOnArea } from './amount-words.ts';
+import type { OwnCrop } from '../records/crop.ts';
 import type { MaterialRecord } from '../records/material.ts';
 import type { HabitAct } from '../records/habit.ts';
 import { findCrop } from '../core/ground/index.ts';
@@ -177,11 +178,13 @@ function span({ fromYear, untilYear }: HabitAct): string {
 export function actWords({
   act,
   materials,
+  crops,
   measures,
   isSouth,
 }: {
   readonly act: HabitAct;
   readonly materials: readonly MaterialRecord[];
+  readonly crops: readonly OwnCrop[];
   readonly measures: Measures;
   readonly isSouth: boolean;
 }): string {
@@ -195,7 +198,7 @@ export function actWords({
       return `${name}, ${much}${old}${dug}: ${when}`;
     }
     case 'grow':
-      return `${findCrop(act.cropId)?.name ?? act.cropId}, sown and left where it grew: ${when}`;
+      return `${findCrop(act.cropId, crops)?.name ?? act.cropId}, sown and left where it grew: ${when}`;
     case 'feed':
       return `Bought nitrogen, ${measures.rate(act.nitrogenGPerM2)}: ${when}`;
     case 'pull':

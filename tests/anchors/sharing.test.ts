@@ -136,7 +136,7 @@ describe('a garden of four beds by the model', () => {
     { bed: bedOf({ id: 'path', kind: 'path' }), plantings: [] },
     { bed: bedOf({ id: 'seed', kind: 'seedbed' }), plantings: [] },
   ].map(({ bed, plantings }) => ({
-    books: { site: { ...GARDEN, climate: MILD }, bed, entries: [], plantings },
+    books: { site: { ...GARDEN, climate: MILD }, bed, crops: [], entries: [], plantings },
     findMaterial: findLibraryMaterial,
     today,
     school: 'byDepth' as const,

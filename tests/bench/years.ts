@@ -32,6 +32,7 @@ const today = dayNumberFromIso('2026-05-14', ['today']);
 const booksFor = (bed: number) => ({
   site: { ...GARDEN, climate: MILD },
   bed: bedOf({ id: `bed-${bed}`, clayPct: 6 + (bed % 8) * 6, organicMatterPct: 2 + (bed % 5) }),
+  crops: [],
   entries: [
     layOf({ id: 'old chips', date: '2024-10-10' }),
     layOf({

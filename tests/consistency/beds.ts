@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { CLIMATE_PATTERNS, findCrop, isoDateOf } from '../../src/core/ground/index.ts';
+import { CLIMATE_PATTERNS, findLibraryCrop, isoDateOf } from '../../src/core/ground/index.ts';
 import type { GardenRecords } from '../../src/core/bed/index.ts';
 import type { Entry } from '../../src/records/entry.ts';
 import { SCHOOLS } from '../../src/records/vocabulary.ts';
@@ -108,7 +108,7 @@ export const drawnBed: fc.Arbitrary<DrawnBed> = fc
       if (fedG !== null) entries.push({ ...on(today - 20), id: 'fed', bedId, type: 'feed', nitrogenG: fedG });
       let free = today - firstPlantedAgo;
       const plantings = crops.map(([cropId, gap], i) => {
-        const crop = findCrop(cropId)!;
+        const crop = findLibraryCrop(cropId)!;
         const from = crop.isPerennial ? today - 500 : free + gap;
         free = from + crop.daysInGround;
         return {
@@ -133,6 +133,7 @@ export const drawnBed: fc.Arbitrary<DrawnBed> = fc
           entries,
           plantings,
           materials: [],
+          crops: [],
           labResults: [],
           lots: [],
           movements: [],

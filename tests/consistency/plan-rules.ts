@@ -5,7 +5,7 @@ import {
   airTemperatureC,
   calendarDateOf,
   dayNumberFromIso,
-  findCrop,
+  findLibraryCrop,
   isSouthern,
   isoDateOf,
 } from '../../src/core/ground/index.ts';
@@ -44,7 +44,7 @@ function requireSoundDoses({ plan, scenario, today, books }: PlannedBed, { recor
       const planting = books.plantings.find((one) => id === one.id || id.startsWith(`${one.id}:`))!;
       assert(!crop.isLegume, 'a legume is fed');
       const { year } = calendarDateOf(dose.day);
-      const isWoody = findCrop(planting.cropId)!.isWoody;
+      const isWoody = findLibraryCrop(planting.cropId)!.isWoody;
       const midsummer = dayOf(isSouth ? `${year}-12-31` : `${year}-06-30`);
       return Math.min(crop.harvestDay - 21, isWoody ? midsummer : Infinity);
     });

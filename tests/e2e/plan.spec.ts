@@ -1,11 +1,11 @@
 import { expect, type Page } from '@playwright/test';
-import { answer, choose, isAnswered } from './bed-page.ts';
+import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
 test.use({ file: 'plan' });
 
-test('a crop meant for too cold a day is offered a better one, and every page then says the same', async ({
+test('a crop of one’s own meant for too cold a day is offered a better one, and every page then says the same', async ({
   page,
   request,
 }) => {
@@ -16,6 +16,17 @@ test('a crop meant for too cold a day is offered a better one, and every page th
   await expect(answer(page, 'Planting')).toContainText('For crops in general; nothing is planned here.');
   await page.getByRole('button', { name: 'Plant something' }).click();
   await choose(page, 'Crop', 'Pumpkin');
+  await page.getByRole('button', { name: 'Make one of your own' }).click();
+  const own = page.getByRole('dialog', { name: 'A crop of your own' });
+  await own.getByLabel('Name').fill('Net loft pumpkin');
+  await own.getByLabel('Roots to').fill('5 m');
+  await own.getByRole('button', { name: 'Save the crop' }).click();
+  await expect(own).toContainText('must be between 5 cm and 300 cm');
+  await own.getByLabel('Roots to').fill('90');
+  await expectAccessible(page);
+  await own.getByRole('button', { name: 'Save the crop' }).click();
+  await expect(own).toHaveCount(0);
+  await expect(page.getByLabel('Roots to')).toHaveValue('90');
   await page.getByRole('textbox', { name: 'In the ground from' }).fill('3 December 2026');
   await page.getByRole('textbox', { name: 'Cleared on' }).fill('20 March 2027');
   const against = page.getByRole('status', { name: 'What speaks against it' });
@@ -26,9 +37,9 @@ test('a crop meant for too cold a day is offered a better one, and every page th
     .click();
   await expect(against).toContainText('nothing speaks against it');
   await page.getByRole('button', { name: 'Plant it' }).click();
-  await expect(answer(page, 'Planting')).toContainText(/Pumpkin on .*nothing speaks against it/);
+  await expect(answer(page, 'Planting')).toContainText(/Net loft pumpkin on .*nothing speaks against it/);
   await page.goto('/garden/plan/calendar');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Plant pumpkin' })).not.toContainText(
+  await expect(page.getByRole('listitem').filter({ hasText: 'Plant net loft pumpkin' })).not.toContainText(
     'Not a good day',
   );
 });

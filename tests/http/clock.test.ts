@@ -40,7 +40,7 @@ describe('days that are not in every year', () => {
         layOf({ id: 'leap', date: '2028-02-29' }),
         layOf({ id: 'new year', date: '2027-12-31' }),
       ];
-      const books = { site: { ...GARDEN, climate }, bed: bedOf(), entries, plantings: [] };
+      const books = { site: { ...GARDEN, climate }, bed: bedOf(), crops: [], entries, plantings: [] };
       const scenario = bedScenario({
         books,
         findMaterial: findLibraryMaterial,

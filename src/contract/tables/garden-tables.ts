@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { bedFields } from '../../records/bed.ts';
+import { cropFields } from '../../records/crop.ts';
 import { columnName, describe, type DescribedField } from '../../records/describe.ts';
 import { entryFields } from '../../records/entry.ts';
 import { date, note } from '../../records/fields.ts';
@@ -157,6 +158,12 @@ export const GARDEN_TABLES: readonly Table[] = [
     title: 'Materials of your own',
     collection: 'materials',
     columns: [ID, ...columnsOf({ name: materialFields.name }), ...MATERIAL_BASIS, ...columnsOf({ note })],
+  },
+  {
+    id: 'crops',
+    title: 'Crops of your own',
+    collection: 'crops',
+    columns: [ID, ...columnsOf(cropFields)],
   },
   { id: 'lots', title: 'Stock: piles and bags', collection: 'lots', columns: [ID, ...columnsOf(lotFields)] },
   {

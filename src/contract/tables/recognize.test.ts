@@ -6,7 +6,13 @@ import { findTable, GARDEN_TABLES } from './garden-tables.ts';
 import { likelyTable, recognize } from './recognize.ts';
 import { readRow } from './table-rows.ts';
 
-const NAMES = { garden: GARDEN, beds: [bedOf({ id: 'north', name: 'North bed' })], lots: [], materials: [] };
+const NAMES = {
+  garden: GARDEN,
+  beds: [bedOf({ id: 'north', name: 'North bed' })],
+  lots: [],
+  materials: [],
+  crops: [],
+};
 const ENTRIES = findTable('entries')!;
 const mappedOf = (headers: readonly string[], columns: readonly (number | null)[]) =>
   Object.fromEntries(

@@ -1,4 +1,9 @@
-import { CROP_LIBRARY, MATERIAL_LIBRARY, findCrop, findLibraryMaterial } from '../../core/ground/index.ts';
+import {
+  CROP_LIBRARY,
+  MATERIAL_LIBRARY,
+  findLibraryCrop,
+  findLibraryMaterial,
+} from '../../core/ground/index.ts';
 import { finding, refusal, type Finding } from '../../refusals/refusal.ts';
 import { booleanCell, dateCell, jsonCell, numberCell, type Cell, type CellStyle } from './cells.ts';
 import type { Column, ColumnUnit } from './column.ts';
@@ -16,6 +21,7 @@ export interface TableNames {
   readonly beds: readonly Named[];
   readonly lots: readonly Named[];
   readonly materials: readonly Named[];
+  readonly crops: readonly Named[];
 }
 
 const at = (record: unknown, field: string): unknown =>
@@ -28,7 +34,7 @@ function nameOf(id: unknown, { kind }: Column, names: TableNames): string {
   const named = (list: readonly Named[]) => list.find((one) => one.id === id)?.name ?? '';
   if (kind === 'bed') return named(names.beds);
   if (kind === 'lot') return named(names.lots);
-  if (kind === 'crop') return findCrop(id)?.name ?? '';
+  if (kind === 'crop') return named(names.crops) || (findLibraryCrop(id)?.name ?? '');
   return named(names.materials) || (findLibraryMaterial(id)?.name ?? '');
 }
 
@@ -89,7 +95,7 @@ function idOf(text: string, column: Column, names: TableNames): Cell<string> {
     bed: names.beds,
     lot: names.lots,
     material: [...names.materials, ...MATERIAL_LIBRARY],
-    crop: CROP_LIBRARY,
+    crop: [...names.crops, ...CROP_LIBRARY],
   };
   const list: readonly Named[] = lists[column.kind as keyof typeof lists];
   const byId = list.find(({ id }) => id === text.trim());

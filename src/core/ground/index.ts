@@ -49,8 +49,9 @@ export {
   DEEPEST_COVER_CM,
   type PlantForm,
   demandRange,
-  findCrop,
+  findLibraryCrop,
 } from './crops/crop-library.ts';
+export { findCrop, ownCrop } from './crops/own-crop.ts';
 
 // materials
 export { MATERIAL_EFFECTS, type MaterialEffect, effectOf } from './materials/effect.ts';

@@ -19,7 +19,7 @@ export { booksAsPlanned, booksWithHabit } from './years/habit-books.ts';
 export { MOST_PLANNED_YEARS, habitPlan, isPlanOf } from './years/habit-plan.ts';
 export { habitSoFar } from './years/habit-so-far.ts';
 export { HABIT_TEMPLATE_IDS, type HabitTemplateId, habitFromTemplate } from './years/habit-templates.ts';
-export { HABIT_ACT_TYPES, checkHabit, ownMonth } from './years/habit.ts';
+export { HABIT_ACT_TYPES, type HabitNames, checkHabit, ownMonth } from './years/habit.ts';
 export { textureOf } from './years/held-more.ts';
 export { endOfYears, outlookDays } from './years/outlook-days.ts';
 export { type OutlookYear, changesSoil, outlook } from './years/outlook.ts';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bedFields } from '../../records/bed.ts';
 import { buildUpFields } from '../../records/build-up.ts';
+import { cropFields } from '../../records/crop.ts';
 import { entryFields } from '../../records/entry.ts';
 import { gardenFields } from '../../records/garden.ts';
 import { habitFields } from '../../records/habit.ts';
@@ -22,6 +23,7 @@ const TABLES = [
   ['entry', Object.values(entryFields), ['bed_id', 'sequence']],
   ['planting', [plantingFields], ['bed_id']],
   ['material', [materialFields], ['garden_id']],
+  ['crop', [cropFields], ['garden_id']],
   ['build_up', [buildUpFields], ['garden_id']],
   ['habit', [habitFields], ['garden_id']],
   ['lot', [lotFields], ['garden_id']],

@@ -29,6 +29,7 @@ describe('migrations', () => {
       'bed',
       'build_up',
       'change',
+      'crop',
       'entry',
       'feed',
       'garden',

@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3';
 import { randomUUID } from 'node:crypto';
 import { bedFields, type BedRecord } from '../../records/bed.ts';
 import { buildUpFields, type BuildUpRecord } from '../../records/build-up.ts';
+import { cropFields, type CropRecord } from '../../records/crop.ts';
 import { gardenFields, type GardenRecord } from '../../records/garden.ts';
 import { materialFields, type MaterialRecord } from '../../records/material.ts';
 import { plantingFields, type PlantingRecord } from '../../records/planting.ts';
@@ -53,6 +54,11 @@ export function createStores(db: Database, now: () => string): Stores {
     columns: { ...OF_A_GARDEN, ...columnsOf(materialFields) },
     order: 'name, id',
   });
+  const crops = new VersionedTable<CropRecord>(db, {
+    table: 'crop',
+    columns: { ...OF_A_GARDEN, ...columnsOf(cropFields) },
+    order: 'name, id',
+  });
   const buildUps = new VersionedTable<BuildUpRecord>(db, {
     table: 'build_up',
     columns: { ...OF_A_GARDEN, ...columnsOf(buildUpFields) },
@@ -96,6 +102,10 @@ export function createStores(db: Database, now: () => string): Stores {
     materials: {
       ...storeOver(materials, now),
       listOf: (gardenId) => materials.listWhere('garden_id = @value', gardenId),
+    },
+    crops: {
+      ...storeOver(crops, now),
+      listOf: (gardenId) => crops.listWhere('garden_id = @value', gardenId),
     },
     buildUps: {
       ...storeOver(buildUps, now),
@@ -185,6 +195,7 @@ const WITH_GARDEN_ID = [
   'stock_movement',
   'lot',
   'material',
+  'crop',
 ] as const;
 
 function erase(db: Database, gardenId: string): void {

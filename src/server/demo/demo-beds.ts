@@ -1,3 +1,4 @@
+import type { CropDraft } from '../../records/crop.ts';
 import type { AmountUnit } from '../../records/vocabulary.ts';
 import type { BedGiven } from '../../records/bed.ts';
 
@@ -51,6 +52,22 @@ export interface DemoBed {
 }
 
 /** Materials the demo garden makes itself. Invented. */
+/** A crop that nobody else grows, seed saved here. */
+export const DEMO_CROPS = [
+  {
+    id: 'demo-ternhollow-kale',
+    name: 'Ternhollow tall kale',
+    likeCropId: 'kale',
+    nitrogenDemandGPerM2: 22,
+    rootDepthCm: 75,
+    daysInGround: 240,
+    startsAs: null,
+    warmth: 'hardy',
+    yieldKgPerM2: 3,
+    note: 'Shoulder high, stands the winter; own seed.',
+  },
+] as const satisfies readonly CropDraft[];
+
 export const DEMO_MATERIALS = [
   {
     id: 'demo-hazel-chips',

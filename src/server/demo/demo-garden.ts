@@ -1,13 +1,13 @@
 import { bedDraft } from '../../records/bed.ts';
 import { FEED_FROM_STOCK } from '../../records/vocabulary.ts';
-import { CLIMATE_PATTERNS, findCrop, massFreshKgFromAmount } from '../../core/ground/index.ts';
+import { CLIMATE_PATTERNS, findLibraryCrop, massFreshKgFromAmount } from '../../core/ground/index.ts';
 import { materialFinder } from '../../core/bed/index.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import { journalDemoGarden } from './demo-journal.ts';
 import { stockDemoGarden } from './demo-stock.ts';
 import { DEMO_HABITS } from './demo-habits.ts';
-import { DEMO_BEDS, DEMO_MATERIALS, type DemoBed, type DemoDay } from './demo-beds.ts';
+import { DEMO_BEDS, DEMO_CROPS, DEMO_MATERIALS, type DemoBed, type DemoDay } from './demo-beds.ts';
 
 export const DEMO_GARDEN_ID = 'ternhollow';
 
@@ -42,6 +42,7 @@ export function plantDemoGarden(stores: Stores, today: string): void {
       prices: null,
     });
     for (const material of DEMO_MATERIALS) stores.materials.insert({ ...material, gardenId: DEMO_GARDEN_ID });
+    for (const crop of DEMO_CROPS) stores.crops.insert({ ...crop, gardenId: DEMO_GARDEN_ID });
     stockDemoGarden(stores, DEMO_GARDEN_ID, today);
     for (const habit of DEMO_HABITS) {
       stores.habits.insert({ ...habit, acts: [...habit.acts], gardenId: DEMO_GARDEN_ID });
@@ -139,7 +140,7 @@ function plantBed(
     });
   });
   grown.forEach(({ crop: cropId, from, until }, i) => {
-    const crop = findCrop(cropId)!;
+    const crop = findLibraryCrop(cropId)!;
     const plantedOn = dateOf(from, today);
     stores.plantings.insert({
       id: `${bedId}-crop-${i + 1}`,

@@ -57,6 +57,7 @@ export function gardenFileOf(stores: Stores, photoFiles: PhotoFiles, gardenId: s
     model: MODEL_VERSION,
     garden: filed(garden),
     materials: stores.materials.listOf(gardenId).map(filed),
+    crops: stores.crops.listOf(gardenId).map(filed),
     labResults: stores.labResults.listOf(gardenId).map(filed),
     recipes: stores.recipes.listOf(gardenId).map(filed),
     buildUps: stores.buildUps.listOf(gardenId).map(filed),

@@ -1,5 +1,6 @@
 import type { CollectionName } from '../../records/collections.ts';
 import type { ImportRow } from '../../contract/imports.ts';
+import type { OwnCrop } from '../../records/crop.ts';
 import { recordTitle } from '../../words/record-titles.ts';
 import { storeOf, type Garden, type JudgedRow, type ReadRow } from './rows.ts';
 
@@ -9,13 +10,12 @@ export function withTitles(
   rows: readonly ReadRow[],
   judged: readonly JudgedRow[],
 ): ImportRow[] {
-  const of = (collection: CollectionName) =>
-    rows
-      .filter((row) => row.collection === collection)
-      .map(({ record }) => record as { id: string; name: string });
+  const of = <Kept = { id: string; name: string }>(collection: CollectionName) =>
+    rows.filter((row) => row.collection === collection).map(({ record }) => record as Kept);
   const names = {
     beds: [...of('beds'), ...stores.beds.listOf(gardenId)],
     lots: [...of('lots'), ...stores.lots.listOf(gardenId)],
+    crops: [...of<OwnCrop>('crops'), ...stores.crops.listOf(gardenId)],
     materials: [...of('materials'), ...stores.materials.listOf(gardenId)],
   };
   return judged.map((row) => {

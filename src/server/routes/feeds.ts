@@ -21,6 +21,7 @@ function calendarRecords(stores: Stores, gardenId: string, today: string): Calen
     entries: stores.entries.listOfGarden(gardenId),
     plantings: stores.plantings.listOfGarden(gardenId),
     materials: stores.materials.listOf(gardenId),
+    crops: stores.crops.listOf(gardenId),
     lots,
     yard: { ...keptRecords(stores, gardenId), lots, movements: stores.movements.listOf(gardenId) },
     today,

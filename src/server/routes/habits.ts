@@ -8,7 +8,10 @@ import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answ
 import { body, seenVersion } from './validated.ts';
 
 function requireSoundHabit(stores: Stores, gardenId: string, habit: Habit): void {
-  checkHabit(habit, materialFinder({ materials: stores.materials.listOf(gardenId), labResults: [] }));
+  checkHabit(habit, {
+    findMaterial: materialFinder({ materials: stores.materials.listOf(gardenId), labResults: [] }),
+    crops: stores.crops.listOf(gardenId),
+  });
 }
 
 /** What somebody means to do year after year. */

@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import { planRevision, type PlanRevision } from '../../contract/requests.ts';
+import type { BedRecord } from '../../records/bed.ts';
 import { checkRoom } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { carryOutRevision, requireOwnEntries } from '../entry-revision.ts';
@@ -14,9 +15,10 @@ type BedPlan = PlanRevision['beds'][number];
 /** Takes away, brings back and plants; cover crops of a plan may stand where something is sown later. */
 function revisePlantings(
   stores: Stores,
-  bedId: string,
+  { id: bedId, gardenId }: BedRecord,
   { creates, removals, restores }: BedPlan['plantings'],
 ): void {
+  const crops = stores.crops.listOf(gardenId);
   const own = new Set(stores.plantings.listOf(bedId).map(({ id }) => id));
   for (const { id, version } of removals) {
     if (!own.has(id)) throw notFound('planting');
@@ -25,7 +27,7 @@ function revisePlantings(
   for (const id of restores) requireWritten(stores.plantings.restore(id), 'planting');
   for (const draft of creates) {
     if (sentAgain(stores.plantings.find(draft.id), { ...draft, bedId })) continue;
-    checkRoom(draft, stores.plantings.listOf(bedId));
+    checkRoom(draft, stores.plantings.listOf(bedId), crops);
     stores.plantings.insert({ ...draft, bedId });
   }
 }
@@ -41,7 +43,7 @@ export const planRoutes = ({ stores, today }: AppContext) =>
         if (bed.gardenId !== garden.id) throw notFound('bed');
         requireOwnEntries(stores, bed.id, [...entries.changes, ...entries.removals]);
         carryOutRevision({ stores, today: today() }, bed, entries);
-        revisePlantings(stores, bed.id, plantings);
+        revisePlantings(stores, bed, plantings);
       }
       for (const { bedId, entries, plantings } of beds) {
         const about = [...entries.creates, ...entries.changes, ...plantings.creates].map(({ id }) => id);

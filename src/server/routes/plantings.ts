@@ -3,6 +3,7 @@ import { plantingChange, plantingDraft, type PlantingRecord } from '../../record
 import { checkRoom } from '../../core/bed/index.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
+import type { Stores } from '../stores.ts';
 import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
 
@@ -18,6 +19,12 @@ const takesOtherRoom = (before: PlantingRecord, after: PlantingRecord): boolean 
     (field) => before[field] !== after[field],
   );
 
+/** Throws InputError where other crops fill the bed. */
+function requireRoom(stores: Stores, planting: PlantingRecord): void {
+  const { gardenId } = requireFound(stores.beds.find(planting.bedId), 'bed');
+  checkRoom(planting, stores.plantings.listOf(planting.bedId), stores.crops.listOf(gardenId));
+}
+
 export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
   new Hono()
     .post('/beds/:bedId/plantings', body(plantingDraft), (c) => {
@@ -28,7 +35,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
         const known = sentAgain(stores.plantings.find(id), { ...draft, bedId: bed.id });
         if (known) return c.json(known, 200);
         const planting = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
-        checkRoom(planting, stores.plantings.listOf(bed.id));
+        requireRoom(stores, planting);
         requireSoundBooks({
           stores,
           bedId: bed.id,
@@ -49,7 +56,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
         requireSeen(before, version);
         const changed = { ...before, ...values };
         // What stood side by side before shares were known may stay, and be ticked off.
-        if (takesOtherRoom(before, changed)) checkRoom(changed, stores.plantings.listOf(before.bedId));
+        if (takesOtherRoom(before, changed)) requireRoom(stores, changed);
         requireSoundBooks({
           stores,
           bedId: before.bedId,
@@ -70,7 +77,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
     .post('/plantings/:plantingId/restore', (c) =>
       stores.atomically(() => {
         const planting = requireWritten(stores.plantings.restore(c.req.param('plantingId')), 'planting');
-        checkRoom(planting, stores.plantings.listOf(planting.bedId));
+        requireRoom(stores, planting);
         requireSoundBooks({
           stores,
           bedId: planting.bedId,

@@ -2,6 +2,7 @@ import { queryOptions, useMutation } from '@tanstack/react-query';
 import type { BedChange, BedDraft } from '../../records/bed.ts';
 import type { BedRevision, LiftDraft } from '../../contract/requests.ts';
 import type { BuildUpDraft, BuildUpRecord } from '../../records/build-up.ts';
+import type { CropChange, CropDraft, CropRecord } from '../../records/crop.ts';
 import type { EntryChange, EntryDraft, EntryRecord } from '../../records/entry.ts';
 import type { GardenBooks } from '../../contract/garden-books.ts';
 import type { GardenChange, GardenDraft, GardenRecord } from '../../records/garden.ts';
@@ -14,7 +15,7 @@ import { UnreachableFailure } from './failures.ts';
 import { booksKey } from './books-key.ts';
 import { useWrite } from './use-write.ts';
 
-const { gardens, beds, entries, plantings, 'build-ups': buildUps } = client.api;
+const { gardens, beds, entries, plantings, crops, 'build-ups': buildUps } = client.api;
 
 export const gardensQuery = () =>
   queryOptions({ queryKey: ['gardens'], queryFn: () => bodyOf(gardens.$get()) });
@@ -85,6 +86,24 @@ export const useMakeMaterial = (gardenId: string) =>
   useWrite((draft: MaterialDraft) =>
     bodyOf(gardens[':gardenId'].materials.$post({ param: { gardenId }, json: draft })),
   );
+
+export const useMakeCrop = (gardenId: string) =>
+  useWrite((draft: CropDraft) =>
+    bodyOf(gardens[':gardenId'].crops.$post({ param: { gardenId }, json: draft })),
+  );
+
+export const useChangeCrop = () =>
+  useWrite(({ cropId, change }: { cropId: string; change: CropChange }) =>
+    bodyOf(crops[':cropId'].$put({ param: { cropId }, json: change })),
+  );
+
+export const useRemoveCrop = () =>
+  useWrite(({ id, version }: Pick<CropRecord, 'id' | 'version'>) =>
+    answered(crops[':cropId'].$delete({ param: { cropId: id }, query: { version: String(version) } })),
+  );
+
+export const useRestoreCrop = () =>
+  useWrite((cropId: string) => bodyOf(crops[':cropId'].restore.$post({ param: { cropId } })));
 
 export const useWriteEntry = (bedId: string) => useWrite((draft: EntryDraft) => sendEntry(bedId, draft));
 

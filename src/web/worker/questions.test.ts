@@ -8,6 +8,7 @@ const records = (): GardenRecords => ({
   garden: { ...GARDEN },
   beds: [bedOf({ id: 'north' }), bedOf({ id: 'south' })],
   entries: [{ id: 'a', bedId: 'north', type: 'water', state: 'laid', date: '2026-05-01', waterMm: 10 }],
+  crops: [],
   plantings: [plantingOf({ bedId: 'south' })],
   materials: [],
   ...NO_STOCK,

@@ -122,6 +122,7 @@ export const questionAboutStock = (records: GardenRecords, today: string): Stock
   records: {
     garden: records.garden,
     materials: records.materials,
+    crops: [],
     labResults: records.labResults,
     beds: records.beds,
     entries: records.entries.filter(drawsOnStock),

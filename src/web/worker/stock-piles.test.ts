@@ -53,6 +53,7 @@ const pilesOf = (lots: Lot[], movements: Movement[], reserves: Record<string, nu
         garden: { ...GARDEN, climate: MILD },
         beds: [bedOf()],
         entries: [],
+        crops: [],
         plantings: [],
         materials: [],
         labResults: [],

@@ -84,7 +84,8 @@ const open = new Map<string, OpenPlan>();
 /** Makes this thread ready for a plan, instead of the oldest. Throws InputError for a habit that cannot be. */
 export function openYears(plan: YearsPlan): void {
   const findMaterial = materialFinder(plan.records);
-  for (const habit of plan.habits) if (typeof habit !== 'string') checkHabit(habit, findMaterial);
+  for (const habit of plan.habits)
+    if (typeof habit !== 'string') checkHabit(habit, { findMaterial, crops: plan.records.crops });
   open.delete(plan.key);
   open.set(plan.key, {
     plan,

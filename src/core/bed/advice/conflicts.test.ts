@@ -35,7 +35,13 @@ function clashes(
   bed: Partial<BedBooks['bed']> = {},
   plantings: Planting[] = [],
 ): Conflict[] {
-  const books = { site: { climate: MILD, depositionGPerM2Year: 1 }, bed: bedOf(bed), entries, plantings };
+  const books = {
+    site: { climate: MILD, depositionGPerM2Year: 1 },
+    bed: bedOf(bed),
+    crops: [],
+    entries,
+    plantings,
+  };
   const scenario = bedScenario({
     books,
     findMaterial: findLibraryMaterial,
@@ -113,7 +119,7 @@ describe('what does not go together', () => {
 describe('waits before harvest', () => {
   const manure = lay('manure', 'cattle_fym', '2026-05-01');
   const waits = (entries: Entry[], plantings: Planting[]) =>
-    harvestWaits({ entries, plantings, findMaterial: findLibraryMaterial, today: TODAY });
+    harvestWaits({ entries, crops: [], plantings, findMaterial: findLibraryMaterial, today: TODAY });
   it('are 120 days where the crop touches the soil and 90 otherwise, and say when the plan is too early', () => {
     const potato = plantingOf({ id: 'potato', cropId: 'potato', clearedOn: '2026-08-01' });
     const tomato = plantingOf({ id: 'tomato', cropId: 'tomato', clearedOn: '2026-10-01' });

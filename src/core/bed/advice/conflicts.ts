@@ -71,7 +71,7 @@ export function conflictsIn({
     ...ash(books, findMaterial, recent),
     ...recent.flatMap((one) => ofLaying(one, books, findMaterial)),
     ...wetClay(all, books, since),
-    ...books.plantings.flatMap((planting) => coverOverSeed(planting, projection, since)),
+    ...books.plantings.flatMap((planting) => coverOverSeed(planting, { books, projection, since })),
   ];
 }
 
@@ -158,13 +158,13 @@ function ofLaying({ entry, day }: Dated<LayEntry>, books: BedBooks, findMaterial
   ];
 }
 
-function hasTrunk({ bed, plantings }: BedBooks, day: DayNumber): boolean {
+function hasTrunk({ bed, plantings, crops }: BedBooks, day: DayNumber): boolean {
   if (bed.kind === 'treeRing' || bed.kind === 'shrubs') return true;
   return plantings.some(({ cropId, plantedOn, clearedOn }) => {
     const stands =
       dayNumberFromIso(plantedOn, ['plantedOn']) <= day &&
       (clearedOn === null || dayNumberFromIso(clearedOn, ['clearedOn']) > day);
-    return stands && findCrop(cropId)?.isWoody;
+    return stands && findCrop(cropId, crops)?.isWoody;
   });
 }
 
@@ -182,10 +182,13 @@ function wetClay(all: readonly Dated[], { bed, site }: BedBooks, since: DayNumbe
 /** Seed under more than it can push through. */
 function coverOverSeed(
   { id, cropId, plantedOn, startsAs }: Planting,
-  projection: BedProjection,
-  since: DayNumber,
+  {
+    books,
+    projection,
+    since,
+  }: { readonly books: BedBooks; readonly projection: BedProjection; readonly since: DayNumber },
 ): Conflict[] {
-  const crop = findCrop(cropId);
+  const crop = findCrop(cropId, books.crops);
   const day = dayNumberFromIso(plantedOn, ['plantedOn']);
   if (!crop || startsAs !== 'seed' || day < since || day >= projection.endDay) return [];
   const coverCm = coverOverSeedCm(atEndOf(projection, day));

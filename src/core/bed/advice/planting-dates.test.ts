@@ -40,7 +40,7 @@ function dates({
 }: Ground) {
   const site = { climate, depositionGPerM2Year: 1 };
   const bed = bedOf({ organicMatterPct });
-  const books = { site, bed, entries, plantings: [] };
+  const books = { site, bed, crops: [], entries, plantings: [] };
   const scenario = bedScenario({ books, findMaterial: findLibraryMaterial, today, endDay: today + 900 });
   const ground = { books, findMaterial: findLibraryMaterial, projection: projectForAdvice(scenario, today) };
   const [seedlings, transplants] = plantingDates({ ground, scenario, today, rules });

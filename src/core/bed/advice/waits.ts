@@ -2,9 +2,11 @@ import {
   type DayNumber,
   type FindMaterial,
   dayNumberFromIso,
+  type Crop,
   findCrop,
   hasTrait,
 } from '../../ground/index.ts';
+import type { OwnCrop } from '../../../records/crop.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 import { MANURE_TO_HARVEST_DAYS, URINE_TO_HARVEST_DAYS } from './cautions.ts';
@@ -33,11 +35,13 @@ const PERENNIAL_TOLD_DAYS = 365;
 export function harvestWaits({
   entries,
   plantings,
+  crops,
   findMaterial,
   today,
 }: {
   readonly entries: readonly Entry[];
   readonly plantings: readonly Planting[];
+  readonly crops: readonly OwnCrop[];
   readonly findMaterial: FindMaterial;
   readonly today: DayNumber;
 }): HarvestWait[] {
@@ -48,16 +52,19 @@ export function harvestWaits({
     const isUrine = hasTrait(material, 'isUrine');
     if (!isUrine && material?.kind !== 'manure') continue;
     for (const planting of plantings) {
-      const wait = waitFor(entry, planting, isUrine);
+      const crop = findCrop(planting.cropId, crops);
+      const wait = crop && !crop.isCoverCrop ? waitFor(entry, { planting, crop }, isUrine) : null;
       if (wait && wait.earliestDay >= today) waits.push(wait);
     }
   }
   return waits.sort((a, b) => Number(b.isTooEarly) - Number(a.isTooEarly) || b.earliestDay - a.earliestDay);
 }
 
-function waitFor(entry: Entry, planting: Planting, isUrine: boolean): HarvestWait | null {
-  const crop = findCrop(planting.cropId);
-  if (!crop || crop.isCoverCrop) return null;
+function waitFor(
+  entry: Entry,
+  { planting, crop }: { readonly planting: Planting; readonly crop: Crop },
+  isUrine: boolean,
+): HarvestWait | null {
   const laidDay = dayNumberFromIso(entry.date, ['date']);
   const plantDay = dayNumberFromIso(planting.plantedOn, ['plantedOn']);
   const { ediblePartTouchesSoil, otherwise } = MANURE_TO_HARVEST_DAYS;

@@ -41,6 +41,7 @@ const books = (change: Partial<BedBooks> = {}): BedBooks => ({
   site: { climate: climate('mild_maritime'), depositionGPerM2Year: 1 },
   bed: bedOf(),
   entries: [chips],
+  crops: [],
   plantings: [],
   ...change,
 });

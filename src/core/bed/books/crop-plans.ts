@@ -31,7 +31,7 @@ export function cropPlans({
   readonly findMaterial: FindMaterial;
   readonly endDay: DayNumber;
 }): CropPlan[] {
-  const crop = findCrop(planting.cropId);
+  const crop = findCrop(planting.cropId, books.crops);
   if (!crop) {
     throw new InputError([...path, 'cropId'], 'namesNone', { what: 'crop', got: planting.cropId });
   }

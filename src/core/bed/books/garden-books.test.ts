@@ -10,6 +10,7 @@ const RECORDS: GardenRecords = {
     { id: 'a', bedId: 'north', type: 'water', state: 'laid', date: '2026-05-01', waterMm: 10 },
     { id: 'b', bedId: 'south', type: 'water', state: 'laid', date: '2026-05-02', waterMm: 12 },
   ],
+  crops: [],
   plantings: [plantingOf({ id: 'p', bedId: 'south' })],
   materials: [{ id: 'own', basis: { type: 'chips', branchDiameterCm: 3, leafShare: 0.2, coniferShare: 0 } }],
   ...NO_STOCK,

@@ -9,6 +9,7 @@ import {
 } from '../../ground/index.ts';
 import type { Journaled } from '../../../records/journal.ts';
 import type { MeasuredDay } from '../../../records/weather.ts';
+import type { OwnCrop } from '../../../records/crop.ts';
 import type { LabResult } from '../../../records/lab-result.ts';
 import type { OwnMaterialBasis } from '../../../records/material.ts';
 import type { BedTake, Movement } from '../../../records/movement.ts';
@@ -28,6 +29,7 @@ export interface GardenRecords {
   readonly entries: readonly (Entry & { readonly bedId: string })[];
   readonly plantings: readonly (Planting & { readonly bedId: string })[];
   readonly materials: readonly { readonly id: string; readonly basis: OwnMaterialBasis }[];
+  readonly crops: readonly OwnCrop[];
   readonly labResults: readonly LabResult[];
   readonly lots: readonly Lot[];
   readonly movements: readonly Movement[];
@@ -140,6 +142,7 @@ export function writtenOfBed(records: GardenRecords, bedId: string): BedBooks | 
     bed && {
       site: siteOf(records),
       bed,
+      crops: records.crops,
       entries: records.entries.filter((entry) => entry.bedId === bedId),
       plantings: records.plantings.filter((planting) => planting.bedId === bedId),
     }

@@ -1,4 +1,5 @@
 import { findCrop } from '../../ground/index.ts';
+import type { OwnCrop } from '../../../records/crop.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import type { Planting } from '../../../records/planting.ts';
 
@@ -8,7 +9,6 @@ const ROUNDING = 1e-9;
 /** ISO dates sort as text; later than any of them. */
 const FOR_EVER = '9999-12-31';
 
-const nameOf = ({ cropId }: Standing): string => findCrop(cropId)?.name ?? cropId;
 const end = ({ clearedOn }: Standing): string => clearedOn ?? FOR_EVER;
 const stands = (one: Standing, date: string): boolean => one.plantedOn <= date && date < end(one);
 
@@ -30,9 +30,11 @@ export function crowdedBy<Other extends Standing>(planting: Standing, all: reado
 }
 
 /** Throws InputError on `plantedOn` when a planting would stand where others already fill the bed. */
-export function checkRoom(planting: Standing, all: readonly Standing[]): void {
+export function checkRoom(planting: Standing, all: readonly Standing[], crops: readonly OwnCrop[]): void {
   const crowd = crowdedBy(planting, all);
   if (crowd.length === 0) return;
-  const names = crowd.map((one) => `${nameOf(one)} (until ${one.clearedOn ?? 'it is cleared'})`);
+  const names = crowd.map(
+    (one) => `${findCrop(one.cropId, crops)?.name ?? one.cropId} (until ${one.clearedOn ?? 'it is cleared'})`,
+  );
   throw new InputError(['plantedOn'], 'bedIsFull', { crops: names });
 }

@@ -14,6 +14,7 @@ export function recordsAbout(records: GardenRecords, bedId: string): GardenRecor
   return {
     garden: records.garden,
     materials: records.materials,
+    crops: records.crops,
     labResults: records.labResults,
     beds: records.beds.filter(({ id }) => id === bedId || takers.has(id)),
     entries: records.entries.filter((entry) => isOwn(entry) || drawing.has(entry)),

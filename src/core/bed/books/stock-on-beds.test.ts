@@ -53,6 +53,7 @@ const records = (change: Partial<GardenRecords>): GardenRecords => ({
   garden: { ...GARDEN, climate: MILD },
   beds: [bedOf({ id: 'north' }), bedOf({ id: 'south' })],
   entries: [],
+  crops: [],
   plantings: [],
   materials: [],
   labResults: [],

@@ -121,6 +121,7 @@ const booksWith = (entries: Entry[]): BedBooks => ({
   site: { climate: MILD, depositionGPerM2Year: 1 },
   bed: bedOf({ organicMatterPct: 2.5, ph: 6.2 }),
   entries,
+  crops: [],
   plantings: [plantingOf({ plantedOn: '2026-05-10', nitrogenDemandGPerM2: 14 })],
 });
 const SAWDUST = layOf({

@@ -55,7 +55,7 @@ export function paleFacts(setting: PaleSetting): PaleFacts {
     paleness: crop ? crop.paleness : null,
     heldInRootsReachG: sample.heldContactG + (reachesDeep ? sample.heldRootG : 0),
     availableInReachG: sample.availableContactG + (reachesDeep ? sample.availableRootG : 0),
-    isLegume: planting ? (findCrop(planting.cropId)?.isLegume ?? false) : false,
+    isLegume: planting ? (findCrop(planting.cropId, books.crops)?.isLegume ?? false) : false,
     isSown: planting?.startsAs === 'seed',
     isShortByPlan: setting.isShortByPlan,
     daysSincePlanting: planted === undefined ? null : today - planted,

@@ -32,6 +32,7 @@ const SCENARIO: BedScenario = bedScenario({
     site: { climate: MILD, depositionGPerM2Year: 1 },
     bed: bedOf({ isWatered: false }),
     entries: [layOf({ id: 'chips', date: '2025-03-10', massFreshKg: 100, seasonedMonths: 0 })],
+    crops: [],
     plantings: [plantingOf({ plantedOn: '2026-05-20', clearedOn: '2026-10-01', nitrogenDemandGPerM2: 9 })],
   },
   findMaterial: findLibraryMaterial,

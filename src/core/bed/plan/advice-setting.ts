@@ -52,7 +52,7 @@ export function adviceSetting({
     feeding: {
       plantings: plantings.map(({ id, cropId, startsAs }) => ({
         id,
-        isWoody: findCrop(cropId)?.isWoody ?? false,
+        isWoody: findCrop(cropId, records.crops)?.isWoody ?? false,
         isSown: startsAs === 'seed',
       })),
       product: dosed(product, bed.clayPct),

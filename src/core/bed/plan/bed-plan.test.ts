@@ -42,7 +42,7 @@ function advised(entries: Entry[], plantings = [tomato], rules: SchoolRules = SC
     climate: MILD,
     depositionGPerM2Year: 1,
   };
-  const books = { site, bed, entries, plantings };
+  const books = { site, bed, crops: [], entries, plantings };
   const scenario = bedScenario({
     books,
     findMaterial: findLibraryMaterial,
@@ -152,7 +152,7 @@ describe('advice', () => {
 
   it('sees more organic matter in ten years with chips than without', () => {
     const site = { climate: CLIMATE_PATTERNS[0], depositionGPerM2Year: 1 };
-    const books = { site, bed, entries: [chips(0)], plantings: [] };
+    const books = { site, bed, crops: [], entries: [chips(0)], plantings: [] };
     const years = outlook(
       bedScenario({ books, findMaterial: findLibraryMaterial, today: TODAY, endDay: TODAY + 3700 }),
       TODAY,
@@ -175,7 +175,7 @@ describe('advice', () => {
   it('follows a scenario only as far as it is told', () => {
     const site = { climate: CLIMATE_PATTERNS[0], depositionGPerM2Year: 1 };
     const scenario = bedScenario({
-      books: { site, bed, entries: [chips(0)], plantings: [tomato] },
+      books: { site, bed, entries: [chips(0)], crops: [], plantings: [tomato] },
       findMaterial: findLibraryMaterial,
       today: TODAY,
       endDay: TODAY + 900,

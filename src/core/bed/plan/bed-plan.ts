@@ -86,7 +86,7 @@ export function planBed(setting: BedPlanSetting): BedPlan {
     ...standing,
     coming,
     planting: isForSowing ? plantingDates({ ground, scenario, today, rules }) : [],
-    waits: harvestWaits({ entries: books.entries, plantings: books.plantings, findMaterial, today }),
+    waits: harvestWaits({ ...books, findMaterial, today }),
     // What lies over the seed of a coming crop is told with that crop.
     conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }).filter(
       (conflict) => conflict.code !== 'coverOverSeed' || !comingIds.has(conflict.plantingId),

@@ -22,6 +22,7 @@ function planned(
     entries: entries.map((entry) => ({ ...entry, bedId: 'bed' })),
     plantings: plantings.map((planting) => ({ ...planting, bedId: 'bed' })),
     materials: [],
+    crops: [],
     labResults: [],
     lots: [],
     movements: [],

@@ -83,7 +83,7 @@ const MOVED_BY_DATE: ReadonlySet<PlantingObjection['code']> = new Set([
 export function comingCrops(setting: ComingSetting): ComingCrop[] {
   const { ground, today } = setting;
   return ground.books.plantings.flatMap((planting) => {
-    const crop = findCrop(planting.cropId);
+    const crop = findCrop(planting.cropId, ground.books.crops);
     const day = dayNumberFromIso(planting.plantedOn, ['plantedOn']);
     const isAhead = planting.state === 'planned' && day >= today && day <= today + PLANNED_DAYS;
     return crop && isAhead ? [comingCrop(setting, planting, crop)] : [];
@@ -137,6 +137,7 @@ function ofGround(
   const wait = harvestWaits({
     entries: ground.books.entries,
     plantings: [movedTo(planting, day)],
+    crops: ground.books.crops,
     findMaterial: ground.findMaterial,
     today: day,
   }).find(({ isTooEarly }) => isTooEarly);

@@ -50,7 +50,7 @@ function planned({
   journal = [],
 }: Case): FeedingPlan {
   const site = { climate, depositionGPerM2Year: 1 };
-  const books = { site, bed: bedOf(bed), entries, plantings };
+  const books = { site, bed: bedOf(bed), crops: [], entries, plantings };
   const scenario = bedScenario({
     books,
     findMaterial: findLibraryMaterial,

@@ -55,6 +55,7 @@ describe('what is washed out', () => {
       entries: entries.map((entry) => ({ ...entry, bedId: 'bed' })),
       plantings: [],
       materials: [],
+      crops: [],
       labResults: [],
       lots: [],
       movements: [],

@@ -29,6 +29,7 @@ const scenario = bedScenario({
         seasonedMonths: 0,
       },
     ],
+    crops: [],
     plantings: [plantingOf({ plantedOn: '2026-05-20', nitrogenDemandGPerM2: 12 })],
   },
   findMaterial: findLibraryMaterial,

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { STATIONS, normalsOf } from '../climate/stations.ts';
 import { startMonths } from './crop-climate.ts';
-import { CROP_LIBRARY, findCrop } from './crop-library.ts';
+import { CROP_LIBRARY, findLibraryCrop } from './crop-library.ts';
 
 const at = (name: string) => normalsOf(STATIONS.find((one) => one.name === name)!);
 const months = (cropId: string, place: string) => {
-  const crop = findCrop(cropId)!;
+  const crop = findLibraryCrop(cropId)!;
   return startMonths(crop, crop.startsAs, at(place));
 };
 

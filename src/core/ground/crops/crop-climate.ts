@@ -59,7 +59,7 @@ const SOME_YEAR = 2025;
  * Months (1 to 12) in whose middle a crop may start in a climate.
  *
  * @example
- * startMonths(findCrop('tomato'), 'transplant', findClimate('cool_temperate')) // [6, 7]
+ * startMonths(findLibraryCrop('tomato'), 'transplant', findClimate('cool_temperate')) // [6, 7]
  */
 export const startMonths = (crop: Crop, startsAs: StartsAs, climate: ClimateNormals): number[] =>
   Array.from({ length: 12 }, (_, i) => i + 1).filter(

@@ -6,11 +6,11 @@ import {
   SALT_TOLERANCES,
   DEEPEST_COVER_CM,
   demandRange,
-  findCrop,
+  findLibraryCrop,
   PLANT_FORMS,
   SEED_SIZES,
-  WARMTHS,
 } from './crop-library.ts';
+import { WARMTHS } from '../../../records/vocabulary.ts';
 
 describe('the crop library', () => {
   it('has crops of every kind and climate, each found by its own id', () => {
@@ -18,8 +18,8 @@ describe('the crop library', () => {
     expect(new Set(CROP_LIBRARY.map(({ group }) => group))).toEqual(new Set(CROP_GROUPS));
     expect(new Set(CROP_LIBRARY.map(({ name }) => name)).size).toBe(CROP_LIBRARY.length);
     expect(new Set(CROP_LIBRARY.map(({ id }) => id)).size).toBe(CROP_LIBRARY.length);
-    for (const crop of CROP_LIBRARY) expect(findCrop(crop.id)).toBe(crop);
-    expect(findCrop('dandelion')).toBeUndefined();
+    for (const crop of CROP_LIBRARY) expect(findLibraryCrop(crop.id)).toBe(crop);
+    expect(findLibraryCrop('dandelion')).toBeUndefined();
   });
 
   it.each(CROP_LIBRARY)('$name can be planted: its figures lie where crops lie', (crop) => {
@@ -59,7 +59,7 @@ describe('the crop library', () => {
   );
 
   it('keeps the order and the ratios of fertilizer tables', () => {
-    const demand = (id: string) => findCrop(id)!.nitrogenDemandGPerM2;
+    const demand = (id: string) => findLibraryCrop(id)!.nitrogenDemandGPerM2;
     const ascending = ['radish', 'lettuce', 'carrot', 'beetroot', 'leek', 'celery', 'cabbage', 'cauliflower'];
     ascending.slice(1).forEach((id, i) => expect(demand(id)).toBeGreaterThan(demand(ascending[i])));
     // RB209 and the German tables: cauliflower takes about twice what carrots do, cabbage over twice what lettuce does.
@@ -77,7 +77,7 @@ describe('the crop library', () => {
   });
 
   it('tells from where to where a demand goes', () => {
-    const [low, high] = demandRange(findCrop('tomato')!);
+    const [low, high] = demandRange(findLibraryCrop('tomato')!);
     expect([low, high]).toEqual([14, 26]);
   });
 
@@ -97,8 +97,8 @@ describe('the crop library', () => {
     expect(CROP_LIBRARY.filter(({ isLivingMulch }) => isLivingMulch).every((one) => one.isCoverCrop)).toBe(
       true,
     );
-    expect(findCrop('french_bean')!.source).toMatch(/vegetable/);
-    expect(findCrop('quince')!.source).toMatch(/fruit/);
+    expect(findLibraryCrop('french_bean')!.source).toMatch(/vegetable/);
+    expect(findLibraryCrop('quince')!.source).toMatch(/fruit/);
   });
 
   it('lets a larger seed come up through more', () => {

@@ -1,4 +1,5 @@
-import type { StartsAs } from '../../../records/vocabulary.ts';
+import type { StartsAs, Warmth } from '../../../records/vocabulary.ts';
+import { WARMTHS } from '../../../records/vocabulary.ts';
 import { CROP_TABLE } from './crop-table.ts';
 
 /** How a crop is drawn; nothing else hangs on it. */
@@ -26,9 +27,6 @@ export const DEEPEST_COVER_CM: Readonly<Record<SeedSize, number>> = {
   medium: 3,
   large: 6,
 };
-
-export const WARMTHS = ['hardy', 'cool', 'tender', 'heat'] as const;
-export type Warmth = (typeof WARMTHS)[number];
 
 /** Mean air temperature of its first six weeks between which a crop starts well, degrees C (common practice, no source). */
 export const STARTS_BETWEEN_C: Readonly<
@@ -189,7 +187,7 @@ export const CROP_LIBRARY: readonly Crop[] = CROP_TABLE.trim().split('\n').map(c
 
 const byId = new Map(CROP_LIBRARY.map((crop) => [crop.id, crop]));
 
-export const findCrop = (id: string): Crop | undefined => byId.get(id);
+export const findLibraryCrop = (id: string): Crop | undefined => byId.get(id);
 
 /** How far the demand of a crop lies apart between gardens, seasons and kinds, as a share of it (set here). */
 const DEMAND_APART = { annual: 0.3, perennial: 0.5 } as const;
@@ -198,7 +196,7 @@ const DEMAND_APART = { annual: 0.3, perennial: 0.5 } as const;
  * From where to where the nitrogen demand of a crop goes, g/m2.
  *
  * @example
- * demandRange(findCrop('leek')) // [11.2, 20.8]
+ * demandRange(findLibraryCrop('leek')) // [11.2, 20.8]
  */
 export function demandRange({ nitrogenDemandGPerM2, isPerennial }: Crop): readonly [number, number] {
   const apart = isPerennial ? DEMAND_APART.perennial : DEMAND_APART.annual;

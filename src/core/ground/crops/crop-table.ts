@@ -40,7 +40,7 @@ chicory|Chicory|radicchio, witloof, Belgian endive|salad|leafy|12|70|110|seed|0.
 lambs_lettuce|Lamb's lettuce|corn salad, mâche|salad|leafy|6|30|90|seed|0.1|veg_waste|1.2|4.2 0.5 4.5|15 5|6 7.5|sensitive|small leaf soil hardy
 purslane|Purslane|summer purslane|salad|sprawling|8|30|55|seed|0.2|veg_waste|2|3.2 0.4 5|20 8|6 7.5|moderate|tiny leaf soil heat
 winter_purslane|Winter purslane|miner's lettuce, claytonia|salad|leafy|6|30|80|seed|0.1|veg_waste|1.5|3.5 0.4 4|15 8|6 7.5|sensitive|tiny leaf soil hardy
-cress|Garden cress|pepper cress|salad|leafy|5|30|25|seed|0.1|veg_waste|1.5|3.5 0.5 4|10 1|6 7.5|sensitive|small leaf soil cool
+cress|Garden cress|pepper cress|salad|leafy|5|30|25|seed|0.1|veg_waste|1.2|3.5 0.5 4|10 1|6 7.5|sensitive|small leaf soil cool
 watercress|Watercress||salad|leafy|10|30|120|set|0.2|veg_waste|2.5|3.5 0.5 3.3|20 15|6.5 7.5|sensitive|tiny leaf soil cool
 celery|Celery|blanching celery, stick celery|leaf|upright|20|40|130|transplant|0.25|veg_waste|6|2.5 0.5 4.5|35 30|6 7.3|moderate|tiny leaf soil cool
 celeriac|Celeriac|celery root, knob celery|root|root|18|50|180|transplant|0.35|veg_waste|4|2.6 0.7 4|40 35|6 7.5|moderate|tiny soil cool

@@ -119,8 +119,8 @@ export function shareBed(setting: WantSetting): ShareBed {
 }
 
 /** Shrubs and trees, and what stands there for years with roots below the contact zone. */
-function rootsReachDeep({ bed, plantings }: BedBooks): boolean {
-  const standing = plantings.filter(({ cropId }) => findCrop(cropId)?.isPerennial);
+function rootsReachDeep({ bed, plantings, crops }: BedBooks): boolean {
+  const standing = plantings.filter(({ cropId }) => findCrop(cropId, crops)?.isPerennial);
   return DEEP_BEDS.has(bed.kind) || (bed.kind === 'perennial' && standing.length > 0);
 }
 

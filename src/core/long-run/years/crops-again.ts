@@ -6,6 +6,7 @@ import {
   findCrop,
   isoDateOf,
 } from '../../ground/index.ts';
+import type { BedBooks } from '../../bed/index.ts';
 import type { Planting } from '../../../records/planting.ts';
 
 const YEAR_DAYS = 365;
@@ -21,8 +22,12 @@ export function yearsLater(isoDate: string, years: number): string {
  * What is grown year after year when nothing else is known: annuals planted in the twelve months before `today`, or,
  * when there were none, those that are planned. Perennials need no repeating: they stay.
  */
-export function cropsAgain(plantings: readonly Planting[], today: DayNumber, years: number): Planting[] {
-  const annuals = plantings.filter(({ cropId }) => !findCrop(cropId)?.isPerennial);
+export function cropsAgain(
+  { plantings, crops }: Pick<BedBooks, 'plantings' | 'crops'>,
+  today: DayNumber,
+  years: number,
+): Planting[] {
+  const annuals = plantings.filter(({ cropId }) => !findCrop(cropId, crops)?.isPerennial);
   const dayOf = ({ plantedOn }: Planting) => dayNumberFromIso(plantedOn, ['plantedOn']);
   const lately = annuals.filter((one) => dayOf(one) > today - YEAR_DAYS && dayOf(one) <= today);
   const pattern = lately.length > 0 ? lately : annuals.filter((one) => dayOf(one) > today);

@@ -8,14 +8,14 @@ import { checkHabit, habitRecords, type HabitSetting } from './habit.ts';
  * acts of the habit in place of whatever else was planned to be laid. Throws InputError for a habit that cannot be.
  */
 export function booksWithHabit(books: BedBooks, habit: Habit, setting: HabitSetting): BedBooks {
-  checkHabit(habit, setting.findMaterial);
+  checkHabit(habit, { ...setting, crops: books.crops });
   const facts = {
     ...books,
     entries: books.entries.filter(({ state }) => state === 'laid'),
     plantings: books.plantings.filter(({ state }) => state === 'laid'),
   };
   const own = habitRecords({ habit, books: facts, setting });
-  const grown = habit.keepsCrops ? cropsAgain(books.plantings, setting.today, setting.years) : [];
+  const grown = habit.keepsCrops ? cropsAgain(books, setting.today, setting.years) : [];
   return {
     ...facts,
     entries: [...facts.entries, ...own.entries],
@@ -30,7 +30,7 @@ export function booksAsPlanned(books: BedBooks, { today, years }: HabitSetting):
     .map(({ plantedOn }) => plantedOn)
     .toSorted()
     .at(-1);
-  const again = cropsAgain(books.plantings, today, years).filter(
+  const again = cropsAgain(books, today, years).filter(
     ({ plantedOn }) => beyond === undefined || plantedOn > beyond,
   );
   return { ...books, plantings: [...books.plantings, ...again] };

@@ -14,6 +14,7 @@ const LONG = 'a-very-long-name-for-an-id-of-a-record-that-somebody-chose-themsel
 const books = {
   site: { ...GARDEN, climate: MILD },
   bed: bedOf({ id: LONG.slice(0, 64) }),
+  crops: [],
   entries: [],
   plantings: [],
 };

@@ -27,7 +27,7 @@ export function habitPlan({
   readonly books: BedBooks;
   readonly setting: HabitSetting;
 }): HabitRecords {
-  checkHabit(habit, setting.findMaterial);
+  checkHabit(habit, { ...setting, crops: books.crops });
   return habitRecords({ habit, books, setting, prefix: planPrefix(habitId, books.bed.id) });
 }
 

@@ -23,11 +23,14 @@ const booksOf = (change: Partial<BedBooks> = {}): BedBooks => ({
   site: { ...GARDEN, climate: MILD },
   bed: bedOf(),
   entries: [],
+  crops: [],
   plantings: [],
   ...change,
 });
 const compost: HabitAct = COMPOST_ACT;
 const habitOf = (...acts: HabitAct[]): Habit => ({ acts, keepsCrops: true });
+
+const NAMES = { findMaterial: findLibraryMaterial, crops: [] };
 
 describe('what a habit becomes on a bed', () => {
   it('is laid in its month every so many years, from one year to another', () => {
@@ -73,15 +76,13 @@ describe('a habit that cannot be', () => {
     ['lays deeper than anybody can', { amount: 140 }, /acts\.0\.amount would lie 140 cm \(55\.1 in\) deep/],
     ['lays what nobody knows', { materialId: 'gold' }, /acts\.0\.materialId names no material/],
   ])('%s', (_, change, message) => {
-    expect(
-      refusalOf(() => checkHabit(habitOf({ ...compost, ...change } as HabitAct), findLibraryMaterial)),
-    ).toMatch(message);
+    expect(refusalOf(() => checkHabit(habitOf({ ...compost, ...change } as HabitAct), NAMES))).toMatch(
+      message,
+    );
   });
   it('grows a crop that is no cover crop', () => {
     const act = { ...compost, type: 'grow', cropId: 'leek' } as unknown as HabitAct;
-    expect(refusalOf(() => checkHabit(habitOf(act), findLibraryMaterial))).toMatch(
-      /cropId names no cover crop/,
-    );
+    expect(refusalOf(() => checkHabit(habitOf(act), NAMES))).toMatch(/cropId names no cover crop/);
   });
 });
 
@@ -111,7 +112,11 @@ describe('what was really done, as a habit', () => {
 
 describe('crops in the years beyond the plan', () => {
   it('are those of the last twelve months again, on the same calendar days', () => {
-    const again = cropsAgain([plantingOf({ plantedOn: '2025-06-01', clearedOn: '2026-02-10' })], today, 3);
+    const again = cropsAgain(
+      { plantings: [plantingOf({ plantedOn: '2025-06-01', clearedOn: '2026-02-10' })], crops: [] },
+      today,
+      3,
+    );
     expect(again.map(({ plantedOn, clearedOn }) => [plantedOn, clearedOn])).toEqual([
       ['2026-06-01', '2027-02-10'],
       ['2027-06-01', '2028-02-10'],
@@ -126,7 +131,7 @@ describe('crops in the years beyond the plan', () => {
       plantedOn: '2027-04-20',
       clearedOn: '2027-10-01',
     });
-    const books = booksOf({ plantings: [plantingOf({ plantedOn: '2026-04-20' }), planned] });
+    const books = booksOf({ crops: [], plantings: [plantingOf({ plantedOn: '2026-04-20' }), planned] });
     const dates = booksAsPlanned(books, setting).plantings.map(({ plantedOn }) => plantedOn);
     expect(dates.slice(0, 3)).toEqual(['2026-04-20', '2027-04-20', '2028-04-20']);
   });

@@ -1,5 +1,6 @@
-import type { Habit, HabitAct, LayAct, GrowAct } from '../../../records/habit.ts';
+import type { Habit, HabitAct, LayAct } from '../../../records/habit.ts';
 import {
+  type Crop,
   type DayNumber,
   type FindMaterial,
   MULCH_KINDS,
@@ -12,6 +13,7 @@ import {
 } from '../../ground/index.ts';
 import { InputError, requireNumber, requireOneOf, type FieldPath } from '../../../refusals/input-error.ts';
 import type { BedBooks } from '../../bed/index.ts';
+import type { OwnCrop } from '../../../records/crop.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 import { AMOUNT_UNITS, MOST_YEARS } from '../../../records/vocabulary.ts';
@@ -24,9 +26,15 @@ const MOST_CM_AT_A_TIME = 100;
 const MID_MONTH = 15;
 const MONTHS = 12;
 
+/** What the materials and crops of a habit are looked up in. */
+export interface HabitNames {
+  readonly findMaterial: FindMaterial;
+  readonly crops: readonly OwnCrop[];
+}
+
 /** Throws InputError naming the field for a habit that cannot be followed. */
-export function checkHabit(habit: Habit, findMaterial: FindMaterial): void {
-  habit.acts.forEach((act, i) => checkAct(act, ['acts', i], findMaterial));
+export function checkHabit(habit: Habit, names: HabitNames): void {
+  habit.acts.forEach((act, i) => checkAct(act, ['acts', i], names));
 }
 
 const isWhole = ({
@@ -46,7 +54,7 @@ const isWhole = ({
   }
 };
 
-function checkAct(act: HabitAct, path: FieldPath, findMaterial: FindMaterial): void {
+function checkAct(act: HabitAct, path: FieldPath, { findMaterial, crops }: HabitNames): void {
   isWhole({ value: act.month, path: [...path, 'month'], min: 1, max: MONTHS });
   isWhole({ value: act.everyYears, path: [...path, 'everyYears'], min: 1, max: MOST_YEARS });
   isWhole({ value: act.fromYear, path: [...path, 'fromYear'], min: 1, max: MOST_YEARS });
@@ -61,7 +69,7 @@ function checkAct(act: HabitAct, path: FieldPath, findMaterial: FindMaterial): v
   }
   if (act.type === 'feed')
     requireNumber(act.nitrogenGPerM2, [...path, 'nitrogenGPerM2'], { above: 0, max: 100 });
-  if (act.type === 'grow' && !findCrop(act.cropId)?.isCoverCrop) {
+  if (act.type === 'grow' && !findCrop(act.cropId, crops)?.isCoverCrop) {
     throw new InputError([...path, 'cropId'], 'namesNone', { what: 'coverCrop', got: act.cropId });
   }
   if (act.type === 'lay') checkLay(act, path, findMaterial);
@@ -164,7 +172,7 @@ export function habitRecords({
       if (act.type === 'feed') {
         entries.push({ ...common, type: 'feed', nitrogenG: act.nitrogenGPerM2 * books.bed.areaM2 });
       }
-      if (act.type === 'grow') plantings.push(coverRecord(act, common, day));
+      if (act.type === 'grow') plantings.push(coverRecord(findCrop(act.cropId, books.crops)!, common, day));
       if (act.type === 'pull') pulls.push({ id: common.id, day });
     }
   });
@@ -194,12 +202,11 @@ function layRecord({
   return { ...common, type: 'lay', materialId, lotId: null, massFreshKg, dugDepthCm, seasonedMonths };
 }
 
-function coverRecord({ cropId }: GrowAct, common: CommonRecord, day: DayNumber): Planting {
-  const crop = findCrop(cropId)!;
+function coverRecord(crop: Crop, common: CommonRecord, day: DayNumber): Planting {
   return {
     id: common.id,
     state: 'planned',
-    cropId,
+    cropId: crop.id,
     plantedOn: common.date,
     clearedOn: isoDateOf(day + crop.daysInGround),
     startsAs: crop.startsAs,

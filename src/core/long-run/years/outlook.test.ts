@@ -16,6 +16,7 @@ describe('the years ahead on the page of a bed', () => {
   const books = {
     site: { climate: MILD, depositionGPerM2Year: 1 },
     bed: bedOf(),
+    crops: [],
     entries: [layOf({ id: 'chips', date: '2026-04-01', massFreshKg: 70 })],
     plantings: [plantingOf({ plantedOn: '2026-05-01', clearedOn: '2026-10-01' })],
   };

@@ -15,6 +15,7 @@ function scenarioWith(template: HabitTemplateId, years = YEARS): BedScenario {
   const books = {
     site: { ...GARDEN, climate: MILD },
     bed: bedOf(),
+    crops: [],
     entries: [],
     plantings: [plantingOf()],
   };

@@ -42,6 +42,7 @@ describe('the books by month', () => {
     books: {
       site: { climate: MILD, depositionGPerM2Year: 1 },
       bed: bedOf(),
+      crops: [],
       plantings: [],
       entries: [
         {

@@ -13,7 +13,13 @@ const today = dayNumberFromIso('2026-05-14', ['today']);
 const YEARS = 15;
 
 function opinionsOn(template: HabitTemplateId) {
-  const books = { site: { ...GARDEN, climate: MILD }, bed: bedOf(), entries: [], plantings: [plantingOf()] };
+  const books = {
+    site: { ...GARDEN, climate: MILD },
+    bed: bedOf(),
+    crops: [],
+    entries: [],
+    plantings: [plantingOf()],
+  };
   const setting = { findMaterial: findLibraryMaterial, today, years: YEARS };
   const scenario = bedScenario({
     books: booksWithHabit(books, habitFromTemplate(template), setting),

@@ -95,7 +95,7 @@ function plantingTasks(setting: BedAgendaSetting): Task[] {
 function plantTask(setting: BedAgendaSetting, planting: Planting): Task {
   const { books, findMaterial, today, todayIso, plan } = setting;
   const day = dayOf(planting.plantedOn);
-  const isHardy = findCrop(planting.cropId)?.isCoverCrop === true || planting.startsAs === 'set';
+  const isHardy = findCrop(planting.cropId, books.crops)?.isCoverCrop === true || planting.startsAs === 'set';
   return {
     key: `planting:${planting.id}`,
     group: 'growing',

@@ -3,7 +3,7 @@ import {
   type FindMaterial,
   MULCH_KINDS,
   dayNumberFromIso,
-  findCrop,
+  findLibraryCrop,
   isoDateOf,
   nextSeasonDay,
 } from '../../ground/index.ts';
@@ -164,7 +164,7 @@ function pullPlan({ books, findMaterial, today }: ChoiceSetting): PlannedForChoi
 function restPlan({ books, today }: ChoiceSetting): PlannedForChoice[] {
   const spring = nextSeasonDay(books.site.climate, SPRING_MONTH, today);
   const from = spring - today < 150 ? spring : today + 1;
-  const { id: cropId } = findCrop(RESTING_COVER_ID)!;
+  const { id: cropId } = findLibraryCrop(RESTING_COVER_ID)!;
   return [{ type: 'plant', cropId, plantedOn: isoDateOf(from), clearedOn: isoDateOf(from + YEAR_DAYS - 60) }];
 }
 
@@ -191,7 +191,7 @@ function plannedEntry(one: PlannedForChoice, i: number): Entry[] {
 
 function plannedPlanting(one: PlannedForChoice, i: number): Planting[] {
   if (one.type !== 'plant') return [];
-  const crop = findCrop(one.cropId)!;
+  const crop = findLibraryCrop(one.cropId)!;
   return [
     {
       id: `choice-${i}`,

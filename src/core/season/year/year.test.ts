@@ -33,6 +33,7 @@ const booksOf = (entries: Entry[], kind: 'annual' | 'path' = 'annual'): BedBooks
   site: { climate: MILD, depositionGPerM2Year: 1 },
   bed: bedOf({ kind }),
   entries,
+  crops: [],
   plantings: kind === 'path' ? [] : [plantingOf({ plantedOn: '2026-05-10', clearedOn: '2026-10-01' })],
 });
 const scenarioOf = (books: BedBooks) =>

@@ -23,6 +23,7 @@ const books: GardenBooks = {
   today: '2026-05-14',
   garden: { ...GARDEN, ...stamp, id: 'g' },
   beds: [bedOf({ id: 'ferry', name: 'Ferry Strip' }), bedOf({ id: 'gourd', name: 'Gourd Mound' })],
+  crops: [],
   plantings: [plantingOf({ id: 'p', bedId: 'ferry', cropId: 'leek' })],
   entries: [entry],
   materials: [],

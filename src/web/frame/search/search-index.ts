@@ -1,6 +1,6 @@
 import MiniSearch from 'minisearch';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { CROP_LIBRARY, MATERIAL_LIBRARY } from '../../../core/ground/index.ts';
+import { MATERIAL_LIBRARY, findCrop } from '../../../core/ground/index.ts';
 import { shortDate, dayOf } from '../../../words/dates.ts';
 import { materialName } from '../../../words/record-names.ts';
 import { BED_KIND_WORDS } from '../../../words/words.ts';
@@ -22,9 +22,9 @@ export interface Searchable {
   readonly to: string;
 }
 
-const cropNames = ({ plantings }: GardenBooks, bedId: string): string[] =>
+const cropNames = ({ plantings, crops }: GardenBooks, bedId: string): string[] =>
   plantings.flatMap((planting) => {
-    const crop = CROP_LIBRARY.find(({ id }) => id === planting.cropId);
+    const crop = findCrop(planting.cropId, crops);
     return planting.bedId === bedId && crop ? [crop.name, ...crop.synonyms] : [];
   });
 

@@ -65,10 +65,10 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
   const compareSchools = useCallback(() => onOpen('schools'), [onOpen]);
   const sample = atEndOf(projection, day);
   const layers = useMemo(
-    () => namedLayers({ sample, entries: books.entries, plantings: books.plantings, names: books }),
+    () => namedLayers({ sample, entries: books.entries, names: books }),
     [sample, books],
   );
-  const crops = useMemo(() => namedCrops(sample, books.plantings), [sample, books.plantings]);
+  const crops = useMemo(() => namedCrops(sample, books), [sample, books]);
   const highestMulchCm = useHighestMulch(projection, props.isHovering);
   const entries = useMemo(() => books.entries.filter(({ bedId }) => bedId === bed.id), [books, bed.id]);
   const firstDate = entries.reduce((first, { date }) => Math.min(first, dayOf(date)), today);

@@ -55,12 +55,8 @@ function NoSuchBed({ gardenId }: { gardenId: string }) {
 }
 
 /** Saved layers that lie on top: those one can dig in or take off. */
-const ownLayersOnTop = (
-  now: BedSample,
-  entries: readonly EntryRecord[],
-  { plantings, ...names }: GardenBooks,
-): NamedLayer[] =>
-  namedLayers({ sample: now, entries, plantings, names }).filter(
+const ownLayersOnTop = (now: BedSample, entries: readonly EntryRecord[], names: GardenBooks): NamedLayer[] =>
+  namedLayers({ sample: now, entries, names }).filter(
     ({ id, isOnTop }) => isOnTop && entries.some((entry) => entry.id === id),
   );
 
@@ -151,7 +147,7 @@ function OpenBed({ bed }: { bed: BedRecord }) {
     <div className="page bed-page">
       <BedHead
         {...{ bed, showTrouble }}
-        growing={now ? growingWords(now, plantings, today) : BED_KIND_WORDS[bed.kind]}
+        growing={now ? growingWords(now, { plantings, crops: books.crops }, today) : BED_KIND_WORDS[bed.kind]}
         onOpen={setOpen}
       />
       <FirstSteps books={answers.drawnFrom} />
@@ -211,7 +207,6 @@ function OpenBed({ bed }: { bed: BedRecord }) {
           layers={namedLayers({
             sample: atEndOf(projection, day),
             entries: records.entries,
-            plantings,
             names: records,
           })}
           entries={sheet.entries}

@@ -2,35 +2,41 @@ import { DateField } from '../../ui/forms/DateField.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Button, Checkbox, Segmented } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { CropRecord } from '../../../records/crop.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import { STARTS_AS, type StartsAs } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import {
-  CROP_GROUPS,
   CROP_LIBRARY,
   type Crop,
   DEEPEST_COVER_CM,
   demandRange,
   findCrop,
+  findLibraryCrop,
+  ownCrop,
 } from '../../../core/ground/index.ts';
 import { useChangePlanting, usePlant } from '../../api/gardens.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { NameSelect } from '../../ui/forms/NameSelect.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
-import { CROP_GROUP_NAMES, cropSentences, phCaution } from '../../../words/crop-words.ts';
+import { STARTED, cropSentences, phCaution } from '../../../words/crop-words.ts';
 import { shortDate } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
+import { cropsByGroup, groupName } from './crop-choice.ts';
+import { OwnCropDialog } from './OwnCropDialog.tsx';
 import { PlantingAdvice } from './PlantingAdvice.tsx';
 import {
   clashOf,
+  newPlantingForm,
   plantingFormOf,
   quantitiesOf,
   readPlanting,
   rootsFullOn,
   withChange,
+  withCrop,
   type PlantingForm,
 } from './planting-form.ts';
 
@@ -41,10 +47,7 @@ interface PlantingBandProps {
   readonly onClose: () => void;
 }
 
-const CROPS_BY_GROUP = CROP_GROUPS.flatMap((group) => CROP_LIBRARY.filter((crop) => crop.group === group));
-const groupName = ({ group }: Crop): string => CROP_GROUP_NAMES[group];
-
-const STARTS: Record<StartsAs, string> = { seed: 'sown', transplant: 'planted out', set: 'set' };
+const LIBRARY_BY_GROUP = cropsByGroup(CROP_LIBRARY);
 
 /** Today, or the day on which what grows there now is cleared. */
 function firstFreeDay({ today, plantings }: GardenBooks, bedId: string): string {
@@ -52,6 +55,12 @@ function firstFreeDay({ today, plantings }: GardenBooks, bedId: string): string 
     .filter((one) => one.bedId === bedId && !one.isUndersown && one.plantedOn <= today)
     .flatMap(({ clearedOn }) => (clearedOn !== null && clearedOn > today ? [clearedOn] : []));
   return [today, ...ends].reduce((latest, one) => (one > latest ? one : latest));
+}
+
+/** Crops of one's own with the one that was just kept, which the books may not have yet. */
+function withFresh(crops: readonly CropRecord[], fresh: CropRecord | null): readonly CropRecord[] {
+  const isKnown = crops.some(({ id, version }) => id === fresh?.id && version >= fresh.version);
+  return fresh === null || isKnown ? crops : [...crops.filter(({ id }) => id !== fresh.id), fresh];
 }
 
 /** The life of a planting being written: typed, checked for room, kept. */
@@ -65,13 +74,18 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
     isTouched,
     wasTried,
     submitWith,
-  } = useRecordForm<PlantingForm>(() => plantingFormOf(changing, firstFreeDay(books, bedId), reader));
+  } = useRecordForm<PlantingForm>(() =>
+    changing ? plantingFormOf(changing, reader) : newPlantingForm(firstFreeDay(books, bedId), reader),
+  );
+  const [fresh, setFresh] = useState<CropRecord | null>(null);
+  const own = withFresh(books.crops, fresh);
+  const crop = findCrop(form.cropId, own)!;
   const plant = usePlant(bedId);
   const change = useChangePlanting();
   const quantities = quantitiesOf(form, reader);
   const parsed = readPlanting({ form, id, today: books.today, quantities, note: changing?.note ?? '' });
   const others = books.plantings.filter((one) => one.bedId === bedId);
-  const clash = parsed.success ? clashOf({ ...parsed.data, id }, others) : null;
+  const clash = parsed.success ? clashOf({ ...parsed.data, id }, others, own) : null;
   const troubles: Record<string, string> = {
     ...troublesOf(parsed, plant.error ?? change.error),
     ...quantityTroubles(quantities),
@@ -89,8 +103,18 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
   const draft = parsed.success && clash === null ? { ...parsed.data, id } : null;
   return {
     form,
+    crop,
+    own,
     draft,
-    set: (next: Partial<PlantingForm>) => set((before) => withChange(before, next, reader)),
+    set: (next: Partial<PlantingForm>) => set((before) => withChange(before, next, crop)),
+    choose: (cropId: string) => set((before) => withCrop(before, findCrop(cropId, own)!, reader)),
+    /** A crop of one's own was made or changed, and is the one to plant. */
+    keepOwn: (kept: CropRecord) => {
+      setFresh(kept);
+      set((before) => withCrop(before, ownCrop(kept), reader));
+    },
+    dropOwn: (gone: CropRecord) =>
+      set((before) => withCrop(before, findLibraryCrop(gone.likeCropId)!, reader)),
     trouble: (field: string) => (wasTried || (isTouched && clash !== null) ? troubles[field] : undefined),
     isSaving: plant.isPending || change.isPending,
     onSubmit: submitWith(save),
@@ -109,7 +133,7 @@ export function PlantingBand(props: PlantingBandProps) {
         <WhatAndWhen {...planting} />
         <HowItGrows {...planting} climate={garden.climate} />
       </div>
-      <CropFacts bedId={props.bedId} form={planting.form} />
+      <CropFacts bedId={props.bedId} crop={planting.crop} startsAs={planting.form.startsAs} />
       {planting.draft && (
         <PlantingAdvice
           bedId={props.bedId}
@@ -129,13 +153,12 @@ export function PlantingBand(props: PlantingBandProps) {
 }
 
 /** What handbooks say of the crop on this bed, and whether its soil suits it. */
-function CropFacts({ bedId, form }: { bedId: string; form: PlantingForm }) {
+function CropFacts({ bedId, crop, startsAs }: { bedId: string; crop: Crop; startsAs: StartsAs }) {
   const { garden, beds } = useBooks();
   const measures = useMeasures();
-  const crop = findCrop(form.cropId)!;
   const bed = beds.find(({ id }) => id === bedId)!;
   const caution = phCaution(crop, bed);
-  const at = { startsAs: form.startsAs, areaM2: bed.areaM2, climate: garden.climate };
+  const at = { startsAs, areaM2: bed.areaM2, climate: garden.climate };
   return (
     <>
       <p className="soft">{cropSentences(crop, at, measures).join(' ')}</p>
@@ -144,9 +167,10 @@ function CropFacts({ bedId, form }: { bedId: string; form: PlantingForm }) {
   );
 }
 
-type FieldsProps = Pick<ReturnType<typeof usePlanting>, 'form' | 'set' | 'trouble'>;
+type Writing = ReturnType<typeof usePlanting>;
+type FieldsProps = Pick<Writing, 'form' | 'crop' | 'set' | 'trouble'>;
 
-interface DayProps extends FieldsProps {
+interface DayProps extends Omit<FieldsProps, 'crop'> {
   readonly name: string;
   readonly field: 'plantedOn' | 'clearedOn';
   readonly hint?: string | undefined;
@@ -164,23 +188,11 @@ function DayField({ form, set, trouble, name, field, hint }: DayProps) {
   );
 }
 
-function WhatAndWhen(props: FieldsProps) {
-  const { form, set, trouble } = props;
-  const crop = findCrop(form.cropId)!;
+function WhatAndWhen(props: Writing) {
+  const { crop } = props;
   return (
     <>
-      <Field name="Crop" trouble={trouble('cropId')} hint={cropHint(crop)}>
-        {(control) => (
-          <NameSelect
-            control={control}
-            value={form.cropId}
-            all={CROPS_BY_GROUP}
-            headingOf={groupName}
-            onChange={(cropId) => set({ cropId })}
-            width={230}
-          />
-        )}
-      </Field>
+      <CropChoice {...props} />
       <DayField {...props} name="In the ground from" field="plantedOn" />
       <DayField
         {...props}
@@ -192,10 +204,45 @@ function WhatAndWhen(props: FieldsProps) {
   );
 }
 
-function HowItGrows({ climate, form, set, trouble }: FieldsProps & { climate: ClimateNormals }) {
+/** Which crop: one of the library, or of one's own, which is made and changed here. */
+function CropChoice({ form, crop, own, choose, trouble, keepOwn, dropOwn }: Writing) {
+  const [isOpen, setOpen] = useState(false);
+  const ownOne = own.find(({ id }) => id === form.cropId) ?? null;
+  const all = useMemo(() => [...own.map(ownCrop), ...LIBRARY_BY_GROUP], [own]);
+  const ownIds = useMemo(() => new Set(own.map(({ id }) => id)), [own]);
+  return (
+    <div>
+      <Field name="Crop" trouble={trouble('cropId')} hint={cropHint(crop)}>
+        {(control) => (
+          <NameSelect
+            control={control}
+            value={form.cropId}
+            all={all}
+            headingOf={(one) => (ownIds.has(one.id) ? 'Your own' : groupName(one))}
+            onChange={choose}
+            width={230}
+          />
+        )}
+      </Field>
+      <Button type="link" size="small" style={{ paddingInline: 0 }} onClick={() => setOpen(true)}>
+        {ownOne ? `Change ${ownOne.name}` : 'Make one of your own'}
+      </Button>
+      {isOpen && (
+        <OwnCropDialog
+          changing={ownOne}
+          likeCropId={form.cropId}
+          onKept={keepOwn}
+          onGone={dropOwn}
+          onClose={() => setOpen(false)}
+        />
+      )}
+    </div>
+  );
+}
+
+function HowItGrows({ climate, form, crop, own, set, trouble }: Writing & { climate: ClimateNormals }) {
   const measures = useMeasures();
-  const crop = findCrop(form.cropId)!;
-  const fullOn = rootsFullOn(form, climate);
+  const fullOn = rootsFullOn(form, crop, climate);
   return (
     <>
       <QuantityField
@@ -205,7 +252,7 @@ function HowItGrows({ climate, form, set, trouble }: FieldsProps & { climate: Cl
         onChange={(demand) => set({ demand })}
         trouble={trouble('nitrogenDemandGPerM2')}
         width={120}
-        hint={crop.isLegume ? 'a legume: fixes what it lacks' : demandHint(crop, measures)}
+        hint={demandHint(crop, own, measures)}
       />
       <QuantityField
         name="Roots to"
@@ -221,7 +268,7 @@ function HowItGrows({ climate, form, set, trouble }: FieldsProps & { climate: Cl
         <Segmented
           value={form.startsAs}
           onChange={(startsAs) => set({ startsAs })}
-          options={STARTS_AS.map((value) => ({ value, label: STARTS[value] }))}
+          options={STARTS_AS.map((value) => ({ value, label: STARTED[value] }))}
         />
         {form.startsAs === 'seed' && (
           <span className="soft hint">
@@ -252,14 +299,17 @@ function HowItGrows({ climate, form, set, trouble }: FieldsProps & { climate: Cl
   );
 }
 
-function demandHint(crop: Crop, measures: Measures): string {
+function demandHint(crop: Crop, own: readonly CropRecord[], measures: Measures): string {
+  if (crop.isLegume) return 'a legume: fixes what it lacks';
+  const ownOne = own.find(({ id }) => id === crop.id);
+  if (ownOne && ownOne.nitrogenDemandGPerM2 !== null) return 'as you described it';
   const [low, high] = demandRange(crop);
   return `${measures.rate(low)} to ${measures.rate(high)} by handbooks, from memory`;
 }
 
 function cropHint(crop: Crop): string {
   const traits = [
-    STARTS[crop.startsAs],
+    STARTED[crop.startsAs],
     ...(crop.isLegume ? ['legume'] : []),
     ...(crop.isPerennial ? ['perennial'] : [`${crop.daysInGround} days`]),
   ];

@@ -100,7 +100,8 @@ function PlantingLine({ planting, onChange, onTrouble }: PlantingLineProps) {
   const change = useChangePlanting();
   const remove = useRemovePlanting();
   const restore = useRestorePlanting();
-  const crop = findCrop(planting.cropId);
+  const { crops } = useBooks();
+  const crop = findCrop(planting.cropId, crops);
   const until = planting.clearedOn === null ? 'stays' : `until ${fullDate(dayOf(planting.clearedOn))}`;
   const { id } = planting;
   return (

@@ -73,8 +73,8 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
   const { projection, advice } = answers;
   if (!projection || !advice || !answers.books) return null;
   const sample = atEndOf(projection, today);
-  const layers = namedLayers({ sample, entries: books.entries, plantings: books.plantings, names: books });
-  const crops = namedCrops(sample, books.plantings);
+  const layers = namedLayers({ sample, entries: books.entries, names: books });
+  const crops = namedCrops(sample, books);
   const names = bedNames(books);
   const product = productsFor(bed, advice.feedAvailability);
   const { carbon, nitrogen } = statementsOf(answers.books, today, 'year');

@@ -1,19 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { MILD, plantingOf } from '../../../../tests/fixtures/books.ts';
-import { isoDateOf } from '../../../core/ground/climate/calendar.ts';
+import { findLibraryCrop, isoDateOf } from '../../../core/ground/index.ts';
 import { retyped, type Reader } from '../../ui/forms/typed-quantity.ts';
 import {
   clashOf,
+  newPlantingForm,
   plantingFormOf,
   quantitiesOf,
   readPlanting,
   rootsFullOn,
   withChange,
+  withCrop,
 } from './planting-form.ts';
 
 const METRIC: Reader = { system: 'metric', style: { decimal: '.', group: ',' } };
 const CUSTOMARY: Reader = { ...METRIC, system: 'customary' };
-const fresh = plantingFormOf(null, '2026-05-14', METRIC);
+const LEEK = findLibraryCrop('leek')!;
+const PEA = findLibraryCrop('pea')!;
+const QUINCE = findLibraryCrop('quince')!;
+const fresh = newPlantingForm('2026-05-14', METRIC);
 const read = (form: typeof fresh, reader = METRIC) =>
   readPlanting({ form, id: 'id', today: '2026-05-14', quantities: quantitiesOf(form, reader), note: '' });
 
@@ -31,22 +36,22 @@ describe('a planting being written', () => {
     });
   });
   it('takes another crop’s figures, and moves the clearing with the planting', () => {
-    const pea = withChange(fresh, { cropId: 'pea' }, METRIC);
+    const pea = withCrop(fresh, PEA, METRIC);
     expect(pea).toMatchObject({ startsAs: 'seed', demand: { text: '14' }, clearedOn: '2026-08-17' });
-    expect(withChange(pea, { plantedOn: '2026-06-01' }, METRIC).clearedOn).toBe('2026-09-04');
-    const tree = withChange(fresh, { cropId: 'quince' }, METRIC);
+    expect(withChange(pea, { plantedOn: '2026-06-01' }, PEA).clearedOn).toBe('2026-09-04');
+    const tree = withCrop(fresh, QUINCE, METRIC);
     expect(tree.clearedOn).toBe('');
     expect(read(tree)).toMatchObject({ success: true, data: { clearedOn: null } });
-    expect(withChange(fresh, { cropId: 'white_clover' }, METRIC).isUndersown).toBe(true);
+    expect(withCrop(fresh, findLibraryCrop('white_clover')!, METRIC).isUndersown).toBe(true);
   });
   it('keeps what was typed over when something else changes', () => {
-    const typed = withChange(fresh, { demand: retyped(fresh.demand, '7,5') }, METRIC);
-    expect(read(withChange(typed, { areaShare: retyped(typed.areaShare, '40') }, METRIC))).toMatchObject({
+    const typed = withChange(fresh, { demand: retyped(fresh.demand, '7,5') }, LEEK);
+    expect(read(withChange(typed, { areaShare: retyped(typed.areaShare, '40') }, LEEK))).toMatchObject({
       data: { nitrogenDemandGPerM2: 7.5, areaShare: 0.4 },
     });
   });
   it('reads inches, and plans what lies ahead', () => {
-    const inches = plantingFormOf(null, '2026-05-14', CUSTOMARY);
+    const inches = newPlantingForm('2026-05-14', CUSTOMARY);
     expect(
       read({ ...inches, rootDepth: retyped(inches.rootDepth, '20'), plantedOn: '2026-06-01' }, CUSTOMARY),
     ).toMatchObject({
@@ -55,8 +60,8 @@ describe('a planting being written', () => {
   });
   it('tells when its roots are down, and not for a perennial', () => {
     // Six tenths of the warmth between 14 May and 20 November, which comes sooner than six tenths of the days.
-    expect(isoDateOf(rootsFullOn(fresh, MILD)!)).toBe('2026-08-20');
-    expect(rootsFullOn(withChange(fresh, { cropId: 'quince' }, METRIC), MILD)).toBeNull();
+    expect(isoDateOf(rootsFullOn(fresh, LEEK, MILD)!)).toBe('2026-08-20');
+    expect(rootsFullOn(withCrop(fresh, QUINCE, METRIC), QUINCE, MILD)).toBeNull();
   });
   it('names the field that cannot be', () => {
     const parsed = read({
@@ -69,7 +74,7 @@ describe('a planting being written', () => {
   });
   it('comes back as it was kept', () => {
     const kept = plantingOf({ cropId: 'kale', areaShare: 0.5, isUndersown: true, clearedOn: null });
-    expect(plantingFormOf(kept, '2026-05-14', METRIC)).toMatchObject({
+    expect(plantingFormOf(kept, METRIC)).toMatchObject({
       cropId: 'kale',
       areaShare: { text: '50' },
       isUndersown: true,
@@ -78,9 +83,9 @@ describe('a planting being written', () => {
   });
   it('says in a sentence why there is no room', () => {
     const leek = plantingOf();
-    expect(clashOf(plantingOf({ id: 'other', cropId: 'kale' }), [leek])).toMatch(
+    expect(clashOf(plantingOf({ id: 'other', cropId: 'kale' }), [leek], [])).toMatch(
       /^It overlaps Leek .*undersown\.$/,
     );
-    expect(clashOf(leek, [leek])).toBeNull();
+    expect(clashOf(leek, [leek], [])).toBeNull();
   });
 });

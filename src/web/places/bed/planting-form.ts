@@ -1,7 +1,7 @@
 import { plantingDraft, plantingFields, type PlantingRecord } from '../../../records/planting.ts';
 import type { StartsAs } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import { type DayNumber, findCrop, isoDateOf } from '../../../core/ground/index.ts';
+import { type Crop, type DayNumber, findLibraryCrop, isoDateOf } from '../../../core/ground/index.ts';
 import { orRefused, refusalSentence } from '../../../words/refusal-words.ts';
 import { checkRoom } from '../../../core/bed/index.ts';
 import { dayOfProgress, defaultParameters } from '../../../core/model/index.ts';
@@ -28,9 +28,8 @@ export interface PlantingForm {
   readonly isUndersown: boolean;
 }
 
-function clearingDate(cropId: string, plantedOn: string): string {
-  const crop = findCrop(cropId);
-  if (!crop || crop.isPerennial || plantedOn === '') return '';
+function clearingDate(crop: Crop, plantedOn: string): string {
+  if (crop.isPerennial || plantedOn === '') return '';
   return isoDateOf(dayOf(plantedOn) + crop.daysInGround);
 }
 
@@ -43,24 +42,29 @@ const grown = (
   rootDepth: typedFrom(rootDepthCm, 'length', reader),
 });
 
-/** A crop as the library has it, planted on a day. */
-function ofCrop(cropId: string, plantedOn: string, reader: Reader): Omit<PlantingForm, 'areaShare'> {
-  const crop = findCrop(cropId)!;
+/** A crop with its own figures, planted on a day. */
+function ofCrop(crop: Crop, plantedOn: string, reader: Reader): Omit<PlantingForm, 'areaShare'> {
   return {
-    cropId,
+    cropId: crop.id,
     plantedOn,
-    clearedOn: clearingDate(cropId, plantedOn),
+    clearedOn: clearingDate(crop, plantedOn),
     ...grown(crop, reader),
     startsAs: crop.startsAs,
     isUndersown: crop.isLivingMulch,
   };
 }
 
-const FIRST_CROP = 'leek';
+/** Proposed for a planting until another is chosen. */
+const FIRST_CROP = findLibraryCrop('leek')!;
 
-/** A planting to change, or a new one from today. */
-export function plantingFormOf(changing: PlantingRecord | null, today: string, reader: Reader): PlantingForm {
-  if (!changing) return { ...ofCrop(FIRST_CROP, today, reader), areaShare: typedFrom(1, 'share', reader) };
+/** A new planting from `today`. */
+export const newPlantingForm = (today: string, reader: Reader): PlantingForm => ({
+  ...ofCrop(FIRST_CROP, today, reader),
+  areaShare: typedFrom(1, 'share', reader),
+});
+
+/** A planting to change. */
+export function plantingFormOf(changing: PlantingRecord, reader: Reader): PlantingForm {
   return {
     cropId: changing.cropId,
     plantedOn: changing.plantedOn,
@@ -72,14 +76,18 @@ export function plantingFormOf(changing: PlantingRecord | null, today: string, r
   };
 }
 
-/** Another crop brings its own figures; another day another clearing. */
-export function withChange(form: PlantingForm, change: Partial<PlantingForm>, reader: Reader): PlantingForm {
-  if (change.cropId !== undefined) return { ...form, ...ofCrop(change.cropId, form.plantedOn, reader) };
-  if (change.plantedOn !== undefined) {
-    return { ...form, ...change, clearedOn: clearingDate(form.cropId, change.plantedOn) };
-  }
-  return { ...form, ...change };
-}
+/** Another crop brings its own figures. */
+export const withCrop = (form: PlantingForm, crop: Crop, reader: Reader): PlantingForm => ({
+  ...form,
+  ...ofCrop(crop, form.plantedOn, reader),
+});
+
+/** Another day brings another clearing. */
+export const withChange = (form: PlantingForm, change: Partial<PlantingForm>, crop: Crop): PlantingForm => ({
+  ...form,
+  ...change,
+  ...(change.plantedOn === undefined ? {} : { clearedOn: clearingDate(crop, change.plantedOn) }),
+});
 
 const ASKED = {
   nitrogenDemandGPerM2: askedOf(plantingFields.nitrogenDemandGPerM2, 'massPerArea'),
@@ -127,19 +135,17 @@ export const readPlanting = ({
 
 /** The day on which the roots reach their full depth; null where that is not known yet. */
 export function rootsFullOn(
-  { cropId, plantedOn, clearedOn }: PlantingForm,
+  { plantedOn, clearedOn }: PlantingForm,
+  { isPerennial }: Crop,
   climate: ClimateNormals,
 ): DayNumber | null {
-  if (findCrop(cropId)?.isPerennial || plantedOn === '' || clearedOn <= plantedOn) return null;
+  if (isPerennial || plantedOn === '' || clearedOn <= plantedOn) return null;
   const times = { plantDay: dayOf(plantedOn), harvestDay: dayOf(clearedOn) };
   return dayOfProgress(times, climate, defaultParameters.rootsFullAtProgress, defaultParameters);
 }
 
 /** Why there is no room, in a sentence; null when there is. */
-export function clashOf(
-  planting: Parameters<typeof checkRoom>[0],
-  all: Parameters<typeof checkRoom>[1],
-): string | null {
-  const room = orRefused(() => checkRoom(planting, all));
+export function clashOf(...planted: Parameters<typeof checkRoom>): string | null {
+  const room = orRefused(() => checkRoom(...planted));
   return 'refused' in room ? refusalSentence('It', room.refused) : null;
 }

@@ -173,7 +173,7 @@ function stepWords({
     case 'dose':
       return `feed ${measures.nitrogen(step.nitrogenGPerM2 * areaM2)} nitrogen`;
     case 'planting':
-      return `plant ${findCrop(step.planting.cropId)?.name.toLowerCase() ?? 'a crop'}`;
+      return `plant ${findCrop(step.planting.cropId, books.crops)?.name.toLowerCase() ?? 'a crop'}`;
     case 'entry':
       return entryStepWords(step.entry, books, measures);
   }

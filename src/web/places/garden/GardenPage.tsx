@@ -126,7 +126,10 @@ function stripBed(
   hrefOf: (bedId: string) => string,
 ): StripBed {
   const entries = books.entries.filter(({ bedId }) => bedId === bed.id);
-  const plantings = books.plantings.filter(({ bedId }) => bedId === bed.id);
+  const growing = {
+    plantings: books.plantings.filter(({ bedId }) => bedId === bed.id),
+    crops: books.crops,
+  };
   return {
     id: bed.id,
     name: bed.name,
@@ -134,10 +137,10 @@ function stripBed(
       ? '…'
       : bed.kind === 'path'
         ? 'Path'
-        : growingWords(brief.now, plantings, dayOf(books.today)),
+        : growingWords(brief.now, growing, dayOf(books.today)),
     sample: brief?.now,
-    layers: brief ? namedLayers({ sample: brief.now, entries, plantings, names: books }) : [],
-    crops: brief ? namedCrops(brief.now, plantings) : [],
+    layers: brief ? namedLayers({ sample: brief.now, entries, names: books }) : [],
+    crops: brief ? namedCrops(brief.now, growing) : [],
     href: hrefOf(bed.id),
   };
 }

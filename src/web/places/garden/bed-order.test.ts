@@ -42,6 +42,7 @@ const books: GardenBooks = {
   garden: { ...GARDEN, version: 1, createdAt: '', updatedAt: '' },
   beds: BEDS.map(({ bed }) => bed),
   entries: [],
+  crops: [],
   plantings: [
     plantingOf({ id: 'late', bedId: 'Fed', state: 'planned', plantedOn: '2026-09-01', clearedOn: null }),
     plantingOf({ id: 'soon', bedId: 'Held', state: 'planned', plantedOn: '2026-06-01', clearedOn: null }),

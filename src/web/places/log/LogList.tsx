@@ -133,7 +133,7 @@ function ObservationLine({ observation, expectation }: ObservationLineProps) {
       <span>
         {observed.type === 'leafColor' && <LeafDrawing step={observed.step} size={18} />}{' '}
         {observationLine(observation, measures)}
-        {plantingId !== null && <span className="soft"> {cropName(plantingId, books.plantings)}</span>}
+        {plantingId !== null && <span className="soft"> {cropName(plantingId, books)}</span>}
         {expectation && <VerdictNote expectation={expectation} />}
         {photoId !== null && (
           <Image

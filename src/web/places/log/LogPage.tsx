@@ -100,7 +100,7 @@ export function LogPage() {
                     style={{ width: 150 }}
                     options={crops.map(({ id, cropId }) => ({
                       value: id,
-                      label: findCrop(cropId)?.name ?? cropId,
+                      label: findCrop(cropId, books.crops)?.name ?? cropId,
                     }))}
                   />
                 </div>

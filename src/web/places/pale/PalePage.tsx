@@ -135,7 +135,7 @@ function PaleBed({ bed, beds, onBed }: PaleBedProps) {
                   style={{ width: 140 }}
                   options={crops.map(({ id, cropId }) => ({
                     value: id,
-                    label: findCrop(cropId)?.name ?? cropId,
+                    label: findCrop(cropId, books.crops)?.name ?? cropId,
                   }))}
                 />
               </div>

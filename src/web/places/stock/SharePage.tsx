@@ -65,11 +65,22 @@ function OpenShares() {
   const aimPct = numberFromText(aim);
   const isAim = aimPct > 0 && aimPct <= 40;
   const asked = useMemo(() => {
-    const { garden, beds, entries, plantings, materials, labResults, lots, movements } = books;
+    const { garden, beds, entries, plantings, crops, materials, labResults, lots, movements } = books;
     return {
       question: {
         today: books.today,
-        records: { garden, beds, entries, plantings, materials, labResults, lots, movements, journal: [] },
+        records: {
+          garden,
+          beds,
+          entries,
+          plantings,
+          crops,
+          materials,
+          labResults,
+          lots,
+          movements,
+          journal: [],
+        },
       },
       reserves: Object.fromEntries(lots.map(({ id, reserveL }) => [id, reserveL])),
       aimOrganicMatterPct: isAim ? aimPct : Number(FIRST_AIM_PCT),

@@ -64,13 +64,13 @@ export function Choices({ question, bed }: YearPartProps & { question: BedQuesti
   const offerUndo = useUndo();
   const outcomes = data?.ok ? data.result : [];
   const nameOf = (layerId: string) =>
-    layerName({ layerId, entries: books.entries, plantings: books.plantings, names: books }).toLowerCase();
+    layerName({ layerId, entries: books.entries, names: books }).toLowerCase();
 
   const adopt = async ({ choice, plan }: ChoiceOutcome) => {
     const creates = plan.flatMap((one) => draftOf(one) ?? []);
     const planting = plan.find((one) => one.type === 'plant');
     if (planting) {
-      const crop = findCrop(planting.cropId)!;
+      const crop = findCrop(planting.cropId, books.crops)!;
       const kept = await plant.mutateAsync({
         state: 'planned',
         cropId: planting.cropId,

@@ -76,7 +76,7 @@ function YearFigures({ sheet, bed }: YearPartProps) {
       </Figure>
       <Figure name="cover at the end">{measures.thickness(sheet.closingMulchCm)}</Figure>
       {crops.map(({ id, shortG, demandG, paleDays }) => (
-        <Figure key={id} name={cropName(id, books.plantings)}>
+        <Figure key={id} name={cropName(id, books)}>
           {demandG > 0 ? `${formatPercent(1 - shortG / demandG)} of its need` : '—'}
           {paleDays > 0 && <span className="soft">, {paleDays} pale days</span>}
         </Figure>
@@ -126,7 +126,6 @@ function PutInTable({ sheet, bed }: YearPartProps) {
                       : layerName({
                           layerId: one.entryId,
                           entries: books.entries,
-                          plantings: books.plantings,
                           names: books,
                         })}
                   </td>

@@ -2,7 +2,7 @@ import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import type { Habit } from '../../../records/habit.ts';
-import { CROP_LIBRARY, isSouthern } from '../../../core/ground/index.ts';
+import { CROP_LIBRARY, isSouthern, ownCrop } from '../../../core/ground/index.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
 import { HABIT_ACT_TYPES } from '../../../core/long-run/index.ts';
 import { MONTH_NAMES } from '../../../words/dates.ts';
@@ -39,7 +39,7 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
   const books = useBooks();
   const reader = useReader();
   const setting = { isSouth: isSouthern(books.garden.climate), reader };
-  const findMaterial = materialFinder(books);
+  const names = { findMaterial: materialFinder(books), crops: books.crops };
   const record = useRecordForm<HabitForm>(() => formOf(line.name, habit, setting));
   const form = record.fields;
   const [isNew, setIsNew] = useState(0);
@@ -48,11 +48,11 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
   const remove = useRemoveHabit();
   const restore = useRestoreHabit();
   const offerUndo = useUndo();
-  const read = readHabit(form, findMaterial, setting);
+  const read = readHabit(form, names, setting);
   const isSound = Object.keys(read.troubles).length === 0;
   const set = (changes: Partial<HabitForm>) => {
     record.set(changes);
-    const { name, habit: typed, troubles } = readHabit({ ...form, ...changes }, findMaterial, setting);
+    const { name, habit: typed, troubles } = readHabit({ ...form, ...changes }, names, setting);
     if (Object.keys(troubles).length === 0) onDraft(line.id, { name, habit: typed });
   };
   const setAct = (key: string, changes: Partial<ActForm>) =>
@@ -242,10 +242,12 @@ function ActFields({ act, place, troubles, set, onRemove }: ActFieldsProps) {
             value={act.cropId}
             onChange={(cropId) => set({ cropId })}
             trouble={troubles[`acts.${place}.cropId`]}
-            options={CROP_LIBRARY.filter(({ isCoverCrop }) => isCoverCrop).map(({ id, name }) => ({
-              value: id,
-              label: name,
-            }))}
+            options={[...books.crops.map(ownCrop), ...CROP_LIBRARY]
+              .filter(({ isCoverCrop }) => isCoverCrop)
+              .map(({ id, name }) => ({
+                value: id,
+                label: name,
+              }))}
           />
         )}
         {act.type === 'feed' && (

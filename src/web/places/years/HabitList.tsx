@@ -156,7 +156,9 @@ function Acts(props: HabitListProps & { line: Line }) {
       )}
       <ul className="acts">
         {habit.acts.map((act, i) => (
-          <li key={i}>{actWords({ act, materials: books.materials, measures, isSouth })}.</li>
+          <li key={i}>
+            {actWords({ act, materials: books.materials, crops: books.crops, measures, isSouth })}.
+          </li>
         ))}
         {habit.acts.length === 0 && <li>Nothing is spread.</li>}
         {!habit.keepsCrops && <li>No other crop grows.</li>}

@@ -9,8 +9,7 @@ import {
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence } from '../../../words/refusal-words.ts';
-import type { FindMaterial } from '../../../core/ground/index.ts';
-import { checkHabit, ownMonth } from '../../../core/long-run/index.ts';
+import { type HabitNames, checkHabit, ownMonth } from '../../../core/long-run/index.ts';
 import { askedOf } from '../../ui/forms/asked-of.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
@@ -174,7 +173,7 @@ export interface ReadHabit {
 }
 
 /** What was typed, as a habit, and what is wrong with it. */
-export function readHabit(form: HabitForm, findMaterial: FindMaterial, setting: FormSetting): ReadHabit {
+export function readHabit(form: HabitForm, names: HabitNames, setting: FormSetting): ReadHabit {
   const habit: Habit = {
     keepsCrops: form.keepsCrops,
     acts: form.acts.map((act) => actOf(act, setting)),
@@ -189,14 +188,14 @@ export function readHabit(form: HabitForm, findMaterial: FindMaterial, setting: 
   return {
     name: form.name.trim(),
     habit,
-    troubles: Object.keys(troubles).length > 0 ? troubles : inCore(habit, findMaterial),
+    troubles: Object.keys(troubles).length > 0 ? troubles : inCore(habit, names),
   };
 }
 
 /** What only the core knows: an end before the start, a material nobody knows. */
-function inCore(habit: Habit, findMaterial: FindMaterial): Record<string, string> {
+function inCore(habit: Habit, names: HabitNames): Record<string, string> {
   try {
-    checkHabit(habit, findMaterial);
+    checkHabit(habit, names);
     return {};
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

@@ -30,8 +30,19 @@ export function usePlan({
   readonly isGarden: boolean;
 }): YearsPlan | null {
   const records = useMemo(() => {
-    const { garden, beds: all, entries, plantings, materials, labResults, lots, movements } = books;
-    return { garden, beds: all, entries, plantings, materials, labResults, lots, movements, journal: [] };
+    const { garden, beds: all, entries, plantings, crops, materials, labResults, lots, movements } = books;
+    return {
+      garden,
+      beds: all,
+      entries,
+      plantings,
+      crops,
+      materials,
+      labResults,
+      lots,
+      movements,
+      journal: [],
+    };
   }, [books]);
   const recordsSignature = useMemo(() => JSON.stringify(records), [records]);
   const bedIds = beds.map(({ id }) => id);

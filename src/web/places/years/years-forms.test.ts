@@ -30,6 +30,8 @@ const customary = readerOf('customary');
 const NORTH = { isSouth: false, reader: metric };
 const typedQuantity = (text: string) => retyped(NOTHING_TYPED, text);
 
+const NAMES = { findMaterial: findLibraryMaterial, crops: [] };
+
 describe('the habits that are compared', () => {
   it('three to start from, never more than six, none twice', () => {
     expect(shownIds(null)).toHaveLength(3);
@@ -59,7 +61,7 @@ describe('a habit as it is typed', () => {
   it.each(HABIT_TEMPLATE_IDS)('%s comes out as it went in, north and south', (template) => {
     const habit = habitFromTemplate(template);
     for (const setting of [NORTH, { isSouth: true, reader: metric }, { isSouth: false, reader: customary }]) {
-      const read = readHabit(formOf('Name', habit, setting), findLibraryMaterial, setting);
+      const read = readHabit(formOf('Name', habit, setting), NAMES, setting);
       expect(read.troubles).toEqual({});
       expect(read.habit).toEqual(habit);
     }
@@ -82,40 +84,36 @@ describe('a habit as it is typed', () => {
     ['a negative amount', { amount: '-2' }, 'acts.0.amount'],
     ['a depth in words', { dugDepth: typedQuantity('deep') }, 'acts.0.dugDepthCm'],
   ])('%s is told at its field', (_, change, field) => {
-    const { troubles } = readHabit(typed(change), findLibraryMaterial, NORTH);
+    const { troubles } = readHabit(typed(change), NAMES, NORTH);
     expect(Object.keys(troubles)).toEqual([field]);
     expect(troubles[field]).toMatch(/\.$/);
   });
   it('inches and pounds on an area are read as such', () => {
     const setting = { isSouth: false, reader: customary };
     const form = typed({ dugDepth: typedQuantity('4'), unit: 'inch', amount: '1' });
-    expect(readHabit(form, findLibraryMaterial, setting).habit.acts[0]).toMatchObject({
+    expect(readHabit(form, NAMES, setting).habit.acts[0]).toMatchObject({
       dugDepthCm: 10.16,
     });
-    const fed = readHabit(typed({ type: 'feed', nitrogen: typedQuantity('2') }), findLibraryMaterial, setting)
-      .habit.acts[0];
+    const fed = readHabit(typed({ type: 'feed', nitrogen: typedQuantity('2') }), NAMES, setting).habit
+      .acts[0];
     expect(fed.type === 'feed' && fed.nitrogenGPerM2).toBeCloseTo((2 * 453.59237) / 92.90304, 9);
   });
   it('amounts are asked for on 100 square feet there, and kept for a square meter', () => {
     const setting = { isSouth: false, reader: customary };
     const form = typed({ amount: '10', unit: 'pound' });
-    const [act] = readHabit(form, findLibraryMaterial, setting).habit.acts;
+    const [act] = readHabit(form, NAMES, setting).habit.acts;
     expect(act.type === 'lay' && act.amount).toBeCloseTo(10 / 9.290304, 9);
     const again = formOf('x', { keepsCrops: true, acts: [act] }, setting).acts[0];
     expect(again).toMatchObject({ amount: '10', unit: 'pound' });
-    const back = readHabit(
-      formOf('x', { keepsCrops: true, acts: [act] }, setting),
-      findLibraryMaterial,
-      setting,
-    );
+    const back = readHabit(formOf('x', { keepsCrops: true, acts: [act] }, setting), NAMES, setting);
     expect(back.habit.acts[0]).toEqual(act);
   });
   it('a name is wanted', () => {
-    const read = readHabit({ ...typed({}), name: ' ' }, findLibraryMaterial, NORTH);
+    const read = readHabit({ ...typed({}), name: ' ' }, NAMES, NORTH);
     expect(Object.keys(read.troubles)).toEqual(['name']);
   });
   it('a comma is a decimal sign', () => {
-    expect(readHabit(typed({ amount: '1,5' }), findLibraryMaterial, NORTH).habit.acts[0]).toMatchObject({
+    expect(readHabit(typed({ amount: '1,5' }), NAMES, NORTH).habit.acts[0]).toMatchObject({
       amount: 1.5,
     });
   });

@@ -60,6 +60,8 @@ const sample = (iso: string, layers: string[] = [], crops: string[] = []): BedSa
     crops: crops.map((id) => ({ id, progress: 0.2, rootDepthCm: 20, paleness: 0.3 })),
   }) as unknown as BedSample;
 
+const GROWING = { plantings: PLANTINGS, crops: [] };
+
 describe('names in a drawing', () => {
   it('layers are called by their material and age, remains by their crop, a draft is known', () => {
     const entries = [lay('a', 'compost_yard'), { ...lay('b', 'own'), version: 0 }];
@@ -75,8 +77,7 @@ describe('names in a drawing', () => {
     const named = namedLayers({
       sample: sample('2026-05-01', ['a', 'b', 'p2_residue', 'p1:3_residue']),
       entries,
-      plantings: PLANTINGS,
-      names: { materials: own, lots: [] },
+      names: { ...GROWING, materials: own, lots: [] },
     });
     expect(named.map(({ name, age, isDraft }) => [name, age, isDraft])).toEqual([
       ['Finished yard-debris compost', 'today', false],
@@ -87,16 +88,16 @@ describe('names in a drawing', () => {
   });
 
   it('crops are called once, a perennial by its planting, and stands grown up', () => {
-    expect(cropNames(['p1:1', 'p1:2', 'p2'], PLANTINGS)).toBe('Currant and Leek');
-    const [currant, leek] = namedCrops(sample('2026-05-01', [], ['p1:3', 'p2']), PLANTINGS);
+    expect(cropNames(['p1:1', 'p1:2', 'p2'], GROWING)).toBe('Currant and Leek');
+    const [currant, leek] = namedCrops(sample('2026-05-01', [], ['p1:3', 'p2']), GROWING);
     expect(currant).toMatchObject({ name: 'Currant', form: 'shrub', progress: 1, isPale: true });
     expect(leek).toMatchObject({ name: 'Leek', progress: 0.2 });
   });
 
   it('what grows, what rests and what is next', () => {
-    const annuals = PLANTINGS.slice(1);
+    const annuals = { ...GROWING, plantings: PLANTINGS.slice(1) };
     expect(growingWords(sample('2026-05-01', [], ['p2']), annuals, day('2026-05-01'))).toBe('Leek');
-    expect(growingWords(sample('2026-12-01'), PLANTINGS, day('2026-12-01'))).toBe('Currant, dormant');
+    expect(growingWords(sample('2026-12-01'), GROWING, day('2026-12-01'))).toBe('Currant, dormant');
     expect(growingWords(sample('2026-10-10'), annuals, day('2026-10-10'))).toBe('Garlic next');
     expect(growingWords(sample('2028-01-01'), annuals, day('2028-01-01'))).toBe('Nothing grows here');
   });

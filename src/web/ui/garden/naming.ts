@@ -1,6 +1,5 @@
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { PlantingRecord } from '../../../records/planting.ts';
 import { type BedSample, PALENESS_SHOWN } from '../../../core/bed/index.ts';
 import { type DayNumber, findCrop } from '../../../core/ground/index.ts';
 import type { NamedCrop, NamedLayer } from '../../drawing/section-frame.ts';
@@ -13,14 +12,15 @@ import {
   layName,
   plantingOf,
   residueName,
+  type CropNames,
   type LayNames,
 } from '../../../words/record-names.ts';
 import { ageInWords, dayOf, shortDate } from '../../../words/dates.ts';
 
 /** How the crops and layers of these records are called in an answer. */
-export const bedNames = ({ entries, plantings, ...names }: GardenBooks): BedNames => ({
-  crops: (cropIds) => cropNames(cropIds, plantings),
-  layer: (layerId) => layerName({ layerId, entries, plantings, names }),
+export const bedNames = ({ entries, ...names }: GardenBooks): BedNames => ({
+  crops: (cropIds) => cropNames(cropIds, names),
+  layer: (layerId) => layerName({ layerId, entries, names }),
 });
 
 /** The same, each layer with the day it was laid. */
@@ -36,26 +36,24 @@ export function datedNames(books: GardenBooks): BedNames {
 }
 
 /** How entries and plantings are called where they clash. */
-export const recordNames = ({ entries, plantings, ...names }: GardenBooks): RecordNames => ({
+export const recordNames = ({ entries, ...names }: GardenBooks): RecordNames => ({
   entry: (entryId) => {
     const entry = entries.find(({ id }) => id === entryId);
     if (entry?.type === 'lay') return layName(entry, names);
     return entry?.type === 'feed' ? 'Feed' : 'Digging';
   },
-  planting: (plantingId) => cropName(plantingId, plantings),
+  planting: (plantingId) => cropName(plantingId, names),
 });
 
 /** Layers of a sample with the names and ages a gardener knows them by. */
 export function namedLayers({
   sample,
   entries,
-  plantings,
   names,
 }: {
   readonly sample: BedSample;
   readonly entries: readonly EntryRecord[];
-  readonly plantings: readonly PlantingRecord[];
-  readonly names: LayNames;
+  readonly names: LayNames & CropNames;
 }): NamedLayer[] {
   return sample.layers.map((layer) => {
     const entry = entries.find(({ id }) => id === layer.id);
@@ -68,15 +66,15 @@ export function namedLayers({
         isDraft: entry.version === 0,
       };
     }
-    return { ...layer, name: residueName(layer.id, plantings), age: 'grown here', isDraft: false };
+    return { ...layer, name: residueName(layer.id, names), age: 'grown here', isDraft: false };
   });
 }
 
 /** Crops standing in a sample with their names and forms of growth. */
-export function namedCrops(sample: BedSample, plantings: readonly PlantingRecord[]): NamedCrop[] {
+export function namedCrops(sample: BedSample, { plantings, crops }: CropNames): NamedCrop[] {
   return sample.crops.map(({ id, progress, rootDepthCm, paleness }) => {
     const planting = plantingOf(id, plantings);
-    const crop = planting && findCrop(planting.cropId);
+    const crop = planting && findCrop(planting.cropId, crops);
     return {
       id,
       name: crop?.name ?? 'Crop',
@@ -90,21 +88,18 @@ export function namedCrops(sample: BedSample, plantings: readonly PlantingRecord
 }
 
 /** What grows on a day, in a few words for a heading. */
-export function growingWords(
-  sample: BedSample,
-  plantings: readonly PlantingRecord[],
-  day: DayNumber,
-): string {
-  const names = [...new Set(namedCrops(sample, plantings).map(({ name }) => name))];
+export function growingWords(sample: BedSample, books: CropNames, day: DayNumber): string {
+  const { plantings, crops } = books;
+  const names = [...new Set(namedCrops(sample, books).map(({ name }) => name))];
   if (names.length > 0) return names.join(', ');
   const dormant = plantings.find(({ cropId, plantedOn, clearedOn }) => {
     const stands = dayOf(plantedOn) <= day && (clearedOn === null || dayOf(clearedOn) > day);
-    return stands && findCrop(cropId)?.isPerennial;
+    return stands && findCrop(cropId, crops)?.isPerennial;
   });
-  if (dormant) return `${findCrop(dormant.cropId)?.name ?? 'Perennial'}, dormant`;
+  if (dormant) return `${findCrop(dormant.cropId, crops)?.name ?? 'Perennial'}, dormant`;
   const next = plantings
     .filter(({ plantedOn }) => dayOf(plantedOn) > day)
     .sort((a, b) => a.plantedOn.localeCompare(b.plantedOn))
     .at(0);
-  return next ? `${findCrop(next.cropId)?.name ?? 'A crop'} next` : 'Nothing grows here';
+  return next ? `${findCrop(next.cropId, crops)?.name ?? 'A crop'} next` : 'Nothing grows here';
 }

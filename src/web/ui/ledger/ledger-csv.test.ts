@@ -13,6 +13,7 @@ const books = monthBooks(
     books: {
       site: { climate: MILD, depositionGPerM2Year: 1 },
       bed: bedOf(),
+      crops: [],
       plantings: [],
       entries: [
         {

@@ -42,6 +42,7 @@ const booksOf = (entries: readonly EntryRecord[] = []): GardenBooks => ({
   },
   beds: [bedOf()],
   entries,
+  crops: [],
   plantings: [],
   materials: [],
   buildUps: [],
