@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { bedFields } from '../records/bed.ts';
 import { anyEntry } from '../records/entry.ts';
 import { date, id, MOST_AT_ONCE, name, note, version } from '../records/fields.ts';
 import { anyJournalRecord } from '../records/journal.ts';
@@ -18,6 +19,15 @@ export const liftDraft = z.strictObject({
   lotName: name,
 });
 export type LiftDraft = z.infer<typeof liftDraft>;
+
+/** Beds alike, or the beds of a plan, made together. */
+export const bedsPosting = z.strictObject({
+  beds: z
+    .array(z.strictObject({ id, ...bedFields }))
+    .min(1)
+    .max(MOST_AT_ONCE),
+});
+export type BedsPosting = z.infer<typeof bedsPosting>;
 
 const seen = z.strictObject({ id, version });
 /** Several entries of one bed written, changed, removed, brought back and put in order. */

@@ -25,6 +25,12 @@ export const bedFields = {
     also: ['root zone', 'root depth'],
     empty: 30,
   }),
+  /** How many pots stand for the bed, each with its share of area and depth; null for a bed in the ground. */
+  potCount: field(z.int().min(1).max(10_000).nullable().default(null), {
+    label: 'the number of pots',
+    also: ['pots', 'number of pots', 'containers'],
+    empty: null,
+  }),
   exposure: field(z.enum(EXPOSURES), { empty: 'normal' }),
   isWatered: field(z.boolean(), { also: ['watered', 'irrigated'], empty: true }),
   /** Nothing was laid on it before this day; null when nobody remembers. */
@@ -59,4 +65,7 @@ export type BedGiven = z.input<typeof bedDraft>;
 export type BedRecord = z.infer<typeof bedRecord>;
 
 /** A bed as the model reads it. */
-export type Bed = ReadBy<typeof bedFields, 'name' | 'part' | 'learnsFromLog' | 'outline' | 'note'>;
+export type Bed = ReadBy<
+  typeof bedFields,
+  'name' | 'part' | 'potCount' | 'learnsFromLog' | 'outline' | 'note'
+>;

@@ -174,6 +174,8 @@ export interface RefusalFacts {
   mixedNitrogenUnits: null;
   needsNitrogenUnit: { readonly unit: string };
   plotOutside: { readonly plots: number; readonly plot: number };
+  notInsideTheRing: null;
+  tooFewWidths: null;
   negativePrice: { readonly price: number };
 
   // Files

@@ -99,7 +99,7 @@ const product = () => ({
     parts: g > 7 ? 2 : 1,
   }),
 });
-const feedingSetting = { areaM2: 5, names, measures: metric, product };
+const feedingSetting = { areaM2: 5, potCount: null, names, measures: metric, product };
 
 describe('lock-up in words', () => {
   it('says that there is none', () =>

@@ -12,6 +12,7 @@ import type { Answer, BedNames } from './advice-words.ts';
 import { aboutWhen, dateNear } from './dates.ts';
 import { formatPercent } from './figures.ts';
 import type { Measures } from './measures.ts';
+import { eachPotWords } from './pot-words.ts';
 
 /** A product the plan names, for one bed. */
 export interface ChosenProduct {
@@ -22,6 +23,8 @@ export interface ChosenProduct {
 /** What the sentences about feeding are made for. */
 export interface FeedingWordsSetting {
   readonly areaM2: number;
+  /** Null for a bed in the ground. */
+  readonly potCount: number | null;
   readonly names: BedNames;
   readonly measures: Measures;
   readonly product: (materialId: string) => ChosenProduct;
@@ -80,12 +83,14 @@ function unfedSentences(
 function doseSentence(
   { day, nitrogenGPerM2, materialId, cropIds }: PlannedDose,
   today: DayNumber,
-  { areaM2, names, measures, product }: FeedingWordsSetting,
+  { areaM2, potCount, names, measures, product }: FeedingWordsSetting,
 ): string {
   const { name, dose } = product(materialId);
   const amount = dose(nitrogenGPerM2);
   const as = amount ? `: ${productWords(amount, name, measures)}` : '';
-  return `${measures.nitrogen(nitrogenGPerM2 * areaM2)} on ${dateNear(day, today)} for ${names.crops(cropIds).toLowerCase()}${as}.`;
+  const nitrogenG = nitrogenGPerM2 * areaM2;
+  const each = potCount === null ? '' : ` (${eachPotWords(nitrogenG, potCount, measures)})`;
+  return `${measures.nitrogen(nitrogenG)}${each} on ${dateNear(day, today)} for ${names.crops(cropIds).toLowerCase()}${as}.`;
 }
 
 function priceSentence({ priceGPerM2 }: FeedingPlan, { areaM2, measures }: FeedingWordsSetting): string[] {

@@ -238,6 +238,8 @@ const SENTENCES: Sentences = {
   needsNitrogenUnit: ({ unit }) =>
     `needs a unit in its header: mg/kg, ppm, kg/ha, lb/acre or g/m2${unit === '' ? '' : `; got "${unit}"`}`,
   plotOutside: ({ plots, plot }) => `must be one of the ${plots} of this trial; got ${plot}`,
+  notInsideTheRing: () => 'must be smaller than the ring around it',
+  tooFewWidths: () => 'must be two or more widths, one of them above 0',
   negativePrice: ({ price }) => `must not be negative; got ${price}. Leave it empty if you do not know it`,
 
   notAGardenFile: ({ format }) => `must be "${format}": this is no garden file`,

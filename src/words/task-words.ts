@@ -9,6 +9,7 @@ import { dateNear } from './dates.ts';
 import { entryWords } from './entry-words.ts';
 import { formatPercent, plainFigure } from './figures.ts';
 import { objectionWords } from './planting-words.ts';
+import { eachPotWords } from './pot-words.ts';
 import type { Measures } from './measures.ts';
 import {
   cropNames,
@@ -65,7 +66,7 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
     case 'clear':
       return `Harvest and clear ${nameOfKind(what.cropId, names).toLowerCase()}`;
     case 'dose':
-      return `Feed ${cropNames(what.cropIds, names).toLowerCase()}: ${measures.nitrogen(what.nitrogenG)} of nitrogen as ${materialName(what.materialId, names.materials).toLowerCase()}`;
+      return doseTaskWords(task, what, { names, measures });
     case 'topUp':
       return `Top up with ${measures.thickness(what.addCm)} of ${materialName(what.materialId, names.materials).toLowerCase()}`;
     case 'liftPath':
@@ -103,6 +104,19 @@ function entryTaskWords(entry: EntryRecord, names: TaskNames, measures: Measures
     case 'takeOff':
       return `Take off ${formatPercent(entry.shareTakenOff)} of ${layerNameOf(entry.layerId, names)}`;
   }
+}
+
+/** A dose on pots is told for each of them too. */
+function doseTaskWords(
+  { bedId }: Task,
+  what: Extract<TaskWhat, { code: 'dose' }>,
+  { names, measures }: { readonly names: TaskNames; readonly measures: Measures },
+): string {
+  const potCount = names.beds.find(({ id }) => id === bedId)?.potCount ?? null;
+  const each = potCount === null ? '' : `, ${eachPotWords(what.nitrogenG, potCount, measures)}`;
+  const crops = cropNames(what.cropIds, names).toLowerCase();
+  const material = materialName(what.materialId, names.materials).toLowerCase();
+  return `Feed ${crops}: ${measures.nitrogen(what.nitrogenG)} of nitrogen as ${material}${each}`;
 }
 
 const layerNameOf = (layerId: string, { entries, ...names }: TaskNames): string =>

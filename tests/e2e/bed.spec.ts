@@ -272,6 +272,30 @@ test('the ground is found by feel and the climate by twelve months of one’s ow
   await expect(page.getByLabel('Temperature, °C, Jan')).toHaveCount(0);
 });
 
+test('pots are made by number and size, filled with a mix, and fed one by one', async ({ page, request }) => {
+  await makeGarden(request, 'patio');
+  await page.goto('/garden/patio');
+  await page.getByRole('button', { name: 'Make a bed' }).first().click();
+  await page.getByLabel('Name').fill('Step pots');
+  await choose(page, 'Kind', 'container');
+  await page.getByLabel('How many').fill('12');
+  await page.getByRole('button', { name: 'Make the bed' }).click();
+  await expect(page.getByRole('alert').first()).toContainText(/volume|amount/);
+  await page.getByLabel('Each holds, L').fill('15');
+  await expect(page.getByText('= 0.6 m²')).toBeVisible();
+  await page.getByRole('button', { name: 'By what it is filled with' }).click();
+  await choose(page, 'A mix to start from', 'Coir, compost and perlite');
+  await expect(page.getByText('A laboratory would find')).toBeVisible();
+  await page.getByRole('button', { name: 'Begin with this mix' }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Make the bed' }).click();
+  await expect(page.getByText('12 pots of 15 L')).toBeVisible();
+  await page.getByRole('button', { name: 'Plant something' }).click();
+  await choose(page, 'Crop', 'Chard');
+  await page.getByRole('button', { name: 'Plant it' }).click();
+  await expect(answer(page, 'Feed')).toContainText(/for each of 12 pots/);
+});
+
 test('the bed and its sheet fit a phone, and the sheet is accessible', async ({ page, request }) => {
   await makeGarden(request, 'phone');
   const address = await makeBed(request, 'phone', { id: 'phone-bed', name: 'Pocket bed', areaM2: 5 }, [

@@ -125,6 +125,28 @@ describe('keeping books', () => {
     expect(late.body.current).toEqual(current.body);
   });
 
+  it('makes beds alike together, all of them or none', async () => {
+    const several = (names: readonly string[]) =>
+      ask('POST', '/api/gardens/garden/beds/several', {
+        beds: names.map((name, i) => ({
+          ...bed,
+          kind: 'container',
+          potCount: 3,
+          name,
+          id: `alike-${i + 1}`,
+        })),
+      });
+    const before = (await ask('GET', '/api/gardens/garden/books')).body.beds.length;
+    expect((await several(['Row 1', ''])).status).toBe(422);
+    expect((await several(['Row 1', 'Row 2'])).status).toBe(201);
+    expect((await several(['Row 1', 'Row 2'])).status).toBe(201);
+    expect((await several(['Row 1', 'Row three'])).status).toBe(409);
+    const { beds } = (await ask('GET', '/api/gardens/garden/books')).body;
+    expect(beds).toHaveLength(before + 2);
+    expect(beds.at(-1)).toMatchObject({ id: 'alike-2', name: 'Row 2', potCount: 3 });
+    for (const id of ['alike-1', 'alike-2']) await ask('DELETE', `/api/beds/${id}?version=1`);
+  });
+
   it('keeps, changes and removes plantings and own materials', async () => {
     const crop = await ask('POST', '/api/beds/bed/plantings', { ...planting, id: 'crop' });
     expect(crop.status).toBe(201);

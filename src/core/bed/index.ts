@@ -12,7 +12,17 @@ export { rulesFor } from './advice/schools.ts';
 export { type HarvestWait, harvestWaits } from './advice/waits.ts';
 
 // books
+export { BED_SHAPES, type BedShape, areaOfShape, litresOfPot } from './books/bed-area.ts';
 export type { BedBooks } from './books/bed-books.ts';
+export {
+  FILL_PARTS,
+  FILL_RECIPES,
+  type FillPart,
+  type FillPartId,
+  type FillSoil,
+  isMineralPart,
+  soilOfFill,
+} from './books/bed-fill.ts';
 export { bedScenario, inRecordWords } from './books/bed-scenario.ts';
 export { checkBooks } from './books/check-books.ts';
 export { type FingerQuestion, fingerStep } from './books/finger-test.ts';

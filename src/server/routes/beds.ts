@@ -1,4 +1,5 @@
 import { Hono } from 'hono';
+import { bedsPosting } from '../../contract/requests.ts';
 import { bedChange, bedDraft } from '../../records/bed.ts';
 import type { AppContext } from '../app-context.ts';
 import { requireSoundBooks } from '../kept-books.ts';
@@ -15,6 +16,18 @@ export const bedRoutes = ({ stores, today, newId }: AppContext) =>
       if (known) return c.json(known, 200);
       return c.json(stores.beds.insert({ ...draft, id, gardenId: garden.id }), 201);
     })
+    .post('/gardens/:gardenId/beds/several', body(bedsPosting), (c) =>
+      stores.atomically(() => {
+        const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
+        const { beds } = c.req.valid('json');
+        const kept = beds.map(
+          (draft) =>
+            sentAgain(stores.beds.find(draft.id), { ...draft, gardenId }) ??
+            stores.beds.insert({ ...draft, gardenId }),
+        );
+        return c.json({ beds: kept }, 201);
+      }),
+    )
     .put('/beds/:bedId', body(bedChange), (c) => {
       const bedId = c.req.param('bedId');
       const { version, ...values } = c.req.valid('json');

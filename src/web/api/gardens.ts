@@ -1,6 +1,6 @@
 import { queryOptions, useMutation } from '@tanstack/react-query';
-import type { BedChange, BedDraft } from '../../records/bed.ts';
-import type { BedRevision, LiftDraft } from '../../contract/requests.ts';
+import type { BedChange } from '../../records/bed.ts';
+import type { BedRevision, BedsPosting, LiftDraft } from '../../contract/requests.ts';
 import type { BuildUpDraft, BuildUpRecord } from '../../records/build-up.ts';
 import type { CropChange, CropDraft, CropRecord } from '../../records/crop.ts';
 import type { EntryChange, EntryDraft, EntryRecord } from '../../records/entry.ts';
@@ -72,9 +72,10 @@ export const useRemoveGarden = () =>
 export const useRestoreGarden = () =>
   useWrite((gardenId: string) => bodyOf(gardens[':gardenId'].restore.$post({ param: { gardenId } })));
 
-export const useMakeBed = (gardenId: string) =>
-  useWrite((draft: BedDraft) =>
-    bodyOf(gardens[':gardenId'].beds.$post({ param: { gardenId }, json: draft })),
+/** Several beds at once: all of them or none. */
+export const useMakeBeds = (gardenId: string) =>
+  useWrite((drafts: BedsPosting['beds']) =>
+    bodyOf(gardens[':gardenId'].beds.several.$post({ param: { gardenId }, json: { beds: drafts } })),
   );
 
 export const useChangeBed = () =>

@@ -5,6 +5,7 @@ import type { BedBooks } from '../books/bed-books.ts';
 import type { GardenRecords } from '../books/garden-books.ts';
 import {
   DEFAULT_FEED,
+  type FedGround,
   type FeedProduct,
   QUICK_FEED,
   findFeedProduct,
@@ -24,10 +25,10 @@ export interface AdviceSetting {
   readonly feeding: FeedingRules;
 }
 
-const dosed = (product: FeedProduct, clayPct: number): DosedProduct => ({
+const dosed = (product: FeedProduct, bed: FedGround): DosedProduct => ({
   materialId: product.materialId,
   isQuick: product.isQuick,
-  largestDoseGPerM2: largestDoseOf(product, clayPct),
+  largestDoseGPerM2: largestDoseOf(product, bed),
 });
 
 /** What the garden and its gardener decide about the advice for a bed. */
@@ -55,8 +56,8 @@ export function adviceSetting({
         isWoody: findCrop(cropId, records.crops)?.isWoody ?? false,
         isSown: startsAs === 'seed',
       })),
-      product: dosed(product, bed.clayPct),
-      quickProduct: dosed(quickProduct, bed.clayPct),
+      product: dosed(product, bed),
+      quickProduct: dosed(quickProduct, bed),
       reserveShare: rules.reserveShare,
       harmlessShare: rules.harmlessShare,
       postponed: postponedTo(records.journal, new Set(plantings.map(({ id }) => id)), today),

@@ -8,7 +8,7 @@ import {
   findFeedProduct,
 } from './feed-products.ts';
 
-const loam = { areaM2: 6, clayPct: 20 };
+const loam = { kind: 'annual' as const, rootZoneCm: 30, areaM2: 6, clayPct: 20 };
 const AVAILABILITY = feedAvailability();
 const dose = (materialId: string, nitrogenGPerM2: number, bed = loam) =>
   asProduct({ nitrogenGPerM2, product: findFeedProduct(materialId), bed, availabilities: AVAILABILITY })!;
@@ -41,8 +41,8 @@ describe('a dose as a product', () => {
   it('is split where the whole would burn or leach, sooner on sand when it is quick', () => {
     expect(dose('calcium_ammonium_nitrate', 5).parts).toBe(1);
     expect(dose('calcium_ammonium_nitrate', 5.5).parts).toBe(2);
-    expect(dose('calcium_ammonium_nitrate', 5, { areaM2: 6, clayPct: 6 }).parts).toBe(2);
-    expect(dose('feather_meal', 10, { areaM2: 6, clayPct: 6 }).parts).toBe(1);
+    expect(dose('calcium_ammonium_nitrate', 5, { ...loam, clayPct: 6 }).parts).toBe(2);
+    expect(dose('feather_meal', 10, { ...loam, clayPct: 6 }).parts).toBe(1);
   });
   it('comes with its water where it is poured', () => {
     const { volumeL, waterL } = dose('urine', 3);

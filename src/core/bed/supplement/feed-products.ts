@@ -1,4 +1,5 @@
 import { LITRES_PER_CUBIC_METRE, findLibraryMaterial } from '../../ground/index.ts';
+import type { Bed } from '../../../records/bed.ts';
 import { firstSeasonAvailability, nitrogenGPerKgFresh, productMassFreshKg } from './product.ts';
 
 /** A nitrogen carrier a gardener can reach for. */
@@ -37,9 +38,19 @@ const SANDY_BELOW_CLAY_PCT = 15;
 /** Days between the parts of a dose that is split (common practice, no source). */
 export const DAYS_BETWEEN_PARTS = 14;
 
+/** A pot gives salts nowhere to go: most nitrogen in one go for each liter of its mix, g (common practice, no source). */
+const POT_BEARS_G_PER_L = 0.1;
+const LITRES_PER_M2_AND_CM = 10;
+
+/** What decides how much a bed bears at once. */
+export type FedGround = Pick<Bed, 'kind' | 'clayPct' | 'rootZoneCm'>;
+
 /** Most nitrogen of a product in one go on this ground, g/m2. */
-export const largestDoseOf = (product: FeedProduct, clayPct: number): number =>
-  product.largestDoseGPerM2 * (product.isQuick && clayPct < SANDY_BELOW_CLAY_PCT ? 0.5 : 1);
+export function largestDoseOf(product: FeedProduct, { kind, clayPct, rootZoneCm }: FedGround): number {
+  const halved = product.isQuick && clayPct < SANDY_BELOW_CLAY_PCT ? 0.5 : 1;
+  const potBearsG = kind === 'container' ? POT_BEARS_G_PER_L * LITRES_PER_M2_AND_CM * rootZoneCm : Infinity;
+  return Math.min(product.largestDoseGPerM2 * halved, potBearsG);
+}
 
 /** How much of a product one dose comes to, and in how many parts it is given. */
 export interface ProductDose {
@@ -81,7 +92,7 @@ export function asProduct({
 }: {
   readonly nitrogenGPerM2: number;
   readonly product: FeedProduct;
-  readonly bed: { readonly areaM2: number; readonly clayPct: number };
+  readonly bed: FedGround & { readonly areaM2: number };
   readonly availabilities: FeedAvailability;
 }): ProductDose | null {
   const material = findLibraryMaterial(product.materialId);
@@ -97,6 +108,6 @@ export function asProduct({
     massFreshKg,
     volumeL,
     waterL: volumeL * product.dilution,
-    parts: Math.max(1, Math.ceil(nitrogenGPerM2 / largestDoseOf(product, bed.clayPct) - 1e-9)),
+    parts: Math.max(1, Math.ceil(nitrogenGPerM2 / largestDoseOf(product, bed) - 1e-9)),
   };
 }

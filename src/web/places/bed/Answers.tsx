@@ -54,7 +54,7 @@ export const Answers = memo(function Answers(props: AnswersProps) {
         />
         <AnswerBox
           title="Feed"
-          answer={doseAnswer(advice, { areaM2: bed.areaM2, names, measures, product })}
+          answer={doseAnswer(advice, { ...bed, names, measures, product })}
           onHow={advice.feeding ? how('feed') : undefined}
         >
           {advice.feeding && <ProductChoice garden={garden} />}

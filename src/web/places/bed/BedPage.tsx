@@ -12,6 +12,7 @@ import { useRemoveBed, useRestoreBed } from '../../api/gardens.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { formatFixed } from '../../../words/figures.ts';
+import { sizeWords } from '../../../words/pot-words.ts';
 import { BED_KIND_WORDS, ESTIMATE } from '../../../words/words.ts';
 import '../../ui/garden/garden.css';
 import { FirstSteps } from '../../ui/guide/FirstSteps.tsx';
@@ -265,7 +266,7 @@ const BedHead = memo(function BedHead({ bed, growing, onOpen, showTrouble }: Bed
           {[
             growing,
             BED_KIND_WORDS[bed.kind],
-            measures.area(bed.areaM2),
+            sizeWords(bed, measures),
             `${formatFixed(bed.clayPct, 0)} % clay`,
             ...(bed.ph === null ? [] : [`pH ${formatFixed(bed.ph, 1)}`]),
             `${formatFixed(bed.organicMatterPct, 1)} % organic matter at first`,

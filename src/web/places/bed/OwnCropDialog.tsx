@@ -124,6 +124,7 @@ export function OwnCropDialog(props: OwnCropDialogProps) {
   );
 }
 
+const CROPS = cropsByGroup(CROP_LIBRARY, 'annual');
 const SHOWN = [
   'name',
   'likeCropId',
@@ -158,7 +159,7 @@ function Named({ fields, set, troubles }: PartProps) {
             <NameSelect
               control={control}
               value={fields.likeCropId}
-              all={cropsByGroup(CROP_LIBRARY)}
+              all={CROPS}
               headingOf={groupName}
               onChange={(likeCropId) => set({ likeCropId })}
               width={230}

@@ -25,7 +25,7 @@ import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
 import { STARTED, cropSentences, phCaution } from '../../../words/crop-words.ts';
 import { shortDate } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { cropsByGroup, groupName } from './crop-choice.ts';
+import { cropsByGroup, firstCropOn, groupName } from './crop-choice.ts';
 import { OwnCropDialog } from './OwnCropDialog.tsx';
 import { PlantingAdvice } from './PlantingAdvice.tsx';
 import {
@@ -47,8 +47,6 @@ interface PlantingBandProps {
   readonly onClose: () => void;
 }
 
-const LIBRARY_BY_GROUP = cropsByGroup(CROP_LIBRARY);
-
 /** Today, or the day on which what grows there now is cleared. */
 function firstFreeDay({ today, plantings }: GardenBooks, bedId: string): string {
   const ends = plantings
@@ -66,6 +64,7 @@ function withFresh(crops: readonly CropRecord[], fresh: CropRecord | null): read
 /** The life of a planting being written: typed, checked for room, kept. */
 function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
   const books = useBooks();
+  const { kind } = books.beds.find((bed) => bed.id === bedId)!;
   const reader = useReader();
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
   const {
@@ -75,7 +74,9 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
     wasTried,
     submitWith,
   } = useRecordForm<PlantingForm>(() =>
-    changing ? plantingFormOf(changing, reader) : newPlantingForm(firstFreeDay(books, bedId), reader),
+    changing
+      ? plantingFormOf(changing, reader)
+      : newPlantingForm(firstCropOn(kind), firstFreeDay(books, bedId), reader),
   );
   const [fresh, setFresh] = useState<CropRecord | null>(null);
   const own = withFresh(books.crops, fresh);
@@ -103,6 +104,7 @@ function usePlanting({ bedId, changing, onClose }: PlantingBandProps) {
   const draft = parsed.success && clash === null ? { ...parsed.data, id } : null;
   return {
     form,
+    kind,
     crop,
     own,
     draft,
@@ -205,10 +207,10 @@ function WhatAndWhen(props: Writing) {
 }
 
 /** Which crop: one of the library, or of one's own, which is made and changed here. */
-function CropChoice({ form, crop, own, choose, trouble, keepOwn, dropOwn }: Writing) {
+function CropChoice({ form, crop, own, kind, choose, trouble, keepOwn, dropOwn }: Writing) {
   const [isOpen, setOpen] = useState(false);
   const ownOne = own.find(({ id }) => id === form.cropId) ?? null;
-  const all = useMemo(() => [...own.map(ownCrop), ...LIBRARY_BY_GROUP], [own]);
+  const all = useMemo(() => [...own.map(ownCrop), ...cropsByGroup(CROP_LIBRARY, kind)], [own, kind]);
   const ownIds = useMemo(() => new Set(own.map(({ id }) => id)), [own]);
   return (
     <div>

@@ -80,7 +80,7 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
   const { carbon, nitrogen } = statementsOf(answers.books, today, 'year');
   const spoken = [
     { title: 'Lock-up', answer: lockUpAnswer(advice, names, measures) },
-    { title: 'Feed', answer: doseAnswer(advice, { areaM2: bed.areaM2, names, measures, product }) },
+    { title: 'Feed', answer: doseAnswer(advice, { ...bed, names, measures, product }) },
     { title: 'Planting', answer: plantingAnswer(advice, { measures, names }) },
   ];
   return (

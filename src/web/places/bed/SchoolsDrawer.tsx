@@ -40,7 +40,7 @@ export function SchoolsDrawer({ records, bed, names, feedAvailability, onClose }
             const advice = data.result[school];
             const answers = [
               lockUpAnswer(advice, names, measures),
-              doseAnswer(advice, { areaM2: bed.areaM2, names, measures, product }),
+              doseAnswer(advice, { ...bed, names, measures, product }),
               plantingAnswer(advice, { measures, names }),
             ];
             return (

@@ -18,7 +18,7 @@ const CUSTOMARY: Reader = { ...METRIC, system: 'customary' };
 const LEEK = findLibraryCrop('leek')!;
 const PEA = findLibraryCrop('pea')!;
 const QUINCE = findLibraryCrop('quince')!;
-const fresh = newPlantingForm('2026-05-14', METRIC);
+const fresh = newPlantingForm(LEEK, '2026-05-14', METRIC);
 const read = (form: typeof fresh, reader = METRIC) =>
   readPlanting({ form, id: 'id', today: '2026-05-14', quantities: quantitiesOf(form, reader), note: '' });
 
@@ -51,7 +51,7 @@ describe('a planting being written', () => {
     });
   });
   it('reads inches, and plans what lies ahead', () => {
-    const inches = newPlantingForm('2026-05-14', CUSTOMARY);
+    const inches = newPlantingForm(LEEK, '2026-05-14', CUSTOMARY);
     expect(
       read({ ...inches, rootDepth: retyped(inches.rootDepth, '20'), plantedOn: '2026-06-01' }, CUSTOMARY),
     ).toMatchObject({

@@ -1,7 +1,7 @@
 import { plantingDraft, plantingFields, type PlantingRecord } from '../../../records/planting.ts';
 import type { StartsAs } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
-import { type Crop, type DayNumber, findLibraryCrop, isoDateOf } from '../../../core/ground/index.ts';
+import { type Crop, type DayNumber, isoDateOf } from '../../../core/ground/index.ts';
 import { orRefused, refusalSentence } from '../../../words/refusal-words.ts';
 import { checkRoom } from '../../../core/bed/index.ts';
 import { dayOfProgress, defaultParameters } from '../../../core/model/index.ts';
@@ -54,12 +54,9 @@ function ofCrop(crop: Crop, plantedOn: string, reader: Reader): Omit<PlantingFor
   };
 }
 
-/** Proposed for a planting until another is chosen. */
-const FIRST_CROP = findLibraryCrop('leek')!;
-
 /** A new planting from `today`. */
-export const newPlantingForm = (today: string, reader: Reader): PlantingForm => ({
-  ...ofCrop(FIRST_CROP, today, reader),
+export const newPlantingForm = (crop: Crop, today: string, reader: Reader): PlantingForm => ({
+  ...ofCrop(crop, today, reader),
   areaShare: typedFrom(1, 'share', reader),
 });
 
