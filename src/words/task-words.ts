@@ -75,6 +75,12 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
       return `From here ${what.start === 'seedlings' ? 'seed may be sown' : 'young plants may be set'}: what you spread no longer starves them`;
     case 'harvestFrom':
       return `From here ${nameOfKind(what.cropId, names).toLowerCase()} may be harvested after ${what.raw === 'urine' ? 'the urine' : 'the raw manure'}`;
+    case 'firstFrost':
+      return `Pick or cover before the first frost: ${cropNames(what.plantingIds, names).toLowerCase()}`;
+    case 'lateFrost':
+      return `Cover ${cropNames([what.plantingId], names).toLowerCase()} when a cold night is forecast`;
+    case 'heat':
+      return `Shade and water ${cropNames([what.plantingId], names).toLowerCase()}: the heat begins`;
     case 'check':
       return checkWords(what, names);
     case 'retest':
@@ -211,6 +217,12 @@ export function taskReason({ what }: Task, measures: Measures, today: number): s
       return `By then ${measures.thickness(what.nowCm)} are left, according to the model.`;
     case 'liftPath':
       return `The lowest chips have lain ${plainFigure(what.years, 2)} years: lift them after two to three (common practice). Weeds rooting in the top say the same; take perennial weeds out first, lay fresh card after.`;
+    case 'firstFrost':
+      return `By your climate frost comes before ${dateNear(what.firstDay, today)} in every second year (estimated). It kills what stands there; watch the forecast.`;
+    case 'lateFrost':
+      return `By your climate frost is to be reckoned with until ${dateNear(what.untilDay, today)} (estimated), and kills it.`;
+    case 'heat':
+      return `By your climate it is warmer than ${measures.warmth(what.meanC)} on average from then on: more than it bears well.`;
     case 'harvestFrom':
       return 'Local food-safety rules come first.';
     case 'retest':

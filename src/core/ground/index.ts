@@ -11,7 +11,7 @@ export {
 export { checkClimate } from './climate/check-climate.ts';
 export { isSouthern } from './climate/climate.ts';
 export { evapotranspirationMm } from './climate/evapotranspiration.ts';
-export { type FrostDates, frostDates, frostUntil, nightlyMinimumC } from './climate/frost.ts';
+export { type FrostDates, frostDates, frostFrom, frostUntil, nightlyMinimumC } from './climate/frost.ts';
 export {
   COLD_SOIL_BELOW_C,
   type GroundWarning,
@@ -44,6 +44,7 @@ export {
 export {
   CROP_GROUPS,
   CROP_LIBRARY,
+  STARTS_BETWEEN_C,
   type Crop,
   type CropGroup,
   DEEPEST_COVER_CM,

@@ -13,6 +13,7 @@ import type { Planting } from '../../../records/planting.ts';
 import { coverTasks } from './cover-tasks.ts';
 import { lateCost } from './late-cost.ts';
 import { isWithinAgenda, type Task, type TaskGroup } from './tasks.ts';
+import { weatherTasks } from './weather-tasks.ts';
 import { watchTasks } from './watch-tasks.ts';
 
 const CLEARED_TOLD_DAYS = 14;
@@ -37,6 +38,7 @@ export function bedTasks(setting: BedAgendaSetting): Task[] {
     ...doseTasks(setting),
     ...safeTasks(setting),
     ...harvestFromTasks(setting),
+    ...weatherTasks(setting),
     ...coverTasks(setting),
     ...watchTasks(setting),
   ]

@@ -44,6 +44,11 @@ export type TaskWhat =
   | { readonly code: 'liftPath'; readonly layerIds: readonly string[]; readonly years: number }
   | { readonly code: 'safe'; readonly start: 'seedlings' | 'transplants' }
   | { readonly code: 'harvestFrom'; readonly cropId: string; readonly raw: 'manure' | 'urine' }
+  /** Frost that kills what stands there is to be reckoned with from the day. */
+  | { readonly code: 'firstFrost'; readonly plantingIds: readonly string[]; readonly firstDay: DayNumber }
+  | { readonly code: 'lateFrost'; readonly plantingId: string; readonly untilDay: DayNumber }
+  /** From the day on the days are warmer on average than the crop bears. */
+  | { readonly code: 'heat'; readonly plantingId: string; readonly meanC: number }
   | { readonly code: 'check'; readonly check: Check; readonly aboutId: string }
   | { readonly code: 'retest'; readonly what: 'soil' | 'phAfterAsh' }
   | { readonly code: 'closeYear'; readonly year: number }
