@@ -221,6 +221,8 @@ describe('cautions in words', () => {
     { code: 'rawManure', touchingSoilDay: day('2026-09-11'), otherwiseDay: day('2026-08-12') },
     { code: 'urine', harvestDay: day('2026-06-13') },
     { code: 'persistentWeedkiller' },
+    { code: 'metals' },
+    { code: 'plastic' },
     { code: 'compostDust' },
     { code: 'charDust' },
     { code: 'unchargedChar' },

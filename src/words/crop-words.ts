@@ -1,8 +1,8 @@
-import { type Crop, type CropGroup, startMonths } from '../core/ground/index.ts';
+import { type Crop, type CropGroup, type DayNumber, startMonths } from '../core/ground/index.ts';
 import type { Bed } from '../records/bed.ts';
 import type { ClimateNormals } from '../records/garden.ts';
 import type { StartsAs, Warmth } from '../records/vocabulary.ts';
-import { MONTH_NAMES } from './dates.ts';
+import { MONTH_NAMES, dateNear } from './dates.ts';
 import { formatFixed } from './figures.ts';
 import type { Measures } from './measures.ts';
 
@@ -91,6 +91,10 @@ export function cropSentences(
     ...harvestSentence(crop, areaM2, measures),
   ];
 }
+
+/** When most of the nitrogen has to be there. */
+export const hungrySentence = ([from, until]: readonly [DayNumber, DayNumber], today: DayNumber): string =>
+  `Half of its nitrogen it takes up between ${dateNear(from, today)} and ${dateNear(until, today)}.`;
 
 /** That the ground is too sour or too sweet for a crop; null when it is not, or its pH is not known. */
 export function phCaution({ name, phRange }: Crop, { ph }: Pick<Bed, 'ph'>): string | null {

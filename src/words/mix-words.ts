@@ -21,6 +21,10 @@ export function mixCautionWords(caution: MixCaution): string {
       return 'Fresh manure carries germs: gloves, wash hands, keep it off what is eaten raw. The US organic rule asks for 120 days to harvest where food touches the soil, 90 otherwise, unless it was hot-composted by the rules; local rules prevail.';
     case 'persistentWeedkiller':
       return 'Straw, hay, clippings and the manure of what ate them can carry weedkiller that outlives a compost heap: grow beans in a pot of it first.';
+    case 'metals':
+      return 'Something in it may hold heavy metals, which composting does not take away: ask for its analysis, keep sewage products off food, and follow your local codes.';
+    case 'plastic':
+      return 'Something in it may hold glass and plastic: wear gloves and pick out what you see.';
     case 'richMix':
       return `C:N of ${ratioFigure(caution.carbonToNitrogen)}: below about 20 it smells, and nitrogen leaves as ammonia.`;
     case 'ammoniaLoss':

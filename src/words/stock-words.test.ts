@@ -153,6 +153,8 @@ describe('a mix in words', () => {
       { code: 'salty', share: 0.4 },
       { code: 'rawManure' },
       { code: 'persistentWeedkiller' },
+      { code: 'metals' },
+      { code: 'plastic' },
       { code: 'ashWithAmmonium' },
     ];
     for (const caution of cautions) expect(mixCautionWords(caution)).toMatch(/^.{20,}\.$/s);

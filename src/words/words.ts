@@ -137,6 +137,10 @@ export function cautionInWords(caution: Caution, measures: Measures): string {
       return `Only from healthy people, diluted, never on edible leaves; no harvest before ${fullDate(caution.harvestDay)} (one month, WHO 2006, from memory). Local rules come first.`;
     case 'persistentWeedkiller':
       return 'Manure, straw and grass can carry weedkiller that outlives composting. Grow beans or tomatoes in a potful of it before you spread it.';
+    case 'metals':
+      return 'It may hold heavy metals, which add up and never leave. Ask for its analysis, keep sewage products off food, and follow your local codes.';
+    case 'plastic':
+      return 'Glass and plastic may be in it: wear gloves, and pick out what you see before you spread it.';
     case 'charDust':
       return 'Char dust harms lungs: keep it damp, wear a mask, mind the wind.';
     case 'unchargedChar':

@@ -39,6 +39,7 @@ export {
   takenByBed,
 } from './books/garden-books.ts';
 export { type Corner, outlineAreaM2 } from './books/outline.ts';
+export { hungriestTime } from './books/crop-plans.ts';
 export { checkRoom } from './books/planting-clash.ts';
 export { type SoilReport, checkSoilTest, soilReports } from './books/soil-report.ts';
 export { recordsAbout } from './books/records-about.ts';

@@ -56,6 +56,7 @@ export { findCrop, ownCrop } from './crops/own-crop.ts';
 
 // materials
 export { MATERIAL_EFFECTS, type MaterialEffect, effectOf } from './materials/effect.ts';
+export { LOADS_APART, type Chemistry, chemistryOf } from './materials/chemistry.ts';
 export { checkMaterial } from './materials/check-material.ts';
 export type { FindMaterial } from './materials/find-material.ts';
 export { asMeasured } from './materials/lab-result.ts';

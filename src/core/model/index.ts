@@ -54,7 +54,7 @@ export {
   isOnSurface,
   releasedNitrogen,
 } from './simulation/cohort.ts';
-export { dayOfProgress, normalDemandBetween, rootDepthCm } from './simulation/crop-growth.ts';
+export { dayOfProgress, hungriestBetween, normalDemandBetween, rootDepthCm } from './simulation/crop-growth.ts';
 export { Crop } from './simulation/crop.ts';
 export { openingOf, residueId } from './simulation/events.ts';
 export { foldCohorts } from './simulation/fold-cohorts.ts';

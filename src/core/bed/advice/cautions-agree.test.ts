@@ -13,7 +13,7 @@ describe('what has to be minded of a material', () => {
       const parts = [{ materialId, material, massFreshKg: 10 }];
       const onBed = layingCautions(laying, bed).map(({ code }) => code);
       const atBench = mixCautions(blend(parts), parts).map(({ code }) => code);
-      for (const code of ['persistentWeedkiller', 'rawManure'] as const)
+      for (const code of ['persistentWeedkiller', 'rawManure', 'metals', 'plastic'] as const)
         expect([code, onBed.includes(code)]).toEqual([code, atBench.includes(code)]);
     },
   );

@@ -23,6 +23,8 @@ export type Caution =
   | { readonly code: 'rawManure'; readonly touchingSoilDay: DayNumber; readonly otherwiseDay: DayNumber }
   | { readonly code: 'urine'; readonly harvestDay: DayNumber }
   | { readonly code: 'persistentWeedkiller' }
+  | { readonly code: 'metals' }
+  | { readonly code: 'plastic' }
   | { readonly code: 'compostDust' }
   | { readonly code: 'charDust' }
   | { readonly code: 'unchargedChar' }
@@ -53,6 +55,8 @@ export function layingCautions(laying: Laying, bed: Pick<Bed, 'kind' | 'clayPct'
     },
     hasTrait(material, 'isUrine') && { code: 'urine', harvestDay: day + URINE_TO_HARVEST_DAYS },
     hasTrait(material, 'mayCarryWeedkiller') && { code: 'persistentWeedkiller' },
+    hasTrait(material, 'mayHoldMetals') && { code: 'metals' },
+    hasTrait(material, 'mayHoldPlastic') && { code: 'plastic' },
     material.kind === 'char' && { code: 'charDust' },
     material.kind === 'char' && !material.isCharged && { code: 'unchargedChar' },
     material.kind === 'compost' && { code: 'compostDust' },

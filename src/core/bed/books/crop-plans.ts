@@ -9,13 +9,15 @@ import {
   isSouthern,
 } from '../../ground/index.ts';
 import { InputError, type FieldPath } from '../../../refusals/input-error.ts';
-import type { CropPlan } from '../../model/index.ts';
+import { type CropPlan, defaultParameters, hungriestBetween } from '../../model/index.ts';
 import type { Planting } from '../../../records/planting.ts';
 import type { BedBooks } from './bed-books.ts';
 
 /** Months and days between which a perennial is in leaf (set here), north and half a year later south. */
 const IN_LEAF_NORTH = { from: { month: 3, day: 15 }, until: { month: 11, day: 1 } };
 const IN_LEAF_SOUTH = { from: { month: 9, day: 15 }, until: { month: 5, day: 1 } };
+
+const TWO_YEARS_DAYS = 730;
 
 /** A planting as the model grows it: an annual once, a perennial each year it is in leaf. Throws InputError under `path`. */
 export function cropPlans({
@@ -53,6 +55,17 @@ export function cropPlans({
   );
 }
 
+/** When a planting is hungriest in its first season: the mornings between which it wants half of its nitrogen. */
+export function hungriestTime(
+  planting: Pick<Planting, 'plantedOn' | 'clearedOn'>,
+  crop: Crop,
+  site: BedBooks['site'],
+): readonly [from: DayNumber, until: DayNumber] | null {
+  const endDay = dayNumberFromIso(planting.plantedOn, ['plantedOn']) + TWO_YEARS_DAYS;
+  const [first] = growingTimes({ planting, path: [], crop, site, endDay });
+  return first ? hungriestBetween(first, site.climate, defaultParameters) : null;
+}
+
 interface GrowingTime {
   readonly plantDay: DayNumber;
   readonly harvestDay: DayNumber;
@@ -66,7 +79,7 @@ function growingTimes({
   site,
   endDay,
 }: {
-  readonly planting: Planting;
+  readonly planting: Pick<Planting, 'plantedOn' | 'clearedOn'>;
   readonly path: FieldPath;
   readonly crop: Crop;
   readonly site: BedBooks['site'];

@@ -23,6 +23,10 @@ export type MaterialKind = (typeof MATERIAL_KINDS)[number];
 export const MATERIAL_TRAITS = [
   /** What it was fed or grown with may have been sprayed with weedkillers that outlast composting. */
   'mayCarryWeedkiller',
+  /** Copper, zinc, lead, cadmium or arsenic in amounts that add up. */
+  'mayHoldMetals',
+  /** Shreds of glass and plastic. */
+  'mayHoldPlastic',
   'isSalty',
   /** Raises pH so far that ammonium leaves as ammonia. */
   'drivesOffAmmonia',

@@ -51,6 +51,22 @@ export function dayOfProgress(
   return day;
 }
 
+/** Progress at which a quarter of the demand is behind, and three quarters: smoothStep of it is 0.25 and 0.75. */
+const QUARTERS_AT = [0.326352, 0.673648] as const;
+
+/**
+ * The mornings between which a crop wants the middle half of its nitrogen in years as the normals have them: when it
+ * is hungriest.
+ */
+export const hungriestBetween = (
+  crop: Pick<CropPlan, 'plantDay' | 'harvestDay'>,
+  climate: ClimateNormals,
+  p: ModelParameters,
+): readonly [from: DayNumber, until: DayNumber] => [
+  dayOfProgress(crop, climate, QUARTERS_AT[0], p),
+  dayOfProgress(crop, climate, QUARTERS_AT[1], p),
+];
+
 /** What a crop wants between two mornings in years as the normals have them, g N/m2. */
 export const normalDemandBetween = (
   crop: CropPlan,

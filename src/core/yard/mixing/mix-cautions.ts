@@ -11,6 +11,8 @@ export type MixCaution =
   | { readonly code: 'salty'; readonly share: number }
   | { readonly code: 'rawManure' }
   | { readonly code: 'persistentWeedkiller' }
+  | { readonly code: 'metals' }
+  | { readonly code: 'plastic' }
   | { readonly code: 'ashWithAmmonium' };
 
 /** A mix narrower than this gives off ammonia (NRAES-54, from memory). */
@@ -47,6 +49,8 @@ export function mixCautions(mix: Blend, parts: readonly BlendPart[]): MixCaution
     present.some(({ material }) => hasTrait(material, 'mayCarryWeedkiller')) && {
       code: 'persistentWeedkiller',
     },
+    present.some(({ material }) => hasTrait(material, 'mayHoldMetals')) && { code: 'metals' },
+    present.some(({ material }) => hasTrait(material, 'mayHoldPlastic')) && { code: 'plastic' },
     ratio !== null && ratio > 0 && ratio < RICH_BELOW && { code: 'richMix', carbonToNitrogen: ratio },
     ammoniumShare > AMMONIUM_HEAVY && { code: 'ammoniaLoss', ammoniumShare },
     saltyShare > MOST_SALTY && { code: 'salty', share: saltyShare },

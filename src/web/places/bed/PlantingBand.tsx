@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { CropRecord } from '../../../records/crop.ts';
 import type { PlantingRecord } from '../../../records/planting.ts';
-import { STARTS_AS, type StartsAs } from '../../../records/vocabulary.ts';
+import { STARTS_AS } from '../../../records/vocabulary.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import {
   CROP_LIBRARY,
@@ -22,14 +22,15 @@ import { Field } from '../../ui/forms/Field.tsx';
 import { NameSelect } from '../../ui/forms/NameSelect.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
-import { STARTED, cropSentences, phCaution } from '../../../words/crop-words.ts';
-import { shortDate } from '../../../words/dates.ts';
+import { STARTED, cropSentences, hungrySentence, phCaution } from '../../../words/crop-words.ts';
+import { dayOf, shortDate } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { cropsByGroup, firstCropOn, groupName } from './crop-choice.ts';
 import { OwnCropDialog } from './OwnCropDialog.tsx';
 import { PlantingAdvice } from './PlantingAdvice.tsx';
 import {
   clashOf,
+  hungriestOf,
   newPlantingForm,
   plantingFormOf,
   quantitiesOf,
@@ -135,7 +136,7 @@ export function PlantingBand(props: PlantingBandProps) {
         <WhatAndWhen {...planting} />
         <HowItGrows {...planting} climate={garden.climate} />
       </div>
-      <CropFacts bedId={props.bedId} crop={planting.crop} startsAs={planting.form.startsAs} />
+      <CropFacts bedId={props.bedId} crop={planting.crop} form={planting.form} />
       {planting.draft && (
         <PlantingAdvice
           bedId={props.bedId}
@@ -155,15 +156,20 @@ export function PlantingBand(props: PlantingBandProps) {
 }
 
 /** What handbooks say of the crop on this bed, and whether its soil suits it. */
-function CropFacts({ bedId, crop, startsAs }: { bedId: string; crop: Crop; startsAs: StartsAs }) {
-  const { garden, beds } = useBooks();
+function CropFacts({ bedId, crop, form }: { bedId: string; crop: Crop; form: PlantingForm }) {
+  const { today, garden, beds } = useBooks();
   const measures = useMeasures();
   const bed = beds.find(({ id }) => id === bedId)!;
   const caution = phCaution(crop, bed);
-  const at = { startsAs, areaM2: bed.areaM2, climate: garden.climate };
+  const at = { startsAs: form.startsAs, areaM2: bed.areaM2, climate: garden.climate };
+  const hungriest = hungriestOf(form, crop, garden);
+  const sentences = [
+    ...cropSentences(crop, at, measures),
+    ...(hungriest ? [hungrySentence(hungriest, dayOf(today))] : []),
+  ];
   return (
     <>
-      <p className="soft">{cropSentences(crop, at, measures).join(' ')}</p>
+      <p className="soft">{sentences.join(' ')}</p>
       {caution !== null && <p className="cautions">⚠ {caution}</p>}
     </>
   );

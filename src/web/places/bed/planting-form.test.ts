@@ -4,6 +4,7 @@ import { findLibraryCrop, isoDateOf } from '../../../core/ground/index.ts';
 import { retyped, type Reader } from '../../ui/forms/typed-quantity.ts';
 import {
   clashOf,
+  hungriestOf,
   newPlantingForm,
   plantingFormOf,
   quantitiesOf,
@@ -15,6 +16,7 @@ import {
 
 const METRIC: Reader = { system: 'metric', style: { decimal: '.', group: ',' } };
 const CUSTOMARY: Reader = { ...METRIC, system: 'customary' };
+const SITE = { climate: MILD, depositionGPerM2Year: 1 };
 const LEEK = findLibraryCrop('leek')!;
 const PEA = findLibraryCrop('pea')!;
 const QUINCE = findLibraryCrop('quince')!;
@@ -62,6 +64,14 @@ describe('a planting being written', () => {
     // Six tenths of the warmth between 14 May and 20 November, which comes sooner than six tenths of the days.
     expect(isoDateOf(rootsFullOn(fresh, LEEK, MILD)!)).toBe('2026-08-20');
     expect(rootsFullOn(withCrop(fresh, QUINCE, METRIC), QUINCE, MILD)).toBeNull();
+  });
+  it('tells when it is hungriest, by warmth, and of a perennial while it is in leaf', () => {
+    const [from, until] = hungriestOf(fresh, LEEK, SITE)!;
+    expect([isoDateOf(from), isoDateOf(until)]).toEqual(['2026-07-12', '2026-08-31']);
+    const [bud, leaf] = hungriestOf(withCrop(fresh, QUINCE, METRIC), QUINCE, SITE)!;
+    expect(bud).toBeGreaterThan(from - 60);
+    expect(leaf - bud).toBeGreaterThan(20);
+    expect(hungriestOf({ ...fresh, clearedOn: '' }, LEEK, SITE)).toBeNull();
   });
   it('names the field that cannot be', () => {
     const parsed = read({

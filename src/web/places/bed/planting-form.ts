@@ -1,9 +1,9 @@
 import { plantingDraft, plantingFields, type PlantingRecord } from '../../../records/planting.ts';
 import type { StartsAs } from '../../../records/vocabulary.ts';
-import type { ClimateNormals } from '../../../records/garden.ts';
+import type { ClimateNormals, Site } from '../../../records/garden.ts';
 import { type Crop, type DayNumber, isoDateOf } from '../../../core/ground/index.ts';
 import { orRefused, refusalSentence } from '../../../words/refusal-words.ts';
-import { checkRoom } from '../../../core/bed/index.ts';
+import { checkRoom, hungriestTime } from '../../../core/bed/index.ts';
 import { dayOfProgress, defaultParameters } from '../../../core/model/index.ts';
 import { askedOf } from '../../ui/forms/asked-of.ts';
 import {
@@ -139,6 +139,18 @@ export function rootsFullOn(
   if (isPerennial || plantedOn === '' || clearedOn <= plantedOn) return null;
   const times = { plantDay: dayOf(plantedOn), harvestDay: dayOf(clearedOn) };
   return dayOfProgress(times, climate, defaultParameters.rootsFullAtProgress, defaultParameters);
+}
+
+/** When it is hungriest; null where its days are not known yet. */
+export function hungriestOf(
+  { plantedOn, clearedOn }: PlantingForm,
+  crop: Crop,
+  garden: Site,
+): readonly [DayNumber, DayNumber] | null {
+  const isKnown = plantedOn !== '' && (crop.isPerennial ? clearedOn === '' : clearedOn > plantedOn);
+  if (!isKnown) return null;
+  const planting = { plantedOn, clearedOn: clearedOn === '' ? null : clearedOn };
+  return hungriestTime(planting, crop, garden);
 }
 
 /** Why there is no room, in a sentence; null when there is. */

@@ -1,11 +1,13 @@
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import {
+  type Chemistry,
   type LibraryMaterial,
   MATERIAL_LIBRARY,
   type Material,
   type MaterialEffect,
   type MaterialKind,
   carbonToNitrogenRatio,
+  chemistryOf,
   effectOf,
   phosphorusFractionDryBasis,
   potassiumFractionDryBasis,
@@ -26,6 +28,7 @@ export interface MaterialRow {
   readonly library: LibraryMaterial | null;
   readonly phosphorusFraction: number;
   readonly potassiumFraction: number;
+  readonly chemistry: Chemistry;
   readonly isReported: boolean;
 }
 
@@ -44,6 +47,7 @@ export function materialRows(books: Pick<GardenBooks, 'materials' | 'labResults'
         library,
         phosphorusFraction: phosphorusFractionDryBasis(id, material),
         potassiumFraction: potassiumFractionDryBasis(id, material),
+        chemistry: chemistryOf(id, material),
         isReported: books.labResults.some(({ materialId }) => materialId === id),
       },
     ];
