@@ -54,7 +54,12 @@ export {
   isOnSurface,
   releasedNitrogen,
 } from './simulation/cohort.ts';
-export { dayOfProgress, hungriestBetween, normalDemandBetween, rootDepthCm } from './simulation/crop-growth.ts';
+export {
+  dayOfProgress,
+  hungriestBetween,
+  normalDemandBetween,
+  rootDepthCm,
+} from './simulation/crop-growth.ts';
 export { Crop } from './simulation/crop.ts';
 export { openingOf, residueId } from './simulation/events.ts';
 export { foldCohorts } from './simulation/fold-cohorts.ts';

@@ -62,7 +62,7 @@ export function hungriestTime(
   site: BedBooks['site'],
 ): readonly [from: DayNumber, until: DayNumber] | null {
   const endDay = dayNumberFromIso(planting.plantedOn, ['plantedOn']) + TWO_YEARS_DAYS;
-  const [first] = growingTimes({ planting, path: [], crop, site, endDay });
+  const first = growingTimes({ planting, path: [], crop, site, endDay }).at(0);
   return first ? hungriestBetween(first, site.climate, defaultParameters) : null;
 }
 

@@ -26,7 +26,7 @@ describe('what materials bring besides nitrogen, phosphorus and potassium', () =
   it('keeps the order that tables have', () => {
     const ph = (id: string) => of(id).ph!;
     const sourToLime = ['sulphur', 'peat_moss', 'pine_needles', 'leaf_mould', 'compost_yard', 'wood_ash'];
-    sourToLime.slice(1).forEach((id, i) => expect(ph(id)).toBeGreaterThan(ph(sourToLime[i]!)));
+    sourToLime.slice(1).forEach((id, i) => expect(ph(id)).toBeGreaterThan(ph(sourToLime[i])));
     expect(of('garden_lime').calcium).toBeGreaterThan(of('dolomite_lime').calcium!);
     expect(of('dolomite_lime').magnesium).toBeGreaterThan(of('garden_lime').magnesium!);
     expect(of('layer_manure').calcium).toBeGreaterThan(of('cattle_fym').calcium!);
