@@ -3,6 +3,7 @@ import { bedFields } from '../records/bed.ts';
 import { anyEntry } from '../records/entry.ts';
 import { date, id, MOST_AT_ONCE, name, note, version } from '../records/fields.ts';
 import { anyJournalRecord } from '../records/journal.ts';
+import { gardenFields } from '../records/garden.ts';
 import { lotFields } from '../records/lot.ts';
 import { namedMaterialDraft } from '../records/material.ts';
 import { anyMovement } from '../records/movement.ts';
@@ -19,6 +20,15 @@ export const liftDraft = z.strictObject({
   lotName: name,
 });
 export type LiftDraft = z.infer<typeof liftDraft>;
+
+/** A garden with its first bed, what lies on it and what grows there: everything a first answer needs. */
+export const begunGarden = z.strictObject({
+  garden: z.strictObject({ id, ...gardenFields }),
+  bed: z.strictObject({ id, ...bedFields }),
+  entry: anyEntry({ id }).nullable(),
+  planting: z.strictObject({ id, ...plantingFields }).nullable(),
+});
+export type BegunGarden = z.infer<typeof begunGarden>;
 
 /** Beds alike, or the beds of a plan, made together. */
 export const bedsPosting = z.strictObject({

@@ -3,6 +3,9 @@ import { isIP } from 'node:net';
 import { openBooksServer } from './books-server.ts';
 import { readOptions } from './options.ts';
 
+/** So long requests that have begun may still be answered when the server ends. */
+const LAST_ANSWERS_MS = 2000;
+
 function main(): void {
   const options = readOptions(process.argv.slice(2));
   const books = openBooksServer(options);
@@ -10,11 +13,17 @@ function main(): void {
     const host = isIP(options.host) === 6 ? `[${options.host}]` : options.host;
     console.log(`listening on http://${host}:${address.port}`);
   });
-  const close = () =>
+  const close = () => {
     server.close(() => {
       books.close();
       process.exit(0);
     });
+    // Browsers open connections in advance and send nothing through them: those would be waited for.
+    setTimeout(
+      () => 'closeAllConnections' in server && server.closeAllConnections(),
+      LAST_ANSWERS_MS,
+    ).unref();
+  };
   process.on('SIGINT', close);
   process.on('SIGTERM', close);
 }

@@ -15,25 +15,24 @@ test.afterAll(() => removeFolder(folder));
 
 /** What a newcomer who reads and thinks needs for one field or button, s: far more than it takes to do it. */
 
-test('a newcomer comes from nothing to a first true answer in eleven steps', async ({ page }) => {
+test('a newcomer comes from nothing to a first true answer by four questions', async ({ page }) => {
   await page.goto(server.address);
-  await page.getByLabel('What is your garden called?').fill('Brook plot');
+  await expect(page.getByText('A guess.').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Show me the answer' }).click();
+  await expect(page.getByRole('alert').first()).toContainText('town');
   await choose(page, 'Nearest town or weather station', 'Dublin, Ireland');
-  await page.getByRole('button', { name: 'Create the garden' }).click();
-  const guide = page.getByRole('list', { name: 'First steps' });
-  await expect(guide.locator('[aria-current=step]')).toContainText('A bed');
-  await expectAccessible(page);
-  await page.getByRole('button', { name: 'Make a bed' }).click();
-  await page.getByLabel('Name').fill('First bed');
-  await page.getByLabel('Area, m²').fill('6');
-  await page.getByRole('button', { name: 'Make the bed' }).click();
-  await expect(guide.locator('[aria-current=step]')).toContainText('What lies on it');
-  await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
-  await page.getByRole('button', { name: 'Spread something' }).click();
-  await page.getByLabel('How much').fill('5');
+  await page.getByLabel('What is your garden called?').fill('Brook plot');
+  await page.getByText('cm, kg, barrows').click();
+  await page.getByLabel('Area, m²').fill('2 x 3 m');
   await page.getByText('dug in', { exact: true }).click();
-  await page.getByRole('button', { name: 'Save entry' }).click();
+  await choose(page, 'Crop', 'Pumpkin');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Show me the answer' }).click();
+  await expect(page.getByRole('heading', { name: 'First bed' })).toBeVisible();
+  await expect(page.getByText('Pumpkin · vegetable bed · 6 m²')).toBeVisible();
   await expect(answer(page, 'Lock-up')).toContainText('Root zone');
+  await expect(answer(page, 'Feed')).toContainText(/g nitrogen/);
+  await expect(page.getByRole('list', { name: 'First steps' })).toHaveCount(0);
 });
 
 test('a newcomer looks around in the demo garden, is led through it, and makes it afresh', async ({
@@ -76,7 +75,7 @@ test('from the demo one comes to a garden of one’s own, and back; one can be t
   await expect(page.getByRole('link', { name: 'Back to your gardens' })).toBeVisible();
   await page.getByLabel('What is your garden called?').fill('Brook plot');
   await choose(page, 'Nearest town or weather station', 'Dublin, Ireland');
-  await page.getByRole('button', { name: 'Create the garden' }).click();
+  await page.getByRole('button', { name: 'Only the garden for now' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Brook plot' })).toBeVisible();
   await page.getByText('Brook plot', { exact: true }).click();
   await expectAccessible(page);

@@ -11,13 +11,17 @@ test('a new bed is planted, chips are tried on top and dug in, kept, and still t
   await test.step('an empty book asks for a garden, and says what is missing', async () => {
     await page.goto('/');
     await expect(page.getByRole('heading', { name: 'Vine Ledger' })).toBeVisible();
-    await page.getByRole('button', { name: 'Create the garden' }).click();
+    await page.getByLabel('What is your garden called?').fill('');
+    await page.getByRole('button', { name: 'Only the garden for now' }).click();
     await expect(page.getByRole('alert').first()).toContainText('name');
     await page.getByLabel('What is your garden called?').fill('Driftwood Corner');
+    await page.getByText('cm, kg, barrows').click();
     await choose(page, 'Nearest town or weather station', 'Dublin, Ireland');
-    await page.getByRole('button', { name: 'Create the garden' }).click();
+    await page.getByRole('button', { name: 'Only the garden for now' }).click();
     await expect(page.getByRole('heading', { name: '14 May 2026 at Driftwood Corner' })).toBeVisible();
     await expect(page.getByText('No beds yet')).toBeVisible();
+    const guide = page.getByRole('list', { name: 'First steps' });
+    await expect(guide.locator('[aria-current=step]')).toContainText('A bed');
   });
 
   await test.step('a bed is made', async () => {

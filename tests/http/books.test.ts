@@ -125,6 +125,29 @@ describe('keeping books', () => {
     expect(late.body.current).toEqual(current.body);
   });
 
+  it('begins a garden with its bed, what lies on it and what grows there, all of it or nothing', async () => {
+    const begun = (change: object = {}) => ({
+      garden: { ...garden, id: 'begun', name: 'Begun' },
+      bed: { ...bed, id: 'begun-bed' },
+      entry: { ...layer, id: 'begun-chips' },
+      planting: { ...planting, id: 'begun-leek' },
+      ...change,
+    });
+    const refused = await ask(
+      'POST',
+      '/api/gardens/begun',
+      begun({ entry: { ...layer, id: 'x', amount: 400 } }),
+    );
+    expect([refused.status, refused.body.errors[0].field]).toEqual([422, 'amount']);
+    expect((await ask('GET', '/api/gardens/begun/books')).status).toBe(404);
+    expect((await ask('POST', '/api/gardens/begun', begun())).status).toBe(201);
+    expect((await ask('POST', '/api/gardens/begun', begun())).status).toBe(200);
+    const { body } = await ask('GET', '/api/gardens/begun/books');
+    expect(body.beds).toHaveLength(1);
+    expect(body.entries).toMatchObject([{ id: 'begun-chips', massFreshKg: expect.any(Number) as number }]);
+    await ask('DELETE', '/api/gardens/begun?version=1');
+  });
+
   it('makes beds alike together, all of them or none', async () => {
     const several = (names: readonly string[]) =>
       ask('POST', '/api/gardens/garden/beds/several', {

@@ -1,9 +1,10 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import { connect, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { newFolder, removeFolder, startServer } from './server.ts';
 
 const PROJECT = join(import.meta.dirname, '..', '..');
 
@@ -45,5 +46,18 @@ describe('starting where nothing can be served', () => {
     } finally {
       other.close();
     }
+  });
+});
+
+describe('ending', () => {
+  it('does not wait for a connection through which nothing was ever asked', async () => {
+    const folder = newFolder();
+    const server = await startServer(join(folder, 'ends.sqlite'));
+    const silent = connect(Number(new URL(server.address).port), '127.0.0.1');
+    await once(silent, 'connect');
+    const ended = once(silent, 'close');
+    await server.stop();
+    await ended;
+    removeFolder(folder);
   });
 });

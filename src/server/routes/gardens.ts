@@ -1,9 +1,12 @@
 import { Hono } from 'hono';
 import { gardenChange, gardenDraft, type GardenDraft } from '../../records/garden.ts';
 import { checkClimate } from '../../core/ground/index.ts';
+import { begunGarden } from '../../contract/requests.ts';
 import { changesSince } from '../changes.ts';
 import { booksSender } from '../sent-books.ts';
 import type { AppContext } from '../app-context.ts';
+import { weighDraft } from '../entry-revision.ts';
+import { requireSoundBooks } from '../kept-books.ts';
 import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion, sinceMark } from './validated.ts';
 
@@ -23,6 +26,24 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
       const known = sentAgain(stores.gardens.find(id), draft);
       return known ? c.json(known, 200) : c.json(stores.gardens.insert({ ...draft, id }), 201);
     })
+    .post('/begun', body(begunGarden), (c) =>
+      stores.atomically(() => {
+        const { garden, bed, entry, planting } = c.req.valid('json');
+        requireLikelyClimate(garden);
+        const known = sentAgain(stores.gardens.find(garden.id), garden);
+        if (known) return c.json(known, 200);
+        const kept = stores.gardens.insert(garden);
+        const keptBed = stores.beds.insert({ ...bed, gardenId: kept.id });
+        if (entry) {
+          const weighing = { stores, today: today() };
+          stores.entries.insert(weighDraft({ weighing, bed: keptBed, id: entry.id, draft: entry }));
+        }
+        if (planting) stores.plantings.insert({ ...planting, bedId: keptBed.id });
+        const about = [entry, planting].flatMap((one) => (one ? [one.id] : []));
+        requireSoundBooks({ stores, bedId: keptBed.id, today: today(), change: { about } });
+        return c.json(kept, 201);
+      }),
+    )
     .get('/:gardenId/books', async (c) => {
       const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const { body: sent, tag } = await books(garden);

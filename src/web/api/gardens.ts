@@ -1,6 +1,6 @@
 import { queryOptions, useMutation } from '@tanstack/react-query';
 import type { BedChange } from '../../records/bed.ts';
-import type { BedRevision, BedsPosting, LiftDraft } from '../../contract/requests.ts';
+import type { BedRevision, BedsPosting, BegunGarden, LiftDraft } from '../../contract/requests.ts';
 import type { BuildUpDraft, BuildUpRecord } from '../../records/build-up.ts';
 import type { CropChange, CropDraft, CropRecord } from '../../records/crop.ts';
 import type { EntryChange, EntryDraft, EntryRecord } from '../../records/entry.ts';
@@ -54,6 +54,10 @@ export const gardenBooksQuery = (gardenId: string) =>
   });
 
 export const useMakeGarden = () => useWrite((draft: GardenDraft) => bodyOf(gardens.$post({ json: draft })));
+
+/** A garden with its first bed and what is on it. */
+export const useBeginGarden = () =>
+  useWrite((begun: BegunGarden) => bodyOf(gardens.begun.$post({ json: begun })));
 
 export const useChangeGarden = () =>
   useWrite(({ gardenId, change }: { gardenId: string; change: GardenChange }) =>

@@ -16,7 +16,7 @@ import { NameSelect } from '../../ui/forms/NameSelect.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
-import { cropsByGroup, groupName } from './crop-choice.ts';
+import { cropsByGroup, groupName } from '../../ui/garden/crop-choice.ts';
 import { ownCropFormOf, readOwnCrop, type OwnCropForm } from './own-crop-form.ts';
 
 interface OwnCropDialogProps {

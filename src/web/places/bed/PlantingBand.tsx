@@ -25,7 +25,7 @@ import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
 import { STARTED, cropSentences, hungrySentence, phCaution } from '../../../words/crop-words.ts';
 import { dayOf, shortDate } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { cropsByGroup, firstCropOn, groupName } from './crop-choice.ts';
+import { cropsByGroup, firstCropOn, groupName } from '../../ui/garden/crop-choice.ts';
 import { OwnCropDialog } from './OwnCropDialog.tsx';
 import { PlantingAdvice } from './PlantingAdvice.tsx';
 import {

@@ -62,7 +62,7 @@ export function GardenPage() {
             />
           ) : (
             <div className="band">
-              <GardenForm changing={books.garden} onClose={close} onKept={close} />
+              <GardenForm garden={books.garden} onClose={close} />
             </div>
           )}
         </Suspense>

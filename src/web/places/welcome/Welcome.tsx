@@ -10,7 +10,7 @@ import '../../ui/data/data.css';
 import { ImportWizard } from '../../ui/data/ImportWizard.tsx';
 import '../../ui/garden/garden.css';
 import { useOpenDemo } from '../../ui/guide/use-open-demo.ts';
-import { GardenForm } from '../../ui/garden/GardenForm.tsx';
+import { BeginForm } from './BeginForm.tsx';
 
 /** The first page of an empty book, or of one that cannot be read. */
 export function Welcome() {
@@ -69,7 +69,8 @@ function Begin() {
         ) : (
           <>
             <p className="soft">
-              Three steps to a first answer: your garden, a bed, what lies on it. Or{' '}
+              Four questions to a first answer. What is called a guess may stay; all of it can be changed
+              later. Or{' '}
               <Button
                 type="link"
                 size="small"
@@ -90,7 +91,14 @@ function Begin() {
                 {sentence}
               </p>
             ))}
-            <GardenForm changing={null} onKept={(gardenId) => void navigate(`/garden/${gardenId}`)} />
+            {data && (
+              <BeginForm
+                today={data.today}
+                onBegun={(gardenId, bedId) =>
+                  void navigate(`/garden/${gardenId}${bedId === null ? '' : `/bed/${bedId}`}`)
+                }
+              />
+            )}
           </>
         )}
       </div>

@@ -26,8 +26,14 @@ interface QuantityFieldProps {
   readonly reader?: Reader;
 }
 
-/** A figure with its unit: takes any unit of its quantity, and says how it understood what was typed. */
-export function QuantityField({
+/** A figure with its unit, in the units of the open garden or others. */
+export function QuantityField({ reader, ...field }: QuantityFieldProps) {
+  const ownReader = useReader();
+  return <QuantityFieldIn {...field} reader={reader ?? ownReader} />;
+}
+
+/** The same where no garden is open: takes any unit of its quantity, and says how it understood what was typed. */
+export function QuantityFieldIn({
   name,
   quantity,
   value,
@@ -36,10 +42,8 @@ export function QuantityField({
   hint,
   width = 110,
   autoFocus = false,
-  reader: chosenReader,
-}: QuantityFieldProps) {
-  const ownReader = useReader();
-  const reader = chosenReader ?? ownReader;
+  reader,
+}: QuantityFieldProps & { readonly reader: Reader }) {
   const { symbol } = QUANTITIES[quantity].shown[reader.system];
   const understood = understoodValue(value, quantity, reader);
   const echo = understood === null ? undefined : `= ${formatQuantity(understood, quantity, reader.system)}`;

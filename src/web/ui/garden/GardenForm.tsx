@@ -1,8 +1,8 @@
 import { Button, Input, Segmented } from 'antd';
-import { useMemo, useState } from 'react';
-import { gardenDraft, type GardenDraft, type GardenRecord } from '../../../records/garden.ts';
-import { FEED_FROM_STOCK, SCHOOLS, type School } from '../../../records/vocabulary.ts';
-import { useChangeGarden, useMakeGarden } from '../../api/gardens.ts';
+import { useMemo } from 'react';
+import { gardenChange, type GardenRecord } from '../../../records/garden.ts';
+import { SCHOOLS } from '../../../records/vocabulary.ts';
+import { useChangeGarden } from '../../api/gardens.ts';
 import { SCHOOL_NAMES, schoolWords } from '../../../words/school-words.ts';
 import { climateInUnits } from './climate-form.ts';
 import { ClimatePicture } from './ClimatePicture.tsx';
@@ -15,51 +15,30 @@ import { useRecordForm } from '../forms/use-record-form.ts';
 import { readerOf } from '../forms/typed-quantity.ts';
 
 interface GardenFormProps {
-  /** The garden to change; null for a new one. */
-  readonly changing: GardenRecord | null;
-  readonly onKept: (gardenId: string) => void;
-  /** Absent where there is nothing to go back to. */
-  readonly onClose?: () => void;
+  readonly garden: GardenRecord;
+  readonly onClose: () => void;
 }
 
-const USUAL_MEASURES: GardenDraft['measures'] = 'metric';
+type GardenFields = Pick<GardenRecord, 'name' | 'school' | 'measures'> & { readonly place: PlaceFields };
 
-type GardenFields = Pick<GardenDraft, 'name' | 'school' | 'measures'> & { readonly place: PlaceFields };
-
-/** A garden as the form opens: as it stands, or a new one. */
-function firstFields(changing: GardenRecord | null) {
-  const { measures, ...kept } = changing ?? {
-    id: crypto.randomUUID(),
-    name: '',
-    place: '',
-    school: 'byDepth' as School,
-    measures: USUAL_MEASURES,
-    depositionGPerM2Year: 1,
-    feedMaterialId: FEED_FROM_STOCK,
-    prices: null,
-  };
-  const { id, name, school, place: note, depositionGPerM2Year, feedMaterialId, prices } = kept;
-  return {
-    unasked: { id, place: note, depositionGPerM2Year, feedMaterialId, prices },
-    fields: { name, school, measures, place: firstPlace(changing, readerOf(measures)) },
-  };
-}
-
-/** Opening a book for a garden, or changing what it says on its cover. */
-export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
-  const [first] = useState(() => firstFields(changing));
-  const { id } = first.unasked;
-  const { fields, set, wasTried, submitWith, forget } = useRecordForm<GardenFields>(() => first.fields);
+/** Changing what the book of a garden says on its cover. */
+export function GardenForm({ garden, onClose }: GardenFormProps) {
+  const { fields, set, wasTried, submitWith, forget } = useRecordForm<GardenFields>(() => ({
+    name: garden.name,
+    school: garden.school,
+    measures: garden.measures,
+    place: firstPlace(garden, readerOf(garden.measures)),
+  }));
   const { name, school, measures, place } = fields;
   const reader = useMemo(() => readerOf(measures), [measures]);
-  const makeGarden = useMakeGarden();
   const changeGarden = useChangeGarden();
-  const found = useMemo(() => placeOf(place, changing, reader), [place, changing, reader]);
+  const found = useMemo(() => placeOf(place, garden, reader), [place, garden, reader]);
   const { climate, location } = found;
-  const parsed = gardenDraft.safeParse({ ...first.unasked, name, measures, school, climate, location });
+  const { id, createdAt, updatedAt, ...kept } = garden;
+  const parsed = gardenChange.safeParse({ ...kept, name, measures, school, climate, location });
   const isFound = climate !== null && Object.keys(found.troubles).length === 0;
   // Without a place there is no climate yet; what is missing of it is said where it is asked for.
-  const { climate: _, ...schemaTroubles } = troublesOf(parsed, makeGarden.error ?? changeGarden.error);
+  const { climate: _, ...schemaTroubles } = troublesOf(parsed, changeGarden.error);
   const troubles = { ...schemaTroubles, ...found.troubles };
   const chooseMeasures = (chosen: typeof measures) => {
     const months = climateInUnits(place.months, reader, readerOf(chosen));
@@ -69,20 +48,13 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
     if (!parsed.success || !isFound) return;
     const onSuccess = () => {
       forget();
-      onKept(id);
+      onClose();
     };
-    const { id: draftId, ...values } = parsed.data;
-    if (changing)
-      changeGarden.mutate({ gardenId: id, change: { ...values, version: changing.version } }, { onSuccess });
-    else makeGarden.mutate({ ...values, id: draftId }, { onSuccess });
+    changeGarden.mutate({ gardenId: id, change: parsed.data }, { onSuccess });
   };
 
   return (
-    <form
-      className="garden-form"
-      aria-label={changing ? 'Change the garden' : 'Create a garden'}
-      onSubmit={submitWith(save)}
-    >
+    <form className="garden-form" aria-label="Change the garden" onSubmit={submitWith(save)}>
       <Field name="What is your garden called?" trouble={wasTried ? troubles['name'] : undefined}>
         {(control) => (
           <Input
@@ -96,7 +68,7 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
       </Field>
       <PlaceChoice
         fields={place}
-        keptFrom={changing && keptWords(changing)}
+        keptFrom={keptWords(garden)}
         reader={reader}
         troubles={wasTried ? troubles : {}}
         onChange={(change) => set({ place: { ...place, ...change } })}
@@ -123,10 +95,10 @@ export function GardenForm({ changing, onKept, onClose }: GardenFormProps) {
         />
       </div>
       <div className="band-foot">
-        <Button type="primary" htmlType="submit" loading={makeGarden.isPending || changeGarden.isPending}>
-          {changing ? 'Save the change' : 'Create the garden'}
+        <Button type="primary" htmlType="submit" loading={changeGarden.isPending}>
+          Save the change
         </Button>
-        {onClose && <Button onClick={onClose}>Cancel</Button>}
+        <Button onClick={onClose}>Cancel</Button>
         {wasTried && troubles[''] !== undefined && (
           <span className="field-trouble" role="alert">
             {troubles['']}

@@ -31,7 +31,7 @@ function stepsOf({ garden, beds, entries }: GardenBooks): Step[] {
       isDone: isLaid,
       title: 'The answer',
       help: 'Whether it locks nitrogen up, where, until when, and what to feed.',
-      href: isLaid ? hrefOf : null,
+      href: null,
     },
   ];
 }
@@ -39,8 +39,8 @@ function stepsOf({ garden, beds, entries }: GardenBooks): Step[] {
 /** The way of a newcomer from nothing to the first answer; gone once that is there. */
 export function FirstSteps({ books }: { books: GardenBooks }) {
   const steps = stepsOf(books);
-  if (books.entries.length > 1 || books.beds.length > 1) return null;
   const next = steps.findIndex(({ isDone }) => !isDone);
+  if (next === -1 || books.beds.length > 1) return null;
   return (
     <ol className="first-steps" aria-label="First steps">
       {steps.map(({ isDone, title, help, href }, i) => (
