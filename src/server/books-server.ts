@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { accessBy, hasPassphrase } from './access.ts';
 import { createApp, type Api } from './app.ts';
 import { openBooks } from './db/books-file.ts';
-import { plantDemoGarden } from './demo/demo-garden.ts';
+import { plantDemoGardens } from './demo/demo-garden.ts';
 import { backUpDaily } from './jobs/daily-backup.ts';
 import { passphraseFileOf, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
@@ -46,7 +46,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   const books = openBooks(file, now);
   const { kind, reason } = books.state();
   if (kind !== 'sound') console.error(`${file} is opened to be read only (${kind}: ${String(reason)})`);
-  if (isDemo) plantDemoGarden(books.stores, today());
+  if (isDemo) plantDemoGardens(books.stores, today());
   const endBackups = backUpDaily(books, now);
   const hasPages = existsSync(join(PAGES, 'index.html'));
   const app = createApp({

@@ -5,7 +5,7 @@ import type { GardenBooks } from '../contract/garden-books.ts';
 import { bedOf, GARDEN, plantingOf } from '../../tests/fixtures/books.ts';
 import { newFolder, removeFolder } from '../../tests/http/server.ts';
 import { openBooks, type BooksFile } from './db/books-file.ts';
-import { DEMO_GARDEN_ID, plantDemoGarden } from './demo/demo-garden.ts';
+import { DEMO_GARDEN_ID, DEMO_GARDEN_IDS, plantDemoGardens } from './demo/demo-garden.ts';
 import { afterChange } from '../contract/changes.ts';
 import { changesSince, markOf } from './changes.ts';
 import { booksSender, type SentBooks } from './sent-books.ts';
@@ -34,7 +34,7 @@ const water = (id: string, bedId: string, date = '2026-05-01') => ({
 
 beforeAll(() => {
   const template = openBooks(TEMPLATE, NOW);
-  plantDemoGarden(template.stores, TODAY);
+  plantDemoGardens(template.stores, TODAY);
   template.close();
 });
 beforeEach(async () => {
@@ -106,8 +106,8 @@ describe('books that are sent', () => {
     [
       'the demo made afresh',
       ({ stores }) => {
-        stores.erase(DEMO_GARDEN_ID);
-        plantDemoGarden(stores, '2027-05-14');
+        for (const id of DEMO_GARDEN_IDS) stores.erase(id);
+        plantDemoGardens(stores, '2027-05-14');
       },
     ],
   ])('are what is in the file after %s, and so are those that took in the change', async (_, write) => {

@@ -51,7 +51,6 @@ export interface DemoBed {
   readonly grown: readonly DemoPlanting[];
 }
 
-/** Materials the demo garden makes itself. Invented. */
 /** A crop that nobody else grows, seed saved here. */
 export const DEMO_CROPS = [
   {
@@ -68,6 +67,7 @@ export const DEMO_CROPS = [
   },
 ] as const satisfies readonly CropDraft[];
 
+/** Materials the demo garden makes itself. Invented. */
 export const DEMO_MATERIALS = [
   {
     id: 'demo-hazel-chips',

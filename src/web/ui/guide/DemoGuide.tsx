@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { remember, remembered } from '../../app/device-memory.ts';
-import { DEMO_GARDEN_ID } from './demo-garden.ts';
+import { DEMO_GARDEN_ID, SOUTHERN_GARDEN_ID } from './demo-garden.ts';
 import './guide.css';
 
 const CLOSED_KEY = 'vine-ledger demo guide closed';
@@ -60,7 +60,8 @@ export function DemoGuide({ gardenId }: { gardenId: string }) {
         ))}
       </ol>
       <p className="guide-end">
-        Seen enough? <Link to="/welcome">Begin your own garden</Link>; this one stays to look things up in.
+        The same in a hot wet climate: <Link to={`/garden/${SOUTHERN_GARDEN_ID}`}>Lanternfield</Link>. Seen
+        enough? <Link to="/welcome">Begin your own garden</Link>; this one stays to look things up in.
       </p>
     </section>
   );
