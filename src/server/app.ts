@@ -21,6 +21,7 @@ import { liftRoutes } from './routes/lifts.ts';
 import { materialRoutes } from './routes/materials.ts';
 import { photoRoutes } from './routes/photos.ts';
 import { plantingRoutes } from './routes/plantings.ts';
+import { actRoutes } from './routes/acts.ts';
 import { cropRoutes } from './routes/crops.ts';
 import { recipeRoutes } from './routes/recipes.ts';
 import { stockRoutes } from './routes/stock.ts';
@@ -55,6 +56,7 @@ export function createApp(context: AppContext) {
     .route('/api/instruments', instrumentRoutes(context))
     .route('/api', stockRoutes(context))
     .route('/api', labResultRoutes(context))
+    .route('/api', actRoutes(context))
     .route('/api', cropRoutes(context))
     .route('/api', recipeRoutes(context))
     .route('/api', journalRoutes(context))

@@ -22,7 +22,7 @@ export function mixCautionWords(caution: MixCaution): string {
     case 'persistentWeedkiller':
       return 'Straw, hay, clippings and the manure of what ate them can carry weedkiller that outlives a compost heap: grow beans in a pot of it first.';
     case 'metals':
-      return 'Something in it may hold heavy metals, which composting does not take away: ask for its analysis, keep sewage products off food, and follow your local codes.';
+      return 'Something in it may hold heavy metals, and composting leaves them there: ask for its analysis, keep sewage products off food, and follow your local codes.';
     case 'plastic':
       return 'Something in it may hold glass and plastic: wear gloves and pick out what you see.';
     case 'richMix':

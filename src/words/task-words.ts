@@ -122,7 +122,8 @@ function doseTaskWords(
   const each = potCount === null ? '' : `, ${eachPotWords(what.nitrogenG, potCount, measures)}`;
   const crops = cropNames(what.cropIds, names).toLowerCase();
   const material = materialName(what.materialId, names.materials).toLowerCase();
-  return `Feed ${crops}: ${measures.nitrogen(what.nitrogenG)} of nitrogen as ${material}${each}`;
+  const much = what.massFreshKg === null ? material : `${measures.mass(what.massFreshKg)} of ${material}`;
+  return `Feed ${crops}: ${measures.nitrogen(what.nitrogenG)} of nitrogen as ${much}${each}`;
 }
 
 const layerNameOf = (layerId: string, { entries, ...names }: TaskNames): string =>

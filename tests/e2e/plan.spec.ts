@@ -64,7 +64,69 @@ test('a build-up keeps its wait when it is saved', async ({ page, request }) => 
   await expect(answer(page, 'Planting')).not.toContainText('Sow now');
 });
 
-test('a harvest that is ticked off clears the crop, and it is no longer fed', async ({ page, request }) => {
+test('a dose that is ticked off is laid as its product, out of the stock, and asked for no more', async ({
+  page,
+  request,
+}) => {
+  await makeGarden(request, 'fed', { feedMaterialId: 'from_stock' });
+  const address = await makeBed(
+    request,
+    'fed',
+    { id: 'fed-bed', name: 'Slip bed', areaM2: 5, organicMatterPct: 1 },
+    [],
+    [{ cropId: 'kale', plantedOn: '2026-04-01', clearedOn: '2026-09-30', nitrogenDemandGPerM2: 20 }],
+  );
+  await request.post('/api/gardens/fed/stock', {
+    data: {
+      lots: [
+        {
+          id: 'fed-bag',
+          name: 'Blood meal bag',
+          form: 'bag',
+          keeping: 'shut',
+          isTurned: false,
+          isHot: false,
+          note: '',
+        },
+      ],
+      movements: [
+        {
+          id: 'fed-came',
+          type: 'receive',
+          state: 'laid',
+          date: '2026-05-01',
+          note: '',
+          lotId: 'fed-bag',
+          materialId: 'blood_meal',
+          amount: 3,
+          unit: 'kg',
+          moistureFractionWetBasis: null,
+          bulkDensityKgPerM3: null,
+          seasonedMonths: 0,
+        },
+      ],
+    },
+  });
+  await page.goto('/garden/fed/calendar');
+  const doses = page.getByRole('listitem').filter({ hasText: 'Feed kale' });
+  await expect(doses.first()).toContainText('of blood meal');
+  const before = await doses.count();
+  await doses.first().getByRole('button', { name: 'Otherwise' }).click();
+  await expect(doses.first().getByText(/Blood meal bag, 3 kg there/)).toBeVisible();
+  await doses.first().getByRole('button', { name: 'Cancel' }).click();
+  await doses.first().getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByText('Fed; bed and stock follow.')).toBeVisible();
+  await expect(doses).toHaveCount(before - 1);
+  await page.goto('/garden/fed/stock');
+  await expect(page.getByText(/2\.\d+ kg/).first()).toBeVisible();
+  await page.goto(address);
+  await expect(page.getByText(/Blood meal bag/).first()).toBeVisible();
+});
+
+test('a harvest that is ticked off is weighed and clears the crop, and it is no longer fed', async ({
+  page,
+  request,
+}) => {
   await makeGarden(request, 'clear');
   const address = await makeBed(
     request,
@@ -76,8 +138,12 @@ test('a harvest that is ticked off clears the crop, and it is no longer fed', as
   await page.goto('/garden/clear/calendar');
   const task = page.getByRole('listitem').filter({ hasText: 'Harvest and clear kale' });
   await expect(page.getByRole('listitem').filter({ hasText: 'Feed kale' }).first()).toBeVisible();
-  await task.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByText('Cleared today; the plan of the bed follows.')).toBeVisible();
+  await task.getByRole('button', { name: 'Done …' }).click();
+  await task.getByLabel('Harvested, kg').fill('400');
+  await expect(task.getByRole('alert')).toContainText('Is the unit right?');
+  await task.getByLabel('Harvested, kg').fill('6.5');
+  await task.getByRole('button', { name: 'Save the harvest' }).click();
+  await expect(page.getByText('Cleared; the plan of the bed follows.')).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Feed kale' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Feed kale' }).first()).toBeVisible();

@@ -13,6 +13,7 @@ const PATIENCE_MS = 10 * 60_000;
 const folder = newFolder();
 let server: RunningServer;
 let before: string;
+let count = 0;
 
 const gardenText = async (): Promise<string> =>
   (await fetch(`${server.address}/api/gardens/ternhollow/garden.json`)).text();
@@ -22,6 +23,7 @@ const gardenCount = async (): Promise<number> =>
 beforeAll(async () => {
   server = await startServer(join(folder, 'malformed.sqlite'), ['--demo']);
   before = await gardenText();
+  count = await gardenCount();
 });
 afterAll(async () => {
   await server.stop();
@@ -151,13 +153,13 @@ describe('what is malformed', () => {
         { numRuns: REQUEST_RUNS, endOnFailure: true },
       );
       expect(await gardenText()).toBe(before);
-      expect(await gardenCount()).toBe(1);
+      expect(await gardenCount()).toBe(count);
     },
   );
 
   it.each(CORPUS)('is refused in words wherever it is sent: %s', async (_, bytes) => {
     for (const request of REQUESTS) await mustBeRefused(request, bytes);
-    expect(await gardenCount()).toBe(1);
+    expect(await gardenCount()).toBe(count);
   });
 
   it(

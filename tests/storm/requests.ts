@@ -131,6 +131,40 @@ export const REQUESTS: readonly ValidRequest[] = [
   },
   {
     method: 'POST',
+    path: inGarden('crops'),
+    body: { name: 'Odd kale', likeCropId: 'kale', rootDepthCm: 60, note: '' },
+    needed: ['name', 'likeCropId', 'note'],
+  },
+  {
+    method: 'POST',
+    path: inGarden('beds/several'),
+    body: { beds: [{ ...bedFields, id: 'odd-1' }] },
+    needed: ['beds'],
+  },
+  {
+    method: 'POST',
+    path: '/api/gardens/begun',
+    body: {
+      garden: { ...gardenFields, id: 'odd-garden' },
+      bed: { ...bedFields, id: 'odd-first' },
+      entry: { ...lay, id: 'odd-lay' },
+      planting: null,
+    },
+    needed: ['garden', 'bed', 'entry', 'planting'],
+  },
+  {
+    method: 'POST',
+    path: inGarden('acts'),
+    body: {
+      journal: { creates: [], changes: [], removals: [] },
+      entries: { creates: [{ bedId: BED, draft: { ...lay, id: 'odd-fed' } }], changes: [], removals: [] },
+      plantings: { changes: [] },
+      movements: { creates: [], changes: [], removals: [] },
+    },
+    needed: ['journal', 'entries', 'plantings', 'movements'],
+  },
+  {
+    method: 'POST',
     path: inGarden('stock'),
     body: {
       materials: [],

@@ -113,9 +113,11 @@ export {
 export { type MonthBooks, monthBooks } from './projection/month-books.ts';
 
 // supplement
+export { type FeedLot, feedLots } from './supplement/feed-stock.ts';
 export {
   FEED_PRODUCTS,
   type ProductDose,
+  actingShareOf,
   asProduct,
   type FeedAvailability,
   feedAvailability,

@@ -19,6 +19,11 @@ const takesOtherRoom = (before: PlantingRecord, after: PlantingRecord): boolean 
     (field) => before[field] !== after[field],
   );
 
+/** The same for a change: what stood side by side before shares were known may stay, and be ticked off. */
+export function requireRoomFor(stores: Stores, before: PlantingRecord, after: PlantingRecord): void {
+  if (takesOtherRoom(before, after)) requireRoom(stores, after);
+}
+
 /** Throws InputError where other crops fill the bed. */
 function requireRoom(stores: Stores, planting: PlantingRecord): void {
   const { gardenId } = requireFound(stores.beds.find(planting.bedId), 'bed');
@@ -55,8 +60,7 @@ export const plantingRoutes = ({ stores, today, newId }: AppContext) =>
         const before = requireFound(stores.plantings.find(id), 'planting');
         requireSeen(before, version);
         const changed = { ...before, ...values };
-        // What stood side by side before shares were known may stay, and be ticked off.
-        if (takesOtherRoom(before, changed)) requireRoom(stores, changed);
+        requireRoomFor(stores, before, changed);
         requireSoundBooks({
           stores,
           bedId: before.bedId,

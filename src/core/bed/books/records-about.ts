@@ -1,5 +1,4 @@
 import type { TaskMark } from '../../../records/journal.ts';
-import { FEED_FROM_STOCK } from '../../../records/vocabulary.ts';
 import { doseOfKey } from '../plan/dose-key.ts';
 import { feedStockRecords } from '../supplement/feed-stock.ts';
 import { type GardenRecords, drawsOnStock } from './garden-books.ts';
@@ -8,7 +7,7 @@ import { type GardenRecords, drawsOnStock } from './garden-books.ts';
 export function recordsAbout(records: GardenRecords, bedId: string): GardenRecords {
   const isOwn = (one: { readonly bedId: string }) => one.bedId === bedId;
   const usesStock = records.entries.some((entry) => isOwn(entry) && drawsOnStock(entry));
-  const { lots, movements, entries: takes } = usesStock ? wholeStock(records) : stockToFeedWith(records);
+  const { lots, movements, entries: takes } = usesStock ? wholeStock(records) : feedStockRecords(records);
   const drawing = new Set(takes);
   const takers = new Set(takes.map((entry) => entry.bedId));
   return {
@@ -33,12 +32,6 @@ const wholeStock = ({ entries, lots, movements }: GardenRecords): StockPart => (
   lots,
   movements,
 });
-
-/** What a garden feeds from; nothing when it feeds with one product, whether that lies there or not. */
-const stockToFeedWith = (records: GardenRecords): StockPart =>
-  records.garden.feedMaterialId === FEED_FROM_STOCK
-    ? feedStockRecords(records)
-    : { entries: [], lots: [], movements: [] };
 
 /** Doses of a bed that are postponed; a later mark of the same task stands for the ones before. */
 function postponedDoses(records: GardenRecords, bedId: string): readonly TaskMark[] {

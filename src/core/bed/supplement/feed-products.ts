@@ -71,14 +71,18 @@ export interface ProductDose {
 /** Shares of nitrogen that act in the first season, by the product. */
 export type FeedAvailability = Readonly<Record<string, number>>;
 
-/** The share of each product's nitrogen that acts in its first season: a run of the model for each. */
+const acting = new Map<string, number>();
+
+/** The share of a product's nitrogen that acts in its first season: a run of the model, once for each product. */
+export function actingShareOf(materialId: string): number {
+  const share = acting.get(materialId) ?? firstSeasonAvailability(findLibraryMaterial(materialId)!);
+  acting.set(materialId, share);
+  return share;
+}
+
+/** The same of all products. */
 export const feedAvailability = (): FeedAvailability =>
-  Object.fromEntries(
-    FEED_PRODUCTS.map(({ materialId }) => [
-      materialId,
-      firstSeasonAvailability(findLibraryMaterial(materialId)!),
-    ]),
-  );
+  Object.fromEntries(FEED_PRODUCTS.map(({ materialId }) => [materialId, actingShareOf(materialId)]));
 
 /**
  * One dose of acting nitrogen as a product, for a bed of `areaM2`. Null for a product that gives less than it

@@ -35,24 +35,41 @@ export function feedStockRecords<Records extends GardenRecords>(
   };
 }
 
+/** A lot of one product alone. */
+export interface FeedLot {
+  readonly lotId: string;
+  readonly materialId: string;
+  readonly nitrogenG: number;
+  readonly massFreshKg: number;
+}
+
 /** A product that lies in stock, and what nitrogen there is of it. */
 export interface FeedInStock {
   readonly product: FeedProduct;
   readonly nitrogenG: number;
 }
 
-/** The products that lie in stock in the evening of a day, unmixed, most nitrogen first. Plans up to it are carried out. */
-export function feedInStock(records: GardenRecords, today: DayNumber): FeedInStock[] {
+/** The lots in which products lie unmixed in the evening of a day, those with most nitrogen first. Plans up to it are carried out. */
+export function feedLots(records: GardenRecords, today: DayNumber): FeedLot[] {
   const own = { ...records, ...feedStockRecords(records) };
   if (own.lots.length === 0) return [];
   const { lots } = runStock(stockBooksOf(own), materialFinder(records), {
     until: today + 1,
     withPlans: true,
   });
-  const amounts = [...lots.values()].flatMap(({ contents }) => {
-    const [materialId, ...others] = new Set(contents.cohorts.map((one) => one.materialId));
-    return others.length === 0 ? [{ materialId, nitrogenG: figuresOf(contents).nitrogenG }] : [];
-  });
+  return [...lots]
+    .filter(([, { contents }]) => contents.cohorts.length > 0)
+    .flatMap(([lotId, { contents }]) => {
+      const [materialId, ...others] = new Set(contents.cohorts.map((one) => one.materialId));
+      const { nitrogenG, freshKg: massFreshKg } = figuresOf(contents);
+      return others.length === 0 ? [{ lotId, materialId, nitrogenG, massFreshKg }] : [];
+    })
+    .toSorted((a, b) => b.nitrogenG - a.nitrogenG);
+}
+
+/** The products that lie in stock in the evening of a day, unmixed, most nitrogen first. Plans up to it are carried out. */
+export function feedInStock(records: GardenRecords, today: DayNumber): FeedInStock[] {
+  const amounts = feedLots(records, today);
   return FEED_PRODUCTS.map((product) => ({
     product,
     nitrogenG: total(

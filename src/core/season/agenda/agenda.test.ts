@@ -55,6 +55,38 @@ describe('the tasks of a bed', () => {
     expect(Math.abs(three.cropMissesG)).toBeLessThan(0.5);
     expect(many.cropMissesG).toBeGreaterThan(1);
   });
+  it('close no year that ended before the books of the bed began', () => {
+    const closing = (entries: readonly Entry[]) =>
+      byCode(tasksOf(gardenOf(entries), '2026-11-30'), 'closeYear').map(({ day: due }) => isoDateOf(due));
+    expect(closing([])).toEqual(['2027-11-01']);
+    expect(closing([layOf({ id: 'new', date: '2026-11-30' })])).toEqual(['2027-11-01']);
+    expect(closing([layOf({ id: 'old', date: '2026-04-01' })])).toEqual(['2026-11-01']);
+  });
+  it('name what a dose weighs, and ask for less once that is laid', () => {
+    const hungry = (entries: readonly Entry[]) => {
+      const records = gardenOf(entries, {
+        beds: [bedOf({ organicMatterPct: 1 })],
+        plantings: [{ ...plantingOf({ plantedOn: '2026-05-01', nitrogenDemandGPerM2: 18 }), bedId: 'bed' }],
+      });
+      const garden = { ...records.garden, feedMaterialId: 'feather_meal' };
+      return byCode(tasksOf({ ...records, garden }), 'dose');
+    };
+    const neededG = (tasks: readonly Task[]) =>
+      tasks.reduce((sum, { what }) => sum + (what.code === 'dose' ? what.nitrogenG : 0), 0);
+    const before = hungry([]);
+    const [{ what }] = before;
+    if (what.code !== 'dose') throw new Error('no dose');
+    expect(what).toMatchObject({ materialId: expect.any(String) as string, lotId: null });
+    expect(what.massFreshKg).toBeGreaterThan(0.01);
+    const fed = layOf({
+      id: 'fed',
+      date: TODAY,
+      materialId: what.materialId,
+      massFreshKg: what.massFreshKg!,
+      dugDepthCm: 3,
+    });
+    expect(neededG(hungry([fed]))).toBeLessThan(neededG(before) - what.nitrogenG * 0.5);
+  });
   it('say the same of a crop that is planted late', () => {
     const crop = (state: 'planned' | 'laid') => ({
       beds: [bedOf({ organicMatterPct: 2 })],

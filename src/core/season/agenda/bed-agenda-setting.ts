@@ -1,5 +1,5 @@
 import type { DayNumber, FindMaterial } from '../../ground/index.ts';
-import type { BedBooks, BedPlan, BedProjection } from '../../bed/index.ts';
+import type { BedBooks, BedPlan, BedProjection, FeedLot } from '../../bed/index.ts';
 
 /** What the tasks of a bed are worked out from. */
 export interface BedAgendaSetting {
@@ -12,4 +12,6 @@ export interface BedAgendaSetting {
   /** Of the books with plans gone by carried forward to today. */
   readonly projection: BedProjection;
   readonly plan: BedPlan;
+  /** Lots of products to feed with; none needed where nothing is to be fed. */
+  readonly feedLots: readonly FeedLot[];
 }

@@ -1,5 +1,14 @@
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
-import { doseKey, plantedLater } from '../../bed/index.ts';
+import {
+  type FeedLot,
+  type PlannedDose,
+  actingShareOf,
+  asProduct,
+  doseKey,
+  findFeedProduct,
+  plantedLater,
+} from '../../bed/index.ts';
+import type { Bed } from '../../../records/bed.ts';
 import {
   type DayNumber,
   type GroundWarning,
@@ -148,8 +157,26 @@ function clearTask(setting: BedAgendaSetting, { id, cropId, clearedOn }: Plantin
   ];
 }
 
+/** What a dose comes to of its product, and the lot that has so much of it. */
+function productOf(
+  { nitrogenGPerM2, materialId }: PlannedDose,
+  bed: Bed,
+  lots: readonly FeedLot[],
+): { readonly massFreshKg: number | null; readonly lotId: string | null } {
+  const amount = asProduct({
+    nitrogenGPerM2,
+    product: findFeedProduct(materialId),
+    bed,
+    availabilities: { [materialId]: actingShareOf(materialId) },
+  });
+  if (!amount) return { massFreshKg: null, lotId: null };
+  const { massFreshKg } = amount;
+  const lot = lots.find((one) => one.materialId === materialId && one.massFreshKg >= massFreshKg);
+  return { massFreshKg, lotId: lot?.lotId ?? null };
+}
+
 function doseTasks(setting: BedAgendaSetting): Task[] {
-  const { plan, books } = setting;
+  const { plan, books, feedLots } = setting;
   const { feeding } = plan;
   if (!feeding) return [];
   return feeding.doses.map((dose, i) => ({
@@ -159,6 +186,7 @@ function doseTasks(setting: BedAgendaSetting): Task[] {
       code: 'dose',
       nitrogenG: dose.nitrogenGPerM2 * books.bed.areaM2,
       materialId: dose.materialId,
+      ...productOf(dose, books.bed, feedLots),
       cropIds: dose.cropIds,
       missedWithoutG: dose.unmetWithoutG * books.bed.areaM2,
       missedWithG: dose.unmetWithG * books.bed.areaM2,

@@ -3,6 +3,7 @@ import {
   type PlannedBed,
   booksOfBed,
   carriedForward,
+  feedLots,
   materialFinder,
   planOfBed,
   stockBooksOf,
@@ -35,7 +36,16 @@ export function bedAgenda({
   const books = booksOf(records, bedId);
   if (!books || !planned) return [];
   const { projection, plan, today } = planned;
-  return bedTasks({ books, findMaterial: materialFinder(records), today, todayIso, projection, plan });
+  const doses = plan.feeding?.doses ?? [];
+  return bedTasks({
+    books,
+    findMaterial: materialFinder(records),
+    today,
+    todayIso,
+    projection,
+    plan,
+    feedLots: doses.length > 0 ? feedLots(records, today) : [],
+  });
 }
 
 /** What the yard is worked out from, in addition to the records that the model reads. */

@@ -33,6 +33,10 @@ export type TaskWhat =
       readonly code: 'dose';
       readonly nitrogenG: number;
       readonly materialId: string;
+      /** What the nitrogen comes to of the product; null for one that gives less than it takes. */
+      readonly massFreshKg: number | null;
+      /** The lot it is taken from; null where there is none with so much of it. */
+      readonly lotId: string | null;
       readonly cropIds: readonly string[];
       /** What the crops would miss until the next dose without it, and with it. */
       readonly missedWithoutG: number;

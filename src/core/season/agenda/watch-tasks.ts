@@ -173,9 +173,20 @@ function phAfterAsh(setting: BedAgendaSetting): Task[] {
   ];
 }
 
+/** The first day of which the books of a bed say anything; the day after today where they say nothing yet. */
+function firstDayOf({ books, today }: BedAgendaSetting): DayNumber {
+  const days = [
+    ...books.entries.filter(({ state }) => state === 'laid').map(({ date }) => dayOf(date)),
+    ...books.plantings.filter(({ state }) => state === 'laid').map(({ plantedOn }) => dayOf(plantedOn)),
+  ];
+  return Math.min(today + 1, ...days);
+}
+
+/** Nothing is late that was never due: a year that ended before the books of the bed began is not closed. */
 function closeYear(setting: BedAgendaSetting): Task {
   const { books, today } = setting;
-  const day = nextSeasonDay(books.site.climate, CLOSING_MONTH, today - CHECK_TOLD_DAYS);
+  const from = Math.max(today - CHECK_TOLD_DAYS, firstDayOf(setting));
+  const day = nextSeasonDay(books.site.climate, CLOSING_MONTH, from);
   const { year } = calendarDateOf(day);
   return ofBed({
     setting,

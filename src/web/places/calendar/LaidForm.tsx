@@ -9,7 +9,7 @@ import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
-import type { ReallyLaid } from './use-task-acts.ts';
+import type { ReallyLaid } from './done-acts.ts';
 
 interface LaidFormProps {
   readonly entry: LayEntry;

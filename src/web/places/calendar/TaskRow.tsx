@@ -17,6 +17,8 @@ import {
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
+import type { Really } from './done-acts.ts';
+import { FedForm, HarvestForm, SeenForm } from './DoneForms.tsx';
 import { LaidForm } from './LaidForm.tsx';
 import { whereToGo } from './where-to-go.ts';
 import type { TaskActs } from './use-task-acts.ts';
@@ -33,11 +35,10 @@ const WEEK_DAYS = 7;
 export function TaskRow({ item, today, acts }: TaskRowProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const [open, setOpen] = useState<'laid' | 'putOff' | null>(null);
+  const [open, setOpen] = useState<'done' | 'putOff' | null>(null);
   const close = () => setOpen(null);
   const place = placeWords(item, books);
   const href = whereToGo(item, books.garden.id);
-  const laid = item.what.code === 'entry' && item.what.entry.type === 'lay' ? item.what.entry : null;
   const isOpen = item.state === 'open' || item.state === 'snoozed';
   const bed = books.beds.find(({ id }) => id === item.bedId);
   return (
@@ -61,29 +62,13 @@ export function TaskRow({ item, today, acts }: TaskRowProps) {
             {acts.troubles[item.key]}
           </p>
         )}
-        {open === 'laid' && laid && (
-          <LaidForm
-            entry={laid}
-            today={books.today}
-            isSaving={acts.busy === item.key}
-            onLaid={(really) => void acts.done(item, really).then(close)}
-            onClose={close}
-          />
-        )}
+        {open === 'done' && <DoneForm item={item} acts={acts} onClose={close} />}
         {open === 'putOff' && <PutOffForm item={item} today={today} acts={acts} onClose={close} />}
       </div>
       <span className="task-acts">
         {isOpen ? (
           <>
-            {item.what.code !== 'closeYear' && item.what.code !== 'liftPath' && (
-              <Button
-                size="small"
-                loading={acts.busy === item.key}
-                onClick={() => (laid ? setOpen('laid') : void acts.done(item, null))}
-              >
-                {laid ? 'Spread …' : 'Done'}
-              </Button>
-            )}
+            <DoneButtons item={item} acts={acts} onAsk={() => setOpen('done')} />
             <Button size="small" type="text" onClick={() => setOpen('putOff')}>
               Postpone
             </Button>
@@ -97,6 +82,74 @@ export function TaskRow({ item, today, acts }: TaskRowProps) {
         )}
       </span>
     </li>
+  );
+}
+
+/** What is asked when a task is done: nothing, something that is prefilled, or something only the gardener knows. */
+function askedWhenDone({ what }: AgendaItem): 'nothing' | 'prefilled' | 'open' | 'elsewhere' {
+  switch (what.code) {
+    case 'closeYear':
+    case 'liftPath':
+      return 'elsewhere';
+    case 'entry':
+      return what.entry.type === 'lay' ? 'open' : 'nothing';
+    case 'dose':
+      return 'prefilled';
+    case 'clear':
+    case 'check':
+      return 'open';
+    default:
+      return 'nothing';
+  }
+}
+
+function DoneButtons({
+  item,
+  acts,
+  onAsk,
+}: Pick<TaskRowProps, 'item' | 'acts'> & { readonly onAsk: () => void }) {
+  const asked = askedWhenDone(item);
+  if (asked === 'elsewhere') return null;
+  const isLaying = item.what.code === 'entry' && asked === 'open';
+  return (
+    <>
+      <Button
+        size="small"
+        loading={acts.busy === item.key}
+        onClick={() => (asked === 'open' ? onAsk() : void acts.done(item, null))}
+      >
+        {isLaying ? 'Spread …' : asked === 'open' ? 'Done …' : 'Done'}
+      </Button>
+      {asked === 'prefilled' && (
+        <Button size="small" type="text" onClick={onAsk}>
+          Otherwise …
+        </Button>
+      )}
+    </>
+  );
+}
+
+function DoneForm({
+  item,
+  acts,
+  onClose,
+}: Pick<TaskRowProps, 'item' | 'acts'> & { readonly onClose: () => void }) {
+  const { today } = useBooks();
+  const { what } = item;
+  const isSaving = acts.busy === item.key;
+  const onDone = (really: Really) => void acts.done(item, really).then((isDone) => isDone && onClose());
+  if (what.code === 'check') return <SeenForm item={item} onClose={onClose} />;
+  if (what.code === 'dose') return <FedForm {...{ item, isSaving, onDone, onClose }} />;
+  if (what.code === 'clear') return <HarvestForm {...{ item, isSaving, onDone, onClose }} />;
+  if (what.code !== 'entry' || what.entry.type !== 'lay') return null;
+  return (
+    <LaidForm
+      entry={what.entry}
+      today={today}
+      isSaving={isSaving}
+      onLaid={(laid) => onDone({ as: 'laid', ...laid })}
+      onClose={onClose}
+    />
   );
 }
 

@@ -6,7 +6,7 @@ import { entryAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeEntry } from '../../api/gardens.ts';
 import { useUndo } from '../../app/use-undo.tsx';
-import type { ReallyLaid } from './use-task-acts.ts';
+import type { ReallyLaid } from './done-acts.ts';
 
 /** What was ticked off on this page, to stay in sight until it is left. */
 export interface LaidLine {

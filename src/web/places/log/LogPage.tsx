@@ -9,7 +9,7 @@ import { fullDate, dayOf } from '../../../words/dates.ts';
 import { OBSERVED_WORDS } from '../../../words/journal-words.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { LogList } from './LogList.tsx';
-import { TilePanel } from './TilePanel.tsx';
+import { TilePanel } from '../../ui/log/TilePanel.tsx';
 import { useLogBook, type LogSubject } from '../../ui/log/use-log-book.ts';
 import { WaitingList } from './WaitingList.tsx';
 import '../../ui/log/log.css';

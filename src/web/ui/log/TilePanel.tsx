@@ -1,5 +1,5 @@
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
-import type { TilePanelProps } from '../../ui/log/tile-panel-props.ts';
+import type { TilePanelProps } from './tile-panel-props.ts';
 import type { ReactNode } from 'react';
 import {
   HOW_MANY,
@@ -20,8 +20,8 @@ import {
   WATER_BEHAVIOR_WORDS,
 } from '../../../words/journal-words.ts';
 import { SQUEEZE_WORDS } from '../../../words/stock-words.ts';
-import { SoilTestForm } from '../../ui/log/SoilTestForm.tsx';
-import type { LogBook } from '../../ui/log/use-log-book.ts';
+import { SoilTestForm } from './SoilTestForm.tsx';
+import type { LogBook } from './use-log-book.ts';
 import { NoteForm } from './NoteForm.tsx';
 import { SoilTemperatureForm, ThicknessForm, WateringForm, YieldForm } from './reading-tiles.tsx';
 
@@ -102,7 +102,7 @@ export function TilePanel(props: TilePanelProps) {
         />
       );
     case 'thickness':
-      return <ThicknessForm subject={subject} onSee={see} />;
+      return <ThicknessForm {...props} onSee={see} />;
     case 'hours':
       return (
         <Choices

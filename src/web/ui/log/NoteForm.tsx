@@ -1,5 +1,5 @@
 import { Button, Input } from 'antd';
-import { useRecordForm } from '../../ui/forms/use-record-form.ts';
+import { useRecordForm } from '../forms/use-record-form.ts';
 
 interface NoteFields {
   readonly note: string;

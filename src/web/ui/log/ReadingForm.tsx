@@ -1,16 +1,16 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
-import { quantityTrouble } from '../../ui/forms/troubles.ts';
-import { useRecordForm } from '../../ui/forms/use-record-form.ts';
+import { QuantityField, useReader } from '../forms/QuantityField.tsx';
+import { quantityTrouble } from '../forms/troubles.ts';
+import { useRecordForm } from '../forms/use-record-form.ts';
 import {
   NOTHING_TYPED,
   readQuantity,
   retyped,
   typedFrom,
   type QuantityAsked,
-} from '../../ui/forms/typed-quantity.ts';
-import type { Instrument } from '../../ui/stock/use-instruments.ts';
+} from '../forms/typed-quantity.ts';
+import type { Instrument } from '../stock/use-instruments.ts';
 
 interface ReadingFormProps {
   /** What is measured. */

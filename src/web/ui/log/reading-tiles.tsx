@@ -5,10 +5,10 @@ import { observedFields, type Observed } from '../../../records/journal.ts';
 import { layName } from '../../../words/record-names.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { LITRES_PER_GALLON } from '../../../core/ground/index.ts';
-import { askedOf } from '../../ui/forms/asked-of.ts';
-import type { QuantityAsked } from '../../ui/forms/typed-quantity.ts';
-import type { TilePanelProps } from '../../ui/log/tile-panel-props.ts';
-import { useProbe } from '../../ui/stock/use-instruments.ts';
+import { askedOf } from '../forms/asked-of.ts';
+import type { QuantityAsked } from '../forms/typed-quantity.ts';
+import type { TilePanelProps } from './tile-panel-props.ts';
+import { useProbe } from '../stock/use-instruments.ts';
 import { ReadingForm } from './ReadingForm.tsx';
 
 interface Seeing {
@@ -46,13 +46,17 @@ const isOnTop = (entry: Extract<EntryRecord, { type: 'lay' }>, bedId: string): b
   entry.bedId === bedId && entry.state === 'laid' && entry.dugDepthCm === 0;
 
 /** How much is left of a layer, or of all of them. */
-export function ThicknessForm({ subject, onSee }: Pick<TilePanelProps, 'subject'> & Seeing) {
+export function ThicknessForm({
+  subject,
+  layerId: asked,
+  onSee,
+}: Pick<TilePanelProps, 'subject' | 'layerId'> & Seeing) {
   const books = useBooks();
   const layers = books.entries
     .flatMap((entry) => (entry.type === 'lay' && isOnTop(entry, subject.bedId) ? [entry] : []))
     .map((entry) => ({ id: entry.id, name: `${layName(entry, books)}, ${entry.date}` }))
     .toReversed();
-  const [layerId, setLayerId] = useState(layers[0]?.id ?? EVERYTHING);
+  const [layerId, setLayerId] = useState(asked ?? layers[0]?.id ?? EVERYTHING);
   return (
     <ReadingForm
       label="Left"

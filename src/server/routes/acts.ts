@@ -1,0 +1,118 @@
+import { Hono } from 'hono';
+import { gardenAct, type GardenAct } from '../../contract/act.ts';
+import type { JournalRecord } from '../../records/journal.ts';
+import type { MovementRecord } from '../../records/movement.ts';
+import type { PlantingRecord } from '../../records/planting.ts';
+import type { EntryRecord } from '../../records/entry.ts';
+import type { AppContext } from '../app-context.ts';
+import { carryOutRevision } from '../entry-revision.ts';
+import { requireSoundBooks } from '../kept-books.ts';
+import { keptForStock, requireSoundStock } from '../kept-stock.ts';
+import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
+import type { Stores } from '../stores.ts';
+import { journalKeeper } from './journal.ts';
+import { requireRoomFor } from './plantings.ts';
+import { body } from './validated.ts';
+
+/** The garden an act is done in, and when. */
+interface Scene {
+  readonly stores: Stores;
+  readonly gardenId: string;
+  readonly today: string;
+}
+
+/** Throws a problem for a bed of another garden. */
+const requireOwnBed = ({ stores, gardenId }: Scene, bedId: string) =>
+  requireFound(
+    [stores.beds.find(bedId)].find((bed) => bed?.gardenId === gardenId),
+    'bed',
+  );
+
+/** Entries by their beds: written, changed, removed. The beds that were touched come back with what is kept. */
+function actOnEntries(scene: Scene, { creates, changes, removals }: GardenAct['entries']) {
+  const { stores, today } = scene;
+  const bedOf = (id: string) => requireFound(stores.entries.find(id), 'entry').bedId;
+  const placed = [
+    ...creates.map(({ bedId, draft }) => ({ bedId, creates: [draft], changes: [], removals: [] })),
+    ...changes.map((change) => ({ bedId: bedOf(change.id), creates: [], changes: [change], removals: [] })),
+    ...removals.map((one) => ({ bedId: bedOf(one.id), creates: [], changes: [], removals: [one] })),
+  ];
+  for (const { bedId, ...revision } of placed) {
+    carryOutRevision({ stores, today }, requireOwnBed(scene, bedId), {
+      ...revision,
+      restores: [],
+      order: [],
+    });
+  }
+  const written = [...creates.map(({ draft }) => draft.id), ...changes.map(({ id }) => id)];
+  const kept = written.map((id): EntryRecord => requireFound(stores.entries.find(id), 'entry'));
+  return { beds: placed.map(({ bedId }) => bedId), written, kept };
+}
+
+function actOnPlantings(scene: Scene, { changes }: GardenAct['plantings']) {
+  const { stores } = scene;
+  const kept = changes.map(({ id, version, ...values }): PlantingRecord => {
+    const before = requireFound(stores.plantings.find(id), 'planting');
+    requireOwnBed(scene, before.bedId);
+    requireSeen(before, version);
+    requireRoomFor(stores, before, { ...before, ...values });
+    return requireWritten(stores.plantings.update(id, version, values), 'planting');
+  });
+  return { beds: kept.map(({ bedId }) => bedId), written: kept.map(({ id }) => id), kept };
+}
+
+function actOnMovements(
+  { stores, gardenId }: Scene,
+  { creates, changes, removals }: GardenAct['movements'],
+): MovementRecord[] {
+  const requireOwn = (id: string) => {
+    const movement = requireFound(stores.movements.find(id), 'stock posting');
+    return requireFound(movement.gardenId === gardenId ? movement : undefined, 'stock posting');
+  };
+  const made = creates.map((draft) => {
+    const lot = stores.lots.find(draft.lotId);
+    requireFound(lot?.gardenId === gardenId ? lot : undefined, 'pile');
+    const movement = { ...draft, gardenId };
+    return sentAgain(stores.movements.find(draft.id), movement) ?? stores.movements.insert(movement);
+  });
+  const changed = changes.map(({ id, ...change }) => {
+    requireSeen(requireOwn(id), change.version);
+    return requireWritten(stores.movements.update(id, change.version, change), 'stock posting');
+  });
+  for (const { id, version } of removals) {
+    requireOwn(id);
+    requireRemoved(stores.movements.remove(id, version), 'stock posting');
+  }
+  return [...made, ...changed];
+}
+
+/** What one thing done writes into log, books and stock together. */
+export const actRoutes = ({ stores, today }: AppContext) =>
+  new Hono().post('/gardens/:gardenId/acts', body(gardenAct), (c) =>
+    stores.atomically(() => {
+      const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      const scene: Scene = { stores, gardenId, today: today() };
+      const act = c.req.valid('json');
+      const journal = journalKeeper(scene);
+      const entries = actOnEntries(scene, act.entries);
+      const plantings = actOnPlantings(scene, act.plantings);
+      const movements = actOnMovements(scene, act.movements);
+      const records: JournalRecord[] = [
+        ...act.journal.creates.map((draft, i) => journal.keep(draft, ['journal', 'creates', i])),
+        ...act.journal.changes.map(({ id, ...change }) => journal.change(id, change)),
+      ];
+      for (const { id, version } of act.journal.removals) journal.remove(id, version);
+      const about = [...entries.written, ...plantings.written];
+      for (const bedId of new Set([...entries.beds, ...plantings.beds])) {
+        requireSoundBooks({ stores, bedId, today: scene.today, change: { about } });
+      }
+      if (act.movements.creates.length + act.movements.changes.length + act.movements.removals.length > 0) {
+        requireSoundStock(
+          keptForStock(stores, gardenId),
+          scene.today,
+          movements.map(({ id }) => id),
+        );
+      }
+      return c.json({ journal: records, entries: entries.kept, plantings: plantings.kept, movements }, 200);
+    }),
+  );
