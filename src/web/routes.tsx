@@ -41,6 +41,10 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('./places/log/index.ts')).LogPage }),
           },
           {
+            path: 'log/all',
+            lazy: async () => ({ Component: (await import('./places/log/index.ts')).WholeLogPage }),
+          },
+          {
             path: 'pale',
             lazy: async () => ({ Component: (await import('./places/pale/index.ts')).PalePage }),
           },

@@ -25,6 +25,9 @@ const singular = (word: string): string =>
 
 const wordsOf = (text: string): string[] => plain(text).split(' ').map(singular);
 
+/** Text as it is searched: without accents and marks, every word in the singular. */
+export const searchText = (text: string): string => wordsOf(text).join(' ');
+
 /** How well a name answers what was typed, 0 best; Infinity when it does not. */
 function rankOfName(typed: readonly string[], name: readonly string[]): number {
   const whole = typed.join(' ');

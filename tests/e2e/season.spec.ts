@@ -235,6 +235,32 @@ onDemo.describe('a season on the demo', () => {
     });
   });
 
+  test('the whole log is searched, a line corrected and another deleted, each taken back', async ({
+    page,
+  }) => {
+    await page.goto('/garden/ternhollow/log/all');
+    const filters = page.getByRole('search');
+    await filters.getByLabel('Search').fill('sinking last year');
+    const lines = page.getByRole('listitem').filter({ hasText: 'Sinking faster than last year.' });
+    await expect(page.getByRole('status').first()).toContainText(/^1 of \d+ lines/);
+    await lines.getByRole('button', { name: 'Edit' }).click();
+    const form = page.getByRole('form', { name: 'Correct the line' });
+    await form.getByLabel('Figure, cm').fill('4.1');
+    await expectAccessible(page);
+    await form.getByRole('button', { name: 'Save the line' }).click();
+    await expect(lines).toContainText('4.1 cm left');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(lines).toContainText('3.6 cm left');
+    await filters.getByLabel('Search').fill('');
+    await choose(page, 'What', 'fed and watered');
+    const watered = page.getByRole('listitem').filter({ hasText: 'Watered' });
+    const before = await watered.count();
+    await watered.first().getByRole('button', { name: 'Delete' }).click();
+    await expect(watered).toHaveCount(before - 1);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(watered).toHaveCount(before);
+  });
+
   test('a trial is drawn by lot, measured, and says when there is too little to tell', async ({ page }) => {
     await page.goto(`${GARDEN}/trials`);
     await expect(region(page, 'Alder char in pots')).toContainText('10 % char: better than no char');

@@ -284,6 +284,28 @@ describe('the calendar as a file', () => {
     await ask('PUT', '/api/entries/plan', { ...lay, version: 2, state: 'laid', date: '2026-05-14' });
     expect((await fileOf()).some(({ uid }) => uid === before.uid)).toBe(false);
   });
+  it('rings when it is asked to, is thinned out by kind and bed, and leads back to its page', async () => {
+    const all = await fileOf();
+    expect(all.every(({ component }) => component.getFirstSubcomponent('valarm') === null)).toBe(true);
+    const triggers = async (alarm: string) => {
+      const rung = await events(`/api/gardens/garden/calendar.ics?alarm=${alarm}`);
+      const found = rung.flatMap(({ component }) => component.getFirstSubcomponent('valarm') ?? []);
+      return new Set(found.map((one) => String(one.getFirstPropertyValue('trigger'))));
+    };
+    expect(await triggers('morning')).toEqual(new Set(['PT8H']));
+    expect(await triggers('dayBefore')).toEqual(new Set(['-PT16H']));
+    const testing = await events('/api/gardens/garden/calendar.ics?kinds=testing');
+    expect(testing.length).toBeGreaterThan(0);
+    expect(testing.length).toBeLessThan(all.length);
+    expect(await events('/api/gardens/garden/calendar.ics?beds=nobody')).toEqual([]);
+    for (const event of testing) {
+      expect(String(event.component.getFirstPropertyValue('url'))).toMatch(
+        /\/garden\/garden\/(bed\/|calendar)/,
+      );
+      expect(event.description).toContain('/garden/garden/');
+    }
+    expect((await server.request('/api/gardens/garden/calendar.ics?alarm=loud')).status).toBe(422);
+  });
   it('is served to whoever has a secret address, until that is revoked', async () => {
     const made = await ask('POST', '/api/gardens/garden/feeds', { name: 'Kitchen phone' });
     expect(made.status).toBe(201);

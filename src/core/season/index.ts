@@ -8,7 +8,7 @@ export { type LateCost, TASK_GROUPS, type Task, type TaskGroup, type TaskWhat } 
 
 // journal
 export { checkJournal } from './journal/check-journal.ts';
-export type { Expectation, Expected, Verdict } from './journal/expectation.ts';
+export { type Expectation, type Expected, type Verdict, isUnexpected } from './journal/expectation.ts';
 
 // trials
 export {

@@ -1,7 +1,8 @@
-import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
+import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 import type { GardenRecord } from '../../records/garden.ts';
 import {
   type AgendaItem,
+  type TaskGroup,
   type YardRecords,
   agendaOf,
   bedAgenda,
@@ -13,6 +14,7 @@ import { measuresOf } from '../../words/measures.ts';
 import {
   lateCostWords,
   placeWords,
+  TASK_GROUP_WORDS,
   taskReason,
   taskWords,
   warningWords,
@@ -40,44 +42,84 @@ export function gardenAgenda({ yard, beds, today }: CalendarRecords): AgendaItem
   );
 }
 
+/** When a calendar program rings for a task. */
+export const ALARMS = ['none', 'morning', 'dayBefore'] as const;
+export type Alarm = (typeof ALARMS)[number];
+
+/** What of the agenda goes into a file, and how. */
+export interface CalendarChoice {
+  readonly alarm: Alarm;
+  /** Null for all kinds of tasks. */
+  readonly groups: readonly TaskGroup[] | null;
+  /** Null for the whole garden, yard and all. */
+  readonly bedIds: readonly string[] | null;
+  /** Where the pages are, for a link back: "http://127.0.0.1:4173". */
+  readonly origin: string;
+}
+
 const MINUTE_MS = 60_000;
+const HOUR_S = 3600;
 const SEQUENCE_SINCE_MS = Date.UTC(2024, 0, 1);
+const RINGS_AT_HOUR = 8;
+
+const isChosen = ({ group, bedId }: AgendaItem, { groups, bedIds }: CalendarChoice): boolean =>
+  (groups === null || groups.includes(group)) &&
+  (bedIds === null || (bedId !== null && bedIds.includes(bedId)));
+
+/** Of an all-day event, which begins at midnight. */
+const alarmOf = (alarm: Exclude<Alarm, 'none'>, summary: string) => ({
+  type: ICalAlarmType.display,
+  description: summary,
+  ...(alarm === 'morning'
+    ? { triggerAfter: RINGS_AT_HOUR * HOUR_S }
+    : { triggerBefore: (24 - RINGS_AT_HOUR) * HOUR_S }),
+});
 
 /**
- * The agenda as iCalendar (RFC 5545): all-day events whose ids stay the same however often they move, each version
- * with a higher sequence, so that a calendar program moves them instead of adding new ones.
+ * Tasks as iCalendar (RFC 5545): all-day events whose ids stay the same however often they move, each version with a
+ * higher sequence, so that a calendar program moves them instead of adding new ones. A late task keeps its day, and
+ * says that it is late.
  */
-export function calendarFile(records: CalendarRecords, now: Date): string {
+export function calendarFile(
+  records: CalendarRecords,
+  items: readonly AgendaItem[],
+  { now, ...choice }: CalendarChoice & { readonly now: Date },
+): string {
   const measures = measuresOf(records.garden);
   const today = dayNumberFromIso(records.today, ['today']);
+  const gardenAt = `${choice.origin}/garden/${records.garden.id}`;
   const calendar = ical({
     name: `${records.garden.name}, Vine Ledger`,
     prodId: { company: 'Vine Ledger', product: `Garden calendar, model ${MODEL_VERSION}`, language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 6 * 60 * 60,
   });
-  for (const item of gardenAgenda(records)) {
+  for (const item of items.filter((one) => isChosen(one, choice))) {
     const area = records.beds.find(({ id }) => id === item.bedId)?.areaM2 ?? 0;
     const place = placeWords(item, records);
+    const address = item.bedId === null ? `${gardenAt}/calendar` : `${gardenAt}/bed/${item.bedId}`;
     const details = [
       taskReason(item, measures, today),
       ...item.warnings.map((warning) => warningWords(warning, measures)),
       item.lateCost ? lateCostWords(item.lateCost, area, measures) : '',
       item.mark?.note ?? '',
+      address,
     ];
-    calendar.createEvent({
+    const words = taskWords(item, records, measures);
+    const summary = `${item.shownDay < today ? 'Late: ' : ''}${place === '' ? '' : `${place}: `}${words}`;
+    const event = calendar.createEvent({
       id: `${item.key}@${records.garden.id}.vine-ledger`,
       sequence: Math.floor((now.getTime() - SEQUENCE_SINCE_MS) / MINUTE_MS),
       stamp: now,
-      // Late ones stand on today: a calendar shows what is before one, not behind.
-      start: new Date(`${isoDateOf(Math.max(item.shownDay, today))}T00:00:00Z`),
+      start: new Date(`${isoDateOf(item.shownDay)}T00:00:00Z`),
       allDay: true,
-      summary:
-        place === '' ? taskWords(item, records, measures) : `${place}: ${taskWords(item, records, measures)}`,
-      description: details.filter((line) => line !== '').join('\n') || null,
-      categories: [{ name: item.group }],
+      summary,
+      description: details.filter((line) => line !== '').join('\n'),
+      url: address,
+      categories: [{ name: TASK_GROUP_WORDS[item.group] }],
       transparency: ICalEventTransparency.TRANSPARENT,
     });
+    if (choice.alarm !== 'none' && item.shownDay >= today) event.createAlarm(alarmOf(choice.alarm, summary));
   }
   return calendar.toString();
 }

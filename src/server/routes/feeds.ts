@@ -1,13 +1,22 @@
 import { Hono } from 'hono';
 import { createHash, randomBytes } from 'node:crypto';
+import { z } from 'zod';
 import { feedDraft } from '../../contract/requests.ts';
 import type { AppContext } from '../app-context.ts';
-import { calendarFile, type CalendarRecords } from '../calendar/garden-calendar.ts';
+import { type AgendaItem, TASK_GROUPS } from '../../core/season/index.ts';
+import { id } from '../../records/fields.ts';
+import {
+  ALARMS,
+  calendarFile,
+  gardenAgenda,
+  type CalendarChoice,
+  type CalendarRecords,
+} from '../calendar/garden-calendar.ts';
 import { notFound } from '../problems.ts';
 import { keptRecords } from '../kept-stock.ts';
 import type { Stores } from '../stores.ts';
 import { requireFound } from '../answers.ts';
-import { body } from './validated.ts';
+import { body, query } from './validated.ts';
 
 const SECRET_BYTES = 24;
 const digestOf = (token: string): string => createHash('sha256').update(token).digest('hex');
@@ -28,35 +37,65 @@ function calendarRecords(stores: Stores, gardenId: string, today: string): Calen
   };
 }
 
-/** Working out a garden's calendar takes a moment, and programs ask often: the last one is kept while nothing changes. */
+/** Gardens whose agendas are kept: programs ask often, and several gardens are subscribed to. */
+const MOST_KEPT = 4;
+
+/** Working out a garden's agenda takes a moment: the last ones are kept while nothing changes. */
 function remembered() {
-  let last: { readonly key: string; readonly file: string } | undefined;
-  return (records: CalendarRecords): string => {
+  const kept = new Map<string, readonly AgendaItem[]>();
+  return (records: CalendarRecords): readonly AgendaItem[] => {
     const key = JSON.stringify(records);
-    if (last?.key !== key) last = { key, file: calendarFile(records, new Date()) };
-    return last.file;
+    const items = kept.get(key) ?? gardenAgenda(records);
+    kept.delete(key);
+    kept.set(key, items);
+    for (const old of [...kept.keys()].slice(0, -MOST_KEPT)) kept.delete(old);
+    return items;
   };
 }
 
+const listed = (text: string): string[] => text.split(',').filter((one) => one !== '');
+
+/** What a calendar program may ask for behind the address: `?alarm=morning&kinds=feeding,laying&beds=...`. */
+const calendarChoice = query(
+  z.object({
+    alarm: z.enum(ALARMS).default('none'),
+    kinds: z
+      .string()
+      .max(200)
+      .transform(listed)
+      .pipe(z.array(z.enum(TASK_GROUPS)))
+      .optional(),
+    beds: z.string().max(8000).transform(listed).pipe(z.array(id)).optional(),
+  }),
+);
+
 /** The calendar as a file, for anybody with the secret of a feed, or from the page itself. */
 export function calendarFiles({ stores, today }: AppContext) {
-  const fileOf = remembered();
-  const answer = (gardenId: string, disposition: string) =>
-    new Response(fileOf(calendarRecords(stores, gardenId, today())), {
+  const agendaOf = remembered();
+  const answer = (gardenId: string, disposition: string, choice: CalendarChoice) => {
+    const records = calendarRecords(stores, gardenId, today());
+    return new Response(calendarFile(records, agendaOf(records), { ...choice, now: new Date() }), {
       headers: {
         'Content-Type': 'text/calendar; charset=utf-8',
         'Content-Disposition': `${disposition}; filename="vine-ledger.ics"`,
         'Cache-Control': 'private, no-cache',
       },
     });
+  };
   return new Hono()
-    .get('/feeds/:file{[A-Za-z0-9_-]+\\.ics}', (c) => {
+    .get('/feeds/:file{[A-Za-z0-9_-]+\\.ics}', calendarChoice, (c) => {
       const token = c.req.param('file').replace(/\.ics$/, '');
       const feed = stores.feeds.opened(digestOf(token));
       if (!feed) throw notFound('calendar; its address may have been revoked');
-      return answer(feed.gardenId, 'inline');
+      const { alarm, kinds = null, beds = null } = c.req.valid('query');
+      const { origin } = new URL(c.req.url);
+      return answer(feed.gardenId, 'inline', { alarm, groups: kinds, bedIds: beds, origin });
     })
-    .get('/api/gardens/:gardenId/calendar.ics', (c) => answer(c.req.param('gardenId'), 'attachment'));
+    .get('/api/gardens/:gardenId/calendar.ics', calendarChoice, (c) => {
+      const { alarm, kinds = null, beds = null } = c.req.valid('query');
+      const { origin } = new URL(c.req.url);
+      return answer(c.req.param('gardenId'), 'attachment', { alarm, groups: kinds, bedIds: beds, origin });
+    });
 }
 
 /** Addresses that calendar programs subscribe to; each can be revoked by itself. */

@@ -10,7 +10,7 @@ export const body = <Schema extends z.ZodType>(schema: Schema) =>
   });
 
 /** The query through a schema, like a body. */
-export const query = <Schema extends z.ZodType<Record<string, string>>>(schema: Schema) =>
+export const query = <Schema extends z.ZodType<object, Record<string, string | undefined>>>(schema: Schema) =>
   zValidator('query', schema, (result) => {
     if (!result.success) throw invalid(findingsOf(result.error));
   });

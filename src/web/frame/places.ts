@@ -12,6 +12,12 @@ export const DAILY: readonly Place[] = [
   { path: 'calendar', name: 'Calendar', isUnder: false, also: 'tasks to do agenda reminders' },
   { path: 'laying', name: 'Spreading day', isUnder: true, also: 'barrows carry plan mulching' },
   { path: 'log', name: 'Logbook', isUnder: false, also: 'observations notes photos soil test journal' },
+  {
+    path: 'log/all',
+    name: 'Whole log',
+    isUnder: true,
+    also: 'search history everything written find edit delete',
+  },
   { path: 'pale', name: 'Why is it pale?', isUnder: true, also: 'yellow leaves diagnosis deficiency' },
   { path: 'trials', name: 'Trials', isUnder: true, also: 'experiment compare plots' },
   { path: 'year', name: 'Year sheet', isUnder: true, also: 'close the year summary report print' },

@@ -23,6 +23,13 @@ export interface Expectation {
   readonly verdict: Verdict;
 }
 
+/** Of these the model is wrong either way; of all else only what is worse than expected is worth a look. */
+const OFF_EITHER_WAY: ReadonlySet<Expected['type']> = new Set(['thickness', 'soilTemperature']);
+
+/** Whether somebody should look at it: worse than expected, or off where more and less are neither better nor worse. */
+export const isUnexpected = ({ verdict, expected }: Expectation): boolean =>
+  verdict === 'worse' || (verdict === 'better' && OFF_EITHER_WAY.has(expected.type));
+
 /** The bed on the day of an observation, by the model. */
 export interface ExpectationSetting {
   /** At the end of that day. */

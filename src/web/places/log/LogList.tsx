@@ -2,9 +2,10 @@ import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Image, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import type { ObservationRecord } from '../../../records/journal.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
-import type { Expectation } from '../../../core/season/index.ts';
+import { type Expectation, isUnexpected } from '../../../core/season/index.ts';
 import { LeafDrawing } from '../../drawing/leaf-scale.tsx';
 import { dayOf, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';
@@ -56,12 +57,13 @@ export function LogList({ bedId }: LogListProps) {
   const passing = lines.filter(
     (line) =>
       filter === 'all' ||
-      ('observation' in line && expected[line.key] != null && expected[line.key]!.verdict !== 'asExpected'),
+      ('observation' in line && expected[line.key] != null && isUnexpected(expected[line.key]!)),
   );
   return (
     <section aria-label="The log" className="log-list">
       <div className="section-head">
         <h2>{books.beds.find(({ id }) => id === bedId)?.name}</h2>
+        <Link to={`/garden/${books.garden.id}/log/all?bed=${bedId}`}>Search the whole log</Link>
         <Segmented
           size="small"
           value={filter}

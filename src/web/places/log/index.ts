@@ -1,1 +1,2 @@
 export { LogPage } from './LogPage.tsx';
+export { WholeLogPage } from './WholeLogPage.tsx';
