@@ -41,6 +41,10 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('./places/log/index.ts')).LogPage }),
           },
           {
+            path: 'labels',
+            lazy: async () => ({ Component: (await import('./places/labels/index.ts')).LabelsPage }),
+          },
+          {
             path: 'log/all',
             lazy: async () => ({ Component: (await import('./places/log/index.ts')).WholeLogPage }),
           },

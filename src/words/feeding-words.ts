@@ -35,6 +35,10 @@ const WORTH_SAYING_G = 0.5;
 /** Crops named one by one; more are counted as they come in the plan. */
 const MOST_NAMED = 3;
 
+/** One crop finds enough, several find it. */
+const enoughSentence = (crops: string): string =>
+  `${crops} ${crops.includes(' and ') ? 'find' : 'finds'} enough.`;
+
 /** What a dose comes to in the product chosen. */
 export function productWords(
   { massFreshKg, volumeL, waterL, parts }: ProductDose,
@@ -136,7 +140,7 @@ export function doseAnswer(standing: BedStanding, setting: FeedingWordsSetting):
       details:
         unmet.length > 0
           ? [...unmet, ...unfed]
-          : [`${names.crops(feeding.cropIds.slice(0, MOST_NAMED))} finds enough.`],
+          : [enoughSentence(names.crops(feeding.cropIds.slice(0, MOST_NAMED)))],
       isStop: false,
     };
   }

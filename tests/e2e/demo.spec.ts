@@ -68,6 +68,36 @@ test('a plan is ticked off as done', async ({ page }) => {
   await expect(line).toContainText('Shelterbelt chips');
 });
 
+test('on paper there is nothing to press and nowhere to go: the week, and labels with codes', async ({
+  page,
+}) => {
+  await page.goto('/garden/ternhollow/calendar');
+  await expect(page.getByRole('region', { name: 'The next four weeks' })).toBeVisible();
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-printed', document.body.className);
+  });
+  await page.getByRole('button', { name: 'Print the week' }).click();
+  await expect(page.locator('body')).toHaveAttribute('data-printed', /prints-week/);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('region', { name: 'This week' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'The next four weeks' })).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Done' }).first()).toBeHidden();
+  await page.emulateMedia({ media: 'screen' });
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(page.getByRole('region', { name: 'The next four weeks' })).toBeVisible();
+
+  await page.goto('/garden/ternhollow/labels');
+  await expect(page.getByRole('img', { name: 'Code that opens Ferry Strip' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByText('Piles and bags').click();
+  await expect(page.getByRole('img', { name: 'Code that opens Spring heap' })).toBeVisible();
+  await page.getByRole('checkbox').first().uncheck();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('.label').first()).toBeHidden();
+  await expect(page.locator('.label').nth(1)).toBeVisible();
+});
+
 test('raw manure shows its waits where it is chosen', async ({ page }) => {
   await page.goto('/garden/ternhollow/bed/demo-char-bed');
   await page.getByRole('button', { name: 'Spread something' }).click();

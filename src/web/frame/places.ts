@@ -52,4 +52,9 @@ export const ABOUT: readonly Place[] = [
   },
 ];
 
-export const PLACES: readonly Place[] = [...DAILY, ...WORK, ...ABOUT];
+/** What is wanted now and then: found by the search, and from the pages it belongs to. */
+const SELDOM: readonly Place[] = [
+  { path: 'labels', name: 'Labels', isUnder: false, also: 'print QR code beds piles tags stickers' },
+];
+
+export const PLACES: readonly Place[] = [...DAILY, ...WORK, ...ABOUT, ...SELDOM];

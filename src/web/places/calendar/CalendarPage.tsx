@@ -53,6 +53,7 @@ export function CalendarPage() {
           <Link className="button-link" to={`/garden/${books.garden.id}/laying`}>
             Spreading day
           </Link>
+          <Button onClick={printWeek}>Print the week</Button>
           <Button onClick={() => setSubscribing(!isSubscribing)}>Subscribe</Button>
         </div>
       </header>
@@ -61,7 +62,7 @@ export function CalendarPage() {
           <SubscribeBand gardenId={books.garden.id} onClose={() => setSubscribing(false)} />
         </Suspense>
       )}
-      <div className="calendar-bar">
+      <div className="calendar-bar not-printed">
         <Segmented
           value={isMonth ? 'month' : 'agenda'}
           onChange={(view) => setQuery(view === 'month' ? { view } : {}, { replace: true })}
@@ -104,6 +105,14 @@ export function CalendarPage() {
       </p>
     </div>
   );
+}
+
+/** What is late and what is due this week, on paper; the rest of the year stays on the screen. */
+function printWeek(): void {
+  const { body } = document;
+  body.classList.add('prints-week');
+  window.addEventListener('afterprint', () => body.classList.remove('prints-week'), { once: true });
+  window.print();
 }
 
 const isStanding = ({ state }: AgendaItem): boolean => state === 'open' || state === 'snoozed';
@@ -179,9 +188,17 @@ function AgendaLists({ items, isWaiting, rows }: ListsProps) {
   );
 }
 
+/** Sections that a list for the week has. */
+const WEEK: ReadonlySet<string> = new Set(['Late', 'This week']);
+
 function TaskList({ name, items, rows }: { name: string } & Omit<ListsProps, 'isWaiting'>) {
   return (
-    <section className={name === 'Late' ? 'agenda is-late' : 'agenda'} aria-label={name}>
+    <section
+      className={['agenda', name === 'Late' && 'is-late', WEEK.has(name) && 'is-of-week']
+        .filter(Boolean)
+        .join(' ')}
+      aria-label={name}
+    >
       <h2>{name}</h2>
       <ul className="tasks">
         {bundleItems(items).map((bundle) =>

@@ -66,6 +66,9 @@ export function LogPage() {
           </p>
         </div>
         <div className="actions">
+          <Link className="button-link" to={`/garden/${books.garden.id}/labels`}>
+            Labels
+          </Link>
           <Link className="button-link" to={`/garden/${books.garden.id}/pale?bed=${bedId}`}>
             Why is it pale?
           </Link>

@@ -40,6 +40,9 @@ export function StockPage() {
           <p className="soft">{summary(lots, measures)}</p>
         </div>
         <div className="actions">
+          <Link className="button-link" to={`/garden/${books.garden.id}/labels`}>
+            Labels
+          </Link>
           <Button type="primary" onClick={() => setReceiving(true)}>
             Receive something
           </Button>

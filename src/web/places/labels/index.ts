@@ -1,0 +1,1 @@
+export { LabelsPage } from './LabelsPage.tsx';
