@@ -22,6 +22,7 @@ import {
   TASK_GROUP_MARKS,
   TASK_GROUP_WORDS,
   taskReason,
+  tasksWords,
   taskWords,
   warningWords,
 } from './task-words.ts';
@@ -130,7 +131,8 @@ const WHATS: readonly TaskWhat[] = [
     waitingCostsG: null,
   },
   { code: 'topUp', nowCm: 2.4, addCm: 3.6, materialId: 'chips_mixed' },
-  { code: 'liftPath', layerIds: ['chips'], years: 2.5 },
+  { code: 'liftPath', layerIds: ['chips'], years: 2.5, recognizableShare: 0.3, isCrumbs: true },
+  { code: 'liftPath', layerIds: ['chips'], years: 2.5, recognizableShare: 0.8, isCrumbs: false },
   { code: 'safe', start: 'seedlings' },
   { code: 'harvestFrom', cropId: 'leek', raw: 'manure' },
   { code: 'firstFrost', plantingIds: ['planting'], firstDay: 739_760 },
@@ -173,6 +175,7 @@ describe('tasks in words', () => {
       'Feed leek: 12 g of nitrogen as 120 g of blood meal',
       'Top up with 3.6 cm of wood chips, mixed branches and stems',
       'Lift the bottom of the path: it has become crumbs',
+      'Look under the path: is its bottom crumbs yet?',
       'From here seed may be sown: what you spread no longer starves them',
       'From here leek may be harvested after the raw manure',
       'Pick or cover before the first frost: leek',
@@ -200,6 +203,23 @@ describe('tasks in words', () => {
     ]);
   });
 
+  it('say once what is to be done on several beds, a check without a name of any layer', () => {
+    const onBeds = (what: TaskWhat, ...bedIds: string[]) =>
+      tasksWords(
+        bedIds.map((bedId) => ({ ...taskOf(what), bedId })),
+        names,
+        metric,
+      );
+    expect(onBeds({ code: 'closeYear', year: 2026 }, 'a', 'b', 'c')).toBe('3 beds: Close the books of 2026');
+    expect(onBeds({ code: 'check', check: 'threads', aboutId: 'chips' }, 'a', 'a', 'a')).toBe(
+      '3 times: Look for white threads under the layers',
+    );
+    for (const check of CHECKS) {
+      const words = onBeds({ code: 'check', check, aboutId: 'chips' }, 'a', 'b', 'b');
+      expect(words).toMatch(/^2 beds: [A-Z]/);
+      expect(words).not.toContain('wood chips');
+    }
+  });
   it.each(WHATS.map((what) => [what.code, what] as const))('%s', (_, what) => {
     for (const measures of [metric, customary]) {
       isClean(taskWords(taskOf(what), names, measures));

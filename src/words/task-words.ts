@@ -2,7 +2,7 @@ import { counted } from './counted.ts';
 import type { EntryRecord } from '../records/entry.ts';
 import type { GardenBooks } from '../contract/garden-books.ts';
 import type { MovementRecord } from '../records/movement.ts';
-import type { LateCost, Task, TaskGroup, TaskWhat } from '../core/season/index.ts';
+import type { Check, LateCost, Task, TaskGroup, TaskWhat } from '../core/season/index.ts';
 import { type GroundWarning, findCrop } from '../core/ground/index.ts';
 import { BREW_STEP_WORDS, BREW_WORDS } from './brew-words.ts';
 import { dateNear } from './dates.ts';
@@ -70,7 +70,9 @@ export function taskWords(task: Task, names: TaskNames, measures: Measures): str
     case 'topUp':
       return `Top up with ${measures.thickness(what.addCm)} of ${materialName(what.materialId, names.materials).toLowerCase()}`;
     case 'liftPath':
-      return 'Lift the bottom of the path: it has become crumbs';
+      return what.isCrumbs
+        ? 'Lift the bottom of the path: it has become crumbs'
+        : 'Look under the path: is its bottom crumbs yet?';
     case 'safe':
       return `From here ${what.start === 'seedlings' ? 'seed may be sown' : 'young plants may be set'}: what you spread no longer starves them`;
     case 'harvestFrom':
@@ -151,6 +153,27 @@ function checkWords(
   }
 }
 
+/** A check of several layers or crops at once, none of them named. */
+const CHECK_OF_SEVERAL_WORDS: Readonly<Record<Check, string>> = {
+  sweetManure: 'Look under the covers: manure should be dark and smell sweet',
+  manureWorms: 'Look for worms in the manure',
+  manureCrumbs: 'Is the manure dark crumbs by now?',
+  threads: 'Look for white threads under the layers',
+  thickness: 'Measure how thick the layers still lie',
+  leaves: 'Look at the leaves of the crops: nitrogen is locked up beneath them',
+};
+
+/** The same task on several beds, as one. */
+export function tasksWords(tasks: readonly Task[], names: TaskNames, measures: Measures): string {
+  const [first] = tasks as [Task, ...Task[]];
+  const beds = new Set(tasks.map(({ bedId }) => bedId)).size;
+  const words =
+    first.what.code === 'check'
+      ? CHECK_OF_SEVERAL_WORDS[first.what.check]
+      : taskWords(first, names, measures);
+  return beds === 1 ? `${tasks.length} times: ${words}` : `${beds} beds: ${words}`;
+}
+
 /** Tasks of stock, heaps, fires, charges and brews. */
 function yardWords(
   { what, lotId }: Pick<Task, 'what' | 'lotId'>,
@@ -217,7 +240,7 @@ export function taskReason({ what }: Task, measures: Measures, today: number): s
     case 'topUp':
       return `By then ${measures.thickness(what.nowCm)} are left, according to the model.`;
     case 'liftPath':
-      return `The lowest chips have lain ${plainFigure(what.years, 2)} years: lift them after two to three (common practice). Weeds rooting in the top say the same; take perennial weeds out first, lay fresh card after.`;
+      return `The lowest chips will have lain ${plainFigure(what.years, 2)} years, and by the model ${formatPercent(what.recognizableShare)} of them still look like chips. ${what.isCrumbs ? 'Take perennial weeds out first, lay fresh card after.' : 'Paths are lifted after two to three years (common practice): if it is still wood, leave it another year.'}`;
     case 'firstFrost':
       return `By your climate frost comes before ${dateNear(what.firstDay, today)} in every second year (estimated). It kills what stands there; watch the forecast.`;
     case 'lateFrost':

@@ -92,6 +92,8 @@ export {
   type LayerState,
   WANT_AHEAD_DAYS,
   atEndOf,
+  isCrumbs,
+  recognizableShareOf,
   looksAround,
   projectBed,
   sampleOn,

@@ -4,7 +4,14 @@
 export { type AgendaItem, agendaOf } from './agenda/agenda.ts';
 export { type YardRecords, bedAgenda, yardAgenda } from './agenda/garden-agenda.ts';
 export { type LayingDay, type LayingLine, layingDay } from './agenda/laying-day.ts';
-export { type LateCost, TASK_GROUPS, type Task, type TaskGroup, type TaskWhat } from './agenda/tasks.ts';
+export {
+  type Check,
+  type LateCost,
+  TASK_GROUPS,
+  type Task,
+  type TaskGroup,
+  type TaskWhat,
+} from './agenda/tasks.ts';
 
 // journal
 export { checkJournal } from './journal/check-journal.ts';

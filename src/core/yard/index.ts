@@ -61,7 +61,13 @@ export { HOT_FROM_C, HOT_RULES } from './stock/hot-phase.ts';
 export type { TemperatureReading } from './stock/keeping.ts';
 export type { LockUpPower } from './stock/lock-up-power.ts';
 export { type LotContents, isEmpty, scaleContents, volumeL } from './stock/lot-contents.ts';
-export { figuresOf, kindOf, materialOfContents, openingOfContents } from './stock/lot-figures.ts';
+export {
+  FINISHED_RECOGNIZABLE_SHARE,
+  figuresOf,
+  kindOf,
+  materialOfContents,
+  openingOfContents,
+} from './stock/lot-figures.ts';
 export { LOT_HORIZON_DAYS, type LotBrief, type LotCourse, lotBrief, lotCourse } from './stock/lot-outlook.ts';
 export type { BurnResult } from './stock/movements.ts';
 export { nearestMaterialId } from './stock/nearest-material.ts';

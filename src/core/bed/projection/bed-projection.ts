@@ -24,6 +24,7 @@ import {
   runTo,
   startRun,
 } from '../../model/index.ts';
+import { FINISHED_RECOGNIZABLE_SHARE } from '../../yard/index.ts';
 
 /** One layer, or what was dug in, on one day. Amounts per m2. */
 export interface LayerState {
@@ -54,6 +55,14 @@ export interface LayerState {
   readonly heldContactG: number;
   readonly heldRootG: number;
 }
+
+/** Share of the carbon of a layer that still looks like what was laid, 0 to 1. */
+export const recognizableShareOf = ({ freshCarbonG, laidCarbonG }: LayerState): number =>
+  laidCarbonG > 0 ? freshCarbonG / laidCarbonG : 0;
+
+/** Whether a layer is crumbs by now: held against the yardstick of a finished heap. */
+export const isCrumbs = (layer: LayerState): boolean =>
+  recognizableShareOf(layer) < FINISHED_RECOGNIZABLE_SHARE;
 
 /** One crop on one day. */
 export interface CropState {

@@ -10,6 +10,7 @@ import { bedAgenda, yardAgenda } from './garden-agenda.ts';
 import { layingDay } from './laying-day.ts';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import type { Task } from './tasks.ts';
+import { FINISHED_RECOGNIZABLE_SHARE } from '../../yard/index.ts';
 
 const TODAY = '2026-05-14';
 const day = (iso: string) => dayNumberFromIso(iso, []);
@@ -142,13 +143,25 @@ describe('the tasks of a bed', () => {
     const planned = plan({ id: 'more', date: isoDateOf(topUp.day - 20) });
     expect(byCode(tasksOf(gardenOf([laid, planned])), 'topUp')).toEqual([]);
   });
-  it('lift the bottom of a path after two and a half years', () => {
+  it('lift the bottom of a path when the model has it as crumbs', () => {
+    const path = { beds: [bedOf({ kind: 'path' })] };
+    const straw = layOf({ id: 'old', date: '2024-01-10', materialId: 'straw_cereal', massFreshKg: 60 });
+    const [lift] = byCode(tasksOf(gardenOf([straw], path)), 'liftPath');
+    expect(lift.what).toMatchObject({ isCrumbs: true });
+    const { recognizableShare, years } = lift.what as Extract<Task['what'], { code: 'liftPath' }>;
+    expect(recognizableShare).toBeLessThan(FINISHED_RECOGNIZABLE_SHARE);
+    expect(recognizableShare).toBeGreaterThan(FINISHED_RECOGNIZABLE_SHARE - 0.02);
+    expect(years).toBeGreaterThan(2);
+    expect(years).toBeLessThan(4);
+  });
+  it('look under a path after two and a half years where the model still has wood', () => {
     const path = { beds: [bedOf({ kind: 'path' })] };
     const [lift] = byCode(
       tasksOf(gardenOf([layOf({ id: 'old', date: '2024-01-10', massFreshKg: 150 })], path)),
       'liftPath',
     );
     expect([lift.key, isoDateOf(lift.day)]).toEqual(['lift:old', '2026-07-11']);
+    expect(lift.what).toMatchObject({ isCrumbs: false });
     expect(byCode(tasksOf(gardenOf([layOf({ id: 'old', date: '2024-01-10' })])), 'liftPath')).toEqual([]);
   });
   it('look under manure at two weeks, seven and ninety days, and at leaves over a lock-up', () => {

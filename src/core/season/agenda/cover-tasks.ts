@@ -1,5 +1,5 @@
 import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
-import { type BedSample, atEndOf } from '../../bed/index.ts';
+import { type BedSample, atEndOf, isCrumbs, recognizableShareOf } from '../../bed/index.ts';
 import type { BedKind } from '../../../records/vocabulary.ts';
 import type { LayEntry } from '../../../records/entry.ts';
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
@@ -72,7 +72,7 @@ function topUp(setting: BedAgendaSetting): Task[] {
   ];
 }
 
-/** When the bottom of a path has become something to lift into beds and pots. */
+/** When the oldest layer of a path is crumbs by the model; after the usual time where it is not within what is projected. */
 function liftPath(setting: BedAgendaSetting): Task[] {
   const { books, projection, today } = setting;
   if (books.bed.kind !== 'path') return [];
@@ -83,14 +83,27 @@ function liftPath(setting: BedAgendaSetting): Task[] {
   );
   const oldest = mulchesLaid(setting).find(({ entry }) => there.has(entry.id));
   if (!oldest) return [];
+  const layerOn = ({ layers }: BedSample) => layers.find(({ id }) => id === oldest.entry.id);
+  const crumbs = projection.samples.find((sample) => {
+    const layer = sample.day > oldest.day ? layerOn(sample) : undefined;
+    return layer && isCrumbs(layer);
+  });
+  const day = crumbs?.day ?? oldest.day + LIFT_AFTER_DAYS;
+  const then = layerOn(atEndOf(projection, Math.min(day, projection.endDay - 1)));
   return [
     {
       key: `lift:${oldest.entry.id}`,
       group: 'laying',
-      what: { code: 'liftPath', layerIds: [oldest.entry.id], years: LIFT_AFTER_DAYS / DAYS_PER_YEAR },
+      what: {
+        code: 'liftPath',
+        layerIds: [oldest.entry.id],
+        years: (day - oldest.day) / DAYS_PER_YEAR,
+        recognizableShare: then ? recognizableShareOf(then) : 0,
+        isCrumbs: crumbs !== undefined,
+      },
       bedId: books.bed.id,
       lotId: null,
-      day: oldest.day + LIFT_AFTER_DAYS,
+      day,
       record: null,
       warnings: [],
       lateCost: null,

@@ -45,7 +45,14 @@ export type TaskWhat =
       readonly waitingCostsG: number | null;
     }
   | { readonly code: 'topUp'; readonly nowCm: number; readonly addCm: number; readonly materialId: string }
-  | { readonly code: 'liftPath'; readonly layerIds: readonly string[]; readonly years: number }
+  | {
+      readonly code: 'liftPath';
+      readonly layerIds: readonly string[];
+      readonly years: number;
+      /** Share of its carbon that still looks like what was laid, on the day. */
+      readonly recognizableShare: number;
+      readonly isCrumbs: boolean;
+    }
   | { readonly code: 'safe'; readonly start: 'seedlings' | 'transplants' }
   | { readonly code: 'harvestFrom'; readonly cropId: string; readonly raw: 'manure' | 'urine' }
   /** Frost that kills what stands there is to be reckoned with from the day. */

@@ -25,7 +25,7 @@ const GRAMS_PER_KILOGRAM = 1000;
 /** A mix counts as compost once so little quick carbon is left that it no longer heats (set here). */
 const FINISHED_QUICK_SHARE = 0.03;
 /** And so little of what came is still recognizable: the yardstick of a heap of 16 months (S12 of the model). */
-const FINISHED_RECOGNIZABLE_SHARE = 0.35;
+export const FINISHED_RECOGNIZABLE_SHARE = 0.35;
 /** And nothing in it is younger: weeks of heat and a month or more of curing (NRAES-54, from memory; the figure is set here). */
 const FINISHED_FROM_DAYS = 90;
 /** They do not decide what a mix is. */

@@ -1,10 +1,10 @@
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import type { AgendaItem } from '../../../core/season/index.ts';
 import { dateNear } from '../../../words/dates.ts';
-import { TASK_GROUP_MARKS, taskReason, taskWords } from '../../../words/task-words.ts';
+import { TASK_GROUP_MARKS, taskReason, tasksWords } from '../../../words/task-words.ts';
 import { TaskRow, type TaskRowProps } from './TaskRow.tsx';
 
-/** The same task on many beds on one day, as one line that opens. */
+/** The same task on many beds as one line that opens; its day is the first of theirs. */
 export function TaskBundle({
   items,
   ...rows
@@ -20,10 +20,10 @@ export function TaskBundle({
           <span className="task-date figure">{dateNear(first.shownDay, today)}</span>
           <span className="task-mark">{TASK_GROUP_MARKS[first.group]}</span>
           <span className="task-body">
-            <span className="task-what">
-              {items.length} beds: {taskWords(first, books, measures)}
-            </span>
-            <span className="soft"> {taskReason(first, measures, today)}</span>
+            <span className="task-what">{tasksWords(items, books, measures)}</span>
+            {first.what.code !== 'check' && (
+              <span className="soft"> {taskReason(first, measures, today)}</span>
+            )}
           </span>
         </summary>
         <ul className="tasks">

@@ -55,6 +55,14 @@ describe('an agenda', () => {
     expect(sizes([close('a'), close('b')])).toEqual([1, 1]);
     expect(sizes([close('a'), close('b'), close('c', 200)])).toEqual([1, 1, 1]);
   });
+  it('tells the same look at several beds as one round, whichever day each is due', () => {
+    const look = (key: string, inDays: number, check: 'threads' | 'thickness' = 'threads') =>
+      item(key, inDays, { what: { code: 'check', check, aboutId: key }, bedId: key });
+    const keys = bundleItems([look('a', 1), look('b', 3), look('x', 3, 'thickness'), look('c', 5)]).map(
+      (bundle) => bundle.map(({ key }) => key),
+    );
+    expect(keys).toEqual([['a', 'b', 'c'], ['x']]);
+  });
   it('keeps what was ticked off lately at hand', () => {
     const items = [
       item('old', -60, marked('done')),

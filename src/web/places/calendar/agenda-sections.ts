@@ -31,18 +31,29 @@ function sectionName({ shownDay }: AgendaItem, today: DayNumber): string {
   return monthAndYear(shownDay);
 }
 
-/** Tasks that are the same for every bed; from this number on they are listed as one. */
-const BUNDLED: ReadonlySet<string> = new Set(['closeYear', 'retest']);
+/** From this number on, tasks that are the same for several beds are listed as one. */
 const FEWEST_BUNDLED = 3;
 
-/** Items in order, those that are the same on many beds on one day together. */
+/** What items have in common that are listed as one; null for a task that stands alone. */
+function bundleKey({ what, shownDay, state }: AgendaItem): string | null {
+  switch (what.code) {
+    case 'closeYear':
+    case 'retest':
+      return `${what.code} ${shownDay} ${state}`;
+    // Looking at a bed is not due on one day only: all looks of a section can be one round.
+    case 'check':
+      return `${what.check} ${state}`;
+    default:
+      return null;
+  }
+}
+
+/** Items in order, those that are the same on many beds together. */
 export function bundleItems(items: readonly AgendaItem[]): AgendaItem[][] {
   const bundles: AgendaItem[][] = [];
   for (const item of items) {
-    const keyOf = ({ what, shownDay, state }: AgendaItem) => `${what.code} ${shownDay} ${state}`;
-    const same = BUNDLED.has(item.what.code)
-      ? bundles.find(([first]) => keyOf(first!) === keyOf(item))
-      : undefined;
+    const key = bundleKey(item);
+    const same = key === null ? undefined : bundles.find(([first]) => bundleKey(first!) === key);
     if (same) same.push(item);
     else bundles.push([item]);
   }

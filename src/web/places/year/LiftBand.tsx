@@ -1,5 +1,6 @@
 import { useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox } from 'antd';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { LiftDraft } from '../../../contract/requests.ts';
 import { sentencesOf } from '../../api/failures.ts';
@@ -8,6 +9,9 @@ import { useTakeBack } from '../../api/stock.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { ageInWords, dayOf } from '../../../words/dates.ts';
+import { formatPercent } from '../../../words/figures.ts';
+import { isCrumbs, recognizableShareOf } from '../../../core/bed/index.ts';
+import { briefQuery, questionAbout } from '../../worker/questions.ts';
 import { layName } from '../../../words/record-names.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import type { YearPartProps } from './SheetBody.tsx';
@@ -39,6 +43,18 @@ export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
   const lift = useLift(bed.id);
   const takeBack = useTakeBack(books.garden.id);
   const offerUndo = useUndo();
+  const { data } = useQuery(briefQuery(questionAbout(books, bed.id, books.today), 0));
+  const now = data?.ok ? data.result.now.layers : [];
+  const stateOf = (layerId: string) => now.find((layer) => layer.id === layerId);
+  const stateWords = (layerId: string): string => {
+    const layer = stateOf(layerId);
+    if (!layer) return '';
+    return `, ${formatPercent(recognizableShareOf(layer))} still looks as it came${isCrumbs(layer) ? ': crumbs' : ''}`;
+  };
+  const isStillWood = chosen.some((one) => {
+    const layer = stateOf(one);
+    return layer !== undefined && !isCrumbs(layer);
+  });
   if (layers.length === 0) return null;
   const draft: LiftDraft = { id, date, note: '', layerIds: [...chosen], lotName: name };
   const send = () =>
@@ -69,10 +85,17 @@ export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
           entry.type === 'lay' ? (
             <Checkbox key={entry.id} value={entry.id}>
               {layName(entry, books)}, {ageInWords(today - dayOf(entry.date))} old
+              <span className="soft">{stateWords(entry.id)}</span>
             </Checkbox>
           ) : null,
         )}
       </Checkbox.Group>
+      {isStillWood && (
+        <p className="cautions" role="status">
+          ⚠ By the model some of it is still wood, not crumbs: leave it another year, or lift it as coarse
+          mulch. In a bed it would lock up nitrogen.
+        </p>
+      )}
       <div className="band-fields">
         <TextField name="Call the pile" value={name} onChange={setName} isNumber={false} width={200} />
         <DateField name="Lifted on" value={date} onChange={setDate} />
