@@ -33,6 +33,7 @@ const isDone = [
   bench('fresh'),
   bench('growth'),
   bench('years'),
+  bench('log'),
   bench('server'),
   bench('browser'),
 ].every(Boolean);

@@ -21,6 +21,7 @@ const quiet: BedPlan = {
   status: 'resting',
   contact: null,
   root: null,
+  heldNowG: { contact: 0, root: 0 },
   feeding: null,
   coming: [],
   planting: [],
@@ -104,6 +105,24 @@ const feedingSetting = { areaM2: 5, potCount: null, names, measures: metric, pro
 describe('lock-up in words', () => {
   it('says that there is none', () =>
     expect(lockUpAnswer(quiet, names, metric).headline).toBe('Nothing locked up'));
+  it('says what is still held once a lock-up is past, and what is too little to feel', () => {
+    const held = (contactG: number, rootG: number) =>
+      lockUpAnswer({ ...quiet, heldNowG: { contact: contactG, root: rootG } }, names, metric);
+    expect(held(0, 0.04).headline).toBe('Nothing locked up');
+    expect(held(0, 0.1)).toMatchObject({
+      headline: 'Too little to feel',
+      details: ['Decomposers hold 0.1 g/m² in the root zone: less than a crop feels.'],
+    });
+    expect(held(0.4, 1.2)).toMatchObject({
+      headline: 'More than half is back',
+      details: [
+        'The lock-up is past. Decomposers still hold 0.4 g/m² in the top 5 cm and 1.2 g/m² in the root zone, and go on giving it back.',
+      ],
+    });
+    expect(
+      lockUpAnswer({ ...quiet, contact, heldNowG: { contact: 0.6, root: 1.2 } }, names, metric).details,
+    ).toContain('In the root zone more than half is back; 1.2 g/m² is still held there.');
+  });
   it('keeps the zones apart', () => {
     expect(lockUpAnswer({ ...quiet, contact }, names, metric)).toMatchObject({
       headline: 'Top 5 cm only, until mid May 2027',

@@ -1,5 +1,12 @@
 import type { DayNumber } from '../core/ground/index.ts';
-import { type BedStanding, type LockUpWindow, type Zone, isAtHand } from '../core/bed/index.ts';
+import {
+  HELD_TOLD_FROM_G,
+  type BedStanding,
+  type LockUpWindow,
+  ZONES,
+  type Zone,
+  isAtHand,
+} from '../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../core/model/index.ts';
 import { aboutWhen } from './dates.ts';
 import { formatPercent } from './figures.ts';
@@ -16,6 +23,11 @@ const topWords = (measures: Measures): string => `Top ${measures.thickness(CONTA
 
 const zoneWords = (zone: Zone, measures: Measures): string =>
   zone === 'contact' ? topWords(measures) : 'Root zone';
+
+const IN_ZONE: Readonly<Record<Zone, (measures: Measures) => string>> = {
+  contact: (measures) => `in the top ${measures.thickness(CONTACT_ZONE_CM)}`,
+  root: () => 'in the root zone',
+};
 
 /** Until when a lock-up lasts that is going on or at hand, or from when one that is still to come. */
 function untilWords(window: LockUpWindow, today: DayNumber): string {
@@ -77,6 +89,35 @@ function feltSentence({ prospects, feeding, contact, root }: BedStanding, names:
   }
 }
 
+/** What is held in zones where no lock-up is going on: the rest of a past one, or too little of a new one. */
+function restAnswer({ heldNowG, rules }: BedStanding, measures: Measures): Answer {
+  const zones = ZONES.filter((zone) => heldNowG[zone] >= HELD_TOLD_FROM_G);
+  if (zones.length === 0) {
+    return {
+      headline: 'Nothing locked up',
+      details: ['Decomposers leave the soil its nitrogen, in both zones.'],
+      isStop: false,
+    };
+  }
+  const isRest = zones.some((zone) => heldNowG[zone] >= rules.feltFromG);
+  const places = zones.map((zone) => `${measures.rate(heldNowG[zone])} ${IN_ZONE[zone](measures)}`);
+  return {
+    headline: isRest ? 'More than half is back' : 'Too little to feel',
+    details: [
+      isRest
+        ? `The lock-up is past. Decomposers still hold ${LIST.format(places)}, and go on giving it back.`
+        : `Decomposers hold ${LIST.format(places)}: less than a crop feels.`,
+    ],
+    isStop: false,
+  };
+}
+
+/** Beside a lock-up of the top: what is held below it. */
+const belowSentence = ({ heldNowG, rules }: BedStanding, measures: Measures): string =>
+  heldNowG.root < rules.feltFromG
+    ? 'The root zone is hardly touched.'
+    : `In the root zone more than half is back; ${measures.rate(heldNowG.root)} is still held there.`;
+
 /** Where nitrogen is locked up, and until when half of it is back. */
 export function lockUpAnswer(standing: BedStanding, names: BedNames, measures: Measures): Answer {
   const { contact, root, today } = standing;
@@ -99,15 +140,11 @@ export function lockUpAnswer(standing: BedStanding, names: BedNames, measures: M
       details: [
         windowSentence(contact, today, measures),
         ...causeSentence(contact, names),
-        'The root zone is hardly touched.',
+        belowSentence(standing, measures),
         ...feltSentence(standing, names),
       ],
       isStop: false,
     };
   }
-  return {
-    headline: 'Nothing locked up',
-    details: ['Decomposers leave the soil its nitrogen, in both zones.'],
-    isStop: false,
-  };
+  return restAnswer(standing, measures);
 }

@@ -275,6 +275,7 @@ describe('workings in words', () => {
     rules: SCHOOL_RULES.byDepth,
     prospects: [],
     root: null,
+    heldNowG: { contact: 1, root: 0 },
     contact: {
       zone: 'contact',
       fromDay: today,

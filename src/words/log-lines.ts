@@ -9,7 +9,7 @@ import { entryWords } from './entry-words.ts';
 import { observedInWords, OBSERVED_WORDS } from './journal-words.ts';
 import type { Measures } from './measures.ts';
 import { searchText } from './name-search.ts';
-import { cropName, plantingOf } from './record-names.ts';
+import { cropName } from './record-names.ts';
 import { movementInWords } from './stock-words.ts';
 
 /** What a line of the whole log is about. */
@@ -71,8 +71,9 @@ export const ANY_LINE: LogFilter = { text: '', bedId: null, kind: null, cropId: 
 
 /** Everything that was done and seen in a garden up to today, newest first. */
 export function logLines(books: GardenBooks, measures: Measures): LogLine[] {
+  const cropIds = new Map(books.plantings.map(({ id, cropId }) => [id, cropId]));
   const lines: Unfound[] = [
-    ...books.journal.flatMap((record) => ofJournal(record, books, measures)),
+    ...books.journal.flatMap((record) => ofJournal(record, cropIds, measures)),
     ...books.entries
       .filter(({ state }) => state === 'laid')
       .map((record) => ofEntry(record, books, measures)),
@@ -108,7 +109,12 @@ function synonymsOf({ cropId, book, record }: Unfound, { crops }: GardenBooks): 
   return [crop?.name ?? '', ...(crop?.synonyms ?? []), ...(material?.synonyms ?? [])].join(' ');
 }
 
-function ofJournal(record: JournalRecord, books: GardenBooks, measures: Measures): Unfound[] {
+/** `cropIds` by the planting. */
+function ofJournal(
+  record: JournalRecord,
+  cropIds: ReadonlyMap<string, string>,
+  measures: Measures,
+): Unfound[] {
   const common = {
     book: 'journal' as const,
     record,
@@ -120,11 +126,10 @@ function ofJournal(record: JournalRecord, books: GardenBooks, measures: Measures
   };
   switch (record.kind) {
     case 'observation': {
-      const planting =
-        record.plantingId === null ? undefined : plantingOf(record.plantingId, books.plantings);
+      const cropId = cropIds.get(record.plantingId ?? '') ?? null;
       const { observed } = record;
       const words = observed.type === 'note' ? OBSERVED_WORDS.note : observedInWords(observed, measures);
-      return [{ ...common, kind: 'seen', bedId: record.bedId, cropId: planting?.cropId ?? null, words }];
+      return [{ ...common, kind: 'seen', bedId: record.bedId, cropId, words }];
     }
     case 'yearClose':
       return [{ ...common, kind: 'closed', bedId: record.bedId, words: `Books of ${record.year} closed` }];

@@ -5,7 +5,14 @@ export { type Caution, feedingCautions, layingCautions } from './advice/cautions
 export { type Conflict, conflictsIn, phOn } from './advice/conflicts.ts';
 export type { CropProspect } from './advice/crop-prospects.ts';
 export { cropsConcerned } from './advice/crops-concerned.ts';
-export { type LockUpWindow, type Zone, isAtHand } from './advice/lock-up.ts';
+export {
+  HELD_TOLD_FROM_G,
+  type HeldG,
+  type LockUpWindow,
+  ZONES,
+  type Zone,
+  isAtHand,
+} from './advice/lock-up.ts';
 export { type NextStep, nextStep } from './advice/next-step.ts';
 export { type PlantingDate, TRIAL_DAYS, plantingDates } from './advice/planting-dates.ts';
 export { rulesFor } from './advice/schools.ts';

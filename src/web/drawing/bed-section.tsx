@@ -1,13 +1,12 @@
 import { useMeasures } from '../app/garden-context.ts';
 import { memo } from 'react';
-import type { BedSample, LayerState } from '../../core/bed/index.ts';
+import { type BedSample, HELD_TOLD_FROM_G, type LayerState } from '../../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
 import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 import { GrainDefinitions, grainId, HATCH_ID } from './grains.tsx';
 import { Plant, Roots } from './plants.tsx';
 import {
   HEIGHT,
-  HELD_SHOWN_FROM_G,
   LEFT,
   placeLayers,
   sectionScale,
@@ -110,7 +109,7 @@ const FIGURE_FROM_G = 0.25;
 function HeldHatch({ top, bottom, heldG }: ZoneProps) {
   const measures = useMeasures();
   const { body } = useSectionFrame();
-  if (heldG < HELD_SHOWN_FROM_G) return null;
+  if (heldG < HELD_TOLD_FROM_G) return null;
   const strength = Math.min(1, heldG / HATCH_FULL_G);
   return (
     <g>

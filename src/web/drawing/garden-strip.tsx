@@ -33,10 +33,11 @@ const SURFACE = PLANT_ROOM + HIGHEST_CM * CM;
 const BASE = SURFACE + SOIL_CM * CM;
 const HEIGHT = BASE + 42;
 const PER_ROW = 8;
-const FELT_G = 0.25;
+/** Less than this cannot be made out so small, g/m2. */
+const HATCHED_FROM_G = 0.25;
 
 function Hatch({ x, top, bottom, heldG }: { x: number; top: number; bottom: number; heldG: number }) {
-  if (heldG < FELT_G) return null;
+  if (heldG < HATCHED_FROM_G) return null;
   return (
     <rect
       x={x}

@@ -45,9 +45,6 @@ export const NARROW_FRAME = frameOf(110);
 export const PLANT_ROOM = 78;
 export const SUBSOIL_CM = 8;
 
-/** Less than this held back is neither drawn nor named, g/m2. */
-export const HELD_SHOWN_FROM_G = 0.05;
-
 /** Where the soil begins, and how many pixels a centimetre takes, so that the highest stack and the roots fit. */
 export interface SectionScale {
   readonly pxPerCm: number;

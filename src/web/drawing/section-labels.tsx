@@ -1,8 +1,9 @@
+import { HELD_TOLD_FROM_G } from '../../core/bed/index.ts';
 import { counted } from '../../words/counted.ts';
 import type { Measures } from '../../words/measures.ts';
 import { COLORS, LETTER_PX } from '../theme/tokens.ts';
 import { stackLabels } from './label-stack.ts';
-import { HEIGHT, HELD_SHOWN_FROM_G, TOP, type NamedLayer, type PlacedLayer } from './section-frame.ts';
+import { HEIGHT, TOP, type NamedLayer, type PlacedLayer } from './section-frame.ts';
 import { useSectionFrame } from './use-section-frame.ts';
 
 const LABEL_HEIGHT = 33;
@@ -99,7 +100,7 @@ export function layerLabels(placed: readonly PlacedLayer[], measures: Measures):
 /** What is available in a zone, what is locked up there, and how warm it is. */
 export function zoneDetail(availableG: number, heldG: number, soilC: number, measures: Measures): string {
   const held =
-    heldG >= HELD_SHOWN_FROM_G
+    heldG >= HELD_TOLD_FROM_G
       ? [`${measures.rateFigure(heldG).toFixed(measures.rateDecimals)} locked up`]
       : [];
   const available = `${measures.rate(availableG)} available`;

@@ -4,6 +4,12 @@ import type { BedSample } from '../projection/bed-projection.ts';
 export const ZONES = ['contact', 'root'] as const;
 export type Zone = (typeof ZONES)[number];
 
+/** Nitrogen that decomposers hold of each zone, g/m2. */
+export type HeldG = Readonly<Record<Zone, number>>;
+
+/** Less than this held back is neither drawn nor told, g/m2 (set here). */
+export const HELD_TOLD_FROM_G = 0.05;
+
 /** A time in which decomposers hold nitrogen drawn out of a zone. */
 export interface LockUpWindow {
   readonly zone: Zone;
@@ -44,6 +50,11 @@ function causesOf({ layers }: BedSample, zone: Zone, peakG: number): LockUpCause
 
 const heldIn = (sample: BedSample, zone: Zone): number =>
   zone === 'contact' ? sample.heldContactG : sample.heldRootG;
+
+export const heldOn = (sample: BedSample): HeldG => ({
+  contact: sample.heldContactG,
+  root: sample.heldRootG,
+});
 
 /**
  * The lock-up of a zone that is going on at `today`, or the next one to come; null when there is none. It

@@ -2,7 +2,7 @@ import type { DayNumber, FindMaterial } from '../../ground/index.ts';
 import type { BedScenario } from '../../model/index.ts';
 import { type Conflict, conflictsIn } from '../advice/conflicts.ts';
 import { type CropProspect, cropProspects } from '../advice/crop-prospects.ts';
-import { type LockUpWindow, isAtHand, lockUpWindow } from '../advice/lock-up.ts';
+import { type HeldG, type LockUpWindow, heldOn, isAtHand, lockUpWindow } from '../advice/lock-up.ts';
 import { type PlantingDate, plantingDates } from '../advice/planting-dates.ts';
 import type { SchoolRules } from '../advice/schools.ts';
 import { type HarvestWait, harvestWaits } from '../advice/waits.ts';
@@ -24,6 +24,8 @@ export interface BedStanding {
   readonly status: BedStatus;
   readonly contact: LockUpWindow | null;
   readonly root: LockUpWindow | null;
+  /** At the end of today, whether or not it is enough for a lock-up. */
+  readonly heldNowG: HeldG;
   /** Null on a path, and where nothing grows or is planned. */
   readonly feeding: FeedingPlan | null;
   /** How crops fare when nothing is fed beyond what the books say. */
@@ -107,7 +109,8 @@ function bedStanding({ scenario, projection, today, advice }: BedPlanSetting): B
   const root = lockUpWindow({ samples, zone: 'root', today, feltFromG });
   const feeding = isPath ? null : planFeeding(scenario, today, advice.feeding);
   const prospects = cropProspects(scenario, projection, rules);
-  const standing = { today, contact, root, feeding, prospects, rules };
+  const heldNowG = heldOn(atEndOf(projection, today));
+  const standing = { today, contact, root, heldNowG, feeding, prospects, rules };
   return { ...standing, status: isPath ? 'path' : statusOf(scenario, projection, standing) };
 }
 

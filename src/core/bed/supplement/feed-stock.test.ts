@@ -100,6 +100,9 @@ describe('feeding with what is in stock first', () => {
     expect(about.lots.map(({ id }) => id)).toEqual(['blood']);
     const planned = (all: GardenRecords) => planOfBed({ records: all, bedId: 'bed', todayIso: TODAY })!.plan;
     expect(planned(about)).toEqual(planned(records));
-    expect(recordsAbout(gardenWith([BLOOD], 'urea'), 'bed').lots).toEqual([]);
+    // A product that was chosen is taken out of the lot it lies in, too.
+    expect(recordsAbout(gardenWith([BLOOD], 'blood_meal'), 'bed').lots.map(({ id }) => id)).toEqual([
+      'blood',
+    ]);
   });
 });
