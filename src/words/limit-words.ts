@@ -18,7 +18,11 @@ export function limitInWords(limit: BedLimit, measures: Measures, today: DayNumb
         limit.broughtGPerM2Year > LITTLE_BROUGHT_G
           ? 'Spread less, or grow something over winter.'
           : 'Grow something over winter.';
-      return `${measures.rate(limit.gPerM2Year)} of nitrogen is washed out in a year according to the model, with ${measures.rate(limit.broughtGPerM2Year)} brought there: over ${measures.rate(limit.limitGPerM2Year)} what drains holds more than 50 parts of nitrate in a million of water (EU Nitrates Directive, from memory). ${remedy}`;
+      const brought =
+        limit.broughtGPerM2Year > LITTLE_BROUGHT_G
+          ? measures.rate(limit.broughtGPerM2Year)
+          : 'next to nothing';
+      return `By the model ${measures.rate(limit.gPerM2Year)} of nitrogen is washed out in a coming year that brings ${brought}. From ${measures.rate(limit.limitGPerM2Year)} on, the water that drains holds more than 50 parts of nitrate in a million (EU Nitrates Directive, from memory). ${remedy}`;
     }
   }
 }

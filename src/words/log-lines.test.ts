@@ -64,6 +64,18 @@ const found = (change: Partial<LogFilter>) =>
   linesFor(lines, { ...ANY_LINE, ...change }).map(({ key }) => key);
 
 describe('the whole log', () => {
+  it('calls a crop cleared only when it was ticked off, or is no longer asked for', () => {
+    const mark = (state: string) => ({ kind: 'mark', taskKey: 'clear:planting', state });
+    const cleared = (today: string, journal: readonly object[] = []) =>
+      logLines({ ...books, today, journal } as unknown as GardenBooks, metric).find(
+        ({ key }) => key === 'planting cleared',
+      )?.words;
+    expect(cleared('2026-10-05')).toBe('Tall leek counted as cleared, not yet ticked off');
+    expect(cleared('2026-10-05', [mark('done')])).toBe('Tall leek cleared');
+    expect(cleared('2026-10-05', [mark('snoozed')])).toContain('not yet ticked off');
+    expect(cleared('2026-11-30')).toBe('Tall leek cleared');
+    expect(cleared('2026-09-30')).toBeUndefined();
+  });
   it('has what was done and seen, newest first, and nothing that is only planned or marked', () => {
     const keys = ['planting cleared', 'yield', 'worms', 'water', 'chips', 'planting', 'turn'];
     expect(new Set(lines.map(({ key }) => key))).toEqual(new Set(keys));

@@ -4,7 +4,9 @@ import type { JournalRecord } from '../records/journal.ts';
 import type { MovementRecord } from '../records/movement.ts';
 import type { PlantingRecord } from '../records/planting.ts';
 import { findCrop, findLibraryMaterial } from '../core/ground/index.ts';
+import { clearTaskKey, isClearingAsked } from '../core/season/index.ts';
 import { BREW_WORDS } from './brew-words.ts';
+import { dayOf } from './dates.ts';
 import { entryWords } from './entry-words.ts';
 import { observedInWords, OBSERVED_WORDS } from './journal-words.ts';
 import type { Measures } from './measures.ts';
@@ -72,12 +74,17 @@ export const ANY_LINE: LogFilter = { text: '', bedId: null, kind: null, cropId: 
 /** Everything that was done and seen in a garden up to today, newest first. */
 export function logLines(books: GardenBooks, measures: Measures): LogLine[] {
   const cropIds = new Map(books.plantings.map(({ id, cropId }) => [id, cropId]));
+  const ticked = new Set(
+    books.journal.flatMap((record) =>
+      record.kind === 'mark' && record.state === 'done' ? [record.taskKey] : [],
+    ),
+  );
   const lines: Unfound[] = [
     ...books.journal.flatMap((record) => ofJournal(record, cropIds, measures)),
     ...books.entries
       .filter(({ state }) => state === 'laid')
       .map((record) => ofEntry(record, books, measures)),
-    ...books.plantings.flatMap((record) => ofPlanting(record, books)),
+    ...books.plantings.flatMap((record) => ofPlanting(record, books, ticked)),
     ...books.movements
       .filter(({ state }) => state === 'laid')
       .map((record) => ofMovement(record, books, measures)),
@@ -155,16 +162,21 @@ const ofEntry = (record: EntryRecord, books: GardenBooks, measures: Measures): U
   note: record.note,
 });
 
-function ofPlanting(record: PlantingRecord, books: GardenBooks): Unfound[] {
+function ofPlanting(record: PlantingRecord, books: GardenBooks, ticked: ReadonlySet<string>): Unfound[] {
   if (record.state !== 'laid') return [];
   const { id, bedId, cropId, plantedOn, clearedOn, note } = record;
   const name = cropName(id, books);
   const common = { book: 'plantings' as const, record, kind: 'grown' as const, bedId, lotId: null, cropId };
+  const isToBeTicked =
+    clearedOn !== null &&
+    isClearingAsked(dayOf(clearedOn), dayOf(books.today)) &&
+    !ticked.has(clearTaskKey(id));
+  const clearedWords = isToBeTicked ? 'counted as cleared, not yet ticked off' : 'cleared';
   const began = record.startsAs === 'seed' ? 'sown' : 'planted';
   return [
     { ...common, key: id, date: plantedOn, words: `${name} ${began}`, note },
     ...(clearedOn !== null && clearedOn <= books.today
-      ? [{ ...common, key: `${id} cleared`, date: clearedOn, words: `${name} cleared`, note: '' }]
+      ? [{ ...common, key: `${id} cleared`, date: clearedOn, words: `${name} ${clearedWords}`, note: '' }]
       : []),
   ];
 }

@@ -2,6 +2,7 @@
 
 // agenda
 export { type AgendaItem, agendaOf } from './agenda/agenda.ts';
+export { clearTaskKey, isClearingAsked } from './agenda/clearing.ts';
 export { type YardRecords, bedAgenda, yardAgenda } from './agenda/garden-agenda.ts';
 export { type LayingDay, type LayingLine, layingDay } from './agenda/laying-day.ts';
 export {

@@ -45,7 +45,9 @@ describe('what is washed out', () => {
     expect(washedOutLimit(MILD, 6, 10)).toEqual([]);
     const [limit] = washedOutLimit(MILD, 46, 102);
     const sentence = limitInWords(limit, measuresOf({ measures: 'metric' }), since);
-    expect(sentence).toMatch(/^46.0 g\/m² of nitrogen is washed out .* 102 g\/m² brought there: over 6.1 g/);
+    expect(sentence).toMatch(/^By the model 46.0 g\/m² of nitrogen .* brings 102 g\/m². From 6.1 g\/m² on/);
+    const [old] = washedOutLimit(MILD, 46, 0);
+    expect(limitInWords(old, measuresOf({ measures: 'metric' }), since)).toMatch(/brings next to nothing/);
   });
   it('is said of 2 cm of compost a year that has gone on for fifteen years', () => {
     const entries = Array.from({ length: 16 }, (_, i) => lay('compost_garden', `${2011 + i}-03-20`, 55));

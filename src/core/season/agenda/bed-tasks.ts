@@ -19,13 +19,13 @@ import {
 import type { BedKind } from '../../../records/vocabulary.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
+import { clearTaskKey, isClearingAsked } from './clearing.ts';
 import { coverTasks } from './cover-tasks.ts';
 import { lateCost } from './late-cost.ts';
 import { isWithinAgenda, type Task, type TaskGroup } from './tasks.ts';
 import { weatherTasks } from './weather-tasks.ts';
 import { watchTasks } from './watch-tasks.ts';
 
-const CLEARED_TOLD_DAYS = 14;
 /** Beds in which something young is set year after year. */
 const SOWN: ReadonlySet<BedKind> = new Set(['annual', 'raised', 'seedbed', 'container']);
 const GROUP_OF_ENTRY: Readonly<Record<Entry['type'], TaskGroup>> = {
@@ -141,10 +141,10 @@ function plantTask(setting: BedAgendaSetting, planting: Planting): Task {
 function clearTask(setting: BedAgendaSetting, { id, cropId, clearedOn }: Planting): Task[] {
   if (clearedOn === null) return [];
   const day = dayOf(clearedOn);
-  if (day < setting.today - CLEARED_TOLD_DAYS) return [];
+  if (!isClearingAsked(day, setting.today)) return [];
   return [
     {
-      key: `clear:${id}`,
+      key: clearTaskKey(id),
       group: 'growing',
       what: { code: 'clear', cropId },
       bedId: setting.books.bed.id,
