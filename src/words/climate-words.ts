@@ -45,6 +45,6 @@ function partOfMonth(day: number): string {
 /** When frost is to be reckoned with, in one sentence. */
 export function frostWords(dates: ReturnType<typeof frostDates>): string {
   if (dates === 'none') return 'In most years there is no frost.';
-  if (dates === 'always') return 'Frost may come in any month.';
+  if (dates === 'anyMonth') return 'Frost may come in any month.';
   return `In every second year the last frost comes after ${partOfMonth(dates.lastDay)}, and the first before ${partOfMonth(dates.firstDay)} (estimated from the monthly means; in a hollow it stays longer).`;
 }

@@ -35,7 +35,7 @@ const KIND_OF_ENTRY: Readonly<Record<EntryRecord['type'], LogKind>> = {
   soilTest: 'tested',
 };
 
-/** The record a line tells of, by the book it stands in. */
+/** The record that a line is about, and the kind of record it is. */
 export type LoggedRecord =
   | { readonly book: 'journal'; readonly record: JournalRecord }
   | { readonly book: 'entries'; readonly record: EntryRecord }

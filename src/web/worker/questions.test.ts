@@ -2,7 +2,7 @@ import { hashKey, type QueryKey } from '@tanstack/react-query';
 import { describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, NO_STOCK, plantingOf } from '../../../tests/fixtures/books.ts';
 import type { GardenRecords } from '../../core/bed/books/garden-books.ts';
-import { adviceQuery, nearQuery, questionAbout } from './questions.ts';
+import { adviceQuery, nearQuery, questionAbout, recordsForYears } from './questions.ts';
 
 const records = (): GardenRecords => ({
   garden: { ...GARDEN },
@@ -52,5 +52,19 @@ describe('a question about a bed', () => {
       adviceQuery(asked()),
     ].map((query) => keyOf(query));
     expect(new Set(keys).size).toBe(keys.length);
+  });
+});
+
+describe('records for years', () => {
+  it('hold the weather that was measured, as the page of a bed does, and no log', () => {
+    const weather = [{ date: '2026-05-01', meanC: 9, rainMm: 3 }] as unknown as NonNullable<
+      GardenRecords['weather']
+    >;
+    const mark = { kind: 'mark' } as unknown as GardenRecords['journal'][number];
+    const told = recordsForYears({ ...records(), weather, journal: [mark] });
+    const { garden, beds, entries, plantings, crops, materials, labResults, lots, movements } = records();
+    const kept = { garden, beds, entries, plantings, crops, materials, labResults, lots, movements };
+    expect(told).toEqual({ ...kept, weather, journal: [] });
+    expect(questionAbout({ ...records(), weather }, 'north', '2026-05-14').records.weather).toBe(weather);
   });
 });

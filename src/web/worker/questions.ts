@@ -117,6 +117,32 @@ export const briefQuery = (question: BedQuestion, lane: number) =>
   });
 
 /** Only what decides how the stock fares. */
+/** All records of a garden but its log: what is worked out over years leaves postponed doses aside. */
+export const recordsForYears = ({
+  garden,
+  beds,
+  entries,
+  plantings,
+  crops,
+  materials,
+  labResults,
+  lots,
+  movements,
+  weather,
+}: GardenRecords): GardenRecords => ({
+  garden,
+  beds,
+  entries,
+  plantings,
+  crops,
+  materials,
+  labResults,
+  lots,
+  movements,
+  ...(weather ? { weather } : {}),
+  journal: [],
+});
+
 export const questionAboutStock = (records: GardenRecords, today: string): StockQuestion => ({
   today,
   records: {

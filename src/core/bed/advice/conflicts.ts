@@ -38,7 +38,7 @@ export type Conflict =
 
 const NEAR_DAYS = 14;
 const YEAR_DAYS = 365;
-/** Raw char still robs a crop sown this soon after (the trade says weeks to seasons; set here). */
+/** Raw char still locks up nitrogen from a crop sown this soon after (the trade says weeks to seasons; set here). */
 const RAW_CHAR_DAYS = 60;
 
 interface Dated<Kind extends Entry = Entry> {

@@ -59,18 +59,18 @@ function frostByNight(normals: ClimateNormals): number[] {
 
 /**
  * The last frost of spring and the first of autumn, as they come in the middle year; 'none' where less than every second
- * year has any, 'always' where less than three weeks lie between the two. The air at 2 m is meant; on the ground it
+ * year has any, 'anyMonth' where less than three weeks lie between the two, so that no month is free of it. The air at 2 m is meant; on the ground it
  * freezes earlier and later.
  *
  * @example
  * frostDates(findClimate('cool_temperate')).lastDay - dayNumberFromIso('2025-01-01') // 133
  */
-export function frostDates(normals: ClimateNormals): FrostDates | 'none' | 'always' {
+export function frostDates(normals: ClimateNormals): FrostDates | 'none' | 'anyMonth' {
   const chances = frostByNight(normals);
   const warmest = chances.indexOf(Math.min(...chances));
   const [before, after] = [safeNights(chances, warmest, -1), safeNights(chances, warmest, 1)];
   if (before === null || after === null) return 'none';
-  if (before + after < SHORTEST_SUMMER_DAYS) return 'always';
+  if (before + after < SHORTEST_SUMMER_DAYS) return 'anyMonth';
   const dayOf = (index: number): DayNumber => YEAR_START + ((index + DAYS_PER_YEAR) % DAYS_PER_YEAR);
   return { lastDay: dayOf(warmest - before), firstDay: dayOf(warmest + after) };
 }
@@ -110,7 +110,7 @@ function daysUntil(day: DayNumber, dayIn2025: DayNumber): number {
 export function frostUntil(normals: ClimateNormals, day: DayNumber): DayNumber | null {
   const dates = frostDatesOf(normals);
   if (dates === 'none') return null;
-  if (dates === 'always') return day + DAYS_PER_YEAR;
+  if (dates === 'anyMonth') return day + DAYS_PER_YEAR;
   const [toLast, toFirst] = [daysUntil(day, dates.lastDay), daysUntil(day, dates.firstDay)];
   const isFree = toFirst < toLast && toFirst > 0;
   return isFree || toLast === 0 ? null : day + toLast;
@@ -120,5 +120,5 @@ export function frostUntil(normals: ClimateNormals, day: DayNumber): DayNumber |
 export function frostFrom(normals: ClimateNormals, day: DayNumber): DayNumber | null {
   const dates = frostDatesOf(normals);
   if (dates === 'none') return null;
-  return dates === 'always' ? day : day + daysUntil(day, dates.firstDay);
+  return dates === 'anyMonth' ? day : day + daysUntil(day, dates.firstDay);
 }

@@ -16,7 +16,7 @@ export interface YoungPlant {
   readonly bearsAfterDays: number | null;
 }
 
-/** Why a day is a bad one to start, by the climate. */
+/** Why a day is a bad one to start, for the time of year. */
 export type ClimateObstacle =
   | { readonly code: 'cold'; readonly meanC: number; readonly needsC: number }
   | { readonly code: 'frost'; readonly untilDay: DayNumber }

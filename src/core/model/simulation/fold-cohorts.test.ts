@@ -61,7 +61,7 @@ describe('old cohorts laid together', () => {
     expect(mulchHeightCm(run.bed)).toBeCloseTo(before.cm, 6);
     expect(organicMatterPct(run.bed)).toBeCloseTo(before.pct, 9);
   });
-  it('what lies at another depth, or is of another make, stays apart', () => {
+  it('what is at another depth, or is of another make, stays apart', () => {
     const run = runWith(
       lay('on top', 'chips_branch', 1),
       lay('dug in', 'chips_branch', 2, 15),

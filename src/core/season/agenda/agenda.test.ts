@@ -10,7 +10,6 @@ import { bedAgenda, yardAgenda } from './garden-agenda.ts';
 import { layingDay } from './laying-day.ts';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import type { Task } from './tasks.ts';
-import { FINISHED_RECOGNIZABLE_SHARE } from '../../yard/index.ts';
 
 const TODAY = '2026-05-14';
 const day = (iso: string) => dayNumberFromIso(iso, []);
@@ -108,7 +107,7 @@ describe('the tasks of a bed', () => {
     expect(byCode(tasksOf(gardenOf([], crop('planned')), '2026-03-20'), 'plant')[0].lateCost).toBeNull();
     expect(byCode(tasksOf(gardenOf([], crop('laid')), '2026-06-15'), 'plant')).toEqual([]);
   });
-  it('warn of cold soil by the climate of the hemisphere, and of wet clay', () => {
+  it('warn of cold soil by the seasons of the hemisphere, and of wet clay', () => {
     const sow = (plantedOn: string, records: Partial<GardenRecords> = {}) =>
       byCode(
         tasksOf(
@@ -132,37 +131,6 @@ describe('the tasks of a bed', () => {
     const garden = { ...gardenOf([]).garden, climate: { ...rest, temperatureC: south } };
     expect(sow('2026-12-20', { garden })).toEqual([]);
     expect(sow('2026-07-10', { garden })).toContain('coldSoil');
-  });
-  it('ask for more mulch when the model has it thin, and not when more is planned before', () => {
-    const laid = layOf({ id: 'chips', date: '2025-04-01', massFreshKg: 84, seasonedMonths: 6 });
-    const [topUp] = byCode(tasksOf(gardenOf([laid])), 'topUp');
-    expect(topUp.what).toMatchObject({ materialId: 'chips_mixed' });
-    const { nowCm, addCm } = topUp.what as Extract<Task['what'], { code: 'topUp' }>;
-    expect(nowCm).toBeLessThan(3);
-    expect(nowCm + addCm).toBeCloseTo(6, 6);
-    const planned = plan({ id: 'more', date: isoDateOf(topUp.day - 20) });
-    expect(byCode(tasksOf(gardenOf([laid, planned])), 'topUp')).toEqual([]);
-  });
-  it('lift the bottom of a path when the model has it as crumbs', () => {
-    const path = { beds: [bedOf({ kind: 'path' })] };
-    const straw = layOf({ id: 'old', date: '2024-01-10', materialId: 'straw_cereal', massFreshKg: 60 });
-    const [lift] = byCode(tasksOf(gardenOf([straw], path)), 'liftPath');
-    expect(lift.what).toMatchObject({ isCrumbs: true });
-    const { recognizableShare, years } = lift.what as Extract<Task['what'], { code: 'liftPath' }>;
-    expect(recognizableShare).toBeLessThan(FINISHED_RECOGNIZABLE_SHARE);
-    expect(recognizableShare).toBeGreaterThan(FINISHED_RECOGNIZABLE_SHARE - 0.02);
-    expect(years).toBeGreaterThan(2);
-    expect(years).toBeLessThan(4);
-  });
-  it('look under a path after two and a half years where the model still has wood', () => {
-    const path = { beds: [bedOf({ kind: 'path' })] };
-    const [lift] = byCode(
-      tasksOf(gardenOf([layOf({ id: 'old', date: '2024-01-10', massFreshKg: 150 })], path)),
-      'liftPath',
-    );
-    expect([lift.key, isoDateOf(lift.day)]).toEqual(['lift:old', '2026-07-11']);
-    expect(lift.what).toMatchObject({ isCrumbs: false });
-    expect(byCode(tasksOf(gardenOf([layOf({ id: 'old', date: '2024-01-10' })])), 'liftPath')).toEqual([]);
   });
   it('look under manure at two weeks, seven and ninety days, and at leaves over a lock-up', () => {
     const manure = layOf({ id: 'm', date: '2026-05-01', materialId: 'cattle_fym', massFreshKg: 40 });

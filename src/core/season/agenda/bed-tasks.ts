@@ -19,6 +19,7 @@ import {
 import type { BedKind } from '../../../records/vocabulary.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
+import { bedTask } from './bed-task.ts';
 import { clearTaskKey, isClearingAsked } from './clearing.ts';
 import { coverTasks } from './cover-tasks.ts';
 import { lateCost } from './late-cost.ts';
@@ -203,34 +204,30 @@ function doseTasks(setting: BedAgendaSetting): Task[] {
 }
 
 /** When what was laid no longer starves young plants; only where it does today. */
-function safeTasks({ plan: { planting }, books }: BedAgendaSetting): Task[] {
+function safeTasks(setting: BedAgendaSetting): Task[] {
+  const { books, plan } = setting;
   if (!SOWN.has(books.bed.kind)) return [];
-  return planting
+  return plan.planting
     .filter(({ waitFor, day }) => waitFor === 'lockedUp' && day !== null)
-    .map(({ start, day }) => ({
-      key: `safe:${books.bed.id}:${start}`,
-      group: 'growing',
-      what: { code: 'safe', start },
-      bedId: books.bed.id,
-      lotId: null,
-      day: day!,
-      record: null,
-      warnings: [],
-      lateCost: null,
-    }));
+    .map(({ start, day }) =>
+      bedTask(setting, {
+        key: `safe:${books.bed.id}:${start}`,
+        group: 'growing',
+        day: day!,
+        what: { code: 'safe', start },
+      }),
+    );
 }
 
-function harvestFromTasks({ books, plan }: BedAgendaSetting): Task[] {
+function harvestFromTasks(setting: BedAgendaSetting): Task[] {
+  const { books, plan } = setting;
   const crops = new Map(books.plantings.map(({ id, cropId }) => [id, cropId]));
-  return plan.waits.map((wait) => ({
-    key: `wait:${wait.entryId}:${wait.plantingId}`,
-    group: 'growing',
-    what: { code: 'harvestFrom', cropId: crops.get(wait.plantingId)!, raw: wait.code },
-    bedId: books.bed.id,
-    lotId: null,
-    day: wait.earliestDay,
-    record: null,
-    warnings: [],
-    lateCost: null,
-  }));
+  return plan.waits.map((wait) =>
+    bedTask(setting, {
+      key: `wait:${wait.entryId}:${wait.plantingId}`,
+      group: 'growing',
+      day: wait.earliestDay,
+      what: { code: 'harvestFrom', cropId: crops.get(wait.plantingId)!, raw: wait.code },
+    }),
+  );
 }

@@ -2,6 +2,7 @@ import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import { type BedSample, atEndOf, isCrumbs, recognizableShareOf } from '../../bed/index.ts';
 import type { BedKind } from '../../../records/vocabulary.ts';
 import type { LayEntry } from '../../../records/entry.ts';
+import { bedTask } from './bed-task.ts';
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
 import type { Task } from './tasks.ts';
 
@@ -58,17 +59,12 @@ function topUp(setting: BedAgendaSetting): Task[] {
   if (!thin || !wasFull || isPlanned) return [];
   const nowCm = mulchCm(atEndOf(projection, thin.day));
   return [
-    {
+    bedTask(setting, {
       key: `topup:${last.entry.id}`,
       group: 'laying',
       what: { code: 'topUp', nowCm, addCm: cover.full - nowCm, materialId: last.entry.materialId },
-      bedId: books.bed.id,
-      lotId: null,
       day: thin.day,
-      record: null,
-      warnings: [],
-      lateCost: null,
-    },
+    }),
   ];
 }
 
@@ -91,7 +87,7 @@ function liftPath(setting: BedAgendaSetting): Task[] {
   const day = crumbs?.day ?? oldest.day + LIFT_AFTER_DAYS;
   const then = layerOn(atEndOf(projection, Math.min(day, projection.endDay - 1)));
   return [
-    {
+    bedTask(setting, {
       key: `lift:${oldest.entry.id}`,
       group: 'laying',
       what: {
@@ -101,12 +97,7 @@ function liftPath(setting: BedAgendaSetting): Task[] {
         recognizableShare: then ? recognizableShareOf(then) : 0,
         isCrumbs: crumbs !== undefined,
       },
-      bedId: books.bed.id,
-      lotId: null,
       day,
-      record: null,
-      warnings: [],
-      lateCost: null,
-    },
+    }),
   ];
 }

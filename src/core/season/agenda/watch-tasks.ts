@@ -1,6 +1,7 @@
 import { ashGate } from '../../yard/index.ts';
 import { type DayNumber, calendarDateOf, dayNumberFromIso, nextSeasonDay } from '../../ground/index.ts';
 import type { LayEntry } from '../../../records/entry.ts';
+import { bedTask } from './bed-task.ts';
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
 import type { Check, Task } from './tasks.ts';
 
@@ -33,30 +34,6 @@ export const watchTasks = (setting: BedAgendaSetting): Task[] => [
   closeYear(setting),
 ];
 
-const ofBed = ({
-  setting: { books },
-  key,
-  day,
-  group,
-  what,
-}: {
-  readonly setting: BedAgendaSetting;
-  readonly key: string;
-  readonly day: DayNumber;
-  readonly group: Task['group'];
-  readonly what: Task['what'];
-}): Task => ({
-  key,
-  group,
-  what,
-  bedId: books.bed.id,
-  lotId: null,
-  day,
-  record: null,
-  warnings: [],
-  lateCost: null,
-});
-
 function checksOf(
   { findMaterial }: BedAgendaSetting,
   entry: LayEntry,
@@ -75,8 +52,7 @@ function layerChecks(setting: BedAgendaSetting): Task[] {
       .map(([check, afterDays]) => ({ check, day: dayOf(entry.date) + afterDays }))
       .filter(({ day }) => day >= setting.today - CHECK_TOLD_DAYS)
       .map(({ check, day }) =>
-        ofBed({
-          setting,
+        bedTask(setting, {
           key: `check:${entry.id}:${check}`,
           day,
           group: 'watching',
@@ -99,8 +75,7 @@ function leafChecks(setting: BedAgendaSetting): Task[] {
     const isHeld = sample !== undefined && sample.heldContactG + sample.heldRootG >= plan.rules.feltFromG;
     if (!isHeld || day < today - CHECK_TOLD_DAYS) return [];
     return [
-      ofBed({
-        setting,
+      bedTask(setting, {
         key: `check:${planting.id}:leaves`,
         day,
         group: 'watching',
@@ -129,8 +104,7 @@ function soilRetest(setting: BedAgendaSetting): Task[] {
   const isNear = due !== undefined && due >= today - CHECK_TOLD_DAYS;
   const day = isNear ? due : nextSeasonDay(books.site.climate, SAMPLING_MONTH, today);
   return [
-    ofBed({
-      setting,
+    bedTask(setting, {
       key: `retest:${books.bed.id}:${calendarDateOf(day).year}`,
       day,
       group: 'testing',
@@ -160,8 +134,7 @@ function phAfterAsh(setting: BedAgendaSetting): Task[] {
   if (!stop) return [];
   const day = nextSeasonDay(books.site.climate, SAMPLING_MONTH, stop.since);
   return [
-    ofBed({
-      setting,
+    bedTask(setting, {
       key: `ph:${books.bed.id}:${stop.since}`,
       day,
       group: 'testing',
@@ -188,8 +161,7 @@ function closeYear(setting: BedAgendaSetting): Task {
   const from = Math.max(today - CHECK_TOLD_DAYS, firstDayOf(setting));
   const day = nextSeasonDay(books.site.climate, CLOSING_MONTH, from);
   const { year } = calendarDateOf(day);
-  return ofBed({
-    setting,
+  return bedTask(setting, {
     key: `close:${books.bed.id}:${year}`,
     day,
     group: 'testing',

@@ -10,8 +10,9 @@ import {
   frostUntil,
 } from '../../ground/index.ts';
 import type { Planting } from '../../../records/planting.ts';
+import { bedTask } from './bed-task.ts';
 import type { BedAgendaSetting } from './bed-agenda-setting.ts';
-import { type Task, type TaskWhat, isWithinAgenda } from './tasks.ts';
+import { type Task, isWithinAgenda } from './tasks.ts';
 
 /** Covers are got ready, and what is ripe is picked, so long before frost is to be reckoned with (set here). */
 const WARNED_DAYS = 7;
@@ -45,7 +46,7 @@ function standing({ books, today }: BedAgendaSetting): Standing[] {
 
 const diesOfFrost = ({ crop }: Standing): boolean => crop.warmth === 'tender' || crop.warmth === 'heat';
 
-/** Frost and heat that by the climate are to be reckoned with while something grows that does not bear them. */
+/** Frost and heat that are usual for the time of year, while something grows that does not bear them. */
 export function weatherTasks(setting: BedAgendaSetting): Task[] {
   const all = standing(setting);
   return [
@@ -54,21 +55,6 @@ export function weatherTasks(setting: BedAgendaSetting): Task[] {
     ...heat(setting, all),
   ].filter(({ day }) => isWithinAgenda(day, setting.today));
 }
-
-const taskOn = (
-  { books }: BedAgendaSetting,
-  { key, day, what }: { readonly key: string; readonly day: DayNumber; readonly what: TaskWhat },
-): Task => ({
-  key,
-  group: 'growing',
-  what,
-  bedId: books.bed.id,
-  lotId: null,
-  day,
-  record: null,
-  warnings: [],
-  lateCost: null,
-});
 
 /** The first frost of autumn, once for all that it would kill. */
 function firstFrosts(setting: BedAgendaSetting, tender: readonly Standing[]): Task[] {
@@ -81,7 +67,8 @@ function firstFrosts(setting: BedAgendaSetting, tender: readonly Standing[]): Ta
     byDay.set(day, [...(byDay.get(day) ?? []), planting.id]);
   }
   return [...byDay].map(([firstDay, plantingIds]) =>
-    taskOn(setting, {
+    bedTask(setting, {
+      group: 'growing',
       key: `frost:${setting.books.bed.id}:${calendarDateOf(firstDay).year}`,
       day: firstDay - WARNED_DAYS,
       what: { code: 'firstFrost', plantingIds, firstDay },
@@ -98,7 +85,8 @@ function lateFrosts(setting: BedAgendaSetting, tender: readonly Standing[]): Tas
     if (crop.isPerennial || untilDay === null || plantedDay > today || untilDay - plantedDay > HALF_YEAR_DAYS)
       return [];
     return [
-      taskOn(setting, {
+      bedTask(setting, {
+        group: 'growing',
         key: `late-frost:${planting.id}`,
         day: today,
         what: { code: 'lateFrost', plantingId: planting.id, untilDay },
@@ -120,7 +108,8 @@ function heat(setting: BedAgendaSetting, all: readonly Standing[]): Task[] {
     while (day < until && !isHot(day)) day++;
     if (day >= until) return [];
     return [
-      taskOn(setting, {
+      bedTask(setting, {
+        group: 'growing',
         key: `heat:${planting.id}`,
         day,
         what: { code: 'heat', plantingId: planting.id, meanC: bearsC },

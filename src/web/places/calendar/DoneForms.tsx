@@ -7,11 +7,13 @@ import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { askedOf } from '../../ui/forms/asked-of.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
+import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
 import { NOTHING_TYPED, readQuantity, typedFrom, type QuantityAsked } from '../../ui/forms/typed-quantity.ts';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
+import { isPastDay, pastDayTrouble } from '../../ui/forms/past-day.ts';
 import { TilePanel } from '../../ui/log/TilePanel.tsx';
 import { useLogBook } from '../../ui/log/use-log-book.ts';
 import '../../ui/log/log.css';
@@ -24,22 +26,6 @@ interface DoneFormProps {
   readonly isSaving: boolean;
   readonly onDone: (really: Really) => void;
   readonly onClose: () => void;
-}
-
-const isPastDay = (date: string, today: string): boolean => /^\d{4}-\d\d-\d\d$/.test(date) && date <= today;
-
-/** A foot of the forms of a task. */
-function Foot({ label, isSaving, onClose }: { label: string } & Pick<DoneFormProps, 'isSaving' | 'onClose'>) {
-  return (
-    <div className="band-foot">
-      <Button size="small" type="primary" htmlType="submit" loading={isSaving}>
-        {label}
-      </Button>
-      <Button size="small" type="text" onClick={onClose}>
-        Cancel
-      </Button>
-    </div>
-  );
 }
 
 type Dose = Extract<TaskWhat, { code: 'dose' }>;
@@ -132,10 +118,10 @@ export function FedForm({ item, isSaving, onDone, onClose }: DoneFormProps) {
           name="on"
           value={date}
           onChange={(next) => set({ date: next })}
-          trouble={isPast ? undefined : 'today or before'}
+          trouble={pastDayTrouble(date, books.today)}
         />
       </div>
-      <Foot label="Save as fed" isSaving={isSaving} onClose={onClose} />
+      <FormFoot label="Save as fed" isSaving={isSaving} onClose={onClose} troubles={[]} />
     </form>
   );
 }
@@ -223,7 +209,7 @@ export function HarvestForm({ item, isSaving, onDone, onClose }: DoneFormProps) 
           name="on"
           value={date}
           onChange={(next) => set({ date: next })}
-          trouble={isPast ? undefined : 'today or before'}
+          trouble={pastDayTrouble(date, books.today)}
         />
       </div>
       {isMuch && (
@@ -232,7 +218,7 @@ export function HarvestForm({ item, isSaving, onDone, onClose }: DoneFormProps) 
           is.
         </p>
       )}
-      <Foot label="Save the harvest" isSaving={isSaving} onClose={onClose} />
+      <FormFoot label="Save the harvest" isSaving={isSaving} onClose={onClose} troubles={[]} />
     </form>
   );
 }

@@ -9,6 +9,7 @@ import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
+import { isPastDay, pastDayTrouble } from '../../ui/forms/past-day.ts';
 import type { ReallyLaid } from './done-acts.ts';
 
 interface LaidFormProps {
@@ -37,7 +38,7 @@ export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormPr
   const { amount, unit, date } = fields;
   const figure = numberFromText(amount);
   const isFit = figure > 0;
-  const isPast = /^\d{4}-\d\d-\d\d$/.test(date) && date <= today;
+  const isPast = isPastDay(date, today);
   return (
     <form
       className="task-form"
@@ -70,7 +71,7 @@ export function LaidForm({ entry, today, isSaving, onLaid, onClose }: LaidFormPr
           name="on"
           value={date}
           onChange={(next) => set({ date: next })}
-          trouble={isPast ? undefined : 'today or before'}
+          trouble={pastDayTrouble(date, today)}
         />
       </div>
       <div className="band-foot">

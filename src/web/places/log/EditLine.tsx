@@ -10,6 +10,7 @@ import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
 import { readQuantity, typedFrom, type QuantityAsked } from '../../ui/forms/typed-quantity.ts';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
+import { isPastDay, pastDayTrouble } from '../../ui/forms/past-day.ts';
 import { figureOf, type LineActs } from './use-line-acts.ts';
 
 /** Figures that are quantities, with what the record declares of them; counts and hours are plain numbers. */
@@ -41,7 +42,7 @@ export function EditLine({
   }));
   const { date, note, typed, plain } = fields;
   const read = asked ? readQuantity(typed, asked, reader) : null;
-  const isPast = /^\d{4}-\d\d-\d\d$/.test(date) && date <= today;
+  const isPast = isPastDay(date, today);
   const plainValue = figure && !asked ? numberFromText(plain) : null;
   const hasNote = line.book !== 'plantings' || line.key === line.record.id;
   const save = () => {
@@ -59,7 +60,7 @@ export function EditLine({
           name="On"
           value={date}
           onChange={(next) => set({ date: next })}
-          trouble={isPast ? undefined : 'today or before'}
+          trouble={pastDayTrouble(date, today)}
         />
         {asked && read && (
           <QuantityField

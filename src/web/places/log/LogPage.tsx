@@ -8,6 +8,7 @@ import { LOG_TILES, LogIcon, type LogTile } from '../../drawing/log-icons.tsx';
 import { fullDate, dayOf } from '../../../words/dates.ts';
 import { OBSERVED_WORDS } from '../../../words/journal-words.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
+import { isPastDay, pastDayTrouble } from '../../ui/forms/past-day.ts';
 import { LogList } from './LogList.tsx';
 import { TilePanel } from '../../ui/log/TilePanel.tsx';
 import { useLogBook, type LogSubject } from '../../ui/log/use-log-book.ts';
@@ -52,7 +53,7 @@ export function LogPage() {
       </div>
     );
   }
-  const isPast = /^\d{4}-\d\d-\d\d$/.test(date) && date <= books.today;
+  const isPast = isPastDay(date, books.today);
   const crops = standing(books.plantings, bedId, isPast ? date : books.today);
   const plantingId = crops.find(({ id }) => id === chosenPlanting)?.id ?? crops.at(-1)?.id ?? null;
   const subject: LogSubject = { bedId, plantingId, date };
@@ -112,7 +113,7 @@ export function LogPage() {
                 name="Seen on"
                 value={date}
                 onChange={setDate}
-                trouble={isPast ? undefined : 'today or before'}
+                trouble={pastDayTrouble(date, books.today)}
               />
             </div>
           </div>

@@ -23,7 +23,7 @@ import {
 } from '../../../words/share-words.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { shareQuery } from '../../worker/questions.ts';
+import { recordsForYears, shareQuery } from '../../worker/questions.ts';
 import { FixShare } from './FixShare.tsx';
 import { PlanShares, ShareCautions, shareDate } from './PlanShares.tsx';
 import '../../theme/figures-table.css';
@@ -65,24 +65,9 @@ function OpenShares() {
   const aimPct = numberFromText(aim);
   const isAim = aimPct > 0 && aimPct <= 40;
   const asked = useMemo(() => {
-    const { garden, beds, entries, plantings, crops, materials, labResults, lots, movements } = books;
     return {
-      question: {
-        today: books.today,
-        records: {
-          garden,
-          beds,
-          entries,
-          plantings,
-          crops,
-          materials,
-          labResults,
-          lots,
-          movements,
-          journal: [],
-        },
-      },
-      reserves: Object.fromEntries(lots.map(({ id, reserveL }) => [id, reserveL])),
+      question: { today: books.today, records: recordsForYears(books) },
+      reserves: Object.fromEntries(books.lots.map(({ id, reserveL }) => [id, reserveL])),
       aimOrganicMatterPct: isAim ? aimPct : Number(FIRST_AIM_PCT),
       fixed,
     };

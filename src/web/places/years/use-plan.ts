@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { YearsPlan } from '../../worker/years-answers.ts';
+import { recordsForYears } from '../../worker/questions.ts';
 import type { Line } from './lines.ts';
 
 type Asked = Omit<YearsPlan, 'key'>;
@@ -29,21 +30,7 @@ export function usePlan({
   readonly years: number;
   readonly isGarden: boolean;
 }): YearsPlan | null {
-  const records = useMemo(() => {
-    const { garden, beds: all, entries, plantings, crops, materials, labResults, lots, movements } = books;
-    return {
-      garden,
-      beds: all,
-      entries,
-      plantings,
-      crops,
-      materials,
-      labResults,
-      lots,
-      movements,
-      journal: [],
-    };
-  }, [books]);
+  const records = useMemo(() => recordsForYears(books), [books]);
   const recordsSignature = useMemo(() => JSON.stringify(records), [records]);
   const bedIds = beds.map(({ id }) => id);
   const habits = lines.map(({ followed }) => followed);
