@@ -3,8 +3,8 @@
 import { bin, ensureBrowser, ensurePackages, run } from './setup.mjs';
 import { buildServer, buildWeb } from './serve.mjs';
 
-ensurePackages();
-process.env.VINE_CHROMIUM = ensureBrowser();
+await ensurePackages();
+process.env.VINE_CHROMIUM = await ensureBrowser();
 buildWeb();
 buildServer();
 

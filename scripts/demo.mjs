@@ -4,7 +4,7 @@ import { ensurePackages } from './setup.mjs';
 import { buildWeb, portFrom, serve } from './serve.mjs';
 import { standinAddresses } from './standins.mjs';
 
-ensurePackages();
+await ensurePackages();
 buildWeb();
 const { scale, probe, laboratory, weather, child } = await standinAddresses([]);
 for (const signal of ['exit', 'SIGINT', 'SIGTERM']) process.on(signal, () => child.kill());

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { bin, ensurePackages, ROOT } from './setup.mjs';
 
-ensurePackages();
+await ensurePackages();
 const children = [
   spawn(bin('tsx'), ['watch', 'src/server/main.ts', '--demo', '--port', '4180'], {
     cwd: ROOT,

@@ -2,6 +2,6 @@
 import { spawnSync } from 'node:child_process';
 import { bin, ensurePackages, ROOT } from './setup.mjs';
 
-ensurePackages();
+await ensurePackages();
 const { status } = spawnSync(bin('tsx'), ['src/cli/garden-schema.ts'], { cwd: ROOT, stdio: 'inherit' });
 process.exit(status ?? 1);

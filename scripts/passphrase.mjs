@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { bin, ensurePackages, ROOT } from './setup.mjs';
 
-ensurePackages();
+await ensurePackages();
 const { status } = spawnSync(bin('tsx'), ['src/server/set-passphrase.ts', ...process.argv.slice(2)], {
   cwd: ROOT,
   stdio: 'inherit',

@@ -1,6 +1,6 @@
 // Brings a machine with nothing but Node.js and npm to the point where the project runs.
 // Only Node's own modules here: this file works before anything is installed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
@@ -32,6 +32,17 @@ export function run(command, args, options = {}) {
   return status === 0;
 }
 
+/** The same beside other things; tells whether it succeeded. */
+export const runBeside = (command, args, options = {}) =>
+  new Promise((resolve) => {
+    spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options })
+      .on('error', (error) => {
+        console.error(`${command}: ${error.message}`);
+        resolve(false);
+      })
+      .on('close', (status) => resolve(status === 0));
+  });
+
 function requireNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   const [oldestMajor, oldestMinor] = OLDEST_NODE;
@@ -61,7 +72,7 @@ function opensDatabase() {
 }
 
 /** The database driver is native code: taken from a cache of earlier builds, or built once. */
-function provideDatabaseDriver() {
+async function provideDatabaseDriver() {
   const packageFolder = join(ROOT, 'node_modules', 'better-sqlite3');
   const built = join(packageFolder, 'build', 'Release', 'better_sqlite3.node');
   const { version } = createRequire(import.meta.url)(join(packageFolder, 'package.json'));
@@ -78,7 +89,7 @@ function provideDatabaseDriver() {
     rmSync(built);
   }
   console.log('Vine Ledger: preparing the database driver (up to a few minutes, once) ...');
-  const isBuilt = run('npm', ['rebuild', 'better-sqlite3', '--no-audit', '--no-fund'], {
+  const isBuilt = await runBeside('npm', ['rebuild', 'better-sqlite3', '--no-audit', '--no-fund'], {
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   if (!isBuilt || !opensDatabase()) {
@@ -93,17 +104,22 @@ function provideDatabaseDriver() {
   }
 }
 
-/** Installs whatever is missing for running the app. */
-export function ensurePackages() {
+/**
+ * Installs the packages where they are missing; what it gives is there once the database can be opened too, which takes
+ * minutes on a new machine, so that what needs no database may go on meanwhile.
+ */
+export function beginSetup() {
   requireNode();
-  if (isCurrent()) return;
+  if (isCurrent()) return { isDatabaseReady: Promise.resolve() };
   installPackages();
-  provideDatabaseDriver();
-  writeFileSync(STAMP, machineKey());
+  return { isDatabaseReady: provideDatabaseDriver().then(() => writeFileSync(STAMP, machineKey())) };
 }
 
+/** Installs whatever is missing for running the app. */
+export const ensurePackages = () => beginSetup().isDatabaseReady;
+
 /** Path of a Chromium for the browser tests; installs Debian's when it may. */
-export function ensureBrowser() {
+export async function ensureBrowser() {
   const find = () =>
     [process.env.VINE_CHROMIUM, ...CHROMIUM_PATHS].find((path) => path !== undefined && existsSync(path));
   const found = find();
@@ -111,13 +127,13 @@ export function ensureBrowser() {
   if (process.platform === 'linux' && process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
     console.log('Vine Ledger: installing Chromium for the browser tests (once) ...');
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-    run('apt-get', ['-qq', 'update'], { env });
+    await runBeside('apt-get', ['-qq', 'update'], { env });
     const install = (name) =>
-      run('apt-get', ['-qq', 'install', '-y', '--no-install-recommends', name], {
+      runBeside('apt-get', ['-qq', 'install', '-y', '--no-install-recommends', name], {
         env,
         stdio: ['ignore', 'ignore', 'inherit'],
       });
-    if (!install('chromium-headless-shell')) install('chromium');
+    if (!(await install('chromium-headless-shell'))) await install('chromium');
   }
   return find() ?? fail('the browser tests need Chromium: install it, or name it in VINE_CHROMIUM.');
 }

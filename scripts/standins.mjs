@@ -29,7 +29,7 @@ export const standinAddresses = (args) =>
   });
 
 if (import.meta.url === `file://${process.argv[1]}`) {
-  ensurePackages();
+  await ensurePackages();
   const child = startStandins(process.argv.slice(2), (name, address) => console.log(`${name} at ${address}`));
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
 }

@@ -4,6 +4,6 @@ import { join } from 'node:path';
 import { ensurePackages, ROOT } from './setup.mjs';
 import { buildWeb, hostFrom, portFrom, serve, serverArgs } from './serve.mjs';
 
-ensurePackages();
+await ensurePackages();
 if (!existsSync(join(ROOT, 'dist', 'index.html')) || process.argv.includes('--build')) buildWeb();
 await serve(serverArgs(process.argv), portFrom(process.argv), hostFrom(process.argv));

@@ -10,7 +10,7 @@ import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
 export { GARDEN_FILE_FORMAT };
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_VERSION = 7;
+export const GARDEN_FILE_VERSION = 8;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -58,6 +58,8 @@ const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   5: (file) => file,
   // Crops of one's own came with version 7.
   6: (file) => ({ ...file, crops: [] }),
+  // Nutrients, salts and texture of soil tests came with version 8, and are absent where a test has none.
+  7: (file) => file,
 };
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { creation, date, field, filed, finite, id, note, share, stamp, version } from './fields.ts';
 import { amountAlso } from './measured.ts';
 import type { ReadBy } from './shapes.ts';
+import { soilFigureFields } from './soil-figures.ts';
 import { AMOUNT_UNITS, RECORD_STATES, SOIL_NITROGEN_UNITS } from './vocabulary.ts';
 
 const common = {
@@ -50,12 +51,13 @@ const feedFields = {
   type: z.literal('feed'),
   nitrogenG: field(finite.gt(0).max(1e6), { also: ['nitrogen', 'n', 'n g'] }),
 };
-/** Mineral nitrogen as a laboratory reports it, over the depth that was sampled. */
+/** What a laboratory reports; its mineral nitrogen is over the depth that was sampled, absent or null where it was not measured. */
 const soilTestFields = {
   ...common,
   type: z.literal('soilTest'),
-  amount: field(finite.min(0).max(1000), { also: amountAlso }),
-  unit: field(z.enum(SOIL_NITROGEN_UNITS), { also: ['units'] }),
+  amount: field(finite.min(0).max(1000).nullish(), { also: amountAlso }),
+  /** There where there is an amount. */
+  unit: field(z.enum(SOIL_NITROGEN_UNITS).nullish(), { also: ['units'] }),
   sampledDepthCm: field(finite.min(5).max(200), {
     quantity: 'length',
     also: ['sampled depth', 'sampling depth'],
@@ -64,6 +66,7 @@ const soilTestFields = {
   organicMatterPct: field(finite.min(0).max(100).nullable().default(null), {
     also: ['organic matter', 'som'],
   }),
+  ...soilFigureFields,
 };
 /** Water given by hand, over the whole bed. */
 export const waterMm = field(finite.gt(0).max(500), { quantity: 'waterDepth', also: ['water', 'watering'] });

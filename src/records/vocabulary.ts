@@ -70,6 +70,10 @@ export const STOCK_UNITS: readonly AmountUnit[] = [...VOLUME_UNITS, ...MASS_UNIT
 export const SOIL_NITROGEN_UNITS = ['gPerM2', 'kgPerHa', 'lbPerAcre', 'mgPerKg'] as const;
 export type SoilNitrogenUnit = (typeof SOIL_NITROGEN_UNITS)[number];
 
+/** How laboratories take phosphorus, potassium and magnesium out of a soil; each way has classes of its own. */
+export const SOIL_EXTRACTIONS = ['olsen', 'mehlich3', 'bray1', 'cal', 'other'] as const;
+export type SoilExtraction = (typeof SOIL_EXTRACTIONS)[number];
+
 export const STARTS_AS = ['seed', 'transplant', 'set'] as const;
 export type StartsAs = (typeof STARTS_AS)[number];
 

@@ -168,11 +168,14 @@ export interface RefusalFacts {
   tooFewPieces: { readonly least: number };
   tooMuchMineralNitrogen: { readonly gPerM2: number };
   organicMatterImpossible: { readonly pct: number; readonly least: number; readonly most: number };
+  nothingTested: null;
+  unitNeeded: null;
   noColumns: null;
   noNumber: { readonly text: string };
   moreThanAll: { readonly pct: number; readonly asPpmPct: number };
   mixedNitrogenUnits: null;
   needsNitrogenUnit: { readonly unit: string };
+  needsFigureUnit: { readonly unit: string; readonly units: readonly string[] };
   plotOutside: { readonly plots: number; readonly plot: number };
   notInsideTheRing: null;
   tooFewWidths: null;

@@ -6,6 +6,7 @@ import { formatPercent, plainFigure } from './figures.ts';
 import { amountInWords } from './amount-words.ts';
 import { SOIL_NITROGEN_WORDS, type Measures } from './measures.ts';
 import { layName, type LayNames } from './record-names.ts';
+import { soilFigureLine } from './soil-words.ts';
 
 /** What was done, in a line. */
 export function entryWords({
@@ -47,10 +48,14 @@ export function entryWords({
 
 function soilTestWords(entry: Extract<EntryRecord, { type: 'soilTest' }>, measures: Measures): string {
   const { amount, unit, sampledDepthCm, ph, organicMatterPct } = entry;
+  const depth = `down to ${measures.thickness(sampledDepthCm)}`;
   return [
-    `Soil test: ${soilNitrogenWords(amount, unit, measures)} mineral nitrogen, down to ${measures.thickness(sampledDepthCm)}`,
+    amount == null || !unit
+      ? `Soil test ${depth}`
+      : `Soil test: ${soilNitrogenWords(amount, unit, measures)} mineral nitrogen, ${depth}`,
     ...(ph === null ? [] : [`pH ${plainFigure(ph)}`]),
     ...(organicMatterPct === null ? [] : [`${plainFigure(organicMatterPct)} % organic matter`]),
+    ...soilFigureLine(entry),
   ].join(', ');
 }
 

@@ -131,6 +131,8 @@ const EVIDENCE_WORDS: Record<ModelEvidence, (facts: PaleFacts, measures: Measure
   highPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is high`,
   lowPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is low`,
   goodPh: ({ ph }) => `pH ${plainFigure(ph ?? 0)} is in the usual range`,
+  magnesiumLow: () => 'the last soil test found little magnesium',
+  magnesiumEnough: () => 'the last soil test found enough magnesium',
   muchAsh: ({ ashLastYearGPerM2 }, m) => `${m.areaMass(ashLastYearGPerM2)} of ash within a year`,
   rawCharRecent: ({ rawCharWithinDays }) => `raw char went in ${rawCharWithinDays} days ago`,
   noRawChar: () => 'no raw char within four months',

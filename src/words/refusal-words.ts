@@ -229,12 +229,16 @@ const SENTENCES: Sentences = {
     `comes to ${Math.round(gPerM2 / G_PER_M2_PER_KG_PER_HA)} kg/ha of mineral nitrogen, more than any garden soil holds. Is the unit right? mg/kg (ppm), kg/ha and % are easily mixed up, and total nitrogen is not mineral nitrogen`,
   organicMatterImpossible: ({ pct, least, most }) =>
     `must be between ${least} and ${most} %; got ${pct}. ${pct < 1 ? 'A share of 0.04 is 4 %' : '1 % is 10 000 ppm'}`,
+  nothingTested: () => 'needs at least one figure of the report: nitrogen, pH, organic matter or a nutrient',
+  unitNeeded: () => 'is needed beside the amount of mineral nitrogen: mg/kg, kg/ha, lb/acre or g/m²',
   noColumns: () =>
-    'has no column for pH, organic matter or mineral nitrogen. The first line must name the columns, for example "sample, pH, organic matter (%), nitrate N (mg/kg)"',
+    'has no column for pH, organic matter, mineral nitrogen or another nutrient. The first line must name the columns, for example "sample, pH, organic matter (%), nitrate N (mg/kg)"',
   noNumber: ({ text }) => `must be a number; got "${text}"`,
   moreThanAll: ({ pct, asPpmPct }) =>
     `is ${pct} %, more than everything there is; in ppm it would be ${asPpmPct} %. Name the unit in the header`,
   mixedNitrogenUnits: () => 'and the other form of nitrogen must be in one unit',
+  needsFigureUnit: ({ unit, units }) =>
+    `needs a unit in its header: ${units.join(', ')}${unit === '' ? '' : `; got "${unit}"`}`,
   needsNitrogenUnit: ({ unit }) =>
     `needs a unit in its header: mg/kg, ppm, kg/ha, lb/acre or g/m2${unit === '' ? '' : `; got "${unit}"`}`,
   plotOutside: ({ plots, plot }) => `must be one of the ${plots} of this trial; got ${plot}`,

@@ -304,6 +304,7 @@ describe('the diagnosis in words', () => {
     isWetMonth: false,
     isHeavyClay: false,
     ph: 6.5,
+    magnesiumRating: null,
     ashLastYearGPerM2: 120,
     rawCharWithinDays: 40,
     fedRecentlyG: 4,
@@ -428,6 +429,7 @@ describe('trials, years and learning in words', () => {
       organicMatterPct: 4.2,
       expectedOrganicMatterPct: 4,
       ph: 6.4,
+      nutrients: [],
     };
     expect(testSentences(test, metric)).toHaveLength(3);
   });

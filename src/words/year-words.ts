@@ -3,6 +3,7 @@ import type { YearChoice } from '../records/vocabulary.ts';
 import type { ChoiceOutcome, TestedSoil, YearSheet } from '../core/season/index.ts';
 import { formatFixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
+import { ratedWords } from './soil-words.ts';
 
 export const CHOICE_WORDS: Record<YearChoice, { readonly name: string; readonly what: string }> = {
   stack: { name: 'Stack', what: 'leave everything and spread the same mulch on top again' },
@@ -38,13 +39,18 @@ export function planWords({ plan, choice }: ChoiceOutcome, nameOf: (layerId: str
 export function testSentences(test: TestedSoil, measures: Measures): string[] {
   const { mineralNitrogenG, expectedMineralNitrogenG, organicMatterPct, expectedOrganicMatterPct, ph } = test;
   return [
-    `Mineral nitrogen ${measures.rate(mineralNitrogenG)}; the model expected ${measures.rate(expectedMineralNitrogenG)}.`,
+    ...(mineralNitrogenG === null
+      ? []
+      : [
+          `Mineral nitrogen ${measures.rate(mineralNitrogenG)}; the model expected ${measures.rate(expectedMineralNitrogenG)}.`,
+        ]),
     ...(organicMatterPct === null
       ? []
       : [
           `Organic matter ${plainFigure(organicMatterPct, 2)} %; the model expected ${formatFixed(expectedOrganicMatterPct, 1)} %.`,
         ]),
     ...(ph === null ? [] : [`pH ${plainFigure(ph)}.`]),
+    ...test.nutrients.map(ratedWords),
   ];
 }
 

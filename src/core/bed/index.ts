@@ -2,7 +2,7 @@
 
 // advice
 export { type Caution, feedingCautions, layingCautions } from './advice/cautions.ts';
-export { type Conflict, conflictsIn, phOn } from './advice/conflicts.ts';
+export { type Conflict, conflictsIn } from './advice/conflicts.ts';
 export type { CropProspect } from './advice/crop-prospects.ts';
 export { cropsConcerned } from './advice/crops-concerned.ts';
 export {
@@ -16,6 +16,14 @@ export {
 export { type NextStep, nextStep } from './advice/next-step.ts';
 export { type PlantingDate, TRIAL_DAYS, plantingDates } from './advice/planting-dates.ts';
 export { rulesFor } from './advice/schools.ts';
+export {
+  type NutrientRating,
+  type RatedFigure,
+  type RatedNutrient,
+  nutrientClasses,
+  nutrientRating,
+  ratedFigures,
+} from './advice/soil-nutrients.ts';
 export { type HarvestWait, harvestWaits } from './advice/waits.ts';
 
 // books
@@ -49,6 +57,7 @@ export { type Corner, outlineAreaM2 } from './books/outline.ts';
 export { hungriestTime } from './books/crop-plans.ts';
 export { checkRoom } from './books/planting-clash.ts';
 export { type SoilReport, checkSoilTest, soilReports } from './books/soil-report.ts';
+export { phOn, testedNitrogenGPerM2, testsUntil } from './books/soil-tests.ts';
 export { recordsAbout } from './books/records-about.ts';
 export { SOIL_TEXTURES, type SoilTexture, bulkDensityOfClay } from './books/soil-textures.ts';
 
@@ -84,7 +93,7 @@ export {
   PALENESS_SHOWN,
 } from './plan/bed-plan.ts';
 export type { ComingCrop, PlantingObjection } from './plan/coming-crops.ts';
-export { type BedLimit, washedOutLimit } from './plan/limits.ts';
+export { type BedLimit, PHOSPHORUS_YEARLY_G_PER_M2, washedOutLimit } from './plan/limits.ts';
 export { type PlanChange, planChanges } from './plan/plan-changes.ts';
 export { type PlannedBed, planOfBed } from './plan/plan-of-bed.ts';
 export { type AdviceSetting, adviceSetting } from './plan/advice-setting.ts';

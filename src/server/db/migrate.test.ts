@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -107,6 +107,68 @@ describe('books of the first version', () => {
     stores.entries.reorder(['high', 'low']);
     expect(stores.entries.listOf('b').map(({ id }) => id)).toEqual(['high', 'low', 'dig', 'wet']);
     expect(existsSync(`${file}.before-migration-from-1`)).toBe(true);
+    db.close();
+  });
+});
+
+/** Runs the migrations up to one of them, as a program of that time would have. */
+function migratedTo(number: number): Database.Database {
+  const db = new Database(':memory:');
+  const folderOfAll = join(import.meta.dirname, 'migrations');
+  const files = readdirSync(folderOfAll).sort().slice(0, number);
+  for (const file of files) db.exec(readFileSync(join(folderOfAll, file), 'utf8'));
+  db.pragma(`user_version = ${number}`);
+  return db;
+}
+
+describe('books from before soil tests kept all of a report', () => {
+  const STAMP = { id: 'x', version: 1, createdAt: 'a', updatedAt: 'a' };
+  it('keep every entry with its order, pile and wait, and take a test without nitrogen', () => {
+    const db = migratedTo(15);
+    db.exec(`
+      INSERT INTO garden (id, version, created_at, updated_at, name, place, climate_json, deposition_g_per_m2_year, measures)
+      VALUES ('g', 1, 'a', 'a', 'Plot', '', '{}', 1, 'metric');
+      INSERT INTO bed (id, version, created_at, updated_at, garden_id, name, kind, area_m2, organic_matter_pct,
+        bulk_density_g_per_cm3, clay_pct, root_zone_cm, exposure, is_watered, note)
+      VALUES ('b', 1, 'a', 'a', 'g', 'Bed', 'annual', 5, 4, 1.2, 20, 30, 'normal', 1, '');
+      INSERT INTO entry (id, version, created_at, updated_at, bed_id, type, state, date, note, material_id, amount, unit,
+        mass_fresh_kg, seasoned_months, dug_depth_cm, plant_from)
+      VALUES ('z', 1, 'a', 'a', 'b', 'lay', 'laid', '2026-05-01', '', 'chips_mixed', 7, 'cm', 98, 0, 0, '2026-07-01'),
+             ('a', 1, 'a', 'a', 'b', 'lay', 'laid', '2026-05-01', '', 'compost_yard', 3, 'cm', 60, 0, 0, NULL);
+      INSERT INTO entry (id, version, created_at, updated_at, bed_id, type, state, date, note, amount, unit, sampled_depth_cm, ph)
+      VALUES ('t', 1, 'a', 'a', 'b', 'soilTest', 'laid', '2026-03-01', '', 40, 'kgPerHa', 30, 6.4);
+    `);
+    migrate(db);
+    const { entries, beds } = createStores(db, () => 'now');
+    expect(entries.listOf('b').map(({ id }) => id)).toEqual(['t', 'z', 'a']);
+    expect(entries.find('z')).toMatchObject({ plantFrom: '2026-07-01' });
+    expect(entries.find('t')).toMatchObject({ amount: 40, ph: 6.4, phosphorusMgPerKg: null });
+    const test = {
+      ...STAMP,
+      bedId: 'b',
+      type: 'soilTest' as const,
+      state: 'laid' as const,
+      date: '2026-06-01',
+      note: '',
+      amount: null,
+      unit: 'kgPerHa' as const,
+      sampledDepthCm: 30,
+      ph: null,
+      organicMatterPct: null,
+      extraction: 'olsen' as const,
+      phosphorusMgPerKg: 41,
+    };
+    entries.insert(test);
+    expect(entries.listOf('b').at(-1)).toMatchObject({
+      amount: null,
+      extraction: 'olsen',
+      phosphorusMgPerKg: 41,
+    });
+    const counted = () =>
+      db.prepare(`SELECT max(number) FROM change WHERE collection = 'entries'`).pluck().get();
+    const before = counted() as number;
+    beds.remove('b', 1);
+    expect(counted()).toBeGreaterThan(before);
     db.close();
   });
 });

@@ -1,5 +1,6 @@
 import type { CropDraft } from '../../records/crop.ts';
-import type { AmountUnit } from '../../records/vocabulary.ts';
+import type { SoilFigureField } from '../../records/soil-figures.ts';
+import type { AmountUnit, SoilExtraction } from '../../records/vocabulary.ts';
 import type { BedGiven } from '../../records/bed.ts';
 
 /** A day of the demo: years from this one, and month and day. */
@@ -25,7 +26,10 @@ export interface DemoFeeding {
 
 export interface DemoTest {
   readonly on: DemoDay;
-  readonly kgPerHa: number;
+  /** Mineral nitrogen; null where the laboratory was not asked for it. */
+  readonly kgPerHa: number | null;
+  readonly extraction: SoilExtraction;
+  readonly figures: Readonly<Partial<Record<SoilFigureField, number>>>;
   readonly ph: number;
   readonly organicMatterPct: number;
   readonly note: string;
@@ -208,8 +212,31 @@ export const DEMO_BEDS: readonly DemoBed[] = [
     ],
     tested: [
       {
+        on: [-2, '03-04'],
+        kgPerHa: null,
+        extraction: 'olsen',
+        figures: { phosphorusMgPerKg: 14, potassiumMgPerKg: 96, magnesiumMgPerKg: 58 },
+        ph: 5.9,
+        organicMatterPct: 3.1,
+        note: 'First test of this ground.',
+      },
+      {
         on: [0, '02-24'],
         kgPerHa: 19,
+        extraction: 'olsen',
+        figures: {
+          phosphorusMgPerKg: 21,
+          potassiumMgPerKg: 112,
+          magnesiumMgPerKg: 63,
+          calciumMgPerKg: 1180,
+          zincMgPerKg: 2.4,
+          boronMgPerKg: 0.7,
+          conductivityDsPerM: 0.22,
+          cationExchangeCmolPerKg: 9.6,
+          sandPct: 60,
+          siltPct: 27,
+          clayPct: 13,
+        },
         ph: 6.1,
         organicMatterPct: 3.3,
         note: 'Sample of fifteen cores, sent to the laboratory at Quill Harbor.',

@@ -139,7 +139,7 @@ function plantBed(
       note,
     });
   });
-  tested.forEach(({ on, kgPerHa, ph, organicMatterPct, note }, i) => {
+  tested.forEach(({ on, kgPerHa, extraction, figures, ph, organicMatterPct, note }, i) => {
     const date = dateOf(on, today);
     stores.entries.insert({
       id: `${bedId}-test-${i + 1}`,
@@ -152,6 +152,8 @@ function plantBed(
       sampledDepthCm: 30,
       ph,
       organicMatterPct,
+      extraction,
+      ...figures,
       note,
     });
   });

@@ -7,7 +7,8 @@ import type { BedBooks } from '../books/bed-books.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 import { bedScenario } from '../books/bed-scenario.ts';
-import { conflictsIn, phOn, type Conflict } from './conflicts.ts';
+import { phOn } from '../books/soil-tests.ts';
+import { conflictsIn, type Conflict } from './conflicts.ts';
 import { harvestWaits } from './waits.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);

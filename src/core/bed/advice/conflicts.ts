@@ -11,6 +11,7 @@ import {
 } from '../../ground/index.ts';
 import { atEndOf, type BedProjection } from '../projection/bed-projection.ts';
 import type { BedBooks } from '../books/bed-books.ts';
+import { phOn } from '../books/soil-tests.ts';
 import { coverOverSeedCm } from '../plan/planting-obstacles.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
@@ -104,17 +105,6 @@ function limeWithAmmonium({
           day: Math.max(one.day, lime.day),
         })),
     );
-}
-
-/** The last pH measured on or before a day, or what the bed's page says. */
-export function phOn({ bed, entries }: Pick<BedBooks, 'bed' | 'entries'>, day: DayNumber): number | null {
-  const tests = entries
-    .flatMap((entry) =>
-      entry.type === 'soilTest' && entry.ph !== null ? [{ ...dated(entry), ph: entry.ph }] : [],
-    )
-    .filter((test) => test.day <= day)
-    .sort((a, b) => a.day - b.day);
-  return tests.at(-1)?.ph ?? bed.ph;
 }
 
 function ash(books: BedBooks, findMaterial: FindMaterial, recent: readonly Dated<LayEntry>[]): Conflict[] {

@@ -6,7 +6,6 @@ import {
   dayNumberFromIso,
   dayNumberOf,
   isSouthern,
-  mineralNitrogenGPerM2,
 } from '../../ground/index.ts';
 import { InputError, type FieldPath } from '../../../refusals/input-error.ts';
 import {
@@ -26,6 +25,7 @@ import {
 } from '../../model/index.ts';
 import { openingOfContents, scaleContents } from '../../yard/index.ts';
 import type { BedBooks } from './bed-books.ts';
+import { phOn, testedNitrogenGPerM2 } from './soil-tests.ts';
 import { cropPlans } from './crop-plans.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { CroppingBefore } from '../../../records/vocabulary.ts';
@@ -80,7 +80,9 @@ export function bedScenario({
 }): BedScenario {
   const { site, bed, plantings } = books;
   const entries = inOrder(books.entries).filter(({ day }) => day < endDay);
-  const laid = entries.map(({ entry, day, path }) => laying({ entry, day, path, books, findMaterial }));
+  const laid = entries.flatMap(
+    ({ entry, day, path }) => laying({ entry, day, path, books, findMaterial }) ?? [],
+  );
   const watering = wateringOf(books);
   return {
     startDay: openingDay(books, today),
@@ -93,7 +95,7 @@ export function bedScenario({
       bulkDensityGPerCm3: bed.bulkDensityGPerCm3,
       clayPct: bed.clayPct,
       rootZoneCm: bed.rootZoneCm,
-      ph: bed.ph ?? SOIL_DEFAULTS.ph,
+      ph: phOn(books, today) ?? SOIL_DEFAULTS.ph,
       history: HISTORY_OF[bed.croppingBefore],
     },
     events: laid.map(({ event }) => event),
@@ -129,6 +131,7 @@ interface Laying {
   readonly pile?: PilePlan;
 }
 
+/** What an entry does to the ground; null for a soil test that did not measure mineral nitrogen. */
 function laying({
   entry,
   day,
@@ -141,7 +144,7 @@ function laying({
   readonly path: FieldPath;
   readonly books: BedBooks;
   readonly findMaterial: FindMaterial;
-}): Laying {
+}): Laying | null {
   const { bed } = books;
   switch (entry.type) {
     case 'lay':
@@ -170,22 +173,23 @@ function laying({
         },
       };
     case 'soilTest':
-      return { event: { type: 'soilTest', day, mineralNGPerM2: testedZones(entry, bed) } };
+      return testing(entry, day, bed);
     case 'water':
       return { event: { type: 'irrigate', day, waterMm: entry.waterMm } };
   }
 }
 
 /**
- * What a test says of the two zones, g/m2: its nitrogen taken as even over the sampled depth, and the same
+ * A test as what it says of the two zones, g/m2: its nitrogen taken as even over the sampled depth, and the same
  * below it down to the depth of the bed (set here; laboratories give one figure). What lies deeper stays as it is.
  */
-function testedZones(entry: SoilTestEntry, bed: Bed): [contactZone: number, rootZone: number] {
-  const { amount, unit, sampledDepthCm } = entry;
-  const { bulkDensityGPerCm3, rootZoneCm } = bed;
-  const perCm = mineralNitrogenGPerM2(amount, unit, { sampledDepthCm, bulkDensityGPerCm3 }) / sampledDepthCm;
-  const bedDepthCm = Math.min(rootZoneCm, PARAMETER_TABLE.workedDepthCm.value);
-  return [perCm * CONTACT_ZONE_CM, perCm * (bedDepthCm - CONTACT_ZONE_CM)];
+function testing(entry: SoilTestEntry, day: DayNumber, bed: Bed): Laying | null {
+  const nitrogenGPerM2 = testedNitrogenGPerM2(entry, bed);
+  if (nitrogenGPerM2 === null) return null;
+  const perCm = nitrogenGPerM2 / entry.sampledDepthCm;
+  const bedDepthCm = Math.min(bed.rootZoneCm, PARAMETER_TABLE.workedDepthCm.value);
+  const mineralNGPerM2 = [perCm * CONTACT_ZONE_CM, perCm * (bedDepthCm - CONTACT_ZONE_CM)] as const;
+  return { event: { type: 'soilTest', day, mineralNGPerM2 } };
 }
 
 function layingOf({

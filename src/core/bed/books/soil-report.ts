@@ -1,22 +1,44 @@
-import type { SoilNitrogenUnit } from '../../../records/vocabulary.ts';
+import type { SoilExtraction, SoilNitrogenUnit } from '../../../records/vocabulary.ts';
+import type { SoilTestEntry } from '../../../records/entry.ts';
+import {
+  SOIL_FIGURE_FIELDS,
+  type SoilFigureField,
+  type SoilNutrientField,
+} from '../../../records/soil-figures.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { type SampledSoil, mineralNitrogenGPerM2 } from '../../ground/index.ts';
 import { ORGANIC_MATTER_PER_CARBON } from '../../model/index.ts';
+import {
+  CMOL_PER_KG,
+  columnOf,
+  DS_PER_M,
+  extractionIn,
+  type Meaning,
+  MG_PER_KG,
+  NITROGEN_UNITS,
+  PCT,
+  type ReportColumn,
+} from './report-columns.ts';
 
 /** More mineral nitrogen than any garden soil holds, g/m2: 600 kg/ha (set here). */
 export const MOST_MINERAL_NITROGEN_G_PER_M2 = 60;
 /** Organic matter outside this is not of a garden bed, %: a figure below was meant as a share (set here). */
 export const ORGANIC_MATTER_PCT = { least: 0.2, most: 95 } as const;
 
-interface TestedFigures {
-  readonly amount: number;
-  readonly unit: SoilNitrogenUnit;
-  readonly organicMatterPct: number | null;
-}
+type TestedFigures = Pick<SoilTestEntry, 'amount' | 'unit' | 'ph' | 'organicMatterPct' | SoilFigureField>;
 
-/** Throws InputError naming the field when figures of a soil test can only be in another unit. */
-export function checkSoilTest({ amount, unit, organicMatterPct }: TestedFigures, soil: SampledSoil): void {
-  const gPerM2 = mineralNitrogenGPerM2(amount, unit, soil);
+/** Throws InputError naming the field when a soil test has no figure, or figures that can only be in another unit. */
+export function checkSoilTest(test: TestedFigures, soil: SampledSoil): void {
+  const { amount, unit, organicMatterPct } = test;
+  if (
+    [amount, test.ph, organicMatterPct, ...SOIL_FIGURE_FIELDS.map((field) => test[field])].every(
+      (one) => one == null,
+    )
+  ) {
+    throw new InputError(['amount'], 'nothingTested');
+  }
+  if (amount != null && !unit) throw new InputError(['unit'], 'unitNeeded');
+  const gPerM2 = amount == null || !unit ? 0 : mineralNitrogenGPerM2(amount, unit, soil);
   if (gPerM2 > MOST_MINERAL_NITROGEN_G_PER_M2) {
     throw new InputError(['amount'], 'tooMuchMineralNitrogen', { gPerM2 });
   }
@@ -32,58 +54,21 @@ export function checkSoilTest({ amount, unit, organicMatterPct }: TestedFigures,
 /** What a laboratory's report says of one sample; null for what it does not say. */
 export interface SoilReport {
   readonly sample: string;
-  /** ISO date. */
-  readonly date: string | null;
+  /** As it is written there; empty where the table has none. */
+  readonly date: string;
   readonly mineralNitrogen: { readonly amount: number; readonly unit: SoilNitrogenUnit } | null;
   readonly sampledDepthCm: number | null;
   readonly ph: number | null;
   readonly organicMatterPct: number | null;
+  /** How nutrients were extracted; null where the table does not say. */
+  readonly extraction: SoilExtraction | null;
+  /** Nutrients, salts and texture that the table has. */
+  readonly figures: Readonly<Partial<Record<SoilFigureField, number>>>;
 }
-
-type Meaning =
-  'sample' | 'date' | 'ph' | 'organicMatter' | 'organicCarbon' | 'mineral' | 'nitrate' | 'ammonium' | 'depth';
-
-const MEANINGS: readonly (readonly [Meaning, RegExp])[] = [
-  ['sample', /^(sample|bed|name|id|plot)\b/],
-  ['date', /^(date|sampled on|sampling date|taken on)\b/],
-  ['ph', /^ph\b/],
-  ['organicMatter', /^(organic matter|som|om)\b/],
-  ['organicCarbon', /^(organic carbon|soc|toc|corg)\b/],
-  ['mineral', /^(mineral n|mineral nitrogen|n-?min|inorganic n)/],
-  ['nitrate', /^(nitrate|no3)/],
-  ['ammonium', /^(ammonium|nh4)/],
-  ['depth', /^(depth|sampled depth|sampling depth)\b/],
-];
 
 const PPM_PER_PCT = 10_000;
 const CM_PER_INCH = 2.54;
-
-interface Column {
-  readonly meaning: Meaning;
-  readonly index: number;
-  /** As it stands in the header, lower case: %, ppm, mg/kg, kg/ha ... */
-  readonly unit: string;
-}
-
-function columnOf(header: string, index: number): Column | null {
-  const text = header.trim().toLowerCase().replaceAll('_', ' ');
-  const unit =
-    /[([]\s*([^)\]]+?)\s*[)\]]/.exec(text)?.[1] ??
-    /(%|ppm|mg\/kg|kg\/ha|lb\/acre|g\/m2|g\/kg|cm|in)$/.exec(text)?.[1] ??
-    '';
-  const meaning = MEANINGS.find(([, pattern]) => pattern.test(text))?.[0];
-  return meaning ? { meaning, index, unit } : null;
-}
-
-const NITROGEN_UNITS: Readonly<Record<string, SoilNitrogenUnit>> = {
-  'mg/kg': 'mgPerKg',
-  ppm: 'mgPerKg',
-  'kg/ha': 'kgPerHa',
-  'lb/acre': 'lbPerAcre',
-  'lbs/acre': 'lbPerAcre',
-  'g/m2': 'gPerM2',
-  'g/m²': 'gPerM2',
-};
+const NO_FINDINGS: ReadonlySet<Meaning> = new Set(['sample', 'date', 'depth', 'method']);
 
 /**
  * Samples of a laboratory's table, header first. Columns are known by their names, units by what stands in brackets
@@ -92,7 +77,7 @@ const NITROGEN_UNITS: Readonly<Record<string, SoilNitrogenUnit>> = {
 export function soilReports(rows: readonly (readonly string[])[]): SoilReport[] {
   const [header = [], ...lines] = rows;
   const columns = header.flatMap((name, i) => columnOf(name, i) ?? []);
-  if (!columns.some(({ meaning }) => meaning !== 'sample' && meaning !== 'date' && meaning !== 'depth')) {
+  if (columns.every(({ meaning }) => NO_FINDINGS.has(meaning))) {
     throw new InputError(['report'], 'noColumns');
   }
   return lines
@@ -107,7 +92,7 @@ function reportOf({
   row,
 }: {
   readonly line: readonly string[];
-  readonly columns: readonly Column[];
+  readonly columns: readonly ReportColumn[];
   readonly header: readonly string[];
   readonly row: number;
 }): SoilReport {
@@ -115,30 +100,68 @@ function reportOf({
     const column = columns.find((one) => one.meaning === meaning);
     return column ? (line[column.index] ?? '').trim() : '';
   };
-  const figure = (meaning: Meaning): { value: number; unit: string; at: string } | null => {
+  const figure = (meaning: Meaning): ReadFigure | null => {
     const column = columns.find((one) => one.meaning === meaning);
     const text = column ? (line[column.index] ?? '').trim() : '';
-    if (!column || text === '') return null;
+    // A cell that only says that nothing was measured.
+    if (!column || /^(|-+|–|n\/?a|nd|none)$/i.test(text)) return null;
     const value = Number(text.replace(',', '.').replace(/^</, ''));
     const at = `row ${row}, ${header[column.index].trim()}`;
     if (!Number.isFinite(value) || value < 0) throw new InputError([at], 'noNumber', { text });
-    return { value, unit: column.unit, at };
+    return { value, unit: column.unit, elementShare: column.elementShare, at };
   };
   const depth = figure('depth');
-  const date = textOf('date');
   return {
     sample: textOf('sample'),
-    date: /^\d{4}-\d\d-\d\d$/.test(date) ? date : null,
+    date: textOf('date'),
     sampledDepthCm: depth ? depth.value * (/^in/.test(depth.unit) ? CM_PER_INCH : 1) : null,
     ph: phOf(figure('ph')),
     organicMatterPct: organicPctOf(figure('organicMatter'), figure('organicCarbon')),
     mineralNitrogen: mineralOf([figure('mineral')]) ?? mineralOf([figure('nitrate'), figure('ammonium')]),
+    extraction:
+      extractionIn(textOf('method')) ?? columns.find(({ extraction }) => extraction)?.extraction ?? null,
+    figures: figuresOf(columns, figure),
   };
+}
+
+/** The factors of the units that a figure may be reported in; nutrients are the rest. */
+const FACTORS: Readonly<
+  Record<Exclude<SoilFigureField, SoilNutrientField>, Readonly<Record<string, number>>>
+> = {
+  conductivityDsPerM: DS_PER_M,
+  cationExchangeCmolPerKg: CMOL_PER_KG,
+  sandPct: PCT,
+  siltPct: PCT,
+  clayPct: PCT,
+};
+
+const isSoilFigure = (meaning: Meaning): meaning is SoilFigureField =>
+  /(MgPerKg|DsPerM|CmolPerKg|Pct)$/.test(meaning);
+
+function figuresOf(
+  columns: readonly ReportColumn[],
+  figure: (meaning: Meaning) => ReadFigure | null,
+): Partial<Record<SoilFigureField, number>> {
+  const fields = columns.flatMap(({ meaning }) => (isSoilFigure(meaning) ? [meaning] : []));
+  return Object.fromEntries(
+    fields.flatMap((field) => {
+      const read = figure(field);
+      if (!read) return [];
+      const factors =
+        (FACTORS as Readonly<Record<string, Readonly<Record<string, number>>>>)[field] ?? MG_PER_KG;
+      if (!(read.unit in factors)) {
+        const units = Object.keys(factors).filter((unit) => unit !== '');
+        throw new InputError([read.at], 'needsFigureUnit', { unit: read.unit, units });
+      }
+      return [[field, read.value * factors[read.unit] * read.elementShare]];
+    }),
+  );
 }
 
 interface ReadFigure {
   readonly value: number;
   readonly unit: string;
+  readonly elementShare: number;
   readonly at: string;
 }
 

@@ -1,3 +1,4 @@
+import type { NutrientRating } from '../advice/soil-nutrients.ts';
 import { PALENESS_SHOWN } from '../plan/bed-plan.ts';
 import type { PlantSign } from '../../../records/vocabulary.ts';
 
@@ -40,6 +41,8 @@ export interface PaleFacts {
   readonly isWetMonth: boolean;
   readonly isHeavyClay: boolean;
   readonly ph: number | null;
+  /** By the last soil test that has a class for it; null without one. */
+  readonly magnesiumRating: NutrientRating | null;
   readonly ashLastYearGPerM2: number;
   readonly rawCharWithinDays: number | null;
   /** Quick nitrogen and raw manure given in the three weeks before. */
@@ -66,6 +69,8 @@ export type EvidenceCode =
   | 'highPh'
   | 'lowPh'
   | 'goodPh'
+  | 'magnesiumLow'
+  | 'magnesiumEnough'
   | 'muchAsh'
   | 'rawCharRecent'
   | 'noRawChar'
@@ -192,6 +197,16 @@ export const EVIDENCE: readonly Evidence[] = [
     code: 'goodPh',
     holds: ({ ph }) => ph !== null && ph > LOW_PH && ph < HIGH_PH,
     weighs: { phLockOut: -1.5, traceElements: -0.3 },
+  },
+  {
+    code: 'magnesiumLow',
+    holds: ({ magnesiumRating }) => magnesiumRating === 'low',
+    weighs: { magnesium: 1.6 },
+  },
+  {
+    code: 'magnesiumEnough',
+    holds: ({ magnesiumRating }) => magnesiumRating !== null && magnesiumRating !== 'low',
+    weighs: { magnesium: -1.5 },
   },
   {
     code: 'muchAsh',

@@ -29,6 +29,7 @@ const FACTS: PaleFacts = {
   isWetMonth: false,
   isHeavyClay: false,
   ph: 6.5,
+  magnesiumRating: null,
   ashLastYearGPerM2: 0,
   rawCharWithinDays: null,
   fedRecentlyG: 0,

@@ -1,4 +1,5 @@
-import { phOn } from '../advice/conflicts.ts';
+import { lastRated } from '../advice/soil-nutrients.ts';
+import { phOn } from '../books/soil-tests.ts';
 import {
   type DayNumber,
   type FindMaterial,
@@ -66,6 +67,7 @@ export function paleFacts(setting: PaleSetting): PaleFacts {
     isWetMonth: isWetMonth(site.climate, today),
     isHeavyClay: bed.clayPct >= HEAVY_CLAY_FROM_PCT,
     ph: phOn(books, today),
+    magnesiumRating: lastRated(books, 'magnesium', today)?.rating ?? null,
     ashLastYearGPerM2:
       (layings
         .filter(({ materialId, date }) => materialId === 'wood_ash' && dayOf(date) > today - YEAR_DAYS)

@@ -1,8 +1,9 @@
-import { type DayNumber, dayNumberFromIso, mineralNitrogenGPerM2 } from '../../ground/index.ts';
+import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import type { LeafStep } from '../../../records/vocabulary.ts';
 import type { Observation } from '../../../records/journal.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { Entry } from '../../../records/entry.ts';
+import { testedNitrogenGPerM2 } from '../books/soil-tests.ts';
 
 /** Something that was measured or seen, in terms of what the model can be asked for. */
 export type MeasuredPoint = { readonly day: DayNumber } & (
@@ -27,16 +28,13 @@ const pointOf = ({ date, plantingId, observed }: Observation): MeasuredPoint[] =
 
 function pointsOfTest(entry: Entry, bed: Bed): MeasuredPoint[] {
   if (entry.type !== 'soilTest' || entry.state !== 'laid') return [];
-  const { amount, unit, sampledDepthCm, organicMatterPct } = entry;
-  const { bulkDensityGPerCm3 } = bed;
+  const { sampledDepthCm, organicMatterPct } = entry;
+  const nitrogenGPerM2 = testedNitrogenGPerM2(entry, bed);
   const day = dayNumberFromIso(entry.date, ['date']);
   return [
-    {
-      type: 'mineralNitrogen',
-      day,
-      sampledDepthCm,
-      nitrogenGPerM2: mineralNitrogenGPerM2(amount, unit, { sampledDepthCm, bulkDensityGPerCm3 }),
-    },
+    ...(nitrogenGPerM2 === null
+      ? []
+      : [{ type: 'mineralNitrogen' as const, day, sampledDepthCm, nitrogenGPerM2 }]),
     ...(organicMatterPct === null ? [] : [{ type: 'organicMatter' as const, day, organicMatterPct }]),
   ];
 }

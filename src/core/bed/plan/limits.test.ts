@@ -34,6 +34,45 @@ describe('what is spread', () => {
   });
 });
 
+describe('a soil test with phosphorus and potassium', () => {
+  const test = (phosphorusMgPerKg: number, potassiumMgPerKg = 150): Entry => ({
+    id: 'test',
+    type: 'soilTest',
+    state: 'laid',
+    date: '2026-03-01',
+    amount: null,
+    unit: 'kgPerHa',
+    sampledDepthCm: 30,
+    ph: null,
+    organicMatterPct: null,
+    extraction: 'olsen',
+    phosphorusMgPerKg,
+    potassiumMgPerKg,
+  });
+  const manure = lay('compost_manure', '2026-04-01', 20);
+  const codes = (...entries: Entry[]) => limitsOf(...entries).map(({ code }) => code);
+  it('allows more of it where there is little, and none where there is very much', () => {
+    expect(codes(manure)).toContain('phosphorus');
+    expect(codes(test(8), manure)).not.toContain('phosphorus');
+    const little = lay('compost_garden', '2026-04-01', 8);
+    expect(codes(little)).toEqual([]);
+    expect(codes(test(20), little)).toEqual([]);
+    expect(codes(test(80), little)).toEqual(['phosphorus']);
+    expect(limitsOf(test(80), little)[0]).toMatchObject({
+      limitGPerM2Year: 0,
+      tested: { rating: 'veryHigh' },
+    });
+    expect(limitInWords(limitsOf(test(80), little)[0], measuresOf({ measures: 'metric' }), since)).toMatch(
+      /found very much of it: leave compost and manure out/,
+    );
+  });
+  it('warns of more potassium only where there is very much', () => {
+    const ash = lay('wood_ash', '2026-04-01', 2);
+    expect(codes(test(20, 150), ash)).toEqual([]);
+    expect(codes(test(20, 500), ash)).toEqual(['potassium']);
+  });
+});
+
 describe('what is washed out', () => {
   it('may be as much as keeps what drains below 50 mg of nitrate a liter', () => {
     // 538 mm drain under the mild climate by its normals: 538 L/m2 with 11.3 mg of nitrogen each.

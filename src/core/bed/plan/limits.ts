@@ -7,9 +7,11 @@ import {
   calendarDateOf,
   dayNumberFromIso,
   phosphorusFractionDryBasis,
+  potassiumFractionDryBasis,
   total,
 } from '../../ground/index.ts';
 import { nitrogenBought, nitrogenFetchedBack, nitrogenLaid, nitrogenWashedOut } from '../../model/index.ts';
+import { lastRated, type NutrientRating, type RatedFigure } from '../advice/soil-nutrients.ts';
 import { type BedProjection, sampleOn } from '../projection/bed-projection.ts';
 
 /** More of something in a year than a bed should get or lose, against a guide value. Amounts per m2. */
@@ -21,7 +23,15 @@ export type BedLimit =
       readonly limitGPerM2: number;
       readonly day: DayNumber;
     }
-  | { readonly code: 'phosphorus'; readonly gPerM2Year: number; readonly limitGPerM2Year: number }
+  | {
+      readonly code: 'phosphorus';
+      readonly gPerM2Year: number;
+      readonly limitGPerM2Year: number;
+      /** What the last soil test says of it; null without one that has a class. */
+      readonly tested: RatedFigure | null;
+    }
+  /** Potassium that is spread where a soil test found very much of it. */
+  | { readonly code: 'potassium'; readonly gPerM2Year: number; readonly tested: RatedFigure }
   | {
       /** Washed out of the bed in a year and not fetched back, beside what was brought there in it. */
       readonly code: 'washedOut';
@@ -35,7 +45,19 @@ const YEAR_DAYS = 365;
 export const ORGANIC_NITROGEN_YEARLY_G_PER_M2 = 17;
 /** What a productive bed takes off, g P/m2 a year; more builds up (order of magnitude, from memory). */
 export const PHOSPHORUS_YEARLY_G_PER_M2 = 4;
-const PHOSPHORUS_YEARS = 3;
+/**
+ * What may be spread against what is taken off, by what a soil test found: where there is little it may be built up,
+ * where there is much it is drawn down (the direction is common practice, the figures are set here).
+ */
+const PHOSPHORUS_ALLOWANCE: Readonly<Record<NutrientRating, number>> = {
+  low: 2,
+  enough: 1,
+  high: 0.5,
+  veryHigh: 0,
+};
+/** Less than this a year is no manuring worth a word, g/m2 (set here). */
+const LITTLE_MINERAL_G_PER_M2 = 0.5;
+const MINERAL_YEARS = 3;
 /** 50 mg of nitrate in a liter of what drains, as nitrogen, g/L: EU Nitrates Directive 91/676/EEC (from memory). */
 const DRAINED_NITROGEN_G_PER_L = 0.0113;
 /** Where hardly any rain drains the guide value would be next to nothing; no less than this drains, mm (set here). */
@@ -101,8 +123,6 @@ export function spreadLimits({ bed, entries, findMaterial, since }: Layings): Be
   );
   const nitrogenG = (one: (typeof layings)[number]): number =>
     dryG(one) * (findMaterial(one.entry.materialId)?.nitrogenFractionDryBasis ?? 0);
-  const phosphorusG = (one: (typeof layings)[number]): number =>
-    dryG(one) * phosphorusFractionDryBasis(one.entry.materialId, findMaterial(one.entry.materialId));
   const years = manures
     .filter(({ day }) => day >= since)
     .map(({ day }) => ({
@@ -112,18 +132,52 @@ export function spreadLimits({ bed, entries, findMaterial, since }: Layings): Be
       ),
     }));
   const worst = years.toSorted((a, b) => b.gPerM2 - a.gPerM2).at(0);
-  // By calendar years: three years to the day would hold four springs.
-  const yearOf = (day: DayNumber): number => calendarDateOf(day).year;
-  const lastYear = yearOf(Math.max(since, ...layings.map(({ day }) => day)));
-  const gPerM2Year =
-    total(layings.filter(({ day }) => yearOf(day) > lastYear - PHOSPHORUS_YEARS).map(phosphorusG)) /
-    PHOSPHORUS_YEARS;
   return [
     ...(worst && worst.gPerM2 > ORGANIC_NITROGEN_YEARLY_G_PER_M2
       ? [{ code: 'manureNitrogen' as const, ...worst, limitGPerM2: ORGANIC_NITROGEN_YEARLY_G_PER_M2 }]
       : []),
-    ...(gPerM2Year > PHOSPHORUS_YEARLY_G_PER_M2
-      ? [{ code: 'phosphorus' as const, gPerM2Year, limitGPerM2Year: PHOSPHORUS_YEARLY_G_PER_M2 }]
+    ...mineralLimits(entries, layings, {
+      since,
+      yearlyG: (own, shareOf) =>
+        total(
+          own.map((one) => dryG(one) * shareOf(one.entry.materialId, findMaterial(one.entry.materialId))),
+        ) / MINERAL_YEARS,
+    }),
+  ];
+}
+
+interface DatedLaying {
+  readonly entry: LayEntry;
+  readonly day: DayNumber;
+}
+
+/** Phosphorus and potassium of the three years to the last spreading, against crops and the last soil test. */
+function mineralLimits(
+  entries: readonly Entry[],
+  layings: readonly DatedLaying[],
+  {
+    since,
+    yearlyG,
+  }: {
+    readonly since: DayNumber;
+    readonly yearlyG: (own: readonly DatedLaying[], shareOf: typeof phosphorusFractionDryBasis) => number;
+  },
+): BedLimit[] {
+  // By calendar years: three years to the day would hold four springs.
+  const yearOf = (day: DayNumber): number => calendarDateOf(day).year;
+  const lastDay = Math.max(since, ...layings.map(({ day }) => day));
+  const own = layings.filter(({ day }) => yearOf(day) > yearOf(lastDay) - MINERAL_YEARS);
+  const tested = lastRated({ entries }, 'phosphorus', Infinity);
+  const limitGPerM2Year = PHOSPHORUS_YEARLY_G_PER_M2 * PHOSPHORUS_ALLOWANCE[tested?.rating ?? 'enough'];
+  const phosphorusG = yearlyG(own, phosphorusFractionDryBasis);
+  const potassium = lastRated({ entries }, 'potassium', Infinity);
+  const potassiumG = yearlyG(own, potassiumFractionDryBasis);
+  return [
+    ...(phosphorusG > Math.max(limitGPerM2Year, LITTLE_MINERAL_G_PER_M2)
+      ? [{ code: 'phosphorus' as const, gPerM2Year: phosphorusG, limitGPerM2Year, tested }]
+      : []),
+    ...(potassium?.rating === 'veryHigh' && potassiumG > LITTLE_MINERAL_G_PER_M2
+      ? [{ code: 'potassium' as const, gPerM2Year: potassiumG, tested: potassium }]
       : []),
   ];
 }

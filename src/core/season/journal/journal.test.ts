@@ -83,7 +83,7 @@ describe('what was seen against what the model expected', () => {
 
 describe('figures of a soil test', () => {
   const soil = { sampledDepthCm: 30, bulkDensityGPerCm3: 1.2 };
-  const test = { amount: 40, unit: 'kgPerHa' as const, organicMatterPct: 4 };
+  const test = { amount: 40, unit: 'kgPerHa' as const, ph: null, organicMatterPct: 4 };
   it('that can only be in another unit are refused by name, with what they come to', () => {
     expect(() => checkSoilTest(test, soil)).not.toThrow();
     expect(refusalOf(() => checkSoilTest({ ...test, amount: 900 }, soil))).toMatch(
@@ -96,6 +96,13 @@ describe('figures of a soil test', () => {
       /share of 0.04 is 4 %/,
     );
     expect(refusalOf(() => checkSoilTest({ ...test, organicMatterPct: 40_000 }, soil))).toMatch(/10 000 ppm/);
+  });
+  it('may leave nitrogen out, but not everything', () => {
+    const nothing = { ...test, amount: null, organicMatterPct: null };
+    expect(refusalOf(() => checkSoilTest(nothing, soil))).toMatch(/^amount needs at least one figure/);
+    expect(() => checkSoilTest({ ...nothing, potassiumMgPerKg: 120 }, soil)).not.toThrow();
+    expect(() => checkSoilTest({ ...nothing, ph: 6.4 }, soil)).not.toThrow();
+    expect(refusalOf(() => checkSoilTest({ ...test, unit: null }, soil))).toMatch(/^unit is needed/);
   });
 });
 
@@ -114,8 +121,46 @@ describe('a laboratory’s table', () => {
         organicMatterPct: 4.1,
         mineralNitrogen: { amount: 15, unit: 'mgPerKg' },
         sampledDepthCm: 30.48,
+        extraction: null,
+        figures: {},
       },
     ]);
+  });
+  it('gives every nutrient, salts and texture in the units of the books, whatever the laboratory writes', () => {
+    const [british] = read('Sample;pH;Olsen P (mg/l);K (mg/l);Mg (mg/l);OM %\nLower;6.6;28;190;61;5.2');
+    expect(british).toMatchObject({
+      extraction: 'olsen',
+      ph: 6.6,
+      organicMatterPct: 5.2,
+      figures: { phosphorusMgPerKg: 28, potassiumMgPerKg: 190, magnesiumMgPerKg: 61 },
+      mineralNitrogen: null,
+    });
+    const [german] = read('Probe;sample;P2O5 CAL (mg/100 g);K2O (mg/100g);Mg (mg/100g)\n1;Lower;20;24;8');
+    expect(german.extraction).toBe('cal');
+    expect(german.figures.phosphorusMgPerKg).toBeCloseTo(87.3, 1);
+    expect(german.figures.potassiumMgPerKg).toBeCloseTo(199.2, 1);
+    expect(german.figures.magnesiumMgPerKg).toBeCloseTo(80, 9);
+    const [american] = read(
+      'Sample ID;Soil pH;M3-P lb/acre;K (lb/acre);Ca ppm;S ppm;B ppm;CEC (meq/100 g);EC mmhos/cm;Sand %;Silt %;Clay %\nLower;6.1;110;320;1450;n/a;0.6;11.2;0.3;40;38;22',
+    );
+    expect(american).toMatchObject({
+      extraction: 'mehlich3',
+      ph: 6.1,
+      figures: {
+        phosphorusMgPerKg: 55,
+        potassiumMgPerKg: 160,
+        calciumMgPerKg: 1450,
+        boronMgPerKg: 0.6,
+        cationExchangeCmolPerKg: 11.2,
+        conductivityDsPerM: 0.3,
+        sandPct: 40,
+        siltPct: 38,
+        clayPct: 22,
+      },
+    });
+    expect(american.figures).not.toHaveProperty('sulfurMgPerKg');
+    const [named] = read('bed;Method;Phosphorus ppm\nLower;Bray P1;33');
+    expect(named).toMatchObject({ extraction: 'bray1', figures: { phosphorusMgPerKg: 33 } });
   });
   it('in ppm, percent, g/kg or organic carbon comes to the same', () => {
     expect(read('sample;OM (ppm)\na;41000')[0].organicMatterPct).toBeCloseTo(4.1, 9);
@@ -132,6 +177,8 @@ describe('a laboratory’s table', () => {
     ['sample;pH\na;64', /^row 2, pH must be between 2 and 11/],
     ['sample;OM (%)\na;41000', /in ppm it would be 4.1 %/],
     ['sample;mineral N\na;12', /needs a unit in its header/],
+    ['sample;P\na;12', /needs a unit in its header: ppm, mg\/kg/],
+    ['sample;K (cups)\na;12', /; got "cups"/],
     ['sample;nitrate (ppm);ammonium (kg/ha)\na;12;3', /must be in one unit/],
   ])('%j is refused by row and column', (text, sentence) =>
     expect(refusalOf(() => read(text))).toMatch(sentence),

@@ -1,18 +1,16 @@
-import {
-  type DayNumber,
-  dayNumberFromIso,
-  dayNumberOf,
-  mineralNitrogenGPerM2,
-  total,
-} from '../../ground/index.ts';
+import { type DayNumber, dayNumberFromIso, dayNumberOf, total } from '../../ground/index.ts';
 import type { Observation } from '../../../records/journal.ts';
 import {
   type BedBooks,
   type BedProjection,
   type CropOutcome,
   atEndOf,
+  type RatedFigure,
   projectBed,
+  ratedFigures,
   sampleOn,
+  testedNitrogenGPerM2,
+  testsUntil,
 } from '../../bed/index.ts';
 import type { SoilTestEntry } from '../../../records/entry.ts';
 import { expectationOf, type Expectation } from '../journal/expectation.ts';
@@ -43,11 +41,14 @@ export interface PutIn {
 export interface TestedSoil {
   readonly entryId: string;
   readonly day: DayNumber;
-  readonly mineralNitrogenG: number;
+  /** Null where it was not measured. */
+  readonly mineralNitrogenG: number | null;
   readonly expectedMineralNitrogenG: number;
   readonly organicMatterPct: number | null;
   readonly expectedOrganicMatterPct: number;
   readonly ph: number | null;
+  /** Phosphorus, potassium and magnesium, where the extraction has classes. */
+  readonly nutrients: readonly RatedFigure[];
 }
 
 export interface ObservedThing {
@@ -135,12 +136,8 @@ export function yearSheet(setting: YearSheetSetting, year: number): YearSheet {
 const clampDay = (day: DayNumber, { startDay, endDay }: BedScenario): DayNumber =>
   Math.min(Math.max(day, startDay), endDay);
 
-function testsIn({ entries }: BedBooks, isIn: (day: DayNumber) => boolean): SoilTestEntry[] {
-  return entries.filter(
-    (entry): entry is SoilTestEntry =>
-      entry.type === 'soilTest' && entry.state === 'laid' && isIn(dayOf(entry.date)),
-  );
-}
+const testsIn = (books: BedBooks, isIn: (day: DayNumber) => boolean): SoilTestEntry[] =>
+  testsUntil(books, Infinity).flatMap(({ test, day }) => (isIn(day) ? [test] : []));
 
 function putInBetween(scenario: BedScenario, isIn: (day: DayNumber) => boolean): PutIn[] {
   const { piles } = startRun(scenario);
@@ -161,8 +158,8 @@ function putInBetween(scenario: BedScenario, isIn: (day: DayNumber) => boolean):
 
 function testedSoil(test: SoilTestEntry, { bed }: BedBooks, projection: BedProjection): TestedSoil {
   const day = dayOf(test.date);
-  const { sampledDepthCm, amount, unit } = test;
-  const { bulkDensityGPerCm3, rootZoneCm } = bed;
+  const { sampledDepthCm } = test;
+  const { rootZoneCm } = bed;
   const sample = sampleOn(projection, day);
   const rootShare = Math.min(
     1,
@@ -171,11 +168,12 @@ function testedSoil(test: SoilTestEntry, { bed }: BedBooks, projection: BedProje
   return {
     entryId: test.id,
     day,
-    mineralNitrogenG: mineralNitrogenGPerM2(amount, unit, { sampledDepthCm, bulkDensityGPerCm3 }),
+    mineralNitrogenG: testedNitrogenGPerM2(test, bed),
     expectedMineralNitrogenG: sample.availableContactG + sample.availableRootG * rootShare,
     organicMatterPct: test.organicMatterPct,
     expectedOrganicMatterPct: sample.organicMatterPct,
     ph: test.ph,
+    nutrients: ratedFigures({ test, day }),
   };
 }
 

@@ -3,12 +3,13 @@ import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { Input, Segmented, Select } from 'antd';
 import { useMemo } from 'react';
-import { type AmountUnit, SOIL_NITROGEN_UNITS } from '../../../records/vocabulary.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
 import type { Material, MaterialKind } from '../../../core/ground/index.ts';
 import type { Quantity as MeasuredQuantity } from '../../../refusals/refusal.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { QuantityField } from '../../ui/forms/QuantityField.tsx';
-import { SOIL_NITROGEN_WORDS, UNIT_WORDS, unitsFor } from '../../../words/measures.ts';
+import { SoilTestInputs } from '../../ui/log/SoilTestInputs.tsx';
+import { UNIT_WORDS, unitsFor } from '../../../words/measures.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 import { materialOptions, ratioWords, stockOptions } from '../../ui/materials/material-options.ts';
 import { describedAnew } from '../../ui/materials/chips-form.ts';
@@ -62,7 +63,13 @@ export function PostingFields(props: PostingFieldsProps) {
         />
       );
     case 'soilTest':
-      return <SoilTestFields {...props} />;
+      return (
+        <SoilTestInputs
+          test={props.form.test}
+          set={(test) => props.set({ test })}
+          troubles={props.troubles}
+        />
+      );
     case 'water':
       return (
         <Quantity
@@ -75,62 +82,6 @@ export function PostingFields(props: PostingFieldsProps) {
         />
       );
   }
-}
-
-function SoilTestFields({ form: { test }, set, troubles }: PostingFieldsProps) {
-  const text = ({
-    name,
-    key,
-    trouble,
-    hint,
-  }: {
-    readonly name: string;
-    readonly key: Exclude<keyof PostingForm['test'], 'unit' | 'sampledDepth'>;
-    readonly trouble: string;
-    readonly hint?: string | undefined;
-  }) => (
-    <Field name={name} trouble={troubles[trouble]} hint={hint}>
-      {(control) => (
-        <Input
-          {...control}
-          value={test[key]}
-          onChange={(event) => set({ test: { ...test, [key]: event.target.value } })}
-          inputMode="decimal"
-          style={{ width: 128 }}
-        />
-      )}
-    </Field>
-  );
-  return (
-    <>
-      {text({ name: 'Mineral nitrogen', key: 'amount', trouble: 'amount', hint: 'nitrate and ammonium N' })}
-      <Field name="in">
-        {(control) => (
-          <Select
-            {...control}
-            value={test.unit}
-            onChange={(unit) => set({ test: { ...test, unit } })}
-            style={{ width: 130 }}
-            options={SOIL_NITROGEN_UNITS.map((value) => ({ value, label: SOIL_NITROGEN_WORDS[value] }))}
-          />
-        )}
-      </Field>
-      <QuantityField
-        name="Sampled to"
-        quantity="length"
-        value={test.sampledDepth}
-        onChange={(sampledDepth) => set({ test: { ...test, sampledDepth } })}
-        trouble={troubles['sampledDepthCm']}
-      />
-      {text({ name: 'pH', key: 'ph', trouble: 'ph', hint: 'if measured' })}
-      {text({
-        name: 'Organic matter, %',
-        key: 'organicMatterPct',
-        trouble: 'organicMatterPct',
-        hint: 'if measured',
-      })}
-    </>
-  );
 }
 
 interface TextFieldProps extends Pick<PostingFieldsProps, 'form' | 'set' | 'troubles'> {

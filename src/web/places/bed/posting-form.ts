@@ -6,11 +6,18 @@ import {
   type EntryRecord,
   type EntryType,
 } from '../../../records/entry.ts';
-import type { SoilNitrogenUnit, AmountUnit } from '../../../records/vocabulary.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { blankChips, readChips, type ChipsForm } from '../../ui/materials/chips-form.ts';
 import { askedOf } from '../../ui/forms/asked-of.ts';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
 import { USUAL_CM } from '../../ui/forms/usual-figures.ts';
+import {
+  blankSoilTest,
+  sampledDepthOf,
+  soilTestFieldsOf,
+  typedSoilTest,
+  type TypedSoilTest,
+} from '../../ui/log/soil-test-typed.ts';
 import { quantityTroubles, troublesOf } from '../../ui/forms/troubles.ts';
 import {
   figureOf,
@@ -45,13 +52,7 @@ export interface PostingForm {
   /** Not typed: kept as it was. */
   readonly humusShareTakenOff: number | null;
   readonly nitrogen: TypedQuantity;
-  readonly test: {
-    readonly amount: string;
-    readonly unit: SoilNitrogenUnit;
-    readonly sampledDepth: TypedQuantity;
-    readonly ph: string;
-    readonly organicMatterPct: string;
-  };
+  readonly test: TypedSoilTest;
   readonly water: TypedQuantity;
   readonly chips: ChipsForm;
   readonly note: string;
@@ -62,7 +63,6 @@ const ASKED = {
   dugDepthCm: askedOf(entryFields.dig.dugDepthCm),
   shareTakenOff: askedOf(entryFields.takeOff.shareTakenOff),
   nitrogenG: askedOf(entryFields.feed.nitrogenG, 'smallMass'),
-  sampledDepthCm: askedOf(entryFields.soilTest.sampledDepthCm),
   waterMm: askedOf(entryFields.water.waterMm),
 } satisfies Record<string, QuantityAsked>;
 
@@ -85,13 +85,7 @@ export function emptyForm(today: string, unit: AmountUnit, reader: Reader): Post
     shareTakenOff: typedFrom(1, 'share', reader),
     humusShareTakenOff: null,
     nitrogen: NOTHING_TYPED,
-    test: {
-      amount: '',
-      unit: reader.system === 'metric' ? 'kgPerHa' : 'lbPerAcre',
-      sampledDepth: typedFrom(usual.soilSample, 'length', reader),
-      ph: '',
-      organicMatterPct: '',
-    },
+    test: blankSoilTest(reader),
     water: NOTHING_TYPED,
     chips: blankChips(reader),
     note: '',
@@ -134,16 +128,7 @@ export function formOf(entry: EntryRecord, blank: PostingForm, reader: Reader): 
     case 'feed':
       return { ...common, nitrogen: typedFrom(entry.nitrogenG, 'smallMass', reader) };
     case 'soilTest':
-      return {
-        ...common,
-        test: {
-          amount: String(entry.amount),
-          unit: entry.unit,
-          sampledDepth: depth(entry.sampledDepthCm),
-          ph: entry.ph === null ? '' : String(entry.ph),
-          organicMatterPct: entry.organicMatterPct === null ? '' : String(entry.organicMatterPct),
-        },
-      };
+      return { ...common, test: typedSoilTest(entry, reader) };
     case 'water':
       return { ...common, water: typedFrom(entry.waterMm, 'waterDepth', reader) };
   }
@@ -161,11 +146,11 @@ function laidOf(form: PostingForm) {
   return { lotId: null, materialId: form.materialId === SEEN_CHIPS ? form.chips.id : form.materialId };
 }
 
-type EntryQuantity = keyof typeof ASKED;
+type EntryQuantity = keyof typeof ASKED | 'sampledDepthCm';
 
 /** The quantities that an entry of the form's type has, as read. */
 function quantitiesOf(form: PostingForm, reader: Reader): Partial<Record<EntryQuantity, ReadQuantity>> {
-  const read = (typed: TypedQuantity, field: EntryQuantity) => readQuantity(typed, ASKED[field], reader);
+  const read = (typed: TypedQuantity, field: keyof typeof ASKED) => readQuantity(typed, ASKED[field], reader);
   switch (form.type) {
     case 'lay':
       return form.isDugIn ? { dugDepthCm: read(form.dugDepth, 'dugDepthCm') } : {};
@@ -176,7 +161,7 @@ function quantitiesOf(form: PostingForm, reader: Reader): Partial<Record<EntryQu
     case 'feed':
       return { nitrogenG: read(form.nitrogen, 'nitrogenG') };
     case 'soilTest':
-      return { sampledDepthCm: read(form.test.sampledDepth, 'sampledDepthCm') };
+      return { sampledDepthCm: sampledDepthOf(form.test, reader) };
     case 'water':
       return { waterMm: read(form.water, 'waterMm') };
   }
@@ -199,20 +184,12 @@ function otherFieldsOf(form: PostingForm): Record<string, unknown> {
     case 'takeOff':
       return { layerId: form.layerId, humusShareTakenOff: form.humusShareTakenOff };
     case 'soilTest':
-      return {
-        amount: numberFromText(form.test.amount),
-        unit: form.test.unit,
-        ph: optional(form.test.ph),
-        organicMatterPct: optional(form.test.organicMatterPct),
-      };
+      return soilTestFieldsOf(form.test);
     case 'feed':
     case 'water':
       return {};
   }
 }
-
-/** A figure that may be left out. */
-const optional = (text: string): number | null => (text.trim() === '' ? null : numberFromText(text));
 
 export type ReadForm =
   | { readonly ok: true; readonly draft: EntryDraft }

@@ -11,6 +11,7 @@ import { dayOf, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';
 import { expectedInWords, observationLine, verdictWords } from '../../../words/journal-words.ts';
 import { cropName } from '../../../words/record-names.ts';
+import { useRemoveEntry, useRestoreEntry } from '../../api/gardens.ts';
 import { photoAddress, useRemoveJournal, useRestoreJournal } from '../../api/journal.ts';
 import { logQuery, questionAbout } from '../../worker/questions.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
@@ -30,7 +31,6 @@ const FIRST_SHOWN = 30;
 /** What was written in the log of a bed, newest first, with what the model expected that day. */
 export function LogList({ bedId }: LogListProps) {
   const books = useBooks();
-  const measures = useMeasures();
   const [filter, setFilter] = useState<'all' | 'unexpected'>('all');
   const [shown, setShown] = useState(FIRST_SHOWN);
   const observations = useMemo(() => observationsOf(books.journal, bedId), [books.journal, bedId]);
@@ -83,20 +83,19 @@ export function LogList({ bedId }: LogListProps) {
         </p>
       ) : (
         <ul className="log-lines">
-          {passing.slice(0, shown).map((line) =>
-            'observation' in line ? (
-              <ObservationLine
-                key={line.key}
-                observation={line.observation}
-                expectation={expected[line.key] ?? null}
-              />
-            ) : (
-              <li key={line.key} className="log-line">
-                <span className="posting-date figure">{shortDate(dayOf(line.date))}</span>
-                <span>{entryWords({ entry: line.entry, entries: books.entries, books, measures })}</span>
-              </li>
-            ),
-          )}
+          {passing
+            .slice(0, shown)
+            .map((line) =>
+              'observation' in line ? (
+                <ObservationLine
+                  key={line.key}
+                  observation={line.observation}
+                  expectation={expected[line.key] ?? null}
+                />
+              ) : (
+                <EntryLine key={line.key} entry={line.entry} />
+              ),
+            )}
         </ul>
       )}
       {passing.length > shown && (
@@ -105,6 +104,33 @@ export function LogList({ bedId }: LogListProps) {
         </Button>
       )}
     </section>
+  );
+}
+
+/** A watering or a soil test: entries of the bed that are seen here too. */
+function EntryLine({ entry }: { readonly entry: EntryRecord }) {
+  const books = useBooks();
+  const measures = useMeasures();
+  const remove = useRemoveEntry();
+  const restore = useRestoreEntry();
+  const offerUndo = useUndo();
+  const showFailure = useFailureNotice();
+  const strikeOut = async () => {
+    try {
+      await remove.mutateAsync(entry);
+    } catch (failure) {
+      return showFailure('It is still in the log.', failure);
+    }
+    offerUndo('Deleted from the log.', () => restore.mutateAsync(entry.id));
+  };
+  return (
+    <li className="log-line">
+      <span className="posting-date figure">{shortDate(dayOf(entry.date))}</span>
+      <span>{entryWords({ entry, entries: books.entries, books, measures })}</span>
+      <Button size="small" type="text" onClick={() => void strikeOut()}>
+        Delete
+      </Button>
+    </li>
   );
 }
 

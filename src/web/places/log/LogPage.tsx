@@ -1,6 +1,6 @@
 import { useBooks } from '../../app/garden-context.ts';
-import { Select } from 'antd';
-import { useState } from 'react';
+import { Button, Select } from 'antd';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { PlantingRecord } from '../../../records/planting.ts';
 import { findCrop } from '../../../core/ground/index.ts';
@@ -15,6 +15,9 @@ import { useLogBook, type LogSubject } from '../../ui/log/use-log-book.ts';
 import { WaitingList } from './WaitingList.tsx';
 import '../../ui/log/log.css';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
+
+const ReportBand = lazy(async () => ({ default: (await import('./ReportBand.tsx')).ReportBand }));
+const SoilHistory = lazy(async () => ({ default: (await import('./SoilHistory.tsx')).SoilHistory }));
 
 const TILE_WORDS: Record<LogTile, string> = {
   ...OBSERVED_WORDS,
@@ -38,6 +41,7 @@ export function LogPage() {
   const [date, setDate] = useState(books.today);
   const [chosenPlanting, setChosenPlanting] = useState<string | null>(null);
   const [tile, setTile] = useState<LogTile | null>(null);
+  const [isReporting, setReporting] = useState(false);
   const book = useLogBook(books);
   if (bedId === undefined) {
     return (
@@ -67,6 +71,7 @@ export function LogPage() {
           </p>
         </div>
         <div className="actions">
+          <Button onClick={() => setReporting(!isReporting)}>Laboratory’s table</Button>
           <Link className="button-link" to={`/garden/${books.garden.id}/labels`}>
             Labels
           </Link>
@@ -76,6 +81,11 @@ export function LogPage() {
         </div>
       </header>
       <WaitingList outbox={book.outbox} />
+      {isReporting && (
+        <Suspense fallback={<p className="soft">Opening …</p>}>
+          <ReportBand onClose={() => setReporting(false)} />
+        </Suspense>
+      )}
       <div className="log-columns">
         <section aria-label="Write down">
           <div className="log-subject">
@@ -144,7 +154,12 @@ export function LogPage() {
             {book.said}
           </p>
         </section>
-        <LogList bedId={bedId} />
+        <div>
+          <LogList bedId={bedId} />
+          <Suspense fallback={null}>
+            <SoilHistory bedId={bedId} />
+          </Suspense>
+        </div>
       </div>
     </div>
   );

@@ -1,7 +1,7 @@
 import { CalendarOutlined } from '@ant-design/icons';
 import { Button, Input } from 'antd';
 import { useRef, useState } from 'react';
-import { figureOrderOf, readDate, shownDate } from './date-text.ts';
+import { ownFigureOrder, readDate, shownDate } from './date-text.ts';
 import { Field } from './Field.tsx';
 
 interface DateFieldProps {
@@ -14,7 +14,7 @@ interface DateFieldProps {
   readonly hint?: string | undefined;
 }
 
-const order = figureOrderOf(typeof navigator === 'undefined' ? undefined : navigator.languages);
+const order = ownFigureOrder();
 
 /** A day, typed as people write one, or chosen from the calendar of the browser. */
 export function DateField({ name, value, onChange, trouble, hint }: DateFieldProps) {

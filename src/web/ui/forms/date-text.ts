@@ -12,6 +12,10 @@ export function figureOrderOf(languages?: readonly string[]): FigureOrder {
   return place('month') < place('day') ? 'monthFirst' : 'dayFirst';
 }
 
+/** The order in which whoever sits at this browser writes dates. */
+export const ownFigureOrder = (): FigureOrder =>
+  figureOrderOf(typeof navigator === 'undefined' ? undefined : navigator.languages);
+
 /** Shown as everywhere on screen: "14 May 2026". */
 const SHOWN = 'd MMM yyyy';
 const ISO = 'yyyy-MM-dd';
