@@ -33,6 +33,10 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('./places/calendar/index.ts')).CalendarPage }),
           },
           {
+            path: 'week',
+            lazy: async () => ({ Component: (await import('./places/calendar/index.ts')).WeekPage }),
+          },
+          {
             path: 'laying',
             lazy: async () => ({ Component: (await import('./places/calendar/index.ts')).LayingDayPage }),
           },

@@ -56,3 +56,15 @@ self.addEventListener('fetch', (event) => {
   else if (pathname.startsWith('/assets/')) event.respondWith(file(request));
   else if (IS_READ_OFFLINE.test(pathname)) event.respondWith(books(request));
 });
+
+/** A notice of the day leads to the calendar, in a page that is open where there is one. */
+async function openAddress(address) {
+  const [open] = await self.clients.matchAll({ type: 'window', includeUncontrolled: true });
+  if (!open) return self.clients.openWindow(address);
+  await open.navigate(address);
+  return open.focus();
+}
+self.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  event.waitUntil(openAddress(event.notification.data.address));
+});

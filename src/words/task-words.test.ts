@@ -26,6 +26,7 @@ import {
   taskWords,
   warningWords,
 } from './task-words.ts';
+import { shortTaskWords } from './short-task-words.ts';
 import { differenceInWords } from './trial-words.ts';
 import { planWords, testSentences } from './year-words.ts';
 
@@ -186,7 +187,7 @@ describe('tasks in words', () => {
       'Is the wood chips, mixed branches and stems dark crumbs by now?',
       'Look for white threads under the wood chips, mixed branches and stems',
       'Look at the leaves of the leek: nitrogen is locked up beneath them',
-      'Measure how thick the wood chips, mixed branches and stems still lies',
+      'Measure how much of the wood chips, mixed branches and stems is left',
       'Sample the soil: mineral nitrogen, pH, organic matter',
       'Test the pH before any more ash',
       'Close the books of 2026',
@@ -203,6 +204,26 @@ describe('tasks in words', () => {
     ]);
   });
 
+  it('say it in a few words where there is little room, and never a code', () => {
+    const short = WHATS.map((what) => shortTaskWords(taskOf(what), names));
+    for (const words of short) {
+      isClean(words);
+      expect(words.length, words).toBeLessThan(50);
+      expect(words.replace('pH', '')).not.toMatch(/[a-z][A-Z]|_/);
+    }
+    expect(short.slice(0, 10)).toEqual([
+      'Spread wood chips, mixed branches and stems',
+      'Feed',
+      'Water',
+      'Dig in',
+      'Dig in',
+      'Take off mulch',
+      'Test the soil',
+      'Plant leek',
+      'Sow leek',
+      'Clear leek',
+    ]);
+  });
   it('say once what is to be done on several beds, a check without a name of any layer', () => {
     const onBeds = (what: TaskWhat, ...bedIds: string[]) =>
       tasksWords(
@@ -420,7 +441,7 @@ describe('trials, years and learning in words', () => {
         { ...outcome, choice: 'pull', plan: [{ type: 'takeOff', date: '2026-11-11', layerId: 'chips' }] },
         () => 'chips',
       ),
-    ).toBe('2026-11-11: chips off');
+    ).toBe('11 Nov 2026: chips off');
     const test = {
       entryId: 't',
       day: 1,

@@ -136,7 +136,7 @@ function checkWords(
   { entries, ...names }: TaskNames,
 ): string {
   const entry = entries.find(({ id }) => id === aboutId);
-  const layer = entry?.type === 'lay' ? layName(entry, names).toLowerCase() : 'the layer';
+  const layer = entry?.type === 'lay' ? layName(entry, names).toLowerCase() : 'layer';
   switch (check) {
     case 'sweetManure':
       return `Look under the cover: ${layer} should be dark and smell sweet`;
@@ -147,7 +147,7 @@ function checkWords(
     case 'threads':
       return `Look for white threads under the ${layer}`;
     case 'thickness':
-      return `Measure how thick the ${layer} still lies`;
+      return `Measure how much of the ${layer} is left`;
     case 'leaves':
       return `Look at the leaves of the ${cropNames([aboutId], names).toLowerCase()}: nitrogen is locked up beneath them`;
   }
@@ -159,7 +159,7 @@ const CHECK_OF_SEVERAL_WORDS: Readonly<Record<Check, string>> = {
   manureWorms: 'Look for worms in the manure',
   manureCrumbs: 'Is the manure dark crumbs by now?',
   threads: 'Look for white threads under the layers',
-  thickness: 'Measure how thick the layers still lie',
+  thickness: 'Measure how much of the layers is left',
   leaves: 'Look at the leaves of the crops: nitrogen is locked up beneath them',
 };
 

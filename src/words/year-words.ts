@@ -1,6 +1,7 @@
 import { counted } from './counted.ts';
 import type { YearChoice } from '../records/vocabulary.ts';
 import type { ChoiceOutcome, TestedSoil, YearSheet } from '../core/season/index.ts';
+import { dayOf, shortDate } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 import { ratedWords } from './soil-words.ts';
@@ -25,11 +26,11 @@ export function planWords({ plan, choice }: ChoiceOutcome, nameOf: (layerId: str
     .map((one) => {
       switch (one.type) {
         case 'lay':
-          return `${one.date}: ${nameOf(one.like.id)} again`;
+          return `${shortDate(dayOf(one.date))}: ${nameOf(one.like.id)} again`;
         case 'takeOff':
-          return `${one.date}: ${nameOf(one.layerId)} off`;
+          return `${shortDate(dayOf(one.date))}: ${nameOf(one.layerId)} off`;
         case 'plant':
-          return `${one.plantedOn} to ${one.clearedOn}: clover`;
+          return `${shortDate(dayOf(one.plantedOn))} to ${shortDate(dayOf(one.clearedOn))}: clover`;
       }
     })
     .join('; ');

@@ -170,7 +170,7 @@ onDemo.describe('a season on the demo', () => {
     await page.getByRole('button', { name: 'Postpone it' }).click();
     await expect(heap).toContainText('23 May');
     await expect(heap).toContainText('the fork is lent out');
-    await page.getByRole('button', { name: 'Subscribe' }).click();
+    await page.getByRole('button', { name: 'Reminders' }).click();
     await page.getByLabel('For what').fill('Kitchen tablet');
     await page.getByRole('button', { name: 'Make an address' }).click();
     const address = await page.getByLabel('Address of the calendar').inputValue();
@@ -195,6 +195,17 @@ onDemo.describe('a season on the demo', () => {
     await page.getByRole('button', { name: 'The next month' }).click();
     await expect(page.getByRole('heading', { name: 'June 2026' })).toBeVisible();
     await expectAccessible(page);
+    await page.getByText('Year', { exact: true }).click();
+    const november = page.getByRole('article').filter({ hasText: 'November 2026' });
+    await expect(november).toContainText(/Close the year Boathouse Path, Char Bed/);
+    await choose(page, 'Whose tasks', 'Yard and fires');
+    await expect(november).toContainText('Delivery Hazel chips by the gate');
+    await expect(november).not.toContainText('Close the year');
+    await choose(page, 'Whose tasks', 'Whole garden');
+    await page.getByText('only what needs stock').click();
+    await expect(november).toContainText('Spread goat house litter');
+    await expect(november).not.toContainText('Close the year');
+    await expectAccessible(page);
     await page.goto(`${GARDEN}/log?bed=demo-ferry-strip`);
     await page.getByRole('button', { name: 'Layer left' }).click();
     await choose(page, 'Which layer', 'Hazel coppice chips, 2025-10-09');
@@ -203,9 +214,10 @@ onDemo.describe('a season on the demo', () => {
     await expect(region(page, 'The log')).toContainText('2.2 cm left');
     await page.goto(`${GARDEN}/calendar`);
     await isWorkedOut(page);
-    await expect(
-      page.getByRole('listitem').filter({ hasText: 'Ferry Strip: Measure how thick' }),
-    ).toHaveCount(0);
+    await expect(page.getByRole('listitem').filter({ hasText: 'Ferry Strip: Measure how much' })).toHaveCount(
+      0,
+    );
+    await expect(page.getByText('When you pass by: 1 thing to look at').first()).toBeVisible();
   });
 
   test.describe('how sure that is', () => {

@@ -5,6 +5,7 @@ export { type AgendaItem, agendaOf } from './agenda/agenda.ts';
 export { clearTaskKey, isClearingAsked } from './agenda/clearing.ts';
 export { type YardRecords, bedAgenda, yardAgenda } from './agenda/garden-agenda.ts';
 export { type LayingDay, type LayingLine, layingDay } from './agenda/laying-day.ts';
+export { isLookInPassing, needsStock } from './agenda/task-kinds.ts';
 export {
   type Check,
   type LateCost,
@@ -35,4 +36,12 @@ export {
   type PlannedForChoice,
   yearChoices,
 } from './year/year-choices.ts';
-export { type TestedSoil, type YearSheet, observedThings, yearSheet } from './year/year-sheet.ts';
+export { type GardenYear, type YearBrief, gardenYear, yearBrief } from './year/year-brief.ts';
+export {
+  type CropYield,
+  type TestedSoil,
+  type YearSheet,
+  observedThings,
+  yearSheet,
+  yearSheets,
+} from './year/year-sheet.ts';

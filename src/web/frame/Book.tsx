@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
 import type { GardenBooks } from '../../contract/garden-books.ts';
+import { isTelling, wasTold } from '../app/day-notices.ts';
 import { GardenProvider } from '../app/garden-context.ts';
 import { backupsQuery } from '../api/data.ts';
 import { ProblemFailure } from '../api/failures.ts';
@@ -17,6 +18,8 @@ import { Search } from './search/Search.tsx';
 import { LeaveGuard } from '../app/LeaveGuard.tsx';
 import { rememberGarden } from '../app/last-garden.ts';
 import { Trouble } from '../app/Trouble.tsx';
+
+const DayNotice = lazy(async () => ({ default: (await import('./DayNotice.tsx')).DayNotice }));
 
 /** The account book: index tabs in the margin, the open page beside it. */
 export function Book() {
@@ -67,6 +70,11 @@ function Open({ books, error }: { books: GardenBooks | undefined; error: Error |
   return (
     <GardenProvider key={books.garden.id} value={books}>
       <PlanNews />
+      {isTelling() && !wasTold(books.garden.id, books.today) && (
+        <Suspense fallback={null}>
+          <DayNotice />
+        </Suspense>
+      )}
       <Outlet />
     </GardenProvider>
   );

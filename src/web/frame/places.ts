@@ -54,6 +54,12 @@ export const ABOUT: readonly Place[] = [
 
 /** What is wanted now and then: found by the search, and from the pages it belongs to. */
 const SELDOM: readonly Place[] = [
+  {
+    path: 'week',
+    name: 'The week on a page',
+    isUnder: false,
+    also: 'print weekly list digest copy text to do',
+  },
   { path: 'labels', name: 'Labels', isUnder: false, also: 'print QR code beds piles tags stickers' },
 ];
 

@@ -38,6 +38,7 @@ import {
   logAnswer,
   paleAnswer,
   yearAnswer,
+  yearBriefsAnswer,
   yearChoiceAnswer,
   type PaleQuestion,
 } from './log-answers.ts';
@@ -249,6 +250,8 @@ const pale = (question: BedQuestion, asked: PaleQuestion) =>
   worked(question, (today) => paleAnswer(question, asked, today));
 const year = (question: BedQuestion, observations: readonly Observation[], of: number) =>
   worked(question, (today) => yearAnswer({ question, observations, year: of, today }));
+const briefs = (question: BedQuestion, observations: readonly Observation[], years: readonly number[]) =>
+  worked(question, (today) => yearBriefsAnswer({ question, observations, years, today }));
 const choices = (question: BedQuestion) => worked(question, (today) => yearChoiceAnswer(question, today));
 
 const yearsOpen = (plan: YearsPlan) => workedStock(() => openYears(plan));
@@ -276,6 +279,7 @@ const core = {
   log,
   pale,
   year,
+  briefs,
   choices,
   yearsOpen,
   yearsOne,

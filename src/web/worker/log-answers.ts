@@ -2,11 +2,14 @@ import {
   type ChoiceOutcome,
   type Expectation,
   type Task,
+  type YearBrief,
   type YearSheet,
   bedAgenda,
   observedThings,
+  yearBrief,
   yearChoices,
   yearSheet,
+  yearSheets,
 } from '../../core/season/index.ts';
 import {
   type Diagnosis,
@@ -116,6 +119,23 @@ export const yearAnswer = ({
     { books: requireBooks(question), scenario: scenarioOf(question, today, 2), observations, today },
     year,
   );
+
+/** Years of a bed in short, out of one run. */
+export function yearBriefsAnswer({
+  question,
+  observations,
+  years,
+  today,
+}: {
+  readonly question: BedQuestion;
+  readonly observations: readonly Observation[];
+  readonly years: readonly number[];
+  readonly today: DayNumber;
+}): YearBrief[] {
+  const books = requireBooks(question);
+  const setting = { books, scenario: scenarioOf(question, today, 2), observations, today };
+  return yearSheets(setting, years).map((sheet) => yearBrief(sheet, books.bed.areaM2));
+}
 
 export const yearChoiceAnswer = (question: BedQuestion, today: DayNumber): ChoiceOutcome[] =>
   yearChoices({ books: requireBooks(question), findMaterial: materialFinder(question.records), today });

@@ -248,6 +248,21 @@ export const yearQuery = (question: BedQuestion, observations: readonly Observat
     ...FOREVER,
   });
 
+/** Years of a bed in short. `lane` spreads the beds of a garden over both threads. */
+export const briefsQuery = (
+  question: BedQuestion,
+  asked: { readonly observations: readonly Observation[]; readonly years: readonly number[] },
+  lane: number,
+) =>
+  queryOptions({
+    queryKey: ['briefs', question, asked] as Asked,
+    queryFn: ({ signal }) =>
+      (lane % 2 === 0 ? drawing : advising)(signal, (core) =>
+        core.briefs(question, asked.observations, asked.years),
+      ),
+    ...FOREVER,
+  });
+
 export const choicesQuery = (question: BedQuestion) =>
   queryOptions({
     queryKey: ['choices', question] as Asked,

@@ -1,6 +1,7 @@
 import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import { isMark, isObservation } from '../journal/journal-kinds.ts';
 import type { Journaled, TaskMark } from '../../../records/journal.ts';
+import { isLookInPassing } from './task-kinds.ts';
 import type { Check, Task } from './tasks.ts';
 
 export type AgendaState = 'open' | 'snoozed' | 'done' | 'dropped';
@@ -10,7 +11,7 @@ export interface AgendaItem extends Task {
   readonly state: AgendaState;
   /** The day to look at it: its own, or the one it was postponed to. */
   readonly shownDay: DayNumber;
-  /** Days since it was due; 0 when it is not late. */
+  /** Days since it was due; 0 when it is not late, or never was due. */
   readonly lateDays: number;
   /** What was said when it was ticked off or postponed; null when nobody touched it. */
   readonly mark: TaskMark | null;
@@ -62,7 +63,8 @@ function itemOf({
   const mark = known && isOfThisRound(known, task) ? known : null;
   const state = stateOf({ task, mark, journal, today });
   const shownDay = state === 'snoozed' ? dayOf(mark!.untilDate!) : task.day;
-  return { ...task, state, shownDay, mark, lateDays: state === 'open' ? Math.max(0, today - task.day) : 0 };
+  const lateDays = state === 'open' && !isLookInPassing(task) ? Math.max(0, today - task.day) : 0;
+  return { ...task, state, shownDay, mark, lateDays };
 }
 
 function stateOf({

@@ -23,7 +23,9 @@ import {
   type Statement,
   ashStatement,
   carbonStatement,
+  nitrogenFetchedBack,
   nitrogenStatement,
+  nitrogenWashedOut,
   openingOf,
   startRun,
   withOverrides,
@@ -77,6 +79,15 @@ export interface YearSheet {
   readonly hours: number;
   readonly wateredMm: number;
   readonly yieldKg: number;
+  /** What each crop gave; null for a harvest that names none. */
+  readonly yields: readonly CropYield[];
+  /** Washed out of the ground and not fetched back by roots, as the limits reckon it. */
+  readonly washedOutG: number;
+}
+
+export interface CropYield {
+  readonly cropId: string | null;
+  readonly massKg: number;
 }
 
 export interface YearSheetSetting {
@@ -90,26 +101,61 @@ export interface YearSheetSetting {
 const dayOf = (iso: string): DayNumber => dayNumberFromIso(iso, ['date']);
 
 /** The sheet of a year. A year before the run of the bed begins is an empty one of its first day. */
-export function yearSheet(setting: YearSheetSetting, year: number): YearSheet {
-  const { scenario, observations, today } = setting;
+export const yearSheet = (setting: YearSheetSetting, year: number): YearSheet =>
+  yearSheets(setting, [year])[0];
+
+interface YearSpan {
+  readonly year: number;
+  readonly fromDay: DayNumber;
+  /** Exclusive. */
+  readonly untilDay: DayNumber;
+  readonly isOver: boolean;
+  readonly own: readonly Observation[];
+  readonly tests: readonly SoilTestEntry[];
+}
+
+/** The sheets of several years, out of one run of the bed. */
+export function yearSheets(setting: YearSheetSetting, years: readonly number[]): YearSheet[] {
+  const { scenario } = setting;
+  const spans = years.map((year) => spanOf(setting, year));
+  const projection = projectBed(
+    scenario,
+    scenario.endDay - scenario.startDay,
+    spans.flatMap(({ fromDay, untilDay, own, tests }) => [
+      fromDay,
+      untilDay,
+      ...own.map(({ date }) => dayOf(date) + 1),
+      ...tests.map(({ date }) => dayOf(date)),
+    ]),
+  );
+  return spans.map((span) => sheetOf(setting, span, projection));
+}
+
+function spanOf({ books, scenario, observations, today }: YearSheetSetting, year: number): YearSpan {
   const nextYear = dayNumberOf({ year: year + 1, month: 1, day: 1 });
   const fromDay = clampDay(dayNumberOf({ year, month: 1, day: 1 }), scenario);
   const untilDay = Math.max(fromDay, Math.min(nextYear, today + 1, scenario.endDay));
   const isIn = (day: DayNumber) => day >= fromDay && day < untilDay;
-  const own = observations.filter(({ date }) => isIn(dayOf(date)));
-  const tests = testsIn(setting.books, isIn);
-  const projection = projectBed(scenario, scenario.endDay - scenario.startDay, [
-    fromDay,
-    untilDay,
-    ...own.map(({ date }) => dayOf(date) + 1),
-    ...tests.map(({ date }) => dayOf(date)),
-  ]);
-  const [opening, closing] = [sampleOn(projection, fromDay), sampleOn(projection, untilDay)];
   return {
     year,
     fromDay,
     untilDay,
     isOver: nextYear <= today,
+    own: observations.filter(({ date }) => isIn(dayOf(date))),
+    tests: testsIn(books, isIn),
+  };
+}
+
+function sheetOf(setting: YearSheetSetting, span: YearSpan, projection: BedProjection): YearSheet {
+  const { scenario } = setting;
+  const { year, fromDay, untilDay, isOver, own, tests } = span;
+  const isIn = (day: DayNumber) => day >= fromDay && day < untilDay;
+  const [opening, closing] = [sampleOn(projection, fromDay), sampleOn(projection, untilDay)];
+  return {
+    year,
+    fromDay,
+    untilDay,
+    isOver,
     putIn: putInBetween(scenario, isIn),
     fedNitrogenG: total(
       scenario.events.flatMap((event) =>
@@ -127,10 +173,25 @@ export function yearSheet(setting: YearSheetSetting, year: number): YearSheet {
     seen: observedThings(setting, projection, own),
     hours: total(own.map(({ observed }) => (observed.type === 'hours' ? observed.hours : 0))),
     yieldKg: total(own.map(({ observed }) => (observed.type === 'yield' ? observed.massKg : 0))),
+    yields: yieldsOf(own, setting.books),
+    washedOutG: washedOutUntil(closing.flows) - washedOutUntil(opening.flows),
     wateredMm: total(
       scenario.events.map((event) => (event.type === 'irrigate' && isIn(event.day) ? event.waterMm : 0)),
     ),
   };
+}
+
+const washedOutUntil = (flows: Float64Array): number => nitrogenWashedOut(flows) - nitrogenFetchedBack(flows);
+
+/** What was harvested, crop by crop, the heaviest first. */
+function yieldsOf(own: readonly Observation[], { plantings }: BedBooks): CropYield[] {
+  const byCrop = new Map<string | null, number>();
+  for (const { observed, plantingId } of own) {
+    if (observed.type !== 'yield') continue;
+    const cropId = plantings.find(({ id }) => id === plantingId)?.cropId ?? null;
+    byCrop.set(cropId, (byCrop.get(cropId) ?? 0) + observed.massKg);
+  }
+  return [...byCrop].map(([cropId, massKg]) => ({ cropId, massKg })).sort((a, b) => b.massKg - a.massKg);
 }
 
 const clampDay = (day: DayNumber, { startDay, endDay }: BedScenario): DayNumber =>

@@ -12,7 +12,8 @@ import { bedScenario } from '../../bed/books/bed-scenario.ts';
 import { projectBed, sampleOn } from '../../bed/projection/bed-projection.ts';
 import { liftFrom, LIFTED_HUMUS_SHARE } from './lift.ts';
 import { yearChoices } from './year-choices.ts';
-import { yearSheet } from './year-sheet.ts';
+import { gardenYear, yearBrief } from './year-brief.ts';
+import { yearSheet, yearSheets } from './year-sheet.ts';
 
 const TODAY = dayNumberFromIso('2026-11-10', []);
 const CHIPS = layOf({ id: 'chips', date: '2026-04-02', massFreshKg: 84 });
@@ -95,6 +96,37 @@ describe('a year sheet', () => {
     const before = sampleOn(projectBed(scenarioOf(without), 1000, [test.day]), test.day);
     expect(test.expectedMineralNitrogenG).toBeCloseTo(before.availableContactG + before.availableRootG, 9);
     expect(test.organicMatterPct).toBe(4.2);
+  });
+  it('is the same out of one run of several years', () => {
+    const long = booksOf([OLD, CHIPS, FEED]);
+    const setting = { books: long, scenario: scenarioOf(long), observations, today: TODAY };
+    const [earlier, now] = yearSheets(setting, [2025, 2026]);
+    for (const [one, alone] of [
+      [earlier, yearSheet(setting, 2025)],
+      [now, yearSheet(setting, 2026)],
+    ]) {
+      expect(one.closingOrganicMatterPct).toBeCloseTo(alone.closingOrganicMatterPct, 9);
+      expect(one.washedOutG).toBeCloseTo(alone.washedOutG, 9);
+      expect(one.crops).toEqual(alone.crops);
+    }
+    expect(earlier.closingOrganicMatterPct).toBeCloseTo(now.openingOrganicMatterPct, 9);
+  });
+  it('in short is the figures of the whole bed, and beds add up to a garden, each by its area', () => {
+    const brief = yearBrief(sheet, 5);
+    expect(brief.yields).toEqual([{ cropId: plantingOf().cropId, massKg: 6 }]);
+    expect(brief.carbonInKg).toBeCloseTo(84 * 0.55 * 0.49, 6);
+    expect([brief.fedNitrogenG, brief.hours, brief.isEmpty]).toEqual([25, 2, false]);
+    expect(brief.washedOutG).toBeCloseTo(sheet.washedOutG * 5, 9);
+    const other = { ...brief, openingOrganicMatterPct: 3, closingOrganicMatterPct: 4 };
+    const still = { ...brief, openingOrganicMatterPct: 3, closingOrganicMatterPct: 3 };
+    const both = gardenYear([
+      { brief: other, areaM2: 1 },
+      { brief: still, areaM2: 3 },
+    ]);
+    expect([both.yieldKg, both.hours, both.fedNitrogenG]).toEqual([12, 4, 50]);
+    expect(both.organicMatterChangePct).toBeCloseTo(0.25, 9);
+    expect(both.yields).toEqual([{ cropId: plantingOf().cropId, massKg: 12 }]);
+    expect(gardenYear([]).organicMatterChangePct).toBe(0);
   });
   it('judges what was seen in that year and no other', () => {
     expect(sheet.seen.map(({ observation }) => observation.id)).toEqual(['leaf', 'hours', 'kg']);

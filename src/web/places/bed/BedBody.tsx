@@ -21,7 +21,7 @@ import { TimeSlider } from './TimeSlider.tsx';
 import type { BedAnswers } from './use-bed-answers.ts';
 import type { LayerActions } from './use-layer-actions.ts';
 import { useLearning } from './use-learning.ts';
-import type { useLikelyRange } from './use-likely-range.ts';
+import type { useLikelyRange } from '../../ui/planning/use-likely-range.ts';
 
 interface BedBodyProps {
   /** The records as they would be, with everything that is being tried. */

@@ -31,7 +31,7 @@ import { SheetBar } from './SheetBar.tsx';
 import { useBedAnswers } from './use-bed-answers.ts';
 import { useLayerActions } from './use-layer-actions.ts';
 import { observationsOf } from '../../ui/log/observations-of.ts';
-import { useLikelyRange } from './use-likely-range.ts';
+import { useLikelyRange } from '../../ui/planning/use-likely-range.ts';
 
 import { useSheet } from './use-sheet.ts';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';

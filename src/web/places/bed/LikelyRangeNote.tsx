@@ -6,7 +6,7 @@ import type { BedNames } from '../../../words/advice-words.ts';
 import { learntSentences } from '../../../words/learnt-words.ts';
 import { rangeSentences } from '../../../words/range-words.ts';
 import { ALL_DRAWS } from '../../worker/range-workers.ts';
-import type { useLikelyRange } from './use-likely-range.ts';
+import type { useLikelyRange } from '../../ui/planning/use-likely-range.ts';
 
 interface LikelyRangeNoteProps {
   readonly state: ReturnType<typeof useLikelyRange>;

@@ -1,19 +1,18 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
-import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { AgendaItem } from '../../../core/season/index.ts';
 import {
   COLD_SOIL_BELOW_C,
   type DayNumber,
   airTemperatureC,
   calendarDateOf,
-  dayNumberOf,
-  isWetMonth,
 } from '../../../core/ground/index.ts';
-import { fullDate, monthAndYear } from '../../../words/dates.ts';
-import type { Measures } from '../../../words/measures.ts';
+import { dateNear, fullDate, monthAndYear } from '../../../words/dates.ts';
+import { shortTaskWords } from '../../../words/short-task-words.ts';
 import { placeWords, TASK_GROUP_MARKS, taskWords } from '../../../words/task-words.ts';
 import { monthWeeks } from './agenda-sections.ts';
+import { groundOfMonth } from './ground-of-month.ts';
+import { itemsByDay, monthFrom } from './month-days.ts';
 
 interface MonthGridProps {
   readonly items: readonly AgendaItem[];
@@ -26,31 +25,21 @@ interface MonthGridProps {
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const MOST_SHOWN = 3;
 
-function shiftMonth(day: DayNumber, by: number): DayNumber {
-  const { year, month } = calendarDateOf(day);
-  const index = year * 12 + month - 1 + by;
-  return dayNumberOf({ year: Math.floor(index / 12), month: (index % 12) + 1, day: 1 });
-}
-
 /** A month on one page: what falls on which day, and where the ground is cold or wet. */
 export function MonthGrid({ items, today, day, onDay }: MonthGridProps) {
   const books = useBooks();
   const measures = useMeasures();
   const { month } = calendarDateOf(day);
   const { climate } = books.garden;
-  const byDay = new Map<DayNumber, AgendaItem[]>();
-  for (const item of items) {
-    const shown = Math.max(item.shownDay, today);
-    byDay.set(shown, [...(byDay.get(shown) ?? []), item]);
-  }
+  const byDay = itemsByDay(items, today);
   return (
     <section aria-label="Month">
       <div className="month-head">
-        <Button size="small" onClick={() => onDay(shiftMonth(day, -1))} aria-label="The month before">
+        <Button size="small" onClick={() => onDay(monthFrom(day, -1))} aria-label="The month before">
           ‹
         </Button>
         <h2>{monthAndYear(day)}</h2>
-        <Button size="small" onClick={() => onDay(shiftMonth(day, 1))} aria-label="The next month">
+        <Button size="small" onClick={() => onDay(monthFrom(day, 1))} aria-label="The next month">
           ›
         </Button>
         <span className="soft month-ground">{groundOfMonth(climate, day, measures)}</span>
@@ -83,20 +72,38 @@ export function MonthGrid({ items, today, day, onDay }: MonthGridProps) {
           ))}
         </tbody>
       </table>
+      <MonthInWords byDay={byDay} {...{ day, today }} onDay={onDay} />
     </section>
   );
 }
 
-function groundOfMonth(
-  climate: GardenBooks['garden']['climate'],
-  day: DayNumber,
-  measures: Measures,
-): string {
-  const middle = day - calendarDateOf(day).day + 15;
-  const warmth = airTemperatureC(climate, middle);
-  const cold = warmth < COLD_SOIL_BELOW_C ? ', too cold to sow' : '';
-  const wet = isWetMonth(climate, middle) ? '; more rain than the air takes up: keep off clay' : '';
-  return `about ${measures.warmth(warmth)}${cold}${wet}`;
+/** The days of the month that have something, in words, where the squares have no room for them. */
+function MonthInWords({
+  byDay,
+  day,
+  today,
+  onDay,
+}: {
+  readonly byDay: ReadonlyMap<DayNumber, readonly AgendaItem[]>;
+} & Omit<MonthGridProps, 'items'>) {
+  const books = useBooks();
+  const [first, next] = [monthFrom(day, 0), monthFrom(day, 1)];
+  const days = [...byDay.keys()].filter((one) => one >= first && one < next).toSorted((a, b) => a - b);
+  return (
+    <ul className="month-words" aria-label="The month in words">
+      {days.map((one) => (
+        <li key={one}>
+          <button type="button" onClick={() => onDay(one)}>
+            {dateNear(one, today)}
+          </button>{' '}
+          {byDay
+            .get(one)!
+            .map((item) => [shortTaskWords(item, books), placeWords(item, books)].filter(Boolean).join(', '))
+            .join('; ')}
+        </li>
+      ))}
+    </ul>
+  );
 }
 
 function DayCell({ day, items, onDay }: Pick<MonthGridProps, 'items' | 'onDay' | 'day'>) {
@@ -115,7 +122,7 @@ function DayCell({ day, items, onDay }: Pick<MonthGridProps, 'items' | 'onDay' |
         <span key={item.key} className="day-task">
           <span aria-hidden="true">{TASK_GROUP_MARKS[item.group]}</span>{' '}
           <span className="day-task-words">
-            {placeWords(item, books) || taskWords(item, books, measures)}
+            {shortTaskWords(item, books)} <span className="soft">{placeWords(item, books)}</span>
           </span>
         </span>
       ))}

@@ -9,6 +9,7 @@ import { useBooks } from '../../app/garden-context.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
+import { DeviceNotices } from './DeviceNotices.tsx';
 
 const ALARM_WORDS = {
   none: 'no reminder',
@@ -102,7 +103,7 @@ export function SubscribeBand({ gardenId, onClose }: { gardenId: string; onClose
   return (
     <section className="band" aria-label="The calendar elsewhere">
       <div className="section-head">
-        <h2>The calendar elsewhere</h2>
+        <h2>Reminders, and the calendar elsewhere</h2>
       </div>
       <p>
         <a href={calendarAddress(gardenId) + asked} download>
@@ -173,6 +174,7 @@ export function SubscribeBand({ gardenId, onClose }: { gardenId: string; onClose
           </li>
         ))}
       </ul>
+      <DeviceNotices />
       <Button onClick={onClose}>Close</Button>
     </section>
   );

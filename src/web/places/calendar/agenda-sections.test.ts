@@ -63,6 +63,16 @@ describe('an agenda', () => {
     );
     expect(keys).toEqual([['a', 'b', 'c'], ['x']]);
   });
+  it('folds looks in passing away from what is due, and never calls one late', () => {
+    const look = item('look', -20, { lateDays: 0, what: { code: 'check', check: 'threads', aboutId: 'x' } });
+    const smell = item('smell', 1, { what: { code: 'check', check: 'sweetManure', aboutId: 'x' } });
+    const late = item('late', -3);
+    const sections = agendaSections([look, late, smell], TODAY);
+    expect(sections.map(({ name, items, inPassing }) => [name, items.length, inPassing.length])).toEqual([
+      ['Late', 1, 0],
+      ['This week', 1, 1],
+    ]);
+  });
   it('keeps what was ticked off lately at hand', () => {
     const items = [
       item('old', -60, marked('done')),

@@ -1,10 +1,12 @@
-import type { AgendaItem } from '../../../core/season/index.ts';
+import { type AgendaItem, isLookInPassing } from '../../../core/season/index.ts';
 import { type DayNumber, calendarDateOf } from '../../../core/ground/index.ts';
 import { monthAndYear } from '../../../words/dates.ts';
 
 export interface AgendaSection {
   readonly name: string;
   readonly items: readonly AgendaItem[];
+  /** Looks that may wait until somebody passes by. */
+  readonly inPassing: readonly AgendaItem[];
 }
 
 const WEEK_DAYS = 7;
@@ -12,20 +14,24 @@ const SOON_DAYS = 28;
 /** Things ticked off this long ago are still shown, to be brought back. */
 const DONE_TOLD_DAYS = 30;
 
-const isOpen = ({ state }: AgendaItem): boolean => state === 'open' || state === 'snoozed';
+export const isOpen = ({ state }: AgendaItem): boolean => state === 'open' || state === 'snoozed';
 
 /** Open tasks by when they are due: late, this week, soon, then month by month. */
 export function agendaSections(items: readonly AgendaItem[], today: DayNumber): AgendaSection[] {
   const sections = new Map<string, AgendaItem[]>();
-  for (const item of items.filter(isOpen)) {
+  for (const item of items.filter(isOpen).toSorted((a, b) => b.lateDays - a.lateDays)) {
     const name = sectionName(item, today);
     sections.set(name, [...(sections.get(name) ?? []), item]);
   }
-  return [...sections].map(([name, own]) => ({ name, items: own }));
+  return [...sections].map(([name, own]) => ({
+    name,
+    items: own.filter((item) => !isLookInPassing(item)),
+    inPassing: own.filter(isLookInPassing),
+  }));
 }
 
-function sectionName({ shownDay }: AgendaItem, today: DayNumber): string {
-  if (shownDay < today) return 'Late';
+function sectionName({ shownDay, lateDays }: AgendaItem, today: DayNumber): string {
+  if (lateDays > 0) return 'Late';
   if (shownDay < today + WEEK_DAYS) return 'This week';
   if (shownDay < today + SOON_DAYS) return 'The next four weeks';
   return monthAndYear(shownDay);

@@ -1,2 +1,3 @@
 export { CalendarPage } from './CalendarPage.tsx';
+export { WeekPage } from './WeekPage.tsx';
 export { LayingDayPage } from './LayingDayPage.tsx';
