@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { bedFields } from '../records/bed.ts';
 import { anyEntry } from '../records/entry.ts';
-import { date, id, MOST_AT_ONCE, name, note, version } from '../records/fields.ts';
+import { date, id, MOST_AT_ONCE, name, note, share, version } from '../records/fields.ts';
 import { anyJournalRecord } from '../records/journal.ts';
 import { gardenFields } from '../records/garden.ts';
 import { lotFields } from '../records/lot.ts';
@@ -11,15 +11,21 @@ import { plantingFields } from '../records/planting.ts';
 
 /** Requests that write several records: all of them or none. */
 
-/** Layers lifted off a bed into the stock: one lot, taken off there and received here. */
+/** Layers, or a share of them, lifted off a bed: into the stock as a lot of that name, or onto another bed. */
 export const liftDraft = z.strictObject({
   id: z.string().regex(/^[A-Za-z0-9_-]{1,50}$/, 'must be 1 to 50 letters, digits, - or _'),
   date,
   note,
   layerIds: z.array(id).min(1).max(20),
-  lotName: name,
+  share: share.gt(0).default(1),
+  to: z.discriminatedUnion('place', [
+    z.strictObject({ place: z.literal('stock'), lotName: name }),
+    z.strictObject({ place: z.literal('bed'), bedId: id, dugDepthCm: z.number().min(0).max(200) }),
+  ]),
 });
 export type LiftDraft = z.infer<typeof liftDraft>;
+/** As it may be sent. */
+export type LiftAsked = z.input<typeof liftDraft>;
 
 /** A garden with its first bed, what lies on it and what grows there: everything a first answer needs. */
 export const begunGarden = z.strictObject({

@@ -18,6 +18,7 @@ export type Named =
   | 'layer'
   | 'layerByThen'
   | 'liftedLayer'
+  | 'otherBed'
   | 'trial'
   | 'pile'
   | 'brew'

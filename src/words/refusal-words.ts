@@ -52,6 +52,7 @@ const NAMES_NONE: Readonly<Record<Named, string>> = {
   layer: 'names no layer of this bed',
   layerByThen: 'names nothing that lies on the bed by that date',
   liftedLayer: 'names no layer that lay on this bed by then',
+  otherBed: 'names no other bed of this garden',
   trial: 'names no trial of this garden',
   pile: 'names no pile',
   brew: 'names no brew',

@@ -83,8 +83,10 @@ test('on paper there is nothing to press and nowhere to go: the week, and labels
   await page.emulateMedia({ media: 'screen' });
   const first = await week.locator('.task-what').first().textContent();
   await page.evaluate(() => {
-    navigator.clipboard.writeText = (text) =>
-      Promise.resolve(void document.body.setAttribute('data-copied', text));
+    navigator.clipboard.writeText = (text) => {
+      document.body.setAttribute('data-copied', text);
+      return Promise.resolve();
+    };
   });
   await page.getByRole('button', { name: 'Copy as text' }).click();
   await expect(page.getByText('Copied: paste it')).toBeVisible();

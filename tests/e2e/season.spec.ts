@@ -324,6 +324,17 @@ onDemo.describe('a season on the demo', () => {
     await expect(page.getByText('Path crumbs of 2026 lies in the stock now.')).toBeVisible();
     await page.goto(`${GARDEN}/stock`);
     await expect(page.getByRole('row').filter({ hasText: 'Path crumbs of 2026' })).toBeVisible();
+
+    await page.goto(`${GARDEN}/year?bed=demo-currant-line`);
+    const move = region(page, 'Move a layer');
+    await move.getByRole('checkbox').first().check();
+    await move.getByLabel('How much of it').fill('50');
+    await choose(page, 'Where to', 'Hazel Ring');
+    await expectAccessible(page);
+    await move.getByRole('button', { name: 'Move to Hazel Ring' }).click();
+    await expect(page.getByText('It lies on Hazel Ring now.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('It lies on Hazel Ring now.')).toHaveCount(0);
   });
 
   /** What is left of the pile by its page, L. */

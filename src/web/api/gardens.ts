@@ -1,6 +1,6 @@
 import { queryOptions, useMutation } from '@tanstack/react-query';
 import type { BedChange } from '../../records/bed.ts';
-import type { BedRevision, BedsPosting, BegunGarden, LiftDraft } from '../../contract/requests.ts';
+import type { BedRevision, BedsPosting, BegunGarden, LiftAsked } from '../../contract/requests.ts';
 import type { BuildUpDraft, BuildUpRecord } from '../../records/build-up.ts';
 import type { CropChange, CropDraft, CropRecord } from '../../records/crop.ts';
 import type { EntryChange, EntryDraft, EntryRecord } from '../../records/entry.ts';
@@ -138,7 +138,7 @@ export const useReviseBed = (bedId: string) =>
   );
 
 export const useLift = (bedId: string) =>
-  useWrite((draft: LiftDraft) => bodyOf(beds[':bedId'].lifts.$post({ param: { bedId }, json: draft })));
+  useWrite((draft: LiftAsked) => bodyOf(beds[':bedId'].lifts.$post({ param: { bedId }, json: draft })));
 
 export const useSaveBuildUp = (gardenId: string) =>
   useWrite((draft: BuildUpDraft) =>

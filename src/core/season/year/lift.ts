@@ -27,42 +27,44 @@ export interface Lifted {
   readonly nitrogenG: number;
 }
 
-const CARBON: readonly FlowName[] = [
+const CHAR_CARBON: readonly FlowName[] = ['charCarbonTakenOff'];
+const CHAR_NITROGEN: readonly FlowName[] = ['charNitrogenTakenOff'];
+const OTHER_CARBON: readonly FlowName[] = [
   'freshCarbonTakenOff',
   'microbialCarbonTakenOff',
   'humusCarbonTakenOff',
-  'charCarbonTakenOff',
 ];
-const NITROGEN: readonly FlowName[] = [
+const OTHER_NITROGEN: readonly FlowName[] = [
   'freshNitrogenTakenOff',
   'microbialNitrogenTakenOff',
   'humusNitrogenTakenOff',
-  'charNitrogenTakenOff',
   'ammoniumTakenOff',
   'layersTakenOff',
 ];
+/** Less than this of all carbon is no char, and no crumbs, of its own; it goes with the rest. */
+const PART_OF_ITS_OWN = 1e-6;
 
-/**
- * What taking layers off a bed on `day` brings up, by the books of the bed; `scenario` does not hold the taking off
- * itself. Throws InputError when there is nothing left to lift.
- */
-export function liftFrom({
-  scenario,
-  layerIds,
-  day,
-  areaM2,
-}: {
+interface LiftSetting {
   readonly scenario: BedScenario;
   readonly layerIds: readonly string[];
   readonly day: DayNumber;
   readonly areaM2: number;
-}): Lifted {
+  /** Of each layer; all of it when it is not told. */
+  readonly share?: number;
+}
+
+/**
+ * What taking layers off a bed on `day` brings up, by the books of the bed; `scenario` does not hold the taking off
+ * itself. Char is a part of its own, since it stays char wherever it goes. Throws InputError when there is nothing left
+ * to lift.
+ */
+export function liftFrom({ scenario, layerIds, day, areaM2, share = 1 }: LiftSetting): Lifted[] {
   const events = layerIds.map((cohortId) => ({
     type: 'remove' as const,
     day,
     cohortId,
-    share: 1,
-    humusShare: LIFTED_HUMUS_SHARE,
+    share,
+    humusShare: LIFTED_HUMUS_SHARE * share,
   }));
   const until = endingOn(scenario, day + 1);
   const run = startRun({ ...until, events: [...until.events, ...events] });
@@ -73,11 +75,30 @@ export function liftFrom({
   const total = (names: readonly FlowName[]) =>
     names.reduce((sum, name) => sum + postings[name] - before[name], 0) * areaM2;
   runTo(run, day + 1);
-  const [carbonG, nitrogenG] = [total(CARBON), total(NITROGEN)];
-  if (!(carbonG > 0) || !(nitrogenG > 0)) {
+  const char = { carbonG: total(CHAR_CARBON), nitrogenG: total(CHAR_NITROGEN) };
+  const other = { carbonG: total(OTHER_CARBON), nitrogenG: total(OTHER_NITROGEN) };
+  const carbonG = char.carbonG + other.carbonG;
+  if (!(carbonG > 0) || !(char.nitrogenG + other.nitrogenG > 0)) {
     throw new InputError(['layerIds'], 'nothingLeftToLift');
   }
-  const likeMaterialId = carbonG / nitrogenG < LIKE_COMPOST_BELOW ? 'compost_yard' : 'chips_branch';
+  const all = { carbonG, nitrogenG: char.nitrogenG + other.nitrogenG };
+  if (char.carbonG < carbonG * PART_OF_ITS_OWN) return [asMaterial(all, likeOf(all))];
+  if (other.carbonG < carbonG * PART_OF_ITS_OWN) return [asMaterial(all, CHAR_ID)];
+  return [asMaterial(other, likeOf(other)), asMaterial(char, CHAR_ID)];
+}
+
+interface TakenUp {
+  readonly carbonG: number;
+  readonly nitrogenG: number;
+}
+
+/** Char that has lain in the open has taken up what it can (set here). */
+const CHAR_ID = 'biochar_charged';
+
+const likeOf = ({ carbonG, nitrogenG }: TakenUp): string =>
+  carbonG / nitrogenG < LIKE_COMPOST_BELOW ? 'compost_yard' : 'chips_branch';
+
+function asMaterial({ carbonG, nitrogenG }: TakenUp, likeMaterialId: string): Lifted {
   const like = findLibraryMaterial(likeMaterialId)!;
   const dryKg = carbonG / 1000 / like.carbonFractionDryBasis;
   return {

@@ -164,7 +164,9 @@ describe('stack, pull or rest', () => {
 
 describe('lifting', () => {
   const books = booksOf([OLD, CHIPS], 'path');
-  const lifted = liftFrom({ scenario: scenarioOf(books), layerIds: ['old'], day: TODAY, areaM2: 5 });
+  const liftOf = (layerIds: string[], share = 1) =>
+    liftFrom({ scenario: scenarioOf(books), layerIds, day: TODAY, areaM2: 5, share });
+  const [lifted] = liftOf(['old']);
   it('gives the pile exactly what the bed loses, to the gram of carbon and nitrogen', () => {
     const after = booksOf(
       [
@@ -198,13 +200,42 @@ describe('lifting', () => {
     expect(dryG * material.nitrogenFractionDryBasis).toBeCloseTo(lifted.nitrogenG, 6);
   });
   it('takes most of the humus made beneath with it, and leaves what lies above', () => {
-    const without = liftFrom({ scenario: scenarioOf(books), layerIds: ['chips'], day: TODAY, areaM2: 5 });
+    const [without] = liftOf(['chips']);
     expect(without.carbonG).not.toBeCloseTo(lifted.carbonG, 0);
     expect(lifted.carbonG / lifted.nitrogenG).toBeLessThan(60);
   });
   it('refuses what holds nothing', () => {
-    expect(
-      refusalOf(() => liftFrom({ scenario: scenarioOf(books), layerIds: [], day: TODAY, areaM2: 5 })),
-    ).toMatch(/nothing left in them to lift/);
+    expect(refusalOf(() => liftOf([]))).toMatch(/nothing left in them to lift/);
+  });
+  it('is a half of it when half is lifted', () => {
+    const [half] = liftOf(['old'], 0.5);
+    expect(half.carbonG).toBeCloseTo(lifted.carbonG / 2, 6);
+    expect(half.nitrogenG).toBeCloseTo(lifted.nitrogenG / 2, 6);
+  });
+  it('keeps char apart from crumbs: trodden on a path and hoed into a bed it is still char, to the gram', () => {
+    const char = layOf({
+      id: 'char',
+      date: '2026-03-01',
+      materialId: 'biochar_raw',
+      massFreshKg: 10,
+      dugDepthCm: 0,
+    });
+    const withChar = booksOf([OLD, char], 'path');
+    const scenario = scenarioOf(withChar);
+    const both = liftFrom({ scenario, layerIds: ['old', 'char'], day: TODAY, areaM2: 5 });
+    expect(both.map(({ basis }) => basis.likeMaterialId)).toEqual([
+      lifted.basis.likeMaterialId,
+      'biochar_charged',
+    ]);
+    const only = liftFrom({ scenario, layerIds: ['char'], day: TODAY, areaM2: 5 });
+    expect(only.map(({ basis }) => basis.likeMaterialId)).toContain('biochar_charged');
+    // 10 kg with 30 % water, 75 % of the rest carbon, of which next to nothing is lost in eight months.
+    expect(both[1].carbonG / (10_000 * 0.7 * 0.75)).toBeCloseTo(1, 1);
+    for (const { basis, massFreshKg, carbonG, nitrogenG } of both) {
+      const material = ownMaterial(basis);
+      const dryG = massFreshKg * 1000 * (1 - material.moistureFractionWetBasis);
+      expect(dryG * material.carbonFractionDryBasis).toBeCloseTo(carbonG, 6);
+      expect(dryG * material.nitrogenFractionDryBasis).toBeCloseTo(nitrogenG, 6);
+    }
   });
 });

@@ -36,8 +36,8 @@ it('a year has twelve months, in each the same task of several beds as one job',
   ];
   const year = yearOfJobs(items, TODAY, { ofTask: ({ key }) => key, ofPlace: ({ bedId }) => bedId ?? '' });
   expect(year).toHaveLength(12);
-  expect(year[0]!.jobs.map(({ item: { key }, places }) => [key, places])).toEqual([['feed', ['a']]]);
-  expect(year[1]!.jobs.map(({ item: { key }, places }) => [key, places])).toEqual([
+  expect(year[0].jobs.map(({ item: { key }, places }) => [key, places])).toEqual([['feed', ['a']]]);
+  expect(year[1].jobs.map(({ item: { key }, places }) => [key, places])).toEqual([
     ['feed', ['a', 'b']],
     ['sow', ['b']],
   ]);

@@ -140,7 +140,7 @@ function BedYear({ bed, years, year }: BedYearProps) {
       <SheetBody sheet={sheet} bed={bed} />
       <div className="not-printed">
         {isThisYear && <Retest bed={bed} />}
-        {isThisYear && bed.kind === 'path' && <LiftBand key={bed.id} bed={bed} />}
+        {isThisYear && <LiftBand key={bed.id} bed={bed} />}
         <CloseYear key={`${bed.id} ${year}`} sheet={sheet} bed={bed} />
       </div>
     </>
