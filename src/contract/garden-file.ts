@@ -58,7 +58,7 @@ const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   5: (file) => file,
   // Crops of one's own came with version 7.
   6: (file) => ({ ...file, crops: [] }),
-  // Nutrients, salts and texture of soil tests came with version 8, and are absent where a test has none.
+  // Nutrients, salts and texture of soil tests came with version 8, and more photos than one; both are absent without.
   7: (file) => file,
 };
 

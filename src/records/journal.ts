@@ -60,6 +60,7 @@ export const observedShape = z.discriminatedUnion('type', [
 ]);
 
 const common = { date, note };
+const MOST_MORE_PHOTOS = 7;
 const TRIAL_PLOTS_MOST = 200;
 
 /** Fields by the kind of record. */
@@ -70,6 +71,8 @@ export const journalFields = {
     bedId: id,
     plantingId: id.nullable(),
     photoId: id.nullable(),
+    /** Those beside the first. */
+    morePhotoIds: z.array(id).max(MOST_MORE_PHOTOS).nullish(),
     observed: observedShape,
   },
   /** A task of the calendar marked as done, postponed or deleted. `date` is when that was done. */

@@ -18,6 +18,7 @@ import { instrumentRoutes } from './routes/instruments.ts';
 import { journalRoutes } from './routes/journal.ts';
 import { labResultRoutes } from './routes/lab-results.ts';
 import { liftRoutes } from './routes/lifts.ts';
+import { logHistoryRoutes } from './routes/log-history.ts';
 import { materialRoutes } from './routes/materials.ts';
 import { photoRoutes } from './routes/photos.ts';
 import { plantingRoutes } from './routes/plantings.ts';
@@ -58,6 +59,7 @@ export function createApp(context: AppContext) {
     .route('/api', labResultRoutes(context))
     .route('/api', actRoutes(context))
     .route('/api', cropRoutes(context))
+    .route('/api', logHistoryRoutes(context))
     .route('/api', recipeRoutes(context))
     .route('/api', journalRoutes(context))
     .route('/api', photoRoutes(context))

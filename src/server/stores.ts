@@ -1,4 +1,5 @@
 import type { DayList } from '../contract/changes.ts';
+import type { LogBookName } from '../contract/log-history.ts';
 import type { BedRecord } from '../records/bed.ts';
 import type { BuildUpRecord } from '../records/build-up.ts';
 import type { CropRecord } from '../records/crop.ts';
@@ -125,6 +126,15 @@ export interface ChangeLog {
   idsOfDay(list: DayList, gardenId: string, date: string): string[];
 }
 
+/** What lines of the log said before they were changed. */
+export interface EarlierLog {
+  /** The last one first. */
+  listOf(
+    book: LogBookName,
+    recordId: string,
+  ): readonly { readonly replacedAt: string; readonly record: Versioned }[];
+}
+
 export interface Stores {
   readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
   readonly beds: OwnedStore<BedRecord>;
@@ -156,6 +166,7 @@ export interface Stores {
   /** Another one every time the file is opened. */
   epoch(): string;
   readonly changes: ChangeLog;
+  readonly earlier: EarlierLog;
   /** Takes a garden and all that belongs to it out of the database for good. */
   erase(gardenId: string): void;
   /** Runs `act` so that all its writes are kept, or none when it throws. */

@@ -71,24 +71,55 @@ export interface LogFilter {
 
 export const ANY_LINE: LogFilter = { text: '', bedId: null, kind: null, cropId: null, from: '', until: '' };
 
+/** What a record of the log says in words; for one of two lines, the first. Nothing for what is no line. */
+export function wordsOfLogged(logged: LoggedRecord, books: GardenBooks, measures: Measures): string | null {
+  const [first] = linesOf(logged, { books, measures, cropIds: cropIdsOf(books), ticked: new Set() });
+  return first?.words ?? null;
+}
+
+interface LineSetting {
+  readonly books: GardenBooks;
+  readonly measures: Measures;
+  /** By the planting. */
+  readonly cropIds: ReadonlyMap<string, string>;
+  readonly ticked: ReadonlySet<string>;
+}
+
+const cropIdsOf = ({ plantings }: GardenBooks): ReadonlyMap<string, string> =>
+  new Map(plantings.map(({ id, cropId }) => [id, cropId]));
+
+/** The lines of a record: none where it is no fact of the log, two for a crop that was cleared. */
+function linesOf(
+  { book, record }: LoggedRecord,
+  { books, measures, cropIds, ticked }: LineSetting,
+): Unfound[] {
+  switch (book) {
+    case 'journal':
+      return ofJournal(record, cropIds, measures);
+    case 'entries':
+      return record.state === 'laid' ? [ofEntry(record, books, measures)] : [];
+    case 'plantings':
+      return ofPlanting(record, books, ticked);
+    case 'movements':
+      return record.state === 'laid' ? [ofMovement(record, books, measures)] : [];
+  }
+}
+
 /** Everything that was done and seen in a garden up to today, newest first. */
 export function logLines(books: GardenBooks, measures: Measures): LogLine[] {
-  const cropIds = new Map(books.plantings.map(({ id, cropId }) => [id, cropId]));
   const ticked = new Set(
     books.journal.flatMap((record) =>
       record.kind === 'mark' && record.state === 'done' ? [record.taskKey] : [],
     ),
   );
-  const lines: Unfound[] = [
-    ...books.journal.flatMap((record) => ofJournal(record, cropIds, measures)),
-    ...books.entries
-      .filter(({ state }) => state === 'laid')
-      .map((record) => ofEntry(record, books, measures)),
-    ...books.plantings.flatMap((record) => ofPlanting(record, books, ticked)),
-    ...books.movements
-      .filter(({ state }) => state === 'laid')
-      .map((record) => ofMovement(record, books, measures)),
+  const setting = { books, measures, cropIds: cropIdsOf(books), ticked };
+  const logged: LoggedRecord[] = [
+    ...books.journal.map((record) => ({ book: 'journal' as const, record })),
+    ...books.entries.map((record) => ({ book: 'entries' as const, record })),
+    ...books.plantings.map((record) => ({ book: 'plantings' as const, record })),
+    ...books.movements.map((record) => ({ book: 'movements' as const, record })),
   ];
+  const lines = logged.flatMap((one) => linesOf(one, setting));
   const beds = new Map(books.beds.map(({ id, name }) => [id, name]));
   const lots = new Map(books.lots.map(({ id, name }) => [id, name]));
   return lines

@@ -77,11 +77,15 @@ onDemo.describe('a season on the demo', () => {
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByRole('button', { name: 'Note or photo' }).click();
     await page.getByLabel('Note', { exact: true }).fill('Slugs at the north end');
-    await page
-      .getByLabel('Add a photo')
-      .setInputFiles({ name: 'bed.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(phoneJpeg()) });
+    await page.getByLabel('Add photos').setInputFiles(
+      ['bed.jpg', 'slug.jpg'].map((name) => ({
+        name,
+        mimeType: 'image/jpeg',
+        buffer: Buffer.from(phoneJpeg()),
+      })),
+    );
     await page.getByRole('button', { name: 'Save' }).click();
-    await expect(region(page, 'Waiting on this device')).toContainText('5 waiting');
+    await expect(region(page, 'Waiting on this device')).toContainText('6 waiting');
     await expectAccessible(page);
 
     await context.setOffline(false);
@@ -90,9 +94,12 @@ onDemo.describe('a season on the demo', () => {
     await expect(log.getByRole('listitem').filter({ hasText: 'Leaves pale' })).toHaveCount(1);
     await expect(log).toContainText('5 worms in a spadeful');
     await expect(log).toContainText('Watered');
-    await expect(
-      log.getByRole('listitem').filter({ hasText: 'Slugs at the north end' }).getByRole('img'),
-    ).toBeVisible();
+    const slugs = log.getByRole('listitem').filter({ hasText: 'Slugs at the north end' });
+    await expect(slugs.getByRole('img', { name: /^Photo \d of/ })).toHaveCount(2);
+    const wall = region(page, 'Photos');
+    await wall.getByRole('button').first().click();
+    await wall.getByRole('button').nth(1).click();
+    await expect(wall.getByRole('img', { name: /, large$/ })).toHaveCount(2);
     await expect(log).toContainText(/the model expected/);
     const { journal } = (await (await page.request.get('/api/gardens/ternhollow/books')).json()) as {
       journal: { note: string; createdAt: string; bedId?: string; observed?: { type: string } }[];
@@ -114,7 +121,7 @@ onDemo.describe('a season on the demo', () => {
     await page.getByRole('button', { name: 'Note or photo' }).click();
     await page.getByLabel('Note', { exact: true }).fill('not a photo');
     await page
-      .getByLabel('Add a photo')
+      .getByLabel('Add photos')
       .setInputFiles({ name: 'letter.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('Dear garden') });
     await page.getByRole('button', { name: 'Save' }).click();
     const waiting = region(page, 'Waiting on this device');
@@ -263,6 +270,13 @@ onDemo.describe('a season on the demo', () => {
     await expect(lines).toContainText('4.1 cm left');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(lines).toContainText('3.6 cm left');
+    await lines.getByRole('button', { name: 'Before' }).click();
+    await expect(lines.getByRole('list', { name: 'What it said before' })).toContainText('4.1 cm left');
+    await filters.getByLabel('Search').fill('');
+    await page.getByText('only what was not as expected').click();
+    await expect(page.getByRole('listitem').filter({ hasText: 'Ruler at three places.' })).toBeVisible();
+    await expect(page.getByRole('status').first()).toContainText(/^[1-9] of \d+ lines, newest first\.$/);
+    await page.getByText('only what was not as expected').click();
     await filters.getByLabel('Search').fill('');
     await choose(page, 'What', 'fed and watered');
     const watered = page.getByRole('listitem').filter({ hasText: 'Watered' });

@@ -252,6 +252,51 @@ describe('photos', () => {
     expect(readdirSync(`${server.file}-photos`)).toEqual(['pic']);
     expect(existsSync(join(folder, 'out'))).toBe(false);
   });
+  it('may be several to one observation, each of which was sent', async () => {
+    expect((await put('pic-2', phoneJpeg())).status).toBe(201);
+    const both = seen('two-photos', { photoId: 'pic', morePhotoIds: ['pic-2'], observed: { type: 'note' } });
+    expect((await post(both)).status).toBe(201);
+    expect((await journal()).find(({ id }) => id === 'two-photos')).toMatchObject({
+      morePhotoIds: ['pic-2'],
+    });
+    const unsent = await post({ ...both, id: 'third', morePhotoIds: ['pic-2', 'unsent'] });
+    expect([unsent.status, unsent.body.errors[0].field]).toEqual([422, 'records.0.morePhotoIds.1']);
+  });
+});
+
+describe('what a line said before', () => {
+  const earlier = (path: string) =>
+    ask('GET', `/api/gardens/${path}/earlier`) as unknown as Promise<{
+      status: number;
+      body: { earlier: { replacedAt: string; record: { version: number; note: string; date: string } }[] };
+    }>;
+  it('is kept with every change, the last first, for observations and entries alike', async () => {
+    await post(seen('changed', { note: 'first' }));
+    for (const [i, note] of ['second', 'third'].entries()) {
+      const { id: _, ...fields } = seen('changed', { note });
+      expect((await ask('PUT', '/api/journal/changed', { ...fields, version: i + 1 })).status).toBe(200);
+    }
+    const { status, body } = await earlier('garden/log/journal/changed');
+    expect(status).toBe(200);
+    expect(body.earlier.map(({ record }) => [record.version, record.note])).toEqual([
+      [2, 'second'],
+      [1, 'first'],
+    ]);
+    expect(body.earlier[0].replacedAt).toMatch(/^\d{4}-\d\d-\d\dT/);
+    const water = { type: 'water', state: 'laid', date: '2026-05-10', note: '', waterMm: 10 };
+    await ask('POST', '/api/beds/bed/entries', { ...water, id: 'rain' });
+    await ask('PUT', '/api/entries/rain', { ...water, waterMm: 12, version: 1 });
+    expect((await earlier('garden/log/entries/rain')).body.earlier).toMatchObject([
+      { record: { id: 'rain', waterMm: 10 } },
+    ]);
+  });
+  it('is empty for what was never changed, and nothing for what is not there or in another garden', async () => {
+    await post(seen('untouched'));
+    expect((await earlier('garden/log/journal/untouched')).body.earlier).toEqual([]);
+    expect((await earlier('garden/log/journal/nothing')).status).toBe(404);
+    expect((await earlier('garden/log/secrets/changed')).status).toBe(404);
+    expect((await earlier('elsewhere/log/journal/changed')).status).toBe(404);
+  });
 });
 
 describe('the calendar as a file', () => {

@@ -24,12 +24,14 @@ export function observationCells(record: object): object {
   const type = String(observed['type']);
   const field = VALUE_OF[type];
   const signs = Array.isArray(observed['signs']) ? observed['signs'].join(' ') : '';
+  const { morePhotoIds } = common as { readonly morePhotoIds?: readonly string[] | null };
   return {
     ...common,
     type,
     value: field === undefined ? signs : observed[field],
     layerId: observed['layerId'],
     beganOn: observed['beganOn'],
+    morePhotoIds: morePhotoIds?.join(' '),
   };
 }
 
@@ -50,13 +52,14 @@ function observedOf(type: string, { value, layerId, beganOn }: Flat): Flat {
   return type === 'thickness' ? { ...said, layerId } : said;
 }
 
-export function asObservation({ type, value, layerId, beganOn, ...common }: Flat): object {
+export function asObservation({ type, value, layerId, beganOn, morePhotoIds, ...common }: Flat): object {
   const observed = observedOf(typeof type === 'string' ? type : '', {
     value,
     layerId: layerId ?? null,
     beganOn: beganOn ?? null,
   });
-  return { ...common, kind: 'observation', observed };
+  const more = typeof morePhotoIds === 'string' ? morePhotoIds.split(/\s+/).filter((one) => one !== '') : [];
+  return { ...common, ...(more.length > 0 ? { morePhotoIds: more } : {}), kind: 'observation', observed };
 }
 
 /** Fields of stock postings that have a column of their own; all others of a type go together. */

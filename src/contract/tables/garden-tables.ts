@@ -141,6 +141,7 @@ export const GARDEN_TABLES: readonly Table[] = [
       { field: 'beganOn', header: 'began_on', kind: 'date', empty: null },
       { field: 'plantingId', header: 'planting_id', kind: 'text', empty: null },
       { field: 'photoId', header: 'photo_id', kind: 'text', empty: null },
+      { field: 'morePhotoIds', header: 'more_photo_ids', kind: 'text' },
       ...columnsOf({ note }),
     ],
     unfold: observationCells,

@@ -30,6 +30,7 @@ describe('migrations', () => {
       'build_up',
       'change',
       'crop',
+      'earlier',
       'entry',
       'feed',
       'garden',

@@ -18,6 +18,7 @@ import { feedStore, importLog, photoStore } from './keepsake-stores.ts';
 import { packedStore } from './packed-store.ts';
 import { changeLog } from './change-log.ts';
 import { columnsOf, OF_A_BED, OF_A_GARDEN } from './columns.ts';
+import { earlierLog, keepingEarlier } from './earlier-log.ts';
 import { entryStore } from './entry-store.ts';
 import { ON_BEDS_OF_GARDEN, reorder, storeOver } from './store-over.ts';
 import { VersionedTable, type Columns } from './versioned-table.ts';
@@ -95,6 +96,9 @@ export function createStores(db: Database, now: () => string): Stores {
     order: 'planted_on, id',
   });
 
+  const movements = movementStore(db, now);
+  const journal = journalStore(db, now);
+  const entries = entryStore(db, now);
   const opened = randomUUID();
   return {
     gardens: { ...storeOver(gardens, now), list: () => gardens.list() },
@@ -116,8 +120,8 @@ export function createStores(db: Database, now: () => string): Stores {
       listOf: (gardenId) => habits.listWhere('garden_id = @value', gardenId),
     },
     lots: { ...storeOver(lots, now), listOf: (gardenId) => lots.listWhere('garden_id = @value', gardenId) },
-    movements: movementStore(db, now),
-    journal: journalStore(db, now),
+    movements: { ...movements, ...keepingEarlier(movements, { db, now, book: 'movements' }) },
+    journal: { ...journal, ...keepingEarlier(journal, { db, now, book: 'journal' }) },
     weather: {
       ...storeOver(weather, now),
       listOf: (gardenId) => weather.listWhere('garden_id = @value', gardenId),
@@ -133,15 +137,17 @@ export function createStores(db: Database, now: () => string): Stores {
       ...storeOver(recipes, now),
       listOf: (gardenId) => recipes.listWhere('garden_id = @value', gardenId),
     },
-    entries: entryStore(db, now),
+    entries: { ...entries, ...keepingEarlier(entries, { db, now, book: 'entries' }) },
     plantings: {
       ...storeOver(plantings, now),
+      ...keepingEarlier(storeOver(plantings, now), { db, now, book: 'plantings' }),
       listOf: (bedId) => plantings.listWhere('bed_id = @value', bedId),
       listOfGarden: (gardenId) => plantings.listWhere(ON_BEDS_OF_GARDEN, gardenId),
     },
     erase: (gardenId) => erase(db, gardenId),
     epoch: () => opened,
     changes: changeLog(db),
+    earlier: earlierLog(db),
     atomically: (act) => db.transaction(act).immediate(),
   };
 }
@@ -183,6 +189,7 @@ const withoutBed = ({ bedId, ...record }: JournalRecord & { bedId?: unknown }): 
 
 /** Tables whose rows name their garden, those that lean on others first. */
 const WITH_GARDEN_ID = [
+  'earlier',
   'import',
   'feed',
   'photo',

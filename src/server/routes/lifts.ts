@@ -36,7 +36,11 @@ function lifted({
       throw new InputError(['layerIds', i], 'namesNone', { what: 'liftedLayer', got: null });
     }
     const off = entries.find(
-      (entry) => entry.type === 'takeOff' && entry.layerId === layerId && entry.shareTakenOff === 1,
+      (entry) =>
+        entry.type === 'takeOff' &&
+        entry.state === 'laid' &&
+        entry.layerId === layerId &&
+        entry.shareTakenOff === 1,
     );
     if (off) throw new InputError(['layerIds', i], 'takenOffAlready', { date: off.date });
   });

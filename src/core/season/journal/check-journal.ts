@@ -47,7 +47,7 @@ function requireBed(bedId: string, { beds }: JournalSetting): Bed {
 }
 
 function checkObservation(record: Observation, setting: JournalSetting): void {
-  const { date, bedId, plantingId, photoId, observed } = record;
+  const { date, bedId, plantingId, photoId, morePhotoIds, observed } = record;
   const { startedOn } = requireBed(bedId, setting);
   checkPast(date, setting);
   if (startedOn !== null && date < startedOn) {
@@ -57,6 +57,10 @@ function checkObservation(record: Observation, setting: JournalSetting): void {
   if (photoId !== null && !setting.hasPhoto(photoId)) {
     throw new InputError(['photoId'], 'namesNone', { what: 'photo', got: null });
   }
+  (morePhotoIds ?? []).forEach((one, i) => {
+    if (!setting.hasPhoto(one))
+      throw new InputError(['morePhotoIds', i], 'namesNone', { what: 'photo', got: null });
+  });
   if (observed.type === 'thickness' && observed.layerId !== null)
     checkLayer(observed.layerId, record, setting);
   if (observed.type === 'signs' && observed.beganOn !== null && observed.beganOn > date) {

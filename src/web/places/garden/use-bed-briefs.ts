@@ -1,4 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BedBrief } from '../../worker/core-worker.ts';
@@ -15,9 +16,12 @@ export interface BriefedBed {
 /** How every bed of a garden stands today; each arrives when it is ready. */
 export function useBedBriefs(books: GardenBooks): BriefedBed[] {
   const { beds, today } = books;
-  const answers = useQueries({
-    queries: beds.map((bed, i) => briefQuery(questionAbout(books, bed.id, today), i)),
-  });
+  // Made once: a question is written out to find its answer, and beds arrive one by one.
+  const questions = useMemo(
+    () => beds.map(({ id }) => questionAbout(books, id, today)),
+    [books, beds, today],
+  );
+  const answers = useQueries({ queries: questions.map(briefQuery) });
   return beds.map((bed, i) => {
     const answer = answers[i]?.data;
     return {

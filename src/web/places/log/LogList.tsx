@@ -1,6 +1,6 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
-import { Button, Image, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ObservationRecord } from '../../../records/journal.ts';
@@ -12,10 +12,11 @@ import { entryWords } from '../../../words/entry-words.ts';
 import { expectedInWords, observationLine, verdictWords } from '../../../words/journal-words.ts';
 import { cropName } from '../../../words/record-names.ts';
 import { useRemoveEntry, useRestoreEntry } from '../../api/gardens.ts';
-import { photoAddress, useRemoveJournal, useRestoreJournal } from '../../api/journal.ts';
+import { useRemoveJournal, useRestoreJournal } from '../../api/journal.ts';
 import { logQuery, questionAbout } from '../../worker/questions.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
+import { LinePhotos } from '../../ui/log/LinePhotos.tsx';
 import { observationsOf } from '../../ui/log/observations-of.ts';
 
 interface LogListProps {
@@ -146,7 +147,7 @@ function ObservationLine({ observation, expectation }: ObservationLineProps) {
   const restore = useRestoreJournal();
   const offerUndo = useUndo();
   const showFailure = useFailureNotice();
-  const { observed, plantingId, photoId } = observation;
+  const { observed, plantingId } = observation;
   const strikeOut = async () => {
     try {
       await remove.mutateAsync(observation);
@@ -163,14 +164,7 @@ function ObservationLine({ observation, expectation }: ObservationLineProps) {
         {observationLine(observation, measures)}
         {plantingId !== null && <span className="soft"> {cropName(plantingId, books)}</span>}
         {expectation && <VerdictNote expectation={expectation} />}
-        {photoId !== null && (
-          <Image
-            className="log-photo"
-            src={photoAddress(photoId)}
-            alt={`Photo of ${observation.date}`}
-            width={110}
-          />
-        )}
+        <LinePhotos observation={observation} />
       </span>
       <Button size="small" type="text" onClick={() => void strikeOut()}>
         Delete

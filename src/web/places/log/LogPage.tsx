@@ -17,6 +17,7 @@ import '../../ui/log/log.css';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const ReportBand = lazy(async () => ({ default: (await import('./ReportBand.tsx')).ReportBand }));
+const PhotoWall = lazy(async () => ({ default: (await import('./PhotoWall.tsx')).PhotoWall }));
 const SoilHistory = lazy(async () => ({ default: (await import('./SoilHistory.tsx')).SoilHistory }));
 
 const TILE_WORDS: Record<LogTile, string> = {
@@ -158,6 +159,7 @@ export function LogPage() {
           <LogList bedId={bedId} />
           <Suspense fallback={null}>
             <SoilHistory bedId={bedId} />
+            <PhotoWall key={bedId} bedId={bedId} />
           </Suspense>
         </div>
       </div>

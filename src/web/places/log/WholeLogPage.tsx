@@ -1,7 +1,8 @@
-import { Button, Image, Input, Select } from 'antd';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { Button, Checkbox, Input, Select } from 'antd';
+import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { findCrop } from '../../../core/ground/index.ts';
+import { counted } from '../../../words/counted.ts';
 import { dayOf, shortDate } from '../../../words/dates.ts';
 import {
   ANY_LINE,
@@ -13,13 +14,15 @@ import {
   type LogKind,
   type LogLine,
 } from '../../../words/log-lines.ts';
-import { photoAddress } from '../../api/journal.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
+import { LinePhotos } from '../../ui/log/LinePhotos.tsx';
 import '../../ui/log/log.css';
+import { useUnexpected } from '../../ui/log/use-expectations.ts';
 import { EditLine } from './EditLine.tsx';
+import { LineHistory } from './LineHistory.tsx';
 import { useLineActs, type LineActs } from './use-line-acts.ts';
 
 const SHOWN_AT_ONCE = 100;
@@ -34,7 +37,14 @@ export function WholeLogPage() {
   const lines = useMemo(() => logLines(books, measures), [books, measures]);
   const acts = useLineActs();
   const asked = useDeferredValue(filter);
-  const found = useMemo(() => linesFor(lines, asked), [lines, asked]);
+  const [isUnexpectedOnly, setUnexpectedOnly] = useState(false);
+  const unexpected = useUnexpected(books, isUnexpectedOnly);
+  const answering = useMemo(() => linesFor(lines, asked), [lines, asked]);
+  const found = isUnexpectedOnly ? answering.filter(({ key }) => unexpected.ids.has(key)) : answering;
+  const showAll = () => {
+    setFilter(ANY_LINE);
+    setUnexpectedOnly(false);
+  };
   const ask = (change: Partial<LogFilter>) => {
     setFilter({ ...filter, ...change });
     setShown(SHOWN_AT_ONCE);
@@ -49,6 +59,7 @@ export function WholeLogPage() {
               ? `${lines.length} lines`
               : `${found.length} of ${lines.length} lines`}
             , newest first.
+            {unexpected.waiting > 0 && ` Working out ${counted(unexpected.waiting, 'more bed')} …`}
           </p>
         </div>
         <div className="actions">
@@ -57,13 +68,17 @@ export function WholeLogPage() {
           </Link>
         </div>
       </header>
-      <Filters filter={filter} lines={lines} onAsk={ask} />
+      <Filters filter={filter} lines={lines} onAsk={ask}>
+        <Checkbox checked={isUnexpectedOnly} onChange={(event) => setUnexpectedOnly(event.target.checked)}>
+          only what was not as expected
+        </Checkbox>
+      </Filters>
       {found.length === 0 ? (
         <p className="soft">
           {lines.length === 0
             ? 'Nothing is written yet. What you spread, plant, measure and see comes to stand here.'
             : 'Nothing answers to all of that.'}{' '}
-          {lines.length > 0 && <Button onClick={() => ask(ANY_LINE)}>Show everything</Button>}
+          {lines.length > 0 && <Button onClick={showAll}>Show everything</Button>}
         </p>
       ) : (
         <ul className="log-lines">
@@ -85,11 +100,12 @@ interface FiltersProps {
   readonly filter: LogFilter;
   readonly lines: readonly LogLine[];
   readonly onAsk: (change: Partial<LogFilter>) => void;
+  readonly children: ReactNode;
 }
 
 const ANY = 'any';
 
-function Filters({ filter, lines, onAsk }: FiltersProps) {
+function Filters({ filter, lines, onAsk, children }: FiltersProps) {
   const books = useBooks();
   const [isWide] = useState(() => window.matchMedia('(min-width: 700px)').matches);
   const crops = useMemo(
@@ -138,6 +154,7 @@ function Filters({ filter, lines, onAsk }: FiltersProps) {
           )}
           <DateField name="From" value={filter.from} onChange={(from) => onAsk({ from })} />
           <DateField name="Until" value={filter.until} onChange={(until) => onAsk({ until })} />
+          <div className="field unexpected-only">{children}</div>
         </div>
       </details>
     </div>
@@ -181,20 +198,25 @@ function Place({ line: { bedId, lotId } }: { line: LogLine }) {
 
 function Line({ line, acts }: { readonly line: LogLine; readonly acts: LineActs }) {
   const [isEditing, setEditing] = useState(false);
-  const photoId = line.book === 'journal' && line.record.kind === 'observation' ? line.record.photoId : null;
+  const [isOpen, setOpen] = useState(false);
+  const observation = line.book === 'journal' && line.record.kind === 'observation' ? line.record : null;
   return (
     <li className="log-line">
       <span className="posting-date figure">{shortDate(dayOf(line.date))}</span>
       <span>
         <Place line={line} /> {line.words}
         {line.note !== '' && <span className="soft"> {line.note}</span>}
-        {photoId !== null && (
-          <Image className="log-photo" src={photoAddress(photoId)} alt={`Photo of ${line.date}`} width={80} />
-        )}
+        {observation && <LinePhotos observation={observation} />}
+        {isOpen && <LineHistory line={line} />}
         {isEditing && <EditLine line={line} acts={acts} onClose={() => setEditing(false)} />}
       </span>
       {!isEditing && (
         <span className="task-acts">
+          {line.record.version > 1 && (
+            <Button size="small" type="text" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+              Before
+            </Button>
+          )}
           <Button size="small" type="text" onClick={() => setEditing(true)}>
             Edit
           </Button>

@@ -56,7 +56,7 @@ const DEPTH: QuantityAsked = askedOf(entryFields.lay.dugDepthCm);
 const layersOn = ({ entries }: GardenBooks, bedId: string): LayRecord[] => {
   const taken = new Set(
     entries.flatMap((entry) =>
-      entry.type === 'takeOff' && entry.shareTakenOff === 1 ? [entry.layerId] : [],
+      entry.type === 'takeOff' && entry.state === 'laid' && entry.shareTakenOff === 1 ? [entry.layerId] : [],
     ),
   );
   return entries

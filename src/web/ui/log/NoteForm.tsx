@@ -1,21 +1,26 @@
 import { Button, Input } from 'antd';
+import { counted } from '../../../words/counted.ts';
 import { useRecordForm } from '../forms/use-record-form.ts';
 
 interface NoteFields {
   readonly note: string;
-  readonly photo: File | null;
+  readonly photos: readonly File[];
 }
 
-/** Words, a photo, or both. */
-export function NoteForm({ onSee }: { onSee: (note: string, photo: Blob | null) => void }) {
-  const { fields, set, submitWith } = useRecordForm<NoteFields>(() => ({ note: '', photo: null }));
-  const { note, photo } = fields;
-  const isEmpty = note.trim() === '' && photo === null;
+/** As many as one note may hold. */
+const MOST_PHOTOS = 8;
+
+/** Words, photos, or both. */
+export function NoteForm({ onSee }: { onSee: (note: string, photos: readonly Blob[]) => void }) {
+  const { fields, set, submitWith } = useRecordForm<NoteFields>(() => ({ note: '', photos: [] }));
+  const { note, photos } = fields;
+  const isEmpty = note.trim() === '' && photos.length === 0;
+  const isTooMany = photos.length > MOST_PHOTOS;
   return (
     <form
       className="log-panel"
       onSubmit={submitWith(() => {
-        if (!isEmpty) onSee(note.trim(), photo);
+        if (!isEmpty && !isTooMany) onSee(note.trim(), photos);
       })}
     >
       <Input.TextArea
@@ -31,14 +36,24 @@ export function NoteForm({ onSee }: { onSee: (note: string, photo: Blob | null) 
           <input
             type="file"
             accept="image/*"
-            onChange={(event) => set({ photo: event.target.files?.[0] ?? null })}
+            multiple
+            onChange={(event) => set({ photos: [...(event.target.files ?? [])] })}
           />
-          {photo ? photo.name : 'Add a photo'}
+          {photos.length === 0
+            ? 'Add photos'
+            : photos.length === 1
+              ? photos[0]!.name
+              : counted(photos.length, 'photo')}
         </label>
-        <Button type="primary" htmlType="submit" disabled={isEmpty}>
+        <Button type="primary" htmlType="submit" disabled={isEmpty || isTooMany}>
           Save
         </Button>
       </div>
+      {isTooMany && (
+        <p className="field-trouble" role="alert">
+          At most {MOST_PHOTOS} photos to a note; write another note for the rest.
+        </p>
+      )}
       <p className="soft hint">Where and when a photo was taken is removed from it before it is kept.</p>
     </form>
   );

@@ -32,7 +32,7 @@ export function TilePanel(props: TilePanelProps) {
   const { tile, subject, book, onDone } = props;
   const bedName = books.beds.find(({ id }) => id === subject.bedId)?.name ?? '';
   const say = (observed: Observed) => `${bedName}: ${observedInWords(observed, measures)}.`;
-  const see = (observed: Observed, more: Pick<Parameters<LogBook['observe']>[0], 'note' | 'photo'> = {}) => {
+  const see = (observed: Observed, more: Pick<Parameters<LogBook['observe']>[0], 'note' | 'photos'> = {}) => {
     onDone();
     void book.observe({ subject, observed, words: say(observed), ...more });
   };
@@ -121,7 +121,7 @@ export function TilePanel(props: TilePanelProps) {
     case 'soilTest':
       return <SoilTestForm {...props} />;
     case 'note':
-      return <NoteForm onSee={(note, photo) => see({ type: 'note' }, { note, photo })} />;
+      return <NoteForm onSee={(note, photos) => see({ type: 'note' }, { note, photos })} />;
   }
 }
 

@@ -7,7 +7,7 @@ import { useOutbox } from '../../outbox/use-outbox.ts';
 import type { NewParcel } from '../../outbox/outbox.ts';
 import { shrinkPhoto } from './shrink-photo.ts';
 
-/** What one is looking at: the bed, what grows there, the day, and words and a photo to go with it. */
+/** What one is looking at: the bed, what grows there, the day, and words and photos to go with it. */
 export interface LogSubject {
   readonly bedId: string;
   readonly plantingId: string | null;
@@ -27,7 +27,7 @@ interface Seen {
   /** What is said once it is in the books. */
   readonly words: string;
   readonly note?: string;
-  readonly photo?: Blob | null;
+  readonly photos?: readonly Blob[];
 }
 
 interface Posted {
@@ -49,19 +49,22 @@ export function useLogBook(books: GardenBooks) {
     setSaid(isThrough ? words : `${words} It waits here until the connection is back.`);
   };
 
-  const observe = async ({ subject, observed, words, note = '', photo = null }: Seen) => {
-    const photoId = photo ? crypto.randomUUID() : null;
+  const observe = async ({ subject, observed, words, note = '', photos = [] }: Seen) => {
+    const pictures = await Promise.all(
+      photos.map(async (photo) => ({ photoId: crypto.randomUUID(), picture: await shrinkPhoto(photo) })),
+    );
+    const [first, ...others] = pictures.map(({ photoId }) => photoId);
     const record: JournalDraft = {
       kind: 'observation',
       id: crypto.randomUUID(),
       ...subject,
       note,
-      photoId,
+      photoId: first ?? null,
+      ...(others.length > 0 ? { morePhotoIds: others } : {}),
       observed: observed as Extract<JournalDraft, { kind: 'observation' }>['observed'],
     };
-    const picture: NewParcel[] =
-      photo && photoId ? [{ type: 'photo', gardenId, photoId, picture: await shrinkPhoto(photo) }] : [];
-    await send([...picture, { type: 'journal', gardenId, record }], words);
+    const parcels = pictures.map((one): NewParcel => ({ type: 'photo', gardenId, ...one }));
+    await send([...parcels, { type: 'journal', gardenId, record }], words);
   };
 
   const post = ({ subject, entry, words, note = '' }: Posted) =>

@@ -16,9 +16,11 @@ export interface Agenda {
 /** Everything the records of a garden imply, with what was ticked off and postponed; each bed arrives when it is ready. */
 export function useAgenda(books: GardenBooks): Agenda {
   const { beds, journal, today } = books;
-  const answers = useQueries({
-    queries: beds.map((bed, i) => agendaQuery(questionAbout(books, bed.id, today), i)),
-  });
+  const questions = useMemo(
+    () => beds.map(({ id }) => questionAbout(books, id, today)),
+    [books, beds, today],
+  );
+  const answers = useQueries({ queries: questions.map(agendaQuery) });
   const brews = useMemo(() => journal.filter((one) => one.kind === 'brew'), [journal]);
   const yard = useMemo(() => questionAboutYard(books, brews, today), [books, brews, today]);
   const hasYard = books.lots.length > 0 || brews.length > 0;

@@ -1,0 +1,156 @@
+import { chromium, type Page } from '@playwright/test';
+import { join } from 'node:path';
+import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
+import { CHROMIUM } from '../chromium.ts';
+import { newFolder, removeFolder, startServer } from '../http/server.ts';
+import { report, timesOf } from './report.ts';
+import { MATERIALS } from './ten-years.ts';
+
+/** Garden and calendar of sixty beds with ten years of records, from asking for the page to all of its answers. */
+const BEDS = 60;
+const YEARS = 10;
+const FIRST_YEAR = 2017;
+const TODAY = '2026-05-14';
+const ROUNDS = 5;
+const CROPS = ['cabbage', 'leek', 'potato', 'tomato', 'pumpkin', 'beetroot'];
+const AT_ONCE = 100;
+
+const { temperatureC, rainMm, evapotranspirationMm } = CLIMATE_PATTERNS[0];
+const GARDEN = {
+  id: 'large',
+  name: 'Large garden',
+  place: '',
+  location: null,
+  climate: { temperatureC, rainMm, evapotranspirationMm },
+  depositionGPerM2Year: 1,
+  measures: 'metric',
+  school: 'byDepth',
+  feedMaterialId: 'feather_meal',
+};
+
+const folder = newFolder();
+const server = await startServer(join(folder, 'large.sqlite'), ['--today', TODAY]);
+const post = async (path: string, body: object) => {
+  const answer = await fetch(server.address + path, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Origin: server.address },
+    body: JSON.stringify(body),
+  });
+  if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+};
+
+const bedOf = (i: number) => ({
+  id: `bed-${i}`,
+  name: `Bed ${i + 1}`,
+  kind: 'annual',
+  areaM2: 6 + (i % 5),
+  organicMatterPct: 2.5 + (i % 4) * 0.6,
+  bulkDensityGPerCm3: 1.25,
+  clayPct: 12 + (i % 3) * 8,
+  rootZoneCm: 30,
+  exposure: 'normal',
+  isWatered: true,
+  startedOn: `${FIRST_YEAR}-01-01`,
+  note: '',
+});
+
+/** A spring dressing and a mulch, with a crop from May to September, every year. */
+const yearOf = (bed: number, year: number) => ({
+  entries: [
+    ['compost_garden', `${year}-03-20`, 2],
+    [MATERIALS[(bed + year) % MATERIALS.length], `${year}-06-10`, 4],
+  ]
+    .filter(([, date]) => String(date) <= TODAY)
+    .map(([materialId, date, amount], i) => ({
+      id: `bed-${bed}-${year}-${i}`,
+      type: 'lay',
+      state: 'laid',
+      date,
+      note: '',
+      materialId,
+      amount,
+      unit: 'cm',
+      dugDepthCm: 0,
+      seasonedMonths: 0,
+    })),
+  planting: {
+    id: `bed-${bed}-${year}-crop`,
+    state: `${year}-05-10` <= TODAY ? 'laid' : 'planned',
+    cropId: CROPS[(bed + year) % CROPS.length],
+    plantedOn: `${year}-05-10`,
+    clearedOn: `${year}-09-25`,
+    nitrogenDemandGPerM2: 14,
+    rootDepthCm: 50,
+    startsAs: 'transplant',
+    areaShare: 1,
+    isUndersown: false,
+    note: '',
+  },
+});
+
+async function writeBooks(): Promise<void> {
+  await post('/api/gardens', GARDEN);
+  await post(`/api/gardens/${GARDEN.id}/beds/several`, {
+    beds: Array.from({ length: BEDS }, (_, i) => bedOf(i)),
+  });
+  for (let bed = 0; bed < BEDS; bed++) {
+    const years = Array.from({ length: YEARS }, (_, i) => yearOf(bed, FIRST_YEAR + i));
+    const creates = years.flatMap(({ entries }) => entries);
+    for (let from = 0; from < creates.length; from += AT_ONCE) {
+      await post(`/api/beds/bed-${bed}/revisions`, {
+        creates: creates.slice(from, from + AT_ONCE),
+        changes: [],
+        removals: [],
+        restores: [],
+        order: [],
+      });
+    }
+    for (const { planting } of years) await post(`/api/beds/bed-${bed}/plantings`, planting);
+  }
+}
+
+/** From asking for a page to its first answer and to its last, ms. */
+async function answered(page: Page, path: string, first: RegExp, last: RegExp) {
+  const start = performance.now();
+  await page.goto(server.address + path);
+  const since = async (words: RegExp) => {
+    await page.getByText(words).first().waitFor({ timeout: 120_000 });
+    return performance.now() - start;
+  };
+  return { first: await since(first), last: await since(last) };
+}
+
+const browser = await chromium.launch(CHROMIUM);
+try {
+  await writeBooks();
+  const books = (await (
+    await fetch(`${server.address}/api/gardens/${GARDEN.id}/books`)
+  ).json()) as GardenBooks;
+  console.log(
+    `${books.beds.length} beds, ${books.entries.length} entries, ${books.plantings.length} plantings`,
+  );
+  const garden: { first: number; last: number }[] = [];
+  const calendar: { first: number; last: number }[] = [];
+  for (let i = 0; i < ROUNDS; i++) {
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      serviceWorkers: 'block',
+    });
+    await context.addInitScript(() => localStorage.setItem('vine-ledger:sparing', 'yes'));
+    const page = await context.newPage();
+    const root = `/garden/${GARDEN.id}`;
+    garden.push(await answered(page, root, /Working out [1-5]\d? of them/, /needs? nitrogen\./));
+    calendar.push(await answered(page, `${root}/calendar`, /Working out [1-5]\d? more/, /within a year\.$/));
+    await context.close();
+  }
+  const of = (times: readonly { first: number; last: number }[], which: 'first' | 'last') =>
+    timesOf(times.map((one) => one[which]));
+  report('browser: garden of 60 beds, 10 years: first bed answered', of(garden, 'first'), 500);
+  report('browser: garden of 60 beds, 10 years: all answered', of(garden, 'last'), 2000);
+  report('browser: calendar of 60 beds, 10 years: all answered', of(calendar, 'last'), 3000);
+} finally {
+  await browser.close();
+  await server.stop();
+  removeFolder(folder);
+}
