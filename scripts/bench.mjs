@@ -36,5 +36,6 @@ const isDone = [
   bench('log'),
   bench('server'),
   bench('browser'),
+  bench('garden-pages'),
 ].every(Boolean);
 process.exit(isDone ? 0 : 1);

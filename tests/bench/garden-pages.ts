@@ -12,7 +12,7 @@ const BEDS = 60;
 const YEARS = 10;
 const FIRST_YEAR = 2017;
 const TODAY = '2026-05-14';
-const ROUNDS = 5;
+const ROUNDS = 3;
 const CROPS = ['cabbage', 'leek', 'potato', 'tomato', 'pumpkin', 'beetroot'];
 const AT_ONCE = 100;
 

@@ -147,15 +147,13 @@ test('a season from April to November: sown, fed, put off, measured, tested, pho
     await expect(tests).toContainText('Magnesium 70 ppm: enough');
     await page.getByRole('button', { name: 'Note or photo' }).click();
     await page.getByLabel('Note', { exact: true }).fill('Leaves dark and firm');
-    await page
-      .getByLabel('Add photos')
-      .setInputFiles(
-        ['a.jpg', 'b.jpg'].map((name) => ({
-          name,
-          mimeType: 'image/jpeg',
-          buffer: Buffer.from(phoneJpeg()),
-        })),
-      );
+    await page.getByLabel('Add photos').setInputFiles(
+      ['a.jpg', 'b.jpg'].map((name) => ({
+        name,
+        mimeType: 'image/jpeg',
+        buffer: Buffer.from(phoneJpeg()),
+      })),
+    );
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(region(page, 'Photos').getByRole('button')).toHaveCount(2);
     await page.getByRole('button', { name: 'Hours worked' }).click();

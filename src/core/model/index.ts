@@ -100,6 +100,7 @@ export {
 export {
   BALANCE_TOLERANCE,
   type BedRun,
+  type Bookmark,
   takeBookmark,
   missedByTrialCrop,
   returnTo,

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { BedSample } from '../../core/bed/index.ts';
 import { CONTACT_ZONE_CM } from '../../core/model/index.ts';
 import { COLORS, LETTER_PX } from '../theme/tokens.ts';
@@ -70,7 +71,7 @@ function StripLayers({ layers, x }: { layers: readonly NamedLayer[]; x: number }
     });
 }
 
-function StripBedDrawing({ bed, x }: { bed: StripBed; x: number }) {
+const StripBedDrawing = memo(function StripBedDrawing({ bed, x }: { bed: StripBed; x: number }) {
   const { sample, layers, crops } = bed;
   const mulchPx = Math.min(sample?.mulchCm ?? 0, HIGHEST_CM) * CM;
   return (
@@ -120,7 +121,7 @@ function StripBedDrawing({ bed, x }: { bed: StripBed; x: number }) {
       </text>
     </g>
   );
-}
+});
 
 /** All beds on one soil surface and to one scale, a row of eight at a time; each opens its page. */
 export function GardenStrip({ beds, onOpen, scaleCm, scaleLabel }: GardenStripProps) {

@@ -154,7 +154,7 @@ const books = (question: BedQuestion): Worked<MonthBooks> =>
 
 const brief = (question: BedQuestion): Worked<BedBrief> =>
   worked(question, (today) => {
-    const { plan: standing, projection } = plannedBed(question);
+    const { standing, projection } = plannedBed(question);
     return {
       standing,
       now: atEndOf(projection, today),

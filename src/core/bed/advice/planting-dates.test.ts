@@ -42,7 +42,7 @@ function dates({
   const bed = bedOf({ organicMatterPct });
   const books = { site, bed, crops: [], entries, plantings: [] };
   const scenario = bedScenario({ books, findMaterial: findLibraryMaterial, today, endDay: today + 900 });
-  const ground = { books, findMaterial: findLibraryMaterial, projection: projectForAdvice(scenario, today) };
+  const ground = { books, findMaterial: findLibraryMaterial, ...projectForAdvice(scenario, today) };
   const [seedlings, transplants] = plantingDates({ ground, scenario, today, rules });
   return { seedlings: seedlings, transplants: transplants };
 }

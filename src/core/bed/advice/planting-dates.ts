@@ -13,8 +13,10 @@ import {
   type CropPlan,
   endingOn,
   missedByTrialCrop,
+  returnTo,
   runTo,
   startRun,
+  takeBookmark,
   withoutMaterials,
 } from '../../model/index.ts';
 
@@ -102,13 +104,15 @@ export function plantingDates(setting: PlantingSetting): PlantingDate[] {
   const { scenario, today } = setting;
   const endDay = today + LOOK_AHEAD_DAYS + TRIAL_DAYS + 1;
   const ground = { ...clearedToday(endingOn(scenario, endDay), today), endDay };
-  const dateOf = (start: Start, from: DayNumber): PlantingDate =>
-    earliest(setting, {
-      start,
-      from,
-      run: startRun(ground),
-      bareRun: startRun(withoutMaterials(ground)),
-    });
+  const [run, bareRun] = [startRun(ground), startRun(withoutMaterials(ground))];
+  const mornings = [run, bareRun].map((one) => {
+    runTo(one, today);
+    return takeBookmark(one);
+  });
+  const dateOf = (start: Start, from: DayNumber): PlantingDate => {
+    [run, bareRun].forEach((one, i) => returnTo(one, mornings[i]));
+    return earliest(setting, { start, from, run, bareRun });
+  };
   const transplants = dateOf('transplants', today);
   const isStarved = transplants.waitFor === 'lockedUp';
   const from = isStarved ? transplants.day : today;

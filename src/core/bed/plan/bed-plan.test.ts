@@ -54,6 +54,7 @@ function advised(entries: Entry[], plantings = [tomato], rules: SchoolRules = SC
     books,
     findMaterial: findLibraryMaterial,
     projection: projectBed(scenario, 7, telltaleDays(scenario, TODAY)),
+    past: null,
     today: TODAY,
     advice: {
       isPath: false,

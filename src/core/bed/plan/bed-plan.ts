@@ -1,5 +1,5 @@
 import type { DayNumber, FindMaterial } from '../../ground/index.ts';
-import type { BedScenario } from '../../model/index.ts';
+import type { BedScenario, Bookmark } from '../../model/index.ts';
 import { type Conflict, conflictsIn } from '../advice/conflicts.ts';
 import { type CropProspect, cropProspects } from '../advice/crop-prospects.ts';
 import { type HeldG, type LockUpWindow, heldOn, isAtHand, lockUpWindow } from '../advice/lock-up.ts';
@@ -8,7 +8,7 @@ import type { SchoolRules } from '../advice/schools.ts';
 import { type HarvestWait, harvestWaits } from '../advice/waits.ts';
 import { type LayerWorking, layerWorking } from '../advice/workings.ts';
 import type { BedBooks } from '../books/bed-books.ts';
-import { type BedProjection, atEndOf, projectBed, telltaleDays } from '../projection/bed-projection.ts';
+import { type BedProjection, atEndOf, projectMarked, telltaleDays } from '../projection/bed-projection.ts';
 import type { AdviceSetting } from './advice-setting.ts';
 import { type ComingCrop, comingCrops } from './coming-crops.ts';
 import type { FeedingPlan } from './feeding-plan.ts';
@@ -55,6 +55,8 @@ export interface BedPlanSetting {
   readonly scenario: BedScenario;
   /** It must reach beyond today. */
   readonly projection: BedProjection;
+  /** The bed this morning, when it is at hand: what is tried from here on need not run the years before again. */
+  readonly past: Bookmark | null;
   readonly today: DayNumber;
   readonly advice: AdviceSetting;
 }
@@ -67,18 +69,33 @@ const CONFLICTS_SINCE_DAYS = 60;
 /** Leaves show a paleness of the model from here on (set here). */
 export const PALENESS_SHOWN = 0.25;
 
-/** A bed looked at every week, and after every day on which something was done or planted. */
-export const projectForAdvice = (scenario: BedScenario, today: DayNumber): BedProjection =>
-  projectBed(scenario, LOOKED_AT_EVERY_DAYS, [
-    ...telltaleDays(scenario, today),
-    ...scenario.crops.map(({ plantDay }) => plantDay + 1),
-  ]);
+/** A lock-up that began before this is told from here on: nothing that was laid then still locks up much, days. */
+const LOOKED_BACK_DAYS = 400;
+
+interface ProjectedForAdvice {
+  readonly projection: BedProjection;
+  /** The bed this morning. */
+  readonly past: Bookmark | null;
+}
+
+/**
+ * A bed looked at every week of the last years and of those to come, and after every day on which something was done or
+ * planted.
+ */
+export function projectForAdvice(scenario: BedScenario, today: DayNumber): ProjectedForAdvice {
+  const { projection, mark } = projectMarked(scenario, {
+    looksAt: (day) =>
+      day >= today - LOOKED_BACK_DAYS && (day - scenario.startDay) % LOOKED_AT_EVERY_DAYS === 0,
+    alsoOn: [...telltaleDays(scenario, today), ...scenario.crops.map(({ plantDay }) => plantDay + 1)],
+    markOn: today,
+  });
+  return { projection, past: mark };
+}
 
 /** The plan of a bed, worked out once. */
-export function planBed(setting: BedPlanSetting): BedPlan {
+export function planBed(setting: BedPlanSetting, standing = bedStanding(setting)): BedPlan {
   const { books, findMaterial, scenario, projection, today, advice } = setting;
   const { isForSowing, rules } = advice;
-  const standing = bedStanding(setting);
   const ground = { books, findMaterial, projection };
   const causes = [standing.contact, standing.root].flatMap((window) => window?.causes ?? []);
   const causeIds = [...new Set(causes.map(({ layerId }) => layerId))];
@@ -101,13 +118,14 @@ export function planBed(setting: BedPlanSetting): BedPlan {
   };
 }
 
-function bedStanding({ scenario, projection, today, advice }: BedPlanSetting): BedStanding {
+/** How a bed stands: what a line of the garden says of it, and what its plan begins with. */
+export function bedStanding({ scenario, projection, past, today, advice }: BedPlanSetting): BedStanding {
   const { isPath, rules } = advice;
   const { samples } = projection;
   const { feltFromG } = rules;
   const contact = lockUpWindow({ samples, zone: 'contact', today, feltFromG });
   const root = lockUpWindow({ samples, zone: 'root', today, feltFromG });
-  const feeding = isPath ? null : planFeeding(scenario, today, advice.feeding);
+  const feeding = isPath ? null : planFeeding({ scenario, today, rules: advice.feeding, past });
   const prospects = cropProspects(scenario, projection, rules);
   const heldNowG = heldOn(atEndOf(projection, today));
   const standing = { today, contact, root, heldNowG, feeding, prospects, rules };

@@ -2,6 +2,7 @@ import { type DayNumber, calendarDateOf, total } from '../../ground/index.ts';
 import {
   type BedRun,
   type BedScenario,
+  type Bookmark,
   type CropPlan,
   returnTo,
   runTo,
@@ -52,13 +53,17 @@ export type Searched = Pick<FeedingPlan, 'doses' | 'hungryIds' | 'unmet' | 'fed'
 const HOLDS_OFF = [1, 2, 4] as const;
 const MENDED_BY_WAITING: ReadonlySet<UnmetReason> = new Set(['cap', 'swallowed', 'atOnce']);
 
-type Asked = Pick<Search, 'today' | 'untilDay' | 'rules' | 'plans'>;
+type Asked = Pick<Search, 'today' | 'untilDay' | 'rules' | 'plans'> & {
+  /** The bed on the morning of today, when it is at hand. */
+  readonly past?: Bookmark | null;
+};
 
 /** The doses of least cost for a bed from `today` on, and how its crops then fare. Does not look beyond `untilDay`. */
 export function searchDoses(scenario: BedScenario, asked: Asked): Searched {
   const { untilDay } = asked;
   const run = startRun(scenario);
-  runTo(run, asked.today);
+  if (asked.past?.day === asked.today) returnTo(run, asked.past);
+  else runTo(run, asked.today);
   const start = takeBookmark(run);
   const crops = hungryCrops(run, asked);
   const replay = (): void => returnTo(run, start);

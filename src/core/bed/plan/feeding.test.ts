@@ -15,6 +15,7 @@ import {
 import { bedScenario } from '../books/bed-scenario.ts';
 import type { GardenRecords } from '../books/garden-books.ts';
 import { adviceSetting } from './advice-setting.ts';
+import { projectForAdvice } from './bed-plan.ts';
 import { LAST_DOSE_BEFORE_HARVEST_DAYS } from './feeding-limits.ts';
 import type { FeedingPlan } from './feeding-plan.ts';
 import { planFeeding } from './feeding.ts';
@@ -58,7 +59,12 @@ function planned({
     endDay: day(today) + 900,
   });
   const records = gardenOf(entries, { garden: { ...GARDEN, ...site, feedMaterialId }, journal });
-  return planFeeding(scenario, day(today), adviceSetting({ records, books, today: day(today) }).feeding)!;
+  const { feeding: rules } = adviceSetting({ records, books, today: day(today) });
+  const { past } = projectForAdvice(scenario, day(today));
+  const plan = planFeeding({ scenario, today: day(today), rules, past })!;
+  // Going on from this morning is the same as running the years before again.
+  expect(planFeeding({ scenario, today: day(today), rules, past: null })).toEqual(plan);
+  return plan;
 }
 
 const grown = (cropId: string, plantedOn: string, clearedOn: string | null, change: Partial<Planting> = {}) =>

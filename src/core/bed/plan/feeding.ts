@@ -1,6 +1,12 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
 import { type DayNumber, total } from '../../ground/index.ts';
-import { type BedScenario, type CropPlan, endingOn, withoutMaterials } from '../../model/index.ts';
+import {
+  type BedScenario,
+  type Bookmark,
+  type CropPlan,
+  endingOn,
+  withoutMaterials,
+} from '../../model/index.ts';
 import { isTooColdToFeed } from './feeding-limits.ts';
 import type { DosedProduct, FeedingPlan, FeedingRules, PlannedDose } from './feeding-plan.ts';
 import { APART_DAYS, type Searched, searchDoses } from './feeding-search.ts';
@@ -27,11 +33,18 @@ const cropsToFeed = ({ crops }: BedScenario, today: DayNumber): CropPlan[] =>
  * after midsummer on woody plants; never more at once than `largestDoseGPerM2`, nor in a year than the cap. Null when
  * nothing is to be fed.
  */
-export function planFeeding(
-  scenario: BedScenario,
-  today: DayNumber,
-  rules: FeedingRules,
-): FeedingPlan | null {
+export function planFeeding({
+  scenario,
+  today,
+  rules,
+  past,
+}: {
+  readonly scenario: BedScenario;
+  readonly today: DayNumber;
+  readonly rules: FeedingRules;
+  /** The bed this morning, when it is at hand. */
+  readonly past: Bookmark | null;
+}): FeedingPlan | null {
   const crops = cropsToFeed(scenario, today);
   if (crops.length === 0) return null;
   const untilDay = Math.min(
@@ -41,7 +54,7 @@ export function planFeeding(
   );
   const ground = endingOn(scenario, untilDay);
   const asked = { today, untilDay, plans: crops, rules };
-  const own = searchDoses(ground, asked);
+  const own = searchDoses(ground, { ...asked, past });
   const twin = searchDoses(withoutMaterials(ground), asked);
   const priceGPerM2 = total(own.doses.map(gramsOf)) - total(twin.doses.map(gramsOf));
   return {
@@ -56,7 +69,9 @@ export function planFeeding(
     priceGPerM2,
     postponed: rules.postponed,
     waitingCostsGPerM2:
-      rules.postponed.size === 0 ? null : Math.max(0, missedBy(own) - missedBy(onTime(ground, asked))),
+      rules.postponed.size === 0
+        ? null
+        : Math.max(0, missedBy(own) - missedBy(onTime(ground, { ...asked, past }))),
   };
 }
 

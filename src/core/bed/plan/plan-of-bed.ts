@@ -6,7 +6,14 @@ import { bedScenario } from '../books/bed-scenario.ts';
 import { type GardenRecords, booksOfBed, carriedForward, materialFinder } from '../books/garden-books.ts';
 import type { BedProjection } from '../projection/bed-projection.ts';
 import { adviceSetting } from './advice-setting.ts';
-import { ADVICE_DAYS, type BedPlan, planBed, projectForAdvice } from './bed-plan.ts';
+import {
+  ADVICE_DAYS,
+  type BedPlan,
+  type BedStanding,
+  bedStanding,
+  planBed,
+  projectForAdvice,
+} from './bed-plan.ts';
 
 /** A bed of a garden with its plan, and what that was worked out from. */
 export interface PlannedBed {
@@ -14,6 +21,8 @@ export interface PlannedBed {
   readonly books: BedBooks;
   readonly scenario: BedScenario;
   readonly projection: BedProjection;
+  readonly standing: BedStanding;
+  /** Worked out when it is first asked for: a line of the garden needs only how the bed stands. */
   readonly plan: BedPlan;
   readonly today: DayNumber;
 }
@@ -40,13 +49,19 @@ export function planOfBed({
   if (!books) return undefined;
   const findMaterial = materialFinder(records);
   const scenario = bedScenario({ books, findMaterial, today, endDay: today + ADVICE_DAYS });
-  const projection = projectForAdvice(scenario, today);
+  const { projection, past } = projectForAdvice(scenario, today);
   const advice = adviceSetting({ records, books, today, ...(school ? { school } : {}) });
+  const setting = { books, findMaterial, scenario, projection, past, today, advice };
+  const standing = bedStanding(setting);
+  let plan: BedPlan | undefined;
   return {
     books,
     scenario,
     projection,
     today,
-    plan: planBed({ books, findMaterial, scenario, projection, today, advice }),
+    standing,
+    get plan() {
+      return (plan ??= planBed(setting, standing));
+    },
   };
 }

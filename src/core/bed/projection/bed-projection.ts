@@ -23,6 +23,8 @@ import {
   rootDepthCm,
   runTo,
   startRun,
+  takeBookmark,
+  type Bookmark,
 } from '../../model/index.ts';
 import { FINISHED_RECOGNIZABLE_SHARE } from '../../yard/index.ts';
 
@@ -148,12 +150,26 @@ export const looksAround =
 export const WANT_AHEAD_DAYS = 28;
 
 /** Runs a bed and looks at it every `everyDays` days, or where `looksAt` says so, and on every day of `alsoOn`. */
-export function projectBed(
+export const projectBed = (
   scenario: BedScenario,
   looksAt: number | LooksAt,
   alsoOn: readonly DayNumber[] = [],
-): BedProjection {
+): BedProjection => projectMarked(scenario, { looksAt, alsoOn, markOn: null }).projection;
+
+interface Looks {
+  readonly looksAt: number | LooksAt;
+  readonly alsoOn: readonly DayNumber[];
+  /** The morning to which another run of the same bed may go back; null for none. */
+  readonly markOn: DayNumber | null;
+}
+
+/** The same, with a bookmark of one morning, so that what is tried from there on need not run the years before again. */
+export function projectMarked(
+  scenario: BedScenario,
+  { looksAt, alsoOn, markOn }: Looks,
+): { readonly projection: BedProjection; readonly mark: Bookmark | null } {
   const run = startRun(scenario);
+  let mark: Bookmark | null = null;
   const isLook: LooksAt =
     typeof looksAt === 'number' ? (day) => (day - scenario.startDay) % looksAt === 0 : looksAt;
   const wanted = new Set(alsoOn);
@@ -167,16 +183,18 @@ export function projectBed(
     samples.push(sample({ bed, day, scenario, books: buffer.subarray(from, from + BOOKS_WIDTH) }));
   };
   runTo(run, scenario.endDay, ({ bed, day }) => {
+    if (day === markOn) mark = takeBookmark(run);
     if (isLook(day) || wanted.has(day)) look(bed, day);
   });
   look(run.bed, scenario.endDay);
-  return {
+  const projection = {
     startDay: scenario.startDay,
     endDay: scenario.endDay,
     samples,
     largestRelativeError: run.largestRelativeError,
     crops: cropOutcomes(run.bed, scenario),
   };
+  return { projection, mark };
 }
 
 /** Balances and running totals of one sample, one after the other. */

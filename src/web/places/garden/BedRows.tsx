@@ -1,5 +1,5 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import { EightWeeks } from '../../charts/eight-weeks.tsx';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -93,7 +93,12 @@ function PartRows({ gardenId, part, hrefOf }: PartRowsProps) {
   );
 }
 
-function BedRow({ briefedBed, href }: { briefedBed: BriefedBed; href: string }) {
+interface BedRowProps {
+  readonly briefedBed: BriefedBed;
+  readonly href: string;
+}
+
+const BedRow = memo(function BedRow({ briefedBed, href }: BedRowProps) {
   const books = useBooks();
   const measures = useMeasures();
   const { bed, brief, refusal } = briefedBed;
@@ -140,7 +145,7 @@ function BedRow({ briefedBed, href }: { briefedBed: BriefedBed; href: string }) 
       </td>
     </tr>
   );
-}
+});
 
 /** Least that is available to roots over the coming weeks, against what is needed then. */
 function aheadWords({ ahead }: NonNullable<BriefedBed['brief']>, measures: Measures): string {

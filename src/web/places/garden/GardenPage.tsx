@@ -1,7 +1,7 @@
 import { counted } from '../../../words/counted.ts';
 import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
@@ -31,6 +31,7 @@ export function GardenPage() {
   const measures = measuresOf(books.garden);
   const today = dayOf(books.today);
   const hrefOf = (bedId: string) => `/garden/${books.garden.id}/bed/${bedId}`;
+  const strip = useStrip(briefed, books, hrefOf);
   return (
     <div className="page">
       <header className="page-head">
@@ -83,7 +84,7 @@ export function GardenPage() {
           <Pictured title={books.garden.name}>
             <div className="strip-scroll">
               <GardenStrip
-                beds={briefed.map((one) => stripBed(one, books, hrefOf))}
+                beds={strip}
                 onOpen={(href) => void navigate(href)}
                 scaleCm={measures.scaleCm}
                 scaleLabel={measures.thickness(measures.scaleCm)}
@@ -118,6 +119,20 @@ function summary(briefed: readonly BriefedBed[], measures: Measures): string {
   const others = hungry.length - names.length;
   const listed = LIST.format(others > 0 ? [...names, counted(others, 'other bed')] : names);
   return `${count} ${listed} ${hungry.length === 1 ? 'needs' : 'need'} nitrogen.`;
+}
+
+/** The beds as they are drawn; one of which nothing is new is the same object, and is not drawn again. */
+function useStrip(
+  briefed: readonly BriefedBed[],
+  books: GardenBooks,
+  hrefOf: (bedId: string) => string,
+): StripBed[] {
+  const drawn = useMemo(() => ({ books, beds: new WeakMap<BriefedBed, StripBed>() }), [books]);
+  return briefed.map((one) => {
+    const known = drawn.beds.get(one) ?? stripBed(one, drawn.books, hrefOf);
+    drawn.beds.set(one, known);
+    return known;
+  });
 }
 
 function stripBed(

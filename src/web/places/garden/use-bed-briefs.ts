@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BedBrief } from '../../worker/core-worker.ts';
+import { useSame, useThrottled } from '../../ui/arrivals/use-throttled.ts';
 import { briefQuery, questionAbout } from '../../worker/questions.ts';
 
 export interface BriefedBed {
@@ -14,7 +15,7 @@ export interface BriefedBed {
 }
 
 /** How every bed of a garden stands today; each arrives when it is ready. */
-export function useBedBriefs(books: GardenBooks): BriefedBed[] {
+export function useBedBriefs(books: GardenBooks): readonly BriefedBed[] {
   const { beds, today } = books;
   // Made once: a question is written out to find its answer, and beds arrive one by one.
   const questions = useMemo(
@@ -22,12 +23,28 @@ export function useBedBriefs(books: GardenBooks): BriefedBed[] {
     [books, beds, today],
   );
   const answers = useQueries({ queries: questions.map(briefQuery) });
-  return beds.map((bed, i) => {
+  const briefed = beds.map((bed, i) => {
     const answer = answers[i]?.data;
-    return {
+    return sameAsBefore({
       bed,
       brief: answer?.ok ? answer.result : undefined,
       refusal: answer && !answer.ok ? answer.sentence : undefined,
-    };
+    });
   });
+  const shown = useThrottled(useSame(briefed), ARRIVALS_MS);
+  // Another garden, or another bed, is not waited for.
+  return shown.length === briefed.length && shown.every(({ bed }, i) => bed === beds[i]) ? shown : briefed;
+}
+
+/** Beds arrive faster than their drawing can be painted: they are shown in groups, this far apart at least, ms. */
+const ARRIVALS_MS = 300;
+
+const last = new WeakMap<BedRecord, BriefedBed>();
+
+/** The same object while nothing of a bed is new, so that only its own line is drawn again when it arrives. */
+function sameAsBefore(now: BriefedBed): BriefedBed {
+  const before = last.get(now.bed);
+  if (before && before.brief === now.brief && before.refusal === now.refusal) return before;
+  last.set(now.bed, now);
+  return now;
 }

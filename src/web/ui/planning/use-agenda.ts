@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { type AgendaItem, agendaOf } from '../../../core/season/index.ts';
 import { dayOf } from '../../../words/dates.ts';
+import { useSame, useThrottled } from '../arrivals/use-throttled.ts';
 import { agendaQuery, questionAbout, questionAboutYard, yardQuery } from '../../worker/questions.ts';
 
 export interface Agenda {
@@ -12,6 +13,9 @@ export interface Agenda {
   /** Why the model cannot work something out. */
   readonly refusals: readonly string[];
 }
+
+/** Beds arrive faster than a long list can be drawn: it is drawn anew at most this often, ms. */
+const ARRIVALS_MS = 250;
 
 /** Everything the records of a garden imply, with what was ticked off and postponed; each bed arrives when it is ready. */
 export function useAgenda(books: GardenBooks): Agenda {
@@ -26,10 +30,22 @@ export function useAgenda(books: GardenBooks): Agenda {
   const hasYard = books.lots.length > 0 || brews.length > 0;
   const yardAnswer = useQuery({ ...yardQuery(yard), enabled: hasYard });
   const all = [...answers.map(({ data }) => data), ...(hasYard ? [yardAnswer.data] : [])];
-  const tasks = all.flatMap((answer) => (answer?.ok ? answer.result : []));
+  const waiting = all.filter((answer) => answer === undefined).length;
+  const arrived = useSame(all.flatMap((answer) => answer ?? []));
+  const shown = useThrottled(arrived, ARRIVALS_MS);
+  const items = useMemo(
+    () =>
+      agendaOf(
+        shown.flatMap((answer) => (answer.ok ? answer.result : [])),
+        journal,
+        dayOf(today),
+      ),
+    [shown, journal, today],
+  );
   return {
-    items: agendaOf(tasks, journal, dayOf(today)),
-    waiting: all.filter((answer) => answer === undefined).length,
-    refusals: all.flatMap((answer) => (answer && !answer.ok ? [answer.sentence] : [])),
+    items,
+    // What has arrived and is not shown yet is still waited for.
+    waiting: shown === arrived ? waiting : Math.max(1, waiting),
+    refusals: shown.flatMap((answer) => (answer.ok ? [] : [answer.sentence])),
   };
 }
