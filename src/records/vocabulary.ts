@@ -74,6 +74,33 @@ export type SoilNitrogenUnit = (typeof SOIL_NITROGEN_UNITS)[number];
 export const SOIL_EXTRACTIONS = ['olsen', 'mehlich3', 'bray1', 'cal', 'other'] as const;
 export type SoilExtraction = (typeof SOIL_EXTRACTIONS)[number];
 
+/** Nutrients of a soil test, as fields that carry their unit. */
+export const SOIL_NUTRIENT_FIELDS = [
+  'phosphorusMgPerKg',
+  'potassiumMgPerKg',
+  'magnesiumMgPerKg',
+  'calciumMgPerKg',
+  'sulfurMgPerKg',
+  'sodiumMgPerKg',
+  'ironMgPerKg',
+  'manganeseMgPerKg',
+  'zincMgPerKg',
+  'copperMgPerKg',
+  'boronMgPerKg',
+] as const;
+export type SoilNutrientField = (typeof SOIL_NUTRIENT_FIELDS)[number];
+
+/** Everything that a soil test says in figures besides nitrogen, pH and organic matter. */
+export const SOIL_FIGURE_FIELDS = [
+  ...SOIL_NUTRIENT_FIELDS,
+  'conductivityDsPerM',
+  'cationExchangeCmolPerKg',
+  'sandPct',
+  'siltPct',
+  'clayPct',
+] as const;
+export type SoilFigureField = (typeof SOIL_FIGURE_FIELDS)[number];
+
 export const STARTS_AS = ['seed', 'transplant', 'set'] as const;
 export type StartsAs = (typeof STARTS_AS)[number];
 

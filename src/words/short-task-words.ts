@@ -62,6 +62,14 @@ export function shortTaskWords({ what }: Task, names: TaskNames): string {
       return what.what === 'soil' ? 'Test the soil' : 'Test the pH';
     case 'closeYear':
       return 'Close the year';
+    default:
+      return shortYardWords(what);
+  }
+}
+
+/** What is to be done at piles, fires, charges and brews. */
+function shortYardWords(what: Task['what']): string {
+  switch (what.code) {
     case 'movement':
       return MOVEMENTS_SHORT[what.movement.type];
     case 'charReady':
@@ -83,6 +91,8 @@ export function shortTaskWords({ what }: Task, names: TaskNames): string {
     case 'brewStep':
     case 'brewReady':
       return BREW_WORDS[what.brewId].name;
+    default:
+      return '';
   }
 }
 

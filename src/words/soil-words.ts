@@ -1,7 +1,6 @@
 import type { NutrientRating, RatedFigure, RatedNutrient } from '../core/bed/index.ts';
 import type { EntryRecord } from '../records/entry.ts';
-import { SOIL_FIGURE_FIELDS, type SoilFigureField } from '../records/soil-figures.ts';
-import type { SoilExtraction } from '../records/vocabulary.ts';
+import { SOIL_FIGURE_FIELDS, type SoilExtraction, type SoilFigureField } from '../records/vocabulary.ts';
 import { plainFigure } from './figures.ts';
 
 type SoilTestRecord = Extract<EntryRecord, { type: 'soilTest' }>;

@@ -3,25 +3,23 @@ import { join } from 'node:path';
 import { phoneJpeg } from '../fixtures/photos.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 import { choose } from './bed-page.ts';
-import { onAny } from './books-of-file.ts';
+import { onAny as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
 /**
  * A season from April to November on one file of books: each stage is another day, on which the server is started anew
  * on the same file, as it is on a machine that is switched off in between.
  */
-const test = onAny.extend<{ onDay: (date: string) => Promise<RunningServer> }>({
-  onDay: async ({ page: _ }, use) => {
-    const folder = newFolder();
-    let server: RunningServer | undefined;
-    await use(async (date) => {
-      await server?.stop();
-      server = await startServer(join(folder, 'season.sqlite'), ['--today', date]);
-      return server;
-    });
-    await server?.stop();
-    removeFolder(folder);
-  },
+const folder = newFolder();
+let server: RunningServer | undefined;
+const onDay = async (date: string): Promise<RunningServer> => {
+  await server?.stop();
+  server = await startServer(join(folder, 'season.sqlite'), ['--today', date]);
+  return server;
+};
+test.afterAll(async () => {
+  await server?.stop();
+  removeFolder(folder);
 });
 
 const task = (page: Page, words: string | RegExp) => page.getByRole('listitem').filter({ hasText: words });
@@ -32,7 +30,6 @@ test.use({ file: 'whole-season' });
 
 test('a season from April to November: sown, fed, put off, measured, tested, photographed, harvested, closed', async ({
   page,
-  onDay,
 }) => {
   test.setTimeout(240_000);
   const open = async (date: string, path: string) => {

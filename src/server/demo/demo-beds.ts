@@ -1,6 +1,5 @@
 import type { CropDraft } from '../../records/crop.ts';
-import type { SoilFigureField } from '../../records/soil-figures.ts';
-import type { AmountUnit, SoilExtraction } from '../../records/vocabulary.ts';
+import type { AmountUnit, SoilExtraction, SoilFigureField } from '../../records/vocabulary.ts';
 import type { BedGiven } from '../../records/bed.ts';
 
 /** A day of the demo: years from this one, and month and day. */

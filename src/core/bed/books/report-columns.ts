@@ -1,5 +1,4 @@
-import type { SoilExtraction, SoilNitrogenUnit } from '../../../records/vocabulary.ts';
-import type { SoilFigureField } from '../../../records/soil-figures.ts';
+import type { SoilExtraction, SoilFigureField, SoilNitrogenUnit } from '../../../records/vocabulary.ts';
 
 /** What a column of a laboratory's table is about. */
 export type Meaning =

@@ -1,10 +1,11 @@
-import type { SoilExtraction, SoilNitrogenUnit } from '../../../records/vocabulary.ts';
 import type { SoilTestEntry } from '../../../records/entry.ts';
 import {
   SOIL_FIGURE_FIELDS,
+  type SoilExtraction,
   type SoilFigureField,
+  type SoilNitrogenUnit,
   type SoilNutrientField,
-} from '../../../records/soil-figures.ts';
+} from '../../../records/vocabulary.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { type SampledSoil, mineralNitrogenGPerM2 } from '../../ground/index.ts';
 import { ORGANIC_MATTER_PER_CARBON } from '../../model/index.ts';

@@ -1,6 +1,6 @@
 import { Select } from 'antd';
 import type { SoilReport } from '../../../core/bed/index.ts';
-import { SOIL_FIGURE_FIELDS } from '../../../records/soil-figures.ts';
+import { SOIL_FIGURE_FIELDS } from '../../../records/vocabulary.ts';
 import { counted } from '../../../words/counted.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { SOIL_NITROGEN_WORDS, type Measures } from '../../../words/measures.ts';

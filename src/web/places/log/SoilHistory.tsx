@@ -1,7 +1,7 @@
 import { Select } from 'antd';
 import { useState } from 'react';
 import { nutrientClasses, ratedFigures, testedNitrogenGPerM2, testsUntil } from '../../../core/bed/index.ts';
-import { SOIL_FIGURE_FIELDS } from '../../../records/soil-figures.ts';
+import { SOIL_FIGURE_FIELDS } from '../../../records/vocabulary.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { RATING_WORDS, ratedWords, SOIL_FIGURE_WORDS } from '../../../words/soil-words.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';

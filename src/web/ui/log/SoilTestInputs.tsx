@@ -1,6 +1,10 @@
 import { Select } from 'antd';
-import { SOIL_FIGURE_FIELDS } from '../../../records/soil-figures.ts';
-import { SOIL_EXTRACTIONS, SOIL_NITROGEN_UNITS, type SoilExtraction } from '../../../records/vocabulary.ts';
+import {
+  SOIL_EXTRACTIONS,
+  SOIL_FIGURE_FIELDS,
+  SOIL_NITROGEN_UNITS,
+  type SoilExtraction,
+} from '../../../records/vocabulary.ts';
 import { SOIL_NITROGEN_WORDS } from '../../../words/measures.ts';
 import { EXTRACTION_WORDS, SOIL_FIGURE_WORDS } from '../../../words/soil-words.ts';
 import { Field } from '../forms/Field.tsx';

@@ -1,6 +1,10 @@
 import { entryFields, type EntryRecord } from '../../../records/entry.ts';
-import { SOIL_FIGURE_FIELDS, type SoilFigureField } from '../../../records/soil-figures.ts';
-import type { SoilExtraction, SoilNitrogenUnit } from '../../../records/vocabulary.ts';
+import {
+  SOIL_FIGURE_FIELDS,
+  type SoilExtraction,
+  type SoilFigureField,
+  type SoilNitrogenUnit,
+} from '../../../records/vocabulary.ts';
 import type { SoilReport } from '../../../core/bed/index.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { askedOf } from '../forms/asked-of.ts';
@@ -61,7 +65,11 @@ export function withReport(before: TypedSoilTest, report: SoilReport, reader: Re
     ...(extraction === null ? {} : { extraction }),
     figures: {
       ...before.figures,
-      ...Object.fromEntries(Object.entries(figures).map(([field, value]) => [field, told(value)])),
+      ...Object.fromEntries(
+        SOIL_FIGURE_FIELDS.flatMap((field) =>
+          figures[field] === undefined ? [] : [[field, told(figures[field])]],
+        ),
+      ),
     },
   };
 }
