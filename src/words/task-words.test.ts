@@ -18,6 +18,8 @@ import { measuresOf } from './measures.ts';
 import { CAUSE_WORDS, evidenceWords, outcomeWords, remedyWords } from './pale-words.ts';
 import {
   lateCostWords,
+  minutesInWords,
+  minutesOf,
   placeWords,
   TASK_GROUP_MARKS,
   TASK_GROUP_WORDS,
@@ -248,6 +250,23 @@ describe('tasks in words', () => {
       if (reason !== '') expect(reason).toMatch(/[.]$/);
     }
   });
+  it('say about how long they take, where anything is to be done', () => {
+    expect([null, 0, 2, 22, 58, 95, 200].map(minutesInWords)).toEqual([
+      '',
+      '',
+      'about 5 min',
+      'about 20 min',
+      'about 1 h',
+      'about 1.5 h',
+      'about 3.5 h',
+    ]);
+    for (const what of WHATS) {
+      const minutes = minutesOf(taskOf(what), names);
+      if (minutes !== null) expect(minutes, what.code).toBeGreaterThan(0);
+    }
+    // 70 kg of chips are one barrow.
+    expect(minutesOf(taskOf(WHATS[0]), names)).toBe(24);
+  });
   it('say where, and have a word and a mark of their own for every group', () => {
     expect(placeWords(taskOf(WHATS[0]), names)).toBe('North');
     expect(placeWords({ bedId: null, lotId: null }, names)).toBe('');
@@ -263,7 +282,11 @@ describe('tasks in words', () => {
       lateCostWords({ lateDays: 1, cropMissesG: 0, paleDays: 0, lostNitrogenG: 0 }, 5, metric),
     ).toContain('no difference');
     expect(warningWords({ code: 'coldSoil', temperatureC: 5 }, metric)).toContain('5 °C');
-    expect(warningWords({ code: 'wetClay' }, customary)).toContain('Wet clay');
+    expect(warningWords({ code: 'wetClay', rainMm: null }, customary)).toContain(
+      'that month brings more rain',
+    );
+    expect(warningWords({ code: 'wetClay', rainMm: 22 }, metric)).toContain('22 mm of rain were measured');
+    expect(warningWords({ code: 'downpour', rainMm: 40 }, metric)).toContain('soon washed out');
   });
 });
 

@@ -2,7 +2,15 @@ import { counted } from './counted.ts';
 import type { EntryRecord } from '../records/entry.ts';
 import type { GardenBooks } from '../contract/garden-books.ts';
 import type { MovementRecord } from '../records/movement.ts';
-import type { Check, LateCost, Task, TaskGroup, TaskWhat } from '../core/season/index.ts';
+import { materialFinder } from '../core/bed/index.ts';
+import {
+  taskMinutes,
+  type Check,
+  type LateCost,
+  type Task,
+  type TaskGroup,
+  type TaskWhat,
+} from '../core/season/index.ts';
 import { type GroundWarning, findCrop } from '../core/ground/index.ts';
 import { BREW_STEP_WORDS, BREW_WORDS } from './brew-words.ts';
 import { dateNear } from './dates.ts';
@@ -228,12 +236,52 @@ function doseReason({ missedWithoutG, missedWithG, waitingCostsG }: DoseTask, me
     : `${why} Waiting costs the crop ${measures.nitrogen(waitingCostsG)}; its size and the doses after it are worked out anew.`;
 }
 
+/** About how long a task takes where it is, minutes; null for what is only to be known. */
+export const minutesOf = (task: Task, names: TaskNames): number | null =>
+  taskMinutes(task, {
+    areaM2: names.beds.find(({ id }) => id === task.bedId)?.areaM2 ?? 0,
+    // Of a material only its density counts here, which no laboratory changes.
+    findMaterial: materialFinder({ materials: names.materials, labResults: [] }),
+  });
+
+const CHECK_REASONS: Readonly<Record<Check, string>> = {
+  sweetManure: 'Manure that smells sharp still burns roots.',
+  manureWorms: 'Where worms are at work, roots can live.',
+  manureCrumbs: 'Crumbs can be planted into.',
+  threads: 'Fungi have set in: the layer begins to feed the soil.',
+  leaves: 'Pale leaves say so before growth stops.',
+  thickness: 'The model learns from it how fast it rots here.',
+};
+
+/** Shorter than this nobody plans by, minutes. */
+const ROUNDED_TO_MINUTES = 5;
+
+/** "about 20 min", "about 1.5 h"; nothing for what is only to be known. */
+export function minutesInWords(minutes: number | null): string {
+  if (minutes === null || minutes <= 0) return '';
+  const rounded = Math.max(ROUNDED_TO_MINUTES, Math.round(minutes / ROUNDED_TO_MINUTES) * ROUNDED_TO_MINUTES);
+  return rounded < 60 ? `about ${rounded} min` : `about ${plainFigure(Math.round(rounded / 30) / 2, 3)} h`;
+}
+
 /** Why it is there, or what hangs on it. */
 export function taskReason({ what }: Task, measures: Measures, today: number): string {
   switch (what.code) {
+    case 'entry':
+    case 'movement':
+      return 'You planned it.';
+    case 'clear':
+      return 'It is meant to stand until then.';
+    case 'check':
+      return CHECK_REASONS[what.check];
+    case 'safe':
+      return 'By the model little of the nitrogen is locked up from then on.';
+    case 'short':
+      return 'More is planned than will be there: get more, or plan less.';
+    case 'measureChar':
+      return 'So that the books hold what is really there.';
     case 'plant':
       return what.objections.length === 0
-        ? ''
+        ? 'You planned it, and nothing speaks against the day.'
         : `Not a good day: ${what.objections.map((one) => objectionWords(one, today, measures)).join('; and ')}.`;
     case 'dose':
       return doseReason(what, measures);
@@ -267,9 +315,16 @@ export function taskReason({ what }: Task, measures: Measures, today: number): s
 }
 
 export function warningWords(warning: GroundWarning, measures: Measures): string {
-  return warning.code === 'coldSoil'
-    ? `Cold soil: about ${measures.warmth(warning.temperatureC)} for the time of year. Seed sits and rots, organic feed lies idle.`
-    : 'Wet clay: that month brings more rain than the air takes up. Keep off it, do not dig; wait for a dry spell.';
+  switch (warning.code) {
+    case 'coldSoil':
+      return `Cold soil: about ${measures.warmth(warning.temperatureC)} for the time of year. Seed sits and rots, organic feed lies idle.`;
+    case 'wetClay':
+      return warning.rainMm === null
+        ? 'Wet clay: that month brings more rain than the air takes up. Keep off it, do not dig; wait for a dry spell.'
+        : `Wet clay: ${measures.water(warning.rainMm)} of rain were measured in the last three days. Keep off it, do not dig; wait for a dry spell.`;
+    case 'downpour':
+      return `${measures.water(warning.rainMm)} of rain were measured in the last three days: what is fed now is soon washed out. Wait until it has drained.`;
+  }
 }
 
 /** What being late costs, by the model rerun with the real day. */

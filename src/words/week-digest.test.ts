@@ -56,7 +56,7 @@ describe('the week on a page', () => {
       'Trial plot: week from 14 May 2026',
       '',
       'This week',
-      '[ ] 17 May  North: Sample the soil: mineral nitrogen, pH, organic matter',
+      '[ ] 17 May  North: Sample the soil: mineral nitrogen, pH, organic matter (about 20 min)',
       '    A test is an opening balance on its date; the model and its likely range learn from it.',
     ]);
     expect(digestText(weekDigest([], setting))).toMatch(/Nothing is to be done.$/);

@@ -3,7 +3,15 @@ import { type AgendaItem, isLookInPassing } from '../core/season/index.ts';
 import { counted } from './counted.ts';
 import { dateNear, fullDate } from './dates.ts';
 import type { Measures } from './measures.ts';
-import { placeWords, taskReason, taskWords, warningWords, type TaskNames } from './task-words.ts';
+import {
+  minutesInWords,
+  minutesOf,
+  placeWords,
+  taskReason,
+  taskWords,
+  warningWords,
+  type TaskNames,
+} from './task-words.ts';
 
 const WEEK_DAYS = 7;
 const AHEAD_DAYS = 21;
@@ -13,6 +21,8 @@ export interface DigestLine {
   /** "14 May", or nothing where the day does not matter. */
   readonly when: string;
   readonly what: string;
+  /** "about 20 min", or nothing. */
+  readonly howLong: string;
   readonly why: string;
 }
 
@@ -64,6 +74,7 @@ function lineOf(item: AgendaItem, { today, names, measures }: DigestSetting, isB
     key: item.key,
     when: isLookInPassing(item) ? '' : dateNear(item.shownDay, today),
     what: `${place === '' ? '' : `${place}: `}${taskWords(item, names, measures)}`,
+    howLong: minutesInWords(minutesOf(item, names)),
     why: isBrief ? '' : why.filter((part) => part !== '').join(' '),
   };
 }
@@ -75,8 +86,9 @@ export const digestText = ({ title, sections }: WeekDigest): string =>
     ...sections.flatMap(({ name, lines }) => [
       '',
       name,
-      ...lines.map(({ when, what, why }) => {
-        const head = `[ ] ${when === '' ? '' : `${when}  `}${what}`;
+      ...lines.map(({ when, what, howLong, why }) => {
+        const long = howLong === '' ? '' : ` (${howLong})`;
+        const head = `[ ] ${when === '' ? '' : `${when}  `}${what}${long}`;
         return why === '' ? head : `${head}\n    ${why}`;
       }),
     ]),

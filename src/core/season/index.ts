@@ -6,6 +6,7 @@ export { clearTaskKey, isClearingAsked } from './agenda/clearing.ts';
 export { type YardRecords, bedAgenda, yardAgenda } from './agenda/garden-agenda.ts';
 export { type LayingDay, type LayingLine, layingDay } from './agenda/laying-day.ts';
 export { isLookInPassing, needsStock } from './agenda/task-kinds.ts';
+export { taskMinutes } from './agenda/task-minutes.ts';
 export {
   type Check,
   type LateCost,

@@ -132,6 +132,49 @@ describe('the tasks of a bed', () => {
     expect(sow('2026-12-20', { garden })).toEqual([]);
     expect(sow('2026-07-10', { garden })).toContain('coldSoil');
   });
+  it('go by the rain that was measured: wet clay in a dry month, dry clay in a wet one, no feed after a downpour', () => {
+    const rain = (today: string, ...mm: number[]) => ({
+      weather: mm.map((rainMm, i) => ({
+        id: `w${i}`,
+        date: isoDateOf(day(today) - mm.length + i),
+        temperatureC: 12,
+        rainMm,
+        evapotranspirationMm: null,
+      })),
+    });
+    const warned = (today: string, records: Partial<GardenRecords>) => {
+      const planting = plantingOf({
+        state: 'planned',
+        startsAs: 'transplant',
+        plantedOn: today,
+        clearedOn: '2027-03-01',
+      });
+      const feed = {
+        id: 'f',
+        bedId: 'bed',
+        type: 'feed',
+        state: 'planned',
+        date: today,
+        nitrogenG: 10,
+      } as const;
+      const tasks = tasksOf(
+        gardenOf([feed], {
+          beds: [bedOf({ clayPct: 40 })],
+          plantings: [{ ...planting, bedId: 'bed' }],
+          ...records,
+        }),
+        today,
+      );
+      return ['plant', 'entry'].map((code) =>
+        tasks.find(({ what }) => what.code === code)!.warnings.map((one) => one.code),
+      );
+    };
+    expect(warned('2026-06-10', {})).toEqual([[], []]);
+    expect(warned('2026-06-10', rain('2026-06-10', 20, 25, 6))).toEqual([['wetClay'], ['downpour']]);
+    expect(warned('2026-11-10', {})[0]).toContain('wetClay');
+    expect(warned('2026-11-10', rain('2026-11-10', 0, 1, 0))[0]).not.toContain('wetClay');
+    expect(warned('2026-06-10', rain('2026-06-10', 50, 50))).toEqual([[], []]);
+  });
   it('look under manure at two weeks, seven and ninety days, and at leaves over a lock-up', () => {
     const manure = layOf({ id: 'm', date: '2026-05-01', materialId: 'cattle_fym', massFreshKg: 40 });
     const checks = byCode(tasksOf(gardenOf([manure])), 'check').map(({ key, day: due }) => [

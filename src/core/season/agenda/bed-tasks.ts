@@ -15,10 +15,12 @@ import {
   dayNumberFromIso,
   findCrop,
   groundWarnings,
+  total,
 } from '../../ground/index.ts';
 import type { BedKind } from '../../../records/vocabulary.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
+import type { MeasuredDay } from '../../../records/weather.ts';
 import { bedTask } from './bed-task.ts';
 import { clearTaskKey, isClearingAsked } from './clearing.ts';
 import { coverTasks } from './cover-tasks.ts';
@@ -60,9 +62,21 @@ export function bedTasks(setting: BedAgendaSetting): Task[] {
 function warningsFor(
   { books: { site, bed }, today }: BedAgendaSetting,
   day: DayNumber,
-  work: { readonly needsWarmth: boolean; readonly treadsOrDigs: boolean },
+  work: Parameters<typeof groundWarnings>[0]['work'],
 ): GroundWarning[] {
-  return groundWarnings({ climate: site.climate, clayPct: bed.clayPct, day: Math.max(day, today), work });
+  const doneOn = Math.max(day, today);
+  const rainLatelyMm = doneOn <= today + NEAR_DAYS ? rainOfLastDays(site.weather ?? [], today) : null;
+  return groundWarnings({ climate: site.climate, clayPct: bed.clayPct, day: doneOn, work, rainLatelyMm });
+}
+
+/** Work within this is judged by the rain that has just fallen, of so many days, and what was measured (set here). */
+const NEAR_DAYS = 2;
+const RAIN_DAYS = 3;
+
+/** Rain of the last days; null unless each of them was measured. */
+function rainOfLastDays(weather: readonly MeasuredDay[], today: DayNumber): number | null {
+  const days = weather.filter(({ date }) => dayOf(date) >= today - RAIN_DAYS && dayOf(date) < today);
+  return days.length === RAIN_DAYS ? total(days.map(({ rainMm }) => rainMm)) : null;
 }
 
 function entryTasks(setting: BedAgendaSetting): Task[] {
@@ -80,7 +94,11 @@ function entryTasks(setting: BedAgendaSetting): Task[] {
         lotId: entry.type === 'lay' ? (entry.lotId ?? null) : null,
         day,
         record: { type: 'entry', id: entry.id },
-        warnings: warningsFor(setting, day, { needsWarmth: entry.type === 'feed', treadsOrDigs: digs }),
+        warnings: warningsFor(setting, day, {
+          needsWarmth: entry.type === 'feed',
+          treadsOrDigs: digs,
+          isFeeding: entry.type === 'feed',
+        }),
         lateCost: lateCost(
           {
             books,
@@ -198,7 +216,7 @@ function doseTasks(setting: BedAgendaSetting): Task[] {
     lotId: null,
     day: dose.day,
     record: null,
-    warnings: warningsFor(setting, dose.day, { needsWarmth: true, treadsOrDigs: false }),
+    warnings: warningsFor(setting, dose.day, { needsWarmth: true, treadsOrDigs: false, isFeeding: true }),
     lateCost: null,
   }));
 }

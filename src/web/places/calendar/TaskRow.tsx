@@ -7,6 +7,8 @@ import { type DayNumber, isoDateOf } from '../../../core/ground/index.ts';
 import { dateNear } from '../../../words/dates.ts';
 import {
   lateCostWords,
+  minutesInWords,
+  minutesOf,
   placeWords,
   TASK_GROUP_MARKS,
   TASK_GROUP_WORDS,
@@ -38,6 +40,7 @@ export function TaskRow({ item, today, acts }: TaskRowProps) {
   const [open, setOpen] = useState<'done' | 'putOff' | null>(null);
   const close = () => setOpen(null);
   const place = placeWords(item, books);
+  const howLong = minutesInWords(minutesOf(item, books));
   const href = whereToGo(item, books.garden.id);
   const isOpen = item.state === 'open' || item.state === 'snoozed';
   const bed = books.beds.find(({ id }) => id === item.bedId);
@@ -55,6 +58,7 @@ export function TaskRow({ item, today, acts }: TaskRowProps) {
             </>
           )}
           {taskWords(item, books, measures)}
+          {isOpen && howLong !== '' && <span className="task-minutes"> {howLong}</span>}
         </p>
         <TaskNotes item={item} areaM2={bed?.areaM2 ?? 0} today={today} />
         {acts.troubles[item.key] !== undefined && (
@@ -89,8 +93,9 @@ export function TaskRow({ item, today, acts }: TaskRowProps) {
 function askedWhenDone({ what }: AgendaItem): 'nothing' | 'prefilled' | 'open' | 'elsewhere' {
   switch (what.code) {
     case 'closeYear':
-    case 'liftPath':
       return 'elsewhere';
+    case 'liftPath':
+      return what.isCrumbs ? 'elsewhere' : 'nothing';
     case 'entry':
       return what.entry.type === 'lay' ? 'open' : 'nothing';
     case 'dose':

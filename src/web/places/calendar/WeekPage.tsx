@@ -66,11 +66,12 @@ export function WeekPage() {
         <section key={name} className={name === 'Late' ? 'agenda is-late' : 'agenda'} aria-label={name}>
           <h2>{name}</h2>
           <ul className="week-lines">
-            {lines.map(({ key, when, what, why }) => (
+            {lines.map(({ key, when, what, howLong, why }) => (
               <li key={key}>
                 <span className="task-date figure">{when}</span>
                 <span>
                   <span className="task-what">{what}</span>
+                  {howLong !== '' && <span className="task-minutes"> {howLong}</span>}
                   {why !== '' && <span className="soft"> {why}</span>}
                 </span>
               </li>
