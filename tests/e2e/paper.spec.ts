@@ -28,6 +28,7 @@ const PAGES = [
     /Ferry Strip, 2026.*In short.*Beside earlier years/,
     4,
   ],
+  ['the sheet of a bed', '/bed/demo-ferry-strip/sheet', 'Ferry Strip', /Ferry Strip/, 3],
   ['the spreading day', '/laying', 'Spreading day', /Spreading day/, 3],
   ['labels', '/labels', 'Labels', /Ferry Strip/, 4],
 ] as const;

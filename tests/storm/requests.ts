@@ -87,7 +87,7 @@ export const REQUESTS: readonly ValidRequest[] = [
       ph: 6.5,
       organicMatterPct: 4,
     },
-    needed: ['type', 'amount', 'unit', 'sampledDepthCm'],
+    needed: ['type', 'unit', 'sampledDepthCm'],
   },
   {
     method: 'POST',
