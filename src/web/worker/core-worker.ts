@@ -22,7 +22,9 @@ import {
   projectBed,
   telltaleDays,
   type FeedAvailability,
+  type FeedLot,
   feedAvailability,
+  feedLots,
 } from '../../core/bed/index.ts';
 import { expose } from 'comlink';
 import { toldError } from '../../words/refusal-words.ts';
@@ -243,6 +245,8 @@ const yard = (question: YardQuestion) => workedStock(() => yardAnswer(question))
 const laying = (question: StockQuestion, untilDay: DayNumber) =>
   workedStock(() => layingAnswer(question, untilDay));
 
+const sources = (question: BedQuestion): Worked<FeedLot[]> =>
+  worked(question, (today) => feedLots(question.records, today));
 const agenda = (question: BedQuestion) => worked(question, () => bedAgendaAnswer(question));
 const log = (question: BedQuestion, observations: readonly Observation[]) =>
   worked(question, (today) => logAnswer(question, observations, today));
@@ -276,6 +280,7 @@ const core = {
   yard,
   laying,
   agenda,
+  sources,
   log,
   pale,
   year,

@@ -199,6 +199,14 @@ export const agendaQuery = (question: BedQuestion, lane: number) =>
     ...FOREVER,
   });
 
+/** The lots a bed may be fed from, each with the one product that lies in it. */
+export const sourcesQuery = (question: BedQuestion) =>
+  queryOptions({
+    queryKey: ['sources', question] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.sources(question)),
+    ...FOREVER,
+  });
+
 /** What the yard asks for. */
 export const questionAboutYard = (
   records: YardRecords,

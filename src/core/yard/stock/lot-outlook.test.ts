@@ -122,6 +122,15 @@ describe('what is promised', () => {
     expect(promises.promised[1].litres).toBeCloseTo(600, 6);
   });
 
+  it('is never more than lies there: what was laid lately is gone, and heaps shrink', () => {
+    const { brief: laid } = brief(
+      [receive('chips', 'chips_mixed', '2026-05-01', 1000)],
+      [{ ...plan('lately', '2026-05-13', 700), state: 'laid' }],
+    );
+    expect(laid.now!.volumeL).toBeLessThan(300);
+    expect(laid.promises.freeL).toBeLessThanOrEqual(laid.now!.volumeL);
+    expect(laid.promises.freeL).toBeCloseTo(laid.now!.volumeL, 6);
+  });
   it('counts on a delivery that is expected', () => {
     const next = receive('chips', 'chips_mixed', '2026-08-01', 1000, 'planned');
     const { promises } = brief([CHIPS, next], [plan('one', '2026-09-01', 1900)]).brief;

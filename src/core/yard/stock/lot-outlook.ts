@@ -3,7 +3,7 @@ import type { ClimateNormals } from '../../../records/garden.ts';
 import { withOverrides } from '../../model/index.ts';
 import { heapTemperatureC, type TemperatureReading } from './keeping.ts';
 import { lockUpPower, type LockUpPower } from './lock-up-power.ts';
-import { isEmpty, type LotContents } from './lot-contents.ts';
+import { isEmpty, type LotContents, volumeL } from './lot-contents.ts';
 import { figuresOf, kindOf, type LotFigures } from './lot-figures.ts';
 import { nearestMaterialId } from './nearest-material.ts';
 import { promisesOf, type Promises } from './promises.ts';
@@ -96,6 +96,7 @@ export function lotBrief(
   const promises = promisesOf({
     planned: planned.lots.get(lotId)!,
     ahead: future,
+    thereL: isThere ? volumeL(now.contents) : 0,
     today: setting.today,
     reserveL: setting.reserveL,
   });

@@ -35,11 +35,14 @@ const isTaking = ({ volumeL, cause, missingL }: LotLine): boolean =>
 export function promisesOf({
   planned,
   ahead,
+  thereL,
   today,
   reserveL,
 }: {
   readonly planned: LotHistory;
   readonly ahead: LotHistory;
+  /** In stock this evening, L: what was taken or crushed today is no longer there to be given. */
+  readonly thereL: number;
   readonly today: DayNumber;
   readonly reserveL: number;
 }): Promises {
@@ -49,7 +52,6 @@ export function promisesOf({
   );
   const takings = coming.filter((line) => line.isPlanned && isTaking(line));
   const promised = takings.map(promiseOf);
-  const thereL = volumeOn(ahead, today);
   const until = arrival?.day ?? Infinity;
   const spare = takings
     .filter(({ day }) => day <= until)

@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { Button, Segmented, Select } from 'antd';
 import { useMemo } from 'react';
 import { observedFields } from '../../../records/journal.ts';
@@ -17,8 +18,8 @@ import { isPastDay, pastDayTrouble } from '../../ui/forms/past-day.ts';
 import { TilePanel } from '../../ui/log/TilePanel.tsx';
 import { useLogBook } from '../../ui/log/use-log-book.ts';
 import '../../ui/log/log.css';
-import { useStock } from '../../ui/stock/use-stock.ts';
 import type { LogTile } from '../../drawing/log-icons.tsx';
+import { questionAbout, sourcesQuery } from '../../worker/questions.ts';
 import type { Really } from './done-acts.ts';
 
 interface DoneFormProps {
@@ -40,7 +41,7 @@ export function FedForm({ item, isSaving, onDone, onClose }: DoneFormProps) {
   const what = item.what as Dose;
   const books = useBooks();
   const reader = useReader();
-  const sources = useSources(what.materialId);
+  const sources = useSources(item.bedId!, what.materialId);
   const { fields, set, wasTried, submitWith } = useRecordForm(() => ({
     product: what.massFreshKg === null ? BY_NITROGEN : what.materialId,
     mass: typedFrom(what.massFreshKg, 'mass', { ...reader, digits: 2 }),
@@ -126,23 +127,17 @@ export function FedForm({ item, isSaving, onDone, onClose }: DoneFormProps) {
   );
 }
 
-/** Lots in which a product lies today, with how much of it. */
-function useSources(materialId: string) {
+/** Lots in which the product lies unmixed today, with how much of it. */
+function useSources(bedId: string, materialId: string) {
   const books = useBooks();
   const measures = useMeasures();
-  const { lots } = useStock(books);
-  return useMemo(() => {
-    const holding = new Set(
-      books.movements.flatMap((one) =>
-        one.type === 'receive' && one.materialId === materialId ? [one.lotId] : [],
-      ),
-    );
-    return lots.flatMap(({ lot, brief }) =>
-      holding.has(lot.id) && brief?.now && brief.now.freshKg > 0
-        ? [{ value: lot.id, label: `${lot.name}, ${measures.mass(brief.now.freshKg)} there` }]
-        : [],
-    );
-  }, [books.movements, lots, materialId, measures]);
+  const question = useMemo(() => questionAbout(books, bedId, books.today), [books, bedId]);
+  const { data } = useQuery(sourcesQuery(question));
+  const lots = data?.ok ? data.result.filter((one) => one.materialId === materialId) : [];
+  return lots.flatMap(({ lotId, massFreshKg }) => {
+    const lot = books.lots.find(({ id }) => id === lotId);
+    return lot ? [{ value: lotId, label: `${lot.name}, ${measures.mass(massFreshKg)} there` }] : [];
+  });
 }
 
 const HARVEST: QuantityAsked = { ...askedOf(observedFields.yield.massKg, 'mass'), isOptional: true };
