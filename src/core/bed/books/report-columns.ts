@@ -121,7 +121,10 @@ const BARE_UNIT =
 /** What a header says; null for a column that is not read. */
 export function columnOf(header: string, index: number): ReportColumn | null {
   const text = header.trim().toLowerCase().replaceAll('_', ' ');
-  const bracketed = /[([]\s*([^)\]]+?)\s*[)\]]/.exec(text);
+  // "P (Olsen) (mg/l)": what stands in brackets may be the way of extraction.
+  const bracketed = [...text.matchAll(/[([]\s*([^)\]]+?)\s*[)\]]/g)].find(
+    ([, inside]) => extractionIn(inside) === null,
+  );
   const unit = bracketed?.[1] ?? BARE_UNIT.exec(text)?.[0] ?? '';
   const words = text.replace(bracketed?.[0] ?? unit, ' ').trim();
   const meaning = MEANINGS.find(([, pattern]) => pattern.test(words))?.[0];

@@ -159,6 +159,11 @@ describe('a laboratory’s table', () => {
       },
     });
     expect(american.figures).not.toHaveProperty('sulfurMgPerKg');
+    const [bracketed] = read('bed;P (Olsen) (mg/l);K (mg/l)\nLower;19;140');
+    expect(bracketed).toMatchObject({
+      extraction: 'olsen',
+      figures: { phosphorusMgPerKg: 19, potassiumMgPerKg: 140 },
+    });
     const [named] = read('bed;Method;Phosphorus ppm\nLower;Bray P1;33');
     expect(named).toMatchObject({ extraction: 'bray1', figures: { phosphorusMgPerKg: 33 } });
   });
