@@ -195,43 +195,6 @@ onDemo.describe('a season on the demo', () => {
     expect((await request.get(address)).status()).toBe(404);
   });
 
-  test('a device that is asked to tells once a day what is due', async ({ page }) => {
-    // The engine of the tests shows no notices; what it would be asked to show is kept here.
-    await page.addInitScript(() => {
-      const shown = { showNotification: (title: string, { body }: { body: string }) => keep(title, body) };
-      const keep = (title: string, body: string) => {
-        const told = [...(JSON.parse(localStorage.getItem('told') ?? '[]') as string[]), `${title}\n${body}`];
-        localStorage.setItem('told', JSON.stringify(told));
-        return Promise.resolve();
-      };
-      const workers = { ready: Promise.resolve(shown), controller: null, register: () => Promise.resolve() };
-      Object.defineProperty(navigator, 'serviceWorker', { value: workers });
-      class Notices {
-        static get permission() {
-          return localStorage.getItem('allowed') ?? 'default';
-        }
-        static requestPermission() {
-          localStorage.setItem('allowed', 'granted');
-          return Promise.resolve('granted');
-        }
-      }
-      Object.defineProperty(window, 'Notification', { value: Notices });
-    });
-    const told = () => page.evaluate(() => JSON.parse(localStorage.getItem('told') ?? '[]') as string[]);
-    await page.goto(`${GARDEN}/calendar`);
-    await isWorkedOut(page);
-    await page.getByRole('button', { name: 'Reminders' }).click();
-    await page.getByLabel('a notice once a day of what is due').check();
-    await page.reload();
-    await expect.poll(told).toHaveLength(1);
-    expect((await told())[0]).toMatch(/^Ternhollow: \d+ things? to do.*\n/);
-    await page.goto(`${GARDEN}/calendar`);
-    await isWorkedOut(page);
-    expect(await told()).toHaveLength(1);
-    await page.getByRole('button', { name: 'Reminders' }).click();
-    await page.getByLabel('a notice once a day of what is due').uncheck();
-  });
-
   test('the month shows the same tasks, and a check is done by writing it down', async ({ page }) => {
     await page.goto(`${GARDEN}/calendar?view=month`);
     await isWorkedOut(page);
