@@ -253,6 +253,19 @@ const CHECK_REASONS: Readonly<Record<Check, string>> = {
   thickness: 'The model learns from it how fast it rots here.',
 };
 
+/** Where the reason does not hang on the task. */
+const REASONS: Readonly<Partial<Record<TaskWhat['code'], string>>> = {
+  entry: 'You planned it.',
+  movement: 'You planned it.',
+  clear: 'It is meant to stand until then.',
+  safe: 'By the model little of the nitrogen is locked up from then on.',
+  short: 'More is planned than will be there: get more, or plan less.',
+  measureChar: 'So that the books hold what is really there.',
+  harvestFrom: 'Local food-safety rules come first.',
+  closeYear: 'See what went in, what was expected and what was found; then stack, pull or rest.',
+  coldCheck: 'Never leave it before it is cold to the hand, all the way down.',
+};
+
 /** Shorter than this nobody plans by, minutes. */
 const ROUNDED_TO_MINUTES = 5;
 
@@ -266,19 +279,6 @@ export function minutesInWords(minutes: number | null): string {
 /** Why it is there, or what hangs on it. */
 export function taskReason({ what }: Task, measures: Measures, today: number): string {
   switch (what.code) {
-    case 'entry':
-    case 'movement':
-      return 'You planned it.';
-    case 'clear':
-      return 'It is meant to stand until then.';
-    case 'check':
-      return CHECK_REASONS[what.check];
-    case 'safe':
-      return 'By the model little of the nitrogen is locked up from then on.';
-    case 'short':
-      return 'More is planned than will be there: get more, or plan less.';
-    case 'measureChar':
-      return 'So that the books hold what is really there.';
     case 'plant':
       return what.objections.length === 0
         ? 'You planned it, and nothing speaks against the day.'
@@ -295,22 +295,18 @@ export function taskReason({ what }: Task, measures: Measures, today: number): s
       return `By your climate frost is to be reckoned with until ${dateNear(what.untilDay, today)} (estimated), and kills it.`;
     case 'heat':
       return `By your climate it is warmer than ${measures.warmth(what.meanC)} on average from then on: more than it bears well.`;
-    case 'harvestFrom':
-      return 'Local food-safety rules come first.';
     case 'retest':
       return what.what === 'soil'
         ? 'A test is an opening balance on its date; the model and its likely range learn from it.'
         : 'The first dose on sour ground was doubled.';
-    case 'closeYear':
-      return 'See what went in, what was expected and what was found; then stack, pull or rest.';
     case 'brewReady':
       return `Use it up by ${dateNear(what.lastDay, today)}, or discard it if it smells foul or the mold is blue or green.`;
     case 'turnHeap':
       return `${what.days} days after it was last turned.`;
-    case 'coldCheck':
-      return 'Never leave it before it is cold to the hand, all the way down.';
+    case 'check':
+      return CHECK_REASONS[what.check];
     default:
-      return '';
+      return REASONS[what.code] ?? '';
   }
 }
 

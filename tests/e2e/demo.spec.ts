@@ -134,16 +134,16 @@ test('a device that is asked to tells once a day what is due', async ({ page }) 
     };
     const workers = { ready: Promise.resolve(shown), controller: null, register: () => Promise.resolve() };
     Object.defineProperty(navigator, 'serviceWorker', { value: workers });
-    class Notices {
-      static get permission() {
+    const notices = {
+      get permission() {
         return localStorage.getItem('allowed') ?? 'default';
-      }
-      static requestPermission() {
+      },
+      requestPermission: () => {
         localStorage.setItem('allowed', 'granted');
         return Promise.resolve('granted');
-      }
-    }
-    Object.defineProperty(window, 'Notification', { value: Notices });
+      },
+    };
+    Object.defineProperty(window, 'Notification', { value: notices });
   });
   const told = () => page.evaluate(() => JSON.parse(localStorage.getItem('told') ?? '[]') as string[]);
   await page.goto('/garden/ternhollow/calendar');

@@ -22,6 +22,19 @@ const TURNING = 30;
 const AT_THE_YARD = 15;
 const LITRES_PER_CUBIC_METRE = 1000;
 
+/** What takes as long wherever it is. */
+const SAME_EVERYWHERE: Readonly<Partial<Record<Task['what']['code'], number>>> = {
+  check: LOOKING,
+  coldCheck: LOOKING,
+  closeYear: LOOKING,
+  measureChar: LOOKING,
+  stirCharge: LOOKING,
+  brewStep: LOOKING,
+  retest: SAMPLING,
+  turnHeap: TURNING,
+  movement: AT_THE_YARD,
+};
+
 interface Ground {
   /** 0 for what is no bed. */
   readonly areaM2: number;
@@ -50,21 +63,8 @@ export function taskMinutes({ what }: Pick<Task, 'what'>, { areaM2, findMaterial
     case 'lateFrost':
     case 'heat':
       return areaM2 * PER_M2.cover;
-    case 'check':
-    case 'coldCheck':
-    case 'closeYear':
-    case 'measureChar':
-    case 'stirCharge':
-    case 'brewStep':
-      return LOOKING;
-    case 'retest':
-      return SAMPLING;
-    case 'turnHeap':
-      return TURNING;
-    case 'movement':
-      return AT_THE_YARD;
     default:
-      return null;
+      return SAME_EVERYWHERE[what.code] ?? null;
   }
 }
 
