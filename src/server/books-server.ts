@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { accessBy, hasPassphrase } from './access.ts';
 import { createApp, type Api } from './app.ts';
 import { openBooks } from './db/books-file.ts';
-import { markAsDemo, requireDemoFile } from './demo/demo-file.ts';
+import { markAsDemo, requireDemoFile } from './db/demo-file.ts';
 import { DEMO_GARDEN_IDS, plantDemoGardens } from './demo/demo-garden.ts';
 import { backUpDaily } from './jobs/daily-backup.ts';
 import { passphraseFileOf, type ServerOptions } from './options.ts';
