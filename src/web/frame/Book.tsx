@@ -6,7 +6,6 @@ import { isTelling, wasTold } from '../app/day-notices.ts';
 import { GardenProvider } from '../app/garden-context.ts';
 import { backupsQuery } from '../api/data.ts';
 import { ProblemFailure } from '../api/failures.ts';
-import { openThreads } from '../worker/questions.ts';
 import { gardenBooksQuery } from '../api/gardens.ts';
 import { BedSwitch } from './BedSwitch.tsx';
 import { Connection } from './Connection.tsx';
@@ -27,7 +26,6 @@ export function Book() {
   const { gardenId = '' } = useParams();
   const { data: books, error } = useQuery(gardenBooksQuery(gardenId));
   const isThere = books !== undefined;
-  useEffect(openThreads, []);
   useEffect(() => {
     if (isThere) rememberGarden(gardenId);
   }, [gardenId, isThere]);

@@ -16,26 +16,22 @@ import type { ChargeAsked, StockQuestion, YardQuestion } from './stock-answers.t
 function createLane() {
   let thread: CoreThread | undefined;
   let last: Promise<unknown> = Promise.resolve();
-  const open = (): CoreThread => (thread ??= startCore());
-  const ask = <Result>(
+  return <Result>(
     signal: AbortSignal,
-    question: (core: CoreThread['core']) => Promise<Worked<Result>>,
+    ask: (core: CoreThread['core']) => Promise<Worked<Result>>,
   ): Promise<Worked<Result>> => {
     const turn = last.then(() => {
       signal.throwIfAborted();
-      return question(open().core);
+      thread ??= startCore();
+      return ask(thread.core);
     });
     last = turn.catch(() => undefined);
     return turn;
   };
-  return { open, ask };
 }
 
-const lanes = [createLane(), createLane()] as const;
-const [drawing, advising] = [lanes[0].ask, lanes[1].ask];
-
-/** Starts the threads while the books are still being fetched. */
-export const openThreads = (): void => lanes.forEach(({ open }) => void open());
+const drawing = createLane();
+const advising = createLane();
 
 /** Only what the answer depends on is part of the question, so that renaming the bed asks nothing again. */
 export function questionAbout(records: GardenRecords, bedId: string, today: string): BedQuestion {
