@@ -116,7 +116,6 @@ export const briefQuery = (question: BedQuestion, lane: number) =>
     ...FOREVER,
   });
 
-/** Only what decides how the stock fares. */
 /** All records of a garden but its log: what is worked out over years leaves postponed doses aside. */
 export const recordsForYears = ({
   garden,
@@ -143,6 +142,7 @@ export const recordsForYears = ({
   journal: [],
 });
 
+/** Only what decides how the stock fares. */
 export const questionAboutStock = (records: GardenRecords, today: string): StockQuestion => ({
   today,
   records: {

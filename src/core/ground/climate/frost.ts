@@ -59,8 +59,8 @@ function frostByNight(normals: ClimateNormals): number[] {
 
 /**
  * The last frost of spring and the first of autumn, as they come in the middle year; 'none' where less than every second
- * year has any, 'anyMonth' where less than three weeks lie between the two, so that no month is free of it. The air at 2 m is meant; on the ground it
- * freezes earlier and later.
+ * year has any, 'anyMonth' where less than three weeks lie between the two: no month is free of frost then. The air at
+ * 2 m is meant; on the ground it freezes earlier and later.
  *
  * @example
  * frostDates(findClimate('cool_temperate')).lastDay - dayNumberFromIso('2025-01-01') // 133

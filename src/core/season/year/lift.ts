@@ -54,7 +54,7 @@ interface LiftSetting {
 }
 
 /**
- * What taking layers off a bed on `day` brings up, by the books of the bed; `scenario` does not hold the taking off
+ * What taking layers off a bed on `day` brings up, according to the model; `scenario` does not hold the taking off
  * itself. Char is a part of its own, since it stays char wherever it goes. Throws InputError when there is nothing left
  * to lift.
  */

@@ -1,6 +1,7 @@
-import { useMeasures } from '../../app/garden-context.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { Button, Dropdown, Input } from 'antd';
 import { memo, useState } from 'react';
+import { Link } from 'react-router';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { parseQuantity } from '../../../quantities/parse-quantity.ts';
@@ -41,9 +42,12 @@ export const LayerList = memo(function LayerList(props: LayerListProps) {
       <div className="section-head">
         <h2>Layers, top first</h2>
         {own.length > 0 && (
-          <Button size="small" type="link" onClick={onSaveAsBuildUp}>
-            Save as a build-up
-          </Button>
+          <>
+            <Button size="small" type="link" onClick={onSaveAsBuildUp}>
+              Save as a build-up
+            </Button>
+            <LiftLink entries={entries} />
+          </>
         )}
       </div>
       <ol className="layer-list">
@@ -54,6 +58,14 @@ export const LayerList = memo(function LayerList(props: LayerListProps) {
     </section>
   );
 });
+
+/** Layers are lifted where their real state stands beside them. */
+function LiftLink({ entries }: Pick<LayerListProps, 'entries'>) {
+  const { garden } = useBooks();
+  const bedId = entries[0]?.bedId;
+  if (bedId === undefined) return null;
+  return <Link to={`/garden/${garden.id}/year?bed=${bedId}`}>Lift onto a pile or another bed</Link>;
+}
 
 interface LayerLineProps extends LayerListProps {
   readonly layer: NamedLayer;

@@ -11,13 +11,10 @@ import { dayOf, shortDate } from '../../../words/dates.ts';
 import { entryWords } from '../../../words/entry-words.ts';
 import { expectedInWords, observationLine, verdictWords } from '../../../words/journal-words.ts';
 import { cropName } from '../../../words/record-names.ts';
-import { useRemoveEntry, useRestoreEntry } from '../../api/gardens.ts';
-import { useRemoveJournal, useRestoreJournal } from '../../api/journal.ts';
 import { logQuery, questionAbout } from '../../worker/questions.ts';
-import { useFailureNotice } from '../../app/use-failure-notice.tsx';
-import { useUndo } from '../../app/use-undo.tsx';
 import { LinePhotos } from '../../ui/log/LinePhotos.tsx';
 import { observationsOf } from '../../ui/log/observations-of.ts';
+import { useLineActs } from './use-line-acts.ts';
 
 interface LogListProps {
   readonly bedId: string;
@@ -112,23 +109,12 @@ export function LogList({ bedId }: LogListProps) {
 function EntryLine({ entry }: { readonly entry: EntryRecord }) {
   const books = useBooks();
   const measures = useMeasures();
-  const remove = useRemoveEntry();
-  const restore = useRestoreEntry();
-  const offerUndo = useUndo();
-  const showFailure = useFailureNotice();
-  const strikeOut = async () => {
-    try {
-      await remove.mutateAsync(entry);
-    } catch (failure) {
-      return showFailure('It is still in the log.', failure);
-    }
-    offerUndo('Deleted from the log.', () => restore.mutateAsync(entry.id));
-  };
+  const { remove } = useLineActs();
   return (
     <li className="log-line">
       <span className="posting-date figure">{shortDate(dayOf(entry.date))}</span>
       <span>{entryWords({ entry, entries: books.entries, books, measures })}</span>
-      <Button size="small" type="text" onClick={() => void strikeOut()}>
+      <Button size="small" type="text" onClick={() => remove({ book: 'entries', record: entry })}>
         Delete
       </Button>
     </li>
@@ -143,19 +129,8 @@ interface ObservationLineProps {
 function ObservationLine({ observation, expectation }: ObservationLineProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const remove = useRemoveJournal();
-  const restore = useRestoreJournal();
-  const offerUndo = useUndo();
-  const showFailure = useFailureNotice();
+  const { remove } = useLineActs();
   const { observed, plantingId } = observation;
-  const strikeOut = async () => {
-    try {
-      await remove.mutateAsync(observation);
-    } catch (failure) {
-      return showFailure('It is still in the log.', failure);
-    }
-    offerUndo('Deleted from the log.', () => restore.mutateAsync(observation.id));
-  };
   return (
     <li className="log-line">
       <span className="posting-date figure">{shortDate(dayOf(observation.date))}</span>
@@ -166,7 +141,7 @@ function ObservationLine({ observation, expectation }: ObservationLineProps) {
         {expectation && <VerdictNote expectation={expectation} />}
         <LinePhotos observation={observation} />
       </span>
-      <Button size="small" type="text" onClick={() => void strikeOut()}>
+      <Button size="small" type="text" onClick={() => remove({ book: 'journal', record: observation })}>
         Delete
       </Button>
     </li>

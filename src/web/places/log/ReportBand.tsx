@@ -41,8 +41,10 @@ export function ReportBand({ onClose }: { readonly onClose: () => void }) {
   }>(() => ({ date: books.today, samples: [] }));
   const { date, samples } = fields;
   const order = ownFigureOrder();
-  const dayOfSample = ({ report }: SampleOfBed): string => readDate(report.date, books.today, order) ?? date;
+  const readDateOf = ({ report }: SampleOfBed): string | null => readDate(report.date, books.today, order);
+  const dayOfSample = (one: SampleOfBed): string => readDateOf(one) ?? date;
   const chosen = samples.filter(({ bedId }) => bedId !== null);
+  const isFuture = chosen.some((one) => !isPastDay(dayOfSample(one), books.today));
   const usualCm = USUAL_CM[reader.system].soilSample;
 
   const take = (reports: readonly SoilReport[]) =>
@@ -54,7 +56,7 @@ export function ReportBand({ onClose }: { readonly onClose: () => void }) {
       })),
     });
   const save = () => {
-    if (chosen.length === 0 || chosen.some((one) => !isPastDay(dayOfSample(one), books.today))) return;
+    if (chosen.length === 0 || isFuture) return;
     const creates = chosen.map((one) => ({
       bedId: one.bedId!,
       draft: entryOf(one, dayOfSample(one), usualCm),
@@ -121,8 +123,13 @@ export function ReportBand({ onClose }: { readonly onClose: () => void }) {
                         ]}
                       />
                     </td>
-                    <td className="words">{shownDate(dayOfSample(one))}</td>
-                    <td className="words">{readWords(one.report, measures)}</td>
+                    <td className="words">
+                      {shownDate(dayOfSample(one))}
+                      {one.report.date !== '' && readDateOf(one) === null && (
+                        <span className="field-trouble"> “{one.report.date}” cannot be read</span>
+                      )}
+                    </td>
+                    <td className="words">{readWords(one.report, measures, usualCm)}</td>
                   </tr>
                 ))}
               </tbody>
@@ -136,6 +143,7 @@ export function ReportBand({ onClose }: { readonly onClose: () => void }) {
         onClose={onClose}
         troubles={[
           ...(wasTried && chosen.length === 0 ? ['Choose the bed of at least one sample.'] : []),
+          ...(wasTried && isFuture ? ['No sample can have been taken after today: mend its date.'] : []),
           ...Object.values(sentencesOf(act.error)),
         ]}
       />
@@ -162,7 +170,7 @@ function entryOf({ id, report }: SampleOfBed, date: string, usualCm: number) {
 }
 
 /** The figures of a sample, in a row. */
-function readWords(report: SoilReport, measures: Measures): string {
+function readWords(report: SoilReport, measures: Measures, usualCm: number): string {
   const { mineralNitrogen, ph, organicMatterPct, figures, sampledDepthCm } = report;
   return [
     mineralNitrogen &&
@@ -174,7 +182,9 @@ function readWords(report: SoilReport, measures: Measures): string {
       const { name, unit } = SOIL_FIGURE_WORDS[field];
       return value !== undefined && `${name} ${plainFigure(value, 3)} ${unit}`;
     }),
-    sampledDepthCm !== null && `down to ${measures.thickness(sampledDepthCm)}`,
+    sampledDepthCm === null
+      ? `depth not named, taken as ${measures.thickness(usualCm)}`
+      : `down to ${measures.thickness(sampledDepthCm)}`,
   ]
     .filter((part) => typeof part === 'string')
     .join(', ');

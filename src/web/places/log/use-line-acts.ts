@@ -62,6 +62,12 @@ export function correctionOf(line: LogLine, { date, note, value }: Correction): 
   }
 }
 
+/** A record of the log, by the book in which it stands. */
+interface Deletable {
+  readonly book: LogLine['book'];
+  readonly record: { readonly id: string; readonly version: number };
+}
+
 /** Correcting lines and deleting them, each with its undo. */
 export function useLineActs() {
   const books = useBooks();
@@ -84,7 +90,7 @@ export function useLineActs() {
           onKept();
         },
       }),
-    remove: ({ book, record: { id, version } }: LogLine) => {
+    remove: ({ book, record: { id, version } }: Deletable) => {
       const [remove, restore] = removals[book];
       remove.mutateAsync({ id, version }).then(
         () => offerUndo('Deleted from the log.', () => restore.mutateAsync(id)),
