@@ -130,25 +130,40 @@ try {
   console.log(
     `${books.beds.length} beds, ${books.entries.length} entries, ${books.plantings.length} plantings`,
   );
-  const garden: { first: number; last: number }[] = [];
-  const calendar: { first: number; last: number }[] = [];
-  for (let i = 0; i < ROUNDS; i++) {
+  const root = `/garden/${GARDEN.id}`;
+  const gardenOn = (page: Page) => answered(page, root, /Working out [1-5]\d? of them/, /needs? nitrogen\./);
+  const calendarOn = (page: Page) =>
+    answered(page, `${root}/calendar`, /Working out [1-5]\d? more/, /within a year\.$/);
+  const onNewDevice = async (visit: (page: Page) => Promise<void>) => {
     const context = await browser.newContext({
       viewport: { width: 1280, height: 800 },
       serviceWorkers: 'block',
     });
     await context.addInitScript(() => localStorage.setItem('vine-ledger:sparing', 'yes'));
-    const page = await context.newPage();
-    const root = `/garden/${GARDEN.id}`;
-    garden.push(await answered(page, root, /Working out [1-5]\d? of them/, /needs? nitrogen\./));
-    calendar.push(await answered(page, `${root}/calendar`, /Working out [1-5]\d? more/, /within a year\.$/));
+    await visit(await context.newPage());
     await context.close();
+  };
+  const visits = { newGarden: [], newCalendar: [], garden: [], calendar: [] } as Record<
+    'newGarden' | 'newCalendar' | 'garden' | 'calendar',
+    { first: number; last: number }[]
+  >;
+  for (let i = 0; i < ROUNDS; i++) {
+    await onNewDevice(async (page) => {
+      visits.newGarden.push(await gardenOn(page));
+      visits.calendar.push(await calendarOn(page));
+      visits.garden.push(await gardenOn(page));
+    });
+    await onNewDevice(async (page) => void visits.newCalendar.push(await calendarOn(page)));
   }
   const of = (times: readonly { first: number; last: number }[], which: 'first' | 'last') =>
     timesOf(times.map((one) => one[which]));
-  report('browser: garden of 60 beds, 10 years: first bed answered', of(garden, 'first'), 500);
-  report('browser: garden of 60 beds, 10 years: all answered', of(garden, 'last'), 2000);
-  report('browser: calendar of 60 beds, 10 years: all answered', of(calendar, 'last'), 3000);
+  const OF = 'of 60 beds, 10 years';
+  report(`browser: garden ${OF}: first bed answered`, of(visits.garden, 'first'), 500);
+  report(`browser: garden ${OF}: all answered`, of(visits.garden, 'last'), 2000);
+  report(`browser: calendar ${OF}: all answered`, of(visits.calendar, 'last'), 3000);
+  report(`browser: garden ${OF}: first bed, first time on a device`, of(visits.newGarden, 'first'));
+  report(`browser: garden ${OF}: all, first time on a device`, of(visits.newGarden, 'last'));
+  report(`browser: calendar ${OF}: all, first time on a device`, of(visits.newCalendar, 'last'));
 } finally {
   await browser.close();
   await server.stop();

@@ -15,7 +15,7 @@ export function timesOf(measured: readonly number[]): Times {
 const ms = (value: number): string => `${value.toFixed(value < 10 ? 2 : 1)} ms`;
 
 /** Prints times beside the bar they are held to. A bar missed is said, not hidden. */
-export function report(what: string, { least, median, most }: Times, barMs: number | null): void {
+export function report(what: string, { least, median, most }: Times, barMs: number | null = null): void {
   const verdict = barMs === null ? '' : median <= barMs ? `bar ${barMs} ms: met` : `bar ${barMs} ms: MISSED`;
   console.log(`${what.padEnd(58)} least ${ms(least)}, median ${ms(median)}, most ${ms(most)}  ${verdict}`);
 }

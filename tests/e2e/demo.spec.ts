@@ -16,6 +16,18 @@ test('the garden shows every bed with its state, and opens one', async ({ page }
   await expect(page.getByRole('heading', { name: 'Sawpit Corner' })).toBeVisible();
 });
 
+test('what was worked out is kept on the device: opened again, the garden needs no model', async ({ page }) => {
+  await page.goto('/');
+  await isReady(page);
+  const stands = await page.getByRole('table').textContent();
+  // Answers are written down together, a second after they came.
+  await page.waitForTimeout(2500);
+  await page.reload();
+  await isReady(page);
+  await expect(page.getByRole('table')).toHaveText(stands!);
+  expect(page.workers()).toEqual([]);
+});
+
 test('the bed page is accessible, with the form open too', async ({ page }) => {
   await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
   await expect(page.getByRole('region', { name: 'Ten years' })).toContainText('organic matter in 10 years');

@@ -17,6 +17,7 @@ import type { Problem } from '../../src/contract/problem.ts';
 import { BACKUPS_KEPT, openBooks } from '../../src/server/db/books-file.ts';
 import { isBackupDue } from '../../src/server/jobs/daily-backup.ts';
 import { GARDEN } from '../fixtures/books.ts';
+import { openBooks as openBooksHere } from './open-books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
 const folder = newFolder();
@@ -185,7 +186,7 @@ describe('every version of the database there has been', () => {
           VALUES ('p', ${stamp}, 'b', 'laid', 'leek', '2024-04-20', '2024-10-01', 12, 40, '');`);
       old.close();
 
-      const server = await startServer(file);
+      const server = openBooksHere(file);
       try {
         const { body, status } = await askAt<GardenBooks>(server, 'GET', '/api/gardens/g/books');
         expect(status).toBe(200);

@@ -9,9 +9,9 @@ import { booksOfBed, materialFinder } from '../../src/core/bed/books/garden-book
 import { startRun, runTo } from '../../src/core/model/simulation/run.ts';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
+import { stormy } from './size.ts';
 
-/** VINE_STORM=3 makes it three times as long. */
-const ROUNDS = 60 * Number(process.env['VINE_STORM'] ?? 1);
+const ROUNDS = stormy(60);
 const WRITERS = 6;
 const LONGEST_MS = 300;
 const PATIENCE_MS = 15 * 60_000;

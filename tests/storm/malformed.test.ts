@@ -4,11 +4,10 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ImportReport } from '../../src/contract/imports.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 import { CORPUS, REQUESTS, type ValidRequest } from './requests.ts';
+import { stormy } from './size.ts';
 
-/** VINE_STORM=3 makes it three times as long. */
-const STORM = Number(process.env['VINE_STORM'] ?? 1);
-const REQUEST_RUNS = 3000 * STORM;
-const FILE_RUNS = 300 * STORM;
+const REQUEST_RUNS = stormy(3000);
+const FILE_RUNS = stormy(300);
 const PATIENCE_MS = 10 * 60_000;
 const folder = newFolder();
 let server: RunningServer;

@@ -103,6 +103,7 @@ export {
   type Bookmark,
   takeBookmark,
   missedByTrialCrop,
+  resumeAt,
   returnTo,
   runTo,
   startRun,

@@ -15,6 +15,7 @@ import {
 } from '../../core/bed/index.ts';
 import type { BedScenario } from '../../core/model/index.ts';
 import { booksAsPlanned, endOfYears } from '../../core/long-run/index.ts';
+import { keeperOf } from './kept-pasts.ts';
 
 /** Which bed, and the records it is worked out from. */
 export interface BedQuestion {
@@ -86,7 +87,10 @@ export function plannedBed(question: BedQuestion, school = question.records.gard
   if (known) return known;
   const { records, bedId, today } = question;
   try {
-    const made = required(planOfBed({ records, bedId, todayIso: today, school, booksOf: rememberedBooks }));
+    const keeper = keeperOf(bedId);
+    const made = required(
+      planOfBed({ records, bedId, todayIso: today, school, booksOf: rememberedBooks, keeper }),
+    );
     if (plans.size >= MOST_PLANS) plans.delete(plans.keys().next().value!);
     plans.set(key, made);
     return made;

@@ -34,6 +34,7 @@ import { type DayNumber, dayNumberFromIso } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
 import { type OutlookYear, endOfYears, outlook, outlookDays } from '../../core/long-run/index.ts';
 import type { BedScenario } from '../../core/model/index.ts';
+import { recallPast } from './kept-pasts.ts';
 import { plannedYearsOf, requireBooks, scenarioOf, type BedQuestion, plannedBed } from './bed-books.ts';
 import {
   bedAgendaAnswer,
@@ -263,14 +264,22 @@ const yearsOne = (asked: YearsAsked) => workedStock(() => yearsLine(asked));
 const amount = (asked: AmountAsked) => workedStock(() => yearsAmount(asked));
 const sharing = (asked: SharingAsked) => workedStock(() => sharingProblem(asked));
 
+/** The same, once what is kept of the bed is at hand. */
+const withPast =
+  <Rest extends readonly unknown[], Answer>(answer: (question: BedQuestion, ...rest: Rest) => Answer) =>
+  async (question: BedQuestion, ...rest: Rest): Promise<Answer> => {
+    await recallPast(question.bedId);
+    return answer(question, ...rest);
+  };
+
 const core = {
   near,
-  plan,
-  changes,
-  schools,
+  plan: withPast(plan),
+  changes: withPast(changes),
+  schools: withPast(schools),
   years,
   books,
-  brief,
+  brief: withPast(brief),
   prepareDraws,
   draw,
   stock,
@@ -279,7 +288,7 @@ const core = {
   burns,
   yard,
   laying,
-  agenda,
+  agenda: withPast(agenda),
   sources,
   log,
   pale,

@@ -3,6 +3,7 @@ import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/i
 import type { Brew, Observation } from '../../records/journal.ts';
 import type { YardRecords } from '../../core/season/index.ts';
 import type { BedQuestion, Worked } from './core-worker.ts';
+import { deviceShelf } from './device-shelf.ts';
 import { startCore, type CoreThread } from './start-core.ts';
 import { shareOnThread } from '../solver/ask-solver.ts';
 import type { SharingAsked } from './years-answers.ts';
@@ -32,6 +33,25 @@ function createLane() {
 
 const drawing = createLane();
 const advising = createLane();
+/** Of the two lanes in turn, so that questions about many beds are answered by both. */
+const laneOf = (turn: number) => (turn % 2 === 0 ? drawing : advising);
+
+/** Lines of the list of beds and of the calendar: of many beds at once, and the same until a record or the day changes. */
+const answers = deviceShelf<Worked<unknown>>('vine-ledger-answers', import.meta.url);
+
+/** What is kept of the answer to a question about a bed, or what `ask` says, to be kept. */
+async function keptOr<Result>(
+  what: string,
+  question: BedQuestion,
+  ask: () => Promise<Worked<Result>>,
+): Promise<Worked<Result>> {
+  const [id, key] = [`${what} ${question.bedId}`, keyOf(question)];
+  const kept = await answers.get(id);
+  if (kept?.key === key) return kept.value as Worked<Result>;
+  const value = await ask();
+  answers.put(id, { key, value });
+  return value;
+}
 
 /** Only what the answer depends on is part of the question, so that renaming the bed asks nothing again. */
 export function questionAbout(records: GardenRecords, bedId: string, today: string): BedQuestion {
@@ -109,10 +129,11 @@ export const yearsQuery = (question: BedQuestion) =>
     ...FOREVER,
   });
 
-export const briefQuery = (question: BedQuestion, lane: number) =>
+export const briefQuery = (question: BedQuestion, turn: number) =>
   queryOptions({
     queryKey: ['brief', question] as Asked,
-    queryFn: ({ signal }) => (lane % 2 === 0 ? drawing : advising)(signal, (core) => core.brief(question)),
+    queryFn: ({ signal }) =>
+      keptOr('brief', question, () => laneOf(turn)(signal, (core) => core.brief(question))),
     ...FOREVER,
   });
 
@@ -188,10 +209,11 @@ export const burnsQuery = (question: StockQuestion) =>
   });
 
 /** Tasks of one bed; beds take turns on the two threads. */
-export const agendaQuery = (question: BedQuestion, lane: number) =>
+export const agendaQuery = (question: BedQuestion, turn: number) =>
   queryOptions({
     queryKey: ['agenda', question] as Asked,
-    queryFn: ({ signal }) => (lane % 2 === 0 ? drawing : advising)(signal, (core) => core.agenda(question)),
+    queryFn: ({ signal }) =>
+      keptOr('agenda', question, () => laneOf(turn)(signal, (core) => core.agenda(question))),
     ...FOREVER,
   });
 
@@ -234,11 +256,10 @@ export const layingQuery = (question: StockQuestion, untilDay: number) =>
   });
 
 /** What the model expected where something was seen. */
-export const logQuery = (question: BedQuestion, observations: readonly Observation[], lane: number) =>
+export const logQuery = (question: BedQuestion, observations: readonly Observation[], turn: number) =>
   queryOptions({
     queryKey: ['log', question, observations] as Asked,
-    queryFn: ({ signal }) =>
-      (lane % 2 === 0 ? drawing : advising)(signal, (core) => core.log(question, observations)),
+    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.log(question, observations)),
     ...FOREVER,
   });
 
@@ -256,18 +277,16 @@ export const yearQuery = (question: BedQuestion, observations: readonly Observat
     ...FOREVER,
   });
 
-/** Years of a bed in short. `lane` spreads the beds of a garden over both threads. */
+/** Years of a bed in short. `turn` spreads the beds of a garden over both threads. */
 export const briefsQuery = (
   question: BedQuestion,
   asked: { readonly observations: readonly Observation[]; readonly years: readonly number[] },
-  lane: number,
+  turn: number,
 ) =>
   queryOptions({
     queryKey: ['briefs', question, asked] as Asked,
     queryFn: ({ signal }) =>
-      (lane % 2 === 0 ? drawing : advising)(signal, (core) =>
-        core.briefs(question, asked.observations, asked.years),
-      ),
+      laneOf(turn)(signal, (core) => core.briefs(question, asked.observations, asked.years)),
     ...FOREVER,
   });
 

@@ -1,5 +1,4 @@
-import { projectBed, type BedProjection, type CropOutcome } from '../projection/bed-projection.ts';
-import { type BedScenario, withoutMaterials } from '../../model/index.ts';
+import type { BedProjection, CropOutcome } from '../projection/bed-projection.ts';
 import type { SchoolRules } from './schools.ts';
 
 /**
@@ -20,13 +19,12 @@ const PALE_SEEN_DAYS = 7;
 
 /** How crops fare as the books stand, beside the same bed with nothing laid. */
 export function cropProspects(
-  scenario: BedScenario,
-  projection: BedProjection,
+  { crops }: Pick<BedProjection, 'crops'>,
+  bare: Pick<BedProjection, 'crops'>,
   rules: SchoolRules,
 ): CropProspect[] {
-  const bare = projectBed(withoutMaterials(scenario), scenario.endDay - scenario.startDay);
   const onBare = new Map(bare.crops.map((crop) => [crop.id, crop]));
-  return projection.crops.map((crop) => {
+  return crops.map((crop) => {
     const twin = onBare.get(crop.id) ?? crop;
     return {
       ...crop,

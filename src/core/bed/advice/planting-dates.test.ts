@@ -42,8 +42,9 @@ function dates({
   const bed = bedOf({ organicMatterPct });
   const books = { site, bed, crops: [], entries, plantings: [] };
   const scenario = bedScenario({ books, findMaterial: findLibraryMaterial, today, endDay: today + 900 });
-  const ground = { books, findMaterial: findLibraryMaterial, ...projectForAdvice(scenario, today) };
-  const [seedlings, transplants] = plantingDates({ ground, scenario, today, rules });
+  const { projection, mornings } = projectForAdvice(scenario, today);
+  const ground = { books, findMaterial: findLibraryMaterial, projection };
+  const [seedlings, transplants] = plantingDates({ ground, scenario, today, rules, mornings });
   return { seedlings: seedlings, transplants: transplants };
 }
 

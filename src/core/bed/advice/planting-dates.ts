@@ -6,6 +6,7 @@ import {
   coverOverSeedCm,
   groundObstacle,
 } from '../plan/planting-obstacles.ts';
+import type { Mornings } from '../plan/bed-past.ts';
 import type { SchoolRules } from './schools.ts';
 import {
   type BedRun,
@@ -13,10 +14,9 @@ import {
   type CropPlan,
   endingOn,
   missedByTrialCrop,
-  returnTo,
+  resumeAt,
   runTo,
   startRun,
-  takeBookmark,
   withoutMaterials,
 } from '../../model/index.ts';
 
@@ -94,6 +94,8 @@ export interface PlantingSetting {
   readonly scenario: BedScenario;
   readonly today: DayNumber;
   readonly rules: Pick<SchoolRules, 'harmlessShare' | 'blamedShare' | 'heedsContactForAll'>;
+  /** The bed this morning, with its materials and without. */
+  readonly mornings: Mornings;
 }
 
 /**
@@ -101,16 +103,13 @@ export interface PlantingSetting {
  * heat, for crops in general. Seeds do not go before transplants that would starve: their roots come there later.
  */
 export function plantingDates(setting: PlantingSetting): PlantingDate[] {
-  const { scenario, today } = setting;
+  const { scenario, today, mornings } = setting;
   const endDay = today + LOOK_AHEAD_DAYS + TRIAL_DAYS + 1;
   const ground = { ...clearedToday(endingOn(scenario, endDay), today), endDay };
   const [run, bareRun] = [startRun(ground), startRun(withoutMaterials(ground))];
-  const mornings = [run, bareRun].map((one) => {
-    runTo(one, today);
-    return takeBookmark(one);
-  });
   const dateOf = (start: Start, from: DayNumber): PlantingDate => {
-    [run, bareRun].forEach((one, i) => returnTo(one, mornings[i]));
+    resumeAt(run, mornings.own);
+    resumeAt(bareRun, mornings.bare);
     return earliest(setting, { start, from, run, bareRun });
   };
   const transplants = dateOf('transplants', today);

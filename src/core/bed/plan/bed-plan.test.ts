@@ -9,7 +9,7 @@ import type { BedBooks } from '../books/bed-books.ts';
 import type { Entry } from '../../../records/entry.ts';
 import { bedScenario } from '../books/bed-scenario.ts';
 import { endingOn } from '../../model/simulation/scenario.ts';
-import { planBed, type BedPlan } from './bed-plan.ts';
+import { planBed, projectForAdvice, type BedPlan } from './bed-plan.ts';
 import { layingCautions } from '../advice/cautions.ts';
 import { SCHOOL_RULES, type SchoolRules } from '../advice/schools.ts';
 
@@ -53,8 +53,8 @@ function advised(entries: Entry[], plantings = [tomato], rules: SchoolRules = SC
     scenario,
     books,
     findMaterial: findLibraryMaterial,
+    ...projectForAdvice(scenario, TODAY),
     projection: projectBed(scenario, 7, telltaleDays(scenario, TODAY)),
-    past: null,
     today: TODAY,
     advice: {
       isPath: false,

@@ -1,5 +1,5 @@
 import type { DayNumber, FindMaterial } from '../../ground/index.ts';
-import type { BedScenario, Bookmark } from '../../model/index.ts';
+import { type BedScenario, withoutMaterials } from '../../model/index.ts';
 import { type Conflict, conflictsIn } from '../advice/conflicts.ts';
 import { type CropProspect, cropProspects } from '../advice/crop-prospects.ts';
 import { type HeldG, type LockUpWindow, heldOn, isAtHand, lockUpWindow } from '../advice/lock-up.ts';
@@ -10,6 +10,7 @@ import { type LayerWorking, layerWorking } from '../advice/workings.ts';
 import type { BedBooks } from '../books/bed-books.ts';
 import { type BedProjection, atEndOf, projectMarked, telltaleDays } from '../projection/bed-projection.ts';
 import type { AdviceSetting } from './advice-setting.ts';
+import { type BedPast, type Mornings, TOLD_BACK_DAYS } from './bed-past.ts';
 import { type ComingCrop, comingCrops } from './coming-crops.ts';
 import type { FeedingPlan } from './feeding-plan.ts';
 import { planFeeding } from './feeding.ts';
@@ -55,8 +56,10 @@ export interface BedPlanSetting {
   readonly scenario: BedScenario;
   /** It must reach beyond today. */
   readonly projection: BedProjection;
-  /** The bed this morning, when it is at hand: what is tried from here on need not run the years before again. */
-  readonly past: Bookmark | null;
+  /** How crops fare where nothing was ever laid. */
+  readonly bare: Pick<BedProjection, 'crops'>;
+  /** Where all that is tried from here on begins, so that it need not run the years before again. */
+  readonly mornings: Mornings;
   readonly today: DayNumber;
   readonly advice: AdviceSetting;
 }
@@ -69,42 +72,43 @@ const CONFLICTS_SINCE_DAYS = 60;
 /** Leaves show a paleness of the model from here on (set here). */
 export const PALENESS_SHOWN = 0.25;
 
-/** A lock-up that began before this is told from here on: nothing that was laid then still locks up much, days. */
-const LOOKED_BACK_DAYS = 400;
-
-interface ProjectedForAdvice {
-  readonly projection: BedProjection;
-  /** The bed this morning. */
-  readonly past: Bookmark | null;
-}
-
 /**
- * A bed looked at every week of the last years and of those to come, and after every day on which something was done or
- * planted.
+ * A bed looked at every week of the last year and of those to come, and after every day on which something was done or
+ * planted; from its first day on, or from where `past` has it. Beside it the same bed with nothing laid.
  */
-export function projectForAdvice(scenario: BedScenario, today: DayNumber): ProjectedForAdvice {
+export function projectForAdvice(
+  scenario: BedScenario,
+  today: DayNumber,
+  past: BedPast | null = null,
+): Pick<BedPlanSetting, 'projection' | 'bare' | 'mornings'> {
   const { projection, mark } = projectMarked(scenario, {
-    looksAt: (day) =>
-      day >= today - LOOKED_BACK_DAYS && (day - scenario.startDay) % LOOKED_AT_EVERY_DAYS === 0,
+    looksAt: (day) => day >= today - TOLD_BACK_DAYS && (day - scenario.startDay) % LOOKED_AT_EVERY_DAYS === 0,
     alsoOn: [...telltaleDays(scenario, today), ...scenario.crops.map(({ plantDay }) => plantDay + 1)],
     markOn: today,
+    past: past?.own ?? null,
   });
-  return { projection, past: mark };
+  const bare = projectMarked(withoutMaterials(scenario), {
+    looksAt: () => false,
+    alsoOn: [],
+    markOn: today,
+    past: past?.bare ?? null,
+  });
+  return { projection, bare: bare.projection, mornings: { own: mark!, bare: bare.mark! } };
 }
 
 /** The plan of a bed, worked out once. */
 export function planBed(setting: BedPlanSetting, standing = bedStanding(setting)): BedPlan {
-  const { books, findMaterial, scenario, projection, today, advice } = setting;
+  const { books, findMaterial, scenario, projection, mornings, today, advice } = setting;
   const { isForSowing, rules } = advice;
   const ground = { books, findMaterial, projection };
   const causes = [standing.contact, standing.root].flatMap((window) => window?.causes ?? []);
   const causeIds = [...new Set(causes.map(({ layerId }) => layerId))];
-  const coming = comingCrops({ ...standing, ground, scenario });
+  const coming = comingCrops({ ...standing, ground, scenario, mornings });
   const comingIds = new Set(coming.map(({ plantingId }) => plantingId));
   return {
     ...standing,
     coming,
-    planting: isForSowing ? plantingDates({ ground, scenario, today, rules }) : [],
+    planting: isForSowing ? plantingDates({ ground, scenario, today, rules, mornings }) : [],
     waits: harvestWaits({ ...books, findMaterial, today }),
     // What lies over the seed of a coming crop is told with that crop.
     conflicts: conflictsIn({ books, findMaterial, projection, since: today - CONFLICTS_SINCE_DAYS }).filter(
@@ -119,14 +123,21 @@ export function planBed(setting: BedPlanSetting, standing = bedStanding(setting)
 }
 
 /** How a bed stands: what a line of the garden says of it, and what its plan begins with. */
-export function bedStanding({ scenario, projection, past, today, advice }: BedPlanSetting): BedStanding {
+export function bedStanding({
+  scenario,
+  projection,
+  bare,
+  mornings,
+  today,
+  advice,
+}: BedPlanSetting): BedStanding {
   const { isPath, rules } = advice;
   const { samples } = projection;
   const { feltFromG } = rules;
   const contact = lockUpWindow({ samples, zone: 'contact', today, feltFromG });
   const root = lockUpWindow({ samples, zone: 'root', today, feltFromG });
-  const feeding = isPath ? null : planFeeding({ scenario, today, rules: advice.feeding, past });
-  const prospects = cropProspects(scenario, projection, rules);
+  const feeding = isPath ? null : planFeeding({ scenario, today, rules: advice.feeding, mornings });
+  const prospects = cropProspects(projection, bare, rules);
   const heldNowG = heldOn(atEndOf(projection, today));
   const standing = { today, contact, root, heldNowG, feeding, prospects, rules };
   return { ...standing, status: isPath ? 'path' : statusOf(scenario, projection, standing) };

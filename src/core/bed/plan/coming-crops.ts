@@ -12,6 +12,7 @@ import {
   type CropPlan,
   mineralNitrogen,
   missedByTrialCrop,
+  resumeAt,
   returnTo,
   runTo,
   startRun,
@@ -23,6 +24,7 @@ import type { SchoolRules } from '../advice/schools.ts';
 import { harvestWaits } from '../advice/waits.ts';
 import { crowdedBy } from '../books/planting-clash.ts';
 import { atEndOf } from '../projection/bed-projection.ts';
+import type { Mornings } from './bed-past.ts';
 import type { FeedingPlan } from './feeding-plan.ts';
 import { PLANNED_DAYS } from './feeding.ts';
 import {
@@ -63,6 +65,7 @@ export interface ComingSetting {
   readonly rules: Pick<SchoolRules, 'harmlessShare' | 'blamedShare'>;
   readonly prospects: readonly CropProspect[];
   readonly feeding: FeedingPlan | null;
+  readonly mornings: Mornings;
 }
 
 const STEP_DAYS = 7;
@@ -211,12 +214,14 @@ function goodDates(
  * no salt harms it. What it would itself have taken up on its own day is left in the ground.
  */
 function thrivesOn(
-  { scenario, rules }: ComingSetting,
+  { scenario, rules, mornings }: ComingSetting,
   { planting, crop, plan }: Moved,
   days: readonly DayNumber[],
 ): (day: DayNumber) => boolean {
   const others = { ...scenario, crops: scenario.crops.filter(({ id }) => id !== plan?.id) };
   const [run, bareRun] = [startRun(others), startRun(withoutMaterials(others))];
+  resumeAt(run, mornings.own);
+  resumeAt(bareRun, mornings.bare);
   const marks = new Map(
     days.map((day) => {
       const at = [run, bareRun].map((one) => {

@@ -4,6 +4,7 @@ import {
   type BedScenario,
   type Bookmark,
   type CropPlan,
+  resumeAt,
   returnTo,
   runTo,
   startRun,
@@ -55,14 +56,14 @@ const MENDED_BY_WAITING: ReadonlySet<UnmetReason> = new Set(['cap', 'swallowed',
 
 type Asked = Pick<Search, 'today' | 'untilDay' | 'rules' | 'plans'> & {
   /** The bed on the morning of today, when it is at hand. */
-  readonly past?: Bookmark | null;
+  readonly morning?: Bookmark | null;
 };
 
 /** The doses of least cost for a bed from `today` on, and how its crops then fare. Does not look beyond `untilDay`. */
 export function searchDoses(scenario: BedScenario, asked: Asked): Searched {
   const { untilDay } = asked;
   const run = startRun(scenario);
-  if (asked.past?.day === asked.today) returnTo(run, asked.past);
+  if (asked.morning) resumeAt(run, asked.morning);
   else runTo(run, asked.today);
   const start = takeBookmark(run);
   const crops = hungryCrops(run, asked);

@@ -60,10 +60,10 @@ function planned({
   });
   const records = gardenOf(entries, { garden: { ...GARDEN, ...site, feedMaterialId }, journal });
   const { feeding: rules } = adviceSetting({ records, books, today: day(today) });
-  const { past } = projectForAdvice(scenario, day(today));
-  const plan = planFeeding({ scenario, today: day(today), rules, past })!;
+  const { mornings } = projectForAdvice(scenario, day(today));
+  const plan = planFeeding({ scenario, today: day(today), rules, mornings })!;
   // Going on from this morning is the same as running the years before again.
-  expect(planFeeding({ scenario, today: day(today), rules, past: null })).toEqual(plan);
+  expect(planFeeding({ scenario, today: day(today), rules, mornings: null })).toEqual(plan);
   return plan;
 }
 

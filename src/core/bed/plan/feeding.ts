@@ -1,12 +1,7 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
 import { type DayNumber, total } from '../../ground/index.ts';
-import {
-  type BedScenario,
-  type Bookmark,
-  type CropPlan,
-  endingOn,
-  withoutMaterials,
-} from '../../model/index.ts';
+import { type BedScenario, type CropPlan, endingOn, withoutMaterials } from '../../model/index.ts';
+import type { Mornings } from './bed-past.ts';
 import { isTooColdToFeed } from './feeding-limits.ts';
 import type { DosedProduct, FeedingPlan, FeedingRules, PlannedDose } from './feeding-plan.ts';
 import { APART_DAYS, type Searched, searchDoses } from './feeding-search.ts';
@@ -37,13 +32,13 @@ export function planFeeding({
   scenario,
   today,
   rules,
-  past,
+  mornings,
 }: {
   readonly scenario: BedScenario;
   readonly today: DayNumber;
   readonly rules: FeedingRules;
-  /** The bed this morning, when it is at hand. */
-  readonly past: Bookmark | null;
+  /** When they are at hand. */
+  readonly mornings: Mornings | null;
 }): FeedingPlan | null {
   const crops = cropsToFeed(scenario, today);
   if (crops.length === 0) return null;
@@ -54,8 +49,9 @@ export function planFeeding({
   );
   const ground = endingOn(scenario, untilDay);
   const asked = { today, untilDay, plans: crops, rules };
-  const own = searchDoses(ground, { ...asked, past });
-  const twin = searchDoses(withoutMaterials(ground), asked);
+  const fromOwn = { ...asked, morning: mornings?.own ?? null };
+  const own = searchDoses(ground, fromOwn);
+  const twin = searchDoses(withoutMaterials(ground), { ...asked, morning: mornings?.bare ?? null });
   const priceGPerM2 = total(own.doses.map(gramsOf)) - total(twin.doses.map(gramsOf));
   return {
     cropIds: crops.map(({ id }) => id),
@@ -69,9 +65,7 @@ export function planFeeding({
     priceGPerM2,
     postponed: rules.postponed,
     waitingCostsGPerM2:
-      rules.postponed.size === 0
-        ? null
-        : Math.max(0, missedBy(own) - missedBy(onTime(ground, { ...asked, past }))),
+      rules.postponed.size === 0 ? null : Math.max(0, missedBy(own) - missedBy(onTime(ground, fromOwn))),
   };
 }
 

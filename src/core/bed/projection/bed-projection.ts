@@ -20,6 +20,7 @@ import {
   readPostings,
   releasedNitrogen,
   reportSoil,
+  resumeAt,
   rootDepthCm,
   runTo,
   startRun,
@@ -154,21 +155,24 @@ export const projectBed = (
   scenario: BedScenario,
   looksAt: number | LooksAt,
   alsoOn: readonly DayNumber[] = [],
-): BedProjection => projectMarked(scenario, { looksAt, alsoOn, markOn: null }).projection;
+): BedProjection => projectMarked(scenario, { looksAt, alsoOn, markOn: null, past: null }).projection;
 
 interface Looks {
   readonly looksAt: number | LooksAt;
   readonly alsoOn: readonly DayNumber[];
   /** The morning to which another run of the same bed may go back; null for none. */
   readonly markOn: DayNumber | null;
+  /** Where an earlier run of the same bed had come to; from there on it is run and looked at. */
+  readonly past: Bookmark | null;
 }
 
 /** The same, with a bookmark of one morning, so that what is tried from there on need not run the years before again. */
 export function projectMarked(
   scenario: BedScenario,
-  { looksAt, alsoOn, markOn }: Looks,
+  { looksAt, alsoOn, markOn, past }: Looks,
 ): { readonly projection: BedProjection; readonly mark: Bookmark | null } {
   const run = startRun(scenario);
+  if (past) resumeAt(run, past);
   let mark: Bookmark | null = null;
   const isLook: LooksAt =
     typeof looksAt === 'number' ? (day) => (day - scenario.startDay) % looksAt === 0 : looksAt;
@@ -176,7 +180,7 @@ export function projectMarked(
   const samples: BedSample[] = [];
   // One buffer for the books of all samples: it crosses to another thread as one block.
   let looks = wanted.size + 1;
-  for (let day = scenario.startDay; day < scenario.endDay; day++) if (isLook(day)) looks += 1;
+  for (let day = run.day; day < scenario.endDay; day++) if (isLook(day)) looks += 1;
   const buffer = new Float64Array(looks * BOOKS_WIDTH);
   const look = (bed: Bed, day: DayNumber) => {
     const from = samples.length * BOOKS_WIDTH;

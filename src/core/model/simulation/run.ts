@@ -9,6 +9,8 @@ import {
   type BooksScratch,
 } from './books.ts';
 import { checkScenario } from './check-scenario.ts';
+import { traits } from './cohort.ts';
+import { type DecayClass, decayClassFor } from './decay-classes.ts';
 import { carryOut, giveDose, harvestCrop, plantCrop, type Piles } from './events.ts';
 import { withOverrides } from './parameters.ts';
 import { runPile } from './pile.ts';
@@ -163,6 +165,24 @@ export function takeBookmark(run: BedRun): Bookmark {
 export function returnTo(run: BedRun, mark: Bookmark): void {
   copyState(mark.state, run.bed.state);
   run.day = mark.day;
+}
+
+/**
+ * Stands a run where another one had come to, of a bed that was the same until that morning. The bookmark may have been
+ * written down and read again: what objects share, and what they are made from, is the run's own. Mutates run.
+ */
+export function resumeAt(run: BedRun, mark: Bookmark): void {
+  returnTo(run, mark);
+  const { state, classes } = run.bed;
+  const own = ({ rateFactor, exposure, driver }: DecayClass): DecayClass =>
+    decayClassFor(classes, rateFactor, exposure, driver);
+  for (const cohort of state.roots ? [...state.cohorts, state.roots] : state.cohorts) {
+    cohort.traits = traits(cohort.traits);
+    cohort.contactDecay = own(cohort.contactDecay);
+    cohort.upperDecay = own(cohort.upperDecay);
+  }
+  const plans = new Map(run.scenario.crops.map((plan) => [plan.id, plan]));
+  for (const crop of state.crops) crop.plan = plans.get(crop.plan.id) ?? crop.plan;
 }
 
 /**

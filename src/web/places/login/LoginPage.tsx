@@ -1,9 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
+import { useEffect } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Navigate, useSearchParams } from 'react-router';
 import { sessionQuery, useSayPassphrase } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
+import { emptyShelves } from '../../worker/device-shelf.ts';
 import './login.css';
 
 /** Only ways within the app lead on from here. */
@@ -17,6 +19,11 @@ export function LoginPage() {
   const [search] = useSearchParams();
   const { data } = useQuery(sessionQuery());
   const say = useSayPassphrase();
+  const isShutOut = data?.isAdmitted === false;
+  // Whoever may not read the books finds nothing of them on the device either.
+  useEffect(() => {
+    if (isShutOut) void emptyShelves();
+  }, [isShutOut]);
   if (data?.isAdmitted) return <Navigate replace to={safeWay(search.get('to'))} />;
   const troubles = [...new Set(Object.values(sentencesOf(say.error)))];
   return (

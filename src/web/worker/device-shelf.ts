@@ -1,0 +1,65 @@
+import { clear, createStore, get, keys, setMany } from 'idb-keyval';
+
+export interface Kept<Value> {
+  /** All that it depends on: with another key it says nothing. */
+  readonly key: string;
+  readonly value: Value;
+}
+
+/**
+ * What was worked out about beds by this build, kept on the device to be found again: one thing for each `id`. It can all
+ * be worked out anew, so whatever goes wrong here costs time and nothing else.
+ */
+export interface DeviceShelf<Value> {
+  readonly get: (id: string) => Promise<Kept<Value> | undefined>;
+  /** Written down a little later, together with others: what is worked out next does not wait for it. */
+  readonly put: (id: string, kept: Kept<Value>) => void;
+}
+
+/** Another build may say something else. */
+type Dated<Value> = Kept<Value> & { readonly build: string };
+
+/** Things that may be kept before all are forgotten: those of deleted gardens would stay for good. */
+const MOST_KEPT = 1500;
+const WRITTEN_AFTER_MS = 1000;
+
+const STORES = ['vine-ledger-pasts', 'vine-ledger-answers'] as const;
+const storeOf = (name: (typeof STORES)[number]) => createStore(name, 'kept');
+
+/** A shelf by its name. Nothing is kept where the device has no room for it, nor of a build that is still changing. */
+export function deviceShelf<Value>(name: (typeof STORES)[number], build: string): DeviceShelf<Value> {
+  if (import.meta.env?.PROD !== true || typeof indexedDB === 'undefined') {
+    return { get: () => Promise.resolve(undefined), put: () => undefined };
+  }
+  const store = storeOf(name);
+  const unwritten = new Map<string, Dated<Value>>();
+  let tidied: Promise<void> | undefined;
+  const tidy = async () => {
+    if ((await keys(store)).length > MOST_KEPT) await clear(store);
+  };
+  const write = () => {
+    const kept = [...unwritten];
+    unwritten.clear();
+    setMany(kept, store).catch(() => undefined);
+  };
+  return {
+    get: async (id) => {
+      try {
+        await (tidied ??= tidy());
+        const kept = unwritten.get(id) ?? (await get<Dated<Value>>(id, store));
+        return kept?.build === build ? kept : undefined;
+      } catch {
+        return undefined;
+      }
+    },
+    put: (id, kept) => {
+      if (unwritten.size === 0) setTimeout(write, WRITTEN_AFTER_MS);
+      unwritten.set(id, { build, ...kept });
+    },
+  };
+}
+
+/** Forgets all that was kept on this device. */
+export const emptyShelves = async (): Promise<void> => {
+  if (typeof indexedDB !== 'undefined') await Promise.all(STORES.map((name) => clear(storeOf(name))));
+};
