@@ -63,15 +63,12 @@ function bedFindings(records: GardenRecords, taken: StockRun['taken'] | undefine
 }
 
 /** The stock as it would be, and what it gives the beds. */
-function stockFindings(
-  records: GardenRecords,
-  today: string,
-): { findings: Finding[]; taken?: StockRun['taken'] } {
+function stockFindings(records: GardenRecords): { findings: Finding[]; taken?: StockRun['taken'] } {
   const books = stockBooksOf(records);
-  let run: StockRun | undefined;
+  let taken: StockRun['taken'] | undefined;
   const findings = findingsFrom(
     () => {
-      run = proveStock(books, materialFinder(records), today);
+      taken = proveStock(books, materialFinder(records));
     },
     (error) => {
       const [list, index, ...rest] = error.path;
@@ -92,7 +89,7 @@ function stockFindings(
       return findingAbout({ collection: 'lots', id: null, path: error.path, error });
     },
   );
-  return run ? { findings, taken: run.taken } : { findings };
+  return taken ? { findings, taken } : { findings };
 }
 
 function materialFindings(records: GardenRecords): Finding[] {
@@ -138,7 +135,7 @@ function cropFindings({ crops }: GardenRecords): Finding[] {
 export function modelFindings(records: GardenRecords, today: string): Finding[] {
   const described = [...materialFindings(records), ...cropFindings(records)];
   if (described.length > 0) return described;
-  const stock = stockFindings(records, today);
+  const stock = stockFindings(records);
   if (stock.findings.length > 0) return stock.findings;
   return bedFindings(records, stock.taken, today);
 }

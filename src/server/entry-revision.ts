@@ -12,80 +12,84 @@ import type { Stores } from './stores.ts';
 
 const UNSTAMPED = { version: 1, createdAt: '', updatedAt: '' };
 
-interface Weighing {
-  readonly stores: Stores;
-  /** ISO date. */
-  readonly today: string;
-}
+type LayRecord = Extract<EntryRecord, { type: 'lay' }>;
 
-/** What is taken from stock weighs what that amount of the lot weighs on the day, and is called what it has become. */
-function takenFromStock({
-  stores,
-  entry,
-  gardenId,
-  today,
-}: {
-  readonly stores: Stores;
-  readonly entry: Extract<EntryRecord, { type: 'lay' }>;
-  readonly gardenId: string;
-  readonly today: string;
-}): EntryRecord {
-  const records = keptForStock(stores, gardenId);
-  const others = records.entries.filter(({ id }) => id !== entry.id);
-  const { taken } = requireSoundStock({ ...records, entries: [...others, entry] }, today, [entry.id]);
-  const given = taken.get(entry.id)!;
-  return { ...entry, massFreshKg: given.massFreshKg, materialId: nearestMaterialId(given.contents) };
-}
-
-/** A draft as it will be kept: an amount of material is weighed by what lies on how much ground. */
-export function weighDraft({
-  weighing: { stores, today },
-  bed,
-  id,
-  draft,
-}: {
-  readonly weighing: Weighing;
-  readonly bed: BedRecord;
+/** Something to be kept under an id. */
+interface Named {
   readonly id: string;
   readonly draft: EntryDraft | EntryChange;
-}): EntryRecord {
-  const kept = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
-  if (kept.type !== 'lay') return kept;
-  if (kept.lotId)
-    return takenFromStock({ stores, entry: { ...kept, massFreshKg: 0 }, gardenId: bed.gardenId, today });
+}
+
+/** What is taken from stock weighs what that amount of the pile weighs on the day, and is called what it has become. */
+function takenFromStock(stores: Stores, { gardenId }: BedRecord, entries: readonly LayRecord[]) {
+  const ids = new Set(entries.map(({ id }) => id));
+  const records = keptForStock(stores, gardenId);
+  const others = records.entries.filter(({ id }) => !ids.has(id));
+  const taken = requireSoundStock({
+    stores,
+    gardenId,
+    records: { ...records, entries: [...others, ...entries] },
+    about: [...ids],
+  });
+  return (entry: LayRecord): EntryRecord => {
+    const { massFreshKg, contents } = taken.get(entry.id)!;
+    return { ...entry, massFreshKg, materialId: nearestMaterialId(contents) };
+  };
+}
+
+/** An amount of material is weighed by what lies on how much ground. */
+function weighedByMaterial(stores: Stores, bed: BedRecord, entry: LayRecord & { readonly amount: number }) {
   const findMaterial = materialFinder({
     materials: stores.materials.listOf(bed.gardenId),
     labResults: stores.labResults.listOf(bed.gardenId),
   });
-  const material = findMaterial(kept.materialId, dayNumberFromIso(kept.date, ['date']));
+  const material = findMaterial(entry.materialId, dayNumberFromIso(entry.date, ['date']));
   if (!material) {
-    throw new InputError(['materialId'], 'namesNone', { what: 'material', got: kept.materialId });
+    throw new InputError(['materialId'], 'namesNone', { what: 'material', got: entry.materialId });
   }
   const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: bed.areaM2 };
-  return { ...kept, massFreshKg: massFreshKgFromAmount({ amount: kept.amount, unit: kept.unit, measured }) };
+  return {
+    ...entry,
+    massFreshKg: massFreshKgFromAmount({ amount: entry.amount, unit: entry.unit, measured }),
+  };
 }
 
+/** Drafts as they will be kept, each weighed; the stock is proved once for all that comes from it. */
+export function weighDrafts(stores: Stores, bed: BedRecord, drafts: readonly Named[]): EntryRecord[] {
+  const kept = drafts.map(({ id, draft }) => {
+    const entry = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
+    return entry.type === 'lay' ? { ...entry, massFreshKg: 0 } : entry;
+  });
+  const fromStock = kept.flatMap((entry) => (entry.type === 'lay' && entry.lotId ? [entry] : []));
+  const asTaken = fromStock.length > 0 ? takenFromStock(stores, bed, fromStock) : null;
+  return kept.map((entry) => {
+    if (entry.type !== 'lay') return entry;
+    return entry.lotId && asTaken ? asTaken(entry) : weighedByMaterial(stores, bed, entry);
+  });
+}
+
+export const weighDraft = (stores: Stores, bed: BedRecord, named: Named): EntryRecord =>
+  weighDrafts(stores, bed, [named])[0]!;
+
 /** Writes every part of a revision; the books are weighed by the caller, who takes all of it back if they fail. */
-export function carryOutRevision({ stores, today }: Weighing, bed: BedRecord, revision: BedRevision): void {
+export function carryOutRevision(stores: Stores, bed: BedRecord, revision: BedRevision): void {
   for (const { id, version } of revision.removals)
     requireRemoved(stores.entries.remove(id, version), 'entry');
   for (const id of revision.restores) requireWritten(stores.entries.restore(id), 'entry');
-  for (const draft of revision.creates) {
-    const known = sentAgain(stores.entries.find(draft.id), { ...draft, bedId: bed.id });
-    if (!known) stores.entries.insert(weighDraft({ weighing: { stores, today }, bed, id: draft.id, draft }));
+  const creates = revision.creates.filter(
+    (draft) => !sentAgain(stores.entries.find(draft.id), { ...draft, bedId: bed.id }),
+  );
+  for (const { id, version } of revision.changes) {
+    requireSeen(requireFound(stores.entries.find(id), 'entry'), version);
   }
-  for (const { id, ...change } of revision.changes) {
-    const before = requireFound(stores.entries.find(id), 'entry');
-    requireSeen(before, change.version);
-    requireWritten(
-      stores.entries.update(
-        id,
-        change.version,
-        weighDraft({ weighing: { stores, today }, bed, id, draft: change }),
-      ),
-      'entry',
-    );
-  }
+  const weighed = weighDrafts(stores, bed, [
+    ...creates.map((draft) => ({ id: draft.id, draft })),
+    ...revision.changes.map(({ id, ...draft }) => ({ id, draft })),
+  ]);
+  weighed.slice(0, creates.length).forEach((entry) => stores.entries.insert(entry));
+  revision.changes.forEach(({ id, version }, i) =>
+    requireWritten(stores.entries.update(id, version, weighed[creates.length + i]!), 'entry'),
+  );
   requireOwnEntries(
     stores,
     bed.id,

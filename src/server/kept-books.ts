@@ -5,7 +5,7 @@ import type { MaterialRecord } from '../records/material.ts';
 import type { PlantingRecord } from '../records/planting.ts';
 import { dayNumberFromIso } from '../core/ground/index.ts';
 import { InputError } from '../refusals/input-error.ts';
-import { checkBooks, drawsOnStock, materialFinder, siteOf, takenByBed } from '../core/bed/index.ts';
+import { checkBooks, drawsOnStock, materialFinder, siteOf } from '../core/bed/index.ts';
 import { recordTitle, type TitledRecords } from '../words/record-titles.ts';
 import { keptForStock, measuredWeather, requireSoundStock } from './kept-stock.ts';
 import { fromInputError, notFound, contradiction, type ProblemError } from './problems.ts';
@@ -48,7 +48,7 @@ export function requireSoundBooks({
   const materials = change.materials?.(kept.materials) ?? kept.materials;
   const crops = change.crops?.(stores.crops.listOf(garden.id)) ?? stores.crops.listOf(garden.id);
   const taken = [...kept.entries, ...entries].some(drawsOnStock)
-    ? takenFromSoundStock({ stores, bed, setting: { entries, materials }, today, about: change.about ?? [] })
+    ? takenFromSoundStock({ stores, bed, setting: { entries, materials }, about: change.about ?? [] })
     : undefined;
   try {
     checkBooks(
@@ -81,7 +81,6 @@ function takenFromSoundStock({
   stores,
   bed,
   setting: { entries, materials },
-  today,
   about,
 }: {
   readonly stores: Stores;
@@ -90,7 +89,6 @@ function takenFromSoundStock({
     readonly entries: readonly EntryRecord[];
     readonly materials: readonly MaterialRecord[];
   };
-  readonly today: string;
   readonly about: readonly string[];
 }) {
   const kept = keptForStock(stores, bed.gardenId);
@@ -100,8 +98,7 @@ function takenFromSoundStock({
     beds: kept.beds.map((one) => (one.id === bed.id ? bed : one)),
     entries: [...kept.entries.filter(({ bedId }) => bedId !== bed.id), ...entries],
   };
-  requireSoundStock(records, today, about);
-  return takenByBed(records, bed.id);
+  return requireSoundStock({ stores, gardenId: bed.gardenId, records, about });
 }
 
 /** A fault of the record itself by its field; a fault it causes elsewhere by a sentence about that record. */

@@ -1,7 +1,13 @@
 import type { MeasuredDay } from '../records/weather.ts';
 import { InputError } from '../refusals/input-error.ts';
 import { type GardenRecords, materialFinder, stockBooksOf } from '../core/bed/index.ts';
-import { type StockBooks, type StockRun, proveStock } from '../core/yard/index.ts';
+import {
+  type StockBooks,
+  type StockMemory,
+  type StockRun,
+  emptyMemory,
+  proveStock,
+} from '../core/yard/index.ts';
 import { recordTitle, type TitledRecords } from '../words/record-titles.ts';
 import { requireFound } from './answers.ts';
 import { fromInputError, contradiction, type ProblemError } from './problems.ts';
@@ -47,14 +53,38 @@ export const measuredWeather = (stores: Stores, gardenId: string): MeasuredDay[]
     evapotranspirationMm,
   }));
 
+/** What the stocks of the gardens written to last came to, so that a posting runs only what it touches. */
+const memories = new WeakMap<Stores, Map<string, StockMemory>>();
+const MOST_REMEMBERED = 3;
+
+function memoryOf(stores: Stores, gardenId: string): StockMemory {
+  const known = memories.get(stores) ?? new Map<string, StockMemory>();
+  memories.set(stores, known);
+  const memory = known.get(gardenId) ?? emptyMemory();
+  known.delete(gardenId);
+  known.set(gardenId, memory);
+  if (known.size > MOST_REMEMBERED) known.delete(known.keys().next().value!);
+  return memory;
+}
+
 /**
- * Throws a problem naming the field unless the stock as kept can be: nothing taken that was not there, no pile used
- * before it came. Returns the run with plans carried out. `about` are the ids a write is about.
+ * Throws a problem naming the field unless the stock, as kept or as `records` would have it, can be: nothing taken that
+ * was not there, no pile used before it came. Returns what the beds are given. `about` are the ids a write is about.
  */
-export function requireSoundStock(records: GardenRecords, today: string, about: readonly string[]): StockRun {
+export function requireSoundStock({
+  stores,
+  gardenId,
+  records = keptForStock(stores, gardenId),
+  about,
+}: {
+  readonly stores: Stores;
+  readonly gardenId: string;
+  readonly records?: GardenRecords;
+  readonly about: readonly string[];
+}): StockRun['taken'] {
   const books = stockBooksOf(records);
   try {
-    return proveStock(books, materialFinder(records), today);
+    return proveStock(books, materialFinder(records), memoryOf(stores, gardenId));
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     throw problemAbout({ error, records, books, about });

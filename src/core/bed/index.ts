@@ -39,6 +39,7 @@ export {
   soilOfFill,
 } from './books/bed-fill.ts';
 export { bedScenario, inRecordWords } from './books/bed-scenario.ts';
+export { type StockRuns, stockRuns } from './books/stock-runs.ts';
 export type { BedPast, PastKeeper } from './plan/bed-past.ts';
 export { checkBooks } from './books/check-books.ts';
 export { type FingerQuestion, fingerStep } from './books/finger-test.ts';

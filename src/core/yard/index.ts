@@ -72,5 +72,7 @@ export { LOT_HORIZON_DAYS, type LotBrief, type LotCourse, lotBrief, lotCourse } 
 export type { BurnResult } from './stock/movements.ts';
 export { nearestMaterialId } from './stock/nearest-material.ts';
 export { proveStock } from './stock/prove-stock.ts';
-export { type StockBooks, type StockRun, type TakenForBed, runStock } from './stock/run-stock.ts';
+export { type StockBooks, type StockRun, carryOut, carryOutInSteps, runStock } from './stock/run-stock.ts';
+export { type StockMemory, emptyMemory } from './stock/stock-memory.ts';
+export { type TakenForBed, lotsNamedBy } from './stock/stock-steps.ts';
 export { type LotLine, foldTime } from './stock/stock-ledger.ts';

@@ -35,7 +35,9 @@ export function gardenAgenda({ yard, beds, today }: CalendarRecords): AgendaItem
   const brews = journal.filter((one) => one.kind === 'brew');
   const tasks = [
     ...beds.flatMap(({ id }) => bedAgenda({ records: yard, bedId: id, todayIso: today })),
-    ...(yard.lots.length > 0 || brews.length > 0 ? yardAgenda(yard, brews, today) : []),
+    ...(yard.lots.length > 0 || brews.length > 0
+      ? yardAgenda({ records: yard, brews, todayIso: today })
+      : []),
   ];
   return agendaOf(tasks, journal, dayNumberFromIso(today, ['today'])).filter(
     ({ state }) => state === 'open' || state === 'snoozed',

@@ -43,7 +43,7 @@ function missingReferences(garden: Garden, collection: CollectionName, record: o
 
 /** The record as it will be kept: stamped, and weighed where it says how much but not how heavy. */
 function asKept(setting: Setting, row: NamedRow, kept: AnyRecord | undefined): Filed<AnyRecord> {
-  const { stores, now, gardenId, today } = setting;
+  const { stores, now, gardenId } = setting;
   const isOfBed = row.collection === 'entries' || row.collection === 'plantings';
   const stamped = {
     createdAt: kept?.createdAt ?? now,
@@ -61,7 +61,7 @@ function asKept(setting: Setting, row: NamedRow, kept: AnyRecord | undefined): F
     return stamped;
   const { createdAt, updatedAt, bedId, ...draft } = stamped as unknown as EntryDraft & Filed<AnyRecord>;
   const bed = stores.beds.find(bedId!)!;
-  const entry = weighDraft({ weighing: { stores, today }, bed, id: row.id, draft });
+  const entry = weighDraft(stores, bed, { id: row.id, draft });
   return { ...entry, createdAt, updatedAt };
 }
 

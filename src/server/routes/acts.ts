@@ -7,7 +7,7 @@ import type { EntryRecord } from '../../records/entry.ts';
 import type { AppContext } from '../app-context.ts';
 import { carryOutRevision } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
-import { keptForStock, requireSoundStock } from '../kept-stock.ts';
+import { requireSoundStock } from '../kept-stock.ts';
 import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import type { Stores } from '../stores.ts';
 import { journalKeeper } from './journal.ts';
@@ -30,7 +30,7 @@ const requireOwnBed = ({ stores, gardenId }: Scene, bedId: string) =>
 
 /** Entries by their beds: written, changed, removed. The beds that were touched come back with what is kept. */
 function actOnEntries(scene: Scene, { creates, changes, removals }: GardenAct['entries']) {
-  const { stores, today } = scene;
+  const { stores } = scene;
   const bedOf = (id: string) => requireFound(stores.entries.find(id), 'entry').bedId;
   const placed = [
     ...creates.map(({ bedId, draft }) => ({ bedId, creates: [draft], changes: [], removals: [] })),
@@ -38,7 +38,7 @@ function actOnEntries(scene: Scene, { creates, changes, removals }: GardenAct['e
     ...removals.map((one) => ({ bedId: bedOf(one.id), creates: [], changes: [], removals: [one] })),
   ];
   for (const { bedId, ...revision } of placed) {
-    carryOutRevision({ stores, today }, requireOwnBed(scene, bedId), {
+    carryOutRevision(stores, requireOwnBed(scene, bedId), {
       ...revision,
       restores: [],
       order: [],
@@ -107,11 +107,7 @@ export const actRoutes = ({ stores, today }: AppContext) =>
         requireSoundBooks({ stores, bedId, today: scene.today, change: { about } });
       }
       if (act.movements.creates.length + act.movements.changes.length + act.movements.removals.length > 0) {
-        requireSoundStock(
-          keptForStock(stores, gardenId),
-          scene.today,
-          movements.map(({ id }) => id),
-        );
+        requireSoundStock({ stores, gardenId, about: movements.map(({ id }) => id) });
       }
       return c.json({ journal: records, entries: entries.kept, plantings: plantings.kept, movements }, 200);
     }),

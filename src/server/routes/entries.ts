@@ -22,7 +22,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
         const known = sentAgain(stores.entries.find(id), { ...draft, bedId: bed.id });
         if (known) return c.json(known, 200);
-        const entry = weighDraft({ weighing: { stores, today: today() }, bed, id, draft });
+        const entry = weighDraft(stores, bed, { id, draft });
         requireSoundBooks({
           stores,
           bedId: bed.id,
@@ -37,7 +37,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const revision = c.req.valid('json');
         const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
         requireOwnEntries(stores, bed.id, [...revision.changes, ...revision.removals]);
-        carryOutRevision({ stores, today: today() }, bed, revision);
+        carryOutRevision(stores, bed, revision);
         requireSoundBooks({
           stores,
           bedId: bed.id,
@@ -56,7 +56,7 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const before = requireFound(stores.entries.find(id), 'entry');
         requireSeen(before, change.version);
         const bed = requireFound(stores.beds.find(before.bedId), 'bed');
-        const entry = weighDraft({ weighing: { stores, today: today() }, bed, id, draft: change });
+        const entry = weighDraft(stores, bed, { id, draft: change });
         requireSoundBooks({
           stores,
           bedId: bed.id,

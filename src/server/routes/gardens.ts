@@ -35,8 +35,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
         const kept = stores.gardens.insert(garden);
         const keptBed = stores.beds.insert({ ...bed, gardenId: kept.id });
         if (entry) {
-          const weighing = { stores, today: today() };
-          stores.entries.insert(weighDraft({ weighing, bed: keptBed, id: entry.id, draft: entry }));
+          stores.entries.insert(weighDraft(stores, keptBed, { id: entry.id, draft: entry }));
         }
         if (planting) stores.plantings.insert({ ...planting, bedId: keptBed.id });
         const about = [entry, planting].flatMap((one) => (one ? [one.id] : []));

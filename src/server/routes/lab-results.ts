@@ -9,7 +9,7 @@ import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } 
 import { body, seenVersion } from './validated.ts';
 
 /** Laboratory reports on materials: from their day on they take the place of the table's figures. */
-export const labResultRoutes = ({ stores, today, newId }: AppContext) => {
+export const labResultRoutes = ({ stores, newId }: AppContext) => {
   const requireSound = (gardenId: string, materialId: string) => {
     const records = keptForStock(stores, gardenId);
     const material = materialFinder(records)(materialId);
@@ -17,7 +17,7 @@ export const labResultRoutes = ({ stores, today, newId }: AppContext) => {
       throw new InputError(['materialId'], 'namesNone', { what: 'material', got: materialId });
     }
     checkMaterial(material, []);
-    requireSoundStock(records, today(), []);
+    requireSoundStock({ stores, gardenId, records, about: [] });
   };
   return new Hono()
     .post('/gardens/:gardenId/lab-results', body(labResultDraft), (c) => {

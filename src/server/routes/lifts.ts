@@ -193,7 +193,7 @@ export const liftRoutes = ({ stores, today }: AppContext) =>
       }
       if (written.lot) {
         const about = written.movements.map(({ id }) => id);
-        requireSoundStock(keptRecords(stores, bed.gardenId), today(), about);
+        requireSoundStock({ stores, gardenId: bed.gardenId, about });
       }
       return c.json(written, 201);
     });

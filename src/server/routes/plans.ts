@@ -42,7 +42,7 @@ export const planRoutes = ({ stores, today }: AppContext) =>
         const bed = requireFound(stores.beds.find(bedId), 'bed');
         if (bed.gardenId !== garden.id) throw notFound('bed');
         requireOwnEntries(stores, bed.id, [...entries.changes, ...entries.removals]);
-        carryOutRevision({ stores, today: today() }, bed, entries);
+        carryOutRevision(stores, bed, entries);
         revisePlantings(stores, bed, plantings);
       }
       for (const { bedId, entries, plantings } of beds) {

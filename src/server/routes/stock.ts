@@ -5,7 +5,7 @@ import { stockPosting, takingBack, type TakingBack } from '../../contract/reques
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import type { AppContext } from '../app-context.ts';
-import { keptForStock, requireSoundStock } from '../kept-stock.ts';
+import { requireSoundStock } from '../kept-stock.ts';
 import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { keepMaterial } from './materials.ts';
 import { body, seenVersion } from './validated.ts';
@@ -25,7 +25,7 @@ function requireOfGarden(stores: Stores, gardenId: string, { movements, lots, en
 /** Lots and what moves among them. Every write is weighed against the whole stock before it is kept. */
 export const stockRoutes = ({ stores, today }: AppContext) => {
   const requireSound = (gardenId: string, about: readonly string[]) =>
-    requireSoundStock(keptForStock(stores, gardenId), today(), about);
+    requireSoundStock({ stores, gardenId, about });
   return new Hono()
     .post('/gardens/:gardenId/stock', body(stockPosting), (c) => {
       const { materials, lots, movements } = c.req.valid('json');

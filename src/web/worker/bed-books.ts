@@ -14,6 +14,7 @@ import {
   takenByBed,
 } from '../../core/bed/index.ts';
 import type { BedScenario } from '../../core/model/index.ts';
+import { emptyMemory } from '../../core/yard/index.ts';
 import { booksAsPlanned, endOfYears } from '../../core/long-run/index.ts';
 import { keeperOf } from './kept-pasts.ts';
 
@@ -25,6 +26,9 @@ export interface BedQuestion {
   readonly today: string;
 }
 
+/** What the stock came to, for all questions about it and about the beds that draw on it. */
+export const stockMemory = emptyMemory();
+
 /** What the stock gave last: all questions about one bed share it while nothing about the stock changes. */
 let lastTaken: { readonly key: string; readonly taken: ReturnType<typeof takenByBed> } | undefined;
 
@@ -32,7 +36,7 @@ const rememberedTakes: typeof takenByBed = (records, bedId) => {
   if (records.lots.length === 0) return undefined;
   const { materials, labResults } = records;
   const key = JSON.stringify([bedId, stockBooksOf(records), materials, labResults]);
-  if (lastTaken?.key !== key) lastTaken = { key, taken: takenByBed(records, bedId) };
+  if (lastTaken?.key !== key) lastTaken = { key, taken: takenByBed(records, bedId, stockMemory) };
   return lastTaken.taken;
 };
 

@@ -25,7 +25,14 @@ import {
 import { type DayNumber, dayNumberFromIso, findLibraryMaterial } from '../../core/ground/index.ts';
 import type { Observation } from '../../records/journal.ts';
 import type { PlantSign } from '../../records/vocabulary.ts';
-import { plannedBed, rememberedBooks, requireBooks, scenarioOf, type BedQuestion } from './bed-books.ts';
+import {
+  plannedBed,
+  rememberedBooks,
+  stockMemory,
+  requireBooks,
+  scenarioOf,
+  type BedQuestion,
+} from './bed-books.ts';
 
 const SHORT_DAYS = 150;
 
@@ -37,6 +44,7 @@ export const bedAgendaAnswer = (question: BedQuestion): Task[] =>
     todayIso: question.today,
     booksOf: rememberedBooks,
     planned: plannedBed(question),
+    memory: stockMemory,
   });
 
 /** What the model expected where something was seen, by observation. */

@@ -1,12 +1,10 @@
 import {
   type BurnResult,
   type ChargePreview,
-  LOT_HORIZON_DAYS,
   type LotBrief,
   type LotContents,
   type LotCourse,
   type LotLine,
-  type StockRun,
   figuresOf,
   foldTime,
   isEmpty,
@@ -17,7 +15,6 @@ import {
   materialOfContents,
   nearestMaterialId,
   previewCharge,
-  runStock,
   scaleContents,
   volumeL,
 } from '../../core/yard/index.ts';
@@ -36,8 +33,9 @@ import {
   layingDay,
   yardAgenda,
 } from '../../core/season/index.ts';
-import { type GardenRecords, carriedForward, materialFinder, stockBooksOf } from '../../core/bed/index.ts';
+import { type GardenRecords, type StockRuns, materialFinder, stockRuns } from '../../core/bed/index.ts';
 import type { MaterialPile } from '../../core/long-run/index.ts';
+import { stockMemory } from './bed-books.ts';
 
 /** The stock of a garden, and the day it is looked at. */
 export interface StockQuestion {
@@ -46,28 +44,13 @@ export interface StockQuestion {
   readonly today: string;
 }
 
-interface Runs {
-  readonly today: StockRun;
-  readonly ahead: StockRun;
-  readonly planned: StockRun;
-}
-
 /** What was worked out last: everything on the stock pages is a view of the same three runs. */
-let last: { readonly key: string; readonly runs: Runs } | undefined;
+let last: { readonly key: string; readonly runs: StockRuns } | undefined;
 
-function runsFor({ records, today }: StockQuestion): Runs {
+function runsFor({ records, today }: StockQuestion): StockRuns {
   const key = JSON.stringify([records, today]);
   if (last?.key === key) return last.runs;
-  const books = stockBooksOf(carriedForward(records, today));
-  const find = materialFinder(records);
-  const day = dayNumberFromIso(today, ['today']);
-  const run = (until: DayNumber, withPlans: boolean) => runStock(books, find, { until, withPlans });
-  const runs = {
-    // What is done today is there this evening.
-    today: run(day + 1, false),
-    ahead: run(day + LOT_HORIZON_DAYS, false),
-    planned: run(day + LOT_HORIZON_DAYS, true),
-  };
+  const runs = stockRuns(records, today, stockMemory);
   last = { key, runs };
   return runs;
 }
@@ -223,4 +206,4 @@ export interface YardQuestion {
 
 /** What stock, heaps, fires, charges and brews ask for. */
 export const yardAnswer = ({ records, brews, today }: YardQuestion): Task[] =>
-  yardAgenda(records, brews, today);
+  yardAgenda({ records, brews, todayIso: today, runs: runsFor({ records, today }) });

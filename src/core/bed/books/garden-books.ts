@@ -20,7 +20,7 @@ import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
 import type { School } from '../../../records/vocabulary.ts';
 import type { Site } from '../../../records/garden.ts';
-import { type StockBooks, type StockRun, runStock } from '../../yard/index.ts';
+import { type StockBooks, type StockMemory, type StockRun, carryOut } from '../../yard/index.ts';
 
 /** The records of a whole garden, as far as the model reads them. */
 export interface GardenRecords {
@@ -125,14 +125,16 @@ function lastTake(entries: GardenRecords['entries'], bedId: string): DayNumber |
   return days.length > 0 ? Math.max(...days) + 1 : undefined;
 }
 
-/** What the stock gives one bed, plans carried out; undefined when the bed draws on none. */
+/** What the stock gives one bed, plans carried out; undefined when the bed draws on none. `memory` may know most of it. */
 export function takenByBed(
   records: StockRecords & Pick<GardenRecords, 'materials' | 'labResults'>,
   bedId: string,
+  memory?: StockMemory,
 ): StockRun['taken'] | undefined {
   const until = lastTake(records.entries, bedId);
   if (until === undefined) return undefined;
-  return runStock(stockBooksOf(records), materialFinder(records), { until, withPlans: true }).taken;
+  const options = { until, withPlans: true, ...(memory ? { memory } : {}) };
+  return carryOut(stockBooksOf(records), materialFinder(records), options).taken;
 }
 
 /** What was written down about one bed; undefined when the garden has no such bed. What the stock gives it is not looked up. */

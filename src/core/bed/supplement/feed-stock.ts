@@ -1,18 +1,10 @@
-import type { Movement } from '../../../records/movement.ts';
 import { type DayNumber, total } from '../../ground/index.ts';
-import { figuresOf, runStock } from '../../yard/index.ts';
+import { type StockMemory, figuresOf, lotsNamedBy, runStock } from '../../yard/index.ts';
 import { type GardenRecords, materialFinder, stockBooksOf } from '../books/garden-books.ts';
 import { FEED_PRODUCTS, type FeedProduct } from './feed-products.ts';
 
 /** Less nitrogen than this in a bag is not worth planning with, g (set here). */
 const WORTH_OPENING_G = 10;
-
-const lotsNamedBy = (movement: Movement): string[] => [
-  movement.lotId,
-  ...(movement.type === 'move' ? [movement.toLotId] : []),
-  ...(movement.type === 'make' ? movement.ingredients.flatMap(({ lotId }) => lotId ?? []) : []),
-  ...(movement.type === 'burn' ? movement.feedstock.flatMap(({ lotId }) => lotId ?? []) : []),
-];
 
 /** The part of a garden's records that decides how much of the products it feeds with lies in stock. */
 export function feedStockRecords<Records extends GardenRecords>(
@@ -50,12 +42,13 @@ export interface FeedInStock {
 }
 
 /** The lots in which products lie unmixed in the evening of a day, those with most nitrogen first. Plans up to it are carried out. */
-export function feedLots(records: GardenRecords, today: DayNumber): FeedLot[] {
+export function feedLots(records: GardenRecords, today: DayNumber, memory?: StockMemory): FeedLot[] {
   const own = { ...records, ...feedStockRecords(records) };
   if (own.lots.length === 0) return [];
   const { lots } = runStock(stockBooksOf(own), materialFinder(records), {
     until: today + 1,
     withPlans: true,
+    ...(memory ? { memory } : {}),
   });
   return [...lots]
     .filter(([, { contents }]) => contents.cohorts.length > 0)

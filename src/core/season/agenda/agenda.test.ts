@@ -315,11 +315,10 @@ describe('the tasks of the yard', () => {
     isHot: false,
     reserveL: 0,
   };
-  const yard = (movements: Parameters<typeof yardAgenda>[0]['movements'], brews: Brew[] = []) =>
-    yardAgenda({ ...gardenOf([]), lots: [lot], movements }, brews, TODAY).map(({ key, day: due }) => [
-      key,
-      isoDateOf(due),
-    ]);
+  const yard = (movements: Parameters<typeof yardAgenda>[0]['records']['movements'], brews: Brew[] = []) =>
+    yardAgenda({ records: { ...gardenOf([]), lots: [lot], movements }, brews, todayIso: TODAY }).map(
+      ({ key, day: due }) => [key, isoDateOf(due)],
+    );
   const charge = {
     id: 'make',
     type: 'make',

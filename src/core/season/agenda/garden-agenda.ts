@@ -2,16 +2,16 @@ import {
   type GardenRecords,
   type PlannedBed,
   booksOfBed,
-  carriedForward,
   feedLots,
   materialFinder,
   planOfBed,
-  stockBooksOf,
+  stockRuns,
+  type StockRuns,
 } from '../../bed/index.ts';
-import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
+import { dayNumberFromIso } from '../../ground/index.ts';
 import type { Brew } from '../../../records/journal.ts';
 import type { Lot } from '../../../records/lot.ts';
-import { LOT_HORIZON_DAYS, type StockRun, lotBrief, runStock } from '../../yard/index.ts';
+import { type StockMemory, lotBrief } from '../../yard/index.ts';
 import { bedTasks } from './bed-tasks.ts';
 import { stockTasks, type LoggedMovement } from './stock-tasks.ts';
 import type { Task } from './tasks.ts';
@@ -25,6 +25,7 @@ export function bedAgenda({
   todayIso,
   booksOf = booksOfBed,
   planned = planOfBed({ records, bedId, todayIso, booksOf }),
+  memory,
 }: {
   readonly records: GardenRecords;
   readonly bedId: string;
@@ -32,6 +33,8 @@ export function bedAgenda({
   readonly booksOf?: (records: GardenRecords, bedId: string) => Books;
   /** The plan of the bed, when it is worked out already. */
   readonly planned?: PlannedBed | undefined;
+  /** What the stock came to, as far as it is known. */
+  readonly memory?: StockMemory;
 }): Task[] {
   const books = booksOf(records, bedId);
   if (!books || !planned) return [];
@@ -44,7 +47,7 @@ export function bedAgenda({
     todayIso,
     projection,
     plan,
-    feedLots: doses.length > 0 ? feedLots(records, today) : [],
+    feedLots: doses.length > 0 ? feedLots(records, today, memory) : [],
   });
 }
 
@@ -54,18 +57,19 @@ export interface YardRecords extends GardenRecords {
   readonly movements: readonly LoggedMovement[];
 }
 
-/** Tasks of stock, heaps, fires, charges and brews. */
-export function yardAgenda(records: YardRecords, brews: readonly Brew[], todayIso: string): Task[] {
+/** Tasks of stock, heaps, fires, charges and brews. `runs` are those of the stock on that day, when they are at hand. */
+export function yardAgenda({
+  records,
+  brews,
+  todayIso,
+  runs = stockRuns(records, todayIso),
+}: {
+  readonly records: YardRecords;
+  readonly brews: readonly Brew[];
+  readonly todayIso: string;
+  readonly runs?: StockRuns;
+}): Task[] {
   const today = dayNumberFromIso(todayIso, ['today']);
-  const forward = carriedForward(records, todayIso);
-  const books = stockBooksOf(forward);
-  const find = materialFinder(records);
-  const run = (until: DayNumber, withPlans: boolean): StockRun => runStock(books, find, { until, withPlans });
-  const runs = {
-    today: run(today + 1, false),
-    ahead: run(today + LOT_HORIZON_DAYS, false),
-    planned: run(today + LOT_HORIZON_DAYS, true),
-  };
   const briefs = new Map(
     records.lots.map(({ id, reserveL }) => [
       id,

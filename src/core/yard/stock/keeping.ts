@@ -70,7 +70,7 @@ export function airFactor({ keeping, isTurned }: Treatment, p: ModelParameters):
 }
 
 /** Readings further apart than this say nothing of the days between (set here). */
-const READINGS_JOINED_DAYS = 21;
+export const READINGS_JOINED_DAYS = 21;
 
 /**
  * Warmth of a lot on a day, degrees C. Between two readings the excess over the air runs straight; after the last it

@@ -1,15 +1,20 @@
 import { type FindMaterial, dayNumberFromIso } from '../../ground/index.ts';
-import { runStock, type StockBooks, type StockRun } from './run-stock.ts';
+import { carryOut, type StockBooks, type StockRun } from './run-stock.ts';
+import { emptyMemory, endRun, type StockMemory } from './stock-memory.ts';
 
 /**
- * The whole stock, facts first and then with plans carried out, to the evening of its last day or of today. Throws
- * InputError with a path such as `movements.3.amount` for what cannot be.
+ * All postings of the stock carried out, facts first and then with plans: what each bed is given. Throws InputError with a
+ * path such as `movements.3.amount` for what cannot be.
  */
-export function proveStock(books: StockBooks, findMaterial: FindMaterial, today: string): StockRun {
-  const dated = [...books.movements, ...books.takes];
-  const days = [today, ...dated.map(({ date }) => date)].map((date) => dayNumberFromIso(date, ['date']));
-  const until = Math.max(...days) + 1;
-  const facts = runStock(books, findMaterial, { until, withPlans: false });
-  const hasPlans = dated.some(({ state }) => state === 'planned');
-  return hasPlans ? runStock(books, findMaterial, { until, withPlans: true }) : facts;
+export function proveStock(
+  books: StockBooks,
+  findMaterial: FindMaterial,
+  memory: StockMemory = emptyMemory(),
+): StockRun['taken'] {
+  const days = [...books.movements, ...books.takes].map(({ date }) => dayNumberFromIso(date, ['date']));
+  const until = Math.max(0, ...days) + 1;
+  carryOut(books, findMaterial, { until, withPlans: false, memory });
+  const { taken } = carryOut(books, findMaterial, { until, withPlans: true, memory });
+  endRun(memory);
+  return taken;
 }

@@ -1,23 +1,36 @@
 import { type DayNumber, type FindMaterial, dayNumberFromIso } from '../../ground/index.ts';
-import { InputError, requireNumber, type FieldPath } from '../../../refusals/input-error.ts';
 import type { Site } from '../../../records/garden.ts';
 import type { BedTake, Movement } from '../../../records/movement.ts';
 import type { Lot } from '../../../records/lot.ts';
 import { withOverrides } from '../../model/index.ts';
-import { freshKg, type LotContents } from './lot-contents.ts';
+import type { TemperatureReading } from './keeping.ts';
+import type { LotContents } from './lot-contents.ts';
 import { figuresOf } from './lot-figures.ts';
-import { carryOutMovement, type BurnResult } from './movements.ts';
+import type { BurnResult } from './movements.ts';
 import {
-  askedKg,
   balanceError,
   bringTo,
-  createLot,
-  takeOut,
   type LotLine,
   type LotLook,
   type RunningLot,
   type StockSetting,
 } from './stock-ledger.ts';
+import {
+  beginRun,
+  emptyMemory,
+  endRun,
+  firstVersion,
+  goingOn,
+  recall,
+  remember,
+  stepKey,
+  versionOf,
+  wholeLot,
+  type Standing,
+  type StepOutcome,
+  type StockMemory,
+} from './stock-memory.ts';
+import { stepsOf, type Step, type TakenForBed } from './stock-steps.ts';
 
 /** All that decides how the stock of a garden fares. Movements and takes in the order they were written down. */
 export interface StockBooks {
@@ -43,12 +56,6 @@ export interface LotHistory {
   readonly balanceError: number;
 }
 
-/** What a bed got out of the stock. */
-export interface TakenForBed {
-  readonly massFreshKg: number;
-  readonly contents: LotContents;
-}
-
 export interface StockRun {
   readonly lots: ReadonlyMap<string, LotHistory>;
   readonly taken: ReadonlyMap<string, TakenForBed>;
@@ -56,109 +63,138 @@ export interface StockRun {
   readonly burnt: ReadonlyMap<string, BurnResult>;
 }
 
-interface Step {
-  readonly day: DayNumber;
-  readonly run: (lots: ReadonlyMap<string, RunningLot>) => void;
-}
-
 /** Looks are taken, and contents kept, on this day too. */
 export interface StockRunOptions {
   readonly until: DayNumber;
   /** Plans are carried out on their dates; nothing is refused for want of stock. */
   readonly withPlans: boolean;
+  /** What runs before came to: this one begins where something changed. */
+  readonly memory?: StockMemory;
 }
+
+/** The postings carried out, each lot standing at the last one that touched it. */
+type CarriedOut = Omit<StockRun, 'lots'> & { readonly lots: ReadonlyMap<string, Standing> };
 
 /**
  * The stock of a garden from its first arrival to the morning of `until`. Throws InputError with a path such as
  * `movements.3.amount` for what cannot be; asking for more than is there is refused only without plans.
  */
 export function runStock(books: StockBooks, findMaterial: FindMaterial, options: StockRunOptions): StockRun {
-  const setting: StockSetting = {
-    climate: books.site.climate,
-    parameters: withOverrides(),
-    isStrict: !options.withPlans,
+  const { until, memory = emptyMemory() } = options;
+  const setting = settingOf(books, options);
+  const carriedOut = carryOut(books, findMaterial, { ...options, memory });
+  const toTheEnd: Pick<Step, 'day' | 'what' | 'run'> = {
+    day: until,
+    what: 'end',
+    run: ({ lots }) => lots.forEach((lot) => bringTo(lot, until, setting)),
   };
+  for (const lot of carriedOut.lots.values()) doStep(toTheEnd, [lot], setting, memory);
+  endRun(memory);
+  return {
+    ...carriedOut,
+    lots: new Map([...carriedOut.lots].map(([id, lot]) => [id, historyOf(wholeLot(lot), until)])),
+  };
+}
+
+/** The postings before `until`, carried out one by one, and no lot followed further than that. Throws as `runStock` does. */
+export function carryOut(
+  books: StockBooks,
+  findMaterial: FindMaterial,
+  options: StockRunOptions,
+): CarriedOut {
+  const steps = carryOutInSteps(books, findMaterial, options);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
+}
+
+/** The same, stopping after each posting that was not remembered, so that others can be seen to in between. */
+export function* carryOutInSteps(
+  books: StockBooks,
+  findMaterial: FindMaterial,
+  options: StockRunOptions,
+): Generator<undefined, CarriedOut> {
+  const { until, withPlans, memory = emptyMemory() } = options;
+  const setting = settingOf(books, options);
+  beginRun(memory, JSON.stringify(setting.climate));
+  const readings = readingsByLot(books.movements);
   const lots = new Map(
-    books.lots.map((record) => [record.id, createLot(record, readingsOf(record.id, books.movements))]),
+    books.lots.map((record): [string, Standing] => [
+      record.id,
+      { record, readings: readings.get(record.id) ?? [], version: firstVersion(memory, record) },
+    ]),
   );
   const taken = new Map<string, TakenForBed>();
   const burnt = new Map<string, BurnResult>();
-  const isMeant = ({ state }: { readonly state: string }) => options.withPlans || state === 'laid';
-  const steps: Step[] = [
-    ...books.movements.map((movement, i): Step & { isMeant: boolean } => {
-      const path = ['movements', i];
-      const day = dayNumberFromIso(movement.date, [...path, 'date']);
-      return {
-        isMeant: isMeant(movement),
-        day,
-        run: (all) => carryOutMovement(movement, { lots: all, day, path, setting, findMaterial, burnt }),
-      };
-    }),
-    ...books.takes.map((take, i): Step & { isMeant: boolean } => {
-      const path = ['takes', i];
-      const day = dayNumberFromIso(take.date, [...path, 'date']);
-      return {
-        isMeant: isMeant(take),
-        day,
-        run: (all) => taken.set(take.entryId, takeForBed({ take, lots: all, day, path, setting })),
-      };
-    }),
-  ].filter((step) => step.isMeant && step.day < options.until);
-  steps.sort((a, b) => a.day - b.day);
-  for (const step of steps) step.run(lots);
-  for (const lot of lots.values()) bringTo(lot, options.until, setting);
+  for (const step of stepsOf(books, findMaterial)) {
+    if (step.day >= until || (step.isPlanned && !withPlans)) continue;
+    const named = step.lotIds.flatMap((id) => lots.get(id) ?? []);
+    const { outcome, isNew } = doStep(step, named, setting, memory);
+    outcome.taken.forEach((value, id) => taken.set(id, value));
+    outcome.burnt.forEach((value, id) => burnt.set(id, value));
+    if (isNew) yield;
+  }
+  return { lots, taken, burnt };
+}
+
+const settingOf = (
+  { site }: StockBooks,
+  { withPlans }: Pick<StockRunOptions, 'withPlans'>,
+): StockSetting => ({
+  climate: site.climate,
+  parameters: withOverrides(),
+  isStrict: !withPlans,
+});
+
+/** Carries out a step, or recalls what it came to. Moves the lots on. Mutates memory. */
+function doStep(
+  step: Pick<Step, 'day' | 'what' | 'run'>,
+  named: readonly Standing[],
+  setting: StockSetting,
+  memory: StockMemory,
+): { readonly outcome: StepOutcome; readonly isNew: boolean } {
+  const key = stepKey(step.what, step.day, named);
+  const known = recall(memory, key);
+  const isKnown = known !== undefined && !(setting.isStrict && known.isShort);
+  const outcome = isKnown ? known : workOut(step, named, setting, memory);
+  if (!isKnown) remember(memory, key, outcome);
+  named.forEach((lot, i) => (lot.version = outcome.versions[i]));
+  return { outcome, isNew: !isKnown };
+}
+
+function workOut(
+  step: Pick<Step, 'run'>,
+  named: readonly Standing[],
+  setting: StockSetting,
+  memory: StockMemory,
+): StepOutcome {
+  const going = named.map(goingOn);
+  const taken = new Map<string, TakenForBed>();
+  const burnt = new Map<string, BurnResult>();
+  step.run({ lots: new Map(going.map((lot) => [lot.record.id, lot])), taken, burnt, setting });
   return {
-    lots: new Map([...lots].map(([id, lot]) => [id, historyOf(lot, options.until)])),
+    versions: going.map((lot, i) => versionOf(memory, lot, named[i].version)),
     taken,
     burnt,
+    isShort: going.some(({ lines }) => lines.some(({ missingL }) => missingL > 0)),
   };
 }
 
-const readingsOf = (lotId: string, movements: readonly Movement[]) =>
-  movements
-    .flatMap((one, i) =>
-      one.type === 'reading' && one.lotId === lotId && one.temperatureC !== null
-        ? [{ day: dayNumberFromIso(one.date, ['movements', i, 'date']), temperatureC: one.temperatureC }]
-        : [],
-    )
-    .sort((a, b) => a.day - b.day);
-
-function takeForBed({
-  take,
-  lots,
-  day,
-  path,
-  setting,
-}: {
-  readonly take: BedTake;
-  readonly lots: ReadonlyMap<string, RunningLot>;
-  readonly day: DayNumber;
-  readonly path: FieldPath;
-  readonly setting: StockSetting;
-}): TakenForBed {
-  const lot = lots.get(take.lotId);
-  if (!lot) throw new InputError([...path, 'lotId'], 'namesNone', { what: 'stock', got: take.lotId });
-  bringTo(lot, day, setting);
-  const at = [...path, 'amount'];
-  requireNumber(take.amount, at, { above: 0 });
-  if (lot.openedOn === null) throw emptyLot(lot, [...path, 'lotId']);
-  const massFreshKg = askedKg({ lot, amount: take.amount, unit: take.unit, areaM2: take.areaM2, path: at });
-  const contents = takeOut({
-    lot,
-    massFreshKg,
-    posting: {
-      day,
-      cause: { type: 'bed', entryId: take.entryId, bedId: take.bedId },
-      isPlanned: take.state === 'planned',
-    },
-    setting,
-    path: at,
+/** Temperatures that were read, by lot and in order of their days. */
+function readingsByLot(movements: readonly Movement[]): ReadonlyMap<string, readonly TemperatureReading[]> {
+  const byLot = new Map<string, TemperatureReading[]>();
+  movements.forEach((one, i) => {
+    if (one.type !== 'reading' || one.temperatureC === null) return;
+    const reading = {
+      day: dayNumberFromIso(one.date, ['movements', i, 'date']),
+      temperatureC: one.temperatureC,
+    };
+    byLot.set(one.lotId, [...(byLot.get(one.lotId) ?? []), reading]);
   });
-  return { contents, massFreshKg: freshKg(contents) };
+  for (const readings of byLot.values()) readings.sort((a, b) => a.day - b.day);
+  return byLot;
 }
-
-const emptyLot = ({ record: { name } }: RunningLot, path: FieldPath): InputError =>
-  new InputError(path, 'nothingInIt', { lotName: name });
 
 function historyOf(lot: RunningLot, until: DayNumber): LotHistory {
   const last: LotLook[] =
