@@ -26,6 +26,7 @@ import { actRoutes } from './routes/acts.ts';
 import { cropRoutes } from './routes/crops.ts';
 import { recipeRoutes } from './routes/recipes.ts';
 import { stockRoutes } from './routes/stock.ts';
+import { stockWarmer } from './warm-stock.ts';
 
 const nothingAt = (path: string): ProblemError =>
   new ProblemError(404, 'Not found', `There is nothing at ${path}.`);
@@ -41,12 +42,14 @@ export function createApp(context: AppContext) {
   app.use('/api/*', admittedOnly(context.access));
   app.use('/api/*', shallowJson);
   app.use('/api/*', readOnlyUnlessSound(context.books.state));
+  const stock = stockWarmer(context.stores);
+  app.use('/api/*', stock.beforeWrites);
   app.use('/api/*', changeInAnswer(context.stores, context.today));
   app.route('/', calendarFiles(context));
   app.route('/', gardenFileRoutes(context));
   const api = app
     .get('/api/health', (c) => c.json({ status: context.books.state().kind }, 200))
-    .route('/api/gardens', gardenRoutes(context))
+    .route('/api/gardens', gardenRoutes(context, stock.warm))
     .route('/api', bedRoutes(context))
     .route('/api', entryRoutes(context))
     .route('/api', plantingRoutes(context))

@@ -3,7 +3,7 @@ import type { BedRevision } from '../contract/requests.ts';
 import type { EntryChange, EntryDraft, EntryRecord } from '../records/entry.ts';
 import { dayNumberFromIso, massFreshKgFromAmount } from '../core/ground/index.ts';
 import { InputError } from '../refusals/input-error.ts';
-import { materialFinder } from '../core/bed/index.ts';
+import { type BedBooks, materialFinder } from '../core/bed/index.ts';
 import { nearestMaterialId } from '../core/yard/index.ts';
 import { keptForStock, requireSoundStock } from './kept-stock.ts';
 import { notFound } from './problems.ts';
@@ -22,19 +22,27 @@ interface Named {
 
 /** What is taken from stock weighs what that amount of the pile weighs on the day, and is called what it has become. */
 function takenFromStock(stores: Stores, { gardenId }: BedRecord, entries: readonly LayRecord[]) {
-  const ids = new Set(entries.map(({ id }) => id));
+  const drafts = new Map(entries.map((entry) => [entry.id, entry]));
   const records = keptForStock(stores, gardenId);
-  const others = records.entries.filter(({ id }) => !ids.has(id));
+  const known = new Set(records.entries.map(({ id }) => id));
   const taken = requireSoundStock({
     stores,
     gardenId,
-    records: { ...records, entries: [...others, ...entries] },
-    about: [...ids],
+    // What is changed keeps its place among all that is taken on the same day.
+    records: {
+      ...records,
+      entries: [
+        ...records.entries.map((entry) => drafts.get(entry.id) ?? entry),
+        ...entries.filter(({ id }) => !known.has(id)),
+      ],
+    },
+    about: [...drafts.keys()],
   });
-  return (entry: LayRecord): EntryRecord => {
+  const asTaken = (entry: LayRecord): EntryRecord => {
     const { massFreshKg, contents } = taken.get(entry.id)!;
     return { ...entry, massFreshKg, materialId: nearestMaterialId(contents) };
   };
+  return { taken, asTaken };
 }
 
 /** An amount of material is weighed by what lies on how much ground. */
@@ -54,25 +62,39 @@ function weighedByMaterial(stores: Stores, bed: BedRecord, entry: LayRecord & { 
   };
 }
 
+interface Weighed {
+  readonly entries: readonly EntryRecord[];
+  /** What the stock gives all beds then; undefined when none of this comes from it. */
+  readonly taken?: BedBooks['taken'];
+}
+
 /** Drafts as they will be kept, each weighed; the stock is proved once for all that comes from it. */
-export function weighDrafts(stores: Stores, bed: BedRecord, drafts: readonly Named[]): EntryRecord[] {
+export function weighDrafts(stores: Stores, bed: BedRecord, drafts: readonly Named[]): Weighed {
   const kept = drafts.map(({ id, draft }) => {
     const entry = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
     return entry.type === 'lay' ? { ...entry, massFreshKg: 0 } : entry;
   });
   const fromStock = kept.flatMap((entry) => (entry.type === 'lay' && entry.lotId ? [entry] : []));
-  const asTaken = fromStock.length > 0 ? takenFromStock(stores, bed, fromStock) : null;
-  return kept.map((entry) => {
+  const stock = fromStock.length > 0 ? takenFromStock(stores, bed, fromStock) : null;
+  const entries = kept.map((entry) => {
     if (entry.type !== 'lay') return entry;
-    return entry.lotId && asTaken ? asTaken(entry) : weighedByMaterial(stores, bed, entry);
+    return entry.lotId && stock ? stock.asTaken(entry) : weighedByMaterial(stores, bed, entry);
   });
+  return stock ? { entries, taken: stock.taken } : { entries };
 }
 
 export const weighDraft = (stores: Stores, bed: BedRecord, named: Named): EntryRecord =>
-  weighDrafts(stores, bed, [named])[0]!;
+  weighDrafts(stores, bed, [named]).entries[0]!;
 
-/** Writes every part of a revision; the books are weighed by the caller, who takes all of it back if they fail. */
-export function carryOutRevision(stores: Stores, bed: BedRecord, revision: BedRevision): void {
+/**
+ * Writes every part of a revision; the books are weighed by the caller, who takes all of it back if they fail. Returns what
+ * the stock then gives the beds, where that was proved on the way.
+ */
+export function carryOutRevision(
+  stores: Stores,
+  bed: BedRecord,
+  revision: BedRevision,
+): Pick<Weighed, 'taken'> {
   for (const { id, version } of revision.removals)
     requireRemoved(stores.entries.remove(id, version), 'entry');
   for (const id of revision.restores) requireWritten(stores.entries.restore(id), 'entry');
@@ -82,13 +104,13 @@ export function carryOutRevision(stores: Stores, bed: BedRecord, revision: BedRe
   for (const { id, version } of revision.changes) {
     requireSeen(requireFound(stores.entries.find(id), 'entry'), version);
   }
-  const weighed = weighDrafts(stores, bed, [
+  const { entries, taken } = weighDrafts(stores, bed, [
     ...creates.map((draft) => ({ id: draft.id, draft })),
     ...revision.changes.map(({ id, ...draft }) => ({ id, draft })),
   ]);
-  weighed.slice(0, creates.length).forEach((entry) => stores.entries.insert(entry));
+  entries.slice(0, creates.length).forEach((entry) => stores.entries.insert(entry));
   revision.changes.forEach(({ id, version }, i) =>
-    requireWritten(stores.entries.update(id, version, weighed[creates.length + i]!), 'entry'),
+    requireWritten(stores.entries.update(id, version, entries[creates.length + i]!), 'entry'),
   );
   requireOwnEntries(
     stores,
@@ -96,6 +118,8 @@ export function carryOutRevision(stores: Stores, bed: BedRecord, revision: BedRe
     revision.order.map((id) => ({ id })),
   );
   stores.entries.reorder(revision.order);
+  // In another order the stock may give something else.
+  return taken && revision.order.length === 0 ? { taken } : {};
 }
 
 /** Every entry a revision names must be one of the bed's own. */

@@ -5,7 +5,7 @@ import type { MaterialRecord } from '../records/material.ts';
 import type { PlantingRecord } from '../records/planting.ts';
 import { dayNumberFromIso } from '../core/ground/index.ts';
 import { InputError } from '../refusals/input-error.ts';
-import { checkBooks, drawsOnStock, materialFinder, siteOf } from '../core/bed/index.ts';
+import { type BedBooks, checkBooks, drawsOnStock, materialFinder, siteOf } from '../core/bed/index.ts';
 import { recordTitle, type TitledRecords } from '../words/record-titles.ts';
 import { keptForStock, measuredWeather, requireSoundStock } from './kept-stock.ts';
 import { fromInputError, notFound, contradiction, type ProblemError } from './problems.ts';
@@ -18,6 +18,8 @@ interface Change {
   readonly plantings?: (plantings: readonly PlantingRecord[]) => PlantingRecord[];
   readonly materials?: (materials: readonly MaterialRecord[]) => MaterialRecord[];
   readonly crops?: (crops: readonly CropRecord[]) => CropRecord[];
+  /** What the stock gives the beds after the change, where that has been proved already. */
+  readonly taken?: BedBooks['taken'];
   /** Ids of the entries or plantings the change is about: a fault of them is named by its bare field. */
   readonly about?: readonly string[];
 }
@@ -47,9 +49,10 @@ export function requireSoundBooks({
   const plantings = change.plantings?.(kept.plantings) ?? kept.plantings;
   const materials = change.materials?.(kept.materials) ?? kept.materials;
   const crops = change.crops?.(stores.crops.listOf(garden.id)) ?? stores.crops.listOf(garden.id);
-  const taken = [...kept.entries, ...entries].some(drawsOnStock)
+  const drawsOn = change.taken === undefined && [...kept.entries, ...entries].some(drawsOnStock);
+  const taken = drawsOn
     ? takenFromSoundStock({ stores, bed, setting: { entries, materials }, about: change.about ?? [] })
-    : undefined;
+    : change.taken;
   try {
     checkBooks(
       {

@@ -57,10 +57,10 @@ export const measuredWeather = (stores: Stores, gardenId: string): MeasuredDay[]
 const memories = new WeakMap<Stores, Map<string, StockMemory>>();
 const MOST_REMEMBERED = 3;
 
-function memoryOf(stores: Stores, gardenId: string): StockMemory {
+export function memoryOf(stores: Stores, gardenId: string): StockMemory {
   const known = memories.get(stores) ?? new Map<string, StockMemory>();
   memories.set(stores, known);
-  const memory = known.get(gardenId) ?? emptyMemory();
+  const memory = known.get(gardenId) ?? emptyMemory({ keepsLooks: false });
   known.delete(gardenId);
   known.set(gardenId, memory);
   if (known.size > MOST_REMEMBERED) known.delete(known.keys().next().value!);

@@ -71,8 +71,8 @@ export {
 export { LOT_HORIZON_DAYS, type LotBrief, type LotCourse, lotBrief, lotCourse } from './stock/lot-outlook.ts';
 export type { BurnResult } from './stock/movements.ts';
 export { nearestMaterialId } from './stock/nearest-material.ts';
-export { proveStock } from './stock/prove-stock.ts';
-export { type StockBooks, type StockRun, carryOut, carryOutInSteps, runStock } from './stock/run-stock.ts';
+export { proveInSteps, proveStock } from './stock/prove-stock.ts';
+export { type StockBooks, type StockRun, carryOut, runStock } from './stock/run-stock.ts';
 export { type StockMemory, emptyMemory } from './stock/stock-memory.ts';
 export { type TakenForBed, lotsNamedBy } from './stock/stock-steps.ts';
 export { type LotLine, foldTime } from './stock/stock-ledger.ts';

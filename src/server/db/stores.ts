@@ -16,6 +16,7 @@ import { weatherFields, type WeatherRecord } from '../../records/weather.ts';
 import type { OrderedStore, Stores } from '../stores.ts';
 import { feedStore, importLog, photoStore } from './keepsake-stores.ts';
 import { packedStore } from './packed-store.ts';
+import { rememberingList } from './remembering-list.ts';
 import { changeLog } from './change-log.ts';
 import { columnsOf, OF_A_BED, OF_A_GARDEN } from './columns.ts';
 import { earlierLog, keepingEarlier } from './earlier-log.ts';
@@ -97,6 +98,7 @@ export function createStores(db: Database, now: () => string): Stores {
   });
 
   const movements = movementStore(db, now);
+  const remembered = rememberingList(db, MOVEMENT_ROWS, movements);
   const journal = journalStore(db, now);
   const entries = entryStore(db, now);
   const opened = randomUUID();
@@ -120,7 +122,11 @@ export function createStores(db: Database, now: () => string): Stores {
       listOf: (gardenId) => habits.listWhere('garden_id = @value', gardenId),
     },
     lots: { ...storeOver(lots, now), listOf: (gardenId) => lots.listWhere('garden_id = @value', gardenId) },
-    movements: { ...movements, ...keepingEarlier(movements, { db, now, book: 'movements' }) },
+    movements: {
+      ...movements,
+      ...keepingEarlier(movements, { db, now, book: 'movements' }),
+      listOf: remembered.listOf,
+    },
     journal: { ...journal, ...keepingEarlier(journal, { db, now, book: 'journal' }) },
     weather: {
       ...storeOver(weather, now),
@@ -144,26 +150,34 @@ export function createStores(db: Database, now: () => string): Stores {
       listOf: (bedId) => plantings.listWhere('bed_id = @value', bedId),
       listOfGarden: (gardenId) => plantings.listWhere(ON_BEDS_OF_GARDEN, gardenId),
     },
-    erase: (gardenId) => erase(db, gardenId),
+    erase: (gardenId) => {
+      erase(db, gardenId);
+      remembered.forget();
+    },
     epoch: () => opened,
     changes: changeLog(db),
     earlier: earlierLog(db),
-    atomically: (act) => db.transaction(act).immediate(),
+    atomically: (act) => {
+      try {
+        return db.transaction(act).immediate();
+      } catch (error) {
+        remembered.forget();
+        throw error;
+      }
+    },
   };
 }
+
+const MOVEMENT_ROWS = {
+  table: 'stock_movement',
+  order: 'date, sequence',
+  ownedBy: `lot_id IN (SELECT id FROM lot WHERE removed_at IS NULL AND garden_id = @value)`,
+} as const;
 
 /** Movements of lots that are not removed. */
 const movementStore = (db: Database, now: () => string): OrderedStore<MovementRecord> => ({
   reorder: (ids) => reorder(db, 'stock_movement', ids),
-  ...packedStore<MovementRecord>(
-    { db, now },
-    {
-      table: 'stock_movement',
-      columns: MOVEMENT,
-      order: 'date, sequence',
-      ownedBy: `lot_id IN (SELECT id FROM lot WHERE removed_at IS NULL AND garden_id = @value)`,
-    },
-  ),
+  ...packedStore<MovementRecord>({ db, now }, { ...MOVEMENT_ROWS, columns: MOVEMENT }),
 });
 
 /** What was written about a garden and those of its beds that are not removed. */

@@ -1,4 +1,4 @@
-import type { Database } from 'better-sqlite3';
+import type { Database, Statement } from 'better-sqlite3';
 import { IdTaken, type RemovalOutcome, type Versioned, type WriteOutcome } from '../stores.ts';
 
 type Kind = 'plain' | 'boolean' | 'json';
@@ -54,6 +54,8 @@ export class VersionedTable<Record extends Versioned> {
   /** Columns that come out of the database as something else than they are. */
   readonly #converted: readonly (readonly [field: string, kind: Kind])[];
 
+  readonly #statements = new Map<string, Statement>();
+
   private readonly table: string;
   private readonly order: string;
 
@@ -70,6 +72,15 @@ export class VersionedTable<Record extends Versioned> {
     this.#converted = Object.entries(this.#columns).flatMap(([field, [, kind = 'plain']]) =>
       kind === 'plain' ? [] : [[field, kind] as const],
     );
+  }
+
+  /** Each statement is prepared once: that takes longer than most of them run. */
+  #prepared(sql: string): Statement {
+    const known = this.#statements.get(sql);
+    if (known) return known;
+    const statement = this.db.prepare(sql);
+    this.#statements.set(sql, statement);
+    return statement;
   }
 
   /** The row is the record, but for what is kept in another form. Mutates row. */
@@ -89,26 +100,26 @@ export class VersionedTable<Record extends Versioned> {
   }
 
   find(id: string): Record | undefined {
-    const row = this.db
-      .prepare(`SELECT ${this.#selected} FROM ${this.table} WHERE id = @id AND removed_at IS NULL`)
-      .get({ id });
+    const row = this.#prepared(
+      `SELECT ${this.#selected} FROM ${this.table} WHERE id = @id AND removed_at IS NULL`,
+    ).get({ id });
     return row === undefined ? undefined : this.#fromRow(row as Row);
   }
 
   /** Records that are not removed and meet a condition of the store on `@value` and what else it names. */
   listWhere(condition: string, value: string, more: Readonly<{ [name: string]: string }> = {}): Record[] {
-    return this.db
-      .prepare(
-        `SELECT ${this.#selected} FROM ${this.table}
+    return this.#prepared(
+      `SELECT ${this.#selected} FROM ${this.table}
          WHERE ${condition} AND removed_at IS NULL ORDER BY ${this.order}`,
-      )
+    )
       .all({ value, ...more })
       .map((row) => this.#fromRow(row as Row));
   }
 
   list(): Record[] {
-    return this.db
-      .prepare(`SELECT ${this.#selected} FROM ${this.table} WHERE removed_at IS NULL ORDER BY ${this.order}`)
+    return this.#prepared(
+      `SELECT ${this.#selected} FROM ${this.table} WHERE removed_at IS NULL ORDER BY ${this.order}`,
+    )
       .all()
       .map((row) => this.#fromRow(row as Row));
   }
@@ -119,17 +130,17 @@ export class VersionedTable<Record extends Versioned> {
     const columns = Object.values(this.#columns).map(([column]) => column);
     const parameters = Object.keys(this.#columns).map((field) => `@${field}`);
     if (this.#isKnown(record.id)) throw new IdTaken();
-    this.db
-      .prepare(`INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})`)
-      .run(this.#bound(values));
+    this.#prepared(`INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})`).run(
+      this.#bound(values),
+    );
     return this.find(record.id)!;
   }
 
   /** Whatever has this id, removed or not. */
   findEvenRemoved(id: string): { readonly record: Record; readonly isRemoved: boolean } | undefined {
-    const row = this.db
-      .prepare(`SELECT ${this.#selected}, removed_at AS removedAt FROM ${this.table} WHERE id = @id`)
-      .get({ id }) as Row | undefined;
+    const row = this.#prepared(
+      `SELECT ${this.#selected}, removed_at AS removedAt FROM ${this.table} WHERE id = @id`,
+    ).get({ id }) as Row | undefined;
     if (!row) return undefined;
     const { removedAt, ...fields } = row;
     return { record: this.#fromRow(fields), isRemoved: removedAt !== null };
@@ -142,52 +153,44 @@ export class VersionedTable<Record extends Versioned> {
       .filter((column) => column !== 'id' && column !== 'version')
       .map((column) => `${column} = excluded.${column}`);
     const parameters = Object.keys(this.#columns).map((field) => `@${field}`);
-    this.db
-      .prepare(
-        `INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})
+    this.#prepared(
+      `INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})
          ON CONFLICT (id) DO UPDATE SET ${overwritten.join(', ')},
            version = ${this.table}.version + 1, removed_at = NULL`,
-      )
-      .run(this.#bound({ ...record, version: 1 }));
+    ).run(this.#bound({ ...record, version: 1 }));
     return this.find((record as unknown as Versioned).id)!;
   }
 
   #isKnown(id: string): boolean {
-    return this.db.prepare(`SELECT 1 FROM ${this.table} WHERE id = @id`).get({ id }) !== undefined;
+    return this.#prepared(`SELECT 1 FROM ${this.table} WHERE id = @id`).get({ id }) !== undefined;
   }
 
   update({ id, version, values, now }: Change): WriteOutcome<Record> {
     const changed = { ...values, updatedAt: now };
     const fields = Object.keys(this.#columns).filter((field) => field in changed && !FIXED.has(field));
     const assignments = fields.map((field) => `${this.#columns[field]![0]} = @${field}`);
-    const { changes } = this.db
-      .prepare(
-        `UPDATE ${this.table} SET ${assignments.join(', ')}, version = version + 1
+    const { changes } = this.#prepared(
+      `UPDATE ${this.table} SET ${assignments.join(', ')}, version = version + 1
          WHERE id = @id AND version = @version AND removed_at IS NULL`,
-      )
-      .run({ ...pick(this.#bound(changed), fields), id, version });
+    ).run({ ...pick(this.#bound(changed), fields), id, version });
     return this.#outcome(id, changes === 1);
   }
 
   remove(id: string, version: number, now: string): RemovalOutcome<Record> {
     const before = this.find(id);
-    const { changes } = this.db
-      .prepare(
-        `UPDATE ${this.table} SET removed_at = @now, updated_at = @now, version = version + 1
+    const { changes } = this.#prepared(
+      `UPDATE ${this.table} SET removed_at = @now, updated_at = @now, version = version + 1
          WHERE id = @id AND version = @version AND removed_at IS NULL`,
-      )
-      .run({ id, version, now });
+    ).run({ id, version, now });
     if (changes === 1) return { outcome: 'removed' };
     return before ? { outcome: 'stale', current: before } : { outcome: 'missing' };
   }
 
   restore(id: string, now: string): WriteOutcome<Record> {
-    this.db
-      .prepare(
-        `UPDATE ${this.table} SET removed_at = NULL, updated_at = @now, version = version + 1
+    this.#prepared(
+      `UPDATE ${this.table} SET removed_at = NULL, updated_at = @now, version = version + 1
          WHERE id = @id AND removed_at IS NOT NULL`,
-      )
-      .run({ id, now });
+    ).run({ id, now });
     return this.#outcome(id, true);
   }
 

@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { bedRevision } from '../../contract/requests.ts';
 import { entryChange, entryDraft, type EntryRecord } from '../../records/entry.ts';
 import type { AppContext } from '../app-context.ts';
-import { carryOutRevision, requireOwnEntries, weighDraft } from '../entry-revision.ts';
+import { carryOutRevision, requireOwnEntries, weighDrafts } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion } from './validated.ts';
@@ -22,12 +22,17 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
         const known = sentAgain(stores.entries.find(id), { ...draft, bedId: bed.id });
         if (known) return c.json(known, 200);
-        const entry = weighDraft(stores, bed, { id, draft });
+        const { entries, taken } = weighDrafts(stores, bed, [{ id, draft }]);
+        const entry = entries[0]!;
         requireSoundBooks({
           stores,
           bedId: bed.id,
           today: today(),
-          change: { entries: (all) => withEntry(all, entry), about: [id] },
+          change: {
+            entries: (all) => withEntry(all, entry),
+            about: [id],
+            ...(taken ? { taken } : {}),
+          },
         });
         return c.json(stores.entries.insert(entry), 201);
       });
@@ -37,13 +42,14 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const revision = c.req.valid('json');
         const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
         requireOwnEntries(stores, bed.id, [...revision.changes, ...revision.removals]);
-        carryOutRevision(stores, bed, revision);
+        const proved = carryOutRevision(stores, bed, revision);
         requireSoundBooks({
           stores,
           bedId: bed.id,
           today: today(),
           change: {
             about: [...revision.creates, ...revision.changes].map(({ id }) => id),
+            ...proved,
           },
         });
         return c.json({ entries: stores.entries.listOf(bed.id) }, 200);
@@ -56,12 +62,17 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         const before = requireFound(stores.entries.find(id), 'entry');
         requireSeen(before, change.version);
         const bed = requireFound(stores.beds.find(before.bedId), 'bed');
-        const entry = weighDraft(stores, bed, { id, draft: change });
+        const { entries, taken } = weighDrafts(stores, bed, [{ id, draft: change }]);
+        const entry = entries[0]!;
         requireSoundBooks({
           stores,
           bedId: bed.id,
           today: today(),
-          change: { entries: (all) => withEntry(all, entry), about: [id] },
+          change: {
+            entries: (all) => withEntry(all, entry),
+            about: [id],
+            ...(taken ? { taken } : {}),
+          },
         });
         return c.json(requireWritten(stores.entries.update(id, change.version, entry), 'entry'), 200);
       });

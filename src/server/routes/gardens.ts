@@ -15,7 +15,7 @@ const requireLikelyClimate = ({ climate, location }: Pick<GardenDraft, 'climate'
   if (location) checkClimate(climate, location.latitudeDeg);
 };
 
-export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
+export const gardenRoutes = ({ stores, today, newId }: AppContext, warmStock: (gardenId: string) => void) => {
   const books = booksSender(stores, today);
   return new Hono()
     .get('/', (c) => c.json({ today: today(), gardens: stores.gardens.list() }, 200))
@@ -45,6 +45,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext) => {
     )
     .get('/:gardenId/books', async (c) => {
       const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      warmStock(garden.id);
       const { body: sent, tag } = await books(garden);
       if (c.req.header('if-none-match') === tag) return c.body(null, 304, { ETag: tag });
       return c.body(sent, 200, {

@@ -2,7 +2,7 @@ import { type DayNumber, type FindMaterial, dayNumberFromIso } from '../../groun
 import type { Site } from '../../../records/garden.ts';
 import type { BedTake, Movement } from '../../../records/movement.ts';
 import type { Lot } from '../../../records/lot.ts';
-import { withOverrides } from '../../model/index.ts';
+import { type ModelParameters, withOverrides } from '../../model/index.ts';
 import type { TemperatureReading } from './keeping.ts';
 import type { LotContents } from './lot-contents.ts';
 import { figuresOf } from './lot-figures.ts';
@@ -81,8 +81,8 @@ type CarriedOut = Omit<StockRun, 'lots'> & { readonly lots: ReadonlyMap<string, 
  */
 export function runStock(books: StockBooks, findMaterial: FindMaterial, options: StockRunOptions): StockRun {
   const { until, memory = emptyMemory() } = options;
-  const setting = settingOf(books, options);
   const carriedOut = carryOut(books, findMaterial, { ...options, memory });
+  const setting = settingOf(books, options, memory);
   const toTheEnd: Pick<Step, 'day' | 'what' | 'run'> = {
     day: until,
     what: 'end',
@@ -116,7 +116,7 @@ export function* carryOutInSteps(
   options: StockRunOptions,
 ): Generator<undefined, CarriedOut> {
   const { until, withPlans, memory = emptyMemory() } = options;
-  const setting = settingOf(books, options);
+  const setting = settingOf(books, options, memory);
   beginRun(memory, JSON.stringify(setting.climate));
   const readings = readingsByLot(books.movements);
   const lots = new Map(
@@ -138,13 +138,19 @@ export function* carryOutInSteps(
   return { lots, taken, burnt };
 }
 
+let usual: ModelParameters | undefined;
+/** The same for every stock. */
+const parametersOf = (): ModelParameters => (usual ??= withOverrides());
+
 const settingOf = (
   { site }: StockBooks,
   { withPlans }: Pick<StockRunOptions, 'withPlans'>,
+  { keepsLooks }: StockMemory,
 ): StockSetting => ({
   climate: site.climate,
-  parameters: withOverrides(),
+  parameters: parametersOf(),
   isStrict: !withPlans,
+  isLookedAt: keepsLooks,
 });
 
 /** Carries out a step, or recalls what it came to. Moves the lots on. Mutates memory. */

@@ -73,6 +73,8 @@ export interface StockSetting {
   readonly parameters: ModelParameters;
   /** Whether asking for more than is there is refused, or noted as a shortage. */
   readonly isStrict: boolean;
+  /** Whether lots are looked at every week on their way. */
+  readonly isLookedAt: boolean;
 }
 
 const LOOK_EVERY_DAYS = 7;
@@ -111,9 +113,14 @@ export function bringTo(lot: RunningLot, day: DayNumber, setting: StockSetting):
       readings: lot.readings,
       parameters: setting.parameters,
     },
-    onMorning: (morning, read) => {
-      if ((morning - openedOn) % LOOK_EVERY_DAYS === 0) lot.looks.push(lookAt(read(), morning, openedOn));
-    },
+    ...(setting.isLookedAt
+      ? {
+          onMorning: (morning: DayNumber, read: () => LotContents) => {
+            if ((morning - openedOn) % LOOK_EVERY_DAYS === 0)
+              lot.looks.push(lookAt(read(), morning, openedOn));
+          },
+        }
+      : {}),
   });
   lot.contents = aged.contents;
   lot.respiredCarbonG += aged.respiredCarbonG;

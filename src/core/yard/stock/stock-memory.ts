@@ -41,6 +41,8 @@ interface Remembered {
  * the day on which something did.
  */
 export interface StockMemory {
+  /** Whether lots are looked at every week on their way, as pages want it; a proof of the books does not. */
+  readonly keepsLooks: boolean;
   /** What every step depends on. */
   ground: string;
   run: number;
@@ -48,7 +50,13 @@ export interface StockMemory {
   readonly steps: Map<string, Remembered>;
 }
 
-export const emptyMemory = (): StockMemory => ({ ground: '', run: 0, lastNumber: 0, steps: new Map() });
+export const emptyMemory = ({ keepsLooks = true } = {}): StockMemory => ({
+  keepsLooks,
+  ground: '',
+  run: 0,
+  lastNumber: 0,
+  steps: new Map(),
+});
 
 /** Runs in which a step may be of no use before it is forgotten: one question takes up to three. */
 const FORGOTTEN_AFTER_RUNS = 12;

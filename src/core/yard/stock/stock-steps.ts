@@ -54,17 +54,41 @@ export const lotsNamedBy = (movement: Movement): string[] => [
   ]),
 ];
 
+/** What a movement says, read once: it is asked for at every run, and a record does not change. */
+interface ReadMovement {
+  readonly day: DayNumber;
+  readonly text: string;
+  readonly lotIds: readonly string[];
+  /** What comes into the stock with it. */
+  readonly materialIds: readonly string[];
+}
+const read = new WeakMap<Movement, ReadMovement>();
+
+function readMovement(movement: Movement, path: FieldPath): ReadMovement {
+  const known = read.get(movement);
+  if (known) return known;
+  const bought = ingredientsOf(movement).filter(({ lotId }) => lotId === null);
+  const made = {
+    day: dayNumberFromIso(movement.date, [...path, 'date']),
+    text: JSON.stringify(movement),
+    lotIds: lotsNamedBy(movement),
+    materialIds: [
+      ...(movement.type === 'receive' ? [movement.materialId] : []),
+      ...bought.flatMap(({ materialId }) => materialId ?? []),
+    ],
+  };
+  read.set(movement, made);
+  return made;
+}
+
 function movementStep(movement: Movement, path: FieldPath, findMaterial: FindMaterial): Step {
-  const day = dayNumberFromIso(movement.date, [...path, 'date']);
-  const materialIds = [
-    ...(movement.type === 'receive' ? [movement.materialId] : []),
-    ...ingredientsOf(movement).flatMap(({ lotId, materialId }) => (lotId === null ? (materialId ?? []) : [])),
-  ];
+  const { day, text, lotIds, materialIds } = readMovement(movement, path);
+  const arriving = materialIds.map((id) => JSON.stringify(findMaterial(id, day)));
   return {
     day,
     isPlanned: movement.state === 'planned',
-    what: JSON.stringify([movement, materialIds.map((id) => findMaterial(id, day))]),
-    lotIds: lotsNamedBy(movement),
+    what: arriving.length === 0 ? text : [text, ...arriving].join(),
+    lotIds,
     run: ({ lots, burnt, setting }) =>
       carryOutMovement(movement, { lots, day, path, setting, findMaterial, burnt }),
   };
