@@ -37,5 +37,6 @@ const isDone = [
   bench('server'),
   bench('browser'),
   bench('garden-pages'),
+  bench('stock'),
 ].every(Boolean);
 process.exit(isDone ? 0 : 1);

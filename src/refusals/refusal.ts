@@ -102,6 +102,7 @@ export interface RefusalFacts {
   outsideYears: Got & { readonly first: number; readonly last: number };
   outsideDates: Got & { readonly first: string; readonly last: string };
   inTheFuture: Dated & { readonly today: string; readonly isPlannable: boolean };
+  tooFarAhead: Dated & { readonly years: number };
   outsideTheRun: null;
   notAfterTheOneBefore: null;
   notAfterTheStart: null;

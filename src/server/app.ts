@@ -2,6 +2,7 @@ import { Hono } from 'hono';
 import type { AppContext } from './app-context.ts';
 import { changeInAnswer } from './change-in-answer.ts';
 import { headers, limitedBody, readOnlyUnlessSound, sameHostOnly, shallowJson } from './guards.ts';
+import { likelyDatesOnly } from './likely-dates.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { demoRoutes } from './routes/demo.ts';
 import { backupRoutes } from './routes/backups.ts';
@@ -42,6 +43,7 @@ export function createApp(context: AppContext) {
   app.use('/api/*', admittedOnly(context.access));
   app.use('/api/*', shallowJson);
   app.use('/api/*', readOnlyUnlessSound(context.books.state));
+  app.use('/api/*', likelyDatesOnly(context.today));
   const stock = stockWarmer(context.stores);
   app.use('/api/*', stock.beforeWrites);
   app.use('/api/*', changeInAnswer(context.stores, context.today));

@@ -159,6 +159,7 @@ const SENTENCES: Sentences = {
   outsideDates: ({ first, last, got }) => `must lie between ${first} and ${last}; got ${String(got)}`,
   inTheFuture: ({ date, today, isPlannable }) =>
     `lies in the future; got ${date}${isPlannable ? `, and today is ${today}. What has not happened yet belongs into the plan` : ''}`,
+  tooFarAhead: ({ date, years }) => `lies more than ${years} years ahead; got ${date}. Is the year right?`,
   outsideTheRun: () => 'must lie on or after the start and before the end',
   notAfterTheOneBefore: () => 'must come after the date before it',
   notAfterTheStart: () => 'must be after the start',

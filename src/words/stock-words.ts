@@ -3,7 +3,7 @@ import type { DayNumber, MaterialEffect, MaterialKind } from '../core/ground/ind
 import type { Keeping, LotForm, ReadinessSign, Squeeze } from '../records/vocabulary.ts';
 import type { Treatment } from '../records/lot.ts';
 import type { MovementRecord } from '../records/movement.ts';
-import type { LockUpPower, LotBrief } from '../core/yard/index.ts';
+import type { LockUpPower, LotBrief, Ripeness } from '../core/yard/index.ts';
 import { aboutWhen } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
 import { amountInWords } from './amount-words.ts';
@@ -165,6 +165,14 @@ export function readyWords(brief: LotBrief, today: DayNumber): string {
   if (brief.seasonedOn === null) return 'not seasoned in two years';
   return brief.seasonedOn <= today ? 'seasoned' : `seasoned ${aboutWhen(brief.seasonedOn, today)}`;
 }
+
+/** How far a pile is on its way, to follow its kind. */
+export const RIPENESS_WORDS: Record<Ripeness, string> = {
+  working: 'still at work',
+  finished: 'finished',
+  fresh: 'not seasoned',
+  seasoned: 'seasoned',
+};
 
 export const ratioFigure = (ratio: number | null): string =>
   ratio === null ? 'no N' : ratio === 0 ? 'no C' : plainFigure(ratio, ratio < 20 ? 2 : 3);

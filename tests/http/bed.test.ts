@@ -150,6 +150,7 @@ describe('plantings', () => {
     const kale = plantingDraft({
       id: 'kale',
       cropId: 'kale',
+      state: 'planned',
       plantedOn: '2026-07-01',
       clearedOn: '2026-12-01',
     });
@@ -163,10 +164,11 @@ describe('plantings', () => {
     const kept = plantingDraft({
       id: 'kale',
       cropId: 'kale',
+      state: 'planned',
       plantedOn: '2026-07-01',
       clearedOn: '2026-12-01',
     });
-    const { id, ...kale } = kept;
+    const { id, ...kale } = { ...kept, plantedOn: '2026-05-14' };
     const change = (values: object) => ask('PUT', '/api/plantings/kale', { ...kale, ...values });
     expect((await change({ version: 1, isUndersown: true, state: 'laid', note: 'ticked off' })).status).toBe(
       200,
@@ -177,7 +179,7 @@ describe('plantings', () => {
     const { body } = await ask(
       'POST',
       '/api/beds/bed/plantings',
-      plantingDraft({ id: 'back', plantedOn: '2027-03-01', clearedOn: '2026-03-01' }),
+      plantingDraft({ id: 'back', state: 'planned', plantedOn: '2027-03-01', clearedOn: '2026-03-01' }),
     );
     expect(body.errors[0]).toMatchObject({ field: 'clearedOn' });
     expect(body.errors[0].sentence).toContain('is the year right?');

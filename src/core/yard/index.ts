@@ -73,6 +73,7 @@ export type { BurnResult } from './stock/movements.ts';
 export { nearestMaterialId } from './stock/nearest-material.ts';
 export { proveInSteps, proveStock } from './stock/prove-stock.ts';
 export { type StockBooks, type StockRun, carryOut, runStock } from './stock/run-stock.ts';
+export { type Ripeness, type TimelinePoint, lotTimeline } from './stock/lot-timeline.ts';
 export { type StockMemory, emptyMemory } from './stock/stock-memory.ts';
 export { type TakenForBed, lotsNamedBy } from './stock/stock-steps.ts';
 export { type LotLine, foldTime } from './stock/stock-ledger.ts';

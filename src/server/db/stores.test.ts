@@ -100,6 +100,51 @@ describe('stores', () => {
     expect(stores.entries.listOf('bed')).toEqual([]);
   });
 
+  it('list what is there after a write that was taken back, or a garden erased', () => {
+    const lot = {
+      id: 'lot',
+      gardenId: 'garden',
+      name: 'Lot',
+      form: 'pile',
+      keeping: 'open',
+      isTurned: false,
+      isHot: false,
+      reserveL: 0,
+      note: '',
+    } as const;
+    const found = {
+      id: 'found',
+      gardenId: 'garden',
+      state: 'laid',
+      date: '2026-05-14',
+      note: '',
+      lotId: 'lot',
+    };
+    const stocktake = (amount: number) =>
+      ({ ...found, type: 'stocktake', amount, unit: 'kg' }) as Parameters<typeof stores.movements.insert>[0];
+    const amounts = () => stores.movements.listOf('garden').map((one) => 'amount' in one && one.amount);
+    stores.lots.insert(lot);
+    expect(() =>
+      stores.atomically(() => {
+        stores.movements.insert(stocktake(5));
+        expect(amounts()).toEqual([5]);
+        throw new Error('second thoughts');
+      }),
+    ).toThrow('second thoughts');
+    expect(amounts()).toEqual([]);
+    stores.movements.insert(stocktake(7));
+    expect(amounts()).toEqual([7]);
+    stores.movements.update('found', 1, stocktake(8));
+    expect(amounts()).toEqual([8]);
+    expect(() => Object.assign(stores.movements.listOf('garden')[0]!, { note: 'x' })).toThrow(TypeError);
+    const { version: _, ...garden } = stores.gardens.find('garden')!;
+    stores.erase('garden');
+    stores.gardens.insert(garden);
+    stores.lots.insert(lot);
+    stores.movements.insert(stocktake(9));
+    expect(amounts()).toEqual([9]);
+  });
+
   it('refuse an entry that names a layer nobody laid', () => {
     const off = { ...common, id: 'off', type: 'takeOff' as const, layerId: 'nothing', shareTakenOff: 1 };
     expect(() => stores.entries.insert(off)).toThrow(/FOREIGN KEY/);

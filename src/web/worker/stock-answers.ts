@@ -5,6 +5,7 @@ import {
   type LotContents,
   type LotCourse,
   type LotLine,
+  type TimelinePoint,
   figuresOf,
   foldTime,
   isEmpty,
@@ -12,6 +13,7 @@ import {
   kindOf,
   lotBrief,
   lotCourse,
+  lotTimeline,
   materialOfContents,
   nearestMaterialId,
   previewCharge,
@@ -148,6 +150,8 @@ export interface LotAnswer {
   readonly course: LotCourse;
   /** With plans carried out. */
   readonly planned: LotCourse;
+  /** On some days to come, with plans carried out. */
+  readonly timeline: readonly TimelinePoint[];
   /** Postings up to this evening, then what is planned. */
   readonly account: readonly LotLine[];
 }
@@ -161,6 +165,7 @@ export function lotAnswer(question: StockQuestion, lotId: string): LotAnswer | n
   return {
     course: lotCourse(history),
     planned: lotCourse(planned),
+    timeline: lotTimeline({ today, planned }, dayNumberFromIso(question.today, ['today'])),
     account: [...foldTime(today.lines), ...planned.lines.filter(({ isPlanned }) => isPlanned)],
   };
 }

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { MILD } from '../../../../tests/fixtures/books.ts';
-import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
+import { dayNumberFromIso, isoDateOf } from '../../ground/climate/calendar.ts';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import { LOT_HORIZON_DAYS, lotBrief, lotCourse } from './lot-outlook.ts';
+import { lotTimeline } from './lot-timeline.ts';
 import { runStock } from './run-stock.ts';
 import type { BedTake, Movement } from '../../../records/movement.ts';
 import type { Lot } from '../../../records/lot.ts';
@@ -67,7 +68,12 @@ function brief(
     planned: run(TODAY + LOT_HORIZON_DAYS, true),
   };
   const setting = { climate: MILD, today: TODAY, readings: [], reserveL };
-  return { brief: lotBrief(runs, lotId, setting), course: lotCourse(runs.ahead.lots.get(lotId)!) };
+  const ofLot = (one: keyof typeof runs) => runs[one].lots.get(lotId)!;
+  return {
+    brief: lotBrief(runs, lotId, setting),
+    course: lotCourse(ofLot('ahead')),
+    timeline: lotTimeline({ today: ofLot('today'), planned: ofLot('planned') }, TODAY),
+  };
 }
 
 const CHIPS = receive('chips', 'chips_mixed', '2026-01-10', 2000);
@@ -100,6 +106,49 @@ describe('a lot in one line', () => {
       power: null,
       nearestMaterialId: null,
     });
+  });
+});
+
+describe('a pile over the next two years', () => {
+  it('shrinks, loses carbon to nitrogen and is seasoned on the way', () => {
+    const { timeline } = brief([CHIPS]);
+    expect(timeline.map(({ months }) => months)).toEqual([0, 3, 6, 12, 18, 24]);
+    const there = timeline.map((point) => point.there!);
+    const falls = (values: readonly number[]) => expect([...values].sort((a, b) => b - a)).toEqual(values);
+    falls(there.map(({ figures }) => figures.volumeL));
+    falls(there.map(({ figures }) => figures.carbonToNitrogen!));
+    falls(there.map(({ power }) => power.peakLockGPerKgDry));
+    expect([there[0].ripeness, there[5].ripeness]).toEqual(['fresh', 'seasoned']);
+  });
+
+  it('tells a mix that becomes compost, and nothing of a pile that is used up', () => {
+    const mixed = brief(
+      [
+        receive('heap', 'chips_inleaf', '2026-05-01', 600),
+        receive('heap', 'grass_clippings', '2026-05-02', 600),
+      ],
+      [],
+      'heap',
+    );
+    expect(mixed.timeline[0].there!.ripeness).toBe('working');
+    expect(mixed.timeline[5].there!.ripeness).toBe('finished');
+    const { timeline } = brief([CHIPS], [plan('all', '2026-07-01', 1900)]);
+    expect(timeline[0].there).not.toBeNull();
+    expect(timeline[1].there).toBeNull();
+  });
+
+  it('lasts for as many quarters as its rations say, and is used up then', () => {
+    const { promises } = brief([CHIPS]).brief;
+    for (const { quarters, eachL } of promises.rations) {
+      const takes = Array.from({ length: quarters }, (_, i) =>
+        plan(`quarter ${i}`, isoDateOf(TODAY + i * 91), eachL),
+      );
+      const { brief: rationed, timeline } = brief([CHIPS], takes);
+      const missing = rationed.promises.promised.map(({ missingL }) => missingL);
+      expect(Math.max(...missing)).toBeLessThan(0.03 * eachL);
+      const left = timeline.at(-1)!.there?.figures.volumeL ?? 0;
+      expect(left).toBeLessThan(0.03 * eachL);
+    }
   });
 });
 

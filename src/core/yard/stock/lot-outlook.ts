@@ -57,13 +57,17 @@ function firstDay(history: LotHistory, holds: (contents: LotContents) => boolean
   return outlookOf(history).find(({ contents }) => holds(contents))?.day ?? null;
 }
 
-function seasoning(history: LotHistory): Pick<LotBrief, 'seasonedOn' | 'needsSeasoning'> {
+/** What a pile locks up at most once it is seasoned, g N per kg dry matter; null for what needs no seasoning. */
+export function seasonedLimit(history: LotHistory): number | null {
   const [first] = outlookOf(history);
-  const none = { seasonedOn: null, needsSeasoning: false };
-  if (history.openedOn === null || !SEASONS.has(kindOf(first.contents))) return none;
+  if (!first || !SEASONS.has(kindOf(first.contents))) return null;
   const fresh = lockUpPower(first.contents).peakLockGPerKgDry;
-  if (fresh < WORTH_SEASONING) return none;
-  const limit = fresh * SEASONED_SHARE;
+  return fresh < WORTH_SEASONING ? null : fresh * SEASONED_SHARE;
+}
+
+function seasoning(history: LotHistory): Pick<LotBrief, 'seasonedOn' | 'needsSeasoning'> {
+  const limit = seasonedLimit(history);
+  if (limit === null) return { seasonedOn: null, needsSeasoning: false };
   return {
     needsSeasoning: true,
     seasonedOn: firstDay(history, (contents) => lockUpPower(contents).peakLockGPerKgDry <= limit),
@@ -136,9 +140,12 @@ export function lotBrief(
   };
 }
 
+/** Of more than one kind of thing: it is on its way to compost. */
+export const isMix = ({ cohorts }: LotContents): boolean => new Set(cohorts.map(({ kind }) => kind)).size > 1;
+
 /** For what is a mix: today when it is compost by now, else the day it will be. */
 function finishedOn(now: LotHistory, future: LotHistory, today: DayNumber): DayNumber | null {
-  if (new Set(now.contents.cohorts.map(({ kind }) => kind)).size === 1) return null;
+  if (!isMix(now.contents)) return null;
   const found = firstDay(future, (contents) => kindOf(contents) === 'compost');
   return kindOf(now.contents) === 'compost' ? Math.min(today, found ?? today) : found;
 }

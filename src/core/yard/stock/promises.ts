@@ -23,6 +23,14 @@ export interface Promises {
   readonly shortOn: DayNumber | null;
   /** First day on which the reserve is broken into. */
   readonly reserveBrokenOn: DayNumber | null;
+  /** How much may be taken now and at the beginning of every quarter so that what is available lasts, by quarters. */
+  readonly rations: readonly Ration[];
+}
+
+/** Equal amounts, so many times, until nothing is left: the pile shrinks meanwhile. */
+export interface Ration {
+  readonly quarters: number;
+  readonly eachL: number;
 }
 
 const isTaking = ({ volumeL, cause, missingL }: LotLine): boolean =>
@@ -58,15 +66,44 @@ export function promisesOf({
     .map(
       ({ day, balance }) => ((balance.volumeL - reserveL) * thereL) / Math.max(volumeOn(ahead, day), 1e-9),
     );
+  const freeL = Math.max(0, Math.min(thereL - reserveL, ...spare));
   return {
     promised,
     promisedL: promised.reduce((sum, { litres }) => sum + litres, 0),
     nextArrival: arrival?.day ?? null,
-    freeL: Math.max(0, Math.min(thereL - reserveL, ...spare)),
+    freeL,
+    rations: QUARTERS.map((quarters) => ({
+      quarters,
+      eachL: thereL > 0 ? (freeL / thereL) * lastingL({ ahead, thereL, today, quarters }) : 0,
+    })),
     shortOn: promised.find(({ missingL }) => missingL > 0)?.day ?? null,
     reserveBrokenOn:
       reserveL > 0 ? (takings.find(({ balance }) => balance.volumeL < reserveL)?.day ?? null) : null,
   };
+}
+
+/** A year and two. */
+const QUARTERS = [4, 8] as const;
+const QUARTER_DAYS = 91;
+
+/**
+ * Equal amounts, L, that use up a pile of `thereL` when one is taken today and one at the beginning of every quarter. An
+ * amount takes the same share of what was there today as it is of the whole pile, had nothing been taken, on its day.
+ */
+function lastingL({
+  ahead,
+  thereL,
+  today,
+  quarters,
+}: {
+  readonly ahead: LotHistory;
+  readonly thereL: number;
+  readonly today: DayNumber;
+  readonly quarters: number;
+}): number {
+  let sharePerL = 1 / thereL;
+  for (let i = 1; i < quarters; i++) sharePerL += 1 / volumeOn(ahead, today + i * QUARTER_DAYS);
+  return 1 / sharePerL;
 }
 
 /** Volume by the last look on or before a day, L; 0 before anything came. */

@@ -85,7 +85,7 @@ export function runStock(books: StockBooks, findMaterial: FindMaterial, options:
   const setting = settingOf(books, options, memory);
   const toTheEnd: Pick<Step, 'day' | 'what' | 'run'> = {
     day: until,
-    what: 'end',
+    what: `until ${until}`,
     run: ({ lots }) => lots.forEach((lot) => bringTo(lot, until, setting)),
   };
   for (const lot of carriedOut.lots.values()) doStep(toTheEnd, [lot], setting, memory);

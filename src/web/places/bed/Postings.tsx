@@ -80,7 +80,10 @@ function EntryLine({ entry, entries, onChange, onTrouble }: EntryLineProps) {
       note={entry.note}
       isPlanned={entry.state === 'planned'}
       onTickOff={() =>
-        change.mutateAsync({ entryId: entry.id, change: { ...entryAsChange(entry), state: 'laid' } })
+        change.mutateAsync({
+          entryId: entry.id,
+          change: { ...entryAsChange(entry), state: 'laid', date: doneBy(entry.date, books.today) },
+        })
       }
       onChange={() => onChange(entry)}
       onStrikeOut={() => remove.mutateAsync(entry)}
@@ -89,6 +92,9 @@ function EntryLine({ entry, entries, onChange, onTrouble }: EntryLineProps) {
     />
   );
 }
+
+/** What was planned for later and is done already was done today. */
+const doneBy = (date: string, today: string): string => (date > today ? today : date);
 
 interface PlantingLineProps {
   readonly planting: PlantingRecord;
@@ -100,7 +106,7 @@ function PlantingLine({ planting, onChange, onTrouble }: PlantingLineProps) {
   const change = useChangePlanting();
   const remove = useRemovePlanting();
   const restore = useRestorePlanting();
-  const { crops } = useBooks();
+  const { crops, today } = useBooks();
   const crop = findCrop(planting.cropId, crops);
   const until = planting.clearedOn === null ? 'stays' : `until ${fullDate(dayOf(planting.clearedOn))}`;
   const { id } = planting;
@@ -111,7 +117,14 @@ function PlantingLine({ planting, onChange, onTrouble }: PlantingLineProps) {
       note={planting.note}
       isPlanned={planting.state === 'planned'}
       onTickOff={() =>
-        change.mutateAsync({ plantingId: id, change: { ...plantingAsChange(planting), state: 'laid' } })
+        change.mutateAsync({
+          plantingId: id,
+          change: {
+            ...plantingAsChange(planting),
+            state: 'laid',
+            plantedOn: doneBy(planting.plantedOn, today),
+          },
+        })
       }
       onChange={() => onChange(planting)}
       onStrikeOut={() => remove.mutateAsync(planting)}

@@ -1,9 +1,8 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import type { MovementRecord } from '../../../records/movement.ts';
 import type { LotLine } from '../../../core/yard/index.ts';
-import { useChangeMovement, useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
+import { useRemoveMovement, useRestoreMovement } from '../../api/stock.ts';
 import { shortDate } from '../../../words/dates.ts';
 import { formatFixed, formatPercent } from '../../../words/figures.ts';
 import { movementInWords, ratioFigure } from '../../../words/stock-words.ts';
@@ -22,16 +21,6 @@ const signed = (value: number, decimals: number): string => {
   return value > 0 ? `+${formatFixed(value, decimals)}` : formatFixed(value, decimals);
 };
 
-type Distributed<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
-
-/** A record as one may send it back, with the version one has seen. */
-function draftOf(
-  movement: MovementRecord,
-): Distributed<MovementRecord, 'id' | 'createdAt' | 'updatedAt' | 'gardenId'> {
-  const { id, createdAt, updatedAt, gardenId, ...draft } = movement;
-  return draft;
-}
-
 /** The running account of a lot, newest first, with a balance after every posting. */
 export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
   const books = useBooks();
@@ -41,10 +30,9 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
   const movements = new Map(books.movements.map((movement) => [movement.id, movement]));
   const nameOf = (id: string) => books.lots.find((lot) => lot.id === id)?.name ?? 'something deleted';
   const bedName = (id: string) => books.beds.find((bed) => bed.id === id)?.name ?? 'a bed';
-  const change = useChangeMovement();
   const remove = useRemoveMovement();
   const restore = useRestoreMovement();
-  const failure = change.error ?? remove.error;
+  const failure = remove.error;
   const offerUndo = useUndo();
   const describe = ({ cause }: LotLine) => {
     switch (cause.type) {
@@ -115,21 +103,7 @@ export function LotAccount({ lotId, lines, balanceError }: LotAccountProps) {
                 <td>{line.balance.dryKg > 0 ? ratioFigure(line.balance.carbonToNitrogen) : '—'}</td>
                 <td>{line.balance.dryKg > 0 ? formatPercent(line.balance.moistureFractionWetBasis) : '—'}</td>
                 <td>
-                  {movement?.state === 'planned' && (
-                    <Button
-                      size="small"
-                      aria-label={`Done: ${movementInWords(movement, lotId, { nameOf, measures })}`}
-                      onClick={() =>
-                        change.mutate({
-                          movementId: movement.id,
-                          change: { ...draftOf(movement), state: 'laid', date: books.today },
-                        })
-                      }
-                    >
-                      done today
-                    </Button>
-                  )}
-                  {movement && (
+                  {movement?.state === 'laid' && (
                     <Button
                       type="text"
                       size="small"

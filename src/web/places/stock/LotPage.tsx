@@ -30,6 +30,8 @@ import type { LotAnswer, StockedLot } from '../../worker/stock-answers.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { LotAccount } from './LotAccount.tsx';
 import { LotActs } from '../../ui/stock/LotActs.tsx';
+import { PlannedPostings } from '../../ui/stock/PlannedPostings.tsx';
+import { LotTimeline } from './LotTimeline.tsx';
 import { useLot, useStock } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
@@ -89,14 +91,16 @@ function OpenLot({ lot }: { lot: LotRecord }) {
         <p className="soft">{brief ? 'There is nothing in it today.' : 'Working it out …'}</p>
       )}
       {answer && answer.course.openedOn !== null && <Courses answer={answer} brief={brief} today={today} />}
+      {answer && brief && <LotTimeline points={answer.timeline} brief={brief} />}
       {brief && brief.promises.promised.length > 0 && <Promised brief={brief} reserveL={lot.reserveL} />}
+      <PlannedPostings lotId={lot.id} />
       <div className="section-head">
         <h2>Account</h2>
       </div>
       {answer && answer.account.length > 0 ? (
         <LotAccount lotId={lot.id} lines={answer.account} balanceError={answer.course.balanceError} />
       ) : (
-        <p className="soft">Nothing has been posted yet.</p>
+        <p className="soft">Nothing has come into it or gone out of it yet.</p>
       )}
     </div>
   );

@@ -19,6 +19,10 @@ import { Yard } from '../../drawing/yard.tsx';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
+import type { LotRecord } from '../../../records/lot.ts';
+import type { MovementRecord } from '../../../records/movement.ts';
+import { amountInWords } from '../../../words/amount-words.ts';
+import { PlannedPostings } from '../../ui/stock/PlannedPostings.tsx';
 
 const ReceiveBand = lazy(async () => ({ default: (await import('./ReceiveBand.tsx')).ReceiveBand }));
 
@@ -89,6 +93,7 @@ export function StockPage() {
           </div>
           <Warnings lots={lots} today={today} hrefOf={hrefOf} />
           <LotRows lots={lots} today={today} hrefOf={hrefOf} />
+          <PlannedPostings lotId={null} />
           <p className="soft estimate">
             Aged day by day by the same model as the beds, with the warmth of your garden and of what your
             probe said. “Locks up” is the most nitrogen it would lock up if it were dug into warm, moist soil.
@@ -176,12 +181,23 @@ function LotRows({ lots, today, hrefOf }: RowsProps) {
   );
 }
 
+/** What comes into an empty pile next, however far off. */
+function emptyWords(lot: LotRecord, movements: readonly MovementRecord[], measures: Measures): string {
+  const [next] = movements
+    .filter((one) => one.state === 'planned' && one.type === 'receive' && one.lotId === lot.id)
+    .toSorted((a, b) => a.date.localeCompare(b.date));
+  const words = `empty ${LOT_FORM_WORDS[lot.form]}`;
+  if (next?.type !== 'receive') return words;
+  return `${words}; ${amountInWords(next, measures)} expected on ${fullDate(dayOf(next.date))}`;
+}
+
 function LotRow({
   lot,
   brief,
   today,
   href,
 }: ListedLot & Omit<RowsProps, 'lots' | 'hrefOf'> & { href: string }) {
+  const books = useBooks();
   const measures = useMeasures();
   const now = brief?.now;
   const name = (
@@ -196,7 +212,7 @@ function LotRow({
       <tr>
         {name}
         <td className="words soft" colSpan={8}>
-          {brief ? `empty ${LOT_FORM_WORDS[lot.form]}` : 'working it out …'}
+          {brief ? emptyWords(lot, books.movements, measures) : 'working it out …'}
         </td>
       </tr>
     );
