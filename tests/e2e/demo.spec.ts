@@ -20,12 +20,12 @@ test('what was worked out is kept on the device: opened again, the garden needs 
   page,
 }) => {
   await page.goto('/');
+  await expect(page.getByRole('row')).toHaveCount(9);
   await isReady(page);
   // Answers are written down together, a second after they came.
   await page.waitForTimeout(2500);
   const stands = await page.getByRole('table').innerText();
   await page.reload();
-  await isReady(page);
   await expect.poll(() => page.getByRole('table').innerText()).toBe(stands);
   expect(page.workers()).toEqual([]);
 });

@@ -286,6 +286,27 @@ onDemo.describe('the demo yard', () => {
     });
   }
 
+  test('a delivery that is expected has its day and amount, is changed, comes, and is taken back', async ({
+    page,
+  }) => {
+    await page.goto('/garden/ternhollow/stock/demo-lot-hazel');
+    const years = page.getByRole('region', { name: 'Over the next two years' });
+    await expect(years).toContainText('in 24 months');
+    await expect(years).toContainText('To make what is available last');
+    const planned = page.getByRole('region', { name: 'Planned' });
+    await expect(planned).toContainText('30 November 2026: delivery of 2.5 cubic meters');
+    await planned.getByRole('button', { name: /^Change/ }).click();
+    const form = page.getByRole('form', { name: 'Change the plan' });
+    await form.getByLabel('How much').fill('3');
+    await form.getByRole('button', { name: 'Save the change' }).click();
+    await expect(planned).toContainText('delivery of 3 cubic meters');
+    await planned.getByRole('button', { name: /^Done today/ }).click();
+    const account = page.getByRole('region', { name: 'Account' });
+    await expect(account.getByRole('row', { name: /Received 3 cubic meters/ })).not.toContainText('planned');
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await expect(planned).toContainText('30 November 2026: delivery of 3 cubic meters');
+  });
+
   test('stock is weighed at the shed door, on a phone', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto('/garden/ternhollow/stock/demo-lot-goat');

@@ -87,6 +87,20 @@ function PlannedMovement({ movement, lotId }: PlannedMovementProps) {
     movementInWords(movement, lotId ?? movement.lotId, { nameOf, measures }),
   );
   const failure = change.error ?? remove.error;
+  // What is done or deleted leaves this list, and may be taken back all the same.
+  const tickOff = async () => {
+    const before = asMovementChange(movement);
+    const send = (one: typeof before) => change.mutateAsync({ movementId: movement.id, change: one });
+    const done = await send({ ...before, state: 'laid', date: books.today }).catch(() => null);
+    if (done) offerUndo(`Done today: ${words}.`, () => send({ ...before, version: done.version }));
+  };
+  const strikeOut = async () => {
+    const isGone = await remove.mutateAsync(movement).then(
+      () => true,
+      () => false,
+    );
+    if (isGone) offerUndo('Deleted.', () => restore.mutateAsync(movement.id));
+  };
   if (isChanging) return <ChangePlan movement={movement} onClose={() => setChanging(false)} />;
   return (
     <>
@@ -108,39 +122,14 @@ function PlannedMovement({ movement, lotId }: PlannedMovementProps) {
           size="small"
           aria-label={`Done today: ${words}`}
           loading={change.isPending}
-          onClick={() =>
-            change.mutate(
-              {
-                movementId: movement.id,
-                change: { ...asMovementChange(movement), state: 'laid', date: books.today },
-              },
-              {
-                onSuccess: (done) =>
-                  offerUndo(`Done today: ${words}.`, () =>
-                    change.mutateAsync({
-                      movementId: movement.id,
-                      change: { ...asMovementChange(movement), version: done.version },
-                    }),
-                  ),
-              },
-            )
-          }
+          onClick={() => void tickOff()}
         >
           Done today
         </Button>
         <Button size="small" type="text" aria-label={`Change: ${words}`} onClick={() => setChanging(true)}>
           Change
         </Button>
-        <Button
-          size="small"
-          type="text"
-          aria-label={`Delete: ${words}`}
-          onClick={() =>
-            remove.mutate(movement, {
-              onSuccess: () => offerUndo('Deleted.', () => restore.mutateAsync(movement.id)),
-            })
-          }
-        >
+        <Button size="small" type="text" aria-label={`Delete: ${words}`} onClick={() => void strikeOut()}>
           Delete
         </Button>
       </span>
