@@ -4,6 +4,7 @@ import { treatmentFields } from './lot.ts';
 import { amountFields, bulkDensity, ingredients, moisture, stockUnit } from './measured.ts';
 import type { ReadBy, Unchanging } from './shapes.ts';
 import {
+  BURN_DRYNESSES,
   BURN_METHODS,
   CHAR_FINENESSES,
   CHAR_TEMPERATURES,
@@ -32,7 +33,7 @@ const waterAlso = { also: ['water'] };
 const burnLog = z.strictObject({
   method: z.enum(BURN_METHODS),
   isOneThickness: z.boolean().nullable(),
-  dryness: z.enum(['dry', 'halfDry', 'green']).nullable(),
+  dryness: z.enum(BURN_DRYNESSES).nullable(),
   quench: z.enum(['water', 'soil', 'closed']).nullable(),
   quenchWaterL: finite.min(0).max(1e5).nullable(),
   /** Cold to the bottom, looked at on this day. */
@@ -153,7 +154,10 @@ export type TurnMovement = ReadBy<Fields['turn'], 'note'>;
 export type WaterMovement = ReadBy<Fields['water'], 'note'>;
 export type ReadingMovement = ReadBy<Fields['reading'], 'note'>;
 export type SignMovement = ReadBy<Fields['sign'], 'note'>;
-export type BurnMovement = ReadBy<Fields['burn'], 'note' | 'log'>;
+export type BurnMovement = ReadBy<Fields['burn'], 'note' | 'log'> & {
+  /** How dry the wood was, where it came from outside; told by hand and ear. */
+  readonly log?: Partial<Pick<z.infer<typeof burnLog>, 'dryness'>>;
+};
 export type CrushMovement = ReadBy<Fields['crush'], 'note'>;
 
 /** A stock posting as the model reads it. */

@@ -35,6 +35,9 @@ export const EXPOSURES = ['damp', 'normal', 'dry'] as const;
 export type Exposure = (typeof EXPOSURES)[number];
 
 /** Heating of char: 350-450, 450-600, above 600 C. */
+/** How dry wood was that was burnt. */
+export const BURN_DRYNESSES = ['dry', 'halfDry', 'green'] as const;
+export type BurnDryness = (typeof BURN_DRYNESSES)[number];
 export const CHAR_TEMPERATURES = ['low', 'medium', 'high'] as const;
 export type CharTemperature = (typeof CHAR_TEMPERATURES)[number];
 

@@ -158,6 +158,8 @@ export interface RefusalFacts {
   intoItself: null;
   emptyMix: { readonly isAtTheBench: boolean };
   nothingBurnt: null;
+  notFoundCold: null;
+  coldTooSoon: Dated & { readonly burntOn: string };
   moreCharThanWood: { readonly charDryKg: number; readonly woodDryKg: number };
   notBelowOne: { readonly share: number };
   belowTheLeast: Got;

@@ -1,4 +1,10 @@
-import type { ChargeRecipeId, CharFineness, BurnMethod, CharTemperature } from '../records/vocabulary.ts';
+import type {
+  BurnDryness,
+  ChargeRecipeId,
+  CharFineness,
+  BurnMethod,
+  CharTemperature,
+} from '../records/vocabulary.ts';
 import type { Measures } from './measures.ts';
 import type { FeedstockShape, YieldVerdict } from '../core/yard/index.ts';
 
@@ -106,10 +112,19 @@ export function firingWords(temperature: CharTemperature, measures: Measures): s
   }
 }
 
+/** How much of the wood is water, by hand and ear. */
+export const DRYNESS_WORDS: Record<BurnDryness, string> = {
+  dry: 'Dry wood rings when struck and has cracks at its ends: about a sixth of its weight is water.',
+  halfDry: 'With green among it, about a third of its weight is water.',
+  green: 'Fresh from the tree, half of its weight is water.',
+};
+
 export const VERDICT_WORDS: Record<YieldVerdict, string> = {
   muchLess: 'much less than such fires give: it burnt on to ash, or something was not counted',
+  less: 'less than such fires give: weigh again, and count the brown pieces as not charred',
   usual: 'what such fires give',
-  muchMore: 'more than such fires give: was it weighed wet, or is brown wood among it?',
+  more: 'more than such fires give: weigh again, dry, and sort out brown wood',
+  muchMore: 'far more than such fires give: was it weighed wet, or is brown wood among it?',
 };
 
 export const CHARGE_WORDS: Record<ChargeRecipeId, { readonly name: string; readonly how: string }> = {

@@ -215,6 +215,10 @@ const SENTENCES: Sentences = {
   emptyMix: ({ isAtTheBench }) =>
     `is empty; ${isAtTheBench ? 'put something in the mix first' : 'a mix of nothing cannot be made'}`,
   nothingBurnt: () => 'is empty; nothing was burnt',
+  notFoundCold: () =>
+    'is missing: heaps re-light hours later, so there is no char before somebody has felt into the middle on a later day than the fire',
+  coldTooSoon: ({ date, burntOn }) =>
+    `must be a later day than the fire of ${burntOn}; got ${date}. Heaps re-light hours later`,
   moreCharThanWood: ({ charDryKg, woodDryKg }) =>
     `is more than went in: ${both(charDryKg, 'mass')} of dry char from ${both(woodDryKg, 'mass')} of dry wood. Was it weighed wet, or is the unit wrong?`,
   notBelowOne: ({ share }) => `must be a share below 1; did you mean ${share} %?`,

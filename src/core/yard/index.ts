@@ -31,6 +31,7 @@ export {
   type FeedstockShape,
 } from './char/burn-methods.ts';
 export { type YieldVerdict, isFoundCold, judgeYield } from './char/burn-yield.ts';
+export { checkBurn } from './char/check-burn.ts';
 export { charDose } from './char/char-dose.ts';
 export { charFactorForClay, findChargeRecipe, scaleCharge } from './char/charge-recipes.ts';
 export { type ChargePreview, isRawChar, previewCharge } from './char/charging.ts';

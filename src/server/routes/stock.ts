@@ -5,6 +5,7 @@ import { stockPosting, takingBack, type TakingBack } from '../../contract/reques
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import type { AppContext } from '../app-context.ts';
+import { checkBurn } from '../../core/yard/index.ts';
 import { requireSoundStock } from '../kept-stock.ts';
 import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
 import { keepMaterial } from './materials.ts';
@@ -39,6 +40,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
         const keptMovements = movements.map((draft): MovementRecord => {
           requireFound(stores.lots.find(draft.lotId), 'pile');
           const movement = { ...draft, gardenId };
+          if (draft.type === 'burn') checkBurn(draft, today());
           return sentAgain(stores.movements.find(movement.id), movement) ?? stores.movements.insert(movement);
         });
         requireSound(
@@ -94,6 +96,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
       return stores.atomically(() => {
         const before = requireFound(stores.movements.find(id), 'stock posting');
         requireSeen(before, change.version);
+        if (change.type === 'burn') checkBurn(change, today());
         const after = requireWritten(stores.movements.update(id, change.version, change), 'stock posting');
         requireSound(before.gardenId, [id]);
         return c.json(after, 200);

@@ -2,7 +2,7 @@ import { requireNumber } from '../../../refusals/input-error.ts';
 import { BURN_METHOD_FACTS } from './burn-methods.ts';
 import type { BurnMethod } from '../../../records/vocabulary.ts';
 
-export type YieldVerdict = 'muchLess' | 'usual' | 'muchMore';
+export type YieldVerdict = 'muchLess' | 'less' | 'usual' | 'more' | 'muchMore';
 
 /** What a burn gave beside what such burns give. */
 export interface BurnYield {
@@ -12,7 +12,7 @@ export interface BurnYield {
   readonly verdict: YieldVerdict;
 }
 
-/** Outside the usual range by so much and something was measured wrongly, or went wrong (set here). */
+/** Outside the usual range by so much and something was measured wrongly for certain, or went wrong (set here). */
 const ROOM = 1.25;
 
 /** Judges a yield. `dryWoodKg` above 0, without the pieces that did not char; masses dry. */
@@ -24,8 +24,14 @@ export function judgeYield(method: BurnMethod, dryWoodKg: number, dryCharKg: num
   return {
     share,
     expectedKg: [low * dryWoodKg, high * dryWoodKg],
-    verdict: share < low / ROOM ? 'muchLess' : share > high * ROOM ? 'muchMore' : 'usual',
+    verdict: verdictOn(share, low, high),
   };
+}
+
+function verdictOn(share: number, low: number, high: number): YieldVerdict {
+  if (share < low) return share < low / ROOM ? 'muchLess' : 'less';
+  if (share > high) return share > high * ROOM ? 'muchMore' : 'more';
+  return 'usual';
 }
 
 /** Heaps re-light hours later: only a check on a later day than the fire counts. ISO dates. */

@@ -6,6 +6,8 @@ import { defaultParameters } from '../../model/simulation/parameters.ts';
 import { contentsOfMaterial } from '../stock/lot-contents.ts';
 import { BURN_METHOD_FACTS } from './burn-methods.ts';
 import { isFoundCold, judgeYield } from './burn-yield.ts';
+import { checkBurn } from './check-burn.ts';
+import type { InputError } from '../../../refusals/input-error.ts';
 import { BURN_METHODS, CHARGE_RECIPE_IDS } from '../../../records/vocabulary.ts';
 import { charDose } from './char-dose.ts';
 import { CHARGE_RECIPES, charFactorForClay, findChargeRecipe, scaleCharge } from './charge-recipes.ts';
@@ -23,7 +25,10 @@ describe('burns', () => {
   });
   it('are judged by what such fires give', () => {
     expect(judgeYield('conePit', 100, 20)).toMatchObject({ verdict: 'usual', share: 0.2 });
+    const [low, high] = BURN_METHOD_FACTS.conePit.yieldShare;
     expect(judgeYield('conePit', 100, 5).verdict).toBe('muchLess');
+    expect(judgeYield('conePit', 100, 100 * low * 0.95).verdict).toBe('less');
+    expect(judgeYield('conePit', 100, 100 * high * 1.05).verdict).toBe('more');
     expect(judgeYield('emberRescue', 100, 40).verdict).toBe('muchMore');
     expect(() => judgeYield('conePit', 100, 101)).toThrow(/dryCharKg/);
   });
@@ -34,6 +39,35 @@ describe('a cold check', () => {
     expect(isFoundCold('2026-05-01', '2026-05-02')).toBe(true);
     expect(isFoundCold('2026-05-01', '2026-05-01')).toBe(false);
     expect(isFoundCold('2026-05-01', null)).toBe(false);
+  });
+});
+
+describe('a burn written down', () => {
+  const log = {
+    method: 'conePit',
+    isOneThickness: true,
+    dryness: 'dry',
+    quench: 'water',
+    quenchWaterL: null,
+    isMagnetPassed: true,
+    steps: [],
+  } as const;
+  const char = { amount: 40, unit: 'litre', moistureFractionWetBasis: 0.3 } as const;
+  const codeOf = (found: typeof char | null, coldCheckedOn: string | null) => {
+    try {
+      const burn = { date: '2026-05-01', yield: found, log: { ...log, steps: [], coldCheckedOn } };
+      checkBurn(burn, '2026-05-14');
+      return null;
+    } catch (error) {
+      return (error as InputError).refusal.code;
+    }
+  };
+  it('gives no char before it was found cold, on a later day that has come', () => {
+    expect(codeOf(null, null)).toBeNull();
+    expect(codeOf(char, '2026-05-02')).toBeNull();
+    expect(codeOf(char, null)).toBe('notFoundCold');
+    expect(codeOf(char, '2026-05-01')).toBe('coldTooSoon');
+    expect(codeOf(null, '2026-05-20')).toBe('inTheFuture');
   });
 });
 

@@ -134,6 +134,13 @@ function receive(movement: ReceiveMovement, context: MovementContext): void {
   );
 }
 
+/**
+ * Moisture of wood by hand and ear, share of fresh mass: air-dry wood that rings, green wood among it, fresh from the tree
+ * (the Wood Handbook of the Forest Products Laboratory gives 12 to 20 % for air-dry and about half for green wood, from
+ * memory).
+ */
+const WOOD_MOISTURE = { dry: 0.17, halfDry: 0.33, green: 0.5 } as const;
+
 const AS_BOUGHT = { moistureFractionWetBasis: null, bulkDensityKgPerM3: null, seasonedMonths: 0 };
 
 /** One ingredient, out of stock or from outside. */
@@ -141,12 +148,15 @@ function gather({
   ingredient,
   into,
   movement,
+  moisture = null,
   context,
   path,
 }: {
   readonly ingredient: Ingredient;
   readonly into: string;
   readonly movement: Movement;
+  /** Of what comes from outside, as it was told; null takes the material's own. */
+  readonly moisture?: number | null;
   readonly context: MovementContext;
   readonly path: FieldPath;
 }): LotContents {
@@ -154,7 +164,7 @@ function gather({
     return contentsOnArrival({
       materialId: ingredient.materialId,
       movement: ingredient,
-      seen: AS_BOUGHT,
+      seen: { ...AS_BOUGHT, moistureFractionWetBasis: moisture },
       context,
       path,
     });
@@ -298,7 +308,14 @@ function burn(movement: BurnMovement, context: MovementContext): void {
   const posting = postingOf(movement, context);
   const fed = mixContents(
     movement.feedstock.map((one, i) =>
-      gather({ ingredient: one, into: movement.lotId, movement, context, path: [...path, 'feedstock', i] }),
+      gather({
+        ingredient: one,
+        into: movement.lotId,
+        movement,
+        moisture: movement.log?.dryness ? WOOD_MOISTURE[movement.log.dryness] : null,
+        context,
+        path: [...path, 'feedstock', i],
+      }),
     ),
   );
   requireNumber(movement.unburntShare, [...path, 'unburntShare'], { min: 0, max: 0.95 });

@@ -359,6 +359,28 @@ describe('what cannot be', () => {
   });
 });
 
+describe('wood burnt from outside', () => {
+  const burnt = (dryness: 'dry' | 'halfDry' | 'green' | null, unit: 'kg' | 'litre') => {
+    const burn = moved({
+      type: 'burn',
+      date: '2026-02-01',
+      lotId: 'a',
+      feedstock: [{ lotId: null, materialId: 'log_wood', amount: 100, unit }],
+      charTemperature: 'medium',
+      yield: null,
+      unburntShare: 0,
+      log: { dryness },
+    });
+    return run({ movements: [burn] }).burnt.get(burn.id)!.dryWoodKg;
+  };
+  it('weighs dry what its dryness says, by the scale; by volume it holds the same wood however wet it is', () => {
+    expect(burnt('dry', 'kg')).toBeCloseTo(83, 6);
+    expect(burnt('halfDry', 'kg')).toBeCloseTo(67, 6);
+    expect(burnt('green', 'kg')).toBeCloseTo(50, 6);
+    expect(burnt('green', 'litre')).toBeCloseTo(burnt('dry', 'litre'), 6);
+  });
+});
+
 describe('plans', () => {
   const movements = [received('a', 'chips_mixed', 100)];
   const planned = take('a', 80, { entryId: 'later', state: 'planned', date: '2026-04-01' });

@@ -11,7 +11,13 @@ import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { Field } from '../../ui/forms/Field.tsx';
-import { BURN_WARNING_WORDS, firingWords, METHOD_WORDS, SHAPE_WORDS } from '../../../words/char-words.ts';
+import {
+  BURN_WARNING_WORDS,
+  DRYNESS_WORDS,
+  firingWords,
+  METHOD_WORDS,
+  SHAPE_WORDS,
+} from '../../../words/char-words.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { materialOptions } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
@@ -144,6 +150,8 @@ interface FieldsProps {
 function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boolean }) {
   const books = useBooks();
   const measures = useMeasures();
+  // A pile in stock has a moisture of its own.
+  const isFromOutside = form.source.startsWith('material:');
   const options = [
     { label: 'In stock', options: books.lots.map(({ id, name }) => ({ value: `lot:${id}`, label: name })) },
     ...materialOptions(books).map(({ label, options: all }) => ({
@@ -202,18 +210,20 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
         />
       </div>
       <div className="band-fields">
-        <div className="field">
-          <span className="field-name">It is</span>
-          <Segmented<BurnForm['dryness']>
-            value={form.dryness}
-            onChange={(dryness) => set({ dryness })}
-            options={[
-              { value: 'dry', label: 'dry' },
-              { value: 'halfDry', label: 'some green among it' },
-              { value: 'green', label: 'green' },
-            ]}
-          />
-        </div>
+        {isFromOutside && (
+          <div className="field">
+            <span className="field-name">It is</span>
+            <Segmented<BurnForm['dryness']>
+              value={form.dryness}
+              onChange={(dryness) => set({ dryness })}
+              options={[
+                { value: 'dry', label: 'dry' },
+                { value: 'halfDry', label: 'some green among it' },
+                { value: 'green', label: 'green' },
+              ]}
+            />
+          </div>
+        )}
         <div className="field">
           <span className="field-name">In</span>
           <Segmented
@@ -232,15 +242,28 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
           </Checkbox>
         </div>
       </div>
-      {(!form.isOneThickness || form.dryness !== 'dry') && (
+      {isFromOutside && <p className="soft hint">{DRYNESS_WORDS[form.dryness]}</p>}
+      {(!form.isOneThickness || (isFromOutside && form.dryness !== 'dry')) && (
         <p className="soft hint">
           {!form.isOneThickness && 'Thin pieces turn to ash while thick ones stay brown: sort them. '}
-          {form.dryness !== 'dry' && 'Green wood is possible among dry, slow and smoky.'}
+          {isFromOutside && form.dryness !== 'dry' && 'Green wood is possible among dry, slow and smoky.'}
         </p>
       )}
     </>
   );
 }
+
+/** Quenched char holds its own weight of water and more; by hand one tells no more than this (set here). */
+const CHAR_FEELS = {
+  dusty: { words: 'dry, it dusts', moisturePct: '10' },
+  damp: { words: 'damp, no water runs', moisturePct: '35' },
+  dripping: { words: 'dripping wet', moisturePct: '60' },
+} as const;
+type CharFeel = keyof typeof CHAR_FEELS;
+const CHAR_FEEL_NAMES = Object.keys(CHAR_FEELS) as CharFeel[];
+
+const feltAs = (moisturePct: string): CharFeel | undefined =>
+  CHAR_FEEL_NAMES.find((feel) => CHAR_FEELS[feel].moisturePct === moisturePct.trim());
 
 function CharFields({ form, set, troubles }: FieldsProps) {
   const measures = useMeasures();
@@ -302,11 +325,24 @@ function CharFields({ form, set, troubles }: FieldsProps) {
           trouble={troubles['yield.amount']}
           hint="empty until it is cold and measured"
         />
+        <Field name="It feels">
+          {(control) => (
+            <Select
+              {...control}
+              value={feltAs(form.charMoisturePct) ?? null}
+              placeholder="measured"
+              onChange={(feel: CharFeel) => set({ charMoisturePct: CHAR_FEELS[feel].moisturePct })}
+              style={{ width: 190 }}
+              options={CHAR_FEEL_NAMES.map((value) => ({ value, label: CHAR_FEELS[value].words }))}
+            />
+          )}
+        </Field>
         <TextField
           name="Moisture, %"
           value={form.charMoisturePct}
           onChange={(charMoisturePct) => set({ charMoisturePct })}
           trouble={troubles['yield.moistureFractionWetBasis']}
+          hint="better: weigh some, dry it, weigh again"
           width={110}
         />
         <Choice

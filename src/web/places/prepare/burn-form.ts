@@ -67,7 +67,7 @@ export const blankBurn = (
   isMagnetPassed: false,
   unburntPct: '0',
   char: { amount: '', unit: units.volume },
-  charMoisturePct: '30',
+  charMoisturePct: '35',
 });
 
 /** A kept burn back in the form, to go on with. */

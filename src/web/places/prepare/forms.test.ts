@@ -115,7 +115,7 @@ describe('a burn being kept', () => {
     const again = burnFormOf(kept, 'Char', { blank, reader: METRIC });
     expect(burnPosting({ ...again, char: { amount: '6', unit: 'bucket10L' } }, METRIC)).toMatchObject({
       ...posting,
-      yield: { amount: 6, unit: 'bucket10L', moistureFractionWetBasis: 0.3 },
+      yield: { amount: 6, unit: 'bucket10L', moistureFractionWetBasis: 0.35 },
     });
   });
 
