@@ -17,6 +17,8 @@ export function mixCautionWords(caution: MixCaution): string {
   switch (caution.code) {
     case 'ashWithAmmonium':
       return 'Ash or lime with ammonium in it: the ammonia is driven off at once. Leave one of them out; finished compost would be fine, its nitrogen is not ammonium.';
+    case 'muchAsh':
+      return `One part of ash to ${plainFigure(1 / caution.ashPerVolume, 2)} of the rest by volume: no recipe goes beyond one part to five. So much lime makes it caustic, and on a bed it counts against the ash of the year.`;
     case 'rawManure':
       return 'Fresh manure carries germs: gloves, wash hands, keep it off what is eaten raw. The US organic rule asks for 120 days to harvest where food touches the soil, 90 otherwise, unless it was hot-composted by the rules; local rules prevail.';
     case 'persistentWeedkiller':

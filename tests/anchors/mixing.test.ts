@@ -343,6 +343,16 @@ describe('cautions about a mix', () => {
       expect.arrayContaining(['persistentWeedkiller', 'tooWet', 'richMix']),
     );
     expect(codes(['cardboard', 10])).toEqual(['tooDry']);
+    // What has rotted through neither smells nor loses its nitrogen to a little ash.
+    for (const mature of ['compost_yard', 'compost_manure', 'worm_castings', 'leaf_mould']) {
+      expect(codes([mature, 10])).not.toContain('richMix');
+      expect(codes([mature, 10], ['wood_ash', 0.1])).not.toContain('ashWithAmmonium');
+    }
+    for (const raw of ['compost_garden', 'cattle_fym', 'grass_clippings']) {
+      expect(codes([raw, 10], ['wood_ash', 0.1])).toContain('ashWithAmmonium');
+    }
+    // Twenty cups of ash in ten liters of compost.
+    expect(codes(['compost_yard', 6], ['wood_ash', 2.4])).toContain('muchAsh');
     expect(codes(['chips_mixed', 10])).toEqual([]);
   });
 });

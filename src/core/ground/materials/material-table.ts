@@ -49,7 +49,7 @@ seabird_guano|Seabird guano|Peruvian guano, guano|fertiliser|0.15|22|11|0.45|800
 digestate_liquid|Digestate, liquid|biogas digestate, anaerobic digestate|manure|0.94|36|8|0.6|1000|10|0.15|1|5|fine|1|0.9|isSalty mayHoldPlastic
 digestate_solid|Digestate, solid|separated digestate|manure|0.72|42|2.2|0.2|500|20|0.15|0.9|1.2|fine|1|0.5|mayHoldPlastic
 frass|Insect frass|mealworm frass, black soldier fly|fertiliser|0.12|41|3.5|0.1|500|5|0.05|1.5|2|fine|1|0.1|
-composted_bark|Composted bark|bark compost, soil improver|compost|0.55|40|0.9|0.01|400|30|0.2|0.12|0.4|chip|0.8|0|
+composted_bark|Composted bark|bark compost, soil improver|compost|0.55|40|0.9|0.01|400|30|0.2|0.12|0.4|chip|0.8|0|isMature
 compost_municipal|Municipal compost|green waste compost, council compost, city compost|compost|0.4|25|1.5|0.05|620|14|0.3|0.25|0.9|fine|1|0.02|mayHoldPlastic mayHoldMetals
 compost_food|Food-waste compost|kitchen compost, bokashi compost|compost|0.45|27|2|0.06|620|10|0.28|0.4|1.2|fine|1|0.05|isSalty mayHoldPlastic
 biosolids|Biosolids, composted|sewage sludge, sludge compost, sludge|compost|0.4|28|2.8|0.08|650|10|0.25|2|0.3|fine|1|0.1|mayHoldMetals mayHoldPlastic isSalty

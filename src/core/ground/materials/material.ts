@@ -32,6 +32,8 @@ export const MATERIAL_TRAITS = [
   'drivesOffAmmonia',
   'isUrine',
   'isWoodAsh',
+  /** Rotted through: its nitrogen is bound, it smells of earth, and ash does it no harm. */
+  'isMature',
 ] as const;
 export type MaterialTrait = (typeof MATERIAL_TRAITS)[number];
 

@@ -1,8 +1,10 @@
 import {
   type DayNumber,
   type FindMaterial,
+  type Material,
   calendarDateOf,
   dayNumberFromIso,
+  hasTrait,
   isSouthern,
 } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
@@ -84,7 +86,7 @@ function bringsAmmonium(entry: Entry, findMaterial: FindMaterial): boolean {
   const material = findMaterial(entry.materialId, dayOf(entry.date));
   return (
     material !== undefined &&
-    material.kind !== 'compost' &&
+    !hasTrait(material, 'isMature') &&
     material.nitrogenFractionDryBasis > 0 &&
     material.ammoniumShareOfNitrogen >= FRESH_AMMONIUM_SHARE
   );
@@ -168,11 +170,8 @@ export function ashGate(question: AshQuestion, findMaterial: FindMaterial): AshG
   };
 }
 
-/** Mineral nitrogen above this share and a heap gives off ammonia when ash goes in (set here). */
-const HEAP_AMMONIUM_SHARE = 0.02;
-
-/** Whether ash may go into a heap: not while it still has ammonium to lose. Finished compost has next to none. */
-export const heapTakesAsh = (heap: {
-  readonly mineralNitrogenG: number;
-  readonly nitrogenG: number;
-}): boolean => heap.nitrogenG === 0 || heap.mineralNitrogenG / heap.nitrogenG < HEAP_AMMONIUM_SHARE;
+/**
+ * Whether ash may go into a pile: into what has rotted through, never into fresh manure or a heap at work, which have
+ * ammonium or soon will (common practice, no source).
+ */
+export const heapTakesAsh = (pile: Pick<Material, 'traits'>): boolean => hasTrait(pile, 'isMature');

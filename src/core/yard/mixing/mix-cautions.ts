@@ -1,5 +1,5 @@
-import { hasTrait } from '../../ground/index.ts';
-import type { Blend, BlendPart } from './blend.ts';
+import { type Material, type MaterialKind, hasTrait } from '../../ground/index.ts';
+import { type Blend, type BlendPart, blend } from './blend.ts';
 
 /** What to mind about a mix. */
 export type MixCaution =
@@ -13,7 +13,8 @@ export type MixCaution =
   | { readonly code: 'persistentWeedkiller' }
   | { readonly code: 'metals' }
   | { readonly code: 'plastic' }
-  | { readonly code: 'ashWithAmmonium' };
+  | { readonly code: 'ashWithAmmonium' }
+  | { readonly code: 'muchAsh'; readonly ashPerVolume: number };
 
 /** A mix narrower than this gives off ammonia (NRAES-54, from memory). */
 const RICH_BELOW = 20;
@@ -24,6 +25,20 @@ const LEAST_AIR = 0.3;
 /** Poultry manure and bought feeds above this share of the dry mass scorch seedlings by their salts (set here). */
 const MOST_SALTY = 0.25;
 const AMMONIUM_HEAVY = 0.15;
+/** What is rotted through does not smell, however rich; a mix does of which this much of the nitrogen is not (set here). */
+const RAW_ENOUGH = 0.25;
+/** The most ash there is a recipe for: one part to five (common practice, no source). */
+const MOST_ASH_PER_VOLUME = 1 / 5;
+const SMELLS_WITH_ASH: ReadonlySet<MaterialKind> = new Set(['manure', 'green', 'fertiliser', 'compost']);
+
+const isLime = (material: Material): boolean => hasTrait(material, 'drivesOffAmmonia');
+
+/** Wood ash by the litre of all else in a mix; 0 without any. */
+function ashPerLitre(parts: readonly BlendPart[]): number {
+  const isAsh = ({ material }: BlendPart) => hasTrait(material, 'isWoodAsh');
+  const restL = blend(parts.filter((part) => !isAsh(part))).volumeL;
+  return restL > 0 ? blend(parts.filter(isAsh)).volumeL / restL : 0;
+}
 
 /** A part of a mix with the id of its material. */
 export interface NamedPart extends BlendPart {
@@ -39,19 +54,30 @@ export function mixCautions(mix: Blend, parts: readonly BlendPart[]): MixCaution
     .filter(({ material }) => hasTrait(material, 'isSalty'))
     .reduce((sum, part) => sum + dryOf(part), 0);
   const saltyShare = mix.dryKg > 0 ? saltyKg / mix.dryKg : 0;
-  const ammoniumShare = mix.nitrogenG > 0 ? mix.ammoniumNitrogenG / mix.nitrogenG : 0;
+  const raw = present.filter(({ material }) => !hasTrait(material, 'isMature'));
+  const ofRaw = blend(raw);
+  const rawShare = mix.nitrogenG > 0 ? ofRaw.nitrogenG / mix.nitrogenG : 0;
+  const ammoniumShare = mix.nitrogenG > 0 ? ofRaw.ammoniumNitrogenG / mix.nitrogenG : 0;
+  const ashPerL = ashPerLitre(present);
   const ratio = mix.carbonToNitrogen;
   const isHeap = mix.massFreshKg > 0;
   const cautions: (MixCaution | false)[] = [
     present.some(({ material }) => hasTrait(material, 'drivesOffAmmonia')) &&
-      ammoniumShare > 0.02 && { code: 'ashWithAmmonium' },
+      (ammoniumShare > 0.02 ||
+        raw.some(({ material }) => SMELLS_WITH_ASH.has(material.kind) && !isLime(material))) && {
+        code: 'ashWithAmmonium',
+      },
+    ashPerL > MOST_ASH_PER_VOLUME && { code: 'muchAsh', ashPerVolume: ashPerL },
     present.some(({ material }) => material.kind === 'manure') && { code: 'rawManure' },
     present.some(({ material }) => hasTrait(material, 'mayCarryWeedkiller')) && {
       code: 'persistentWeedkiller',
     },
     present.some(({ material }) => hasTrait(material, 'mayHoldMetals')) && { code: 'metals' },
     present.some(({ material }) => hasTrait(material, 'mayHoldPlastic')) && { code: 'plastic' },
-    ratio !== null && ratio > 0 && ratio < RICH_BELOW && { code: 'richMix', carbonToNitrogen: ratio },
+    ratio !== null &&
+      ratio > 0 &&
+      ratio < RICH_BELOW &&
+      rawShare > RAW_ENOUGH && { code: 'richMix', carbonToNitrogen: ratio },
     ammoniumShare > AMMONIUM_HEAVY && { code: 'ammoniaLoss', ammoniumShare },
     saltyShare > MOST_SALTY && { code: 'salty', share: saltyShare },
     isHeap &&

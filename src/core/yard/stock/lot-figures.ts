@@ -1,4 +1,10 @@
-import { type Material, type MaterialKind, total } from '../../ground/index.ts';
+import {
+  type Material,
+  type MaterialKind,
+  findLibraryMaterial,
+  hasTrait,
+  total,
+} from '../../ground/index.ts';
 import {
   type CohortOpening,
   type ModelParameters,
@@ -112,6 +118,13 @@ export function kindOf(contents: LotContents): MaterialKind {
   return kinds.length === 1 ? kinds[0] : 'residue';
 }
 
+/** Rotted through here, or bought so. */
+const isMature = (contents: LotContents): boolean => {
+  const body = contents.cohorts.filter(({ kind }) => !ADDITIONS.has(kind));
+  const cameSo = body.every(({ materialId }) => hasTrait(findLibraryMaterial(materialId), 'isMature'));
+  return body.length > 0 && (cameSo || isFinished({ ...contents, cohorts: body }));
+};
+
 const isFinished = (contents: LotContents): boolean =>
   contents.cohorts.every(({ ageDays }) => ageDays >= FINISHED_FROM_DAYS) &&
   sumPool(contents, QUICK) / carbonG(contents) < FINISHED_QUICK_SHARE &&
@@ -183,6 +196,7 @@ export function materialOfContents(contents: LotContents): Material {
     ammoniaExposure: contents.cohorts[0].ammoniaExposure,
     vaporBarrier: 0,
     charTemperature: charTemperatureOf(contents),
+    traits: isMature(contents) ? ['isMature'] : [],
     isCharged: char > CHAR_MAJORITY && figures.charHeldNitrogenG > 0,
   };
 }

@@ -286,11 +286,11 @@ function HeapAsh({ lots }: { lots: readonly ListedLot[] }) {
         {heaps.map(({ lot, brief }) => (
           <li key={lot.id}>
             <strong>{lot.name}</strong>:{' '}
-            {brief?.now && heapTakesAsh(brief.now) ? (
-              'may have a little, by the lowest recipe; its nitrogen is bound.'
+            {brief?.material && heapTakesAsh(brief.material) ? (
+              'may have a little, by the lowest recipe; it has rotted through and its nitrogen is bound.'
             ) : (
               <span className="status-stop">
-                ▲ no: it still has ammonium in it, which ash would drive off as ammonia. Wait until it is
+                ▲ no: it is still at work. Ash would drive its ammonium off as ammonia; wait until it is
                 finished.
               </span>
             )}
