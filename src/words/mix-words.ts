@@ -1,4 +1,4 @@
-import type { MixCaution, MixFix, MixMiss, Remedy } from '../core/yard/index.ts';
+import type { Aim, MixCaution, MixFix, MixMiss, Remedy } from '../core/yard/index.ts';
 import type { MixPurpose } from '../records/vocabulary.ts';
 import { formatPercent, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
@@ -54,12 +54,18 @@ const remedyWords = (
     )
     .join(', or ');
 
+/** "25 to 30", or "30" where nothing is left open. */
+function spanWords({ aim, tolerance }: Aim, figure: (value: number) => string): string {
+  const [low, high] = [figure(aim - tolerance), figure(aim + tolerance)];
+  return low === high ? low : `${low} to ${high}`;
+}
+
 export function missWords(miss: MixMiss, measures: Measures): string {
   switch (miss.what) {
     case 'carbonToNitrogen':
-      return `The nearest it gets is C:N ${ratioFigure(miss.is)}, not ${plainFigure(miss.aim.aim - miss.aim.tolerance)} to ${plainFigure(miss.aim.aim + miss.aim.tolerance)}.`;
+      return `The nearest it gets is C:N ${ratioFigure(miss.is)}, not ${spanWords(miss.aim, plainFigure)}.`;
     case 'moisture':
-      return `It would be ${formatPercent(miss.is)} water, not ${formatPercent(miss.aim.aim - miss.aim.tolerance)} to ${formatPercent(miss.aim.aim + miss.aim.tolerance)}.`;
+      return `It would be ${formatPercent(miss.is)} water, not ${spanWords(miss.aim, formatPercent)}.`;
     case 'volume':
       return `It comes to ${measures.volume(miss.isL)}, not ${measures.volume(miss.wantedL)}.`;
   }

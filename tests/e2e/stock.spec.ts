@@ -111,7 +111,7 @@ onOwn.describe('stock and preparing', () => {
       await page.getByLabel('C:N from').fill('14');
       await page.getByLabel('to', { exact: true }).nth(0).fill('15');
       await page.getByRole('button', { name: 'Find the amounts' }).click();
-      await expect(page.getByText('It cannot be done with these.')).toBeVisible();
+      await expect(page.getByText('It cannot be met exactly; the nearest is filled in above.')).toBeVisible();
       await expect(page.getByText(/of nitrogen would do it: .* of grass clippings/)).toBeVisible();
     });
 

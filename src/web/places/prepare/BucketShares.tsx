@@ -5,17 +5,25 @@ import { useIsPhone } from '../../app/use-phone.ts';
 import { BUCKET_OF } from '../../../words/measures.ts';
 import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { COLORS, LETTER_PX } from '../../theme/tokens.ts';
+import type { AmountUnit } from '../../../records/vocabulary.ts';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
 import type { BenchPart } from './mix-form.ts';
 
-/** The parts as they were measured, when all with one bucket; else how often the smallest goes into each. */
-function partsByBucket(parts: readonly BenchPart[]): string[] {
+/**
+ * The parts as they were measured, when all in one unit: by weight where that is one of weight. Else how often the
+ * smallest goes into each by volume.
+ */
+function partsAsMeasured(parts: readonly BenchPart[]): string {
   const filled = parts.filter(({ volumeL }) => volumeL > 0);
-  if (new Set(filled.map(({ row }) => row.amount.unit)).size === 1) {
-    return filled.map(({ row }) => row.amount.amount.trim());
+  const [unit, ...others] = new Set(filled.map(({ row }) => row.amount.unit));
+  if (unit !== undefined && others.length === 0) {
+    const figures = filled.map(({ row }) => plainFigure(numberFromText(row.amount.amount), 3));
+    return `${figures.join(' : ')} ${UNITS_OF_MASS.has(unit) ? 'by weight' : 'by the bucket'}`;
   }
   const smallest = Math.min(...filled.map(({ volumeL }) => volumeL));
-  return filled.map(({ volumeL }) => plainFigure(volumeL / smallest, 2));
+  return `${filled.map(({ volumeL }) => plainFigure(volumeL / smallest, 2)).join(' : ')} by the bucket`;
 }
+const UNITS_OF_MASS: ReadonlySet<AmountUnit> = new Set(['kg', 'gram', 'pound']);
 
 const ROWS = [
   ['volume', 'of the volume'],
@@ -34,13 +42,12 @@ const NARROW = { whole: 210, enoughForFigure: 0.22 };
 export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ratio: BucketRatio }) {
   const measures = useMeasures();
   const { whole, enoughForFigure } = useIsPhone() ? NARROW : WIDE;
-  const byBucket = partsByBucket(parts).join(' : ');
   const { carbonToNitrogen } = ratio.blend;
   return (
     <section aria-label="What the buckets truly give">
       <div className="section-head">
         <h2>
-          {byBucket} by the bucket is truly{' '}
+          {partsAsMeasured(parts)} is truly{' '}
           {carbonToNitrogen === null ? 'carbon alone' : `${plainFigure(carbonToNitrogen)} : 1`}
         </h2>
         {ratio.likely && (

@@ -1,9 +1,11 @@
 import { useBooks } from '../../app/garden-context.ts';
-import { Button, Checkbox } from 'antd';
+import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import { type Blend, heatsUp, mixCautions } from '../../../core/yard/index.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
+import type { Keeping } from '../../../records/vocabulary.ts';
+import { TreatmentFields } from '../../ui/stock/TreatmentFields.tsx';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
@@ -30,6 +32,7 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
     movementId: crypto.randomUUID(),
     name: '',
     date: books.today,
+    keeping: 'open' as Keeping,
     isTurned: false,
     isHot: null as boolean | null,
   }));
@@ -70,16 +73,13 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
           onChange={(date) => set({ date })}
           trouble={troubles['date']}
         />
+        <TreatmentFields
+          name="How is it kept?"
+          treatment={{ keeping: plan.keeping, isTurned: plan.isTurned, isHot }}
+          onChange={set}
+        />
         <div className="field">
-          <span className="field-name">It will be</span>
-          <span className="tool-result">
-            <Checkbox checked={plan.isTurned} onChange={(event) => set({ isTurned: event.target.checked })}>
-              turned now and then
-            </Checkbox>
-            <Checkbox checked={isHot} onChange={(event) => set({ isHot: event.target.checked })}>
-              hot
-            </Checkbox>
-          </span>
+          <span className="field-name">&nbsp;</span>
           <span className="soft hint">
             {heatsUp(mix)
               ? 'large, rich and moist enough to heat'

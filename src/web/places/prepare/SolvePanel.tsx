@@ -23,18 +23,15 @@ export function SolvePanel({ form, parts, set }: SolvePanelProps) {
   const [solved, setSolved] = useState<SolvedMix | 'asking' | null>(null);
   const reader = useReader();
   const free = form.rows.filter(({ isFree }) => isFree).length;
+  const take = (litres: readonly number[], waterL: number) =>
+    set({ rows: withLitres(parts, litres), water: waterTyped(waterL, reader) });
   const solve = async () => {
     setSolved('asking');
     const problem = problemOf(form, parts, reader);
     try {
       const found = await solveOnThread(problem);
       setSolved(found);
-      if (found.ok) {
-        set({
-          rows: withLitres(parts, found.answer.litres),
-          water: waterTyped(found.answer.waterL, reader),
-        });
-      }
+      if (found.ok) take(found.answer.litres, found.answer.waterL);
     } catch {
       setSolved({ ok: false, field: '', sentence: 'The solver failed; the rows are as they were.' });
     }
@@ -73,13 +70,21 @@ export function SolvePanel({ form, parts, set }: SolvePanelProps) {
       </div>
       {free === 0 && <p className="soft hint">Tick “find” on what may vary; the rest stays as typed.</p>}
       <div role="status">
-        {solved !== null && solved !== 'asking' && <SolvedWords solved={solved} parts={parts} />}
+        {solved !== null && solved !== 'asking' && (
+          <SolvedWords solved={solved} parts={parts} isWhole={form.isWhole} />
+        )}
       </div>
     </div>
   );
 }
 
-function SolvedWords({ solved, parts }: { solved: SolvedMix; parts: readonly BenchPart[] }) {
+interface SolvedProps {
+  readonly solved: SolvedMix;
+  readonly parts: readonly BenchPart[];
+  readonly isWhole: boolean;
+}
+
+function SolvedWords({ solved, parts, isWhole }: SolvedProps) {
   const measures = useMeasures();
   if (!solved.ok) return <p className="field-trouble">{solved.sentence}</p>;
   const { answer } = solved;
@@ -95,8 +100,9 @@ function SolvedWords({ solved, parts }: { solved: SolvedMix; parts: readonly Ben
   return (
     <>
       <p>
-        <strong className="status-stop">It cannot be done with these.</strong>{' '}
+        <strong className="status-stop">It cannot be met exactly; the nearest is filled in above.</strong>{' '}
         {answer.misses.map((miss) => missWords(miss, measures)).join(' ')}
+        {isWhole && ' Without whole buckets it may come nearer.'}
         {usedUp.length > 0 && ` All of ${usedUp.map(({ mixable }) => mixable.name).join(' and ')} is used.`}
       </p>
       <ul className="caution-list">

@@ -82,6 +82,7 @@ describe('the bench', () => {
       date: '2026-06-01',
       isHot: true,
       isTurned: false,
+      keeping: 'roofed' as const,
     };
     const posting = batchPosting({ plan, form: FORM, parts: filled, today: '2026-05-14', reader: METRIC });
     expect(posting.movements[0]).toMatchObject({
@@ -90,7 +91,7 @@ describe('the bench', () => {
       waterL: 3.5,
       isLayered: true,
     });
-    expect(posting.lots[0]).toMatchObject({ id: 'l', name: 'Heap', isHot: true });
+    expect(posting.lots[0]).toMatchObject({ id: 'l', name: 'Heap', isHot: true, keeping: 'roofed' });
   });
 });
 

@@ -7,7 +7,7 @@ import {
 } from '../../../core/yard/index.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { StockPosting } from '../../../contract/requests.ts';
-import type { MixPurpose, AmountUnit } from '../../../records/vocabulary.ts';
+import type { AmountUnit, Keeping, MixPurpose } from '../../../records/vocabulary.ts';
 import {
   MATERIAL_LIBRARY,
   type Material,
@@ -221,6 +221,7 @@ export interface BatchPlan {
   readonly movementId: string;
   readonly name: string;
   readonly date: string;
+  readonly keeping: Keeping;
   readonly isHot: boolean;
   readonly isTurned: boolean;
 }
@@ -244,7 +245,7 @@ export const batchPosting = ({
       id: plan.lotId,
       name: plan.name,
       form: 'heap',
-      keeping: 'covered',
+      keeping: plan.keeping,
       isTurned: plan.isTurned,
       isHot: plan.isHot,
       reserveL: 0,
