@@ -174,7 +174,7 @@ onOwn.describe('stock and preparing', () => {
       await page.getByLabel('Char', { exact: true }).fill('60');
       await page.getByRole('button', { name: 'Save the char' }).click();
       await expect(page.getByText(/is more than went in/)).toBeVisible();
-      await page.getByLabel('Char', { exact: true }).fill('5');
+      await page.getByLabel('Char', { exact: true }).fill('8');
       await page.getByRole('button', { name: 'Save the char' }).click();
       await expect(page.getByText('what such fires give')).toBeVisible();
       await expect(page.getByText('outlasts a century')).toBeVisible();
