@@ -51,7 +51,10 @@ export function createApp(context: AppContext) {
   app.route('/', gardenFileRoutes(context));
   const api = app
     .get('/api/health', (c) => c.json({ status: context.books.state().kind }, 200))
-    .route('/api/gardens', gardenRoutes(context, stock.warm))
+    .route(
+      '/api/gardens',
+      gardenRoutes(context, (gardenId) => stock.warm(gardenId)),
+    )
     .route('/api', bedRoutes(context))
     .route('/api', entryRoutes(context))
     .route('/api', plantingRoutes(context))

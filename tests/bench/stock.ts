@@ -144,9 +144,9 @@ async function times(count: number, path: () => string, body: () => object): Pro
 /** How long others had to wait for the server while `work` went on, ms each. */
 async function waitsDuring(work: () => Promise<unknown>): Promise<number[]> {
   const waits: number[] = [];
-  let isGoingOn = true;
+  const goingOn = new Set(['work']);
   const others = (async () => {
-    while (isGoingOn) {
+    while (goingOn.size > 0) {
       const start = performance.now();
       await fetch(`${server.address}/api/health`);
       waits.push(performance.now() - start);
@@ -154,7 +154,7 @@ async function waitsDuring(work: () => Promise<unknown>): Promise<number[]> {
     }
   })();
   await work();
-  isGoingOn = false;
+  goingOn.clear();
   await others;
   return waits;
 }

@@ -69,6 +69,7 @@ export {
   MULCH_KINDS,
   type Material,
   type MaterialKind,
+  type MaterialTrait,
   type ParticleSize,
   carbonToNitrogenRatio,
   hasTrait,

@@ -28,7 +28,7 @@ const storeOf = (name: (typeof STORES)[number]) => createStore(name, 'kept');
 
 /** A shelf by its name. Nothing is kept where the device has no room for it, nor of a build that is still changing. */
 export function deviceShelf<Value>(name: (typeof STORES)[number], build: string): DeviceShelf<Value> {
-  if (import.meta.env?.PROD !== true || typeof indexedDB === 'undefined') {
+  if (typeof indexedDB === 'undefined' || !import.meta.env.PROD) {
     return { get: () => Promise.resolve(undefined), put: () => undefined };
   }
   const store = storeOf(name);

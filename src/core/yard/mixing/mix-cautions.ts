@@ -1,4 +1,4 @@
-import { type Material, type MaterialKind, hasTrait } from '../../ground/index.ts';
+import { type Material, type MaterialKind, type MaterialTrait, hasTrait } from '../../ground/index.ts';
 import { type Blend, type BlendPart, blend } from './blend.ts';
 
 /** What to mind about a mix. */
@@ -45,46 +45,51 @@ export interface NamedPart extends BlendPart {
   readonly materialId: string;
 }
 
+/** What ash does in a mix. */
+function ashCautions(present: readonly BlendPart[], ammoniumShare: number): MixCaution[] {
+  const smells = ({ material }: BlendPart) =>
+    SMELLS_WITH_ASH.has(material.kind) && !hasTrait(material, 'isMature') && !isLime(material);
+  const drivesOff =
+    present.some(({ material }) => isLime(material)) && (ammoniumShare > 0.02 || present.some(smells));
+  const ashPerVolume = ashPerLitre(present);
+  return [
+    ...(drivesOff ? [{ code: 'ashWithAmmonium' } as const] : []),
+    ...(ashPerVolume > MOST_ASH_PER_VOLUME ? [{ code: 'muchAsh', ashPerVolume } as const] : []),
+  ];
+}
+
+/** Water and air of a heap. */
+function airCautions({ massFreshKg, moistureFractionWetBasis: moisture, freeAirShare }: Blend): MixCaution[] {
+  if (massFreshKg === 0) return [];
+  return [
+    ...(moisture > WETTEST ? [{ code: 'tooWet', moisture } as const] : []),
+    ...(moisture < DRIEST ? [{ code: 'tooDry', moisture } as const] : []),
+    ...(freeAirShare < LEAST_AIR ? [{ code: 'littleAir', freeAirShare } as const] : []),
+  ];
+}
+
+const shareOf = (part: number, whole: number): number => (whole > 0 ? part / whole : 0);
+
 /** Cautions about a mix, the gravest first. */
 export function mixCautions(mix: Blend, parts: readonly BlendPart[]): MixCaution[] {
-  const dryOf = ({ material, massFreshKg }: BlendPart) =>
-    massFreshKg * (1 - material.moistureFractionWetBasis);
   const present = parts.filter(({ massFreshKg }) => massFreshKg > 0);
-  const saltyKg = present
-    .filter(({ material }) => hasTrait(material, 'isSalty'))
-    .reduce((sum, part) => sum + dryOf(part), 0);
-  const saltyShare = mix.dryKg > 0 ? saltyKg / mix.dryKg : 0;
-  const raw = present.filter(({ material }) => !hasTrait(material, 'isMature'));
-  const ofRaw = blend(raw);
-  const rawShare = mix.nitrogenG > 0 ? ofRaw.nitrogenG / mix.nitrogenG : 0;
-  const ammoniumShare = mix.nitrogenG > 0 ? ofRaw.ammoniumNitrogenG / mix.nitrogenG : 0;
-  const ashPerL = ashPerLitre(present);
-  const ratio = mix.carbonToNitrogen;
-  const isHeap = mix.massFreshKg > 0;
+  const hasAny = (trait: MaterialTrait) => present.some(({ material }) => hasTrait(material, trait));
+  const salty = blend(present.filter(({ material }) => hasTrait(material, 'isSalty')));
+  const saltyShare = shareOf(salty.dryKg, mix.dryKg);
+  const raw = blend(present.filter(({ material }) => !hasTrait(material, 'isMature')));
+  const ammoniumShare = shareOf(raw.ammoniumNitrogenG, mix.nitrogenG);
+  const ratio = mix.carbonToNitrogen ?? 0;
+  const isRich = ratio > 0 && ratio < RICH_BELOW && shareOf(raw.nitrogenG, mix.nitrogenG) > RAW_ENOUGH;
   const cautions: (MixCaution | false)[] = [
-    present.some(({ material }) => hasTrait(material, 'drivesOffAmmonia')) &&
-      (ammoniumShare > 0.02 ||
-        raw.some(({ material }) => SMELLS_WITH_ASH.has(material.kind) && !isLime(material))) && {
-        code: 'ashWithAmmonium',
-      },
-    ashPerL > MOST_ASH_PER_VOLUME && { code: 'muchAsh', ashPerVolume: ashPerL },
+    ...ashCautions(present, ammoniumShare),
     present.some(({ material }) => material.kind === 'manure') && { code: 'rawManure' },
-    present.some(({ material }) => hasTrait(material, 'mayCarryWeedkiller')) && {
-      code: 'persistentWeedkiller',
-    },
-    present.some(({ material }) => hasTrait(material, 'mayHoldMetals')) && { code: 'metals' },
-    present.some(({ material }) => hasTrait(material, 'mayHoldPlastic')) && { code: 'plastic' },
-    ratio !== null &&
-      ratio > 0 &&
-      ratio < RICH_BELOW &&
-      rawShare > RAW_ENOUGH && { code: 'richMix', carbonToNitrogen: ratio },
+    hasAny('mayCarryWeedkiller') && { code: 'persistentWeedkiller' },
+    hasAny('mayHoldMetals') && { code: 'metals' },
+    hasAny('mayHoldPlastic') && { code: 'plastic' },
+    isRich && { code: 'richMix', carbonToNitrogen: ratio },
     ammoniumShare > AMMONIUM_HEAVY && { code: 'ammoniaLoss', ammoniumShare },
     saltyShare > MOST_SALTY && { code: 'salty', share: saltyShare },
-    isHeap &&
-      mix.moistureFractionWetBasis > WETTEST && { code: 'tooWet', moisture: mix.moistureFractionWetBasis },
-    isHeap &&
-      mix.moistureFractionWetBasis < DRIEST && { code: 'tooDry', moisture: mix.moistureFractionWetBasis },
-    isHeap && mix.freeAirShare < LEAST_AIR && { code: 'littleAir', freeAirShare: mix.freeAirShare },
+    ...airCautions(mix),
   ];
   return cautions.filter((caution) => caution !== false);
 }

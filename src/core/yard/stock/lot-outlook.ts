@@ -59,7 +59,7 @@ function firstDay(history: LotHistory, holds: (contents: LotContents) => boolean
 
 /** What a pile locks up at most once it is seasoned, g N per kg dry matter; null for what needs no seasoning. */
 export function seasonedLimit(history: LotHistory): number | null {
-  const [first] = outlookOf(history);
+  const first = outlookOf(history).at(0);
   if (!first || !SEASONS.has(kindOf(first.contents))) return null;
   const fresh = lockUpPower(first.contents).peakLockGPerKgDry;
   return fresh < WORTH_SEASONING ? null : fresh * SEASONED_SHARE;

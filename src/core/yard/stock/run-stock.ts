@@ -88,7 +88,7 @@ export function runStock(books: StockBooks, findMaterial: FindMaterial, options:
     what: `until ${until}`,
     run: ({ lots }) => lots.forEach((lot) => bringTo(lot, until, setting)),
   };
-  for (const lot of carriedOut.lots.values()) doStep(toTheEnd, [lot], setting, memory);
+  for (const lot of carriedOut.lots.values()) doStep(toTheEnd, [lot], { setting, memory });
   endRun(memory);
   return {
     ...carriedOut,
@@ -130,7 +130,7 @@ export function* carryOutInSteps(
   for (const step of stepsOf(books, findMaterial)) {
     if (step.day >= until || (step.isPlanned && !withPlans)) continue;
     const named = step.lotIds.flatMap((id) => lots.get(id) ?? []);
-    const { outcome, isNew } = doStep(step, named, setting, memory);
+    const { outcome, isNew } = doStep(step, named, { setting, memory });
     outcome.taken.forEach((value, id) => taken.set(id, value));
     outcome.burnt.forEach((value, id) => burnt.set(id, value));
     if (isNew) yield;
@@ -153,17 +153,23 @@ const settingOf = (
   isLookedAt: keepsLooks,
 });
 
+/** What steps are carried out under, and remembered in. */
+interface Scene {
+  readonly setting: StockSetting;
+  readonly memory: StockMemory;
+}
+
 /** Carries out a step, or recalls what it came to. Moves the lots on. Mutates memory. */
 function doStep(
   step: Pick<Step, 'day' | 'what' | 'run'>,
   named: readonly Standing[],
-  setting: StockSetting,
-  memory: StockMemory,
+  scene: Scene,
 ): { readonly outcome: StepOutcome; readonly isNew: boolean } {
+  const { setting, memory } = scene;
   const key = stepKey(step.what, step.day, named);
   const known = recall(memory, key);
   const isKnown = known !== undefined && !(setting.isStrict && known.isShort);
-  const outcome = isKnown ? known : workOut(step, named, setting, memory);
+  const outcome = isKnown ? known : workOut(step, named, scene);
   if (!isKnown) remember(memory, key, outcome);
   named.forEach((lot, i) => (lot.version = outcome.versions[i]));
   return { outcome, isNew: !isKnown };
@@ -172,8 +178,7 @@ function doStep(
 function workOut(
   step: Pick<Step, 'run'>,
   named: readonly Standing[],
-  setting: StockSetting,
-  memory: StockMemory,
+  { setting, memory }: Scene,
 ): StepOutcome {
   const going = named.map(goingOn);
   const taken = new Map<string, TakenForBed>();

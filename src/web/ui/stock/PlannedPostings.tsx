@@ -171,7 +171,7 @@ function ChangePlan({ movement, onClose }: ChangePlanProps) {
           ...asMovementChange(movement),
           date: fields.date,
           ...(hasAmount ? { amount: numberFromText(fields.amount.amount), unit: fields.amount.unit } : {}),
-        } as ReturnType<typeof asMovementChange>,
+        },
       },
       { onSuccess: onClose },
     );
