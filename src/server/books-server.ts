@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import { accessBy, hasPassphrase } from './access.ts';
 import { createApp, type Api } from './app.ts';
 import { openBooks } from './db/books-file.ts';
-import { markAsDemo, requireDemoFile } from './db/demo-file.ts';
-import { DEMO_GARDEN_IDS, plantDemoGardens } from './demo/demo-garden.ts';
+import { markAsDemo, readDemoFile } from './db/demo-file.ts';
+import { DEMO_GARDEN_IDS, replantDemoGardens } from './demo/demo-garden.ts';
 import { backUpDaily } from './jobs/daily-backup.ts';
 import { passphraseFileOf, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
@@ -39,8 +39,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   const access = accessFor(options);
   const today = () => options.today ?? dateHere(new Date());
   const photoFolder = `${file}-photos`;
-  if (isDemo) {
-    requireDemoFile(file, DEMO_GARDEN_IDS);
+  if (isDemo && !readDemoFile(file, DEMO_GARDEN_IDS).hasOwnGardens) {
     for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
     for (const folder of [photoFolder, `${file}-backups`]) rmSync(folder, { force: true, recursive: true });
   }
@@ -49,7 +48,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   const { kind, reason } = books.state();
   if (kind !== 'sound') console.error(`${file} is opened to be read only (${kind}: ${String(reason)})`);
   if (isDemo) {
-    plantDemoGardens(books.stores, today());
+    books.stores.atomically(() => replantDemoGardens(books.stores, today()));
     markAsDemo(file);
   }
   const endBackups = backUpDaily(books, now);

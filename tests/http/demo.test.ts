@@ -70,13 +70,22 @@ describe('a file that the demo garden would replace', () => {
       return Promise.resolve();
     }));
 
-  it('is made afresh when it is a demo already, whatever was tried in it, and when nothing is there', () =>
+  it('is made afresh when it is a demo already, whatever was tried in it; a garden of one’s own in it stays', () =>
     inFolder(async (file) => {
       const first = openBooks(file, ['--demo']);
       const { temperatureC, rainMm, evapotranspirationMm } = MILD;
       const garden = { ...GARDEN, climate: { temperatureC, rainMm, evapotranspirationMm } };
+      const tried = { type: 'water', state: 'laid', date: '2026-05-01', note: 'tried', waterMm: 5 };
+      await askAt(first, 'POST', '/api/beds/demo-ferry-strip/entries', tried);
       await askAt(first, 'POST', '/api/gardens', garden);
       await first.stop();
-      expect(await gardensOf(file, ['--demo'])).not.toContain(GARDEN.id);
+      const again = openBooks(file, ['--demo']);
+      const { body: books } = await askAt<GardenBooks>(again, 'GET', '/api/gardens/ternhollow/books');
+      expect(books.entries.some(({ note }) => note === 'tried')).toBe(false);
+      await again.stop();
+      expect(await gardensOf(file, ['--demo'])).toEqual(
+        expect.arrayContaining([GARDEN.id, 'ternhollow', 'ternhollow-south']),
+      );
+      expect(await gardensOf(file)).toContain(GARDEN.id);
     }));
 });

@@ -2,7 +2,8 @@ import { expect, it } from 'vitest';
 import { bedOf, GARDEN, MILD, NO_STOCK, plantingOf } from '../../../tests/fixtures/books.ts';
 import { isoDateOf } from '../../core/ground/index.ts';
 import type { Journaled } from '../../records/journal.ts';
-import { type CalendarRecords, gardenAgenda } from './garden-calendar.ts';
+import { gardenAgendas } from './garden-agendas.ts';
+import type { CalendarRecords } from './garden-calendar.ts';
 
 const TODAY = '2026-05-01';
 const garden = { ...GARDEN, climate: MILD, version: 1, createdAt: '', updatedAt: '' };
@@ -18,13 +19,13 @@ const plantings = [
 ];
 const yard = { ...NO_STOCK, garden, beds, plantings, entries: [], materials: [] };
 
-const dosesWith = (journal: readonly Journaled[]) =>
-  gardenAgenda({ ...yard, yard: { ...yard, journal }, today: TODAY } as unknown as CalendarRecords).filter(
-    ({ what }) => what.code === 'dose',
-  );
+const recordsWith = (journal: readonly Journaled[], gardenBeds = beds) =>
+  ({ ...yard, yard: { ...yard, journal }, beds: gardenBeds, today: TODAY }) as unknown as CalendarRecords;
+const dosesWith = async (journal: readonly Journaled[]) =>
+  (await gardenAgendas()(recordsWith(journal))).filter(({ what }) => what.code === 'dose');
 
-it('the calendar works a postponed dose out anew, as the pages do', () => {
-  const [first, second] = dosesWith([]);
+it('the calendar works a postponed dose out anew, as the pages do', async () => {
+  const [first, second] = await dosesWith([]);
   const untilDate = isoDateOf(first.day + 25);
   const mark = {
     id: 'mark',
@@ -36,10 +37,27 @@ it('the calendar works a postponed dose out anew, as the pages do', () => {
     state: 'snoozed' as const,
     untilDate,
   };
-  const [later, next] = dosesWith([mark]);
+  const [later, next] = await dosesWith([mark]);
   expect(later.key).toBe(first.key);
   expect([isoDateOf(later.day), isoDateOf(later.shownDay)]).toEqual([untilDate, untilDate]);
   expect(later.what).toMatchObject({ code: 'dose', waitingCostsG: expect.any(Number) as number });
   expect(next.day).toBeGreaterThanOrEqual(later.day + 14);
   expect(next.day).toBeGreaterThan(second.day);
+});
+
+it('an agenda is worked out once for all who ask, with others seen to between its beds', async () => {
+  const several = ['one', 'two', 'three', 'four'].map((id) => bedOf({ id, name: id }));
+  const agendas = gardenAgendas();
+  const first = agendas(recordsWith([], several));
+  const second = agendas(recordsWith([], several));
+  expect(second).toBe(first);
+  let isDone = false;
+  void first.then(() => (isDone = true));
+  let seenTo = 0;
+  while (!isDone) {
+    await new Promise((resolve) => setImmediate(resolve));
+    seenTo += 1;
+  }
+  expect(seenTo).toBeGreaterThanOrEqual(several.length);
+  expect(await second).toEqual(await first);
 });

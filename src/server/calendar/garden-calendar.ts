@@ -1,13 +1,6 @@
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 import type { GardenRecord } from '../../records/garden.ts';
-import {
-  type AgendaItem,
-  type TaskGroup,
-  type YardRecords,
-  agendaOf,
-  bedAgenda,
-  yardAgenda,
-} from '../../core/season/index.ts';
+import { type AgendaItem, type TaskGroup, type YardRecords } from '../../core/season/index.ts';
 import { dayNumberFromIso, isoDateOf } from '../../core/ground/index.ts';
 import { MODEL_VERSION } from '../../core/model/index.ts';
 import { measuresOf } from '../../words/measures.ts';
@@ -27,21 +20,6 @@ export interface CalendarRecords extends TaskNames {
   readonly yard: YardRecords;
   /** ISO date. */
   readonly today: string;
-}
-
-/** The open and put-off tasks of a whole garden, by the day to look at them. */
-export function gardenAgenda({ yard, beds, today }: CalendarRecords): AgendaItem[] {
-  const { journal } = yard;
-  const brews = journal.filter((one) => one.kind === 'brew');
-  const tasks = [
-    ...beds.flatMap(({ id }) => bedAgenda({ records: yard, bedId: id, todayIso: today })),
-    ...(yard.lots.length > 0 || brews.length > 0
-      ? yardAgenda({ records: yard, brews, todayIso: today })
-      : []),
-  ];
-  return agendaOf(tasks, journal, dayNumberFromIso(today, ['today'])).filter(
-    ({ state }) => state === 'open' || state === 'snoozed',
-  );
 }
 
 /** When a calendar program rings for a task. */

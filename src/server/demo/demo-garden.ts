@@ -34,6 +34,12 @@ export const plantDemoGardens = (stores: Stores, today: string): void =>
     plantSouth(stores, today);
   });
 
+/** The same where they may stand already: they are made afresh, and gardens of somebody's own stay. */
+export function replantDemoGardens(stores: Stores, today: string): void {
+  for (const gardenId of DEMO_GARDEN_IDS) stores.erase(gardenId);
+  plantDemoGardens(stores, today);
+}
+
 const writtenOnce = ({ temperatureC, rainMm, evapotranspirationMm }: ClimateNormals) => ({
   temperatureC: [...temperatureC],
   rainMm: [...rainMm],

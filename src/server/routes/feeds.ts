@@ -3,15 +3,15 @@ import { createHash, randomBytes } from 'node:crypto';
 import { z } from 'zod';
 import { feedDraft } from '../../contract/requests.ts';
 import type { AppContext } from '../app-context.ts';
-import { type AgendaItem, TASK_GROUPS } from '../../core/season/index.ts';
+import { TASK_GROUPS } from '../../core/season/index.ts';
 import { id } from '../../records/fields.ts';
 import {
   ALARMS,
   calendarFile,
-  gardenAgenda,
   type CalendarChoice,
   type CalendarRecords,
 } from '../calendar/garden-calendar.ts';
+import { gardenAgendas } from '../calendar/garden-agendas.ts';
 import { notFound } from '../problems.ts';
 import { keptRecords } from '../kept-stock.ts';
 import type { Stores } from '../stores.ts';
@@ -37,22 +37,6 @@ function calendarRecords(stores: Stores, gardenId: string, today: string): Calen
   };
 }
 
-/** Gardens whose agendas are kept: programs ask often, and several gardens are subscribed to. */
-const MOST_KEPT = 4;
-
-/** Working out a garden's agenda takes a moment: the last ones are kept while nothing changes. */
-function remembered() {
-  const kept = new Map<string, readonly AgendaItem[]>();
-  return (records: CalendarRecords): readonly AgendaItem[] => {
-    const key = JSON.stringify(records);
-    const items = kept.get(key) ?? gardenAgenda(records);
-    kept.delete(key);
-    kept.set(key, items);
-    for (const old of [...kept.keys()].slice(0, -MOST_KEPT)) kept.delete(old);
-    return items;
-  };
-}
-
 const listed = (text: string): string[] => text.split(',').filter((one) => one !== '');
 
 /** What a calendar program may ask for behind the address: `?alarm=morning&kinds=feeding,laying&beds=...`. */
@@ -71,10 +55,10 @@ const calendarChoice = query(
 
 /** The calendar as a file, for anybody with the secret of a feed, or from the page itself. */
 export function calendarFiles({ stores, today }: AppContext) {
-  const agendaOf = remembered();
-  const answer = (gardenId: string, disposition: string, choice: CalendarChoice) => {
+  const agendaOf = gardenAgendas();
+  const answer = async (gardenId: string, disposition: string, choice: CalendarChoice) => {
     const records = calendarRecords(stores, gardenId, today());
-    return new Response(calendarFile(records, agendaOf(records), { ...choice, now: new Date() }), {
+    return new Response(calendarFile(records, await agendaOf(records), { ...choice, now: new Date() }), {
       headers: {
         'Content-Type': 'text/calendar; charset=utf-8',
         'Content-Disposition': `${disposition}; filename="vine-ledger.ics"`,
