@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { asWritten } from '../contract/tables/csv.ts';
 import { gardenFileText, type GardenFile } from '../contract/garden-file.ts';
 import { rowSchemas } from '../records/collections.ts';
 import { findingsOf } from '../contract/problem-fields.ts';
@@ -30,6 +31,7 @@ const headerOf = (table: Table, field: string): string =>
 function tableFromTable(fileName: string, { options }: Arguments): string {
   const parsed = Papa.parse<string[]>(readText(fileName).replace(/^\ufeff/, ''), {
     skipEmptyLines: 'greedy',
+    transform: asWritten,
   });
   const [headers = [], ...rows] = parsed.data;
   const garden: GardenFile | undefined =

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { asCsv } from '../contract/tables/csv.ts';
 
 type Cell = string | number;
 export interface Rows {
@@ -7,8 +7,7 @@ export interface Rows {
 }
 
 /** CSV by RFC 4180. */
-export const csvText = ({ fields, data }: Rows): string =>
-  `${Papa.unparse({ fields: [...fields], data: data.map((row) => [...row]) }, { newline: '\r\n' })}\r\n`;
+export const csvText = (rows: Rows): string => `${asCsv(rows)}\r\n`;
 
 export const jsonText = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
 

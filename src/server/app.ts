@@ -1,7 +1,7 @@
 import { Hono } from 'hono';
 import type { AppContext } from './app-context.ts';
 import { changeInAnswer } from './change-in-answer.ts';
-import { headers, limitedBody, readOnlyUnlessSound, sameHostOnly, shallowJson } from './guards.ts';
+import { headers, limitedBody, readOnlyUnlessSound, sameHostOnly, shallowJson, uncached } from './guards.ts';
 import { likelyDatesOnly } from './likely-dates.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { demoRoutes } from './routes/demo.ts';
@@ -39,8 +39,10 @@ export function createApp(context: AppContext) {
   app.notFound((c) => answerProblem(nothingAt(c.req.path), c));
   app.use(headers);
   app.use(sameHostOnly(context.hosts));
-  app.use('/api/*', limitedBody);
+  app.use('/api/*', uncached);
+  // Whoever is not admitted has nothing read of what is sent.
   app.use('/api/*', admittedOnly(context.access));
+  app.use('/api/*', limitedBody);
   app.use('/api/*', shallowJson);
   app.use('/api/*', readOnlyUnlessSound(context.books.state));
   app.use('/api/*', likelyDatesOnly(context.today));

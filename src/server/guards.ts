@@ -23,7 +23,7 @@ function hostName(authority: string): string {
 
 const FETCH_SITES = new Set(['same-origin', 'none']);
 
-/** Only pages of this very server may talk to it: no rebound names, no writes from other sites. */
+/** Only pages of this very server may talk to it: no rebound names, nothing written or read by other sites. */
 export const sameHostOnly = (hosts: readonly string[] = []): MiddlewareHandler => {
   const known = new Set([...LOOPBACK_NAMES, ...hosts]);
   return async (c, next) => {
@@ -37,6 +37,9 @@ export const sameHostOnly = (hosts: readonly string[] = []): MiddlewareHandler =
     const isOwnSite = site === undefined || FETCH_SITES.has(site);
     if (!READING.has(c.req.method) && !(isOwnPage && isOwnSite)) {
       throw new ProblemError(403, 'Refused', 'Another site may not change these gardens.');
+    }
+    if (!isOwnSite && c.req.path.startsWith('/api/')) {
+      throw new ProblemError(403, 'Refused', 'Another site may not read these gardens.');
     }
     await next();
   };
@@ -125,8 +128,16 @@ export const shallowJson: MiddlewareHandler = async function shallowJson(c, next
   await next();
 };
 
+/** What is told of a garden is kept in no cache, but for what says itself how it may be. */
+export const uncached: MiddlewareHandler = async (c, next) => {
+  await next();
+  if (!c.res.headers.has('cache-control')) c.res.headers.set('Cache-Control', 'no-store');
+};
+
 /** The component library writes its styles into the page, hence unsafe-inline for styles alone. */
 export const headers = secureHeaders({
+  // Of other names of the same domain we know nothing.
+  strictTransportSecurity: 'max-age=15552000',
   contentSecurityPolicy: {
     defaultSrc: ["'none'"],
     // The solver of the mixing bench is WebAssembly.

@@ -6,7 +6,11 @@ import { readOptions } from './options.ts';
 /** So long requests that have begun may still be answered when the server ends. */
 const LAST_ANSWERS_MS = 2000;
 
+/** Books, photos and backups are for whoever keeps them, and for nobody else on the machine. */
+const FOR_THE_OWNER_ALONE = 0o077;
+
 function main(): void {
+  process.umask(FOR_THE_OWNER_ALONE);
   const options = readOptions(process.argv.slice(2));
   const books = openBooksServer(options);
   const server = serve({ fetch: books.app.fetch, hostname: options.host, port: options.port }, (address) => {

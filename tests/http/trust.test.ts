@@ -105,6 +105,30 @@ describe('what the server takes', () => {
     expect(text).not.toMatch(/root:|vine-ledger-test|"private"|SQLite/);
   });
 
+  it('is answered without leave for caches to keep it, and asks nothing of other names of the domain', async () => {
+    const answer = await fetch(`${server.address}/api/gardens`);
+    expect(answer.headers.get('cache-control')).toBe('no-store');
+    expect(answer.headers.get('strict-transport-security')).not.toMatch(/includeSubDomains/);
+  });
+
+  it('is refused when another site asks, by browsers that say so, for reading too', async () => {
+    const from = (site: string) => raw(server.address, 'GET', '/api/gardens', { 'sec-fetch-site': site });
+    expect((await from('cross-site')).status).toBe(403);
+    expect((await from('same-site')).status).toBe(403);
+    expect((await from('same-origin')).status).toBe(200);
+    expect((await from('none')).status).toBe(200);
+  });
+
+  it('names a product to feed with that is known', async () => {
+    const odd = { ...GARDEN, id: 'odd', feedMaterialId: 'moondust' };
+    const answer = await askAt<Problem>(server, 'POST', '/api/gardens', odd);
+    expect([answer.status, answer.body.errors?.[0]?.field]).toEqual([422, 'feedMaterialId']);
+  });
+
+  it('is kept in files for the owner alone', () => {
+    expect(statSync(join(folder, 'a.sqlite')).mode & 0o077).toBe(0);
+  });
+
   it('is no larger than it needs to be', async () => {
     const answer = await askAt<Problem>(server, 'POST', '/api/gardens', {
       ...GARDEN,
@@ -204,6 +228,9 @@ describe('books that other machines can reach', () => {
         expect((await raw(at, 'GET', path, {})).status).toBe(401);
       }
       expect((await askAt(shared, 'POST', '/api/gardens', GARDEN)).status).toBe(401);
+      // Nothing is read of what somebody sends who is not admitted, however much it is.
+      const much = { ...GARDEN, place: 'x'.repeat(1_100_000) };
+      expect((await askAt(shared, 'POST', '/api/gardens', much)).status).toBe(401);
       expect((await askAt(shared, 'POST', '/api/session', { passphrase: 'chips' })).status).toBe(401);
       const admitted = await fetch(`${at}/api/session`, {
         method: 'POST',

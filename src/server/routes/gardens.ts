@@ -1,6 +1,8 @@
 import { Hono } from 'hono';
 import { gardenChange, gardenDraft, type GardenDraft } from '../../records/garden.ts';
-import { checkClimate } from '../../core/ground/index.ts';
+import { checkClimate, findLibraryMaterial } from '../../core/ground/index.ts';
+import { FEED_FROM_STOCK } from '../../records/vocabulary.ts';
+import { InputError } from '../../refusals/input-error.ts';
 import { begunGarden } from '../../contract/requests.ts';
 import { changesSince } from '../changes.ts';
 import { booksSender } from '../sent-books.ts';
@@ -10,10 +12,20 @@ import { requireSoundBooks } from '../kept-books.ts';
 import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { body, seenVersion, sinceMark } from './validated.ts';
 
-/** Refuses months that cannot be those of the place. */
-const requireLikelyClimate = ({ climate, location }: Pick<GardenDraft, 'climate' | 'location'>): void => {
+/** Refuses months that cannot be those of the place, and a product to feed with that nobody knows. */
+function requireLikelyGarden(
+  { climate, location, feedMaterialId }: Pick<GardenDraft, 'climate' | 'location' | 'feedMaterialId'>,
+  isOwnMaterial: (id: string) => boolean = () => false,
+): void {
   if (location) checkClimate(climate, location.latitudeDeg);
-};
+  const isKnown =
+    feedMaterialId === FEED_FROM_STOCK ||
+    findLibraryMaterial(feedMaterialId) !== undefined ||
+    isOwnMaterial(feedMaterialId);
+  if (!isKnown) {
+    throw new InputError(['feedMaterialId'], 'namesNone', { what: 'material', got: feedMaterialId });
+  }
+}
 
 export const gardenRoutes = ({ stores, today, newId }: AppContext, warmStock: (gardenId: string) => void) => {
   const books = booksSender(stores, today);
@@ -22,14 +34,14 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext, warmStock: (g
     .post('/', body(gardenDraft), (c) => {
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();
-      requireLikelyClimate(draft);
+      requireLikelyGarden(draft);
       const known = sentAgain(stores.gardens.find(id), draft);
       return known ? c.json(known, 200) : c.json(stores.gardens.insert({ ...draft, id }), 201);
     })
     .post('/begun', body(begunGarden), (c) =>
       stores.atomically(() => {
         const { garden, bed, entry, planting } = c.req.valid('json');
-        requireLikelyClimate(garden);
+        requireLikelyGarden(garden);
         const known = sentAgain(stores.gardens.find(garden.id), garden);
         if (known) return c.json(known, 200);
         const kept = stores.gardens.insert(garden);
@@ -64,11 +76,9 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext, warmStock: (g
     })
     .put('/:gardenId', body(gardenChange), (c) => {
       const { version, ...values } = c.req.valid('json');
-      requireLikelyClimate(values);
-      return c.json(
-        requireWritten(stores.gardens.update(c.req.param('gardenId'), version, values), 'garden'),
-        200,
-      );
+      const gardenId = c.req.param('gardenId');
+      requireLikelyGarden(values, (id) => stores.materials.find(id)?.gardenId === gardenId);
+      return c.json(requireWritten(stores.gardens.update(gardenId, version, values), 'garden'), 200);
     })
     .delete('/:gardenId', seenVersion, (c) => {
       requireRemoved(stores.gardens.remove(c.req.param('gardenId'), c.req.valid('query').version), 'garden');

@@ -1,8 +1,8 @@
 import { useBooks } from '../../app/garden-context.ts';
-import Papa from 'papaparse';
 import { Button } from 'antd';
 import { outlinesAsGeoJson } from '../../../contract/geojson.ts';
 import { GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
+import { asCsv } from '../../../contract/tables/csv.ts';
 import { tableCells } from '../../../contract/tables/table-rows.ts';
 import { gardenFileAddress } from '../../api/data.ts';
 import { calendarAddress } from '../../api/journal.ts';
@@ -77,9 +77,7 @@ function TableLine({ table }: { table: Table }) {
         type="link"
         size="small"
         aria-label={`${table.title} as CSV`}
-        onClick={() =>
-          saveFile(`${books.garden.name} ${table.id}.csv`, `${Papa.unparse(cells, { newline: '\r\n' })}\r\n`)
-        }
+        onClick={() => saveFile(`${books.garden.name} ${table.id}.csv`, `${asCsv(cells)}\r\n`)}
       >
         CSV
       </Button>

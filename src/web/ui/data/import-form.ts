@@ -1,3 +1,4 @@
+import { asWritten } from '../../../contract/tables/csv.ts';
 import { refusalSentence, describeProblem } from '../../../words/refusal-words.ts';
 import Papa from 'papaparse';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -44,6 +45,7 @@ export function sheetOf(text: string, { separator, tableId }: Told = {}): Sheet 
     skipEmptyLines: 'greedy',
     delimiter: separator ?? '',
     delimitersToGuess: [...SEPARATORS],
+    transform: asWritten,
   });
   const [headers = [], ...rows] = parsed.data;
   const table =

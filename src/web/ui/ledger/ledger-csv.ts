@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { asCsv } from '../../../contract/tables/csv.ts';
 import { type DayNumber, isoDateOf } from '../../../core/ground/index.ts';
 import {
   type PeriodKind,
@@ -82,5 +82,5 @@ export function ledgerCsv({
     );
     from = untilDay;
   }
-  return Papa.unparse(tableInUnits({ fields: HEADER, data: rows }, system), { newline: '\r\n' });
+  return asCsv(tableInUnits({ fields: HEADER, data: rows }, system));
 }
