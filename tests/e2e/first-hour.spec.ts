@@ -125,7 +125,7 @@ test('a demo garden that is there is opened as it is', async ({ page, request })
   expect(sent.status()).toBe(201);
   await page.goto(`${server.address}/welcome`);
   await page.getByRole('button', { name: 'look around in an invented garden' }).click();
-  await page.getByRole('link', { name: 'Logbook' }).click();
+  await page.getByRole('link', { name: 'Logbook', exact: true }).click();
   await expect(page.getByText('Tried.')).toBeVisible();
 });
 

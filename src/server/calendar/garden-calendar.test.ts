@@ -51,10 +51,10 @@ it('an agenda is worked out once for all who ask, with others seen to between it
   const first = agendas(recordsWith([], several));
   const second = agendas(recordsWith([], several));
   expect(second).toBe(first);
-  let isDone = false;
-  void first.then(() => (isDone = true));
+  const goingOn = new Set(['agenda']);
+  void first.then(() => goingOn.clear());
   let seenTo = 0;
-  while (!isDone) {
+  while (goingOn.size > 0) {
     await new Promise((resolve) => setImmediate(resolve));
     seenTo += 1;
   }
