@@ -1,9 +1,8 @@
+import { READING } from './guards.ts';
 import type { MiddlewareHandler } from 'hono';
 import { CHANGE_INCLUDED, CHANGES_SINCE, type AnswerWithChange } from '../contract/changes.ts';
 import { changesSince } from './changes.ts';
 import type { Stores } from './stores.ts';
-
-const READING = new Set(['GET', 'HEAD']);
 
 /**
  * A write that says what its sender has of a garden is answered with what became of it, the answer itself inside:

@@ -8,10 +8,11 @@ import { IN_WORDS, ProblemError } from './problems.ts';
 const LARGEST_BODY_BYTES = 1024 * 1024;
 const LARGEST_PHOTO_BYTES = 8 * LARGEST_BODY_BYTES;
 const LARGEST_FILE_BYTES = 64 * LARGEST_BODY_BYTES;
-const FILE_PATH = /^\/api\/(gardens\/[^/]+\/)?imports$/;
+export const FILE_PATH = /^\/api\/(gardens\/[^/]+\/)?imports$/;
 const PHOTO_PATH = /^\/api\/gardens\/[^/]+\/photos\/[^/]+$/;
 const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
-const READING = new Set(['GET', 'HEAD']);
+/** Requests that write nothing. */
+export const READING: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 
 function hostName(authority: string): string {
   try {

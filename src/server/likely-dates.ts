@@ -1,10 +1,8 @@
 import type { MiddlewareHandler } from 'hono';
 import { addYears, formatISO } from 'date-fns';
 import { InputError } from '../refusals/input-error.ts';
+import { FILE_PATH, READING } from './guards.ts';
 
-const READING = new Set(['GET', 'HEAD']);
-/** A whole garden keeps what it has: what is odd in it is told when it is read. */
-const WHOLE_GARDEN = /^\/api\/(gardens\/[^/]+\/)?imports$/;
 const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/;
 
 /** The day on which something was done, or is to be. */
@@ -35,7 +33,8 @@ function requireLikelyDates(value: unknown, today: string, latest: string): void
 export const likelyDatesOnly =
   (today: () => string): MiddlewareHandler =>
   async (c, next) => {
-    const isRecord = !READING.has(c.req.method) && !WHOLE_GARDEN.test(c.req.path);
+    // A file keeps what it has: what is odd in it is told when it is read.
+    const isRecord = !READING.has(c.req.method) && !FILE_PATH.test(c.req.path);
     if (isRecord && c.req.header('content-type')?.includes('json')) {
       const now = today();
       const latest = formatISO(addYears(new Date(`${now}T00:00:00`), YEARS_AHEAD), {

@@ -1,3 +1,4 @@
+import { READING } from './guards.ts';
 import type { MiddlewareHandler } from 'hono';
 import { setImmediate as othersFirst } from 'node:timers/promises';
 import { InputError } from '../refusals/input-error.ts';
@@ -8,8 +9,6 @@ import type { Stores } from './stores.ts';
 
 /** The server sees to others after so long, ms. */
 const SLICE_MS = 10;
-
-const READING = new Set(['GET', 'HEAD']);
 
 /**
  * Works out the stock of a garden bit by bit as soon as somebody opens it, so that its first posting runs only what it

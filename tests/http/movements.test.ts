@@ -159,4 +159,22 @@ describe('every type of stock posting', () => {
     expect(much.body.errors[0]).toMatchObject({ field: 'yield.amount' });
     expect(much.body.errors[0].sentence).toMatch(/more than went in.*unit wrong/);
   });
+
+  it('a burn gives no char before it was found cold, by whatever request it is written', async () => {
+    const burn = MOVEMENTS.find(({ id }) => id === 'burn')! as Record<string, unknown>;
+    const hot = { ...burn, id: 'hot', log: { ...LOG, coldCheckedOn: null } };
+    const none = { creates: [], changes: [], removals: [] };
+    const answers = [
+      await ask('POST', '/api/gardens/garden/stock', { lots: [], movements: [hot] }),
+      await ask('POST', '/api/gardens/garden/acts', {
+        journal: none,
+        entries: none,
+        plantings: { changes: [] },
+        movements: { ...none, creates: [hot] },
+      }),
+    ];
+    for (const { status, body } of answers) {
+      expect([status, body.errors[0]?.field]).toEqual([422, 'log.coldCheckedOn']);
+    }
+  });
 });

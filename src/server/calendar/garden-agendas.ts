@@ -1,5 +1,5 @@
 import { setImmediate as othersFirst } from 'node:timers/promises';
-import { type BedPast, type PastKeeper, planOfBed } from '../../core/bed/index.ts';
+import { type BedPast, type PastKeeper, planOfBed, stockRuns } from '../../core/bed/index.ts';
 import { dayNumberFromIso } from '../../core/ground/index.ts';
 import { type AgendaItem, agendaOf, bedAgenda, yardAgenda } from '../../core/season/index.ts';
 import { emptyMemory } from '../../core/yard/index.ts';
@@ -40,7 +40,8 @@ export function gardenAgendas() {
     }
     if (yard.lots.length > 0 || brews.length > 0) {
       await othersFirst();
-      tasks.push(...yardAgenda({ records: yard, brews, todayIso: today }));
+      const runs = stockRuns(yard, today, memory);
+      tasks.push(...yardAgenda({ records: yard, brews, todayIso: today, runs }));
     }
     return agendaOf(tasks, journal, dayNumberFromIso(today, ['today'])).filter(
       ({ state }) => state === 'open' || state === 'snoozed',

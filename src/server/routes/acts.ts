@@ -7,8 +7,9 @@ import type { EntryRecord } from '../../records/entry.ts';
 import type { AppContext } from '../app-context.ts';
 import { carryOutRevision } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
+import { changeMovement, keepMovement } from '../kept-movements.ts';
 import { requireSoundStock } from '../kept-stock.ts';
-import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, requireWritten } from '../answers.ts';
 import type { Stores } from '../stores.ts';
 import { journalKeeper } from './journal.ts';
 import { requireRoomFor } from './plantings.ts';
@@ -62,7 +63,7 @@ function actOnPlantings(scene: Scene, { changes }: GardenAct['plantings']) {
 }
 
 function actOnMovements(
-  { stores, gardenId }: Scene,
+  { stores, gardenId, today }: Scene,
   { creates, changes, removals }: GardenAct['movements'],
 ): MovementRecord[] {
   const requireOwn = (id: string) => {
@@ -72,13 +73,11 @@ function actOnMovements(
   const made = creates.map((draft) => {
     const lot = stores.lots.find(draft.lotId);
     requireFound(lot?.gardenId === gardenId ? lot : undefined, 'pile');
-    const movement = { ...draft, gardenId };
-    return sentAgain(stores.movements.find(draft.id), movement) ?? stores.movements.insert(movement);
+    return keepMovement({ stores, today }, gardenId, draft);
   });
-  const changed = changes.map(({ id, ...change }) => {
-    requireSeen(requireOwn(id), change.version);
-    return requireWritten(stores.movements.update(id, change.version, change), 'stock posting');
-  });
+  const changed = changes.map(({ id, ...change }) =>
+    changeMovement({ stores, today }, requireOwn(id), change),
+  );
   for (const { id, version } of removals) {
     requireOwn(id);
     requireRemoved(stores.movements.remove(id, version), 'stock posting');

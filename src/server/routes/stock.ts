@@ -5,9 +5,9 @@ import { stockPosting, takingBack, type TakingBack } from '../../contract/reques
 import { requireSoundBooks } from '../kept-books.ts';
 import type { Stores } from '../stores.ts';
 import type { AppContext } from '../app-context.ts';
-import { checkBurn } from '../../core/yard/index.ts';
+import { changeMovement, keepMovement } from '../kept-movements.ts';
 import { requireSoundStock } from '../kept-stock.ts';
-import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
+import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
 import { keepMaterial } from './materials.ts';
 import { body, seenVersion } from './validated.ts';
 
@@ -39,9 +39,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
         });
         const keptMovements = movements.map((draft): MovementRecord => {
           requireFound(stores.lots.find(draft.lotId), 'pile');
-          const movement = { ...draft, gardenId };
-          if (draft.type === 'burn') checkBurn(draft, today());
-          return sentAgain(stores.movements.find(movement.id), movement) ?? stores.movements.insert(movement);
+          return keepMovement({ stores, today: today() }, gardenId, draft);
         });
         requireSound(
           gardenId,
@@ -95,9 +93,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
       const change = c.req.valid('json');
       return stores.atomically(() => {
         const before = requireFound(stores.movements.find(id), 'stock posting');
-        requireSeen(before, change.version);
-        if (change.type === 'burn') checkBurn(change, today());
-        const after = requireWritten(stores.movements.update(id, change.version, change), 'stock posting');
+        const after = changeMovement({ stores, today: today() }, before, change);
         requireSound(before.gardenId, [id]);
         return c.json(after, 200);
       });

@@ -1,11 +1,11 @@
 import type { BedPast, PastKeeper } from '../../core/bed/index.ts';
-import { deviceShelf, type Kept } from './device-shelf.ts';
+import { workedOutShelf, type Kept } from './worked-out-shelf.ts';
 
 /**
  * How beds came to be what they are: a bed of ten years is run for the last one only, on the next day and after a change
  * to this year's records too. The file of this thread is named by what is in it, so its address tells builds apart.
  */
-const shelf = deviceShelf<BedPast>('vine-ledger-pasts', import.meta.url);
+const shelf = workedOutShelf<BedPast>('vine-ledger-pasts', import.meta.url);
 const inHand = new Map<string, Kept<BedPast>>();
 
 /** Fetches what was kept of a bed, so that `keeperOf` has it at hand. */

@@ -3,7 +3,7 @@ import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/i
 import type { Brew, Observation } from '../../records/journal.ts';
 import type { YardRecords } from '../../core/season/index.ts';
 import type { BedQuestion, Worked } from './core-worker.ts';
-import { deviceShelf } from './device-shelf.ts';
+import { workedOutShelf } from './worked-out-shelf.ts';
 import { startCore, type CoreThread } from './start-core.ts';
 import { shareOnThread } from '../solver/ask-solver.ts';
 import type { SharingAsked } from './years-answers.ts';
@@ -37,7 +37,7 @@ const advising = createLane();
 const laneOf = (turn: number) => (turn % 2 === 0 ? drawing : advising);
 
 /** Lines of the list of beds and of the calendar: of many beds at once, and the same until a record or the day changes. */
-const answers = deviceShelf<Worked<unknown>>('vine-ledger-answers', import.meta.url);
+const answers = workedOutShelf<Worked<unknown>>('vine-ledger-answers', import.meta.url);
 
 /** What is kept of the answer to a question about a bed, or what `ask` says, to be kept. */
 async function keptOr<Result>(

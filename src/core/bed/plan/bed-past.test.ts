@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { bedOf, MILD, plantingOf } from '../../../../tests/fixtures/books.ts';
-import { layOf } from '../../../../tests/fixtures/laid.ts';
+import { bedOf, plantingOf } from '../../../../tests/fixtures/books.ts';
+import { gardenOf, layOf } from '../../../../tests/fixtures/laid.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { GardenRecords } from '../books/garden-books.ts';
 import { type BedPast, type PastKeeper, pastDayOf } from './bed-past.ts';
@@ -15,11 +15,9 @@ const spread = (year: number): Entry[] => [
   { id: `water ${year}`, type: 'water', state: 'laid', date: `${year}-04-20`, waterMm: 10 },
 ];
 
-function records(change: Partial<GardenRecords> = {}, kind: 'annual' | 'path' = 'annual'): GardenRecords {
-  return {
-    garden: { climate: MILD, depositionGPerM2Year: 1, school: 'byDepth', feedMaterialId: 'blood_meal' },
+const records = (entries = YEARS.flatMap(spread), kind: 'annual' | 'path' = 'annual'): GardenRecords =>
+  gardenOf(entries, {
     beds: [bedOf({ kind })],
-    entries: YEARS.flatMap(spread).map((entry) => ({ ...entry, bedId: 'bed' })),
     plantings: YEARS.map((year) =>
       plantingOf({
         id: `leek ${year}`,
@@ -28,15 +26,7 @@ function records(change: Partial<GardenRecords> = {}, kind: 'annual' | 'path' = 
         clearedOn: `${year}-11-20`,
       }),
     ),
-    materials: [],
-    crops: [],
-    labResults: [],
-    lots: [],
-    movements: [],
-    journal: [],
-    ...change,
-  };
-}
+  });
 
 /** Keeps what it is given as a device does: written down and read again. */
 function notebook(): PastKeeper & { readonly kept: Map<string, BedPast> } {
@@ -65,7 +55,7 @@ describe('the past of a bed', () => {
   it('serves the next day too, and after a change to this year’s records', () => {
     const keeper = notebook();
     plan(records(), keeper);
-    const changed = records({ entries: records().entries.slice(0, -1) });
+    const changed = records(YEARS.flatMap(spread).slice(0, -1));
     expect(plan(records(), keeper, '2026-05-15')).toEqual(plan(records(), undefined, '2026-05-15'));
     expect(plan(changed, keeper)).toEqual(plan(changed));
     expect(keeper.kept.size).toBe(1);
@@ -74,7 +64,7 @@ describe('the past of a bed', () => {
   it('is worked out anew when a record of an earlier year is changed', () => {
     const keeper = notebook();
     plan(records(), keeper);
-    const changed = records({ entries: records().entries.slice(1) });
+    const changed = records(YEARS.flatMap(spread).slice(1));
     const now = plan(changed, keeper);
     expect(keeper.kept.size).toBe(2);
     expect(now).toEqual(plan(changed));
@@ -88,7 +78,7 @@ describe('the past of a bed', () => {
 
   it('is run again on paths, of which is told when a layer became crumbs', () => {
     const keeper = notebook();
-    plan(records({}, 'path'), keeper);
+    plan(records(undefined, 'path'), keeper);
     expect(keeper.kept.size).toBe(0);
   });
 });

@@ -5,7 +5,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import { Navigate, useSearchParams } from 'react-router';
 import { sessionQuery, useSayPassphrase } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
-import { emptyShelves } from '../../worker/device-shelf.ts';
+import { emptyShelves } from '../../worker/worked-out-shelf.ts';
 import './login.css';
 
 /** Only ways within the app lead on from here. */

@@ -22,7 +22,10 @@ export function LotTimeline({ points, brief }: LotTimelineProps) {
     <section aria-label="Over the next two years">
       <div className="section-head">
         <h2>Over the next two years</h2>
-        <span className="soft">with plans carried out</span>
+        <span className="soft">
+          with plans carried out
+          {brief.promises.nextArrival !== null && ': what is delivered counts with what lies there'}
+        </span>
       </div>
       <table className="ledger lot-rows">
         <thead>

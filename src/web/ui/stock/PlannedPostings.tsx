@@ -16,7 +16,7 @@ import { FormFoot } from '../forms/FormFoot.tsx';
 import { AmountField } from '../forms/inputs.tsx';
 import { numberFromText } from '../forms/parse-number.ts';
 import { useRecordForm } from '../forms/use-record-form.ts';
-import { asMovementChange } from './movement-change.ts';
+import { movementAsChange } from '../../api/as-change.ts';
 import { otherTroubles } from './use-stock-post.ts';
 
 type Laying = Extract<EntryRecord, { type: 'lay' }>;
@@ -89,12 +89,12 @@ function PlannedMovement({ movement, lotId }: PlannedMovementProps) {
   const failure = change.error ?? remove.error;
   // What is done or deleted leaves this list, and may be taken back all the same.
   const tickOff = async () => {
-    const before = asMovementChange(movement);
+    const before = movementAsChange(movement);
     const send = (one: typeof before) => change.mutateAsync({ movementId: movement.id, change: one });
     const done = await send({ ...before, state: 'laid', date: books.today }).catch(() => null);
     if (done) offerUndo(`Done today: ${words}.`, () => send({ ...before, version: done.version }));
   };
-  const strikeOut = async () => {
+  const deleteIt = async () => {
     const isGone = await remove.mutateAsync(movement).then(
       () => true,
       () => false,
@@ -129,7 +129,7 @@ function PlannedMovement({ movement, lotId }: PlannedMovementProps) {
         <Button size="small" type="text" aria-label={`Change: ${words}`} onClick={() => setChanging(true)}>
           Change
         </Button>
-        <Button size="small" type="text" aria-label={`Delete: ${words}`} onClick={() => void strikeOut()}>
+        <Button size="small" type="text" aria-label={`Delete: ${words}`} onClick={() => void deleteIt()}>
           Delete
         </Button>
       </span>
@@ -168,7 +168,7 @@ function ChangePlan({ movement, onClose }: ChangePlanProps) {
       {
         movementId: movement.id,
         change: {
-          ...asMovementChange(movement),
+          ...movementAsChange(movement),
           date: fields.date,
           ...(hasAmount ? { amount: numberFromText(fields.amount.amount), unit: fields.amount.unit } : {}),
         },

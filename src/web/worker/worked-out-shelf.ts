@@ -10,7 +10,7 @@ export interface Kept<Value> {
  * What was worked out about beds by this build, kept on the device to be found again: one thing for each `id`. It can all
  * be worked out anew, so whatever goes wrong here costs time and nothing else.
  */
-export interface DeviceShelf<Value> {
+export interface WorkedOutShelf<Value> {
   readonly get: (id: string) => Promise<Kept<Value> | undefined>;
   /** Written down a little later, together with others: what is worked out next does not wait for it. */
   readonly put: (id: string, kept: Kept<Value>) => void;
@@ -27,7 +27,7 @@ const STORES = ['vine-ledger-pasts', 'vine-ledger-answers'] as const;
 const storeOf = (name: (typeof STORES)[number]) => createStore(name, 'kept');
 
 /** A shelf by its name. Nothing is kept where the device has no room for it, nor of a build that is still changing. */
-export function deviceShelf<Value>(name: (typeof STORES)[number], build: string): DeviceShelf<Value> {
+export function workedOutShelf<Value>(name: (typeof STORES)[number], build: string): WorkedOutShelf<Value> {
   if (typeof indexedDB === 'undefined' || !import.meta.env.PROD) {
     return { get: () => Promise.resolve(undefined), put: () => undefined };
   }
