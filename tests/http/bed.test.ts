@@ -194,7 +194,7 @@ describe("a garden's own build-ups", () => {
     waitDays: 30,
     note: '',
   };
-  it('are kept, listed, struck out and brought back', async () => {
+  it('are kept, listed, deleted and restored', async () => {
     expect((await ask('POST', '/api/gardens/garden/build-ups', buildUp)).status).toBe(201);
     expect((await ask('POST', '/api/gardens/garden/build-ups', buildUp)).status).toBe(200);
     expect((await books()).buildUps).toMatchObject([{ id: 'own', name: 'Kelp under chips' }]);

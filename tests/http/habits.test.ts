@@ -32,7 +32,7 @@ const keep = (change: object = {}) =>
   ask<HabitRecord & Problem>('POST', '/api/gardens/garden/habits', { ...habit, ...change });
 
 describe('a habit in the book', () => {
-  it('is kept once, changed by who has seen it, struck out and brought back', async () => {
+  it('is kept once, changed by who has seen it, deleted and restored', async () => {
     expect((await keep()).status).toBe(201);
     expect((await keep()).status).toBe(200);
     expect((await keep({ name: 'Another' })).status).toBe(409);

@@ -190,7 +190,7 @@ describe('stock', () => {
     expect((await ask('DELETE', '/api/lots/spruce?version=1')).status).toBe(204);
   });
 
-  it('is changed and struck out only where everything later still makes sense', async () => {
+  it('is changed and deleted only where everything later still makes sense', async () => {
     const { version, ...movement } = (await books()).movements[0] as Kept & Record<string, unknown>;
     const { createdAt, updatedAt, gardenId, id, ...fields } = movement;
     const less = await ask('PUT', '/api/movements/m1', { ...fields, version, amount: 2 });

@@ -86,7 +86,7 @@ function EntryLine({ entry, entries, onChange, onTrouble }: EntryLineProps) {
         })
       }
       onChange={() => onChange(entry)}
-      onStrikeOut={() => remove.mutateAsync(entry)}
+      onDelete={() => remove.mutateAsync(entry)}
       onRestore={() => restore.mutateAsync(entry.id)}
       onTrouble={onTrouble}
     />
@@ -127,7 +127,7 @@ function PlantingLine({ planting, onChange, onTrouble }: PlantingLineProps) {
         })
       }
       onChange={() => onChange(planting)}
-      onStrikeOut={() => remove.mutateAsync(planting)}
+      onDelete={() => remove.mutateAsync(planting)}
       onRestore={() => restore.mutateAsync(id)}
       onTrouble={onTrouble}
     />
@@ -141,17 +141,17 @@ interface PostingLineProps {
   readonly isPlanned: boolean;
   readonly onTickOff: () => Promise<unknown>;
   readonly onChange: () => void;
-  readonly onStrikeOut: () => Promise<unknown>;
+  readonly onDelete: () => Promise<unknown>;
   readonly onRestore: () => Promise<unknown>;
   readonly onTrouble: (failure: unknown) => void;
 }
 
 /** One line of the list: what it says, and what can be done with it. */
 function PostingLine(props: PostingLineProps) {
-  const { date, words, note, isPlanned, onTickOff, onChange, onStrikeOut, onRestore, onTrouble } = props;
+  const { date, words, note, isPlanned, onTickOff, onChange, onDelete, onRestore, onTrouble } = props;
   const undo = useUndo();
-  const strikeOut = async () => {
-    await onStrikeOut();
+  const deleteIt = async () => {
+    await onDelete();
     undo(`Deleted: ${words}`, onRestore);
   };
   return (
@@ -170,7 +170,7 @@ function PostingLine(props: PostingLineProps) {
         <Button size="small" type="link" onClick={onChange}>
           Change
         </Button>
-        <Button size="small" type="link" onClick={() => void strikeOut().catch(onTrouble)}>
+        <Button size="small" type="link" onClick={() => void deleteIt().catch(onTrouble)}>
           Delete
         </Button>
       </span>

@@ -62,7 +62,7 @@ export function correctionOf(line: LogLine, { date, note, value }: Correction): 
   }
 }
 
-/** A record of the log, by the book in which it stands. */
+/** A record of the log in the book it belongs to. */
 interface Deletable {
   readonly book: LogLine['book'];
   readonly record: { readonly id: string; readonly version: number };

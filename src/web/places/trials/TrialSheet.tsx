@@ -32,7 +32,7 @@ export function TrialSheet({ trial }: { trial: TrialRecord }) {
   const offerUndo = useUndo();
   const showFailure = useFailureNotice();
   const { many } = TRIAL_PLACE_WORDS[trial.place];
-  const strikeOut = async () => {
+  const deleteIt = async () => {
     await remove.mutateAsync(trial);
     offerUndo(`The trial “${trial.name}” is deleted.`, () => restore.mutateAsync(trial.id));
   };
@@ -48,7 +48,7 @@ export function TrialSheet({ trial }: { trial: TrialRecord }) {
           size="small"
           type="text"
           onClick={() => {
-            strikeOut().catch((failure: unknown) => showFailure('The trial was not deleted.', failure));
+            deleteIt().catch((failure: unknown) => showFailure('The trial was not deleted.', failure));
           }}
         >
           Delete

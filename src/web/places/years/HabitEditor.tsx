@@ -70,7 +70,7 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
     onKept(line.id, kept.id);
     onDone();
   };
-  const strikeOut = async () => {
+  const deleteIt = async () => {
     const kept = line.kept;
     if (!kept) return;
     await remove.mutateAsync(kept);
@@ -144,7 +144,7 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
           </Button>
         )}
         {line.kept && (
-          <Button size="small" onClick={() => void strikeOut()}>
+          <Button size="small" onClick={() => void deleteIt()}>
             Delete
           </Button>
         )}
