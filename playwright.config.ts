@@ -7,8 +7,8 @@ const PROBE = 'http://127.0.0.1:4196';
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results/e2e',
-  timeout: 180_000,
-  expect: { timeout: 30_000 },
+  timeout: 420_000,
+  expect: { timeout: 60_000 },
   workers: 2,
   // On a busy machine a test may be run a second time; `npm test` names every test that needed it.
   retries: process.env['CI'] ? 1 : 0,
@@ -18,7 +18,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
-    actionTimeout: 60_000,
+    actionTimeout: 120_000,
     // Tests of the connection look at requests themselves; the one about offline pages allows it.
     serviceWorkers: 'block',
     launchOptions: CHROMIUM,

@@ -9,8 +9,8 @@ export default defineConfig({
     isolate: false,
     // Not one fewer than the machine has: some tests wait for servers.
     maxWorkers: '100%',
-    testTimeout: 60_000,
-    // A server of its own may take its time to start on a busy machine; its helper gives up after half a minute.
-    hookTimeout: 60_000,
+    testTimeout: 180_000,
+    // A server of its own may take its time to start on a busy machine; its helper gives up after two and a half.
+    hookTimeout: 180_000,
   },
 });

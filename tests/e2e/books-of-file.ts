@@ -42,11 +42,11 @@ export const onAny = base.extend<Ranges, FileServers>({
   file: ['', { option: true, scope: 'worker' }],
   demo: [
     async ({ file }, use) => serve(`${file}-demo`, ['--demo', '--laboratory', LABORATORY], use),
-    { scope: 'worker', timeout: 60_000 },
+    { scope: 'worker', timeout: 180_000 },
   ],
   own: [
     async ({ file }, use) => serve(`${file}-own`, ['--scale', SCALE, '--probe', PROBE], use),
-    { scope: 'worker', timeout: 60_000 },
+    { scope: 'worker', timeout: 180_000 },
   ],
 });
 

@@ -30,7 +30,6 @@ async function arrowTo(page: Page, entry: string): Promise<void> {
 }
 
 test('every build-up can be laid, seen, changed and taken back', async ({ page, request }) => {
-  test.setTimeout(180_000);
   await makeGarden(request, 'build');
   const address = await makeBed(request, 'build', {
     id: 'build-bed',

@@ -233,10 +233,9 @@ onDemo.describe('a season on the demo', () => {
     test('the forecast of a measured bed is narrowed, says what was learnt, and can do without', async ({
       page,
     }) => {
-      test.setTimeout(180_000);
       await page.goto(`${GARDEN}/bed/demo-ferry-strip`);
       const likely = region(page, 'How sure is that?');
-      await expect(likely).toContainText('tried this bed 400 times', { timeout: 90_000 });
+      await expect(likely).toContainText('tried this bed 400 times', { timeout: 150_000 });
       await expect(likely).toContainText(/times as fast as the model expects/);
       await expect(likely).toContainText(/Learned from 3 measurements/);
       const held = async () => {
@@ -247,10 +246,10 @@ onDemo.describe('a season on the demo', () => {
       const learnt = await held();
       await likely.getByRole('switch', { name: 'Learn from its log' }).click();
       await expect(likely).not.toContainText('Learned from');
-      await expect(likely).toContainText('tried this bed 400 times', { timeout: 90_000 });
+      await expect(likely).toContainText('tried this bed 400 times', { timeout: 150_000 });
       expect(learnt).toBeLessThan(await held());
       await likely.getByRole('switch', { name: 'Learn from its log' }).click();
-      await expect(likely).toContainText('Learned from', { timeout: 90_000 });
+      await expect(likely).toContainText('Learned from', { timeout: 150_000 });
     });
   });
 

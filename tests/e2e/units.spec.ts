@@ -115,7 +115,7 @@ for (const system of ['metric', 'customary'] as const) {
     page,
     request,
   }) => {
-    test.setTimeout(400_000);
+    test.setTimeout(600_000);
     await measureIn(request, system);
     const leaks: string[] = [];
     await page.goto(`${GARDEN}/method`);

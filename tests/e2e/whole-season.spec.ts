@@ -31,7 +31,6 @@ test.use({ file: 'whole-season' });
 test('a season from April to November: sown, fed, put off, measured, tested, photographed, harvested, closed', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const open = async (date: string, path: string) => {
     const { address } = await onDay(date);
     await page.goto(`${address}/garden/tarn${path}`);
