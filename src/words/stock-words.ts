@@ -1,9 +1,21 @@
 import { counted } from './counted.ts';
-import type { DayNumber, MaterialEffect, MaterialKind } from '../core/ground/index.ts';
+import {
+  findLibraryMaterial,
+  type DayNumber,
+  type MaterialEffect,
+  type MaterialKind,
+} from '../core/ground/index.ts';
 import type { Keeping, LotForm, ReadinessSign, Squeeze } from '../records/vocabulary.ts';
 import type { Treatment } from '../records/lot.ts';
 import type { MovementRecord } from '../records/movement.ts';
-import type { LockUpPower, LotBrief, Ripeness } from '../core/yard/index.ts';
+import {
+  TOO_HOT_FROM_C,
+  type HeapRipeness,
+  type HeapStage,
+  type LockUpPower,
+  type LotBrief,
+  type Ripeness,
+} from '../core/yard/index.ts';
 import { aboutWhen } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
 import { amountInWords } from './amount-words.ts';
@@ -165,6 +177,46 @@ export function readyWords(brief: LotBrief, today: DayNumber): string {
   if (brief.seasonedOn === null) return 'not seasoned in two years';
   return brief.seasonedOn <= today ? 'seasoned' : `seasoned ${aboutWhen(brief.seasonedOn, today)}`;
 }
+
+/** What a pile is: rotted things by the name of what they have become, all else by its kind. */
+export function whatWords({
+  kind,
+  nearestMaterialId,
+}: {
+  readonly kind: MaterialKind;
+  readonly nearestMaterialId: string | null;
+}): string {
+  const named = kind === 'compost' && nearestMaterialId ? findLibraryMaterial(nearestMaterialId) : undefined;
+  return named ? named.name.charAt(0).toLowerCase() + named.name.slice(1) : KIND_WORDS[kind];
+}
+
+/** Where a heap stands on its way to compost. */
+export const STAGE_WORDS: Record<HeapStage, string> = {
+  hot: 'In its hot phase.',
+  cooling: 'Cooling down.',
+  curing: 'Curing: it is cool, and ripens.',
+  finished: 'Finished compost.',
+};
+
+/** Said of a heap whose probe reads above 70 C. */
+export const tooHotWords = (measures: Measures): string =>
+  `Too hot: above ${measures.warmth(TOO_HOT_FROM_C)} its helpers die and its nitrogen leaves. Turn it today, water dry parts, and stand back from the steam; a large dry heap can begin to smoulder.`;
+
+/** Said of a pile large enough to take fire by itself. */
+export const FIRE_CAUTION =
+  'A heap this large heats inside and can take fire by itself. Keep it lower than you are tall and away from buildings and fences, put nothing fresh over an old hot heap, and look for steam and a burnt smell. If it smoulders, do not dig into it: call the fire service.';
+
+type RipenessSign = HeapRipeness['signs'][number]['sign'];
+
+/** What makes compost of a heap, and what is said while it is still wanting. */
+export const RIPENESS_SIGN_WORDS: Record<RipenessSign, { readonly met: string; readonly unmet: string }> = {
+  narrow: { met: 'C:N below 20', unmet: 'C:N still 20 or more' },
+  gentle: { met: 'quick matter used up', unmet: 'quick matter left, which would heat it again' },
+  unrecognizable: { met: 'crumbled', unmet: 'more than a third still recognizable' },
+  littleAmmonium: { met: 'little ammonium left', unmet: 'ammonium left, which scorches seedlings' },
+  cured: { met: 'nothing younger than 90 days in it', unmet: 'something in it is younger than 90 days' },
+  cooledDown: { met: 'as cool as the air, give or take', unmet: 'warmer than the air' },
+};
 
 /** How far a pile is on its way, to follow its kind. */
 export const RIPENESS_WORDS: Record<Ripeness, string> = {

@@ -58,7 +58,9 @@ export { partnerMassKg } from './mixing/two-materials.ts';
 
 // stock
 export { type HeapLog, type SignVerdict, heapLog } from './stock/heap-log.ts';
-export { HOT_FROM_C, HOT_RULES } from './stock/hot-phase.ts';
+export { mayTakeFire } from './stock/heap-fire.ts';
+export type { HeapRipeness, HeapStage } from './stock/heap-ripeness.ts';
+export { HOT_FROM_C, HOT_RULES, TOO_HOT_FROM_C } from './stock/hot-phase.ts';
 export type { TemperatureReading } from './stock/keeping.ts';
 export type { LockUpPower } from './stock/lock-up-power.ts';
 export { type LotContents, isEmpty, scaleContents, volumeL } from './stock/lot-contents.ts';

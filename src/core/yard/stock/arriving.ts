@@ -67,14 +67,15 @@ export function contentsOnArrival({
   const months = requireNumber(seen.seasonedMonths, [...path, 'seasonedMonths'], { min: 0, max: 120 });
   let sample = contentsOfMaterial({ materialId, material, dryG: 1000, p: parameters });
   if (months > 0) {
+    const fromDay = day - Math.round(months * DAYS_PER_MONTH);
     sample = ageLot({
       start: sample,
-      fromDay: day - Math.round(months * DAYS_PER_MONTH),
+      fromDay,
       untilDay: day,
       setting: {
         climate,
         treatment: { keeping: 'covered', isTurned: false, isHot: false },
-        heatingFrom: 0,
+        heatingFrom: fromDay,
         readings: [],
         parameters,
       },

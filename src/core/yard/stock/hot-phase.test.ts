@@ -14,8 +14,11 @@ describe('the hot phase of a heap', () => {
     const still = hotPhase(readings(...days), []);
     expect(still).toMatchObject({ hotDays: 16, meetsVessel: true, meetsWindrow: false, hottestC: 58 });
     expect(hotPhase(readings(...days), [2, 5, 8, 11, 14]).meetsWindrow).toBe(true);
+    expect(hotPhase(readings([1, 72], [2, 70]), []).isTooHot).toBe(false);
+    expect(hotPhase(readings([2, 72], [1, 60]), []).isTooHot).toBe(true);
     expect(hotPhase([], [])).toMatchObject({
       hotDays: 0,
+      isTooHot: false,
       hottestC: null,
       turningsWhileHot: 0,
       meetsVessel: false,

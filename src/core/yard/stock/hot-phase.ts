@@ -4,6 +4,9 @@ import type { TemperatureReading } from './keeping.ts';
 /** The temperature the rules go by, degrees C. */
 export const HOT_FROM_C = 55;
 
+/** Hotter than this the helpers of a heap die, its nitrogen goes, and a large dry heap can begin to smoulder (NRAES-54, from memory), degrees C. */
+export const TOO_HOT_FROM_C = 70;
+
 /**
  * Days at 55 C or more that commonly cited rules ask for: 3 in a vessel or aerated pile, 15 with five turnings in a
  * turned windrow (US EPA 40 CFR 503 and 7 CFR 205.203, from memory). Local rules decide.
@@ -18,6 +21,8 @@ export interface HotPhase {
   readonly hotDays: number;
   readonly turningsWhileHot: number;
   readonly hottestC: number | null;
+  /** The last reading was above 70 C. */
+  readonly isTooHot: boolean;
   readonly meetsVessel: boolean;
   readonly meetsWindrow: boolean;
 }
@@ -44,6 +49,7 @@ export function hotPhase(readings: readonly TemperatureReading[], turnings: read
     hotDays: hot.size,
     turningsWhileHot,
     hottestC: sorted.length > 0 ? Math.max(...sorted.map(({ temperatureC }) => temperatureC)) : null,
+    isTooHot: (sorted.at(-1)?.temperatureC ?? 0) > TOO_HOT_FROM_C,
     meetsVessel: hot.size >= HOT_RULES.vessel.days,
     meetsWindrow: hot.size >= HOT_RULES.windrow.days && turningsWhileHot >= HOT_RULES.windrow.turnings,
   };

@@ -6,7 +6,14 @@ import { MILD } from '../../../../tests/fixtures/books.ts';
 import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
 import { airTemperatureC } from '../../ground/climate/weather.ts';
 import { defaultParameters } from '../../model/simulation/parameters.ts';
-import { airFactor, heapTemperatureC, moistureFactor, moistureNextDay, restingMoisture } from './keeping.ts';
+import {
+  airFactor,
+  heapTemperatureC,
+  moistureFactor,
+  moistureNextDay,
+  restingMoisture,
+  selfHeatingC,
+} from './keeping.ts';
 
 const DAY = dayNumberFromIso('2026-05-14', []);
 const JANUARY = dayNumberFromIso('2026-01-15', []);
@@ -59,8 +66,15 @@ describe('air and warmth of a lot', () => {
     const air = (day: number) => airTemperatureC(MILD, day);
     expect(at(DAY + 10)).toBe(air(DAY + 10));
     const hot = { ...still, isHot: true };
-    expect(at(DAY, hot) - air(DAY)).toBeCloseTo(40, 9);
-    expect(at(DAY + 28, hot) - air(DAY + 28)).toBeCloseTo(40 / Math.E, 9);
+    const excess = (days: number) => at(DAY + days, hot) - air(DAY + days);
+    expect(excess(0)).toBe(0);
+    expect(excess(7)).toBeCloseTo(selfHeatingC(7, defaultParameters), 9);
+    expect(excess(3)).toBeGreaterThan(40);
+    expect(excess(14)).toBeGreaterThan(38);
+    expect(excess(60)).toBeLessThan(5);
+    const summed = Array.from({ length: 400 }, (_, day) => selfHeatingC(day, defaultParameters));
+    const ofPileMode = defaultParameters.pileHeatingC * defaultParameters.pileCoolingDays;
+    expect(summed.reduce((sum, one) => sum + one, 0) / ofPileMode).toBeCloseTo(1.25, 1);
   });
   it('goes by the probe between readings, fades after the last, and forgets those before it was made anew', () => {
     const readings = [

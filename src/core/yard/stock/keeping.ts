@@ -69,6 +69,25 @@ export function airFactor({ keeping, isTurned }: Treatment, p: ModelParameters):
   return (isTurned ? p.turnedPileFactor : p.stillPileFactor) * (keeping === 'shut' ? 0.5 : 1);
 }
 
+/** A heap is hot within days, stays so for two to three weeks and is cool after two months (NRAES-54, from memory; shape set here). */
+const HEATS_UP_DAYS = 1.5;
+const PEAK_FACTOR = 1.25;
+const HALF_COOLED_FACTOR = 0.85;
+const COOLING_STEEPNESS = 3;
+
+/**
+ * What a hot heap has over the air, degrees C, so many days after it was made or last added to. Summed over time it is what the
+ * pile mode of the model has, give or take a quarter.
+ *
+ * @example
+ * selfHeatingC(7, defaultParameters) // 48.3
+ */
+export function selfHeatingC(days: number, p: ModelParameters): number {
+  const rise = 1 - Math.exp(-days / HEATS_UP_DAYS);
+  const fall = 1 / (1 + (days / (HALF_COOLED_FACTOR * p.pileCoolingDays)) ** COOLING_STEEPNESS);
+  return PEAK_FACTOR * p.pileHeatingC * rise * fall;
+}
+
 /** Readings further apart than this say nothing of the days between (set here). */
 export const READINGS_JOINED_DAYS = 21;
 
@@ -102,5 +121,5 @@ export function heapTemperatureC({
   }
   if (before) return airC + excessAt(before) * Math.exp(-(day - before.day) / p.pileCoolingDays);
   if (!treatment.isHot) return airC;
-  return airC + p.pileHeatingC * Math.exp(-(day - heatingFrom) / p.pileCoolingDays);
+  return airC + selfHeatingC(day - heatingFrom, p);
 }

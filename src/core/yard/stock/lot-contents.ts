@@ -2,6 +2,7 @@ import { CHAR_TEMPERATURES, type CharTemperature } from '../../../records/vocabu
 import {
   type Material,
   type MaterialKind,
+  hasTrait,
   phosphorusFractionDryBasis,
   potassiumFractionDryBasis,
   total,
@@ -34,6 +35,8 @@ export interface LotCohort extends PileCohort {
   /** Share of unrotted pieces that pass the sieve of a laboratory. */
   readonly sievedShare: number;
   readonly charTemperature: CharTemperature;
+  /** Ash or lime. */
+  readonly isAlkaline: boolean;
   readonly phosphorusG: number;
   readonly potassiumG: number;
 }
@@ -90,6 +93,7 @@ export function contentsOfMaterial({
         ammoniaExposure: opening.ammoniaExposure,
         vaporBarrier: opening.vaporBarrier,
         charTemperature: opening.charTemperature,
+        isAlkaline: hasTrait(material, 'drivesOffAmmonia') || hasTrait(material, 'isWoodAsh'),
         phosphorusG: dryG * phosphorusFractionDryBasis(materialId, material),
         potassiumG: dryG * potassiumFractionDryBasis(materialId, material),
       },
@@ -112,6 +116,12 @@ export const nitrogenG = ({ cohorts, mineralNitrogenG }: LotContents): number =>
   total(cohorts.flatMap((one) => [...one.nitrogenG, one.charHeldG])) + mineralNitrogenG;
 
 export const dryG = ({ cohorts }: LotContents): number => total(cohorts.map(cohortDryG));
+
+/** Ash and lime in the dry mass, 0 to 1. */
+export const alkaliShare = (contents: LotContents): number => {
+  const dry = dryG(contents);
+  return dry > 0 ? total(contents.cohorts.filter((one) => one.isAlkaline).map(cohortDryG)) / dry : 0;
+};
 
 export const freshKg = (contents: LotContents): number =>
   (dryG(contents) + contents.waterG) / GRAMS_PER_KILOGRAM;

@@ -34,6 +34,8 @@ const FINISHED_QUICK_SHARE = 0.03;
 export const FINISHED_RECOGNIZABLE_SHARE = 0.35;
 /** And nothing in it is younger: weeks of heat and a month or more of curing (NRAES-54, from memory; the figure is set here). */
 const FINISHED_FROM_DAYS = 90;
+/** And so little ammonium is left, g of its nitrogen in a gram of dry matter: 500 mg/kg parts mature compost from immature (California Compost Quality Council, from memory). */
+const FINISHED_AMMONIUM = 500e-6;
 /** They do not decide what a mix is. */
 const ADDITIONS: ReadonlySet<MaterialKind> = new Set(['char', 'fertiliser', 'none']);
 const CHAR_MAJORITY = 0.5;
@@ -112,24 +114,50 @@ export function kindOf(contents: LotContents): MaterialKind {
   }
   const [main = 'none'] = [...byKind].sort((a, b) => b[1] - a[1]).map(([kind]) => kind);
   if (carbonG(contents) === 0 || main === 'char' || main === 'paper' || main === 'fertiliser') return main;
-  const body = contents.cohorts.filter(({ kind }) => !ADDITIONS.has(kind));
-  if (isFinished({ ...contents, cohorts: body })) return 'compost';
-  const kinds = [...new Set(body.map(({ kind }) => kind))];
+  const body = bodyOf(contents);
+  if (isFinished(body)) return 'compost';
+  const kinds = [...new Set(body.cohorts.map(({ kind }) => kind))];
   return kinds.length === 1 ? kinds[0] : 'residue';
 }
 
+/** Of more than one kind of thing: it is on its way to compost. */
+export const isMix = ({ cohorts }: LotContents): boolean => new Set(cohorts.map(({ kind }) => kind)).size > 1;
+
 /** Rotted through here, or bought so. */
 const isMature = (contents: LotContents): boolean => {
-  const body = contents.cohorts.filter(({ kind }) => !ADDITIONS.has(kind));
-  const cameSo = body.every(({ materialId }) => hasTrait(findLibraryMaterial(materialId), 'isMature'));
-  return body.length > 0 && (cameSo || isFinished({ ...contents, cohorts: body }));
+  const body = bodyOf(contents);
+  const cameSo = body.cohorts.every(({ materialId }) =>
+    hasTrait(findLibraryMaterial(materialId), 'isMature'),
+  );
+  return body.cohorts.length > 0 && (cameSo || isFinished(body));
 };
 
-const isFinished = (contents: LotContents): boolean =>
-  contents.cohorts.every(({ ageDays }) => ageDays >= FINISHED_FROM_DAYS) &&
-  sumPool(contents, QUICK) / carbonG(contents) < FINISHED_QUICK_SHARE &&
-  recognizableShareOf(contents) < FINISHED_RECOGNIZABLE_SHARE &&
-  carbonG(contents) / nitrogenG(contents) < PARAMETER_TABLE.compostBelowCn.value;
+/** What has to hold before a mix counts as finished compost. */
+export type FinishingSign = 'cured' | 'gentle' | 'unrecognizable' | 'narrow' | 'littleAmmonium';
+
+const FINISHING: Readonly<Record<FinishingSign, (body: LotContents) => boolean>> = {
+  narrow: (body) => carbonG(body) / nitrogenG(body) < PARAMETER_TABLE.compostBelowCn.value,
+  gentle: (body) => sumPool(body, QUICK) / carbonG(body) < FINISHED_QUICK_SHARE,
+  unrecognizable: (body) => recognizableShareOf(body) < FINISHED_RECOGNIZABLE_SHARE,
+  littleAmmonium: (body) => ratio(body.ammoniumG, dryG(body)) < FINISHED_AMMONIUM,
+  cured: (body) => body.cohorts.every(({ ageDays }) => ageDays >= FINISHED_FROM_DAYS),
+};
+
+/** Of a lot, what is not char, feed or mineral: that has to ripen. */
+const bodyOf = (contents: LotContents): LotContents => ({
+  ...contents,
+  cohorts: contents.cohorts.filter(({ kind }) => !ADDITIONS.has(kind)),
+});
+
+/** What makes compost of a lot, each met or not. */
+export function finishing(
+  contents: LotContents,
+): { readonly sign: FinishingSign; readonly isMet: boolean }[] {
+  const body = bodyOf(contents);
+  return (Object.keys(FINISHING) as FinishingSign[]).map((sign) => ({ sign, isMet: FINISHING[sign](body) }));
+}
+
+const isFinished = (body: LotContents): boolean => Object.values(FINISHING).every((holds) => holds(body));
 
 const byCarbon = (contents: LotContents, value: (one: LotContents['cohorts'][number]) => number): number => {
   const carbon = carbonG(contents);

@@ -1,10 +1,11 @@
-import type { DayNumber, MaterialKind } from '../../ground/index.ts';
+import { airTemperatureC, type DayNumber, type MaterialKind } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import { withOverrides } from '../../model/index.ts';
+import { heapRipeness, type HeapRipeness } from './heap-ripeness.ts';
 import { heapTemperatureC, type TemperatureReading } from './keeping.ts';
 import { lockUpPower, type LockUpPower } from './lock-up-power.ts';
 import { isEmpty, type LotContents, volumeL } from './lot-contents.ts';
-import { figuresOf, kindOf, type LotFigures } from './lot-figures.ts';
+import { figuresOf, isMix, kindOf, type LotFigures } from './lot-figures.ts';
 import { nearestMaterialId } from './nearest-material.ts';
 import { promisesOf, type Promises } from './promises.ts';
 import type { LotHistory, StockRun } from './run-stock.ts';
@@ -40,6 +41,10 @@ export interface LotBrief {
   readonly nearestMaterialId: string | null;
   readonly openedOn: DayNumber | null;
   readonly warmthC: number | null;
+  /** What it would have inside by the model alone, from half a year ago to four weeks on; empty for what heats not by itself. */
+  readonly predictedWarmth: readonly TemperatureReading[];
+  /** Null for what is not on its way to compost. */
+  readonly heap: HeapRipeness | null;
   readonly power: LockUpPower | null;
   /** Null for what needs no seasoning, or never gets there within two years. */
   readonly seasonedOn: DayNumber | null;
@@ -112,6 +117,8 @@ export function lotBrief(
       nearestMaterialId: null,
       openedOn: now.openedOn,
       warmthC: null,
+      predictedWarmth: [],
+      heap: null,
       power: null,
       seasonedOn: null,
       needsSeasoning: false,
@@ -119,20 +126,16 @@ export function lotBrief(
       promises,
     };
   }
+  const warmthC = warmthOn(setting.today, now, setting);
   return {
     lotId,
     now: figuresOf(now.contents),
     kind: kindOf(now.contents),
     nearestMaterialId: nearestMaterialId(now.contents),
     openedOn: now.openedOn,
-    warmthC: heapTemperatureC({
-      climate: setting.climate,
-      day: setting.today,
-      treatment: now.treatment,
-      heatingFrom: now.heatingFrom,
-      readings: setting.readings,
-      p: withOverrides(),
-    }),
+    warmthC,
+    predictedWarmth: predictedWarmth(now, setting),
+    heap: heapRipeness(now.contents, warmthC, airTemperatureC(setting.climate, setting.today)),
     power: lockUpPower(now.contents),
     ...seasoning(future),
     finishedOn: finishedOn(now, future, setting.today),
@@ -140,8 +143,25 @@ export function lotBrief(
   };
 }
 
-/** Of more than one kind of thing: it is on its way to compost. */
-export const isMix = ({ cohorts }: LotContents): boolean => new Set(cohorts.map(({ kind }) => kind)).size > 1;
+const warmthOn = (
+  day: DayNumber,
+  { treatment, heatingFrom }: LotHistory,
+  { climate, readings }: Pick<OutlookSetting, 'climate' | 'readings'>,
+): number => heapTemperatureC({ climate, day, treatment, heatingFrom, readings, p: withOverrides() });
+
+const PREDICTED_PAST_DAYS = 182;
+const PREDICTED_AHEAD_DAYS = 28;
+const PREDICTED_EVERY_DAYS = 2;
+
+function predictedWarmth(lot: LotHistory, { climate, today }: OutlookSetting): TemperatureReading[] {
+  if (!lot.treatment.isHot) return [];
+  const first = Math.max(lot.heatingFrom, today - PREDICTED_PAST_DAYS);
+  const count = Math.floor((today + PREDICTED_AHEAD_DAYS - first) / PREDICTED_EVERY_DAYS) + 1;
+  return Array.from({ length: Math.max(0, count) }, (_, i) => {
+    const day = first + i * PREDICTED_EVERY_DAYS;
+    return { day, temperatureC: warmthOn(day, lot, { climate, readings: [] }) };
+  });
+}
 
 /** For what is a mix: today when it is compost by now, else the day it will be. */
 function finishedOn(now: LotHistory, future: LotHistory, today: DayNumber): DayNumber | null {

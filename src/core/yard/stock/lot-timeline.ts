@@ -1,8 +1,9 @@
 import type { DayNumber, MaterialKind } from '../../ground/index.ts';
 import { lockUpPower, type LockUpPower } from './lock-up-power.ts';
 import { isEmpty, type LotContents } from './lot-contents.ts';
-import { kindOf, type LotFigures } from './lot-figures.ts';
-import { isMix, seasonedLimit } from './lot-outlook.ts';
+import { isMix, kindOf, type LotFigures } from './lot-figures.ts';
+import { nearestMaterialId } from './nearest-material.ts';
+import { seasonedLimit } from './lot-outlook.ts';
 import type { LotHistory } from './run-stock.ts';
 
 /** The months from today on at which a pile is told. */
@@ -17,6 +18,7 @@ export interface TimelinePoint {
   readonly there: {
     readonly figures: LotFigures;
     readonly kind: MaterialKind;
+    readonly nearestMaterialId: string;
     readonly power: LockUpPower;
     readonly ripeness: Ripeness | null;
   } | null;
@@ -54,5 +56,11 @@ function thereOn({ looks }: LotHistory, day: DayNumber, limit: number | null): T
   const held = looks.findLast((one) => one.day <= day + 1 && one.contents !== null)?.contents;
   if (!look || !held || look.figures.volumeL <= 0 || isEmpty(held)) return null;
   const power = lockUpPower(held);
-  return { figures: look.figures, kind: kindOf(held), power, ripeness: ripenessOf(held, power, limit) };
+  return {
+    figures: look.figures,
+    kind: kindOf(held),
+    nearestMaterialId: nearestMaterialId(held),
+    power,
+    ripeness: ripenessOf(held, power, limit),
+  };
 }

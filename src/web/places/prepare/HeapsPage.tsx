@@ -5,7 +5,14 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LotRecord } from '../../../records/lot.ts';
 import type { DayNumber } from '../../../core/ground/index.ts';
-import { HOT_FROM_C, HOT_RULES, type HeapLog, type SignVerdict, heapLog } from '../../../core/yard/index.ts';
+import {
+  HOT_FROM_C,
+  HOT_RULES,
+  type HeapLog,
+  type HeapRipeness,
+  type SignVerdict,
+  heapLog,
+} from '../../../core/yard/index.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { HeapTemperature } from '../../charts/heap-temperature.tsx';
 import { aboutWhen, ageInWords, dateNear, dayOf } from '../../../words/dates.ts';
@@ -14,7 +21,10 @@ import {
   powerWords,
   ratioFigure,
   readyWords,
+  RIPENESS_SIGN_WORDS,
   SIGN_WORDS,
+  STAGE_WORDS,
+  tooHotWords,
   treatmentWords,
 } from '../../../words/stock-words.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
@@ -132,6 +142,23 @@ const VERDICT_WORDS: Record<SignVerdict, string> = {
   ripe: 'By nose, hand and eye it is ripe.',
 };
 
+/** What makes compost of a heap, met and unmet. */
+function RipenessSigns({ signs }: Pick<HeapRipeness, 'signs'>) {
+  const told = (met: boolean) =>
+    signs
+      .filter(({ isMet }) => isMet === met)
+      .map(({ sign }) => RIPENESS_SIGN_WORDS[sign][met ? 'met' : 'unmet'])
+      .join('; ');
+  const wanting = told(false);
+  return (
+    <span className="soft">
+      {' '}
+      {told(true) !== '' && `There already: ${told(true)}. `}
+      {wanting === '' ? 'Nothing is wanting.' : `Still wanting: ${wanting}.`}
+    </span>
+  );
+}
+
 interface CompostHeapProps {
   readonly heap: Heap;
   readonly today: DayNumber;
@@ -167,18 +194,24 @@ function CompostHeap({ heap: { lot, brief, log }, today, href }: CompostHeapProp
       {act !== null && <LotActs key={act} lot={lot} first={act} onClose={() => setAct(null)} />}
       <div className="two-columns">
         <div>
-          {log.readings.length > 0 ? (
+          {log.readings.length + brief.predictedWarmth.length > 0 && (
             <Pictured title="temperatures of a heap">
               <HeapTemperature
                 readings={log.readings}
+                predicted={brief.predictedWarmth}
                 turnings={log.turnings}
                 today={today}
                 format={measures.warmth}
               />
             </Pictured>
-          ) : (
-            <p className="soft">No temperatures yet. Put a probe into the middle and log what it says.</p>
           )}
+          <p className="soft">
+            {brief.predictedWarmth.length > 0 &&
+              'The broken line is what the model expects of a heap said to be hot. '}
+            {log.readings.length === 0
+              ? 'No temperatures yet. Put a probe into the middle and log what it says.'
+              : 'Where a probe has spoken, the books go by it.'}
+          </p>
         </div>
         <ul className="plain-list">
           <li>
@@ -187,13 +220,17 @@ function CompostHeap({ heap: { lot, brief, log }, today, href }: CompostHeapProp
             {formatPercent(now.moistureFractionWetBasis)} water, {formatPercent(now.recognizableShare)} still
             recognizable.
           </li>
+          {log.hot.isTooHot && (
+            <li className="status-stop" role="status">
+              {tooHotWords(measures)}
+            </li>
+          )}
           <li>
-            <strong>By the model:</strong>{' '}
+            <strong>By the model:</strong> {brief.heap && `${STAGE_WORDS[brief.heap.stage]} `}
             {brief.finishedOn === null
-              ? 'not finished within two years as it lies; turning, water or more greens would hasten it.'
-              : brief.finishedOn <= today
-                ? 'finished compost.'
-                : `finished ${aboutWhen(brief.finishedOn, today)}.`}
+              ? 'Not finished within two years as it lies; turning, water or more greens would hasten it.'
+              : brief.finishedOn > today && `Compost ${aboutWhen(brief.finishedOn, today)}.`}
+            {brief.heap && <RipenessSigns signs={brief.heap.signs} />}
           </li>
           <li>
             <strong>By the signs:</strong> {VERDICT_WORDS[log.verdict]}{' '}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { lotFields, type LotRecord } from '../../../records/lot.ts';
 import type { DayNumber } from '../../../core/ground/index.ts';
+import { mayTakeFire } from '../../../core/yard/index.ts';
 import { useChangeLot, useRemoveLot, useRestoreLot } from '../../api/stock.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
 import { LotCourseChart } from '../../charts/lot-course.tsx';
@@ -16,7 +17,7 @@ import { readQuantity, typedFrom } from '../../ui/forms/typed-quantity.ts';
 import { ageInWords, aboutWhen, dateNear, dayOf } from '../../../words/dates.ts';
 import { formatFixed, formatPercent, plainFigure } from '../../../words/figures.ts';
 import {
-  KIND_WORDS,
+  FIRE_CAUTION,
   LOT_FORM_WORDS,
   LOCK_UNITS,
   lockFigure,
@@ -24,6 +25,7 @@ import {
   ratioFigure,
   readyWords,
   treatmentWords,
+  whatWords,
 } from '../../../words/stock-words.ts';
 import { COLORS } from '../../theme/tokens.ts';
 import type { LotAnswer, StockedLot } from '../../worker/stock-answers.ts';
@@ -90,6 +92,7 @@ function OpenLot({ lot }: { lot: LotRecord }) {
       ) : (
         <p className="soft">{brief ? 'There is nothing in it today.' : 'Working it out …'}</p>
       )}
+      <FireCaution brief={brief} />
       {answer && answer.course.openedOn !== null && <Courses answer={answer} brief={brief} today={today} />}
       {answer && brief && <LotTimeline points={answer.timeline} brief={brief} />}
       {brief && brief.promises.promised.length > 0 && <Promised brief={brief} reserveL={lot.reserveL} />}
@@ -103,6 +106,15 @@ function OpenLot({ lot }: { lot: LotRecord }) {
         <p className="soft">Nothing has come into it or gone out of it yet.</p>
       )}
     </div>
+  );
+}
+
+function FireCaution({ brief }: { brief: StockedLot | undefined }) {
+  if (!brief?.now || !mayTakeFire(brief.kind, brief.now.volumeL)) return null;
+  return (
+    <p className="cautions" role="status">
+      {FIRE_CAUTION}
+    </p>
   );
 }
 
@@ -162,7 +174,7 @@ function Figures({ brief, ready }: { brief: StockedLot; ready: string }) {
   const measures = useMeasures();
   const now = brief.now!;
   const figures: [string, string][] = [
-    ['what', `${KIND_WORDS[brief.kind]}${ready === '' ? '' : `, ${ready}`}`],
+    ['what', `${whatWords(brief)}${ready === '' ? '' : `, ${ready}`}`],
     ['in stock', `${measures.volume(now.volumeL)} · ${measures.barrows(now.volumeL)}`],
     ['weighs', measures.mass(now.freshKg)],
     ['C:N', ratioFigure(now.carbonToNitrogen)],

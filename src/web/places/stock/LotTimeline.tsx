@@ -2,7 +2,7 @@ import type { TimelinePoint } from '../../../core/yard/index.ts';
 import { useMeasures } from '../../app/garden-context.ts';
 import { counted } from '../../../words/counted.ts';
 import { shortDate } from '../../../words/dates.ts';
-import { KIND_WORDS, RIPENESS_WORDS, powerWords, ratioFigure } from '../../../words/stock-words.ts';
+import { RIPENESS_WORDS, powerWords, ratioFigure, whatWords } from '../../../words/stock-words.ts';
 import type { StockedLot } from '../../worker/stock-answers.ts';
 import '../../ui/stock/stock.css';
 
@@ -48,7 +48,7 @@ export function LotTimeline({ points, brief }: LotTimelineProps) {
               {there ? (
                 <>
                   <td className="words">
-                    {KIND_WORDS[there.kind]}
+                    {whatWords(there)}
                     {there.ripeness && `, ${RIPENESS_WORDS[there.ripeness]}`}
                   </td>
                   <td data-name="volume">{measures.volume(there.figures.volumeL)}</td>

@@ -9,7 +9,7 @@ import { dateNear, dayOf, fullDate } from '../../../words/dates.ts';
 import { formatPercent } from '../../../words/figures.ts';
 import { measuresOf, type Measures } from '../../../words/measures.ts';
 import {
-  KIND_WORDS,
+  whatWords,
   LOT_FORM_WORDS,
   powerWords,
   ratioFigure,
@@ -222,7 +222,7 @@ function LotRow({
     <tr>
       {name}
       <td className="words">
-        {KIND_WORDS[brief.kind]}
+        {whatWords(brief)}
         {ready !== '' && <span className="soft">, {ready}</span>}
       </td>
       <td data-name="in stock">{measures.barrows(now.volumeL)}</td>
