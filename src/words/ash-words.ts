@@ -33,6 +33,8 @@ export function ashReasonWords(reason: AshReason, today: DayNumber, measures: Me
       return `Spread it from ${MONTH_LETTERS[reason.fromMonth - 1]} to ${MONTH_LETTERS[reason.untilMonth - 1]}, never in heat, in wind or before a downpour.`;
     case 'growingPlants':
       return 'Something grows here: keep ash off leaves and stems, it is caustic.';
+    case 'summerHeat':
+      return 'Not in summer heat while something grows here: caustic ash burns leaves, and roots just below it. Wait for autumn, or for the bed to be cleared.';
     case 'sooty':
       return 'Sooty ash goes only through compost, never straight on a bed.';
     case 'dirtyWood':
@@ -40,7 +42,7 @@ export function ashReasonWords(reason: AshReason, today: DayNumber, measures: Me
     case 'sieveFirst':
       return 'Sieve it first: nails, and lumps that burn what they touch.';
     case 'damp':
-      return 'Damp ash has washed out: it counts for about 60 %.';
+      return 'Damp ash has washed out and holds water: it counts for about 60 % of its weight, so more of it is weighed out.';
   }
 }
 

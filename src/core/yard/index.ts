@@ -9,13 +9,16 @@ export {
   ashGate,
   heapTakesAsh,
 } from './ash/ash-gate.ts';
+export { ashOnBed, ashTakenG } from './ash/ash-on-bed.ts';
 export {
   ASH_KG_PER_M3,
   ASH_RECIPES,
+  DAMP_COUNTS,
   type AshCondition,
   type AshUse,
   ashEffect,
   ashVolumeL,
+  mostAshG,
   ratePerM2,
 } from './ash/ash-recipes.ts';
 

@@ -46,6 +46,7 @@ import {
   type PaleQuestion,
 } from './log-answers.ts';
 import {
+  ashAnswers,
   burnAnswers,
   chargeAnswer,
   layingAnswer,
@@ -240,6 +241,7 @@ const stock = (question: StockQuestion, reserves: Readonly<Record<string, number
   workedStock(() => stockBriefs(question, reserves));
 const lot = (question: StockQuestion, lotId: string) => workedStock(() => lotAnswer(question, lotId));
 const burns = (question: StockQuestion) => workedStock(() => burnAnswers(question));
+const ashTaken = (question: StockQuestion) => workedStock(() => ashAnswers(question));
 const charge = (asked: ChargeAsked) => workedStock(() => chargeAnswer(asked));
 
 const yard = (question: YardQuestion) => workedStock(() => yardAnswer(question));
@@ -286,6 +288,7 @@ const core = {
   lot,
   charge,
   burns,
+  ashTaken,
   yard,
   laying,
   agenda: withPast(agenda),

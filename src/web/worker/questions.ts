@@ -208,6 +208,14 @@ export const burnsQuery = (question: StockQuestion) =>
     ...FOREVER,
   });
 
+/** Wood ash in what beds get from the stock. */
+export const ashTakenQuery = (question: StockQuestion) =>
+  queryOptions({
+    queryKey: ['ashTaken', question] as Asked,
+    queryFn: ({ signal }) => advising(signal, (core) => core.ashTaken(question)),
+    ...FOREVER,
+  });
+
 /** Tasks of one bed; beds take turns on the two threads. */
 export const agendaQuery = (question: BedQuestion, turn: number) =>
   queryOptions({

@@ -6,6 +6,7 @@ import {
   type LotCourse,
   type LotLine,
   type TimelinePoint,
+  ashTakenG,
   figuresOf,
   foldTime,
   isEmpty,
@@ -74,6 +75,10 @@ function briefOf(question: StockQuestion, lotId: string, reserveL: number): LotB
 /** What every fire gave, by movement. */
 export const burnAnswers = (question: StockQuestion): Record<string, BurnResult> =>
   Object.fromEntries(runsFor(question).planned.burnt);
+
+/** Wood ash in what every entry gets from the stock, g. */
+export const ashAnswers = (question: StockQuestion): Record<string, number> =>
+  ashTakenG(runsFor(question).planned.taken);
 
 /** A lot with what the mixing bench needs to know of it. */
 export interface StockedLot extends LotBrief {

@@ -1,4 +1,4 @@
-import { ASH_HIGHEST_PH, ASH_YEARLY_CAP_G_PER_M2 } from '../../yard/index.ts';
+import { ASH_HIGHEST_PH, ASH_YEARLY_CAP_G_PER_M2, ashOnBed, ashTakenG } from '../../yard/index.ts';
 import {
   DEEPEST_COVER_CM,
   type DayNumber,
@@ -69,7 +69,7 @@ export function conflictsIn({
   const recent = layings.filter(({ day }) => day >= since);
   return [
     ...limeWithAmmonium({ all, layings, findMaterial, since }),
-    ...ash(books, findMaterial, recent),
+    ...ash(books, findMaterial, since),
     ...recent.flatMap((one) => ofLaying(one, books, findMaterial)),
     ...wetClay(all, books, since),
     ...books.plantings.flatMap((planting) => coverOverSeed(planting, { books, projection, since })),
@@ -107,16 +107,18 @@ function limeWithAmmonium({
     );
 }
 
-function ash(books: BedBooks, findMaterial: FindMaterial, recent: readonly Dated<LayEntry>[]): Conflict[] {
-  const ashes = recent.filter(({ entry }) => hasTrait(findMaterial(entry.materialId), 'isWoodAsh'));
-  return ashes.flatMap(({ entry, day }) => {
+function ash(books: BedBooks, findMaterial: FindMaterial, since: DayNumber): Conflict[] {
+  const { entries, bed, taken } = books;
+  const ashes = ashOnBed({ entries, areaM2: bed.areaM2 }, ashTakenG(taken), findMaterial).filter(
+    ({ day }) => day >= since,
+  );
+  return ashes.flatMap(({ entryId, day, isSpread }) => {
     const ph = phOn(books, day);
     const withinYear = ashes.filter((other) => other.day <= day && other.day > day - YEAR_DAYS);
-    const gPerM2 =
-      (withinYear.reduce((sum, other) => sum + other.entry.massFreshKg, 0) * 1000) / books.bed.areaM2;
+    const gPerM2 = withinYear.reduce((sum, other) => sum + other.gPerM2, 0);
     return [
-      ...(ph !== null && ph > ASH_HIGHEST_PH
-        ? [{ code: 'ashOnHighPh' as const, entryId: entry.id, ph }]
+      ...(isSpread && ph !== null && ph > ASH_HIGHEST_PH
+        ? [{ code: 'ashOnHighPh' as const, entryId, ph }]
         : []),
       ...(gPerM2 > ASH_YEARLY_CAP_G_PER_M2 * 1.01 ? [{ code: 'muchAsh' as const, gPerM2, day }] : []),
     ];

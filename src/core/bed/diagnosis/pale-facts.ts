@@ -8,11 +8,13 @@ import {
   dayNumberFromIso,
   findCrop,
   isWetMonth,
+  total,
 } from '../../ground/index.ts';
 import { atEndOf, type BedProjection, type CropState } from '../projection/bed-projection.ts';
 import type { BedBooks } from '../books/bed-books.ts';
 import type { Entry, LayEntry } from '../../../records/entry.ts';
 import { CONTACT_ZONE_CM } from '../../model/index.ts';
+import { ashOnBed, ashTakenG } from '../../yard/index.ts';
 import type { PaleFacts } from './causes.ts';
 
 export interface PaleSetting {
@@ -68,12 +70,11 @@ export function paleFacts(setting: PaleSetting): PaleFacts {
     isHeavyClay: bed.clayPct >= HEAVY_CLAY_FROM_PCT,
     ph: phOn(books, today),
     magnesiumRating: lastRated(books, 'magnesium', today)?.rating ?? null,
-    ashLastYearGPerM2:
-      (layings
-        .filter(({ materialId, date }) => materialId === 'wood_ash' && dayOf(date) > today - YEAR_DAYS)
-        .reduce((sum, { massFreshKg }) => sum + massFreshKg, 0) *
-        1000) /
-      bed.areaM2,
+    ashLastYearGPerM2: total(
+      ashOnBed({ entries: layings, areaM2: bed.areaM2 }, ashTakenG(books.taken), findMaterial)
+        .filter(({ day }) => day > today - YEAR_DAYS)
+        .map(({ gPerM2 }) => gPerM2),
+    ),
     rawCharWithinDays:
       rawChar.length === 0 ? null : Math.min(...rawChar.map(({ date }) => today - dayOf(date))),
     fedRecentlyG: fedRecently(done, findMaterial, today) / bed.areaM2,

@@ -1,4 +1,4 @@
-import { ashGate } from '../../yard/index.ts';
+import { ashGate, ashTakenG } from '../../yard/index.ts';
 import { type DayNumber, calendarDateOf, dayNumberFromIso, nextSeasonDay } from '../../ground/index.ts';
 import type { LayEntry } from '../../../records/entry.ts';
 import { bedTask } from './bed-task.ts';
@@ -127,6 +127,7 @@ function phAfterAsh(setting: BedAgendaSetting): Task[] {
       climate: books.site.climate,
       day: today,
       condition: { isSooty: false, isCleanWood: true, isSieved: true, isDamp: false },
+      takenG: ashTakenG(books.taken),
     },
     findMaterial,
   );

@@ -9,8 +9,9 @@ import {
 } from '../../ground/index.ts';
 import type { ClimateNormals } from '../../../records/garden.ts';
 import type { Bed } from '../../../records/bed.ts';
-import type { Entry, LayEntry } from '../../../records/entry.ts';
+import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
+import { ashOnBed } from './ash-on-bed.ts';
 import type { AshCondition } from './ash-recipes.ts';
 
 /** The yearly cap of a bed: the lowest of the trade's recipes (common practice, no source). */
@@ -21,6 +22,8 @@ const LOW_PH = 6;
 /** Ash and ammonium are kept so far apart on the same ground (the trade says weeks; set here). */
 export const APART_DAYS = 21;
 const YEAR_DAYS = 365;
+/** A month this warm counts as summer heat, its mean in degrees C (set here). */
+const SUMMER_FROM_C = 16;
 /** Manure this fresh still smells of ammonia (set here). */
 const FRESH_AMMONIUM_SHARE = 0.05;
 
@@ -37,6 +40,7 @@ export type AshReason =
   | { readonly code: 'capReached'; readonly givenGPerM2: number; readonly againFrom: DayNumber }
   | { readonly code: 'wrongSeason'; readonly fromMonth: number; readonly untilMonth: number }
   | { readonly code: 'growingPlants'; readonly plantingId: string }
+  | { readonly code: 'summerHeat'; readonly plantingId: string }
   | { readonly code: 'sooty' }
   | { readonly code: 'dirtyWood' }
   | { readonly code: 'sieveFirst' }
@@ -53,6 +57,8 @@ export interface AshGate {
   readonly leftGPerM2: number;
   readonly capGPerM2: number;
   readonly givenGPerM2: number;
+  /** Of that, what came in with compost. */
+  readonly givenInCompostGPerM2: number;
   readonly ph: { readonly value: number; readonly day: DayNumber | null } | null;
 }
 
@@ -63,10 +69,11 @@ export interface AshQuestion {
   readonly climate: ClimateNormals;
   readonly day: DayNumber;
   readonly condition: AshCondition;
+  /** Ash in what the stock gave for entries, g by entry. */
+  readonly takenG?: Readonly<Record<string, number>>;
 }
 
 const dayOf = (iso: string): DayNumber => dayNumberFromIso(iso, ['date']);
-const isAsh = (entry: Entry): entry is LayEntry => entry.type === 'lay' && entry.materialId === 'wood_ash';
 
 function lastPh({ bed, entries, day }: AshQuestion): AshGate['ph'] {
   const tests = entries.flatMap((entry) =>
@@ -104,12 +111,34 @@ function isGrowing({ plantedOn, clearedOn }: Planting, day: DayNumber): boolean 
   return dayOf(plantedOn) <= day && (clearedOn === null || dayOf(clearedOn) > day);
 }
 
+type Weighed = AshReason | false | null | undefined;
+const isReason = (reason: Weighed): reason is AshReason => Boolean(reason);
+
+/** What to mind though it may be done. */
+function mindsOf(
+  { climate, day, condition }: AshQuestion,
+  ph: AshGate['ph'],
+  growing: Planting | undefined,
+): AshReason[] {
+  const months = ashMonths(climate);
+  const minds: Weighed[] = [
+    ph === null && { code: 'phUnknown' },
+    !isWithin(calendarDateOf(day).month, months) && {
+      code: 'wrongSeason',
+      fromMonth: months[0],
+      untilMonth: months[1],
+    },
+    growing && { code: 'growingPlants', plantingId: growing.id },
+    !condition.isSieved && { code: 'sieveFirst' },
+    condition.isDamp && { code: 'damp' },
+  ];
+  return minds.filter(isReason);
+}
+
 /** Weighs whether ash may go on a bed on a day. */
 export function ashGate(question: AshQuestion, findMaterial: FindMaterial): AshGate {
   const { bed, entries, day, climate, plantings, condition } = question;
-  const ash = entries
-    .filter(isAsh)
-    .map((entry) => ({ day: dayOf(entry.date), gPerM2: (entry.massFreshKg * 1000) / bed.areaM2 }));
+  const ash = ashOnBed({ entries, areaM2: bed.areaM2 }, question.takenG ?? {}, findMaterial);
   const lastYear = ash.filter((one) => one.day > day - YEAR_DAYS && one.day <= day);
   const given = lastYear.reduce((sum, one) => sum + one.gPerM2, 0);
   const ph = lastPh(question);
@@ -123,9 +152,8 @@ export function ashGate(question: AshQuestion, findMaterial: FindMaterial): AshG
   const near = entries
     .filter((entry) => bringsAmmonium(entry, findMaterial) && Math.abs(dayOf(entry.date) - day) < APART_DAYS)
     .at(0);
-  const months = ashMonths(climate);
   const growing = plantings.find((one) => isGrowing(one, day));
-  const stops: (AshReason | false | null | undefined)[] = [
+  const stops: Weighed[] = [
     ph !== null && ph.value > ASH_HIGHEST_PH && { code: 'phTooHigh', ph: ph.value },
     near && {
       code: 'nearAmmonium',
@@ -143,29 +171,25 @@ export function ashGate(question: AshQuestion, findMaterial: FindMaterial): AshG
       givenGPerM2: given,
       againFrom: Math.min(...lastYear.map((one) => one.day)) + YEAR_DAYS,
     },
+    growing &&
+      climate.temperatureC[calendarDateOf(day).month - 1] >= SUMMER_FROM_C && {
+        code: 'summerHeat',
+        plantingId: growing.id,
+      },
     condition.isSooty && { code: 'sooty' },
     !condition.isCleanWood && { code: 'dirtyWood' },
   ];
-  const minds: (AshReason | false | null | undefined)[] = [
-    ph === null && { code: 'phUnknown' },
-    !isWithin(calendarDateOf(day).month, months) && {
-      code: 'wrongSeason',
-      fromMonth: months[0],
-      untilMonth: months[1],
-    },
-    growing && { code: 'growingPlants', plantingId: growing.id },
-    !condition.isSieved && { code: 'sieveFirst' },
-    condition.isDamp && { code: 'damp' },
-  ];
-  const is = (reason: AshReason | false | null | undefined): reason is AshReason => Boolean(reason);
-  const stopping = stops.filter(is);
+  const stopping = stops.filter(isReason);
   return {
     isOpen: stopping.length === 0,
     stops: stopping,
-    minds: minds.filter(is),
+    minds: mindsOf(question, ph, growing),
     leftGPerM2: left,
     capGPerM2,
     givenGPerM2: given,
+    givenInCompostGPerM2: lastYear
+      .filter(({ isSpread }) => !isSpread)
+      .reduce((sum, one) => sum + one.gPerM2, 0),
     ph,
   };
 }

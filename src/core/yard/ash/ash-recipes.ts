@@ -64,6 +64,17 @@ export const ratePerM2 = (ratePerL: number, depthCm: number): number => ratePerL
  */
 export const ashVolumeL = (massG: number): number => massG / ASH_KG_PER_M3;
 
+/**
+ * The most ash for so much compost, topsoil or potting mix, by the lowest of its recipes, less what is in it already, g.
+ *
+ * @example
+ * mostAshG('compost', 10, 0) // 113.6
+ */
+export function mostAshG(use: Exclude<AshUse, 'bed'>, litres: number, thereG: number): number {
+  const lowest = Math.min(...ASH_RECIPES.filter((one) => one.use === use).map(({ rate }) => rate[0]));
+  return Math.max(0, lowest * litres - thereG);
+}
+
 /** How ash is: each changes what it may be used for. */
 export interface AshCondition {
   readonly isSieved: boolean;
@@ -74,7 +85,7 @@ export interface AshCondition {
 }
 
 /** Damp ash has washed out and weighs water: it counts for less (common practice, no source; the factor is set here). */
-const DAMP_COUNTS = 0.6;
+export const DAMP_COUNTS = 0.6;
 
 /**
  * Calcium carbonate equivalent of wood ash, share of its mass: 0.25 to 0.6 (general literature, from memory); calcium

@@ -4,7 +4,7 @@ import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import type { Entry } from '../../../records/entry.ts';
 import { ashGate, type AshQuestion } from './ash-gate.ts';
-import { ASH_RECIPES, ashEffect, ratePerM2 } from './ash-recipes.ts';
+import { ASH_RECIPES, ashEffect, mostAshG, ratePerM2 } from './ash-recipes.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, ['date']);
 const laid = (materialId: string, date: string, massFreshKg = 1): Entry => ({
@@ -56,6 +56,13 @@ describe('recipes for ash', () => {
   ])('%s is %d', (id, rate) => {
     expect(ASH_RECIPES.find((one) => one.id === id)!.rate[0]).toBeCloseTo(rate, 1);
   });
+  it('give compost and pots what the lowest says, less what is in there', () => {
+    expect(mostAshG('compost', 100, 0)).toBeCloseTo(1136, 0);
+    expect(mostAshG('compost', 100, 1000)).toBeCloseTo(136, 0);
+    expect(mostAshG('compost', 100, 2000)).toBe(0);
+    expect(mostAshG('pots', 10, 0)).toBeCloseTo(18.7, 0);
+    expect(mostAshG('topsoil', 100, 0)).toBeCloseTo(400, -1);
+  });
   it('disagree four to eight times on one use', () => {
     const compost = ASH_RECIPES.filter(({ use }) => use === 'compost').map(({ rate }) => rate[0]);
     const times = Math.max(...compost) / Math.min(...compost);
@@ -105,6 +112,24 @@ describe('ash on a bed', () => {
     expect(
       minds({ plantings: [plantingOf({ plantedOn: '2026-10-01', clearedOn: '2027-03-01' })] }),
     ).toContain('growingPlants');
+  });
+  it('is stopped in summer heat while something grows', () => {
+    const growing = { plantings: [plantingOf({ plantedOn: '2026-05-01', clearedOn: '2027-03-01' })] };
+    expect(stops({ ...growing, day: day('2026-07-15') })).toEqual(['summerHeat']);
+    expect(stops({ day: day('2026-07-15') })).toEqual([]);
+    expect(stops({ ...growing, day: day('2026-11-15') })).toEqual([]);
+  });
+  it('counts under one limit whichever way it came, with a compost too', () => {
+    const entries = [laid('compost_garden', '2026-10-10', 40), laid('wood_ash', '2026-10-11', 0.2)];
+    const takenG = { 'compost_garden 2026-10-10': 250 };
+    expect(gate({ entries, takenG })).toMatchObject({
+      givenGPerM2: 90,
+      givenInCompostGPerM2: 50,
+      leftGPerM2: 10,
+    });
+    expect(gate({ entries }).givenGPerM2).toBe(40);
+    // Damp ash out of the stock counts as the dry ash that is in it.
+    expect(gate({ entries, takenG: { 'wood_ash 2026-10-11': 120 } }).givenGPerM2).toBe(24);
   });
   it('has to be clean, dry and without soot', () => {
     expect(stops({ condition: { ...GOOD, isSooty: true } })).toEqual(['sooty']);

@@ -35,8 +35,8 @@ export interface LotCohort extends PileCohort {
   /** Share of unrotted pieces that pass the sieve of a laboratory. */
   readonly sievedShare: number;
   readonly charTemperature: CharTemperature;
-  /** Ash or lime. */
-  readonly isAlkaline: boolean;
+  /** What of it raises pH so far that ammonium leaves as ammonia; null for anything else. */
+  readonly alkali: 'ash' | 'lime' | null;
   readonly phosphorusG: number;
   readonly potassiumG: number;
 }
@@ -93,7 +93,11 @@ export function contentsOfMaterial({
         ammoniaExposure: opening.ammoniaExposure,
         vaporBarrier: opening.vaporBarrier,
         charTemperature: opening.charTemperature,
-        isAlkaline: hasTrait(material, 'drivesOffAmmonia') || hasTrait(material, 'isWoodAsh'),
+        alkali: hasTrait(material, 'isWoodAsh')
+          ? 'ash'
+          : hasTrait(material, 'drivesOffAmmonia')
+            ? 'lime'
+            : null,
         phosphorusG: dryG * phosphorusFractionDryBasis(materialId, material),
         potassiumG: dryG * potassiumFractionDryBasis(materialId, material),
       },
@@ -120,8 +124,12 @@ export const dryG = ({ cohorts }: LotContents): number => total(cohorts.map(coho
 /** Ash and lime in the dry mass, 0 to 1. */
 export const alkaliShare = (contents: LotContents): number => {
   const dry = dryG(contents);
-  return dry > 0 ? total(contents.cohorts.filter((one) => one.isAlkaline).map(cohortDryG)) / dry : 0;
+  return dry > 0 ? total(contents.cohorts.filter((one) => one.alkali !== null).map(cohortDryG)) / dry : 0;
 };
+
+/** Wood ash in it, dry. */
+export const woodAshG = ({ cohorts }: LotContents): number =>
+  total(cohorts.filter((one) => one.alkali === 'ash').map(cohortDryG));
 
 export const freshKg = (contents: LotContents): number =>
   (dryG(contents) + contents.waterG) / GRAMS_PER_KILOGRAM;

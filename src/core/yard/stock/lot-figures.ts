@@ -20,6 +20,7 @@ import {
   freshKg,
   nitrogenG,
   volumeL,
+  woodAshG,
   type LotContents,
 } from './lot-contents.ts';
 
@@ -54,6 +55,8 @@ export interface LotFigures {
   readonly ammoniumG: number;
   readonly charHeldNitrogenG: number;
   readonly charCarbonKg: number;
+  /** Wood ash that was mixed in, dry. */
+  readonly woodAshG: number;
   readonly phosphorusG: number;
   readonly potassiumG: number;
   /** 0 for nothing with carbon in it, Infinity never: a lot without nitrogen says null. */
@@ -94,6 +97,7 @@ export function figuresOf(contents: LotContents): LotFigures {
     charHeldNitrogenG: total(contents.cohorts.map(({ charHeldG }) => charHeldG)),
     charCarbonKg:
       (sumPool(contents, FIRST_CHAR_POOL) + sumPool(contents, FIRST_CHAR_POOL + 1)) / GRAMS_PER_KILOGRAM,
+    woodAshG: woodAshG(contents),
     phosphorusG: total(contents.cohorts.map(({ phosphorusG }) => phosphorusG)),
     potassiumG: total(contents.cohorts.map(({ potassiumG }) => potassiumG)),
     carbonToNitrogen: nitrogen > 0 ? carbon / nitrogen : null,

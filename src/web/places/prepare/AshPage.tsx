@@ -1,11 +1,13 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Checkbox } from 'antd';
-import { useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { BedRecord } from '../../../records/bed.ts';
 import {
   ASH_KG_PER_M3,
   ASH_RECIPES,
+  DAMP_COUNTS,
   ASH_YEARLY_CAP_G_PER_M2,
   type AshCondition,
   type AshGate,
@@ -13,7 +15,6 @@ import {
   ashEffect,
   ashGate,
   ashVolumeL,
-  heapTakesAsh,
   ratePerM2,
 } from '../../../core/yard/index.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
@@ -36,9 +37,11 @@ import { dateNear, dayOf } from '../../../words/dates.ts';
 import { formatFixed, plainFigure } from '../../../words/figures.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
+import { ashTakenQuery, questionAboutStock } from '../../worker/questions.ts';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
+import { AshIntoMixes } from './AshIntoMixes.tsx';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const USES: readonly (readonly [AshUse, string])[] = [
@@ -47,6 +50,8 @@ const USES: readonly (readonly [AshUse, string])[] = [
   ['topsoil', 'Into topsoil'],
   ['pots', 'Into potting mix'],
 ];
+
+const NONE_TAKEN = {};
 
 /** Every recipe for ash in one unit, under one cap for each bed, and what stops it. */
 export function AshPage() {
@@ -60,6 +65,9 @@ export function AshPage() {
     isCleanWood: true,
   });
   const { lots } = useStock(books);
+  const question = useMemo(() => questionAboutStock(books, books.today), [books]);
+  const { data: taken } = useQuery(ashTakenQuery(question));
+  const takenG = taken?.ok ? taken.result : NONE_TAKEN;
   const bed = books.beds.find(({ id }) => id === bedId);
   const tick = (field: keyof AshCondition, words: string) => (
     <Checkbox
@@ -102,9 +110,9 @@ export function AshPage() {
             </div>
           )}
           {bed && /^\d{4}-\d\d-\d\d$/.test(date) && (
-            <BedAsh key={bed.id} bed={bed} date={date} condition={condition} lots={lots} />
+            <BedAsh key={bed.id} {...{ bed, date, condition, lots, takenG }} />
           )}
-          <HeapAsh lots={lots} />
+          <AshIntoMixes lots={lots} condition={condition} />
         </section>
         <Recipes />
       </div>
@@ -119,9 +127,11 @@ interface BedAshProps {
   readonly date: string;
   readonly condition: AshCondition;
   readonly lots: readonly ListedLot[];
+  /** Ash in what the stock gave for entries, g by entry. */
+  readonly takenG: Readonly<Record<string, number>>;
 }
 
-function BedAsh({ bed, date, condition, lots }: BedAshProps) {
+function BedAsh({ bed, date, condition, lots, takenG }: BedAshProps) {
   const books = useBooks();
   const measures = useMeasures();
   const today = dayOf(books.today);
@@ -133,6 +143,7 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
       climate: books.garden.climate,
       day: dayOf(date),
       condition,
+      takenG,
     },
     materialFinder(books),
   );
@@ -149,6 +160,8 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
             ? 'pH unknown'
             : `pH ${formatFixed(gate.ph.value, 1)}${gate.ph.day === null ? '' : `, tested ${dateNear(gate.ph.day, today)}`}`}
           ; {measures.areaMass(gate.givenGPerM2)} of {measures.areaMass(gate.capGPerM2)} given within a year
+          {gate.givenInCompostGPerM2 > 0 &&
+            `, ${measures.areaMass(gate.givenInCompostGPerM2)} of it with compost`}
         </span>
       </div>
       {gate.stops.length > 0 && (
@@ -165,7 +178,7 @@ function BedAsh({ bed, date, condition, lots }: BedAshProps) {
           ))}
         </ul>
       )}
-      {gate.isOpen && <GiveAsh {...{ bed, date, condition, lots, gate }} />}
+      {gate.isOpen && <GiveAsh {...{ bed, date, condition, lots, takenG, gate }} />}
     </>
   );
 }
@@ -192,8 +205,10 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
   const ashLots = lots.filter(({ brief }) => brief?.now && brief.nearestMaterialId === 'wood_ash');
   const rate = figureOf(read) ?? Number.NaN;
   const isOver = rate > gate.leftGPerM2 + 1e-9;
-  const effect = ashEffect(rate > 0 ? rate : 0, bed.clayPct, condition);
+  // What is typed is dry ash; of damp ash more is weighed out for the same.
+  const effect = ashEffect(rate > 0 ? rate : 0, bed.clayPct, { isDamp: false });
   const grams = rate * bed.areaM2;
+  const weighedG = condition.isDamp ? grams / DAMP_COUNTS : grams;
   const source = fields.lotId ?? ashLots[0]?.lot.id ?? '';
   const troubles = sentencesOf(write.error);
   const give = () =>
@@ -202,7 +217,9 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
         type: 'lay',
         state: date > books.today ? 'planned' : 'laid',
         date,
-        note: condition.isDamp ? 'Damp ash.' : '',
+        note: condition.isDamp
+          ? `${measures.mass(weighedG / 1000)} of damp ash, which counts as ${measures.mass(grams / 1000)} of dry.`
+          : '',
         materialId: 'wood_ash',
         lotId: source === '' ? null : source,
         amount: grams,
@@ -242,9 +259,9 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
           width={150}
         />
         <div className="field">
-          <span className="field-name">that is</span>
+          <span className="field-name">{condition.isDamp ? 'of damp ash that is' : 'that is'}</span>
           <span className="tool-result figure">
-            {measures.mass(grams / 1000)}, {measures.smallVolume(ashVolumeL(grams))}
+            {measures.mass(weighedG / 1000)}, {measures.smallVolume(ashVolumeL(weighedG))}
           </span>
         </div>
         <div className="field">
@@ -263,41 +280,14 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
         Limes like {measures.areaMass(effect.limeGPerM2[1])} of garden lime (
         {measures.areaMass(effect.limeGPerM2[0])} to {measures.areaMass(effect.limeGPerM2[2])}; general
         literature): pH up by about {plainFigure(effect.phRise[1], 1)} ({plainFigure(effect.phRise[0], 1)} to{' '}
-        {plainFigure(effect.phRise[2], 1)}) in the top {measures.rule('length', 20)}. Gives{' '}
-        {measures.areaMass(effect.potassiumGPerM2)} of potassium and {measures.areaMass(effect.calciumGPerM2)}{' '}
-        of calcium. A soil test and your advisory service come first.
+        {plainFigure(effect.phRise[2], 1)}) in the top {measures.rule('length', 20)}
+        {gate.ph !== null &&
+          `, from ${formatFixed(gate.ph.value, 1)} to between ${formatFixed(gate.ph.value + effect.phRise[0], 1)} and ${formatFixed(gate.ph.value + effect.phRise[2], 1)}`}
+        . Gives {measures.areaMass(effect.potassiumGPerM2)} of potassium and{' '}
+        {measures.areaMass(effect.calciumGPerM2)} of calcium. A soil test and your advisory service come
+        first.
       </p>
     </form>
-  );
-}
-
-/** Heaps into which ash would drive off ammonia. */
-function HeapAsh({ lots }: { lots: readonly ListedLot[] }) {
-  const heaps = lots.filter(({ brief }) =>
-    ['manure', 'residue', 'green', 'compost'].includes(brief?.kind ?? 'none'),
-  );
-  if (heaps.length === 0) return null;
-  return (
-    <>
-      <div className="section-head">
-        <h2>Into a heap</h2>
-      </div>
-      <ul className="plain-list">
-        {heaps.map(({ lot, brief }) => (
-          <li key={lot.id}>
-            <strong>{lot.name}</strong>:{' '}
-            {brief?.material && heapTakesAsh(brief.material) ? (
-              'may have a little, by the lowest recipe; it has rotted through and its nitrogen is bound.'
-            ) : (
-              <span className="status-stop">
-                ▲ no: it is still at work. Ash would drive its ammonium off as ammonia; wait until it is
-                finished.
-              </span>
-            )}
-          </li>
-        ))}
-      </ul>
-    </>
   );
 }
 
@@ -343,8 +333,8 @@ function Recipes() {
       })}
       <p className="soft estimate">
         All of it common practice without a source, converted with ash of {measures.density(ASH_KG_PER_M3)}.
-        Ash that you spread on a bed counts toward its limit of {measures.areaMass(ASH_YEARLY_CAP_G_PER_M2)} a
-        year; ash that came in with a compost does not.{' '}
+        Ash counts toward the limit of a bed, {measures.areaMass(ASH_YEARLY_CAP_G_PER_M2)} a year, whichever
+        way it comes: spread, or in a compost it was mixed into.{' '}
         <Link to="../stock">Ash in stock is weighed when it is taken.</Link>
       </p>
     </section>
