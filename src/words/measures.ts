@@ -101,13 +101,16 @@ const spoonsOr =
   (litres: number): string =>
     litres > SPOONS_UP_TO_L ? scoop(litres) : `${plainFigure(litres / LITRES_PER_TEASPOON, 2)} tsp`;
 
-const metricScoop = (litres: number): string =>
-  litres < 2 ? `${plainFigure(litres / LITRES_PER_CUP, 2)} cups` : `${plainFigure(litres, 2)} L`;
-
-const customaryScoop = (litres: number): string => {
-  const cups = litres / LITRES_PER_CUP;
-  return cups < 16 ? `${plainFigure(cups, 2)} cups` : `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`;
+const cupWords = (litres: number): string => {
+  const cups = plainFigure(litres / LITRES_PER_CUP, 2);
+  return `${cups} ${cups === '1' ? 'cup' : 'cups'}`;
 };
+
+const metricScoop = (litres: number): string =>
+  litres < 2 ? cupWords(litres) : `${plainFigure(litres, 2)} L`;
+
+const customaryScoop = (litres: number): string =>
+  litres < LITRES_PER_GALLON ? cupWords(litres) : `${plainFigure(litres / LITRES_PER_GALLON, 2)} gal`;
 
 const metric: Measures = {
   thickness: (cm) => `${formatFixed(cm, cm < 10 ? 1 : 0).replace(/\.0$/, '')} cm`,

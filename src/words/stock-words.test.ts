@@ -5,6 +5,7 @@ import { ASH_RECIPES } from '../core/yard/ash/ash-recipes.ts';
 import { BURN_METHOD_FACTS } from '../core/yard/char/burn-methods.ts';
 import type { MixCaution } from '../core/yard/mixing/mix-cautions.ts';
 import type { LotBrief } from '../core/yard/stock/lot-outlook.ts';
+import type { LotWhat } from '../core/yard/stock/lot-what.ts';
 import type { MovementRecord } from '../records/movement.ts';
 import { ASH_RECIPE_WORDS, ashRateWords, ashReasonWords } from './ash-words.ts';
 import { BREW_CAUTION_WORDS, BREW_STEP_WORDS, GO_WORDS, INGREDIENT_WORDS } from './brew-words.ts';
@@ -12,7 +13,14 @@ import { BURN_WARNING_WORDS, STEP_WORDS } from './char-words.ts';
 import { dayOf } from './dates.ts';
 import { measuresOf } from './measures.ts';
 import { fixWords, missWords, mixCautionWords } from './mix-words.ts';
-import { movementInWords, powerWords, ratioFigure, readyWords, treatmentWords } from './stock-words.ts';
+import {
+  movementInWords,
+  powerWords,
+  ratioFigure,
+  readyWords,
+  treatmentWords,
+  whatWords,
+} from './stock-words.ts';
 
 const METRIC = measuresOf({ measures: 'metric' });
 const CUSTOMARY = measuresOf({ measures: 'customary' });
@@ -91,10 +99,19 @@ describe('a posting of the stock', () => {
 describe('a lot in words', () => {
   const brief = (change: Partial<LotBrief>): LotBrief =>
     ({ now: {}, finishedOn: null, needsSeasoning: false, seasonedOn: null, ...change }) as LotBrief;
+  it('is named as what it has become', () => {
+    const named = (what: LotWhat['what'], hasChar = false) => whatWords({ what, hasChar });
+    expect(named({ code: 'material', materialId: 'worm_castings' })).toBe('worm castings');
+    expect(named({ code: 'material', materialId: 'leaf_mould' })).toBe('leaf mould (2 years)');
+    expect(named({ code: 'material', materialId: 'mine' })).toBe('a material of your own');
+    expect(named({ code: 'finishedCompost' }, true)).toBe('finished compost with char');
+    expect(named({ code: 'mix' })).toBe('a mix, rotting');
+    expect(named({ code: 'kind', kind: 'wood' })).toBe('wood');
+  });
   it('is seasoned, finished, or on its way', () => {
     expect(readyWords(brief({ now: null }), TODAY)).toBe('');
     expect(readyWords(brief({}), TODAY)).toBe('');
-    expect(readyWords(brief({ finishedOn: TODAY - 1 }), TODAY)).toBe('finished compost');
+    expect(readyWords(brief({ finishedOn: TODAY - 1 }), TODAY)).toBe('');
     expect(readyWords(brief({ finishedOn: TODAY + 100 }), TODAY)).toBe('compost late August');
     expect(readyWords(brief({ needsSeasoning: true }), TODAY)).toMatch(/^not seasoned/);
     expect(readyWords(brief({ needsSeasoning: true, seasonedOn: TODAY - 9 }), TODAY)).toBe('seasoned');
@@ -199,5 +216,6 @@ describe('measures of a heap', () => {
     expect([METRIC.density(296), CUSTOMARY.density(296)]).toEqual(['300 kg/m³', '18 lb/cu ft']);
     expect([METRIC.warmth(55), CUSTOMARY.warmth(55)]).toEqual(['55 °C', '131 °F']);
     expect([METRIC.spoons(0.005), METRIC.spoons(0.5)]).toEqual(['1 tsp', '2.1 cups']);
+    expect([METRIC.smallVolume(0.2366), CUSTOMARY.smallVolume(0.2366)]).toEqual(['1 cup', '1 cup']);
   });
 });

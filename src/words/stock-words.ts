@@ -12,6 +12,7 @@ import {
   TOO_HOT_FROM_C,
   type HeapRipeness,
   type HeapStage,
+  type LotWhat,
   type LockUpPower,
   type LotBrief,
   type Ripeness,
@@ -171,23 +172,30 @@ export function powerWords({ peakLockGPerKgDry, availableShare }: LockUpPower, m
 export function readyWords(brief: LotBrief, today: DayNumber): string {
   if (brief.now === null) return '';
   if (brief.finishedOn !== null) {
-    return brief.finishedOn <= today ? 'finished compost' : `compost ${aboutWhen(brief.finishedOn, today)}`;
+    return brief.finishedOn <= today ? '' : `compost ${aboutWhen(brief.finishedOn, today)}`;
   }
   if (!brief.needsSeasoning) return '';
   if (brief.seasonedOn === null) return 'not seasoned in two years';
   return brief.seasonedOn <= today ? 'seasoned' : `seasoned ${aboutWhen(brief.seasonedOn, today)}`;
 }
 
-/** What a pile is: rotted things by the name of what they have become, all else by its kind. */
-export function whatWords({
-  kind,
-  nearestMaterialId,
-}: {
-  readonly kind: MaterialKind;
-  readonly nearestMaterialId: string | null;
-}): string {
-  const named = kind === 'compost' && nearestMaterialId ? findLibraryMaterial(nearestMaterialId) : undefined;
-  return named ? named.name.charAt(0).toLowerCase() + named.name.slice(1) : KIND_WORDS[kind];
+/** What a pile has become, in a few words: "leaf mould", "a mix, rotting", "finished compost with char". */
+export function whatWords({ what, hasChar }: LotWhat): string {
+  const told = ((): string => {
+    switch (what.code) {
+      case 'material': {
+        const name = findLibraryMaterial(what.materialId)?.name;
+        return name ? name.charAt(0).toLowerCase() + name.slice(1) : 'a material of your own';
+      }
+      case 'finishedCompost':
+        return 'finished compost';
+      case 'mix':
+        return 'a mix, rotting';
+      case 'kind':
+        return KIND_WORDS[what.kind];
+    }
+  })();
+  return hasChar ? `${told} with char` : told;
 }
 
 /** Where a heap stands on its way to compost. */
@@ -218,10 +226,8 @@ export const RIPENESS_SIGN_WORDS: Record<RipenessSign, { readonly met: string; r
   cooledDown: { met: 'as cool as the air, give or take', unmet: 'warmer than the air' },
 };
 
-/** How far a pile is on its way, to follow its kind. */
+/** How far a pile is on its way to locking up less, to follow what it is. */
 export const RIPENESS_WORDS: Record<Ripeness, string> = {
-  working: 'still at work',
-  finished: 'finished',
   fresh: 'not seasoned',
   seasoned: 'seasoned',
 };

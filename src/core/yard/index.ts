@@ -75,6 +75,7 @@ export {
   openingOfContents,
 } from './stock/lot-figures.ts';
 export { LOT_HORIZON_DAYS, type LotBrief, type LotCourse, lotBrief, lotCourse } from './stock/lot-outlook.ts';
+export type { LotWhat } from './stock/lot-what.ts';
 export type { BurnResult } from './stock/movements.ts';
 export { nearestMaterialId } from './stock/nearest-material.ts';
 export { proveInSteps, proveStock } from './stock/prove-stock.ts';

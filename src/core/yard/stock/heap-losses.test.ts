@@ -16,6 +16,8 @@ import {
   nitrogenG,
   type LotContents,
 } from './lot-contents.ts';
+import { materialOfContents } from './lot-figures.ts';
+import { whatOf } from './lot-what.ts';
 import { nearestMaterialId } from './nearest-material.ts';
 
 const APRIL = 20_565;
@@ -169,6 +171,29 @@ describe('what rotted here is named as what it has become', () => {
     ).toBe('compost_garden');
     expect(nearestMaterialId(heapOf([['worm_castings', 10]]))).toBe('worm_castings');
     expect(nearestMaterialId(heapOf([['leaves_mixed', 10]]))).toBe('leaves_mixed');
+    const material = (materialId: string) => ({ what: { code: 'material', materialId }, hasChar: false });
+    const kind = (of: string) => ({ what: { code: 'kind', kind: of }, hasChar: false });
+    expect(whatOf(agedYears([['leaves_mixed', 10]]))).toEqual(material('leaf_mould'));
+    expect(whatOf(heapOf([['worm_castings', 10]]))).toEqual(material('worm_castings'));
+    expect(whatOf(heapOf([['wood_ash', 10]]))).toEqual(material('wood_ash'));
+    expect(whatOf(heapOf([['compost_garden', 10]]))).toEqual(material('compost_garden'));
+    expect(whatOf(heapOf([['leaves_mixed', 10]]))).toEqual(kind('leaf'));
+    expect(whatOf(heapOf([['biochar_raw', 10]]))).toEqual(kind('char'));
+    expect(whatOf(heapOf(HORSE_AND_GRASS)).what).toEqual({ code: 'mix' });
+    const charred = [
+      ['grass_clippings', 10],
+      ['leaves_mixed', 10],
+      ['biochar_raw', 0.5],
+    ] as const;
+    expect(whatOf(agedYears(charred))).toEqual({ what: { code: 'finishedCompost' }, hasChar: true });
+  });
+  it('part-mature compost is finished once it has cured here', () => {
+    const cured = (days: number) =>
+      lossesOf(heapOf([['compost_garden', 10]]), { ...COLD, keeping: 'covered' }, days).contents;
+    expect(whatOf(cured(10)).what).toMatchObject({ code: 'material' });
+    expect(whatOf(cured(160)).what).toEqual({ code: 'finishedCompost' });
+    expect(materialOfContents(cured(10)).traits).toEqual([]);
+    expect(materialOfContents(cured(160)).traits).toEqual(['isMature']);
   });
   it('and a pile of chips or straw large enough to take fire is told from others', () => {
     expect(mayTakeFire('wood', 15_000)).toBe(true);

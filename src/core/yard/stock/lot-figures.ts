@@ -128,7 +128,7 @@ export function kindOf(contents: LotContents): MaterialKind {
 export const isMix = ({ cohorts }: LotContents): boolean => new Set(cohorts.map(({ kind }) => kind)).size > 1;
 
 /** Rotted through here, or bought so. */
-const isMature = (contents: LotContents): boolean => {
+export const isMature = (contents: LotContents): boolean => {
   const body = bodyOf(contents);
   const cameSo = body.cohorts.every(({ materialId }) =>
     hasTrait(findLibraryMaterial(materialId), 'isMature'),
@@ -142,13 +142,19 @@ export type FinishingSign = 'cured' | 'gentle' | 'unrecognizable' | 'narrow' | '
 const FINISHING: Readonly<Record<FinishingSign, (body: LotContents) => boolean>> = {
   narrow: (body) => carbonG(body) / nitrogenG(body) < PARAMETER_TABLE.compostBelowCn.value,
   gentle: (body) => sumPool(body, QUICK) / carbonG(body) < FINISHED_QUICK_SHARE,
-  unrecognizable: (body) => recognizableShareOf(body) < FINISHED_RECOGNIZABLE_SHARE,
+  unrecognizable: (body) => recognizableShareOf(withoutBoughtCompost(body)) < FINISHED_RECOGNIZABLE_SHARE,
   littleAmmonium: (body) => ratio(body.ammoniumG, dryG(body)) < FINISHED_AMMONIUM,
   cured: (body) => body.cohorts.every(({ ageDays }) => ageDays >= FINISHED_FROM_DAYS),
 };
 
+/** Compost that came as compost is crumbs already; nothing in it is to be recognized. */
+const withoutBoughtCompost = (body: LotContents): LotContents => ({
+  ...body,
+  cohorts: body.cohorts.filter(({ kind }) => kind !== 'compost'),
+});
+
 /** Of a lot, what is not char, feed or mineral: that has to ripen. */
-const bodyOf = (contents: LotContents): LotContents => ({
+export const bodyOf = (contents: LotContents): LotContents => ({
   ...contents,
   cohorts: contents.cohorts.filter(({ kind }) => !ADDITIONS.has(kind)),
 });

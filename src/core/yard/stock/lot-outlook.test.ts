@@ -130,8 +130,9 @@ describe('a pile over the next two years', () => {
       [],
       'heap',
     );
-    expect(mixed.timeline[0].there!.ripeness).toBe('working');
-    expect(mixed.timeline[5].there!.ripeness).toBe('finished');
+    expect(mixed.timeline[0].there!.what.what).toEqual({ code: 'mix' });
+    expect(mixed.timeline[5].there!.what.what).toEqual({ code: 'finishedCompost' });
+    expect(mixed.timeline[0].there!.ripeness).toBeNull();
     const { timeline } = brief([CHIPS], [plan('all', '2026-07-01', 1900)]);
     expect(timeline[0].there).not.toBeNull();
     expect(timeline[1].there).toBeNull();

@@ -6,6 +6,7 @@ import { heapTemperatureC, type TemperatureReading } from './keeping.ts';
 import { lockUpPower, type LockUpPower } from './lock-up-power.ts';
 import { isEmpty, type LotContents, volumeL } from './lot-contents.ts';
 import { figuresOf, isMix, kindOf, type LotFigures } from './lot-figures.ts';
+import { whatOf, type LotWhat } from './lot-what.ts';
 import { nearestMaterialId } from './nearest-material.ts';
 import { promisesOf, type Promises } from './promises.ts';
 import type { LotHistory, StockRun } from './run-stock.ts';
@@ -37,6 +38,8 @@ export interface LotBrief {
   /** Null when there is nothing in it on the day. */
   readonly now: LotFigures | null;
   readonly kind: MaterialKind;
+  /** What it has become; null for an empty lot. */
+  readonly what: LotWhat | null;
   /** Library material it comes nearest to, for its look and cautions; null for an empty lot. */
   readonly nearestMaterialId: string | null;
   readonly openedOn: DayNumber | null;
@@ -114,6 +117,7 @@ export function lotBrief(
       lotId,
       now: null,
       kind: 'none',
+      what: null,
       nearestMaterialId: null,
       openedOn: now.openedOn,
       warmthC: null,
@@ -131,6 +135,7 @@ export function lotBrief(
     lotId,
     now: figuresOf(now.contents),
     kind: kindOf(now.contents),
+    what: whatOf(now.contents),
     nearestMaterialId: nearestMaterialId(now.contents),
     openedOn: now.openedOn,
     warmthC,

@@ -2,8 +2,8 @@ import type { DayNumber, MaterialKind } from '../../ground/index.ts';
 import { lockUpPower, type LockUpPower } from './lock-up-power.ts';
 import { isEmpty, type LotContents } from './lot-contents.ts';
 import { isMix, kindOf, type LotFigures } from './lot-figures.ts';
-import { nearestMaterialId } from './nearest-material.ts';
 import { seasonedLimit } from './lot-outlook.ts';
+import { whatOf, type LotWhat } from './lot-what.ts';
 import type { LotHistory } from './run-stock.ts';
 
 /** The months from today on at which a pile is told. */
@@ -18,14 +18,14 @@ export interface TimelinePoint {
   readonly there: {
     readonly figures: LotFigures;
     readonly kind: MaterialKind;
-    readonly nearestMaterialId: string;
+    readonly what: LotWhat;
     readonly power: LockUpPower;
     readonly ripeness: Ripeness | null;
   } | null;
 }
 
-/** How far something is on its way: a mix to compost, wood and straw to locking up half as much. */
-export type Ripeness = 'working' | 'finished' | 'fresh' | 'seasoned';
+/** How far wood and straw are on their way to locking up half as much. */
+export type Ripeness = 'fresh' | 'seasoned';
 
 /**
  * A pile this evening and in the two years to come, with its plans carried out. Volume and weight are those of the week, what it
@@ -45,8 +45,7 @@ function ripenessOf(
   { peakLockGPerKgDry }: LockUpPower,
   limit: number | null,
 ): Ripeness | null {
-  if (isMix(contents)) return kindOf(contents) === 'compost' ? 'finished' : 'working';
-  if (limit === null) return null;
+  if (limit === null || isMix(contents)) return null;
   return peakLockGPerKgDry <= limit ? 'seasoned' : 'fresh';
 }
 
@@ -59,7 +58,7 @@ function thereOn({ looks }: LotHistory, day: DayNumber, limit: number | null): T
   return {
     figures: look.figures,
     kind: kindOf(held),
-    nearestMaterialId: nearestMaterialId(held),
+    what: whatOf(held),
     power,
     ripeness: ripenessOf(held, power, limit),
   };

@@ -174,7 +174,7 @@ function Figures({ brief, ready }: { brief: StockedLot; ready: string }) {
   const measures = useMeasures();
   const now = brief.now!;
   const figures: [string, string][] = [
-    ['what', `${whatWords(brief)}${ready === '' ? '' : `, ${ready}`}`],
+    ['what', `${brief.what ? whatWords(brief.what) : ''}${ready === '' ? '' : `, ${ready}`}`],
     ['in stock', `${measures.volume(now.volumeL)} · ${measures.barrows(now.volumeL)}`],
     ['weighs', measures.mass(now.freshKg)],
     ['C:N', ratioFigure(now.carbonToNitrogen)],

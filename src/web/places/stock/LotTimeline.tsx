@@ -48,7 +48,7 @@ export function LotTimeline({ points, brief }: LotTimelineProps) {
               {there ? (
                 <>
                   <td className="words">
-                    {whatWords(there)}
+                    {whatWords(there.what)}
                     {there.ripeness && `, ${RIPENESS_WORDS[there.ripeness]}`}
                   </td>
                   <td data-name="volume">{measures.volume(there.figures.volumeL)}</td>

@@ -222,7 +222,7 @@ function LotRow({
     <tr>
       {name}
       <td className="words">
-        {whatWords(brief)}
+        {brief.what && whatWords(brief.what)}
         {ready !== '' && <span className="soft">, {ready}</span>}
       </td>
       <td data-name="in stock">{measures.barrows(now.volumeL)}</td>
