@@ -93,6 +93,9 @@ export const journalFields = {
     brewId: z.enum(BREW_IDS),
     litres: finite.gt(0).max(10_000),
     state: z.enum(BREW_STATES),
+    /** When it was used up or thrown away, and on which bed it was poured; absent or null for elsewhere, and while it goes. */
+    endedOn: date.nullish(),
+    pouredOnBedId: id.nullish(),
   },
   /** Treatments side by side, begun on `date`. Where each lies follows from the seed. */
   trial: {

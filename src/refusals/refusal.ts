@@ -111,6 +111,7 @@ export interface RefusalFacts {
   beforeTheBed: Dated & { readonly startedOn: string; readonly canBeMoved: boolean };
   beforePlanting: Dated & { readonly plantedOn: string };
   beforeItsLayer: Dated & { readonly laidOn: string };
+  beforeItBegan: Dated & { readonly begunOn: string };
   beforeTheTrial: Dated & { readonly trialDate: string };
   afterItWasSeen: null;
   yearNotBegun: Dated & { readonly year: number };

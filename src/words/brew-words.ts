@@ -1,4 +1,7 @@
+import type { Brew } from '../records/journal.ts';
 import type { BrewId } from '../records/vocabulary.ts';
+import { dayOf, fullDate } from './dates.ts';
+import type { Measures } from './measures.ts';
 
 export const BREW_WORDS: Record<BrewId, { readonly name: string; readonly aim: string }> = {
   compostTea: { name: 'Compost tea', aim: 'over cardboard, so that it softens and comes alive' },
@@ -13,6 +16,16 @@ export const BREW_WORDS: Record<BrewId, { readonly name: string; readonly aim: s
     aim: 'the starter stretched with molasses and water; a cup to the gallon, monthly while things grow',
   },
 };
+
+const ENDED_WORDS: Record<Brew['state'], string> = { going: '', used: 'used', discarded: 'thrown away' };
+
+/** A brew in one line of the log: what, how much, and what became of it. */
+export function brewLine(brew: Brew, measures: Measures): string {
+  const setUp = `${BREW_WORDS[brew.brewId].name} set up, ${measures.liquid(brew.litres)}`;
+  if (brew.state === 'going') return setUp;
+  const when = brew.endedOn ? ` on ${fullDate(dayOf(brew.endedOn))}` : '';
+  return `${setUp}; ${ENDED_WORDS[brew.state]}${when}`;
+}
 
 export const INGREDIENT_WORDS: Record<string, string> = {
   compost_garden: 'compost',
@@ -32,7 +45,7 @@ export const BREW_STEP_WORDS: Record<string, string> = {
   pourOnPath: 'Pour it over the chips and tread them in',
   mixStarter: 'Mix soil, rice and molasses; crumbly, not wet',
   keepLoose: 'Keep it in the dark under a cloth or a loose lid',
-  lookForMould: 'Look at it: white is right',
+  lookForMould: 'Look at its mold: white, yellow or pink is right; blue, green or black is not',
   mixWater: 'Stir starter and molasses into water without chlorine',
   looseLid: 'Stand it under a loose lid, never a tight one',
   useUp: 'Use it up within a few days',
@@ -42,12 +55,12 @@ export const GO_WORDS: Record<string, string> = {
   smellsOfEarth: 'smells of earth',
   mulchIsMoist: 'the mulch is moist already',
   chipsAreFresh: 'the chips are fresh and lie away from roots',
-  whiteMould: 'white mold all through, sweet smell',
+  whiteYellowOrPinkMould: 'white, yellow or pink mold, sweet smell',
   smellsSweetSour: 'smells sweet and sour, like bread dough',
   smellsFoul: 'smells foul: throw it on the heap',
   cropIsPale: 'what grows there is pale: it needs nitrogen, not sugar',
   bedBesideIsPale: 'the bed beside it is pale',
-  blueOrGreenMould: 'blue or green mold: throw it away, do not breathe it',
+  blueGreenOrBlackMould: 'blue, green or black mold: throw it away, do not breathe it',
 };
 
 export const BREW_CAUTION_WORDS: Record<string, string> = {

@@ -76,6 +76,19 @@ describe('the whole log', () => {
     expect(cleared('2026-11-30')).toBe('Tall leek cleared');
     expect(cleared('2026-09-30')).toBeUndefined();
   });
+  it('says what became of a brew', () => {
+    const brew = { kind: 'brew', id: 'b', date: '2026-05-01', note: '', brewId: 'compostTea', litres: 10 };
+    const said = (more: object) =>
+      logLines({ ...books, journal: [{ ...brew, ...more }] } as unknown as GardenBooks, metric).find(
+        ({ key }) => key === 'b',
+      );
+    expect(said({ state: 'going' })).toMatchObject({ words: 'Compost tea set up, 10 L', bedId: null });
+    expect(said({ state: 'used', endedOn: '2026-05-03', pouredOnBedId: 'other' })).toMatchObject({
+      words: 'Compost tea set up, 10 L; used on 3 May 2026',
+      bedId: 'other',
+    });
+    expect(said({ state: 'discarded' })?.words).toBe('Compost tea set up, 10 L; thrown away');
+  });
   it('has what was done and seen, newest first, and nothing that is only planned or marked', () => {
     const keys = ['planting cleared', 'yield', 'worms', 'water', 'chips', 'planting', 'turn'];
     expect(new Set(lines.map(({ key }) => key))).toEqual(new Set(keys));

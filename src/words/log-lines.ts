@@ -5,7 +5,7 @@ import type { MovementRecord } from '../records/movement.ts';
 import type { PlantingRecord } from '../records/planting.ts';
 import { findCrop, findLibraryMaterial } from '../core/ground/index.ts';
 import { clearTaskKey, isClearingAsked } from '../core/season/index.ts';
-import { BREW_WORDS } from './brew-words.ts';
+import { brewLine } from './brew-words.ts';
 import { dayOf } from './dates.ts';
 import { entryWords } from './entry-words.ts';
 import { observedInWords, OBSERVED_WORDS } from './journal-words.ts';
@@ -172,7 +172,9 @@ function ofJournal(
     case 'yearClose':
       return [{ ...common, kind: 'closed', bedId: record.bedId, words: `Books of ${record.year} closed` }];
     case 'brew':
-      return [{ ...common, kind: 'closed', bedId: null, words: `${BREW_WORDS[record.brewId].name} set up` }];
+      return [
+        { ...common, kind: 'closed', bedId: record.pouredOnBedId ?? null, words: brewLine(record, measures) },
+      ];
     case 'trial':
       return [{ ...common, kind: 'closed', bedId: record.bedId, words: `Trial begun: ${record.name}` }];
     default:

@@ -170,6 +170,7 @@ const SENTENCES: Sentences = {
   beforePlanting: ({ date, plantedOn }) => `lies before this was planted on ${plantedOn}; got ${date}`,
   beforeItsLayer: ({ date, laidOn }) => `lies before that layer was spread on ${laidOn}; got ${date}`,
   beforeTheTrial: ({ date, trialDate }) => `lies before the trial began on ${trialDate}; got ${date}`,
+  beforeItBegan: ({ date, begunOn }) => `must be on or after ${begunOn}, when it was begun; got ${date}`,
   afterItWasSeen: () => 'lies after the day it was seen',
   yearNotBegun: ({ date, year }) => `has not begun on ${date}; got ${year}`,
   beforeThePileEnds: ({ pileId }) => `must not be before the pile "${pileId}" ends`,

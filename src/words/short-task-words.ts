@@ -90,6 +90,7 @@ function shortYardWords(what: Task['what']): string {
       return 'Not enough in stock';
     case 'brewStep':
     case 'brewReady':
+    case 'brewUseBy':
       return BREW_WORDS[what.brewId].name;
     default:
       return '';

@@ -159,6 +159,7 @@ const WHATS: readonly TaskWhat[] = [
   { code: 'short', missingL: 120 },
   { code: 'brewStep', brewId: 'nativeStarter', step: 'lookForMould' },
   { code: 'brewReady', brewId: 'nativeStarter', lastDay: 739_760 },
+  { code: 'brewUseBy', brewId: 'nativeStarter' },
 ];
 
 describe('tasks in words', () => {
@@ -201,8 +202,9 @@ describe('tasks in words', () => {
       'Seasoned: down to half of the lock-up it had when fresh',
       'Finished compost',
       'Will be short by 120 L of what is planned',
-      'Native-soil starter: look at it: white is right',
+      'Native-soil starter: look at its mold: white, yellow or pink is right; blue, green or black is not',
       'Native-soil starter is ready',
+      'Native-soil starter: last day to use it',
     ]);
   });
 

@@ -214,6 +214,8 @@ function yardWords(
       return `${BREW_WORDS[what.brewId].name}: ${BREW_STEP_WORDS[what.step]?.toLowerCase() ?? what.step}`;
     case 'brewReady':
       return `${BREW_WORDS[what.brewId].name} is ready`;
+    case 'brewUseBy':
+      return `${BREW_WORDS[what.brewId].name}: last day to use it`;
     default:
       return '';
   }
@@ -300,7 +302,9 @@ export function taskReason({ what }: Task, measures: Measures, today: number): s
         ? 'A test is an opening balance on its date; the model and its likely range learn from it.'
         : 'The first dose on sour ground was doubled.';
     case 'brewReady':
-      return `Use it up by ${dateNear(what.lastDay, today)}, or discard it if it smells foul or the mold is blue or green.`;
+      return `Use it up by ${dateNear(what.lastDay, today)}, or discard it if it smells foul or the mold is blue, green or black.`;
+    case 'brewUseBy':
+      return 'After today throw what is left on the heap.';
     case 'turnHeap':
       return `${what.days} days after it was last turned.`;
     case 'check':

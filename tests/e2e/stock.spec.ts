@@ -238,6 +238,24 @@ onOwn.describe('stock and preparing', () => {
     await expect(page.getByText(/takes about .* of nitrogen/)).toBeVisible();
     await page.getByRole('button', { name: 'Save entry' }).click();
     await expect(page.getByText('is saved for Chalk bed')).toBeVisible();
+
+    await page.getByText('Compost tea').click();
+    await page.getByLabel('or as much as fits a vessel of, L').fill('20');
+    await expect(page.getByLabel('Make, L')).toHaveValue('18');
+    await expect(page.getByText('use it by 16 May 2026')).toBeVisible();
+    await page.getByRole('button', { name: 'Begin it: 18 L' }).click();
+    const going = page.getByRole('region', { name: 'Brews that are going' });
+    await expect(going).toContainText('Compost tea, 18 L');
+    await going.getByRole('button', { name: 'Used' }).click();
+    await choose(page, 'Poured on', 'Sour bed');
+    await page
+      .getByRole('form', { name: 'Where it was poured' })
+      .getByRole('button', { name: 'Save' })
+      .click();
+    await expect(page.getByText('Compost tea is used.')).toBeVisible();
+    await expect(going).toHaveCount(0);
+    await page.goto('/garden/ash/bed/sour');
+    await expect(page.getByText('Compost tea, 18 L.')).toBeVisible();
   });
 
   test('a material is looked up, compared and given a laboratory report', async ({ page, request }) => {

@@ -23,7 +23,14 @@ export {
 } from './ash/ash-recipes.ts';
 
 // brews
-export { BREWS, type ScaledBrew, findBrew, scaleBrew } from './brews/brew-recipes.ts';
+export {
+  BREWS,
+  type ScaledBrew,
+  brewDates,
+  findBrew,
+  litresForVessel,
+  scaleBrew,
+} from './brews/brew-recipes.ts';
 
 // char
 export {

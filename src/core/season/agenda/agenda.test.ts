@@ -359,7 +359,7 @@ describe('the tasks of the yard', () => {
     ]);
   });
   it('follow a brew step by step while it is going', () => {
-    expect(yard([], [brew]).map(([, due]) => due)).toEqual(['2026-05-17', '2026-05-17']);
+    expect(yard([], [brew]).map(([, due]) => due)).toEqual(['2026-05-17', '2026-05-17', '2026-08-22']);
     expect(yard([], [{ ...brew, state: 'used' }])).toEqual([]);
   });
 });

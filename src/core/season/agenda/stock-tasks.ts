@@ -1,4 +1,4 @@
-import { type LotBrief, findBrew, findChargeRecipe } from '../../yard/index.ts';
+import { type LotBrief, brewDates, findBrew, findChargeRecipe } from '../../yard/index.ts';
 import { type DayNumber, dayNumberFromIso } from '../../ground/index.ts';
 import type { Brew } from '../../../records/journal.ts';
 import type { BurnMovement, MakeMovement, Movement } from '../../../records/movement.ts';
@@ -143,6 +143,8 @@ function brewTasks({ id, brewId, date, state }: Brew): Task[] {
   if (state !== 'going') return [];
   const brew = findBrew(brewId);
   const start = dayOf(date);
+  const { readyFrom, useBy } = brewDates(brewId, start);
+  const record = { type: 'brew', id } as const;
   return [
     ...brew.steps
       .filter(({ day }) => day > 0 && day < brew.days[1])
@@ -155,9 +157,12 @@ function brewTasks({ id, brewId, date, state }: Brew): Task[] {
       ),
     task({
       key: `brew:${id}`,
-      what: { code: 'brewReady', brewId, lastDay: start + brew.days[1] },
-      day: start + brew.days[0],
-      record: { type: 'brew', id },
+      what: { code: 'brewReady', brewId, lastDay: useBy },
+      day: readyFrom,
+      record,
     }),
+    ...(useBy > readyFrom
+      ? [task({ key: `brew:${id}:useBy`, what: { code: 'brewUseBy', brewId }, day: useBy, record })]
+      : []),
   ];
 }

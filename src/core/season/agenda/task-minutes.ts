@@ -30,6 +30,7 @@ const SAME_EVERYWHERE: Readonly<Partial<Record<Task['what']['code'], number>>> =
   measureChar: LOOKING,
   stirCharge: LOOKING,
   brewStep: LOOKING,
+  brewUseBy: LOOKING,
   retest: SAMPLING,
   turnHeap: TURNING,
   movement: AT_THE_YARD,

@@ -73,7 +73,9 @@ export type TaskWhat =
   | { readonly code: 'finished' }
   | { readonly code: 'short'; readonly missingL: number }
   | { readonly code: 'brewStep'; readonly brewId: BrewId; readonly step: string }
-  | { readonly code: 'brewReady'; readonly brewId: BrewId; readonly lastDay: DayNumber };
+  | { readonly code: 'brewReady'; readonly brewId: BrewId; readonly lastDay: DayNumber }
+  /** The last day a brew keeps. */
+  | { readonly code: 'brewUseBy'; readonly brewId: BrewId };
 
 /** The record that is ticked off with the task; null for what is ticked off by itself. */
 export type TaskRecord = {

@@ -3,7 +3,14 @@ import { InputError } from '../../../refusals/input-error.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { Entry } from '../../../records/entry.ts';
 import type { Planting } from '../../../records/planting.ts';
-import type { Journaled, Observation, PlotReading, Trial, YearClose } from '../../../records/journal.ts';
+import type {
+  Brew,
+  Journaled,
+  Observation,
+  PlotReading,
+  Trial,
+  YearClose,
+} from '../../../records/journal.ts';
 
 /** What a record of the journal is held against before it is kept. */
 export interface JournalSetting {
@@ -24,7 +31,7 @@ export function checkJournal(record: Journaled, setting: JournalSetting): void {
     case 'mark':
       return checkPast(record.date, setting);
     case 'brew':
-      return;
+      return checkBrew(record, setting);
     case 'trial':
       return checkTrial(record, setting);
     case 'plotReading':
@@ -44,6 +51,17 @@ function requireBed(bedId: string, { beds }: JournalSetting): Bed {
   const bed = beds.find(({ id }) => id === bedId);
   if (!bed) throw new InputError(['bedId'], 'namesNone', { what: 'bed', got: bedId });
   return bed;
+}
+
+function checkBrew({ date, endedOn, pouredOnBedId }: Brew, { today, beds }: JournalSetting): void {
+  if (endedOn != null) {
+    if (endedOn > today)
+      throw new InputError(['endedOn'], 'inTheFuture', { date: endedOn, today, isPlannable: false });
+    if (endedOn < date) throw new InputError(['endedOn'], 'beforeItBegan', { date: endedOn, begunOn: date });
+  }
+  if (pouredOnBedId != null && !beds.some(({ id }) => id === pouredOnBedId)) {
+    throw new InputError(['pouredOnBedId'], 'namesNone', { what: 'bed', got: pouredOnBedId });
+  }
 }
 
 function checkObservation(record: Observation, setting: JournalSetting): void {

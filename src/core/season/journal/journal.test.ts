@@ -1,10 +1,11 @@
 import { refusalOf } from '../../../../tests/fixtures/refused.ts';
 import { describe, expect, it } from 'vitest';
-import { MILD } from '../../../../tests/fixtures/books.ts';
+import { bedOf, MILD } from '../../../../tests/fixtures/books.ts';
 import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
 import type { BedSample } from '../../bed/projection/bed-projection.ts';
 import { expectationOf, leafStepsFor, type ExpectationSetting } from './expectation.ts';
-import type { Observed } from '../../../records/journal.ts';
+import type { Brew, Observed } from '../../../records/journal.ts';
+import { checkJournal, type JournalSetting } from './check-journal.ts';
 import { checkSoilTest, soilReports } from '../../bed/books/soil-report.ts';
 
 const setting = (
@@ -78,6 +79,38 @@ describe('what was seen against what the model expected', () => {
     expect(verdict({ type: 'hours', hours: 2 })).toBeNull();
     expect(verdict({ type: 'note' })).toBeNull();
     expect(verdict({ type: 'signs', signs: [], beganOn: null })).toBeNull();
+  });
+});
+
+describe('a brew that has ended', () => {
+  const setting: JournalSetting = {
+    today: '2026-05-14',
+    beds: [bedOf({ id: 'bed' })],
+    entries: [],
+    plantings: [],
+    trials: [],
+    hasPhoto: () => false,
+  };
+  const brew = (change: Partial<Brew>): Brew => ({
+    id: 'brew',
+    date: '2026-05-01',
+    kind: 'brew',
+    brewId: 'nativeWater',
+    litres: 10,
+    state: 'used',
+    note: '',
+    ...change,
+  });
+  it.each<[string, Partial<Brew>, string | null]>([
+    ['today', { endedOn: '2026-05-14', pouredOnBedId: 'bed' }, null],
+    ['elsewhere', { endedOn: '2026-05-08', pouredOnBedId: null }, null],
+    ['in an old book, which says nothing of it', {}, null],
+    ['before it was begun', { endedOn: '2026-04-30' }, 'endedOn'],
+    ['in the future', { endedOn: '2099-01-01' }, 'endedOn'],
+    ['on a bed that is not there', { endedOn: '2026-05-08', pouredOnBedId: 'gone' }, 'pouredOnBedId'],
+  ])('%s', (_, change, field) => {
+    const check = () => checkJournal(brew(change), setting);
+    expect(refusalOf(check)).toMatch(field ?? 'accepted');
   });
 });
 

@@ -6,6 +6,7 @@ import {
   LITRES_PER_GALLON,
   LITRES_PER_TABLESPOON,
   LITRES_PER_TEASPOON,
+  type DayNumber,
   findLibraryMaterial,
   total,
 } from '../../ground/index.ts';
@@ -28,6 +29,10 @@ export interface BrewRecipe {
   readonly id: BrewId;
   readonly perLitre: readonly Share[];
   readonly days: readonly [least: number, most: number];
+  /** Days it keeps after that. */
+  readonly keepsDays: number;
+  /** Share of a vessel it may fill: what ferments or is stirred wants room. */
+  readonly fillShare: number;
   readonly steps: readonly BrewStep[];
   /** What must be so before it is used, and what means it is thrown away. */
   readonly go: readonly string[];
@@ -55,6 +60,8 @@ export const BREWS: readonly BrewRecipe[] = [
     id: 'compostTea',
     perLitre: parts(['compost_garden', 1], ['water', 5]),
     days: [1, 2],
+    keepsDays: 0,
+    fillShare: 0.9,
     steps: [
       { code: 'steep', day: 0 },
       { code: 'stir', day: 0 },
@@ -72,6 +79,8 @@ export const BREWS: readonly BrewRecipe[] = [
       { what: 'water', litres: 1 - perGallon(LITRES_PER_TEASPOON) },
     ],
     days: [0, 0],
+    keepsDays: 0,
+    fillShare: 0.9,
     steps: [
       { code: 'dissolve', day: 0 },
       { code: 'pourOnMulch', day: 0 },
@@ -88,6 +97,8 @@ export const BREWS: readonly BrewRecipe[] = [
       { what: 'water', litres: 0.95 },
     ],
     days: [0, 0],
+    keepsDays: 0,
+    fillShare: 0.9,
     steps: [
       { code: 'dissolve', day: 0 },
       { code: 'pourOnPath', day: 0 },
@@ -101,14 +112,16 @@ export const BREWS: readonly BrewRecipe[] = [
     id: 'nativeStarter',
     perLitre: STARTER,
     days: [7, 14],
+    keepsDays: 90,
+    fillShare: 0.75,
     steps: [
       { code: 'mixStarter', day: 0 },
       { code: 'keepLoose', day: 0 },
       { code: 'lookForMould', day: 7 },
       { code: 'lookForMould', day: 14 },
     ],
-    go: ['whiteMould'],
-    noGo: ['blueOrGreenMould', 'smellsFoul'],
+    go: ['whiteYellowOrPinkMould'],
+    noGo: ['blueGreenOrBlackMould', 'smellsFoul'],
     cautions: ['looseLid', 'mouldSpores', 'washHands'],
     dilution: 1,
   },
@@ -116,17 +129,40 @@ export const BREWS: readonly BrewRecipe[] = [
     id: 'nativeWater',
     perLitre: parts(['starter', 1], ['molasses', 1], ['water', 20]),
     days: [7, 7],
+    keepsDays: 5,
+    fillShare: 0.8,
     steps: [
       { code: 'mixWater', day: 0 },
       { code: 'looseLid', day: 0 },
       { code: 'useUp', day: 7 },
     ],
     go: ['smellsSweetSour'],
-    noGo: ['smellsFoul', 'blueOrGreenMould'],
+    noGo: ['smellsFoul', 'blueGreenOrBlackMould'],
     cautions: ['neverTightLid', 'noChlorine', 'molassesCostsNitrogen'],
     dilution: perGallon(LITRES_PER_CUP),
   },
 ];
+
+/** The days of a brew. */
+export interface BrewDates {
+  readonly readyFrom: DayNumber;
+  readonly readyBy: DayNumber;
+  /** The last day it may be used. */
+  readonly useBy: DayNumber;
+}
+
+export function brewDates(id: BrewId, begun: DayNumber): BrewDates {
+  const { days, keepsDays } = findBrew(id);
+  return { readyFrom: begun + days[0], readyBy: begun + days[1], useBy: begun + days[1] + keepsDays };
+}
+
+/**
+ * Litres of a brew for a vessel that holds so much.
+ *
+ * @example
+ * litresForVessel('nativeWater', 10) // 8
+ */
+export const litresForVessel = (id: BrewId, vesselL: number): number => vesselL * findBrew(id).fillShare;
 
 export interface ScaledBrew {
   readonly ingredients: readonly { readonly what: Share['what']; readonly litres: number }[];

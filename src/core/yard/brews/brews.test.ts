@@ -1,6 +1,6 @@
 import type { BrewId } from '../../../records/vocabulary.ts';
 import { describe, expect, it } from 'vitest';
-import { BREWS, findBrew, scaleBrew } from './brew-recipes.ts';
+import { BREWS, brewDates, findBrew, litresForVessel, scaleBrew } from './brew-recipes.ts';
 
 describe('brews', () => {
   it.each(BREWS.map(({ id }) => id))('%s fills the vessel it is made for, and is timed', (id) => {
@@ -23,6 +23,22 @@ describe('brews', () => {
     expect(path.carbonG).toBeCloseTo(20 * 0.05 * 1.4 * 0.75 * 0.4 * 1000, 6);
     expect(path.nitrogenCostG).toBeGreaterThan(0);
     expect(path.nitrogenCostG).toBeLessThan(path.carbonG / 15);
+  });
+  it('has exact days, and keeps no longer than it does', () => {
+    expect(brewDates('nativeStarter', 1000)).toEqual({ readyFrom: 1007, readyBy: 1014, useBy: 1104 });
+    expect(brewDates('compostTea', 1000)).toEqual({ readyFrom: 1001, readyBy: 1002, useBy: 1002 });
+    expect(brewDates('molassesWater', 1000).useBy).toBe(1000);
+    expect(brewDates('nativeWater', 1000).useBy).toBe(1012);
+  });
+  it('leaves room in a vessel, the more the livelier it is', () => {
+    expect(litresForVessel('nativeStarter', 4)).toBeCloseTo(3, 12);
+    expect(litresForVessel('compostTea', 200)).toBeCloseTo(180, 12);
+  });
+  it.each(['nativeStarter', 'nativeWater'] as const)('%s is stopped by blue, green and black mold', (id) => {
+    expect(findBrew(id).noGo).toContain('blueGreenOrBlackMould');
+  });
+  it('may grow white, yellow and pink mold', () => {
+    expect(findBrew('nativeStarter').go).toEqual(['whiteYellowOrPinkMould']);
   });
   it('cannot be nothing, or unknown', () => {
     expect(() => scaleBrew('compostTea', 0)).toThrow(/^litres /);

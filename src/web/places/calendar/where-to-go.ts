@@ -13,6 +13,7 @@ export function whereToGo({ what, bedId, lotId }: Task, gardenId: string): strin
       return `${garden}/log?bed=${bedId}`;
     case 'brewStep':
     case 'brewReady':
+    case 'brewUseBy':
       return `${garden}/prepare/brews`;
     case 'coldCheck':
     case 'measureChar':

@@ -1,20 +1,26 @@
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
-import { journalFields, type BrewRecord, type JournalChange } from '../../../records/journal.ts';
+import { journalFields } from '../../../records/journal.ts';
 import type { BrewId } from '../../../records/vocabulary.ts';
-import { BREWS, type ScaledBrew, findBrew, scaleBrew } from '../../../core/yard/index.ts';
+import {
+  BREWS,
+  type ScaledBrew,
+  brewDates,
+  findBrew,
+  litresForVessel,
+  scaleBrew,
+} from '../../../core/yard/index.ts';
 import { findLibraryMaterial, isoDateOf, LITRES_PER_GALLON } from '../../../core/ground/index.ts';
-import { journalAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
-import { useChangeJournal, useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
+import { useRemoveJournal, useWriteJournal } from '../../api/journal.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { Choice } from '../../ui/forms/inputs.tsx';
 import { askedOf } from '../../ui/forms/asked-of.ts';
 import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
-import { figureOf, readQuantity, typedFrom } from '../../ui/forms/typed-quantity.ts';
+import { figureOf, NOTHING_TYPED, readQuantity, typedFrom } from '../../ui/forms/typed-quantity.ts';
 import {
   BREW_CAUTION_WORDS,
   BREW_STEP_WORDS,
@@ -22,7 +28,9 @@ import {
   GO_WORDS,
   INGREDIENT_WORDS,
 } from '../../../words/brew-words.ts';
-import { dateNear, dayOf } from '../../../words/dates.ts';
+import { dateNear, dayOf, fullDate } from '../../../words/dates.ts';
+import { formatPercent } from '../../../words/figures.ts';
+import { GoingBrews, pouredEntry } from './GoingBrews.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import '../../ui/stock/stock.css';
@@ -33,8 +41,6 @@ const BREW = askedOf(journalFields.brew.litres, 'volume');
 /** A bucket of it, to begin with (set here). */
 const USUAL_LITRES = { metric: 10, customary: 2.5 * LITRES_PER_GALLON } as const;
 
-type BrewChange = Extract<JournalChange, { kind: 'brew' }>;
-
 /** Small brews: scaled, dated, checked, and what they bring to the books. */
 export function BrewsPage() {
   const books = useBooks();
@@ -43,6 +49,7 @@ export function BrewsPage() {
   const [typed, setTyped] = useState(() =>
     typedFrom(USUAL_LITRES[reader.system], 'volume', { ...reader, digits: 2 }),
   );
+  const [vessel, setVessel] = useState(NOTHING_TYPED);
   const [date, setDate] = useState(books.today);
   const read = readQuantity(typed, BREW, reader);
   const litres = figureOf(read)!;
@@ -58,6 +65,7 @@ export function BrewsPage() {
           </p>
         </div>
       </header>
+      <GoingBrews />
       <Segmented
         className="band-types"
         value={id}
@@ -71,6 +79,18 @@ export function BrewsPage() {
           value={typed}
           onChange={setTyped}
           trouble={quantityTrouble(read, 'litres')}
+        />
+        <QuantityField
+          name="or as much as fits a vessel of"
+          quantity="volume"
+          value={vessel}
+          onChange={(next) => {
+            setVessel(next);
+            const holds = readQuantity(next, BREW, reader);
+            const fits = holds.ok ? litresForVessel(id, figureOf(holds)!) : null;
+            if (fits !== null) setTyped(typedFrom(fits, 'volume', { ...reader, digits: 2 }));
+          }}
+          hint={`filled to ${formatPercent(findBrew(id).fillShare)}`}
         />
         <DateField name="Begun on" value={date} onChange={setDate} />
       </div>
@@ -97,6 +117,7 @@ function Recipe({ id, scaled, date }: BrewProps) {
   const measures = useMeasures();
   const brew = findBrew(id);
   const start = dayOf(date);
+  const { readyFrom, readyBy, useBy } = brewDates(id, start);
   const today = dayOf(books.today);
   return (
     <section aria-label="Recipe">
@@ -116,6 +137,16 @@ function Recipe({ id, scaled, date }: BrewProps) {
           )}
         </tbody>
       </table>
+      <p>
+        {useBy === start ? (
+          <strong>Use it the same day.</strong>
+        ) : (
+          <>
+            <strong>Ready {fullDate(readyFrom)}</strong>
+            {readyBy > readyFrom && ` to ${fullDate(readyBy)}`}; use it by <strong>{fullDate(useBy)}</strong>.
+          </>
+        )}
+      </p>
       <ol className="burn-steps brew-steps">
         {brew.steps.map(({ code, day }) => (
           <li key={`${code} ${day}`}>
@@ -159,29 +190,18 @@ function OnBed({ id, scaled, date }: BrewProps) {
   const remove = useRemoveEntry();
   const offerUndo = useUndo();
   const bed = books.beds.find((one) => one.id === bedId);
-  const pourOn = isoDateOf(dayOf(date) + findBrew(id).days[1]);
+  const pourOn = isoDateOf(brewDates(id, dayOf(date)).readyBy);
   const main = scaled.adds[0];
   const troubles = sentencesOf(write.error);
   if (!bed || !main) return null;
+  const litresWords = measures.liquid(scaled.givesL);
+  const draft = pouredEntry(id, scaled, { date: pourOn, today: books.today, litresWords });
   const pour = () =>
-    write.mutate(
-      {
-        type: 'lay',
-        state: pourOn > books.today ? 'planned' : 'laid',
-        date: pourOn,
-        note: `${BREW_WORDS[id].name}, ${measures.liquid(scaled.givesL)}.`,
-        materialId: main.materialId,
-        lotId: null,
-        amount: main.litres,
-        unit: 'litre',
-        dugDepthCm: 0,
-        seasonedMonths: 0,
-      },
-      {
-        onSuccess: (entry) =>
-          offerUndo(`${BREW_WORDS[id].name} is saved for ${bed.name}.`, () => remove.mutateAsync(entry)),
-      },
-    );
+    draft &&
+    write.mutate(draft, {
+      onSuccess: (entry) =>
+        offerUndo(`${BREW_WORDS[id].name} is saved for ${bed.name}.`, () => remove.mutateAsync(entry)),
+    });
   return (
     <section className="tool" aria-label="On a bed">
       <div className="band-fields">
@@ -227,14 +247,12 @@ function OnBed({ id, scaled, date }: BrewProps) {
 /** A brew that takes days is saved when it is begun; its steps then appear in the calendar. */
 function BeginBrew({ id, litres, date }: Pick<BrewProps, 'id' | 'date'> & { litres: number }) {
   const books = useBooks();
+  const measures = useMeasures();
   const write = useWriteJournal(books.garden.id);
   const remove = useRemoveJournal();
-  const change = useChangeJournal();
   const offerUndo = useUndo();
-  const today = dayOf(books.today);
-  const going = books.journal.filter(
-    (one): one is BrewRecord => one.kind === 'brew' && one.state === 'going',
-  );
+  const { readyFrom, useBy } = brewDates(id, dayOf(date));
+  if (useBy === dayOf(date)) return null;
   const begin = () =>
     write.mutate(
       [{ kind: 'brew', id: crypto.randomUUID(), date, note: '', brewId: id, litres, state: 'going' }],
@@ -245,32 +263,11 @@ function BeginBrew({ id, litres, date }: Pick<BrewProps, 'id' | 'date'> & { litr
           ),
       },
     );
-  const end = (brew: BrewRecord, state: 'used' | 'discarded') =>
-    change.mutate({ recordId: brew.id, change: { ...(journalAsChange(brew) as BrewChange), state } });
-  const measures = useMeasures();
-  const { days } = findBrew(id);
   return (
-    <section className="tool" aria-label="Brews that are going">
-      {days[1] > 0 && (
-        <Button loading={write.isPending} onClick={begin}>
-          Begin it: {measures.liquid(litres)}, ready {dateNear(dayOf(date) + days[0], today)}
-        </Button>
-      )}
-      <ul className="plain-list">
-        {going.map((brew) => (
-          <li key={brew.id}>
-            <strong>{BREW_WORDS[brew.brewId].name}</strong>, {measures.liquid(brew.litres)}, begun{' '}
-            {dateNear(dayOf(brew.date), today)}, use it up by{' '}
-            {dateNear(dayOf(brew.date) + findBrew(brew.brewId).days[1], today)}{' '}
-            <Button size="small" onClick={() => end(brew, 'used')}>
-              Used
-            </Button>{' '}
-            <Button size="small" onClick={() => end(brew, 'discarded')}>
-              Discarded
-            </Button>
-          </li>
-        ))}
-      </ul>
+    <section className="tool" aria-label="Begin it">
+      <Button loading={write.isPending} onClick={begin}>
+        Begin it: {measures.liquid(litres)}, ready {dateNear(readyFrom, dayOf(books.today))}
+      </Button>
       {Object.values(sentencesOf(write.error)).map((sentence) => (
         <p key={sentence} className="field-trouble" role="alert">
           {sentence}
