@@ -162,6 +162,7 @@ export const MIX_PURPOSES = [
   'sheetLayer',
   'bedding',
   'leafMould',
+  'pottingMix',
   'open',
 ] as const;
 export type MixPurpose = (typeof MIX_PURPOSES)[number];

@@ -10,6 +10,7 @@ export const MIX_PURPOSE_WORDS: Record<MixPurpose, string> = {
   sheetLayer: 'a layer of a sheet mulch',
   bedding: 'animal bedding',
   leafMould: 'leaf mould',
+  pottingMix: 'potting mix',
   open: 'no target',
 };
 
@@ -66,6 +67,10 @@ export function missWords(miss: MixMiss, measures: Measures): string {
       return `The nearest it gets is C:N ${ratioFigure(miss.is)}, not ${spanWords(miss.aim, plainFigure)}.`;
     case 'moisture':
       return `It would be ${formatPercent(miss.is)} water, not ${spanWords(miss.aim, formatPercent)}.`;
+    case 'bulkDensity':
+      return `It would weigh ${measures.density(miss.is)}, not ${spanWords(miss.aim, measures.density)}.`;
+    case 'cost':
+      return `It would cost ${plainFigure(miss.is)}, not ${plainFigure(miss.most)} at most.`;
     case 'volume':
       return `It comes to ${measures.volume(miss.isL)}, not ${measures.volume(miss.wantedL)}.`;
   }

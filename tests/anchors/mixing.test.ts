@@ -124,6 +124,52 @@ describe('the solver', () => {
     expect(answer.blend.carbonToNitrogen).toBeCloseTo(28, 5);
   });
 
+  it('keeps limits of a row, a bulk density and a cost all at once', () => {
+    const aims = {
+      totalL: 300,
+      carbonToNitrogen: { aim: 30, tolerance: 5 },
+      bulkDensityKgPerM3: { aim: 260, tolerance: 15 },
+      canWater: false,
+    };
+    const ingredients = [
+      ingredient('chips_inleaf', { pricePerL: 0.02, leastL: 40 }),
+      ingredient('grass_clippings', { mostL: 60 }),
+      ingredient('leaves_mixed', { pricePerL: 0.001 }),
+      ingredient('horse_bedding', { pricePerL: 0.01 }),
+    ];
+    const costOf = (litres: readonly number[]) =>
+      litres.reduce((sum, one, i) => sum + one * (ingredients[i].pricePerL ?? 0), 0);
+    const free = solveMix(problem({ ...aims, ingredients }), solve);
+    expect(free.status).toBe('solved');
+    const limit = costOf(free.litres) * 0.9 + 0.4;
+    const within = solveMix(problem({ ...aims, ingredients, costMost: limit }), solve);
+    expect(within.status).toBe('solved');
+    const { litres, blend: mix } = within;
+    expect(costOf(litres)).toBeLessThanOrEqual(limit + 1e-6);
+    expect(litres[0]).toBeGreaterThanOrEqual(40 - 1e-6);
+    expect(litres[1]).toBeLessThanOrEqual(60 + 1e-6);
+    expect(mix.volumeL).toBeCloseTo(300, 4);
+    expect(mix.carbonToNitrogen).toBeGreaterThan(25 - 1e-4);
+    expect(mix.carbonToNitrogen).toBeLessThan(35 + 1e-4);
+    expect(mix.bulkDensityKgPerM3).toBeGreaterThan(245 - 1e-3);
+    expect(mix.bulkDensityKgPerM3).toBeLessThan(275 + 1e-3);
+  });
+
+  it('says what cannot be had for the money, or so dense', () => {
+    const dear = [
+      ingredient('chips_mixed', { pricePerL: 1, leastL: 30 }),
+      ingredient('grass_clippings', { pricePerL: 1 }),
+    ];
+    const missed = (change: Partial<MixProblem>) => {
+      const answer = solveMix(problem({ ingredients: dear, totalL: 100, ...change }), solve);
+      return answer.status === 'infeasible' ? answer.misses.map(({ what }) => what) : [];
+    };
+    expect(missed({ costMost: 20 })).toContain('cost');
+    expect(missed({ costMost: 100.1 })).toEqual([]);
+    expect(missed({ bulkDensityKgPerM3: { aim: 20, tolerance: 1 } })).toContain('bulkDensity');
+    expect(refusalOf(() => missed({ costMost: -1 }))).toMatch(/costMost/);
+  });
+
   it('finds the same whole buckets as trying them all', () => {
     const ids = ['chips_mixed', 'grass_clippings', 'horse_bedding'];
     const most = 12;

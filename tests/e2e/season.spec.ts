@@ -19,7 +19,10 @@ onDemo.describe('a season on the demo', () => {
     await page.getByRole('button', { name: 'Spread something' }).click();
     await choose(page, 'What', 'Hazel chips by the gate');
     await choose(page, 'of', 'buckets (10 L)');
+    await page.getByLabel('How much').fill('600');
+    await expect(page.getByText(/of this would not be there/)).toBeVisible();
     await page.getByLabel('How much').fill('6');
+    await expect(page.getByText(/of this would not be there/)).toHaveCount(0);
     await page.getByLabel('When').fill('2026-05-17');
     await page.getByText('planned', { exact: true }).click();
     await page.getByRole('button', { name: /Save (planned )?entry/ }).click();

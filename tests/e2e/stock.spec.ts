@@ -258,6 +258,28 @@ onOwn.describe('stock and preparing', () => {
     await expect(page.getByText('Compost tea, 18 L.')).toBeVisible();
   });
 
+  test('the bench asks what if, keeps limits of a row, and scales to a bed', async ({ page, request }) => {
+    await makeGarden(request, 'bench');
+    await makeBed(request, 'bench', { id: 'long', name: 'Long bed', areaM2: 5 });
+    await page.goto('/garden/bench/prepare');
+    const whatIf = page.getByRole('region', { name: 'What if I had' });
+    await whatIf.getByRole('button', { name: /of grass clippings/ }).click();
+    await expect(whatIf.getByText('To bring C:N down')).toHaveCount(0);
+
+    await page.getByRole('checkbox', { name: 'find' }).nth(1).check();
+    await page.getByLabel('at most', { exact: true }).fill('2');
+    await page.getByRole('button', { name: 'Find the amounts' }).click();
+    await expect(page.getByText('It cannot be met exactly')).toBeVisible();
+    await expect(page.getByLabel('How much').nth(1)).toHaveValue('2');
+
+    await choose(page, 'Scale it to', 'Long bed');
+    await page.getByLabel('so thick, cm').fill('10');
+    await page.getByRole('button', { name: 'Scale', exact: true }).click();
+    // Three buckets of chips and two of grass, on 5 m² of 10 cm.
+    await expect(page.getByLabel('How much').nth(0)).toHaveValue('30');
+    await expect(page.getByLabel('How much').nth(1)).toHaveValue('20');
+  });
+
   test('a material is looked up, compared and given a laboratory report', async ({ page, request }) => {
     await makeGarden(request, 'lab');
     await page.goto('/garden/lab/materials');
@@ -284,6 +306,20 @@ onOwn.describe('stock and preparing', () => {
 onDemo.describe('the demo yard', () => {
   const test = onDemo;
 
+  test('ash is mixed into finished compost, never into a heap at work, and taken back', async ({ page }) => {
+    await page.goto('/garden/ternhollow/prepare/ash');
+    const mixes = page.getByRole('region', { name: 'Ash into compost, soil or pots' });
+    await expect(mixes).toContainText('110 g, 1 cup');
+    await expect(mixes).toContainText(/Not into .*Spring heap/);
+    await choose(page, 'Into', 'Last year’s compost');
+    await expect(mixes).toContainText('Mix it in');
+    await mixes.getByRole('button', { name: 'Mix it in' }).click();
+    await expect(page.getByText('Ash is mixed into Last year’s compost.')).toBeVisible();
+    await expect(mixes).toContainText('none more');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(mixes).not.toContainText('none more');
+  });
+
   for (const [name, path, waitFor] of [
     ['Stock', 'stock', 'locks up to'],
     ['a lot', 'stock/demo-lot-hazel', 'Reserved'],
@@ -291,7 +327,7 @@ onDemo.describe('the demo yard', () => {
     ['Mixing bench', 'prepare', 'by the bucket is truly'],
     ['Heaps', 'prepare/heaps', 'at 55 °C or more'],
     ['Char yard', 'prepare/char', 'outlasts a century'],
-    ['Ash', 'prepare/ash', 'Into a heap'],
+    ['Ash', 'prepare/ash', 'Into compost, soil or pots'],
     ['Brews', 'prepare/brews', 'brings to its books'],
   ] as const) {
     test(`${name} is whole and accessible`, async ({ page }) => {

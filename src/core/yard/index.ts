@@ -45,7 +45,7 @@ export { checkBurn } from './char/check-burn.ts';
 export { charDose } from './char/char-dose.ts';
 export { charFactorForClay, findChargeRecipe, scaleCharge } from './char/charge-recipes.ts';
 export { type ChargePreview, isRawChar, previewCharge } from './char/charging.ts';
-export { CARBON_LEFT_AFTER_100_YEARS, lastingCarbon } from './char/permanence.ts';
+export { CARBON_LEFT_AFTER_100_YEARS, lastingCarbon, leastLeftByHydrogen } from './char/permanence.ts';
 
 // judging
 export {
@@ -60,10 +60,16 @@ export { type Blend, type BlendPart, blend, nitrogenToAddG } from './mixing/blen
 export { type BucketRatio, bucketHolds, bucketRatio } from './mixing/bucket-ratio.ts';
 export { heatsUp } from './mixing/heating.ts';
 export { type MixCaution, type NamedPart, mixCautions } from './mixing/mix-cautions.ts';
-export type { MixFix, Remedy } from './mixing/mix-fixes.ts';
+export { type MixFix, type Remedy, fixesFor } from './mixing/mix-fixes.ts';
 export type { Aim, MixMiss } from './mixing/mix-miss.ts';
 export { MIX_TARGETS } from './mixing/purposes.ts';
-export { type MixAnswer, type MixIngredient, type MixProblem, solveMix } from './mixing/solve-mix.ts';
+export {
+  type MixAnswer,
+  type MixIngredient,
+  type MixProblem,
+  aimsMissed,
+  solveMix,
+} from './mixing/solve-mix.ts';
 export { partnerMassKg } from './mixing/two-materials.ts';
 
 // stock
@@ -85,6 +91,7 @@ export { LOT_HORIZON_DAYS, type LotBrief, type LotCourse, lotBrief, lotCourse } 
 export type { LotWhat } from './stock/lot-what.ts';
 export type { BurnResult } from './stock/movements.ts';
 export { nearestMaterialId } from './stock/nearest-material.ts';
+export { overPromisedL } from './stock/promises.ts';
 export { proveInSteps, proveStock } from './stock/prove-stock.ts';
 export { type StockBooks, type StockRun, carryOut, runStock } from './stock/run-stock.ts';
 export { type Ripeness, type TimelinePoint, lotTimeline } from './stock/lot-timeline.ts';

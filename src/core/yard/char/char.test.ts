@@ -12,7 +12,7 @@ import { BURN_METHODS, CHARGE_RECIPE_IDS } from '../../../records/vocabulary.ts'
 import { charDose } from './char-dose.ts';
 import { CHARGE_RECIPES, charFactorForClay, findChargeRecipe, scaleCharge } from './charge-recipes.ts';
 import { isRawChar, previewCharge } from './charging.ts';
-import { lastingCarbon } from './permanence.ts';
+import { lastingCarbon, leastLeftByHydrogen } from './permanence.ts';
 
 describe('burns', () => {
   it.each(BURN_METHODS)('by %s have steps to the cold check, warnings and a range of yields', (method) => {
@@ -120,6 +120,13 @@ describe('charging', () => {
     expect(urine.heldWhenReadyG).toBeGreaterThan(charge('castingsBlend').heldWhenReadyG);
     expect(urine.heldWhenReadyG + urine.missingG).toBeCloseTo(7, 9);
     expect(urine.capacityRangeG[0]).toBeLessThan(urine.capacityG);
+  });
+});
+
+describe('char of which a laboratory measured H:C', () => {
+  it('keeps the more, the less hydrogen is left in it, and above 0.7 nobody vouches', () => {
+    expect([0, 0.4, 0.41, 0.7, 0.71].map(leastLeftByHydrogen)).toEqual([0.7, 0.7, 0.5, 0.5, null]);
+    expect(() => leastLeftByHydrogen(-1)).toThrow(/^hydrogenToCarbon /);
   });
 });
 

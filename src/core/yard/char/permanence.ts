@@ -13,6 +13,26 @@ export const CARBON_LEFT_AFTER_100_YEARS: Readonly<
   high: { share: 0.89, plusMinus: 0.13 },
 };
 
+/** Least share of the carbon of a char left after 100 years, by the atoms of hydrogen to each of organic carbon. */
+const LEAST_LEFT_BY_HYDROGEN = [
+  { hydrogenToCarbonUpTo: 0.4, leastShare: 0.7 },
+  { hydrogenToCarbonUpTo: 0.7, leastShare: 0.5 },
+] as const;
+
+/**
+ * What at least outlasts a century of a char whose H:C a laboratory measured (Budai et al. 2013 for the International Biochar
+ * Initiative, from memory); null above 0.7, where nothing is vouched for: it is little more than toasted wood.
+ *
+ * @example
+ * leastLeftByHydrogen(0.35) // 0.7
+ */
+export function leastLeftByHydrogen(hydrogenToCarbon: number): number | null {
+  requireNumber(hydrogenToCarbon, ['hydrogenToCarbon'], { min: 0, max: 2 });
+  return (
+    LEAST_LEFT_BY_HYDROGEN.find((one) => hydrogenToCarbon <= one.hydrogenToCarbonUpTo)?.leastShare ?? null
+  );
+}
+
 /** Molar mass of carbon dioxide over that of carbon. */
 const CO2_PER_CARBON = 44.009 / 12.011;
 

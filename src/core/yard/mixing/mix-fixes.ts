@@ -35,7 +35,7 @@ function remedies(ids: readonly string[], massOf: (id: string) => number | null)
 
 /** Ways to bring a mix to what it misses. */
 export const fixesFor = (mix: Blend, misses: readonly MixMiss[]): MixFix[] =>
-  misses.map((miss): MixFix => {
+  misses.flatMap((miss): MixFix | [] => {
     switch (miss.what) {
       case 'carbonToNitrogen': {
         const isLean = miss.is === null || miss.is > miss.aim.aim;
@@ -58,5 +58,9 @@ export const fixesFor = (mix: Blend, misses: readonly MixMiss[]): MixFix[] =>
       }
       case 'volume':
         return { code: 'getMore', litres: miss.wantedL - miss.isL };
+      case 'bulkDensity':
+      case 'cost':
+        // Neither is mended by one more thing; what stands in the way is on the bench.
+        return [];
     }
   });

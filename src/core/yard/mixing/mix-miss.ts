@@ -8,4 +8,6 @@ export interface Aim {
 export type MixMiss =
   | { readonly what: 'carbonToNitrogen'; readonly is: number | null; readonly aim: Aim }
   | { readonly what: 'moisture'; readonly is: number; readonly aim: Aim }
-  | { readonly what: 'volume'; readonly isL: number; readonly wantedL: number };
+  | { readonly what: 'bulkDensity'; readonly is: number; readonly aim: Aim }
+  | { readonly what: 'volume'; readonly isL: number; readonly wantedL: number }
+  | { readonly what: 'cost'; readonly is: number; readonly most: number };

@@ -46,5 +46,13 @@ export const MIX_TARGETS: Readonly<Record<MixPurpose, MixTarget>> = {
     freeAir: null,
     source: 'leaves alone, kept moist for one or two years (common practice, no source); range set here',
   },
+  pottingMix: {
+    purpose: 'pottingMix',
+    carbonToNitrogen: [12, 25],
+    moisture: [0.4, 0.6],
+    freeAir: 0.2,
+    source:
+      'finished compost, leaf mould or coir, and something coarse (common practice, no source); C:N no wider than 25 so that nothing is locked up in the pot, set here',
+  },
   open: { purpose: 'open', carbonToNitrogen: null, moisture: null, freeAir: null, source: 'no target' },
 };

@@ -22,6 +22,8 @@ export interface MixIngredient {
   readonly measureL: number;
   /** Only whole buckets. */
   readonly isWhole: boolean;
+  /** What a litre costs, in the money of the garden; nothing when absent. */
+  readonly pricePerL?: number;
 }
 
 export interface MixProblem {
@@ -32,6 +34,10 @@ export interface MixProblem {
   readonly carbonToNitrogen: Aim | null;
   /** Wet basis. */
   readonly moisture: Aim | null;
+  /** As received with the water poured on, kg/m3; any when absent or null. */
+  readonly bulkDensityKgPerM3?: Aim | null;
+  /** What it may cost at most; anything when absent or null. */
+  readonly costMost?: number | null;
 }
 
 export interface MixAmounts {
@@ -108,11 +114,13 @@ export function solveMix(problem: MixProblem, solve: SolveLinearProgram): MixAns
 const reachable = ({ mostL, measureL, isWhole }: MixIngredient): number =>
   isWhole && Number.isFinite(mostL) ? Math.floor(mostL / measureL + NEAR_ENOUGH) * measureL : mostL;
 
-function checkProblem({ ingredients, totalL, carbonToNitrogen, moisture }: MixProblem): void {
+function checkProblem(problem: MixProblem): void {
+  const { ingredients, totalL, carbonToNitrogen, moisture, bulkDensityKgPerM3, costMost } = problem;
   if (ingredients.length === 0) {
     throw new InputError(['ingredients'], 'emptyMix', { isAtTheBench: true });
   }
-  ingredients.forEach(({ leastL, mostL, measureL }, i) => {
+  ingredients.forEach(({ leastL, mostL, measureL, pricePerL = 0 }, i) => {
+    requireNumber(pricePerL, ['ingredients', i, 'pricePerL'], { min: 0 });
     requireNumber(measureL, ['ingredients', i, 'measureL'], { above: 0 });
     requireNumber(leastL, ['ingredients', i, 'leastL'], { min: 0 });
     if (!(mostL >= leastL)) {
@@ -125,6 +133,9 @@ function checkProblem({ ingredients, totalL, carbonToNitrogen, moisture }: MixPr
     requireNumber(carbonToNitrogen.tolerance, ['tolerance'], { min: 0 });
   }
   if (moisture) requireNumber(moisture.aim, ['moisture'], { above: 0, max: 0.95 });
+  if (bulkDensityKgPerM3)
+    requireNumber(bulkDensityKgPerM3.aim, ['bulkDensityKgPerM3'], { above: 0, max: 2500 });
+  if (costMost != null) requireNumber(costMost, ['costMost'], { min: 0 });
 }
 
 type Coefficients = Record<string, number>;
@@ -147,6 +158,8 @@ function programOf(problem: MixProblem, measures: readonly PerMeasure[], isRelax
     ...ratioRows(problem, measures, withSlack),
     ...moistureRows(problem, measures, withSlack),
     ...totalRow(problem, measures, withSlack),
+    ...densityRows(problem, measures, withSlack),
+    ...costRow(problem, withSlack),
     ...aimRows(problem, measures),
   ];
   return { variables: [...variablesOf(problem, measures), ...slacks.map(freeSlack)], rows };
@@ -266,6 +279,40 @@ function totalRow(
   ];
 }
 
+/** Mass is held against volume; water weighs and takes no room of its own. */
+function densityRows(
+  { bulkDensityKgPerM3 }: MixProblem,
+  measures: readonly PerMeasure[],
+  slack: WithSlack,
+): LinearRow[] {
+  if (!bulkDensityKgPerM3) return [];
+  const { aim, tolerance } = bulkDensityKgPerM3;
+  const scale = typical(measures, ({ massKg }) => massKg);
+  const row = (name: string, kgPerM3: number, more: Coefficients) => ({
+    name,
+    coefficients: {
+      ...each(measures, (m) => m.massKg - (kgPerM3 * m.volumeL) / LITRES_PER_CUBIC_METRE),
+      [WATER]: 1,
+      ...more,
+    },
+  });
+  return [
+    { ...row('density_high', aim + tolerance, slack('too_dense', -1, scale)), low: -Infinity, high: 0 },
+    { ...row('density_low', aim - tolerance, slack('too_light', 1, scale)), low: 0, high: Infinity },
+  ];
+}
+
+const costOf = ({ ingredients }: MixProblem, litres: readonly number[]): number =>
+  ingredients.reduce((sum, { pricePerL = 0 }, i) => sum + pricePerL * litres[i], 0);
+
+function costRow({ ingredients, costMost }: MixProblem, slack: WithSlack): LinearRow[] {
+  if (costMost == null) return [];
+  const perMeasureCost = ingredients.map(({ pricePerL = 0, measureL }) => pricePerL * measureL);
+  const coefficients = Object.fromEntries(perMeasureCost.map((cost, i) => [`x${i}`, cost]));
+  const more = slack('too_dear', -1, Math.max(1e-6, ...perMeasureCost));
+  return [{ name: 'cost', coefficients: { ...coefficients, ...more }, low: -Infinity, high: costMost }];
+}
+
 /** The distance from the middle of the ratio, both ways. */
 function aimRows({ carbonToNitrogen }: MixProblem, measures: readonly PerMeasure[]): LinearRow[] {
   if (!carbonToNitrogen) return [];
@@ -292,21 +339,40 @@ function amountsOf(problem: MixProblem, values: Readonly<Record<string, number>>
 const isOff = (is: number, { aim, tolerance }: Aim): boolean =>
   Math.abs(is - aim) > tolerance + NEAR_ENOUGH * Math.max(1, aim);
 
-function missesOf(
-  { carbonToNitrogen, moisture, totalL, ingredients }: MixProblem,
-  { blend: mix }: MixAmounts,
+/** In what a mix is off its aims. */
+export function aimsMissed(
+  {
+    carbonToNitrogen,
+    moisture,
+    bulkDensityKgPerM3,
+  }: Pick<MixProblem, 'carbonToNitrogen' | 'moisture' | 'bulkDensityKgPerM3'>,
+  mix: Blend,
 ): MixMiss[] {
   const misses: MixMiss[] = [];
-  const { carbonToNitrogen: ratio, moistureFractionWetBasis, volumeL } = mix;
+  const { carbonToNitrogen: ratio, moistureFractionWetBasis } = mix;
   if (carbonToNitrogen && (ratio === null || isOff(ratio, carbonToNitrogen))) {
     misses.push({ what: 'carbonToNitrogen', is: ratio, aim: carbonToNitrogen });
   }
   if (moisture && isOff(moistureFractionWetBasis, moisture)) {
     misses.push({ what: 'moisture', is: moistureFractionWetBasis, aim: moisture });
   }
+  if (bulkDensityKgPerM3 && isOff(mix.bulkDensityKgPerM3, bulkDensityKgPerM3)) {
+    misses.push({ what: 'bulkDensity', is: mix.bulkDensityKgPerM3, aim: bulkDensityKgPerM3 });
+  }
+  return misses;
+}
+
+function missesOf(problem: MixProblem, { blend: mix, litres }: MixAmounts): MixMiss[] {
+  const { totalL, ingredients, costMost } = problem;
+  const misses = aimsMissed(problem, mix);
+  const { volumeL } = mix;
   const room = Math.max(0, ...ingredients.map(({ isWhole, measureL }) => (isWhole ? measureL / 2 : 0)));
   if (totalL !== null && isOff(volumeL, { aim: totalL, tolerance: room })) {
     misses.push({ what: 'volume', isL: volumeL, wantedL: totalL });
+  }
+  const cost = costOf(problem, litres);
+  if (costMost != null && cost > costMost * (1 + NEAR_ENOUGH)) {
+    misses.push({ what: 'cost', is: cost, most: costMost });
   }
   return misses;
 }

@@ -4,6 +4,7 @@ import { dayNumberFromIso, isoDateOf } from '../../ground/climate/calendar.ts';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import { LOT_HORIZON_DAYS, lotBrief, lotCourse } from './lot-outlook.ts';
 import { lotTimeline } from './lot-timeline.ts';
+import { overPromisedL } from './promises.ts';
 import { runStock } from './run-stock.ts';
 import type { BedTake, Movement } from '../../../records/movement.ts';
 import type { Lot } from '../../../records/lot.ts';
@@ -136,6 +137,17 @@ describe('a pile over the next two years', () => {
     const { timeline } = brief([CHIPS], [plan('all', '2026-07-01', 1900)]);
     expect(timeline[0].there).not.toBeNull();
     expect(timeline[1].there).toBeNull();
+  });
+
+  it('warns of what a plan would not find, but not of what a delivery may bring', () => {
+    const over = (wantedL: number, more: { ownL?: number; nextArrival?: number; day?: number } = {}) =>
+      overPromisedL(
+        { freeL: 100, nextArrival: more.nextArrival ?? null },
+        { wantedL, ownL: more.ownL ?? 0, day: more.day ?? 50 },
+      );
+    expect([over(100), over(100.5), over(130), over(130, { ownL: 20 })]).toEqual([0, 0, 30, 10]);
+    expect(over(130, { nextArrival: 60 })).toBe(30);
+    expect(over(130, { nextArrival: 50 })).toBe(0);
   });
 
   it('lasts for as many quarters as its rations say, and is used up then', () => {

@@ -82,6 +82,22 @@ export function promisesOf({
   };
 }
 
+/**
+ * How much of a taking, L, would not be there, or would break into what is promised to others or kept back. After the next
+ * planned delivery nobody is warned: it may bring enough. `ownL` is what the same plan asks for already.
+ */
+export function overPromisedL(
+  { freeL, nextArrival }: Pick<Promises, 'freeL' | 'nextArrival'>,
+  { wantedL, ownL, day }: { readonly wantedL: number; readonly ownL: number; readonly day: DayNumber },
+): number {
+  if (nextArrival !== null && day >= nextArrival) return 0;
+  const overL = wantedL - freeL - ownL;
+  return overL > wantedL * NEGLIGIBLE ? overL : 0;
+}
+
+/** Heaps are not measured to the litre (set here). */
+const NEGLIGIBLE = 0.01;
+
 /** A year and two. */
 const QUARTERS = [4, 8] as const;
 const QUARTER_DAYS = 91;

@@ -4,7 +4,7 @@ import { Button, Segmented } from 'antd';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import { PostingFields, type NamedLayerChoice } from './PostingFields.tsx';
-import { Cautions, Carried } from './PostingNotes.tsx';
+import { Cautions, Carried, StockShort } from './PostingNotes.tsx';
 import type { PostingForm } from './posting-form.ts';
 import type { Preview } from './preview.ts';
 import { usePosting, type Refusal } from './use-posting.ts';
@@ -73,6 +73,7 @@ export function PostingBand(props: PostingBandProps) {
         </div>
       </div>
       {preview && <Cautions entry={preview.entry} bed={bed} material={material} />}
+      {preview && <StockShort entry={preview.entry} stocked={stocked} />}
       <div className="band-foot">
         <Button type="primary" htmlType="submit" loading={isSaving}>
           {changing ? 'Save the change' : form.isPlanned ? 'Save planned entry' : 'Save entry'}

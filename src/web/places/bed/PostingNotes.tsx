@@ -1,5 +1,8 @@
 import { amountInWords } from '../../../words/amount-words.ts';
-import { useMeasures } from '../../app/garden-context.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
+import { overPromisedL } from '../../../core/yard/index.ts';
+import { dayOf } from '../../../words/dates.ts';
+import type { StockedLot } from '../../worker/stock-answers.ts';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { EntryRecord } from '../../../records/entry.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
@@ -27,6 +30,33 @@ export function Cautions(props: PostingNotesProps) {
         </li>
       ))}
     </ul>
+  );
+}
+
+interface StockShortProps {
+  readonly entry: EntryRecord;
+  readonly stocked: readonly StockedLot[];
+}
+
+/** Told before a plan is written that its pile cannot keep. */
+export function StockShort({ entry, stocked }: StockShortProps) {
+  const books = useBooks();
+  const measures = useMeasures();
+  if (entry.type !== 'lay' || !entry.lotId) return null;
+  const brief = stocked.find(({ lotId }) => lotId === entry.lotId);
+  if (!brief?.now) return null;
+  const { freeL, promised } = brief.promises;
+  const own = promised.find(({ cause }) => cause.type === 'bed' && cause.entryId === entry.id);
+  const day = dayOf(entry.date);
+  const wantedL = (entry.massFreshKg * 1000) / brief.now.bulkDensityKgPerM3;
+  const overL = overPromisedL(brief.promises, { wantedL, ownL: own?.litres ?? 0, day });
+  if (overL === 0) return null;
+  const name = books.lots.find(({ id }) => id === entry.lotId)?.name ?? 'the pile';
+  return (
+    <p className="cautions status-stop" role="status">
+      ▲ {measures.volume(overL)} of this would not be there: {measures.volume(freeL + (own?.litres ?? 0))} of{' '}
+      {name} is available, the rest is promised to other plans or kept back.
+    </p>
   );
 }
 

@@ -12,6 +12,7 @@ import { ratioFigure } from '../../../words/stock-words.ts';
 import {
   aimsOf,
   newRow,
+  readDensity,
   readWater,
   type BenchForm,
   type BenchPart,
@@ -81,6 +82,31 @@ export function BenchRows({ form, set, known, parts }: RowsProps) {
               onChange={(amount) => change(row.key, { amount })}
               trouble={isTooMuch ? 'more than is there' : undefined}
             />
+            {row.isFree && (
+              <>
+                <TextField
+                  name="at least"
+                  value={row.least}
+                  onChange={(least) => change(row.key, { least })}
+                  width={76}
+                />
+                <TextField
+                  name="at most"
+                  value={row.most}
+                  onChange={(most) => change(row.key, { most })}
+                  width={76}
+                  hint={thereL === null ? undefined : 'empty: all there is'}
+                />
+              </>
+            )}
+            {form.costMost !== '' && (
+              <TextField
+                name="price of one"
+                value={row.price}
+                onChange={(price) => change(row.key, { price })}
+                width={84}
+              />
+            )}
             <div className="field">
               <span className="field-name">Solver</span>
               <span className="tool-result">
@@ -136,6 +162,7 @@ export function BenchRows({ form, set, known, parts }: RowsProps) {
 
 /** What the mix is for, and what it should come to. */
 export function Aims({ form, set }: Pick<RowsProps, 'form' | 'set'>) {
+  const reader = useReader();
   return (
     <>
       <div className="band-fields bench-row">
@@ -167,6 +194,34 @@ export function Aims({ form, set }: Pick<RowsProps, 'form' | 'set'>) {
         />
       </div>
       <p className="soft hint">{MIX_TARGETS[form.purpose].source}</p>
+      <details className="more-aims">
+        <summary>How dense, and what it may cost</summary>
+        <div className="band-fields bench-row">
+          <QuantityField
+            name="Bulk density from"
+            quantity="bulkDensity"
+            value={form.densityLow}
+            onChange={(densityLow) => set({ densityLow })}
+            trouble={quantityTrouble(readDensity(form.densityLow, reader), 'bulkDensityKgPerM3')}
+            width={110}
+          />
+          <QuantityField
+            name="to"
+            quantity="bulkDensity"
+            value={form.densityHigh}
+            onChange={(densityHigh) => set({ densityHigh })}
+            trouble={quantityTrouble(readDensity(form.densityHigh, reader), 'bulkDensityKgPerM3')}
+            width={110}
+          />
+          <TextField
+            name="Cost at most"
+            value={form.costMost}
+            onChange={(costMost) => set({ costMost })}
+            hint="in your money; then each row asks for its price"
+            width={110}
+          />
+        </div>
+      </details>
     </>
   );
 }

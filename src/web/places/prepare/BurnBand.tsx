@@ -1,6 +1,7 @@
 import { BY_NAME } from '../../ui/forms/by-name.ts';
 import { useMeasures, useBooks } from '../../app/garden-context.ts';
-import { Checkbox, Segmented, Select } from 'antd';
+import { Button, Checkbox, Segmented, Select } from 'antd';
+import type { ComponentProps } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { BURN_METHODS, CHAR_TEMPERATURES } from '../../../records/vocabulary.ts';
 import { BURN_METHOD_FACTS, FEEDSTOCK_SHAPES, isFoundCold } from '../../../core/yard/index.ts';
@@ -34,6 +35,7 @@ import {
   withStep,
   type BurnForm,
   type BurnRecord,
+  type Load,
 } from './burn-form.ts';
 
 interface BurnBandProps {
@@ -77,7 +79,9 @@ export function BurnBand({ burn, onClose }: BurnBandProps) {
       reserveL: 0,
       note: '',
     };
-    send({ lots: [lot], movements: [{ id, ...movement }] }, 'The burn is saved.', onClose);
+    const isNewLot = !books.lots.some((one) => one.id === form.lotId);
+    const lots = isNewLot ? [lot] : [];
+    send({ lots, movements: [{ id, ...movement }] }, 'The burn is saved.', onClose);
   };
   return (
     <form
@@ -151,7 +155,10 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
   const books = useBooks();
   const measures = useMeasures();
   // A pile in stock has a moisture of its own.
-  const isFromOutside = form.source.startsWith('material:');
+  const isFromOutside = [form, ...form.moreLoads].some(({ source }) => source.startsWith('material:'));
+  const charLots = books.lots.filter(({ id }) =>
+    books.movements.some((one) => one.type === 'burn' && one.lotId === id),
+  );
   const options = [
     { label: 'In stock', options: books.lots.map(({ id, name }) => ({ value: `lot:${id}`, label: name })) },
     ...materialOptions(books).map(({ label, options: all }) => ({
@@ -178,6 +185,18 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
           trouble={troubles['date']}
         />
         {isNew && (
+          <Choice
+            name="Its char goes"
+            value={charLots.some(({ id }) => id === form.lotId) ? form.lotId : ''}
+            onChange={(lotId) => set({ lotId: lotId === '' ? crypto.randomUUID() : lotId })}
+            options={[
+              { value: '', label: 'into a new drum' },
+              ...charLots.map(({ id, name }) => ({ value: id, label: `to ${name}` })),
+            ]}
+            width={180}
+          />
+        )}
+        {isNew && !charLots.some(({ id }) => id === form.lotId) && (
           <TextField
             name="Call the char"
             isNumber={false}
@@ -188,27 +207,40 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
         )}
       </div>
       <p className="soft hint">{METHOD_WORDS[form.method].how(measures)}</p>
-      <div className="band-fields">
-        <Field name="Wood">
-          {(control) => (
-            <Select
-              {...control}
-              value={form.source}
-              onChange={(source) => set({ source })}
-              showSearch={BY_NAME}
-              style={{ width: 220 }}
-              popupMatchSelectWidth={340}
-              options={options}
-            />
-          )}
-        </Field>
-        <AmountField
-          name="How much"
-          value={form.wood}
-          onChange={(wood) => set({ wood })}
-          trouble={troubles['feedstock.0.amount']}
+      <LoadFields
+        name="Wood"
+        load={form}
+        onChange={set}
+        options={options}
+        trouble={troubles['feedstock.0.amount']}
+      />
+      {form.moreLoads.map((load, i) => (
+        <LoadFields
+          key={i}
+          name={`Load ${i + 2}`}
+          load={load}
+          onChange={(change) =>
+            set({ moreLoads: form.moreLoads.map((one, j) => (j === i ? { ...one, ...change } : one)) })
+          }
+          onRemove={() => set({ moreLoads: form.moreLoads.filter((_, j) => j !== i) })}
+          options={options}
+          trouble={troubles[`feedstock.${i + 1}.amount`]}
         />
-      </div>
+      ))}
+      <Button
+        type="text"
+        size="small"
+        onClick={() =>
+          set({
+            moreLoads: [
+              ...form.moreLoads,
+              { source: form.source, wood: { amount: '', unit: form.wood.unit } },
+            ],
+          })
+        }
+      >
+        Another load on the same fire
+      </Button>
       <div className="band-fields">
         {isFromOutside && (
           <div className="field">
@@ -250,6 +282,50 @@ function FeedFields({ form, set, troubles, isNew }: FieldsProps & { isNew: boole
         </p>
       )}
     </>
+  );
+}
+
+interface LoadFieldsProps {
+  readonly name: string;
+  readonly load: Load;
+  readonly onChange: (change: Partial<Load>) => void;
+  readonly onRemove?: () => void;
+  readonly options: NonNullable<ComponentProps<typeof Select>['options']>;
+  readonly trouble: string | undefined;
+}
+
+/** One load of wood: what, and how much. */
+function LoadFields({ name, load, onChange, onRemove, options, trouble }: LoadFieldsProps) {
+  return (
+    <div className="band-fields">
+      <Field name={name}>
+        {(control) => (
+          <Select
+            {...control}
+            value={load.source}
+            onChange={(source) => onChange({ source })}
+            showSearch={BY_NAME}
+            style={{ width: 220 }}
+            popupMatchSelectWidth={340}
+            options={options}
+          />
+        )}
+      </Field>
+      <AmountField
+        name="How much"
+        value={load.wood}
+        onChange={(wood) => onChange({ wood })}
+        trouble={trouble}
+      />
+      {onRemove && (
+        <div className="field">
+          <span className="field-name">&nbsp;</span>
+          <Button type="text" size="small" aria-label={`Remove: ${name}`} onClick={onRemove}>
+            Remove
+          </Button>
+        </div>
+      )}
+    </div>
   );
 }
 
@@ -315,7 +391,7 @@ function CharFields({ form, set, troubles }: FieldsProps) {
           value={form.unburntPct}
           onChange={(unburntPct) => set({ unburntPct })}
           trouble={troubles['unburntShare']}
-          hint="goes back to the pile"
+          hint={form.source.startsWith('lot:') ? 'goes back to the pile' : 'leaves the books with the wood'}
           width={170}
         />
         <AmountField

@@ -29,6 +29,9 @@ import { ChargeBand } from './ChargeBand.tsx';
 import { CrushBand } from './CrushBand.tsx';
 import '../../ui/stock/stock.css';
 import './prepare.css';
+import type { Measures } from '../../../words/measures.ts';
+import type { StockedLot } from '../../worker/stock-answers.ts';
+import { HydrogenTool } from './HydrogenTool.tsx';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 type Open =
@@ -99,6 +102,7 @@ export function CharPage() {
         </section>
       )}
       {chars.length > 0 && <CharLots chars={chars} today={today} onOpen={setOpen} />}
+      <HydrogenTool />
       <CharDoses beds={books.beds} />
     </div>
   );
@@ -164,6 +168,12 @@ function LastingWords({ burn, result }: Pick<BurnProps, 'burn'> & { result: Burn
   );
 }
 
+/** By the class it was fired in; a bought char is taken for what the library says of it. */
+function lastingRange({ now, material }: StockedLot, measures: Measures): string {
+  const { lastingKg } = lastingCarbon(now!.charCarbonKg, material!.charTemperature);
+  return `${measures.mass(lastingKg[0])} to ${measures.mass(lastingKg[2])}`;
+}
+
 interface CharLotsProps {
   readonly chars: readonly ListedLot[];
   readonly today: DayNumber;
@@ -185,6 +195,7 @@ function CharLots({ chars, today, onOpen }: CharLotsProps) {
             <th>how far it is</th>
             <th>in stock</th>
             <th>char carbon</th>
+            <th>of it, after 100 years</th>
             <th>N on it</th>
             <th>living</th>
             <th>fed</th>
@@ -218,6 +229,7 @@ function CharLots({ chars, today, onOpen }: CharLotsProps) {
                 </td>
                 <td data-name="in stock">{measures.volume(now.volumeL)}</td>
                 <td data-name="char carbon">{measures.mass(now.charCarbonKg)}</td>
+                <td data-name="of it, after 100 years">{lastingRange(brief!, measures)}</td>
                 <td data-name="N on it">{measures.nitrogen(now.charHeldNitrogenG)}</td>
                 <td data-name="living">{recipe && recipe !== 'nitrogenSoak' ? '✓ yes' : 'no'}</td>
                 <td data-name="fed">{isRaw ? 'no' : '✓ yes'}</td>

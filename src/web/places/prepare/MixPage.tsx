@@ -11,6 +11,8 @@ import { MakeBatch } from './MakeBatch.tsx';
 import { aimsOf, mixables, newRow, partsOf, waterL, waterTyped, type BenchForm } from './mix-form.ts';
 import { Outcome } from './Outcome.tsx';
 import { Recipes } from './Recipes.tsx';
+import { ScaleMix } from './ScaleMix.tsx';
+import { WhatIf } from './WhatIf.tsx';
 import { SolvePanel } from './SolvePanel.tsx';
 import '../../ui/stock/stock.css';
 import './prepare.css';
@@ -23,6 +25,9 @@ const blankForm = (measures: Measures, reader: Reader): BenchForm => ({
   ],
   water: waterTyped(0, reader),
   total: NOTHING_TYPED,
+  densityLow: NOTHING_TYPED,
+  densityHigh: NOTHING_TYPED,
+  costMost: '',
   isWhole: true,
   isLayered: false,
   ...aimsOf('hotCompost'),
@@ -59,9 +64,11 @@ export function MixPage() {
           <BenchRows form={form} set={set} known={known} parts={parts} />
           <Aims form={form} set={set} />
           <SolvePanel form={form} parts={parts} set={set} />
+          {mix.volumeL > 0 && <ScaleMix form={form} set={set} volumeL={mix.volumeL} />}
         </section>
         <section aria-label="What it comes to">
           <Outcome form={form} mix={mix} parts={parts} />
+          <WhatIf form={form} mix={mix} parts={parts} set={set} />
         </section>
       </div>
       {mix.massFreshKg > 0 && (

@@ -18,6 +18,13 @@ import { plainFigure } from '../../../words/figures.ts';
 export type BurnRecord = Extract<MovementRecord, { type: 'burn' }>;
 type BurnLog = BurnRecord['log'];
 
+/** Wood put on the fire. */
+export interface Load {
+  /** `lot:<id>` or `material:<id>`. */
+  readonly source: string;
+  readonly wood: TypedAmount;
+}
+
 /** A burn as it is being kept, as typed. */
 export interface BurnForm {
   readonly id: string;
@@ -29,6 +36,8 @@ export interface BurnForm {
   /** `lot:<id>` or `material:<id>`. */
   readonly source: string;
   readonly wood: TypedAmount;
+  /** What was put on after the first load. */
+  readonly moreLoads: readonly Load[];
   readonly shape: FeedstockShape;
   readonly isOneThickness: boolean;
   readonly dryness: NonNullable<BurnLog['dryness']>;
@@ -56,6 +65,7 @@ export const blankBurn = (
   method: 'conePit',
   source,
   wood: { amount: '', unit: units.mass },
+  moreLoads: [],
   shape: 'thin',
   isOneThickness: true,
   dryness: 'dry',
@@ -70,13 +80,26 @@ export const blankBurn = (
   charMoisturePct: '35',
 });
 
+const loadOf = ({ lotId, materialId, amount, unit }: BurnRecord['feedstock'][number]): Load => ({
+  source: lotId === null ? `material:${materialId}` : `lot:${lotId}`,
+  wood: { amount: plainFigure(amount, 6), unit },
+});
+
+function feedOf({ source, wood }: Load): BurnRecord['feedstock'][number] {
+  const [kind, id = ''] = source.split(/:(.*)/s);
+  const amount = { amount: numberFromText(wood.amount), unit: wood.unit };
+  return kind === 'lot'
+    ? { lotId: id, materialId: null, ...amount }
+    : { lotId: null, materialId: id, ...amount };
+}
+
 /** A kept burn back in the form, to go on with. */
 export function burnFormOf(
   burn: BurnRecord,
   lotName: string,
   { blank, reader }: { readonly blank: BurnForm; readonly reader: Reader },
 ): BurnForm {
-  const [first] = burn.feedstock;
+  const [first, ...more] = burn.feedstock.map(loadOf);
   const { log } = burn;
   return {
     ...blank,
@@ -86,12 +109,9 @@ export function burnFormOf(
     date: burn.date,
     note: burn.note,
     method: log.method,
-    source: first
-      ? first.lotId === null
-        ? `material:${first.materialId}`
-        : `lot:${first.lotId}`
-      : blank.source,
-    wood: first ? { amount: plainFigure(first.amount, 6), unit: first.unit } : blank.wood,
+    source: first?.source ?? blank.source,
+    wood: first?.wood ?? blank.wood,
+    moreLoads: more,
     isOneThickness: log.isOneThickness ?? false,
     dryness: log.dryness ?? 'dry',
     charTemperature: burn.charTemperature,
@@ -118,8 +138,6 @@ export function burnPosting(
   form: BurnForm,
   reader: Reader,
 ): StockPosting['movements'][number] & { readonly type: 'burn' } {
-  const [kind, id = ''] = form.source.split(/:(.*)/s);
-  const amount = { amount: numberFromText(form.wood.amount), unit: form.wood.unit };
   return {
     id: form.id,
     type: 'burn',
@@ -127,11 +145,7 @@ export function burnPosting(
     date: form.date,
     note: form.note,
     lotId: form.lotId,
-    feedstock: [
-      kind === 'lot'
-        ? { lotId: id, materialId: null, ...amount }
-        : { lotId: null, materialId: id, ...amount },
-    ],
+    feedstock: [form, ...form.moreLoads].map(feedOf),
     charTemperature: form.charTemperature,
     yield:
       form.char.amount.trim() === ''

@@ -9,7 +9,10 @@ import {
   newRow,
   partsOf,
   problemOf,
+  scaledBy,
+  waterL,
   withLitres,
+  withMore,
   type BenchForm,
   type Mixable,
 } from './mix-form.ts';
@@ -31,6 +34,9 @@ const FORM: BenchForm = {
   rows: [chips, grass],
   water: typed('3,5'),
   total: NOTHING_TYPED,
+  densityLow: NOTHING_TYPED,
+  densityHigh: NOTHING_TYPED,
+  costMost: '',
   isWhole: true,
   isLayered: true,
   ...aimsOf('hotCompost'),
@@ -62,6 +68,40 @@ describe('the bench', () => {
     });
     const free = partsOf([{ ...chips, isFree: true }], KNOWN);
     expect(problemOf(FORM, free, METRIC).ingredients[0].mostL).toBe(400);
+  });
+
+  it('gives the solver limits, prices, density and cost, an empty one being none', () => {
+    const limited = { ...chips, isFree: true, least: '2', most: '60', price: '3' };
+    const form = {
+      ...FORM,
+      rows: [limited],
+      costMost: '40',
+      densityLow: typed('250'),
+      densityHigh: typed(''),
+    };
+    const problem = problemOf(form, partsOf(form.rows, KNOWN), METRIC);
+    expect(problem.ingredients[0].leastL).toBeCloseTo(20, 9);
+    expect(problem.ingredients[0].pricePerL).toBeCloseTo(0.3, 9);
+    // Sixty buckets are more than lie there.
+    expect(problem.ingredients[0].mostL).toBe(400);
+    expect(problem).toMatchObject({ costMost: 40, bulkDensityKgPerM3: { aim: 250, tolerance: 0 } });
+    expect(problemOf(FORM, parts, METRIC)).toMatchObject({ costMost: null, bulkDensityKgPerM3: null });
+  });
+
+  it('scales every amount and the water, and leaves open what is open', () => {
+    const { rows, water } = scaledBy(FORM, 2, METRIC);
+    expect(rows.map(({ amount }) => amount.amount)).toEqual(['10', '']);
+    expect(waterL({ water }, METRIC)).toBeCloseTo(7, 9);
+  });
+
+  it('puts what would mend the mix into the row that has it, or a new one', () => {
+    const more = (materialId: string) =>
+      withMore(FORM, parts, { materialId, massFreshKg: 4.8, unit: 'bucket10L' }).map(
+        ({ source, amount }) => `${source} ${amount.amount} ${amount.unit}`,
+      );
+    expect(more('grass_clippings')[0]).toBe('lot:heap 5 bucket10L');
+    expect(more('grass_clippings')[1]).toMatch(/^material:grass_clippings 2(\.01)? bucket10L$/);
+    expect(more('urine')[2]).toMatch(/^material:urine 0\.\d+ bucket10L$/);
   });
 
   it('writes what was found in the units that were typed, and leaves the rest alone', () => {
@@ -118,6 +158,18 @@ describe('a burn being kept', () => {
       ...posting,
       yield: { amount: 6, unit: 'bucket10L', moistureFractionWetBasis: 0.35 },
     });
+  });
+
+  it('has as many loads as were put on, each from where it came', () => {
+    const more = { source: 'material:log_wood', wood: { amount: '30', unit: 'kg' as const } };
+    const form = { ...blank, wood: { amount: '80', unit: 'kg' as const }, moreLoads: [more] };
+    const posting = burnPosting(form, METRIC);
+    expect(posting.feedstock).toEqual([
+      { lotId: 'poles', materialId: null, amount: 80, unit: 'kg' },
+      { lotId: null, materialId: 'log_wood', amount: 30, unit: 'kg' },
+    ]);
+    const again = burnFormOf({ ...stamp, ...posting }, 'Char', { blank, reader: METRIC });
+    expect(again.moreLoads).toEqual([more]);
   });
 
   it('takes a tick back', () => {

@@ -12,6 +12,7 @@ import {
   MATERIAL_LIBRARY,
   type Material,
   amountFromMassFreshKg,
+  findLibraryMaterial,
   massFreshKgFromAmount,
 } from '../../../core/ground/index.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
@@ -34,8 +35,12 @@ export interface BenchRow {
   /** `lot:<id>` out of stock, `material:<id>` from outside. */
   readonly source: string;
   readonly amount: TypedAmount;
-  /** Left to the solver. */
+  /** Left to the solver, between these amounts of the row's unit; empty for none at least, and for all there is at most. */
   readonly isFree: boolean;
+  readonly least: string;
+  readonly most: string;
+  /** What one of the row's unit costs; empty for nothing. */
+  readonly price: string;
 }
 
 export interface BenchForm {
@@ -46,6 +51,11 @@ export interface BenchForm {
   readonly ratioHigh: string;
   readonly moistureLowPct: string;
   readonly moistureHighPct: string;
+  /** Bulk density; empty for any. */
+  readonly densityLow: TypedQuantity;
+  readonly densityHigh: TypedQuantity;
+  /** In the money of the garden; empty for anything. */
+  readonly costMost: string;
   /** Volume wanted; empty for as little as does it. */
   readonly total: TypedQuantity;
   readonly isWhole: boolean;
@@ -72,6 +82,9 @@ export const newRow = (source: string, unit: AmountUnit, amount = ''): BenchRow 
   source,
   amount: { amount, unit },
   isFree: false,
+  least: '',
+  most: '',
+  price: '',
 });
 
 /** What can go into a mix: where it is from, its figures, and how much of it there is. */
@@ -158,6 +171,32 @@ export const moistureAim = ({ moistureLowPct, moistureHighPct }: BenchForm): Aim
 const litresOf = (unit: AmountUnit, material: Material): number =>
   (massOf({ amount: '1', unit }, material) * 1000) / material.bulkDensityKgPerM3;
 
+const DENSITY: QuantityAsked = { quantity: 'bulkDensity', min: 10, max: 2500, isOptional: true };
+
+export const readDensity = (typed: TypedQuantity, reader: Reader) => readQuantity(typed, DENSITY, reader);
+
+/** One end alone is aimed at as it is. */
+function densityAim({ densityLow, densityHigh }: BenchForm, reader: Reader): Aim | null {
+  const [low, high] = [densityLow, densityHigh].map((typed) => figureOf(readDensity(typed, reader)));
+  const ends = [low, high].filter((one) => one !== null && Number.isFinite(one)) as number[];
+  if (ends.length === 0) return null;
+  const [from, to] = [Math.min(...ends), Math.max(...ends)];
+  return { aim: (from + to) / 2, tolerance: (to - from) / 2 };
+}
+
+/** What a mix is aimed at, besides its volume. */
+export const aimsOfForm = (form: BenchForm, reader: Reader) => ({
+  carbonToNitrogen: ratioAim(form),
+  moisture: moistureAim(form),
+  bulkDensityKgPerM3: densityAim(form, reader),
+});
+
+/** Empty is no limit, like anything that is no amount. */
+const limit = (typed: string, measureL: number, none: number): number => {
+  const amount = numberFromText(typed);
+  return typed.trim() !== '' && amount >= 0 ? amount * measureL : none;
+};
+
 const WATER: QuantityAsked = { quantity: 'volume', min: 0, max: 1e6, isOptional: true };
 const TOTAL: QuantityAsked = { quantity: 'volume', above: 0, max: 1e6, isOptional: true };
 
@@ -177,18 +216,23 @@ export const waterTyped = (litres: number, reader: Reader): TypedQuantity =>
 /** The bench as a problem for the solver: rows left free may go up to what is there. */
 export function problemOf(form: BenchForm, parts: readonly BenchPart[], reader: Reader): MixProblem {
   return {
-    ingredients: parts.map(({ row, mixable, material, volumeL }): MixIngredient => ({
-      id: row.key,
-      material,
-      leastL: row.isFree ? 0 : volumeL,
-      mostL: row.isFree ? (mixable.thereL ?? Infinity) : volumeL,
-      measureL: litresOf(row.amount.unit, material),
-      isWhole: form.isWhole && row.isFree,
-    })),
+    ingredients: parts.map(({ row, mixable, material, volumeL }): MixIngredient => {
+      const measureL = litresOf(row.amount.unit, material);
+      const thereL = mixable.thereL ?? Infinity;
+      return {
+        id: row.key,
+        material,
+        leastL: row.isFree ? limit(row.least, measureL, 0) : volumeL,
+        mostL: row.isFree ? Math.min(thereL, limit(row.most, measureL, Infinity)) : volumeL,
+        measureL,
+        isWhole: form.isWhole && row.isFree,
+        pricePerL: limit(row.price, 1, 0) / measureL,
+      };
+    }),
     totalL: figureOf(readTotal(form, reader)),
     canWater: true,
-    carbonToNitrogen: ratioAim(form),
-    moisture: moistureAim(form),
+    costMost: form.costMost.trim() === '' ? null : numberFromText(form.costMost),
+    ...aimsOfForm(form, reader),
   };
 }
 
@@ -203,6 +247,33 @@ export const withLitres = (parts: readonly BenchPart[], litres: readonly number[
     });
     return { ...row, amount: { ...row.amount, amount: plainFigure(amount, 4) } };
   });
+
+/** The same mix, so many times as much; amounts that are not given stay so. */
+export function scaledBy(form: BenchForm, factor: number, reader: Reader): Pick<BenchForm, 'rows' | 'water'> {
+  const rows = form.rows.map((row): BenchRow => {
+    const amount = numberFromText(row.amount.amount);
+    return amount > 0 ? { ...row, amount: { ...row.amount, amount: plainFigure(amount * factor, 4) } } : row;
+  });
+  return { rows, water: waterTyped(waterL(form, reader) * factor, reader) };
+}
+
+/** So much more of something on the bench: in the row that has it, else in a new one. */
+export function withMore(
+  form: BenchForm,
+  parts: readonly BenchPart[],
+  more: { readonly materialId: string; readonly massFreshKg: number; readonly unit: AmountUnit },
+): BenchRow[] {
+  const source = `material:${more.materialId}`;
+  const part = parts.find(({ row }) => row.source === source);
+  const material = part?.material ?? findLibraryMaterial(more.materialId)!;
+  const measured = { bulkDensityKgPerM3: material.bulkDensityKgPerM3, areaM2: 1 };
+  const unit = part?.row.amount.unit ?? more.unit;
+  const massKg = more.massFreshKg + (part?.massFreshKg ?? 0);
+  // Rounded up: a little less than it takes would still miss the aim.
+  const amount = plainFigure(Math.ceil(amountFromMassFreshKg(massKg, unit, measured) * 100) / 100, 6);
+  if (!part) return [...form.rows, newRow(source, unit, amount)];
+  return form.rows.map((row) => (row.key === part.row.key ? { ...row, amount: { unit, amount } } : row));
+}
 
 /** What goes into the books as ingredients. */
 export const ingredientsOf = (parts: readonly BenchPart[]) =>
