@@ -65,15 +65,21 @@ export const ratePerM2 = (ratePerL: number, depthCm: number): number => ratePerL
 export const ashVolumeL = (massG: number): number => massG / ASH_KG_PER_M3;
 
 /**
- * The most ash for so much compost, topsoil or potting mix, by the lowest of its recipes, less what is in it already, g.
+ * The most ash for so many litres of compost, topsoil or potting mix, itself not counted, by the lowest of its recipes, less what
+ * is in it already, g; nothing where a twentieth of it is missing only.
  *
  * @example
  * mostAshG('compost', 10, 0) // 113.6
  */
 export function mostAshG(use: Exclude<AshUse, 'bed'>, litres: number, thereG: number): number {
   const lowest = Math.min(...ASH_RECIPES.filter((one) => one.use === use).map(({ rate }) => rate[0]));
-  return Math.max(0, lowest * litres - thereG);
+  const allowedG = lowest * litres;
+  const leftG = allowedG - thereG;
+  return leftG < allowedG * NEARLY_ALL ? 0 : leftG;
 }
+
+/** So little is not worth weighing out (set here). */
+const NEARLY_ALL = 0.05;
 
 /** How ash is: each changes what it may be used for. */
 export interface AshCondition {

@@ -1,5 +1,11 @@
 import type { StockPosting } from '../../../contract/requests.ts';
-import { type AshCondition, type AshUse, DAMP_COUNTS, mostAshG } from '../../../core/yard/index.ts';
+import {
+  type AshCondition,
+  type AshUse,
+  DAMP_COUNTS,
+  ashVolumeL,
+  mostAshG,
+} from '../../../core/yard/index.ts';
 import type { ListedLot } from '../../ui/stock/use-stock.ts';
 
 /** What is not in the books and takes ash, and how much of it there usually is. */
@@ -14,13 +20,15 @@ export type AshTarget =
   | { readonly heap: ListedLot }
   | { readonly use: (typeof LOOSE_MIXES)[number]['use']; readonly litres: number };
 
+function mostInHeapG({ brief }: ListedLot): number {
+  if (!brief?.now) return 0;
+  const { volumeL, woodAshG } = brief.now;
+  return mostAshG('compost', volumeL - ashVolumeL(woodAshG), woodAshG);
+}
+
 /** Ash to weigh out at most, g, by the lowest recipe and with what is in a heap already; damp ash counts for less. */
 export function ashToWeighG(target: AshTarget, { isDamp }: Pick<AshCondition, 'isDamp'>): number {
-  const now = 'heap' in target ? target.heap.brief?.now : undefined;
-  const mostG =
-    'heap' in target
-      ? mostAshG('compost', now?.volumeL ?? 0, now?.woodAshG ?? 0)
-      : mostAshG(target.use, target.litres, 0);
+  const mostG = 'heap' in target ? mostInHeapG(target.heap) : mostAshG(target.use, target.litres, 0);
   return isDamp ? mostG / DAMP_COUNTS : mostG;
 }
 
