@@ -40,6 +40,16 @@ describe('npm run -s vine -- simulate', () => {
     expect(stdout).toMatch(/\d\.\d{12,}/);
   });
 
+  it('stops without a word when its reader has read enough', () => {
+    const command = `npm run -s vine -- simulate '${SCENARIO}' | head -n 1`;
+    const { stdout, stderr } = spawnSync('bash', ['-o', 'pipefail', '-c', command], {
+      cwd: PROJECT,
+      encoding: 'utf8',
+    });
+    expect(stdout).toBe('{\n');
+    expect(stderr).toBe('');
+  });
+
   it('says in one sentence what cannot be, and exits with 2', () => {
     const { status, stdout, stderr } = vine(
       'simulate',

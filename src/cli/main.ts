@@ -38,6 +38,12 @@ function main(words: readonly string[]): string {
 const textOf = (error: Error): string =>
   error instanceof InputError ? refusalSentence(error.path.join('.'), error.refusal) : error.message;
 
+/** Whoever reads may have read enough (`| head`): then there is nothing left to say, and nothing went wrong. */
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+  process.exit(0);
+});
+
 try {
   process.stdout.write(main(process.argv.slice(2)));
 } catch (error) {

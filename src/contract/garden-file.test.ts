@@ -39,6 +39,12 @@ const VERSION_1 = {
 };
 
 describe('the garden file', () => {
+  it('is described in formats that every validator knows, dates among them', () => {
+    const formats = [...gardenFileSchemaText().matchAll(/"format": "([^"]+)"/g)].map(([, format]) => format);
+    expect(new Set(formats)).toEqual(new Set(['date']));
+    expect(formats.length).toBeGreaterThan(20);
+  });
+
   it('is described by the schema in docs, which npm run schema writes', () => {
     expect(readFileSync('docs/garden-file.schema.json', 'utf8')).toBe(gardenFileSchemaText());
     expect(gardenFileSchema()).toMatchObject({ type: 'object', additionalProperties: false });

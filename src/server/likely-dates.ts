@@ -13,7 +13,7 @@ const UNTIL = ['clearedOn', 'readyOn'] as const;
 const YEARS_AHEAD = 10;
 
 /** Throws InputError naming the field where a record of `value` was done in the future, or is planned for another age. */
-function requireLikelyDates(value: unknown, today: string, latest: string): void {
+function requireDates(value: unknown, today: string, latest: string): void {
   if (typeof value !== 'object' || value === null) return;
   const record = value as Record<string, unknown>;
   for (const field of [...DONE_ON, ...UNTIL]) {
@@ -26,21 +26,23 @@ function requireLikelyDates(value: unknown, today: string, latest: string): void
     if (record['state'] !== 'laid' || typeof date !== 'string' || !ISO_DATE.test(date)) continue;
     if (date > today) throw new InputError([field], 'inTheFuture', { date, today, isPlannable: true });
   }
-  for (const inner of Object.values(record)) requireLikelyDates(inner, today, latest);
+  for (const inner of Object.values(record)) requireDates(inner, today, latest);
+}
+
+/** The same, held against an ISO date. */
+export function requireLikelyDates(value: unknown, today: string): void {
+  const latest = formatISO(addYears(new Date(`${today}T00:00:00`), YEARS_AHEAD), { representation: 'date' });
+  requireDates(value, today, latest);
 }
 
 /** Refuses what is said to have been done on a day that has not come, and plans of more than ten years. */
 export const likelyDatesOnly =
   (today: () => string): MiddlewareHandler =>
   async (c, next) => {
-    // A file keeps what it has: what is odd in it is told when it is read.
+    // A file keeps what it has; the rows of a table are weighed one by one by whoever reads them.
     const isRecord = !READING.has(c.req.method) && !FILE_PATH.test(c.req.path);
     if (isRecord && c.req.header('content-type')?.includes('json')) {
-      const now = today();
-      const latest = formatISO(addYears(new Date(`${now}T00:00:00`), YEARS_AHEAD), {
-        representation: 'date',
-      });
-      requireLikelyDates(parsed(await c.req.text()), now, latest);
+      requireLikelyDates(parsed(await c.req.text()), today());
     }
     await next();
   };

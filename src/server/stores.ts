@@ -136,7 +136,11 @@ export interface EarlierLog {
 }
 
 export interface Stores {
-  readonly gardens: Store<GardenRecord> & { list(): GardenRecord[] };
+  readonly gardens: Store<GardenRecord> & {
+    list(): GardenRecord[];
+    /** The last one removed first. */
+    listRemoved(): { readonly record: GardenRecord; readonly removedAt: string }[];
+  };
   readonly beds: OwnedStore<BedRecord>;
   readonly materials: OwnedStore<MaterialRecord>;
   readonly crops: OwnedStore<CropRecord>;

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
 import { setPassphrase } from '../../src/server/access.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
+import { GARDEN } from '../fixtures/books.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
 import { onAny as test } from './books-of-file.ts';
@@ -148,6 +149,29 @@ test('weather is read off the station, and can be taken back', async ({ page }) 
   await expect(page.getByText('120 days were measured, the last on 13 May 2026.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('The beds live under the twelve monthly normals')).toBeVisible();
+});
+
+test('a deleted garden stays listed after a reload, on an empty book too, and is brought back', async ({
+  page,
+  request,
+}) => {
+  await request.post(`${empty.address}/api/gardens`, {
+    data: { ...GARDEN, id: 'shore', name: 'Shore plot' },
+  });
+  await page.goto(`${empty.address}/garden/shore/data`);
+  const line = page.getByRole('listitem').filter({ hasText: 'Shore plot' });
+  await line.getByRole('button', { name: 'Delete' }).click();
+  await page.getByRole('tooltip').getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByText('Shore plot is deleted.')).toBeVisible();
+  await page.goto(`${empty.address}/welcome`);
+  const deleted = page.getByRole('region', { name: 'Deleted gardens' });
+  await expect(deleted).toContainText('Shore plot, deleted on');
+  await expectAccessible(page);
+  await deleted.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(deleted).toHaveCount(0);
+  await page.goto(`${empty.address}/garden/shore`);
+  await expect(page.getByRole('heading', { name: /at Shore plot/ })).toBeVisible();
+  await request.delete(`${empty.address}/api/gardens/shore?version=3`);
 });
 
 test('a backup is made, looked into and restored', async ({ page, request }) => {

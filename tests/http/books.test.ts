@@ -16,6 +16,7 @@ interface Body {
   readonly errors: readonly { readonly field: string; readonly sentence: string }[];
   readonly beds: readonly { readonly version: number }[];
   readonly gardens: readonly { readonly id: string }[];
+  readonly deleted: readonly { readonly id: string; readonly name: string; readonly deletedAt: string }[];
   readonly entries: readonly { readonly id: string }[];
 }
 
@@ -146,6 +147,20 @@ describe('keeping books', () => {
     expect(body.beds).toHaveLength(1);
     expect(body.entries).toMatchObject([{ id: 'begun-chips', massFreshKg: expect.any(Number) as number }]);
     await ask('DELETE', '/api/gardens/begun?version=1');
+  });
+
+  it('lists deleted gardens, the last one first, and brings them back', async () => {
+    const begun = { ...garden, id: 'gone', name: 'Gone for a while' };
+    await ask('POST', '/api/gardens', begun);
+    await ask('DELETE', '/api/gardens/gone?version=1');
+    const { deleted, gardens } = (await ask('GET', '/api/gardens')).body;
+    expect(gardens.map(({ id }) => id)).not.toContain('gone');
+    expect(deleted[0]).toMatchObject({ id: 'gone', name: 'Gone for a while' });
+    expect(deleted[0].deletedAt).toMatch(/^\d{4}-\d\d-\d\dT/);
+    expect((await ask('POST', '/api/gardens/gone/restore')).status).toBe(200);
+    const after = (await ask('GET', '/api/gardens')).body;
+    expect(after.deleted.map(({ id }) => id)).not.toContain('gone');
+    await ask('DELETE', '/api/gardens/gone?version=3');
   });
 
   it('makes beds alike together, all of them or none', async () => {

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ImportReport } from '../../src/contract/imports.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
 import { openBooks } from './open-books.ts';
@@ -74,6 +75,22 @@ describe('a day', () => {
     expect(status).toBe(422);
     expect(problem.errors?.[0]).toMatchObject({ field });
     expect(problem.errors?.[0].sentence).toMatch(/lies in the future.*belongs into the plan/);
+  });
+
+  it('that has not come is refused in the row of a table that says so, and the others are read', async () => {
+    const rows = ['2026-05-02', '2031-05-02'].map((date) => ({
+      ...water,
+      bedId: 'bed',
+      state: 'laid',
+      date,
+    }));
+    const { body } = await askAt<ImportReport>(server, 'POST', '/api/gardens/garden/imports?dryRun=true', {
+      collection: 'entries',
+      summary: 'a table',
+      rows,
+    });
+    expect(body.rows.map(({ outcome }) => outcome)).toEqual(['added', 'rejected']);
+    expect(body.rows[1].reasons[0].sentence).toMatch(/lies in the future/);
   });
 
   it.each([

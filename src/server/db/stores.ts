@@ -103,7 +103,11 @@ export function createStores(db: Database, now: () => string): Stores {
   const entries = entryStore(db, now);
   const opened = randomUUID();
   return {
-    gardens: { ...storeOver(gardens, now), list: () => gardens.list() },
+    gardens: {
+      ...storeOver(gardens, now),
+      list: () => gardens.list(),
+      listRemoved: () => gardens.listRemoved(),
+    },
     beds: { ...storeOver(beds, now), listOf: (gardenId) => beds.listWhere('garden_id = @value', gardenId) },
     materials: {
       ...storeOver(materials, now),

@@ -124,6 +124,18 @@ export class VersionedTable<Record extends Versioned> {
       .map((row) => this.#fromRow(row as Row));
   }
 
+  /** Removed records with the instant of their removal, the last one first. */
+  listRemoved(): { readonly record: Record; readonly removedAt: string }[] {
+    const rows = this.#prepared(
+      `SELECT ${this.#selected}, removed_at AS removedAt FROM ${this.table}
+         WHERE removed_at IS NOT NULL ORDER BY removed_at DESC, id`,
+    ).all() as Row[];
+    return rows.map(({ removedAt, ...fields }) => ({
+      record: this.#fromRow(fields),
+      removedAt: removedAt as string,
+    }));
+  }
+
   /** Keeps a new record. Throws IdTaken when a removed one still holds its id. */
   insert(record: Omit<Record, 'version' | 'createdAt' | 'updatedAt'>, now: string): Record {
     const values = { ...record, version: 1, createdAt: now, updatedAt: now };

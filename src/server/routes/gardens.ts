@@ -30,7 +30,14 @@ function requireLikelyGarden(
 export const gardenRoutes = ({ stores, today, newId }: AppContext, warmStock: (gardenId: string) => void) => {
   const books = booksSender(stores, today);
   return new Hono()
-    .get('/', (c) => c.json({ today: today(), gardens: stores.gardens.list() }, 200))
+    .get('/', (c) => {
+      const deleted = stores.gardens.listRemoved().map(({ record: { id, name }, removedAt }) => ({
+        id,
+        name,
+        deletedAt: removedAt,
+      }));
+      return c.json({ today: today(), gardens: stores.gardens.list(), deleted }, 200);
+    })
     .post('/', body(gardenDraft), (c) => {
       const draft = c.req.valid('json');
       const id = draft.id ?? newId();

@@ -3,6 +3,8 @@ import { Hono } from 'hono';
 import { z } from 'zod';
 import { gardenFileText } from '../../contract/garden-file.ts';
 import { importRequest, type ImportEntry } from '../../contract/imports.ts';
+import { findingAbout, findingsFrom } from '../../contract/check-garden.ts';
+import { requireLikelyDates } from '../likely-dates.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
 import { gardenFileOf } from '../imports/exported-garden.ts';
@@ -42,9 +44,13 @@ export const importRoutes = (context: AppContext) => {
       const { collection, summary, rows } = c.req.valid('json');
       const read = rows.map((raw, index): ReadRow => {
         const result = rowSchemas[collection].safeParse(raw);
-        return result.success
-          ? { collection, index, record: result.data, reasons: [] }
-          : { collection, index, record: {}, reasons: findingsOf(result.error) };
+        if (!result.success) return { collection, index, record: {}, reasons: findingsOf(result.error) };
+        const record: ReadRow['record'] = result.data;
+        const reasons = findingsFrom(
+          () => requireLikelyDates(record, context.today()),
+          (error) => findingAbout({ collection, id: record.id ?? null, path: error.path, error }),
+        );
+        return { collection, index, record, reasons };
       });
       const isDryRun = c.req.valid('query').dryRun === 'true';
       return c.json(

@@ -4,6 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import type { GardenRecord } from '../../../records/garden.ts';
 import { gardensQuery, useRemoveGarden, useRestoreGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
+import { DeletedGardens } from '../../ui/garden/DeletedGardens.tsx';
 import { DEMO_GARDEN_ID } from '../../ui/guide/demo-garden.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
@@ -27,6 +28,7 @@ export function Gardens({ gardenId }: { gardenId: string }) {
           />
         ))}
       </ul>
+      {data && <DeletedGardens deleted={data.deleted} />}
     </section>
   );
 }
@@ -63,7 +65,7 @@ function GardenLine({ garden, isOpen, next }: GardenLineProps) {
         description={
           id === DEMO_GARDEN_ID
             ? 'You can make it again at any time.'
-            : 'With all its beds and records. Export it first if you may want it again.'
+            : 'With all its beds and records. It stays listed here, and can be brought back.'
         }
         okText="Delete"
         cancelText="Cancel"

@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { backupsQuery } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { gardensQuery } from '../../api/gardens.ts';
+import { DeletedGardens } from '../../ui/garden/DeletedGardens.tsx';
 import { Backups } from '../../ui/data/Backups.tsx';
 import '../../ui/data/data.css';
 import { ImportWizard } from '../../ui/data/ImportWizard.tsx';
@@ -91,6 +92,7 @@ function Begin() {
                 {sentence}
               </p>
             ))}
+            {data && <DeletedGardens deleted={data.deleted} />}
             {data && (
               <BeginForm
                 today={data.today}
