@@ -203,7 +203,10 @@ test('the books open on a month, show their postings, and leave as CSV', async (
   await page.goto(address);
   const ledger = page.getByRole('region', { name: 'Ledger' });
   await ledger.getByText('month', { exact: true }).click();
+  await expect(ledger).toContainText('1 May 2026 to 14 May 2026, whole bed');
+  await ledger.getByRole('checkbox', { name: 'with the forecast' }).check();
   await expect(ledger).toContainText('1 May 2026 to 31 May 2026');
+  await expect(ledger).toContainText('with what is expected from 15 May 2026 on');
   await ledger.getByRole('button', { name: 'The period before' }).click();
   await expect(ledger).toContainText('1 April 2026 to 30 April 2026');
   await ledger.getByRole('button', { name: 'Available, contact zone' }).click();
@@ -214,14 +217,14 @@ test('the books open on a month, show their postings, and leave as CSV', async (
   const saving = page.waitForEvent('download');
   await ledger.getByRole('button', { name: 'CSV' }).click();
   const file = readFileSync(await (await saving).path(), 'utf8').split('\r\n');
-  expect(file[0]).toBe('from,until,element,account,line,counterparty,amount_g');
+  expect(file[0]).toBe('from,until,basis,element,account,line,counterparty,amount_g');
   const rows = file.slice(1).map((line) => line.split(','));
   const april = rows.filter(
-    ([from, , element, account]) =>
+    ([from, , , element, account]) =>
       from === '2026-04-01' && element === 'nitrogen' && account === 'contactZone',
   );
-  const amount = (line: string) => Number(april.find((row) => row[4] === line)![6]);
-  const posted = april.filter((row) => row[5] !== '').reduce((sum, row) => sum + Number(row[6]), 0);
+  const amount = (line: string) => Number(april.find((row) => row[5] === line)![7]);
+  const posted = april.filter((row) => row[6] !== '').reduce((sum, row) => sum + Number(row[7]), 0);
   expect(Math.abs(amount('opening') + posted - amount('closing'))).toBeLessThan(1e-9);
 });
 

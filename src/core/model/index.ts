@@ -16,7 +16,14 @@ export {
   nitrogenWashedOut,
 } from './ledger/flow-sums.ts';
 export { FLOW_COUNT, type FlowName } from './ledger/flows.ts';
-export { PERIOD_KINDS, type PeriodKind, monthStarts, periodAround } from './ledger/periods.ts';
+export {
+  type Basis,
+  PERIOD_KINDS,
+  type PeriodKind,
+  monthStarts,
+  partedAt,
+  periodAround,
+} from './ledger/periods.ts';
 export { copyPostings, openPostings, readPostings } from './ledger/postings.ts';
 export {
   type BalanceSample,

@@ -154,7 +154,7 @@ const years = (question: BedQuestion): Worked<OutlookYear[]> =>
   worked(question, (today) => outlook(plannedYearsOf(question, today, OUTLOOK_YEARS), today, OUTLOOK_YEARS));
 
 const books = (question: BedQuestion): Worked<MonthBooks> =>
-  worked(question, (today) => monthBooks(scenarioOf(question, today, ADVICE_DAYS)));
+  worked(question, (today) => monthBooks(scenarioOf(question, today, ADVICE_DAYS), today));
 
 const brief = (question: BedQuestion): Worked<BedBrief> =>
   worked(question, (today) => {

@@ -19,22 +19,28 @@ export interface BooksSample extends BalanceSample {
 export interface MonthBooks {
   readonly startDay: DayNumber;
   readonly endDay: DayNumber;
-  /** First morning of every month, and both ends. */
+  /** The morning after today: what is posted from then on is forecast. */
+  readonly forecastFromDay: DayNumber;
+  /** First morning of every month, that on which the forecast begins, and both ends. */
   readonly samples: readonly BooksSample[];
   readonly largestRelativeError: number;
 }
 
-/** The books of a run, closed at the end of every month. */
-export function monthBooks(scenario: BedScenario): MonthBooks {
+/** The books of a run, closed at the end of every month and of today. */
+export function monthBooks(scenario: BedScenario, today: DayNumber): MonthBooks {
   const { startDay, endDay } = scenario;
+  const forecastFromDay = Math.min(endDay, Math.max(startDay, today + 1));
+  const mornings = new Set([...monthStarts({ fromDay: startDay, untilDay: endDay }), forecastFromDay]);
   const run = startRun(scenario);
-  const samples = monthStarts({ fromDay: startDay, untilDay: endDay }).map((day) => {
-    runTo(run, day);
-    const balances = new Float64Array(BALANCE_COUNT);
-    readBalances(run.bed, balances);
-    const flows = new Float64Array(FLOW_COUNT);
-    readPostings(run.bed.state.postings, flows);
-    return { day, balances, flows };
-  });
-  return { startDay, endDay, samples, largestRelativeError: run.largestRelativeError };
+  const samples = [...mornings]
+    .sort((a, b) => a - b)
+    .map((day) => {
+      runTo(run, day);
+      const balances = new Float64Array(BALANCE_COUNT);
+      readBalances(run.bed, balances);
+      const flows = new Float64Array(FLOW_COUNT);
+      readPostings(run.bed.state.postings, flows);
+      return { day, balances, flows };
+    });
+  return { startDay, endDay, forecastFromDay, samples, largestRelativeError: run.largestRelativeError };
 }

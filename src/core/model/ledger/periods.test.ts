@@ -4,7 +4,7 @@ import { dayNumberFromIso, isoDateOf } from '../../ground/climate/calendar.ts';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import { monthBooks } from '../../bed/projection/month-books.ts';
 import { bedScenario } from '../../bed/books/bed-scenario.ts';
-import { monthStarts, periodAround, type PeriodKind } from './periods.ts';
+import { monthStarts, partedAt, periodAround, type PeriodKind } from './periods.ts';
 import { carbonStatement, nitrogenStatement } from './statement.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, []);
@@ -26,6 +26,17 @@ describe('periods', () => {
   it('end where the run begins and ends', () => {
     expect(around('2025-11-02', 'year')).toEqual(['2025-10-01', '2026-01-01']);
     expect(around('2027-02-10', 'month')).toEqual(['2027-02-01', '2027-02-15']);
+  });
+  it('are parted where the forecast begins, with no empty part', () => {
+    const [from, until] = [day('2026-01-01'), day('2027-01-01')];
+    const whole = { fromDay: from, untilDay: until };
+    const cut = day('2026-05-15');
+    expect(partedAt(whole, cut)).toEqual([
+      { fromDay: from, untilDay: cut, basis: 'facts' },
+      { fromDay: cut, untilDay: until, basis: 'forecast' },
+    ]);
+    expect(partedAt(whole, from)).toEqual([{ ...whole, basis: 'forecast' }]);
+    expect(partedAt(whole, until)).toEqual([{ ...whole, basis: 'facts' }]);
   });
   it('follow each other without a gap', () => {
     const starts = monthStarts(run);
@@ -72,7 +83,7 @@ describe('the books by month', () => {
     today,
     endDay: today,
   });
-  const books = monthBooks(scenario);
+  const books = monthBooks(scenario, today);
   const months = books.samples.slice(1).map((closing, i) => [books.samples[i], closing] as const);
   it('balance in every month, and every account by its own postings', () => {
     for (const [opening, closing] of months) {

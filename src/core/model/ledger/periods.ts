@@ -34,6 +34,21 @@ export function periodAround(day: DayNumber, kind: PeriodKind, run: Period): Per
   };
 }
 
+/** Whether what is posted in a period was worked out from what is written down, or is forecast. */
+export type Basis = 'facts' | 'forecast';
+
+/** A period parted where the forecast begins: what lies before, and what after; neither is empty. */
+export function partedAt(
+  { fromDay, untilDay }: Period,
+  forecastFromDay: DayNumber,
+): (Period & { readonly basis: Basis })[] {
+  const parts = [
+    { fromDay, untilDay: Math.min(untilDay, forecastFromDay), basis: 'facts' as const },
+    { fromDay: Math.max(fromDay, forecastFromDay), untilDay, basis: 'forecast' as const },
+  ];
+  return parts.filter((part) => part.fromDay < part.untilDay);
+}
+
 /** Every first of a month within a run, and both its ends. */
 export function monthStarts({ fromDay, untilDay }: Period): DayNumber[] {
   const starts = [fromDay];

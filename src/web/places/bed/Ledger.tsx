@@ -1,14 +1,16 @@
 import { useMeasures } from '../../app/garden-context.ts';
-import { Button, Segmented } from 'antd';
+import { Button, Checkbox, Segmented } from 'antd';
 import { memo, useState } from 'react';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import {
+  type Basis,
   MODEL_VERSION,
   PERIOD_KINDS,
   type PeriodKind,
   ashStatement,
   carbonStatement,
   nitrogenStatement,
+  partedAt,
   periodAround,
 } from '../../../core/model/index.ts';
 import type { BedSample, MonthBooks } from '../../../core/bed/index.ts';
@@ -34,14 +36,27 @@ interface LedgerProps {
 
 type View = 'accounts' | 'batches';
 
-/** Opening and closing books of a period of these books. */
-export function statementsOf(books: MonthBooks, day: DayNumber, kind: PeriodKind) {
-  const period = periodAround(day, kind, { fromDay: books.startDay, untilDay: books.endDay });
+/**
+ * Opening and closing books of the period that holds a day. One that today lies in ends today, unless the day is later or the
+ * forecast is asked for.
+ */
+export function statementsOf(
+  books: MonthBooks,
+  day: DayNumber,
+  { kind, withForecast }: { readonly kind: PeriodKind; readonly withForecast: boolean },
+) {
+  const whole = periodAround(day, kind, { fromDay: books.startDay, untilDay: books.endDay });
+  const parts = partedAt(whole, books.forecastFromDay);
+  const period = withForecast || parts.length === 1 || day >= books.forecastFromDay ? whole : parts[0]!;
   const at = (morning: DayNumber) =>
     books.samples.findLast((sample) => sample.day <= morning) ?? books.samples[0]!;
   const [opening, closing] = [at(period.fromDay), at(period.untilDay)];
   return {
     period,
+    /** Of the period as shown. */
+    basis: partedAt(period, books.forecastFromDay).map(({ basis }) => basis),
+    /** Whether there is more of it to come. */
+    isParted: parts.length > 1,
     carbon: carbonStatement(opening, closing),
     nitrogen: nitrogenStatement(opening, closing),
     ash: ashStatement(opening, closing),
@@ -54,6 +69,17 @@ const differenceWords = (share: number): string =>
   share <= A_BILLIONTH
     ? 'less than a billionth of their sum'
     : `${plainFigure(share * 100, 2)} % of their sum`;
+
+const BASIS_WORDS: Record<Basis, string> = { facts: 'to date', forecast: 'forecast' };
+
+/** Whether the figures follow from what is written down, or are what is expected. */
+function BasisTag({ basis, forecastFromDay }: { basis: readonly Basis[]; forecastFromDay: DayNumber }) {
+  const words =
+    basis.length > 1
+      ? `with what is expected from ${fullDate(forecastFromDay)} on`
+      : BASIS_WORDS[basis[0] ?? 'facts'];
+  return <span className={basis.includes('forecast') ? 'status' : 'soft'}>{words}</span>;
+}
 
 /** The books of the bed over a month, a season, a year or all of it, and the proof that they balance. */
 export const Ledger = memo(function Ledger({
@@ -68,7 +94,9 @@ export const Ledger = memo(function Ledger({
   const { system } = useMeasures();
   const [kind, setKind] = useState<PeriodKind>('year');
   const [view, setView] = useState<View>('accounts');
-  const { period, carbon, nitrogen, ash } = statementsOf(books, day, kind);
+  const [isAsked, setAsked] = useState(false);
+  const shown = { kind, withForecast: isAsked };
+  const { period, basis, isParted, carbon, nitrogen, ash } = statementsOf(books, day, shown);
   const title = `${fullDate(period.fromDay)} to ${fullDate(period.untilDay - 1)}`;
   const step = (to: DayNumber) => () => onDay(Math.min(books.endDay - 1, Math.max(books.startDay, to)));
   return (
@@ -91,7 +119,9 @@ export const Ledger = memo(function Ledger({
           >
             ‹
           </Button>
-          <span className="soft">{title}, whole bed</span>
+          <span className="soft">
+            {title}, whole bed, <BasisTag basis={basis} forecastFromDay={books.forecastFromDay} />
+          </span>
           <Button
             size="small"
             type="text"
@@ -102,6 +132,11 @@ export const Ledger = memo(function Ledger({
             ›
           </Button>
         </span>
+        {isParted && day < books.forecastFromDay && (
+          <Checkbox checked={isAsked} onChange={(event) => setAsked(event.target.checked)}>
+            with the forecast
+          </Checkbox>
+        )}
         <Segmented
           size="small"
           value={view}
@@ -126,7 +161,7 @@ export const Ledger = memo(function Ledger({
       {view === 'batches' ? (
         <BatchBook layers={layers} sample={sample} day={day} areaM2={areaM2} />
       ) : (
-        <div className="two-books">
+        <div className={basis.includes('forecast') ? 'two-books forecast' : 'two-books'}>
           <div>
             <StatementTable title="Carbon" statement={carbon} words={CARBON_WORDS} areaM2={areaM2} />
             <StatementTable title="Minerals (ash)" statement={ash} words={ASH_WORDS} areaM2={areaM2} />

@@ -77,7 +77,7 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
   const crops = namedCrops(sample, books);
   const names = bedNames(books);
   const product = productsFor(bed, advice.feedAvailability);
-  const { carbon, nitrogen } = statementsOf(answers.books, today, 'year');
+  const { carbon, nitrogen } = statementsOf(answers.books, today, { kind: 'year', withForecast: false });
   const spoken = [
     { title: 'Lock-up', answer: lockUpAnswer(advice, names, measures) },
     { title: 'Feed', answer: doseAnswer(advice, { ...bed, names, measures, product }) },
@@ -111,13 +111,13 @@ function WorkedSheet({ bed, answers }: SheetProps & { answers: BedAnswers }) {
       <MindList {...{ advice, today }} names={recordNames(books)} />
       <div className="two-books">
         <StatementTable
-          title="Carbon this year"
+          title="Carbon this year, to date"
           statement={carbon}
           words={CARBON_WORDS}
           areaM2={bed.areaM2}
         />
         <StatementTable
-          title="Nitrogen this year"
+          title="Nitrogen this year, to date"
           statement={nitrogen}
           words={NITROGEN_WORDS}
           areaM2={bed.areaM2}

@@ -32,9 +32,10 @@ const books = monthBooks(
     today,
     endDay: today + 60,
   }),
+  today,
 );
-const rowsOf = (kind: 'month' | 'year', areaM2 = 5) =>
-  Papa.parse<Record<string, string>>(ledgerCsv({ books, day: today, kind, areaM2, system: 'metric' }), {
+const rowsOf = (kind: 'month' | 'year', areaM2 = 5, day = today) =>
+  Papa.parse<Record<string, string>>(ledgerCsv({ books, day, kind, areaM2, system: 'metric' }), {
     header: true,
   }).data;
 
@@ -49,8 +50,18 @@ describe('the ledger as CSV', () => {
     expect(amounts('opening')).toHaveLength(8);
   });
   it('ends with the period that holds the day on show', () => {
-    expect(rowsOf('month').at(-1)).toMatchObject({ from: '2026-05-01', until: '2026-05-31' });
-    expect(rowsOf('year').at(-1)).toMatchObject({ from: '2026-01-01', until: '2026-07-12' });
+    expect(rowsOf('month').at(-1)).toMatchObject({ from: '2026-05-01', until: '2026-05-14', basis: 'facts' });
+    expect(rowsOf('year').at(-1)).toMatchObject({ from: '2026-01-01', until: '2026-05-14' });
+  });
+  it('tells what is forecast apart, and no day twice', () => {
+    const spans = new Set(
+      rowsOf('month', 5, today + 20).map(({ from, until, basis }) => `${from} ${until} ${basis}`),
+    );
+    expect([...spans].slice(-3)).toEqual([
+      '2026-05-01 2026-05-14 facts',
+      '2026-05-15 2026-05-31 forecast',
+      '2026-06-01 2026-06-30 forecast',
+    ]);
   });
   it('speaks for the whole bed', () => {
     const laid = (areaM2: number) =>

@@ -3,26 +3,30 @@ import { type DayNumber, isoDateOf } from '../../../core/ground/index.ts';
 import {
   type PeriodKind,
   type Statement,
+  type Basis,
   ashStatement,
   carbonStatement,
   nitrogenStatement,
+  partedAt,
   periodAround,
 } from '../../../core/model/index.ts';
 import { tableInUnits } from '../../../contract/tables/table-in-units.ts';
 import type { UnitSystem } from '../../../refusals/refusal.ts';
 import type { MonthBooks } from '../../../core/bed/index.ts';
 
-const HEADER = ['from', 'until', 'element', 'account', 'line', 'counterparty', 'amount_g'];
+const HEADER = ['from', 'until', 'basis', 'element', 'account', 'line', 'counterparty', 'amount_g'];
 
 function linesOf({
   statement,
   from,
   until,
+  basis,
   areaM2,
 }: {
   readonly statement: Statement;
   readonly from: string;
   readonly until: string;
+  readonly basis: Basis;
   readonly areaM2: number;
 }): (string | number)[][] {
   const row = ({
@@ -35,7 +39,7 @@ function linesOf({
     readonly line: string;
     readonly counterparty: string;
     readonly gPerM2: number;
-  }) => [from, until, statement.element, account, line, counterparty, gPerM2 * areaM2];
+  }) => [from, until, basis, statement.element, account, line, counterparty, gPerM2 * areaM2];
   return [
     ...statement.assets.flatMap(({ account, openingG, closingG, postings }) => [
       row({ account, line: 'opening', counterparty: '', gPerM2: openingG }),
@@ -51,7 +55,7 @@ function linesOf({
 }
 
 /**
- * The books of a whole run as CSV (RFC 4180), period by period up to the one that holds `day`; amounts in grams or
+ * The books of a whole run as CSV (RFC 4180), period by period up to the one that holds `day`, with what is forecast apart; amounts in grams or
  * ounces for the whole bed, what comes into an account positive.
  */
 export function ledgerCsv({
@@ -72,15 +76,19 @@ export function ledgerCsv({
     books.samples.findLast((sample) => sample.day <= morning) ?? books.samples[0]!;
   const rows: (string | number)[][] = [];
   for (let from = books.startDay; from <= day && from < books.endDay;) {
-    const { untilDay } = periodAround(from, kind, run);
-    const [opening, closing] = [at(from), at(untilDay)];
-    const [first, last] = [isoDateOf(from), isoDateOf(untilDay - 1)];
+    const { fromDay, untilDay } = periodAround(from, kind, run);
+    const { basis, ...part } = partedAt(
+      { fromDay: Math.max(from, fromDay), untilDay },
+      books.forecastFromDay,
+    )[0]!;
+    const [opening, closing] = [at(part.fromDay), at(part.untilDay)];
+    const about = { from: isoDateOf(part.fromDay), until: isoDateOf(part.untilDay - 1), basis, areaM2 };
     rows.push(
-      ...linesOf({ statement: carbonStatement(opening, closing), from: first, until: last, areaM2 }),
-      ...linesOf({ statement: nitrogenStatement(opening, closing), from: first, until: last, areaM2 }),
-      ...linesOf({ statement: ashStatement(opening, closing), from: first, until: last, areaM2 }),
+      ...linesOf({ statement: carbonStatement(opening, closing), ...about }),
+      ...linesOf({ statement: nitrogenStatement(opening, closing), ...about }),
+      ...linesOf({ statement: ashStatement(opening, closing), ...about }),
     );
-    from = untilDay;
+    from = part.untilDay;
   }
   return asCsv(tableInUnits({ fields: HEADER, data: rows }, system));
 }
