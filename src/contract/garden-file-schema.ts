@@ -4,7 +4,10 @@ import { GARDEN_FILE_VERSION, gardenFile } from './garden-file.ts';
 
 type Overridden = Parameters<NonNullable<NonNullable<Parameters<typeof z.toJSONSchema>[1]>['override']>>[0];
 
-/** Dates are told to be dates, and of formats only those that the standard knows stay: a strict validator refuses any other. */
+/**
+ * Dates are told to be dates, and of formats only those that the standard knows stay: a strict validator refuses any
+ * other.
+ */
 function asStandard({ zodSchema, jsonSchema }: Overridden): void {
   if (fieldMeta.get(zodSchema)?.isDate) jsonSchema.format = 'date';
   if (jsonSchema.format === jsonSchema.contentEncoding) delete jsonSchema.format;

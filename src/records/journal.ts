@@ -93,7 +93,10 @@ export const journalFields = {
     brewId: z.enum(BREW_IDS),
     litres: finite.gt(0).max(10_000),
     state: z.enum(BREW_STATES),
-    /** When it was used up or thrown away, and on which bed it was poured; absent or null for elsewhere, and while it goes. */
+    /**
+     * When it was used up or thrown away, and on which bed it was poured; absent or null for elsewhere, and while it
+     * goes.
+     */
     endedOn: date.nullish(),
     pouredOnBedId: id.nullish(),
   },

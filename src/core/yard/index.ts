@@ -13,13 +13,13 @@ export { ashOnBed, ashTakenG } from './ash/ash-on-bed.ts';
 export {
   ASH_KG_PER_M3,
   ASH_RECIPES,
-  DAMP_COUNTS,
   type AshCondition,
   type AshUse,
   ashEffect,
   ashVolumeL,
   mostAshG,
   ratePerM2,
+  weighedAshG,
 } from './ash/ash-recipes.ts';
 
 // brews

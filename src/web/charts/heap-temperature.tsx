@@ -49,7 +49,10 @@ const heapValues = (format: (celsius: number) => string): ChartValues<Row> => {
   };
 };
 
-/** What the probe said, day by day, against what the model expects and the line of the rules; a tick under the axis for each turning. */
+/**
+ * What the probe said, day by day, against what the model expects and the line of the rules; a tick under the axis for
+ * each turning.
+ */
 export const HeapTemperature = memo(function HeapTemperature({
   readings,
   predicted,

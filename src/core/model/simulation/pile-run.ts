@@ -82,8 +82,9 @@ export function startPile(
 }
 
 /**
- * One sub-step: ammonia, humus, then decay. `escape` is the temperature modifier, times whatever else lets ammonia out; `modifier` the
- * temperature modifier times air and moisture; `ammoniumShare` is the share of the mineral nitrogen that can escape as ammonia. Mutates pile.
+ * One sub-step: ammonia, humus, then decay. `escape` is the temperature modifier, times whatever else lets ammonia out;
+ * `modifier` the temperature modifier times air and moisture; `ammoniumShare` is the share of the mineral nitrogen that
+ * can escape as ammonia. Mutates pile.
  */
 export function agePileSubStep(pile: RunningPile, escape: number, modifier: number, ammoniumShare = 1): void {
   const { cohorts, account, postings, parameters: p, dtDays } = pile;

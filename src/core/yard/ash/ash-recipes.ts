@@ -91,7 +91,16 @@ export interface AshCondition {
 }
 
 /** Damp ash has washed out and weighs water: it counts for less (common practice, no source; the factor is set here). */
-export const DAMP_COUNTS = 0.6;
+const DAMP_COUNTS = 0.6;
+
+/**
+ * Ash to weigh out, g, so that so much dry ash of it counts.
+ *
+ * @example
+ * weighedAshG(60, { isDamp: true }) // 100
+ */
+export const weighedAshG = (countsG: number, { isDamp }: Pick<AshCondition, 'isDamp'>): number =>
+  isDamp ? countsG / DAMP_COUNTS : countsG;
 
 /**
  * Calcium carbonate equivalent of wood ash, share of its mass: 0.25 to 0.6 (general literature, from memory); calcium
@@ -107,30 +116,22 @@ function limeForOnePh(clayPct: number): number {
 }
 
 export interface AshEffect {
-  /** What of it counts, g/m2. */
-  readonly effectiveGPerM2: number;
   readonly limeGPerM2: readonly [low: number, likely: number, high: number];
   readonly phRise: readonly [low: number, likely: number, high: number];
   readonly potassiumGPerM2: number;
   readonly calciumGPerM2: number;
 }
 
-/** What so much ash does to the soil of a bed. */
-export function ashEffect(
-  gPerM2: number,
-  clayPct: number,
-  { isDamp }: Pick<AshCondition, 'isDamp'>,
-): AshEffect {
-  const effective = gPerM2 * (isDamp ? DAMP_COUNTS : 1);
+/** What so much dry ash does to the soil of a bed. */
+export function ashEffect(gPerM2: number, clayPct: number): AshEffect {
   const lime = [LIME_EQUIVALENT.low, LIME_EQUIVALENT.likely, LIME_EQUIVALENT.high].map(
-    (share) => share * effective,
+    (share) => share * gPerM2,
   ) as [number, number, number];
   const perPh = limeForOnePh(clayPct);
   return {
-    effectiveGPerM2: effective,
     limeGPerM2: lime,
     phRise: lime.map((one) => one / perPh) as [number, number, number],
-    potassiumGPerM2: effective * potassiumFractionDryBasis('wood_ash'),
-    calciumGPerM2: effective * CALCIUM_FRACTION,
+    potassiumGPerM2: gPerM2 * potassiumFractionDryBasis('wood_ash'),
+    calciumGPerM2: gPerM2 * CALCIUM_FRACTION,
   };
 }

@@ -4,7 +4,7 @@ import { dayNumberFromIso } from '../../ground/climate/calendar.ts';
 import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import type { Entry } from '../../../records/entry.ts';
 import { ashGate, type AshQuestion } from './ash-gate.ts';
-import { ASH_RECIPES, ashEffect, mostAshG, ratePerM2 } from './ash-recipes.ts';
+import { ASH_RECIPES, ashEffect, mostAshG, ratePerM2, weighedAshG } from './ash-recipes.ts';
 
 const day = (iso: string) => dayNumberFromIso(iso, ['date']);
 const laid = (materialId: string, date: string, massFreshKg = 1): Entry => ({
@@ -134,9 +134,11 @@ describe('ash on a bed', () => {
   it('has to be clean, dry and without soot', () => {
     expect(stops({ condition: { ...GOOD, isSooty: true } })).toEqual(['sooty']);
     expect(stops({ condition: { ...GOOD, isCleanWood: false } })).toEqual(['dirtyWood']);
-    expect(ashEffect(100, 20, { isDamp: true }).potassiumGPerM2).toBeCloseTo(3, 9);
+    expect(weighedAshG(60, { isDamp: true })).toBeCloseTo(100, 9);
+    expect(weighedAshG(60, { isDamp: false })).toBe(60);
+    expect(ashEffect(100, 20).potassiumGPerM2).toBeCloseTo(5, 9);
   });
   it('limes sand more than clay', () => {
-    expect(ashEffect(100, 5, GOOD).phRise[1]).toBeGreaterThan(ashEffect(100, 40, GOOD).phRise[1] * 2);
+    expect(ashEffect(100, 5).phRise[1]).toBeGreaterThan(ashEffect(100, 40).phRise[1] * 2);
   });
 });

@@ -1,12 +1,18 @@
 import { clamp } from '../../ground/index.ts';
 import type { Treatment } from '../../../records/lot.ts';
 
-/** Turning lets out the air of the heap; a sheet keeps some of it in, a bag or drum most (directions from NRAES-54, from memory; the figures are set here and held to its ranges by `heap-losses.test.ts`). */
+/**
+ * Turning lets out the air of the heap; a sheet keeps some of it in, a bag or drum most (directions from NRAES-54, from
+ * memory; the figures are set here and held to its ranges by `heap-losses.test.ts`).
+ */
 const TURNED = 1.5;
 const UNDER_A_SHEET = 0.7;
 const SHUT = 0.3;
 
-/** Moisture at which the loss rate of the model holds, wet basis; drier heaps hold less ammonia in their water (set here). */
+/**
+ * Moisture at which the loss rate of the model holds, wet basis; drier heaps hold less ammonia in their water (set
+ * here).
+ */
 const USUAL_MOISTURE = 0.58;
 const DRYNESS_SLOPE = 3;
 

@@ -4,7 +4,10 @@ import type { TemperatureReading } from './keeping.ts';
 /** The temperature the rules go by, degrees C. */
 export const HOT_FROM_C = 55;
 
-/** Hotter than this the helpers of a heap die, its nitrogen goes, and a large dry heap can begin to smoulder (NRAES-54, from memory), degrees C. */
+/**
+ * Hotter than this the helpers of a heap die, its nitrogen goes, and a large dry heap can begin to smoulder (NRAES-54,
+ * from memory), degrees C.
+ */
 export const TOO_HOT_FROM_C = 70;
 
 /**

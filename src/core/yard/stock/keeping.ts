@@ -69,7 +69,10 @@ export function airFactor({ keeping, isTurned }: Treatment, p: ModelParameters):
   return (isTurned ? p.turnedPileFactor : p.stillPileFactor) * (keeping === 'shut' ? 0.5 : 1);
 }
 
-/** A heap is hot within days, stays so for two to three weeks and is cool after two months (NRAES-54, from memory; shape set here). */
+/**
+ * A heap is hot within days, stays so for two to three weeks and is cool after two months (NRAES-54, from memory; shape
+ * set here).
+ */
 const HEATS_UP_DAYS = 1.5;
 const PEAK_FACTOR = 1.25;
 const HALF_COOLED_FACTOR = 0.85;

@@ -35,7 +35,10 @@ const FINISHED_QUICK_SHARE = 0.03;
 export const FINISHED_RECOGNIZABLE_SHARE = 0.35;
 /** And nothing in it is younger: weeks of heat and a month or more of curing (NRAES-54, from memory; the figure is set here). */
 const FINISHED_FROM_DAYS = 90;
-/** And so little ammonium is left, g of its nitrogen in a gram of dry matter: 500 mg/kg parts mature compost from immature (California Compost Quality Council, from memory). */
+/**
+ * And so little ammonium is left, g of its nitrogen in a gram of dry matter: 500 mg/kg parts mature compost from
+ * immature (California Compost Quality Council, from memory).
+ */
 const FINISHED_AMMONIUM = 500e-6;
 /** They do not decide what a mix is. */
 const ADDITIONS: ReadonlySet<MaterialKind> = new Set(['char', 'fertiliser', 'none']);

@@ -44,7 +44,10 @@ export interface LotBrief {
   readonly nearestMaterialId: string | null;
   readonly openedOn: DayNumber | null;
   readonly warmthC: number | null;
-  /** What it would have inside by the model alone, from half a year ago to four weeks on; empty for what heats not by itself. */
+  /**
+   * What it would have inside by the model alone, from half a year ago to four weeks on; empty for what heats not by
+   * itself.
+   */
   readonly predictedWarmth: readonly TemperatureReading[];
   /** Null for what is not on its way to compost. */
   readonly heap: HeapRipeness | null;

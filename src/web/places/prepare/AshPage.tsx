@@ -7,7 +7,6 @@ import type { BedRecord } from '../../../records/bed.ts';
 import {
   ASH_KG_PER_M3,
   ASH_RECIPES,
-  DAMP_COUNTS,
   ASH_YEARLY_CAP_G_PER_M2,
   type AshCondition,
   type AshGate,
@@ -16,6 +15,7 @@ import {
   ashGate,
   ashVolumeL,
   ratePerM2,
+  weighedAshG,
 } from '../../../core/yard/index.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
@@ -206,9 +206,9 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
   const rate = figureOf(read) ?? Number.NaN;
   const isOver = rate > gate.leftGPerM2 + 1e-9;
   // What is typed is dry ash; of damp ash more is weighed out for the same.
-  const effect = ashEffect(rate > 0 ? rate : 0, bed.clayPct, { isDamp: false });
+  const effect = ashEffect(rate > 0 ? rate : 0, bed.clayPct);
   const grams = rate * bed.areaM2;
-  const weighedG = condition.isDamp ? grams / DAMP_COUNTS : grams;
+  const weighedG = weighedAshG(grams, condition);
   const source = fields.lotId ?? ashLots[0]?.lot.id ?? '';
   const troubles = sentencesOf(write.error);
   const give = () =>

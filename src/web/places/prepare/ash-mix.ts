@@ -2,9 +2,9 @@ import type { StockPosting } from '../../../contract/requests.ts';
 import {
   type AshCondition,
   type AshUse,
-  DAMP_COUNTS,
   ashVolumeL,
   mostAshG,
+  weighedAshG,
 } from '../../../core/yard/index.ts';
 import type { ListedLot } from '../../ui/stock/use-stock.ts';
 
@@ -27,9 +27,9 @@ function mostInHeapG({ brief }: ListedLot): number {
 }
 
 /** Ash to weigh out at most, g, by the lowest recipe and with what is in a heap already; damp ash counts for less. */
-export function ashToWeighG(target: AshTarget, { isDamp }: Pick<AshCondition, 'isDamp'>): number {
+export function ashToWeighG(target: AshTarget, condition: Pick<AshCondition, 'isDamp'>): number {
   const mostG = 'heap' in target ? mostInHeapG(target.heap) : mostAshG(target.use, target.litres, 0);
-  return isDamp ? mostG / DAMP_COUNTS : mostG;
+  return weighedAshG(mostG, condition);
 }
 
 /**
