@@ -17,8 +17,14 @@ import { useWrite } from './use-write.ts';
 
 const { gardens, beds, entries, plantings, crops, 'build-ups': buildUps } = client.api;
 
+/** With no connection an answer kept by an earlier version may stand in, which told of no deleted gardens. */
+const OF_AN_EARLIER_VERSION = { deleted: [] };
+
 export const gardensQuery = () =>
-  queryOptions({ queryKey: ['gardens'], queryFn: () => bodyOf(gardens.$get()) });
+  queryOptions({
+    queryKey: ['gardens'],
+    queryFn: async () => ({ ...OF_AN_EARLIER_VERSION, ...(await bodyOf(gardens.$get())) }),
+  });
 
 const booksSource: BooksSource = {
   whole: async (gardenId) => {
