@@ -29,6 +29,17 @@ onDemo.describe('a season on the demo', () => {
     await expect(page.getByRole('form', { name: 'Write an entry' })).toHaveCount(0);
     await expect(page.getByRole('region', { name: 'Entries' })).toContainText('17 May 2026');
 
+    await test.step('a build-up takes a layer from a pile too', async () => {
+      await page.getByRole('button', { name: 'Build up' }).click();
+      await page.getByRole('button', { name: /^Fungal mulch/ }).click();
+      const top = page.getByLabel('Material of layer 1');
+      await choose(page, 'Material of layer 1', 'Hazel chips by the gate');
+      await expect(top).toBeVisible();
+      await page.getByRole('button', { name: 'Try it on the bed' }).click();
+      await expect(layers(page)).toContainText('Hazel chips by the gate');
+      await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    });
+
     await test.step('it stands in the calendar, worked out and not typed', async () => {
       await page.getByRole('link', { name: 'Calendar' }).click();
       await isWorkedOut(page);

@@ -19,7 +19,11 @@ import {
   plantableFrom,
   totalEffort,
 } from '../../../core/bed/index.ts';
-import { isSouthern, isoDateOf } from '../../../core/ground/index.ts';
+import { isSouthern, isoDateOf, type Material } from '../../../core/ground/index.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { useStock } from '../../ui/stock/use-stock.ts';
+import type { StockedLot } from '../../worker/stock-answers.ts';
+import { chosenLot } from './posting-form.ts';
 import { useRemoveBuildUp, useRestoreBuildUp } from '../../api/gardens.ts';
 import { QuantityInput, useReader } from '../../ui/forms/QuantityField.tsx';
 import {
@@ -36,7 +40,7 @@ import type { Measures } from '../../../words/measures.ts';
 import { cautionInWords } from '../../../words/words.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
-import { materialOptions } from '../../ui/materials/material-options.ts';
+import { materialOptions, stockOptions } from '../../ui/materials/material-options.ts';
 import { materialName } from '../../../words/record-names.ts';
 
 interface BuildUpBandProps {
@@ -175,8 +179,14 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
       thickness: typedFrom(thicknessCm, 'length', { ...reader, digits: 2 }),
     })),
   );
-  const find = useMemo(() => materialFinder(books), [books]);
-  const options = useMemo(() => materialOptions(books).map((group) => ({ ...group })), [books]);
+  const { lots } = useStock(books);
+  const stocked = useMemo(() => lots.flatMap(({ brief }) => brief ?? []), [lots]);
+  const find = useMemo(() => sourceFinder(books, stocked), [books, stocked]);
+  const options = useMemo(
+    () =>
+      [stockOptions(stocked, books), ...materialOptions(books)].filter((group) => group.options.length > 0),
+    [books, stocked],
+  );
   const set = (key: string, change: Partial<TypedLayer>) =>
     setTyped((before) => before.map((one) => (one.key === key ? { ...one, ...change } : one)));
   const layers = typed.map(({ key, thickness, ...layer }) => ({
@@ -210,12 +220,12 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
         state: one.date > books.today ? 'planned' : 'laid',
         date: one.date,
         note: choice.name,
-        materialId: one.materialId,
+        ...takenFrom(one.materialId, stocked),
         amount: one.thicknessCm,
         unit: 'cm',
         massFreshKg: one.massFreshKg,
         dugDepthCm: one.dugDepthCm,
-        seasonedMonths: one.seasonedMonths,
+        seasonedMonths: chosenLot(one.materialId) === null ? one.seasonedMonths : 0,
         plantFrom: ready !== null && ready > dayOf(date) ? isoDateOf(ready) : null,
       })),
     );
@@ -251,7 +261,7 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
                 <Button
                   size="small"
                   type="text"
-                  aria-label={`Leave out ${materialName(layer.materialId, books.materials)}`}
+                  aria-label={`Leave out ${sourceName(layer.materialId, books)}`}
                   onClick={() => setTyped((before) => before.filter(({ key }) => key !== layer.key))}
                 >
                   ✕
@@ -308,10 +318,35 @@ function ChosenBuildUp({ choice, bed, onTry, onClose, onBack }: ChosenProps) {
   );
 }
 
-function layerNote({ dugDepthCm, seasonedMonths, afterDays }: TypedLayer, measures: Measures): string {
+/** Layers come from outside by their material, or out of a pile by its id; a pile is what it is today. */
+function sourceFinder(books: GardenBooks, stocked: readonly StockedLot[]) {
+  const known = materialFinder(books);
+  return (source: string): Material | undefined => {
+    const lotId = chosenLot(source);
+    if (lotId === null) return known(source);
+    return stocked.find((one) => one.lotId === lotId)?.material ?? undefined;
+  };
+}
+
+function takenFrom(source: string, stocked: readonly StockedLot[]) {
+  const lotId = chosenLot(source);
+  const nearest = stocked.find((one) => one.lotId === lotId)?.nearestMaterialId;
+  return lotId === null ? { materialId: source } : { lotId, materialId: nearest ?? '' };
+}
+
+function sourceName(source: string, books: GardenBooks): string {
+  const lotId = chosenLot(source);
+  if (lotId === null) return materialName(source, books.materials);
+  return books.lots.find(({ id }) => id === lotId)?.name ?? 'a pile';
+}
+
+function layerNote(
+  { materialId, dugDepthCm, seasonedMonths, afterDays }: TypedLayer,
+  measures: Measures,
+): string {
   return [
     ...(dugDepthCm > 0 ? [`dug in ${measures.thickness(dugDepthCm)}`] : []),
-    ...(seasonedMonths > 0 ? [`${seasonedMonths} months in a heap`] : []),
+    ...(seasonedMonths > 0 && chosenLot(materialId) === null ? [`${seasonedMonths} months in a heap`] : []),
     ...(afterDays > 0 ? [`${plainFigure(afterDays / 365, 2)} year${afterDays > 365 ? 's' : ''} later`] : []),
   ].join(', ');
 }
