@@ -10,7 +10,7 @@ import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
 export { GARDEN_FILE_FORMAT };
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_VERSION = 8;
+export const GARDEN_FILE_VERSION = 9;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -60,6 +60,8 @@ const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   6: (file) => ({ ...file, crops: [] }),
   // Nutrients, salts and texture of soil tests came with version 8, and more photos than one; both are absent without.
   7: (file) => file,
+  // When a brew ended and where it was poured came with version 9, absent without, and potting mix as a purpose.
+  8: (file) => file,
 };
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
