@@ -208,7 +208,7 @@ export const STAGE_WORDS: Record<HeapStage, string> = {
 
 /** Said of a heap whose probe reads above 70 C. */
 export const tooHotWords = (measures: Measures): string =>
-  `Too hot: above ${measures.warmth(TOO_HOT_FROM_C)} its helpers die and its nitrogen leaves. Turn it today, water dry parts, and stand back from the steam; a large dry heap can begin to smoulder.`;
+  `Too hot: above ${measures.warmth(TOO_HOT_FROM_C)} its microbes die and its nitrogen escapes. Turn it today, water dry parts, and stand back from the steam; a large dry heap can begin to smoulder.`;
 
 /** Said of a pile large enough to take fire by itself. */
 export const FIRE_CAUTION =
@@ -216,7 +216,7 @@ export const FIRE_CAUTION =
 
 type RipenessSign = HeapRipeness['signs'][number]['sign'];
 
-/** What makes compost of a heap, and what is said while it is still wanting. */
+/** What makes compost of a heap, and what is said while it is still missing. */
 export const RIPENESS_SIGN_WORDS: Record<RipenessSign, { readonly met: string; readonly unmet: string }> = {
   narrow: { met: 'C:N below 20', unmet: 'C:N still 20 or more' },
   gentle: { met: 'quick matter used up', unmet: 'quick matter left, which would heat it again' },

@@ -89,7 +89,7 @@ test('a load is mixed, heats, is found too hot, finishes, charges char, and goes
     await open('2026-12-10', '/prepare/heaps');
     const heap = region(page, 'Lane heap');
     await expect(heap).toContainText('Finished compost.');
-    await expect(heap).toContainText('Nothing is wanting.');
+    await expect(heap).toContainText('Nothing is missing.');
     await page.goto(`${server!.address}/garden/heap/stock`);
     await expect(page.getByRole('row').filter({ hasText: 'Lane heap' })).toContainText('finished compost');
   });

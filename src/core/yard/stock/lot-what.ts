@@ -1,5 +1,6 @@
 import { findLibraryMaterial, hasTrait, type MaterialKind } from '../../ground/index.ts';
 import { isEmpty, type LotContents } from './lot-contents.ts';
+import { isLeafMould, LEAF_MOULD } from './nearest-material.ts';
 import { bodyOf, isMature, isMix, kindOf } from './lot-figures.ts';
 
 /** What a lot has become, as a gardener would name it. */
@@ -13,8 +14,6 @@ export interface LotWhat {
   readonly hasChar: boolean;
 }
 
-/** What leaves become. */
-export const LEAF_MOULD = 'leaf_mould';
 /** Kinds that say too little of a thing by themselves: it goes by its material. */
 const BY_MATERIAL: ReadonlySet<MaterialKind> = new Set(['compost', 'fertiliser', 'none']);
 
@@ -31,9 +30,7 @@ function namedWhat(contents: LotContents, named: LotContents): LotWhat['what'] {
   const [{ materialId }] = named.cohorts;
   const isOne = named.cohorts.every((one) => one.materialId === materialId);
   const cameSo = named.cohorts.every((one) => one.kind === kind);
-  if (kind === 'compost' && named.cohorts.every((one) => one.kind === 'leaf')) {
-    return { code: 'material', materialId: LEAF_MOULD };
-  }
+  if (isLeafMould(named)) return { code: 'material', materialId: LEAF_MOULD };
   if (
     kind === 'compost' &&
     isMature(contents) &&

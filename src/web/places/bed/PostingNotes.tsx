@@ -55,7 +55,7 @@ export function StockShort({ entry, stocked }: StockShortProps) {
   return (
     <p className="cautions status-stop" role="status">
       ▲ {measures.volume(overL)} of this would not be there: {measures.volume(freeL + (own?.litres ?? 0))} of{' '}
-      {name} is available, the rest is promised to other plans or kept back.
+      {name} is available, the rest is reserved for other plans or kept back.
     </p>
   );
 }

@@ -14,7 +14,7 @@ import {
 } from '../../ui/forms/typed-quantity.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import type { ListedLot } from '../../ui/stock/use-stock.ts';
-import { type AshTarget, ashPosting, ashToWeighG, LOOSE_MIXES } from './ash-mix.ts';
+import { type AshTarget, ashPiles, ashPosting, ashToWeighG, LOOSE_MIXES } from './ash-mix.ts';
 
 const LITRES: QuantityAsked = { quantity: 'volume', above: 0, max: 1e6 };
 const RAW_KINDS: ReadonlySet<string> = new Set(['manure', 'residue', 'green', 'compost']);
@@ -33,11 +33,7 @@ export function AshIntoMixes({ lots, condition }: AshIntoMixesProps) {
       <div className="section-head">
         <h2>Into compost, soil or pots</h2>
       </div>
-      <MixInAsh
-        heaps={lots.filter(takesAsh)}
-        ashLots={lots.filter(({ brief }) => brief?.now && brief.nearestMaterialId === 'wood_ash')}
-        condition={condition}
-      />
+      <MixInAsh heaps={lots.filter(takesAsh)} ashLots={ashPiles(lots)} condition={condition} />
       {raw.length > 0 && (
         <p className="status-stop">
           ▲ Not into {raw.map(({ lot }) => lot.name).join(', ')}: still at work or raw. Ash would drive the

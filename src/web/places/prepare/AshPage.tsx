@@ -42,6 +42,7 @@ import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import './prepare.css';
 import { AshIntoMixes } from './AshIntoMixes.tsx';
+import { ashPiles } from './ash-mix.ts';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 
 const USES: readonly (readonly [AshUse, string])[] = [
@@ -202,7 +203,7 @@ function GiveAsh({ bed, date, condition, lots, gate }: BedAshProps & { gate: Ash
   const write = useWriteEntry(bed.id);
   const remove = useRemoveEntry();
   const offerUndo = useUndo();
-  const ashLots = lots.filter(({ brief }) => brief?.now && brief.nearestMaterialId === 'wood_ash');
+  const ashLots = ashPiles(lots);
   const rate = figureOf(read) ?? Number.NaN;
   const isOver = rate > gate.leftGPerM2 + 1e-9;
   // What is typed is dry ash; of damp ash more is weighed out for the same.

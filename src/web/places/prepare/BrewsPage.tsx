@@ -30,7 +30,8 @@ import {
 } from '../../../words/brew-words.ts';
 import { dateNear, dayOf, fullDate } from '../../../words/dates.ts';
 import { formatPercent } from '../../../words/figures.ts';
-import { GoingBrews, pouredEntry } from './GoingBrews.tsx';
+import { GoingBrews } from './GoingBrews.tsx';
+import { pouredEntry } from './poured-entry.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import '../../ui/stock/stock.css';

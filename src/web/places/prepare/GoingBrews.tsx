@@ -1,9 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { BrewRecord, JournalChange } from '../../../records/journal.ts';
-import type { BrewId } from '../../../records/vocabulary.ts';
-import type { EntryDraft } from '../../../records/entry.ts';
-import { type ScaledBrew, brewDates, scaleBrew } from '../../../core/yard/index.ts';
+import { brewDates, scaleBrew } from '../../../core/yard/index.ts';
 import { journalAsChange } from '../../api/as-change.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useRemoveEntry, useWriteEntry } from '../../api/gardens.ts';
@@ -14,35 +12,10 @@ import { DateField } from '../../ui/forms/DateField.tsx';
 import { Choice } from '../../ui/forms/inputs.tsx';
 import { BREW_WORDS } from '../../../words/brew-words.ts';
 import { dateNear, dayOf, fullDate } from '../../../words/dates.ts';
+import { pouredEntry } from './poured-entry.ts';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 
 type BrewChange = Extract<JournalChange, { kind: 'brew' }>;
-
-/** The layer that a brew is in the books of a bed; null where it brings nothing that is followed. */
-export function pouredEntry(
-  id: BrewId,
-  scaled: ScaledBrew,
-  {
-    date,
-    today,
-    litresWords,
-  }: { readonly date: string; readonly today: string; readonly litresWords: string },
-): EntryDraft | null {
-  const [main] = scaled.adds;
-  if (!main) return null;
-  return {
-    type: 'lay',
-    state: date > today ? 'planned' : 'laid',
-    date,
-    note: `${BREW_WORDS[id].name}, ${litresWords}.`,
-    materialId: main.materialId,
-    lotId: null,
-    amount: main.litres,
-    unit: 'litre',
-    dugDepthCm: 0,
-    seasonedMonths: 0,
-  };
-}
 
 /** Brews that stand about, until when each keeps, and what becomes of it. */
 export function GoingBrews() {

@@ -149,12 +149,12 @@ function RipenessSigns({ signs }: Pick<HeapRipeness, 'signs'>) {
       .filter(({ isMet }) => isMet === met)
       .map(({ sign }) => RIPENESS_SIGN_WORDS[sign][met ? 'met' : 'unmet'])
       .join('; ');
-  const wanting = told(false);
+  const missing = told(false);
   return (
     <span className="soft">
       {' '}
       {told(true) !== '' && `There already: ${told(true)}. `}
-      {wanting === '' ? 'Nothing is wanting.' : `Still wanting: ${wanting}.`}
+      {missing === '' ? 'Nothing is missing.' : `Still missing: ${missing}.`}
     </span>
   );
 }
@@ -210,7 +210,7 @@ function CompostHeap({ heap: { lot, brief, log }, today, href }: CompostHeapProp
               'The broken line is what the model expects of a heap said to be hot. '}
             {log.readings.length === 0
               ? 'No temperatures yet. Put a probe into the middle and log what it says.'
-              : 'Where a probe has spoken, the books go by it.'}
+              : 'Where a probe was read, its temperature is used.'}
           </p>
         </div>
         <ul className="plain-list">

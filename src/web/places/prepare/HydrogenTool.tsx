@@ -32,7 +32,7 @@ export function HydrogenTool() {
           <span className="tool-result" role="status">
             {isRatio && typed.trim() !== ''
               ? least === null
-                ? 'nobody vouches for it: it is hardly charred'
+                ? 'no figure: above 0.7 it is hardly charred'
                 : `at least ${formatPercent(least)} of its carbon (Budai et al. 2013)`
               : '—'}
           </span>

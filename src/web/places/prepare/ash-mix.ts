@@ -15,6 +15,10 @@ export const LOOSE_MIXES = [
   { use: 'pots', label: 'potting mix, or the mix in pots', usualL: 10 },
 ] as const satisfies readonly { readonly use: AshUse; readonly label: string; readonly usualL: number }[];
 
+/** Piles of ash in stock. */
+export const ashPiles = (lots: readonly ListedLot[]): ListedLot[] =>
+  lots.filter(({ brief }) => brief?.now && brief.nearestMaterialId === 'wood_ash');
+
 /** Something ash is mixed into: a heap in the books, or so much of something else. */
 export type AshTarget =
   | { readonly heap: ListedLot }

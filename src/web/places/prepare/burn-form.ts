@@ -52,6 +52,13 @@ export interface BurnForm {
   readonly charMoisturePct: string;
 }
 
+/** What the parts of the form of a burn are given. */
+export interface BurnFieldsProps {
+  readonly form: BurnForm;
+  readonly set: (change: Partial<BurnForm>) => void;
+  readonly troubles: Record<string, string>;
+}
+
 export const blankBurn = (
   today: string,
   source: string,
