@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { HabitAct } from '../records/habit.ts';
 import { measuresOf } from './measures.ts';
-import { conflictInWords, reasonWords, unmetWords, wantWords } from './share-words.ts';
+import {
+  conflictInWords,
+  idleWords,
+  loadsWords,
+  passedWords,
+  reasonWords,
+  unmetWords,
+  wantWords,
+} from './share-words.ts';
 import { actWords, amountWords, measureCaption, measureInWords, signed, targetWords } from './years-words.ts';
 
 const metric = measuresOf({ measures: 'metric' });
@@ -111,8 +119,33 @@ describe('sharing out in words', () => {
     expect(unmetWords(open)).toMatch(/feed met to 40 %: .*hold back/);
   });
   it('says what own choices ask that cannot be', () => {
-    const conflict = { type: 'beyondStock', pileId: 'p', fixedL: 500, thereL: 120 } as const;
+    const conflict = { type: 'beyondStock', pileId: 'p', season: 'now', fixedL: 500, thereL: 120 } as const;
     expect(conflictInWords(conflict, names, metric)).toContain('500 L of pile p, and 120 L can be given');
+  });
+  it('names the room that a limit leaves', () => {
+    const conflict = { type: 'beyondBound', bedId: 'a', code: 'phosphorus', usedG: 32, roomG: 0 } as const;
+    expect(conflictInWords(conflict, names, metric)).toMatch(
+      /bed a brings 32 g of phosphorus.*room for none/,
+    );
+  });
+  it('says why a pile is not used up, beds of one reason together', () => {
+    const beds = [
+      { bedId: 'a', reason: 'wantsNone' },
+      { bedId: 'b', reason: 'phosphorus' },
+      { bedId: 'c', reason: 'wantsNone' },
+    ] as const;
+    expect(idleWords({ pileId: 'p', leftL: 90, neverShared: null, beds }, names.bed)).toBe(
+      'all that is wanted of it is met on bed a and bed c; phosphorus is at or over the guide value on bed b',
+    );
+    expect(passedWords([{ bedId: 'a', code: 'lockUp' }], names.bed)).toBe('nitrogen held back on bed a');
+    expect(passedWords([], names.bed)).toBe('none');
+  });
+  it('counts barrows, and buckets where a barrow is too much', () => {
+    const carrier = { barrowL: 85, bucketL: 10 };
+    expect(loadsWords(170, carrier)).toBe('2 barrows');
+    expect(loadsWords(10, carrier)).toBe('1 bucket');
+    expect(loadsWords(120, carrier)).toBe('12 buckets');
+    expect(loadsWords(42.5, carrier)).toBe('0.5 barrows');
   });
   it('a bed that wants nothing wants nothing', () => {
     expect(wantWords({ cover: 0, humus: 0, feed: 0, char: 0 }, metric)).toBe('nothing');

@@ -119,8 +119,8 @@ async function sharing(): Promise<void> {
       id,
       kind: material.kind,
       materialId: id,
-      freeL: 2500,
-      comingL: 500,
+      thereL: { now: 2500, halfYear: 3000, year: 3000, yearAndHalf: 3000 },
+      keptShare: { now: 1, halfYear: 1, year: 1, yearAndHalf: 1 },
       isRawChar: false,
       isLogs: false,
       material,
@@ -137,7 +137,7 @@ async function sharing(): Promise<void> {
   const beds = settings.map(shareBed);
   const gains = settings.flatMap((setting, i) => shareGains(setting, beds[i], piles));
   const modeled = performance.now();
-  shareOut({ piles, beds, gains, fixed: [] }, solve);
+  shareOut({ piles, beds, gains, fixed: [], carrier: { barrowL: 85, bucketL: 10 } }, solve);
   report('sharing out: seven piles run on sixty beds for five years', timesOf([modeled - started]), null);
   report('sharing out: the solver', timesOf([performance.now() - modeled]), null);
 }

@@ -170,27 +170,36 @@ onDemo.describe('years on the demo', () => {
 
   test('the stock is shared out with reasons, own choices kept, and made the plan', async ({ page }) => {
     await page.goto(`${GARDEN}/share`);
-    const answer = page.getByText(/of what the beds need is met/);
+    const answer = page.getByText(/of what the beds need is met within every limit/);
     await expect(answer).toBeVisible({ timeout: 30_000 });
-    await test.step('better than sharing evenly, by the measure it states', async () => {
-      const [, met, even] = /^(\d+) %.* would meet (\d+) %/.exec((await answer.textContent())!)!;
-      expect(Number(met)).toBeGreaterThan(Number(even));
+    await test.step('within every limit, which sharing evenly is not', async () => {
+      const ways = page.getByRole('table').filter({ hasText: 'Way of sharing' });
+      await expect(ways.getByRole('row', { name: 'As proposed' })).toContainText('none');
+      await expect(page.getByText(/^Evenly over all beds: \d+ limits passed$/)).toBeVisible();
+      await expect(page.getByRole('list', { name: 'More than a bed should get' })).toHaveCount(0);
       await expect(region(page, 'this season')).toContainText('because');
+      await expect(region(page, 'What stays in the yard')).toContainText('it does not belong on');
       await expectAccessible(page);
     });
     await test.step('a choice of one’s own stays; one that cannot be is said to be impossible', async () => {
       const own = region(page, 'Your own choices');
-      const fix = async (litres: string) => {
-        await choose(page, 'Of', 'Last year’s compost');
+      const fix = async (pile: string, litres: string) => {
+        await choose(page, 'Of', pile);
         await choose(page, 'to', 'Ferry Strip');
         await choose(page, 'of', 'liters');
         await page.getByLabel('exactly', { exact: true }).fill(litres);
         await own.getByRole('button', { name: 'Add' }).click();
       };
-      await fix('60');
+      await fix('Hazel chips by the gate', '30');
       await expect(region(page, 'this season').getByText('your own choice, kept as it is')).toBeVisible();
-      await fix('9000');
+      await expect(page.getByRole('row', { name: 'Your own choices alone' })).toContainText('none');
+      await fix('Last year’s compost', '60');
+      await expect(page.getByRole('alert')).toContainText('of phosphorus; beside its plans');
+      await own.getByRole('listitem').filter({ hasText: 'compost' }).getByRole('button').click();
+      await fix('Hazel chips by the gate', '9000');
       await expect(page.getByRole('alert')).toContainText('It cannot be done like this');
+      await expect(page.getByRole('alert')).toContainText('can be given');
+      await page.reload();
       await expect(page.getByRole('alert')).toContainText('can be given');
       await own.getByRole('button', { name: 'Remove' }).click();
       await expect(answer).toBeVisible();
@@ -199,7 +208,7 @@ onDemo.describe('years on the demo', () => {
       await region(page, 'this season').getByRole('button', { name: 'Make it the plan' }).click();
       await expect(page.getByText(/loads? (is|are) planned\. See the spreading day/)).toBeVisible();
       await page.getByRole('link', { name: 'See the spreading day' }).click();
-      await expect(page.getByText('Last year’s compost').first()).toBeVisible();
+      await expect(page.getByText('Hazel chips by the gate').first()).toBeVisible();
     });
   });
 });

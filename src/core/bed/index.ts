@@ -95,7 +95,17 @@ export {
   PALENESS_SHOWN,
 } from './plan/bed-plan.ts';
 export type { ComingCrop, PlantingObjection } from './plan/coming-crops.ts';
-export { type BedLimit, PHOSPHORUS_YEARLY_G_PER_M2, washedOutLimit } from './plan/limits.ts';
+export {
+  type BedLimit,
+  PHOSPHORUS_YEARLY_G_PER_M2,
+  type SpreadLimitCode,
+  broughtBy,
+  countedBy,
+  phosphorusAllowance,
+  roomToSpread,
+  washedOutGuideG,
+  washedOutLimit,
+} from './plan/limits.ts';
 export { type PlanChange, planChanges } from './plan/plan-changes.ts';
 export { type PlannedBed, planOfBed } from './plan/plan-of-bed.ts';
 export { type AdviceSetting, adviceSetting } from './plan/advice-setting.ts';

@@ -1,16 +1,30 @@
 /* The long run: habits over decades and their worth, and the stock shared out among beds. */
 
 // sharing
-export type { ExplainedShare, ShareReason, UnmetCause, UnmetWant } from './sharing/explain.ts';
+export type {
+  ExplainedShare,
+  IdlePile,
+  IdleReason,
+  ShareReason,
+  UnmetCause,
+  UnmetWant,
+} from './sharing/explain.ts';
 export { type MaterialPile, shareBed, shareGains } from './sharing/garden-shares.ts';
-export { type ShareAnswer, type ShareConflict, shareOut } from './sharing/share-out.ts';
+export type { PassedBound, ShareMeasure } from './sharing/measure.ts';
+export type { ShareConflict } from './sharing/share-conflicts.ts';
+export { type ShareAnswer, shareOut } from './sharing/share-out.ts';
 export {
+  type BoundCode,
   type ByPurpose,
-  type FixedShare,
+  type BySeason,
   type Purpose,
   SHARE_SEASONS,
+  type Share,
   type ShareProblem,
   type ShareSeason,
+  inAllL,
+  seasonStart,
+  sharingDay,
 } from './sharing/share-problem.ts';
 
 // years

@@ -109,6 +109,7 @@ export {
   type BedRun,
   type Bookmark,
   takeBookmark,
+  withTrialLayer,
   missedByTrialCrop,
   resumeAt,
   returnTo,
@@ -117,6 +118,7 @@ export {
 } from './simulation/run.ts';
 export {
   type Apply,
+  type ApplyMaterial,
   type ApplyOpening,
   type AutomaticIrrigation,
   type BedEvent,

@@ -5,7 +5,10 @@ import { type SolveLinearProgram, linearProgramText } from '../../core/ground/in
 export const solverOver =
   (highs: Pick<Highs, 'solve'>): SolveLinearProgram =>
   (program) => {
-    const solution = highs.solve(linearProgramText(program), { presolve: 'on' });
+    const solution = highs.solve(linearProgramText(program), {
+      presolve: 'on',
+      ...(program.nearEnoughShare === undefined ? {} : { mip_rel_gap: program.nearEnoughShare }),
+    });
     switch (solution.Status) {
       case 'Optimal':
         return {

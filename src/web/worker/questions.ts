@@ -308,7 +308,11 @@ export const choicesQuery = (question: BedQuestion) =>
 /** Who gets what of the stock: the core says what it would do where, the solver chooses. */
 export const shareQuery = (asked: SharingAsked) =>
   queryOptions({
-    queryKey: ['share', asked.question, [asked.reserves, asked.aimOrganicMatterPct, asked.fixed]] as Asked,
+    queryKey: [
+      'share',
+      asked.question,
+      [asked.reserves, asked.aimOrganicMatterPct, asked.fixed, asked.carrier],
+    ] as Asked,
     queryFn: async ({ signal }) => {
       const problem = await advising(signal, (core) => core.sharing(asked));
       if (!problem.ok) return problem;

@@ -4,6 +4,7 @@ import {
   type LotBrief,
   type LotContents,
   type LotCourse,
+  type LotHistory,
   type LotLine,
   type TimelinePoint,
   ashTakenG,
@@ -37,7 +38,7 @@ import {
   yardAgenda,
 } from '../../core/season/index.ts';
 import { type GardenRecords, type StockRuns, materialFinder, stockRuns } from '../../core/bed/index.ts';
-import type { MaterialPile } from '../../core/long-run/index.ts';
+import { type BySeason, type MaterialPile, SHARE_SEASONS, seasonStart } from '../../core/long-run/index.ts';
 import { stockMemory } from './bed-books.ts';
 
 /** The stock of a garden, and the day it is looked at. */
@@ -101,9 +102,6 @@ export function stockBriefs(
   });
 }
 
-/** What arrives later than this belongs to another year. */
-const NEXT_SEASON_DAYS = 182;
-
 /** Every lot that holds something or is about to, as something to share out. */
 export function stockPiles(
   question: StockQuestion,
@@ -111,36 +109,54 @@ export function stockPiles(
 ): MaterialPile[] {
   const runs = runsFor(question);
   const today = dayNumberFromIso(question.today, ['today']);
-  const nextSeason = today + NEXT_SEASON_DAYS;
+  const starts = SHARE_SEASONS.map((season) => seasonStart(today, season));
   return question.records.lots.flatMap(({ id }): MaterialPile[] => {
     const { promises, finishedOn } = briefOf(question, id, reserves[id] ?? 0);
     const planned = runs.planned.lots.get(id)!;
     const isWorking = isStillWorking(runs.today.lots.get(id)!.contents, finishedOn, today);
     // A heap that is at work is left alone; it is given away when it has become compost.
-    if (isWorking && (finishedOn === null || finishedOn > nextSeason)) return [];
+    if (isWorking && (finishedOn === null || finishedOn > starts.at(-1)!)) return [];
     const now = runs.today.lots.get(id)!.contents;
     const later = planned.looks.find(
       ({ day, contents }) => contents && !isEmpty(contents) && day > (isWorking ? finishedOn! : today),
     );
     const contents = isWorking || isEmpty(now) ? later?.contents : now;
     if (!contents) return [];
-    const arrivingL = planned.lines
-      .filter(({ isPlanned, cause, day }) => isPlanned && cause.type !== 'time' && day <= nextSeason)
-      .reduce((sum, line) => sum + Math.max(0, line.volumeL), 0);
+    const kept = starts.map((day) => keptShare(runs.ahead.lots.get(id)!, today, day));
+    const thereL = isWorking
+      ? starts.map((day) => (day < finishedOn! ? 0 : volumeL(contents)))
+      : starts.map((day) => promises.freeL + arrivedL(planned, day));
     const materialId = nearestMaterialId(contents);
     return [
       {
         id,
         kind: kindOf(contents),
         materialId,
-        freeL: isWorking ? 0 : promises.freeL,
-        comingL: isWorking ? volumeL(contents) : arrivingL,
+        thereL: bySeason(thereL),
+        // A heap at work is measured as what it will have become.
+        keptShare: bySeason(isWorking ? starts.map(() => 1) : kept),
         isRawChar: kindOf(contents) === 'char' && isRawChar(figuresOf(contents)),
         isLogs: findLibraryMaterial(materialId)?.particleSize === 'log',
         material: materialOfContents(contents),
       },
     ];
   });
+}
+
+const bySeason = (values: readonly number[]): BySeason<number> =>
+  Object.fromEntries(SHARE_SEASONS.map((season, i) => [season, values[i]!])) as unknown as BySeason<number>;
+
+/** What plans bring into a lot by the evening of a day, L. */
+const arrivedL = ({ lines }: LotHistory, until: DayNumber): number =>
+  lines
+    .filter(({ isPlanned, cause, day }) => isPlanned && cause.type !== 'time' && day <= until)
+    .reduce((sum, line) => sum + Math.max(0, line.volumeL), 0);
+
+/** What is left of a liter of today on a later day, nothing taken; 1 where there is nothing today. */
+function keptShare({ looks }: LotHistory, today: DayNumber, day: DayNumber): number {
+  const volumeOn = (on: DayNumber) => looks.findLast((look) => look.day <= on + 1)?.figures.volumeL ?? 0;
+  const [now, then] = [volumeOn(today), volumeOn(day)];
+  return now > 0 && then > 0 ? Math.min(1, then / now) : 1;
 }
 
 /** A mix of several things that is on its way to compost. */

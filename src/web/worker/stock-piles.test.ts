@@ -68,21 +68,32 @@ const pilesOf = (lots: Lot[], movements: Movement[], reserves: Record<string, nu
 describe('what of the stock can be shared out', () => {
   it('is what is free: the reserve stays', () => {
     const [pile] = pilesOf([lot('chips')], [received('chips', 'chips_branch', 800)], { chips: 300 });
-    expect(pile).toMatchObject({ id: 'chips', kind: 'wood', isLogs: false, comingL: 0 });
-    expect(pile.freeL).toBeGreaterThan(400);
-    expect(pile.freeL).toBeLessThanOrEqual(500);
+    expect(pile).toMatchObject({ id: 'chips', kind: 'wood', isLogs: false });
+    expect(pile.thereL.now).toBeGreaterThan(400);
+    expect(pile.thereL.now).toBeLessThanOrEqual(500);
+    expect(pile.thereL.yearAndHalf).toBe(pile.thereL.now);
   });
-  it('what is to arrive within half a year is coming, what arrives later is not', () => {
+  it('what is to arrive is there from the season after it has come; what comes after the last season is not', () => {
     const movements = [
       received('chips', 'chips_branch', 800),
       received('chips', 'chips_branch', 500, { state: 'planned', date: '2026-09-01' }),
-      received('chips', 'chips_branch', 900, { state: 'planned', date: '2027-03-01' }),
+      received('chips', 'chips_branch', 900, { state: 'planned', date: '2028-03-01' }),
     ];
-    expect(pilesOf([lot('chips')], movements)[0]?.comingL).toBeCloseTo(500, 0);
+    const { thereL } = pilesOf([lot('chips')], movements)[0];
+    expect(thereL.halfYear - thereL.now).toBeCloseTo(500, 0);
+    expect(thereL.yearAndHalf).toBe(thereL.halfYear);
+  });
+  it('a pile shrinks from season to season, and is told to', () => {
+    const { keptShare } = pilesOf([lot('leaves')], [received('leaves', 'leaves_mixed', 800)])[0];
+    expect(keptShare.now).toBe(1);
+    expect(keptShare.halfYear).toBeLessThan(1);
+    expect(keptShare.yearAndHalf).toBeLessThan(keptShare.halfYear);
   });
   it('an empty place to which something is coming is a pile already', () => {
     const planned = received('chips', 'chips_branch', 500, { state: 'planned', date: '2026-06-01' });
-    expect(pilesOf([lot('chips')], [planned])).toMatchObject([{ id: 'chips', kind: 'wood', freeL: 0 }]);
+    expect(pilesOf([lot('chips')], [planned])).toMatchObject([
+      { id: 'chips', kind: 'wood', thereL: { now: 0 } },
+    ]);
     expect(pilesOf([lot('nothing')], [])).toEqual([]);
   });
   it('logs and raw char are known for what they are; charged char may be laid', () => {
@@ -102,9 +113,9 @@ describe('what of the stock can be shared out', () => {
   it('a heap at work is left alone, and given away when it has become compost', () => {
     const hot = { isHot: true, isTurned: true };
     const fresh = pilesOf([lot('heap', hot)], [made('heap', HEAP, '2026-05-01')]);
-    for (const pile of fresh) expect(pile.freeL).toBe(0);
+    for (const pile of fresh) expect(pile.thereL.now).toBe(0);
     const old = pilesOf([lot('heap', hot)], [made('heap', HEAP, '2023-05-01')]);
     expect(old).toMatchObject([{ id: 'heap', kind: 'compost' }]);
-    expect(old[0].freeL).toBeGreaterThan(50);
+    expect(old[0].thereL.now).toBeGreaterThan(50);
   });
 });

@@ -17,7 +17,7 @@ import {
 import type { Habit, LayAct } from '../../records/habit.ts';
 import {
   type AmountAnswer,
-  type FixedShare,
+  type Share,
   type ShareProblem,
   type Target,
   type YearPoint,
@@ -208,7 +208,8 @@ export interface SharingAsked {
   /** Kept back in each lot, L. */
   readonly reserves: Readonly<Record<string, number>>;
   readonly aimOrganicMatterPct: number;
-  readonly fixed: readonly FixedShare[];
+  readonly fixed: readonly Share[];
+  readonly carrier: ShareProblem['carrier'];
 }
 
 /** What lies in stock and what the beds want of it, as a problem to solve. */
@@ -217,6 +218,7 @@ export function sharingProblem({
   reserves,
   aimOrganicMatterPct,
   fixed,
+  carrier,
 }: SharingAsked): ShareProblem {
   const { records, today } = question;
   const findMaterial = materialFinder(records);
@@ -234,5 +236,6 @@ export function sharingProblem({
     beds,
     gains: settings.flatMap((setting, i) => shareGains(setting, beds[i]!, piles)),
     fixed,
+    carrier,
   };
 }

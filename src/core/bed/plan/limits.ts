@@ -109,75 +109,159 @@ interface Layings {
   readonly since: DayNumber;
 }
 
-/** What is spread on a bed against the guide values, by its records alone. */
-export function spreadLimits({ bed, entries, findMaterial, since }: Layings): BedLimit[] {
-  const layings = entries
-    .filter((entry): entry is LayEntry => entry.type === 'lay')
-    .map((entry) => ({ entry, day: dayNumberFromIso(entry.date, ['date']) }));
-  const dryG = ({ entry }: (typeof layings)[number]): number => {
-    const material = findMaterial(entry.materialId);
-    return material ? (entry.massFreshKg * 1000 * (1 - material.moistureFractionWetBasis)) / bed.areaM2 : 0;
+/** What one laying brings that a guide value counts, g for the whole bed. */
+export interface Brought {
+  /** Of manure and meals only. */
+  readonly manureNitrogenG: number;
+  readonly phosphorusG: number;
+  readonly potassiumG: number;
+}
+
+/** What so much of a material brings; nothing for one that is not known. */
+export function broughtBy(
+  { materialId, massFreshKg }: Pick<LayEntry, 'materialId' | 'massFreshKg'>,
+  findMaterial: FindMaterial,
+): Brought {
+  const material = findMaterial(materialId);
+  if (!material) return { manureNitrogenG: 0, phosphorusG: 0, potassiumG: 0 };
+  const dryG = massFreshKg * 1000 * (1 - material.moistureFractionWetBasis);
+  const counts = material.kind === 'manure' || material.kind === 'fertiliser';
+  return {
+    manureNitrogenG: counts ? dryG * material.nitrogenFractionDryBasis : 0,
+    phosphorusG: dryG * phosphorusFractionDryBasis(materialId, material),
+    potassiumG: dryG * potassiumFractionDryBasis(materialId, material),
   };
-  const manures = layings.filter(({ entry }) =>
-    ['manure', 'fertiliser'].includes(findMaterial(entry.materialId)?.kind ?? ''),
-  );
-  const nitrogenG = (one: (typeof layings)[number]): number =>
-    dryG(one) * (findMaterial(one.entry.materialId)?.nitrogenFractionDryBasis ?? 0);
-  const years = manures
-    .filter(({ day }) => day >= since)
+}
+
+interface DatedBrought extends Brought {
+  readonly day: DayNumber;
+}
+
+const layingsOf = ({ entries, findMaterial }: Layings): DatedBrought[] =>
+  entries
+    .filter((entry): entry is LayEntry => entry.type === 'lay')
+    .map((entry) => ({ day: dayNumberFromIso(entry.date, ['date']), ...broughtBy(entry, findMaterial) }));
+
+/** The year to a day holds another day. */
+const isInYearTo = (end: DayNumber, day: DayNumber): boolean => day <= end && day > end - YEAR_DAYS;
+// By calendar years: three years to the day would hold four springs.
+const yearOf = (day: DayNumber): number => calendarDateOf(day).year;
+const isInYearsTo = (endYear: number, day: DayNumber): boolean =>
+  yearOf(day) <= endYear && yearOf(day) > endYear - MINERAL_YEARS;
+
+/** What is spread on a bed against the guide values, by its records alone. */
+export function spreadLimits(setting: Layings): BedLimit[] {
+  const { bed, entries, since } = setting;
+  const layings = layingsOf(setting);
+  const worst = layings
+    .filter(({ day, manureNitrogenG }) => day >= since && manureNitrogenG > 0)
     .map(({ day }) => ({
       day,
-      gPerM2: total(
-        manures.filter((other) => other.day <= day && other.day > day - YEAR_DAYS).map(nitrogenG),
-      ),
-    }));
-  const worst = years.toSorted((a, b) => b.gPerM2 - a.gPerM2).at(0);
+      gPerM2:
+        total(layings.filter((other) => isInYearTo(day, other.day)).map((one) => one.manureNitrogenG)) /
+        bed.areaM2,
+    }))
+    .toSorted((a, b) => b.gPerM2 - a.gPerM2)
+    .at(0);
+  const lastYear = yearOf(Math.max(since, ...layings.map(({ day }) => day)));
+  const own = layings.filter(({ day }) => isInYearsTo(lastYear, day));
+  const yearly = (read: (one: Brought) => number) => total(own.map(read)) / bed.areaM2 / MINERAL_YEARS;
   return [
     ...(worst && worst.gPerM2 > ORGANIC_NITROGEN_YEARLY_G_PER_M2
       ? [{ code: 'manureNitrogen' as const, ...worst, limitGPerM2: ORGANIC_NITROGEN_YEARLY_G_PER_M2 }]
       : []),
-    ...mineralLimits(entries, layings, {
-      since,
-      yearlyG: (own, shareOf) =>
-        total(
-          own.map((one) => dryG(one) * shareOf(one.entry.materialId, findMaterial(one.entry.materialId))),
-        ) / MINERAL_YEARS,
+    ...mineralLimits(entries, {
+      phosphorusG: yearly(({ phosphorusG }) => phosphorusG),
+      potassiumG: yearly(({ potassiumG }) => potassiumG),
     }),
   ];
 }
 
-interface DatedLaying {
-  readonly entry: LayEntry;
-  readonly day: DayNumber;
-}
-
-/** Phosphorus and potassium of the three years to the last spreading, against crops and the last soil test. */
+/** Phosphorus and potassium of a year, g/m2, against crops and the last soil test. */
 function mineralLimits(
   entries: readonly Entry[],
-  layings: readonly DatedLaying[],
-  {
-    since,
-    yearlyG,
-  }: {
-    readonly since: DayNumber;
-    readonly yearlyG: (own: readonly DatedLaying[], shareOf: typeof phosphorusFractionDryBasis) => number;
-  },
+  { phosphorusG, potassiumG }: Pick<Brought, 'phosphorusG' | 'potassiumG'>,
 ): BedLimit[] {
-  // By calendar years: three years to the day would hold four springs.
-  const yearOf = (day: DayNumber): number => calendarDateOf(day).year;
-  const lastDay = Math.max(since, ...layings.map(({ day }) => day));
-  const own = layings.filter(({ day }) => yearOf(day) > yearOf(lastDay) - MINERAL_YEARS);
-  const tested = lastRated({ entries }, 'phosphorus', Infinity);
-  const limitGPerM2Year = PHOSPHORUS_YEARLY_G_PER_M2 * PHOSPHORUS_ALLOWANCE[tested?.rating ?? 'enough'];
-  const phosphorusG = yearlyG(own, phosphorusFractionDryBasis);
+  const allowed = phosphorusAllowance(entries);
   const potassium = lastRated({ entries }, 'potassium', Infinity);
-  const potassiumG = yearlyG(own, potassiumFractionDryBasis);
   return [
-    ...(phosphorusG > Math.max(limitGPerM2Year, LITTLE_MINERAL_G_PER_M2)
-      ? [{ code: 'phosphorus' as const, gPerM2Year: phosphorusG, limitGPerM2Year, tested }]
+    ...(phosphorusG > Math.max(allowed.gPerM2Year, LITTLE_MINERAL_G_PER_M2)
+      ? [
+          {
+            code: 'phosphorus' as const,
+            gPerM2Year: phosphorusG,
+            limitGPerM2Year: allowed.gPerM2Year,
+            tested: allowed.tested,
+          },
+        ]
       : []),
     ...(potassium?.rating === 'veryHigh' && potassiumG > LITTLE_MINERAL_G_PER_M2
       ? [{ code: 'potassium' as const, gPerM2Year: potassiumG, tested: potassium }]
+      : []),
+  ];
+}
+
+/** Phosphorus that may be spread in a year, g/m2, by the last soil test that has a class for it. */
+export function phosphorusAllowance(entries: readonly Entry[]): {
+  readonly gPerM2Year: number;
+  readonly tested: RatedFigure | null;
+} {
+  const tested = lastRated({ entries }, 'phosphorus', Infinity);
+  return {
+    gPerM2Year: PHOSPHORUS_YEARLY_G_PER_M2 * PHOSPHORUS_ALLOWANCE[tested?.rating ?? 'enough'],
+    tested,
+  };
+}
+
+/** The limits that count what is spread. */
+export type SpreadLimitCode = keyof typeof COUNTED_BY;
+const COUNTED_BY = {
+  manureNitrogen: 'manureNitrogenG',
+  phosphorus: 'phosphorusG',
+  potassium: 'potassiumG',
+} as const satisfies Partial<Record<BedLimit['code'], keyof Brought>>;
+
+/** What laying brings of what a limit counts, g. */
+export const countedBy = (code: SpreadLimitCode, brought: Brought): number => brought[COUNTED_BY[code]];
+
+/** So much more may be spread on the whole bed on these days together before a limit is passed, g; never below 0. */
+export interface SpreadRoom {
+  readonly code: SpreadLimitCode;
+  readonly days: readonly DayNumber[];
+  readonly roomG: number;
+}
+
+/**
+ * The room that what has been and will be spread leaves for layings on `days`: `spreadLimits` finds nothing as long as every
+ * room is kept, but what it finds already.
+ */
+export function roomToSpread(setting: Layings, days: readonly DayNumber[]): SpreadRoom[] {
+  const { bed, entries } = setting;
+  const layings = layingsOf(setting);
+  const room = (
+    code: SpreadLimitCode,
+    mostGPerM2: number,
+    isIn: (day: DayNumber) => boolean,
+  ): SpreadRoom[] => {
+    const own = days.filter(isIn);
+    const thereG = total(layings.filter(({ day }) => isIn(day)).map((one) => countedBy(code, one)));
+    return own.length > 0 ? [{ code, days: own, roomG: Math.max(0, mostGPerM2 * bed.areaM2 - thereG) }] : [];
+  };
+  const ends = [...new Set([...days, ...layings.map(({ day }) => day)])];
+  const years = [...new Set(ends.map(yearOf))];
+  const phosphorusG = Math.max(phosphorusAllowance(entries).gPerM2Year, LITTLE_MINERAL_G_PER_M2);
+  const isFullOfPotassium = lastRated({ entries }, 'potassium', Infinity)?.rating === 'veryHigh';
+  return [
+    ...ends.flatMap((end) =>
+      room('manureNitrogen', ORGANIC_NITROGEN_YEARLY_G_PER_M2, (day) => isInYearTo(end, day)),
+    ),
+    ...years.flatMap((year) =>
+      room('phosphorus', phosphorusG * MINERAL_YEARS, (day) => isInYearsTo(year, day)),
+    ),
+    ...(isFullOfPotassium
+      ? years.flatMap((year) =>
+          room('potassium', LITTLE_MINERAL_G_PER_M2 * MINERAL_YEARS, (day) => isInYearsTo(year, day)),
+        )
       : []),
   ];
 }

@@ -18,6 +18,8 @@ export interface LinearRow {
 export interface LinearProgram {
   readonly variables: readonly LinearVariable[];
   readonly rows: readonly LinearRow[];
+  /** With whole numbers: a solution this near the best one will do, as a share of its cost; the best itself when absent. */
+  readonly nearEnoughShare?: number;
 }
 
 export type LinearOutcome =

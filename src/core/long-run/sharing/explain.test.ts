@@ -1,8 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { bedOfShare, NOTHING, pileOf, problemOf } from '../../../../tests/fixtures/shares.ts';
-import { reasonOf, unmetOf } from './explain.ts';
-import type { Share } from './measure.ts';
-import type { ShareBed, ShareProblem } from './share-problem.ts';
+import {
+  bedOfShare,
+  everySeason,
+  lockUpOf,
+  NOTHING,
+  pileOf,
+  problemOf,
+  wantsOf,
+} from '../../../../tests/fixtures/shares.ts';
+import { idleOf, reasonOf, unmetOf } from './explain.ts';
+import type { Share, ShareBed, ShareProblem } from './share-problem.ts';
 
 const chips = pileOf({ id: 'chips' });
 const urgent = bedOfShare({ id: 'urgent' });
@@ -27,7 +34,7 @@ describe('why a pile goes to a bed', () => {
     expect(reason(problemOf([chips], [urgent, seeds]), urgent, 300).runnerUpBedId).toBeNull();
   });
   it('tells what it serves, the most first, and leaves out what hardly counts', () => {
-    const wants = { now: { cover: 500, humus: 1, feed: 100, char: 0 }, next: NOTHING };
+    const wants = wantsOf({ cover: 500, humus: 1, feed: 100 });
     const bed = bedOfShare({ id: 'urgent', wants, urgency: { cover: 1, humus: 1, feed: 1, char: 0 } });
     const problem = problemOf([chips], [bed]);
     const gains = problem.gains.map((one) => ({
@@ -55,14 +62,49 @@ describe('why a want stays open', () => {
     const problem = problemOf([chips], [urgent, seeds]);
     expect(causes(problem, [shareOf({ litres: 500 })])).toEqual([['seeds', 'nothingSuits']]);
     expect(causes(problem, [])).toContainEqual(['urgent', 'notWorthCarrying']);
-    const little = problemOf([pileOf({ id: 'chips', freeL: 320 })], [urgent]);
+    const little = problemOf([pileOf({ id: 'chips', thereL: everySeason(320) })], [urgent]);
     expect(causes(little, [shareOf()])).toEqual([['urgent', 'usedUp']]);
-    const locking = problemOf([chips], [bedOfShare({ id: 'urgent', lockLimitG: 3 })], { urgent: 0.01 });
+    const locking = problemOf([chips], [bedOfShare({ id: 'urgent', bounds: lockUpOf(3) })], { urgent: 0.01 });
     expect(causes(locking, [shareOf()])).toEqual([['urgent', 'lockUp']]);
   });
   it('a want that is as good as met is none', () => {
     const problem = problemOf([chips], [urgent]);
     expect(unmetOf([shareOf({ litres: 480 })], problem)).toEqual([]);
     expect(unmetOf([shareOf({ litres: 400 })], problem)[0].metShare).toBeCloseTo(0.8, 9);
+  });
+});
+
+describe('why a pile is not used up', () => {
+  const reasons = (problem: ShareProblem, shares: readonly Share[] = []) =>
+    idleOf(shares, problem).flatMap(({ pileId, beds, neverShared }) =>
+      neverShared ? [[pileId, neverShared]] : beds.map(({ bedId, reason }) => [pileId, bedId, reason]),
+    );
+  it('bed by bed: it does not belong there, nothing more is wanted, or a bound is in the way', () => {
+    const problem = problemOf([chips], [urgent, seeds]);
+    expect(reasons(problem, [shareOf({ litres: 500 })])).toEqual([
+      ['chips', 'urgent', 'wantsNone'],
+      ['chips', 'seeds', 'unsuited'],
+    ]);
+    const rich = bedOfShare({
+      id: 'urgent',
+      bounds: [{ code: 'phosphorus', seasons: ['now', 'halfYear'], roomG: 0.05 }],
+    });
+    expect(reasons(problemOf([chips], [rich], { urgent: 0.01 }, 'phosphorus'))).toEqual([
+      ['chips', 'urgent', 'phosphorus'],
+    ]);
+  });
+  it('what never goes out by the barrow says so, and what is used up is not idle', () => {
+    expect(reasons(problemOf([pileOf({ id: 'poles', isLogs: true })], [urgent]))).toEqual([
+      ['poles', 'logs'],
+    ]);
+    expect(reasons(problemOf([chips], [urgent]), [shareOf({ litres: 1000 })])).toEqual([]);
+  });
+  it('a pile that shrinks has less to give later', () => {
+    const shrinking = pileOf({
+      id: 'chips',
+      keptShare: { now: 1, halfYear: 0.5, year: 0.5, yearAndHalf: 0.5 },
+    });
+    const [left] = idleOf([shareOf({ season: 'halfYear', litres: 400 })], problemOf([shrinking], [urgent]));
+    expect(left.leftL).toBeCloseTo(200, 9);
   });
 });

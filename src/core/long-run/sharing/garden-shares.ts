@@ -1,4 +1,14 @@
-import { type BedBooks, atEndOf, bedScenario, projectBed, rulesFor } from '../../bed/index.ts';
+import {
+  type BedBooks,
+  atEndOf,
+  bedScenario,
+  broughtBy,
+  countedBy,
+  projectBed,
+  roomToSpread,
+  rulesFor,
+  washedOutGuideG,
+} from '../../bed/index.ts';
 import {
   type DayNumber,
   type FindMaterial,
@@ -10,23 +20,33 @@ import {
 } from '../../ground/index.ts';
 import type { BedKind, School } from '../../../records/vocabulary.ts';
 import {
+  type ApplyMaterial,
   type BedScenario,
   FLOW_COUNT,
   charCarbon,
   heldNitrogen,
+  nitrogenFetchedBack,
   nitrogenGiven,
+  nitrogenWashedOut,
   organicCarbon,
   readPostings,
   runTo,
   startRun,
+  withTrialLayer,
 } from '../../model/index.ts';
 import { textureOf } from '../years/held-more.ts';
 import {
   mostOnBedL,
+  seasonStart,
+  SHARE_SEASONS,
+  sharingDay,
   type ByPurpose,
+  type BySeason,
   type ShareBed,
+  type ShareBound,
   type ShareGain,
   type SharePile,
+  type ShareSeason,
 } from './share-problem.ts';
 
 /** A pile with what it is. */
@@ -34,7 +54,6 @@ export interface MaterialPile extends SharePile {
   readonly material: Material;
 }
 
-const SEASON_DAYS = 182;
 const YEAR_DAYS = 365;
 const HUMUS_AFTER_YEARS = 5;
 /** A gap in organic matter is meant to be closed in five years, two seasons each. */
@@ -72,50 +91,97 @@ export interface WantSetting {
   readonly aimOrganicMatterPct: number;
 }
 
-/** What a bed wants of the stock now and half a year from now, its plans carried out. */
+const SEASONS_A_YEAR = 2;
+/** Where the guide value is passed anyway, what is shared may add this share to what is washed out: no model tells it (set here). */
+const UNNOTICED_SHARE = 0.1;
+
+/** What a bed wants of the stock in each season, its plans carried out, and what it can bear. */
 export function shareBed(setting: WantSetting): ShareBed {
   const { books, findMaterial, today, aimOrganicMatterPct } = setting;
   const { bed } = books;
-  const scenario = bedScenario({ books, findMaterial, today, endDay: today + YEAR_DAYS + 2 });
-  const days = [today, today + SEASON_DAYS, today + YEAR_DAYS];
+  const days = [...SHARE_SEASONS.map((season) => seasonStart(today, season)), today + 2 * YEAR_DAYS];
+  const scenario = bedScenario({ books, findMaterial, today, endDay: days.at(-1)! + 2 });
   const projection = projectBed(
     scenario,
     scenario.endDay - scenario.startDay,
     days.map((day) => day + 1),
   );
-  const [now, next, inAYear] = days.map((day) => atEndOf(projection, day));
+  const looks = days.map((day) => atEndOf(projection, day));
   const isPath = bed.kind === 'path';
   const aimCm = COVER_AIM_CM[bed.kind];
-  const gapCm = Math.max(0, aimCm - now.mulchCm);
-  const laterGapCm = Math.max(0, aimCm - next.mulchCm - gapCm);
+  const gapsCm = coverGaps(
+    looks.slice(0, -1).map(({ mulchCm }) => mulchCm),
+    aimCm,
+  );
   const carbonPerPct = organicCarbon({ ...scenario.soil, organicMatterPct: 1 });
-  const humusGapPct = isPath ? 0 : Math.max(0, aimOrganicMatterPct - now.organicMatterPct);
+  const humusGapPct = isPath ? 0 : Math.max(0, aimOrganicMatterPct - looks[0].organicMatterPct);
   const humusKg = (humusGapPct * carbonPerPct * bed.areaM2) / 1000 / SEASONS_TO_CLOSE;
   const charAim = isPath ? 0 : CHAR_AIM_KG_PER_M2[textureOf(bed.clayPct)];
-  const charGap = Math.max(0, charAim - now.charCarbonG / 1000);
-  const missed = [next.cropShortG - now.cropShortG, inAYear.cropShortG - next.cropShortG];
-  const feedG = missed.map((g) => (g >= LEAST_FEED_G_PER_M2 ? g * bed.areaM2 : 0));
-  const wants = (coverCm: number, feed: number): ByPurpose => ({
-    cover: coverCm * 10 * bed.areaM2,
-    humus: humusKg,
-    feed,
-    char: (charGap * bed.areaM2) / SEASONS_TO_CHAR,
-  });
+  const charGap = Math.max(0, charAim - looks[0].charCarbonG / 1000);
+  const missed = SHARE_SEASONS.map((_, i) => looks[i + 1].cropShortG - looks[i].cropShortG);
+  const wants = SHARE_SEASONS.map((season, i): [ShareSeason, ByPurpose] => [
+    season,
+    {
+      cover: gapsCm[i] * 10 * bed.areaM2,
+      humus: humusKg,
+      feed: missed[i] >= LEAST_FEED_G_PER_M2 ? missed[i] * bed.areaM2 : 0,
+      char: (charGap * bed.areaM2) / SEASONS_TO_CHAR,
+    },
+  ]);
   return {
     id: bed.id,
     kind: bed.kind,
     areaM2: bed.areaM2,
     clayPct: bed.clayPct,
-    wants: { now: wants(gapCm, feedG[0]), next: wants(laterGapCm, feedG[1]) },
+    wants: Object.fromEntries(wants) as unknown as BySeason<ByPurpose>,
     urgency: {
-      cover: aimCm > 0 ? Math.min(1, (gapCm + laterGapCm) / aimCm) : 0,
+      cover: aimCm > 0 ? Math.min(1, total(gapsCm) / aimCm) : 0,
       humus: Math.min(1, humusGapPct / aimOrganicMatterPct),
       feed: Math.min(1, Math.max(...missed) / URGENT_FEED_G_PER_M2),
       char: charAim > 0 ? charGap / charAim : 0,
     },
-    lockLimitG: lockLimit(setting) * bed.areaM2,
+    bounds: boundsOf(
+      setting,
+      looks.map(({ flows }) => nitrogenWashedOut(flows) - nitrogenFetchedBack(flows)),
+    ),
     rootsReachDeep: rootsReachDeep(books),
   };
+}
+
+/** Cover missing in each season beyond what was missing before: what is laid is taken to stay. */
+function coverGaps(mulchCm: readonly number[], aimCm: number): number[] {
+  let filledCm = 0;
+  return mulchCm.map((cm) => {
+    const gapCm = Math.max(0, aimCm - cm - filledCm);
+    filledCm += gapCm;
+    return gapCm;
+  });
+}
+
+/** What a bed can bear beside its plans. `washedOutG` runs through the seasons to the end of the last, g/m2. */
+function boundsOf(setting: WantSetting, washedOutG: readonly number[]): ShareBound[] {
+  const { books, findMaterial, today } = setting;
+  const { bed, entries, site } = books;
+  const lockLimitG = lockLimit(setting) * bed.areaM2;
+  const guideG = washedOutGuideG(site.climate);
+  const days = SHARE_SEASONS.map((season) => sharingDay(today, season));
+  const years = SHARE_SEASONS.flatMap((_, i) => (i % SEASONS_A_YEAR === 0 ? [i] : []));
+  return [
+    ...SHARE_SEASONS.map((season): ShareBound => ({ code: 'lockUp', seasons: [season], roomG: lockLimitG })),
+    ...years.map((i): ShareBound => {
+      const goneG = washedOutG[i + SEASONS_A_YEAR] - washedOutG[i];
+      return {
+        code: 'washedOut',
+        seasons: SHARE_SEASONS.slice(i, i + SEASONS_A_YEAR),
+        roomG: Math.max(guideG - goneG, UNNOTICED_SHARE * Math.max(guideG, goneG)) * bed.areaM2,
+      };
+    }),
+    ...roomToSpread({ bed, entries, findMaterial, since: today }, days).map((room): ShareBound => ({
+      code: room.code,
+      seasons: room.days.map((day) => SHARE_SEASONS[days.indexOf(day)]),
+      roomG: room.roomG,
+    })),
+  ];
 }
 
 /** Shrubs and trees, and what stands there for years with roots below the contact zone. */
@@ -132,7 +198,10 @@ function lockLimit({ books, school }: WantSetting): number {
   return feltFromG * (rootsReachDeep(books) ? LOCK_LIMIT_FACTOR.deep : LOCK_LIMIT_FACTOR.shallow);
 }
 
-/** What a layer of each pile does on a bed, per liter, by running it there for five years beside the bare bed. */
+/**
+ * What a layer of each pile does on a bed, per liter: by running it there for five years beside the bare bed, and for a year
+ * among what grows there for what is washed out.
+ */
 export function shareGains(setting: WantSetting, bed: ShareBed, piles: readonly MaterialPile[]): ShareGain[] {
   const { books, findMaterial, today } = setting;
   const base = bedScenario({
@@ -148,31 +217,31 @@ export function shareGains(setting: WantSetting, bed: ShareBed, piles: readonly 
     stepsPerDay: 1,
   };
   const without = followed(bare, today, bed.rootsReachDeep);
+  const washedOut = washedOutBy(setting);
+  // A bed that gets too much phosphorus already is spared compost and manure; wood and leaves are not why it does.
+  const isPastMinerals = bed.bounds.some(
+    ({ code, roomG }) => (code === 'phosphorus' || code === 'potassium') && roomG === 0,
+  );
   return piles.flatMap((pile): ShareGain[] => {
     const layerL = mostOnBedL(pile, bed) / bed.areaM2 / 2;
     if (layerL <= 0) return [];
     const { material } = pile;
     const massFreshKgPerM2 = (layerL * material.bulkDensityKgPerM3) / LITRES_PER_CUBIC_METRE;
     const laid = followed(
-      {
-        ...bare,
-        events: [
-          {
-            type: 'apply',
-            day: today,
-            id: pile.id,
-            material,
-            massFreshKgPerM2,
-            dugDepthCm: 0,
-            exposure: books.bed.exposure,
-            isOnPath: books.bed.kind === 'path',
-          },
-        ],
-      },
+      { ...bare, events: [layingOf(books, { material, massFreshKgPerM2 }, today)] },
       today,
       bed.rootsReachDeep,
     );
     const isCover = MULCH_KINDS.has(pile.kind);
+    const countsMinerals = !isCover || !isPastMinerals;
+    // As the plan of the bed will count it once it is written there.
+    const brought = broughtBy(
+      {
+        materialId: pile.materialId,
+        massFreshKg: material.bulkDensityKgPerM3 / LITRES_PER_CUBIC_METRE,
+      },
+      findMaterial,
+    );
     return [
       {
         pileId: pile.id,
@@ -183,10 +252,45 @@ export function shareGains(setting: WantSetting, bed: ShareBed, piles: readonly 
           feed: Math.max(0, laid.givenG - without.givenG) / layerL,
           char: laid.charG / 1000 / layerL,
         },
-        lockedGPerL: Math.max(0, laid.heldG - without.heldG) / layerL,
+        usesGPerL: {
+          lockUp: Math.max(0, laid.heldG - without.heldG) / layerL,
+          washedOut: washedOut({ material, massFreshKgPerM2 }) / layerL,
+          manureNitrogen: countedBy('manureNitrogen', brought),
+          phosphorus: countsMinerals ? countedBy('phosphorus', brought) : 0,
+          potassium: countsMinerals ? countedBy('potassium', brought) : 0,
+        },
       },
     ];
   });
+}
+
+/** A layer of something on a square meter. */
+type Layer = Pick<ApplyMaterial, 'material' | 'massFreshKgPerM2'>;
+
+const layingOf = ({ bed }: BedBooks, layer: Layer, day: DayNumber): ApplyMaterial => ({
+  type: 'apply',
+  day,
+  id: 'shared',
+  ...layer,
+  dugDepthCm: 0,
+  exposure: bed.exposure,
+  isOnPath: bed.kind === 'path',
+});
+
+/** How much more is washed out in the year after a layer is laid, its plans carried out and its crops growing, g/m2. */
+function washedOutBy({ books, findMaterial, today }: WantSetting): (layer: Layer) => number {
+  const day = sharingDay(today, 'now');
+  const run = startRun(bedScenario({ books, findMaterial, today, endDay: day + YEAR_DAYS + 1 }));
+  runTo(run, day);
+  const untilDay = day + YEAR_DAYS;
+  const inAYear = (layer: ApplyMaterial | null): number =>
+    withTrialLayer(run, { layer, untilDay }, ({ state }) => {
+      const flows = new Float64Array(FLOW_COUNT);
+      readPostings(state.postings, flows);
+      return nitrogenWashedOut(flows) - nitrogenFetchedBack(flows);
+    });
+  const withoutG = inAYear(null);
+  return (layer) => Math.max(0, inAYear(layingOf(books, layer, day)) - withoutG);
 }
 
 /** Per m2: humus and char after five years, nitrogen given and most held back where the roots are in the first. */

@@ -1,38 +1,36 @@
-import { LITRES_PER_METRIC_BARROW } from '../../ground/index.ts';
+import { total } from '../../ground/index.ts';
+import { passes, usedG } from './bounds.ts';
 import {
+  gainKey,
+  gainsByPair,
   mostOnBedL,
   PURPOSE_WEIGHTS,
   PURPOSES,
   SHARE_SEASONS,
+  seasonsUntil,
   whyUnsuited,
+  type BoundCode,
   type ByPurpose,
   type Purpose,
+  type Share,
   type ShareBed,
   type ShareGain,
   type ShareProblem,
   type ShareSeason,
 } from './share-problem.ts';
 
-/** So much of a pile to a bed in a season. */
-export interface Share {
-  readonly pileId: string;
-  readonly bedId: string;
-  readonly season: ShareSeason;
-  readonly litres: number;
-}
-
-/** Nobody walks with less than half a barrow. */
-export const LEAST_L = LITRES_PER_METRIC_BARROW / 2;
-/** Carrying one barrow costs as much as a want met on so many square metres is worth (set here). */
-export const BARROW_COST_M2 = 0.03;
-
-export const gainKey = (pileId: string, bedId: string): string => `${pileId} ${bedId}`;
-export const gainsByPair = (gains: readonly ShareGain[]): ReadonlyMap<string, ShareGain> =>
-  new Map(gains.map((gain) => [gainKey(gain.pileId, gain.bedId), gain]));
+/** Carrying one load costs as much as a want met on so many square metres is worth (set here). */
+export const LOAD_COST_M2 = 0.03;
 
 /** What meeting a want of a bed in full is worth, m2. */
 export const valueOfWant = (bed: ShareBed, purpose: Purpose): number =>
   bed.areaM2 * PURPOSE_WEIGHTS[purpose] * bed.urgency[purpose];
+
+/** A limit that is passed on a bed. */
+export interface PassedBound {
+  readonly bedId: string;
+  readonly code: BoundCode;
+}
 
 export interface ShareMeasure {
   /** Wants met, each weighed by area, purpose and urgency, m2. */
@@ -42,6 +40,10 @@ export interface ShareMeasure {
   readonly barrows: number;
   /** Met less what carrying costs, m2: what is made as large as can be. */
   readonly score: number;
+  /** Each once a bed. */
+  readonly passed: readonly PassedBound[];
+  /** Carbon that is humus or char on the beds after five years, kg. */
+  readonly lastingCarbonKg: number;
 }
 
 /** What of a bed's wants the shares meet in a season, never more than is wanted. */
@@ -69,7 +71,8 @@ export function metBy({
 }
 
 /** How well shares serve the beds: the measure by which ways of sharing are held against each other. */
-export function measureOf(shares: readonly Share[], { beds, gains }: ShareProblem): ShareMeasure {
+export function measureOf(shares: readonly Share[], problem: ShareProblem): ShareMeasure {
+  const { beds, gains, carrier } = problem;
   const byPair = gainsByPair(gains);
   let metM2 = 0;
   let wantedM2 = 0;
@@ -84,45 +87,48 @@ export function measureOf(shares: readonly Share[], { beds, gains }: ShareProble
       }
     }
   }
-  const barrows = shares.reduce((sum, { litres }) => sum + litres, 0) / LITRES_PER_METRIC_BARROW;
-  return { metM2, wantedM2, barrows, score: metM2 - BARROW_COST_M2 * barrows };
+  const barrows = total(shares.map(({ litres }) => litres)) / carrier.barrowL;
+  return {
+    metM2,
+    wantedM2,
+    barrows,
+    score: metM2 - LOAD_COST_M2 * barrows,
+    passed: passedBy(shares, problem),
+    lastingCarbonKg: total(
+      shares.map(({ pileId, bedId, litres }) => {
+        const gain = byPair.get(gainKey(pileId, bedId));
+        return gain ? litres * (gain.perL.humus + gain.perL.char) : 0;
+      }),
+    ),
+  };
+}
+
+/** The bounds that shares pass.. */
+export function passedBy(shares: readonly Share[], { beds, gains }: ShareProblem): PassedBound[] {
+  const byPair = gainsByPair(gains);
+  return beds.flatMap((bed) => {
+    const codes = bed.bounds
+      .filter((bound) => passes(usedG({ shares, bed, bound, gains: byPair }), bound))
+      .map(({ code }) => code);
+    return [...new Set(codes)].map((code) => ({ bedId: bed.id, code }));
+  });
 }
 
 /**
- * Every pile to all beds it suits alike, by area, as far as depth and lock-up allow: what somebody does who does not
- * want to choose. What is free goes now, what is coming goes next.
+ * Every pile to all beds it suits alike, by area, no deeper than a layer is laid: what somebody does who does not want to
+ * choose. What is there goes as soon as it is there.
  */
-export function evenSplit(problem: ShareProblem): Share[] {
-  const byPair = gainsByPair(problem.gains);
-  const shares = problem.piles.flatMap((pile) => {
-    const suited = problem.beds.filter((bed) => whyUnsuited(pile, bed) === null);
-    const areaM2 = suited.reduce((sum, bed) => sum + bed.areaM2, 0);
+export function evenSplit({ piles, beds }: ShareProblem): Share[] {
+  return piles.flatMap((pile) => {
+    const suited = beds.filter((bed) => whyUnsuited(pile, bed) === null);
+    const areaM2 = total(suited.map((bed) => bed.areaM2));
     return SHARE_SEASONS.flatMap((season) => {
-      const thereL = season === 'now' ? pile.freeL : pile.comingL;
+      const before = seasonsUntil(season).at(-2);
+      const newL = pile.thereL[season] - (before ? pile.thereL[before] : 0);
       return suited.map((bed): Share => {
-        const litres = Math.min(mostOnBedL(pile, bed), (thereL * bed.areaM2) / areaM2);
+        const litres = Math.min(mostOnBedL(pile, bed), (newL * bed.areaM2) / areaM2);
         return { pileId: pile.id, bedId: bed.id, season, litres };
       });
-    });
-  });
-  return withinLockUp(shares, problem, byPair).filter(({ litres }) => litres > 0);
-}
-
-function withinLockUp(
-  shares: readonly Share[],
-  { beds }: ShareProblem,
-  gains: ReadonlyMap<string, ShareGain>,
-): Share[] {
-  const limits = new Map(beds.map(({ id, lockLimitG }) => [id, lockLimitG]));
-  const locked = (one: Share) => one.litres * (gains.get(gainKey(one.pileId, one.bedId))?.lockedGPerL ?? 0);
-  const lockedOn = new Map<string, number>();
-  for (const one of shares) {
-    const key = `${one.bedId} ${one.season}`;
-    lockedOn.set(key, (lockedOn.get(key) ?? 0) + locked(one));
-  }
-  return shares.map((one) => {
-    const all = lockedOn.get(`${one.bedId} ${one.season}`) ?? 0;
-    const limit = limits.get(one.bedId) ?? 0;
-    return all > limit && locked(one) > 0 ? { ...one, litres: (one.litres * limit) / all } : one;
+    }).filter(({ litres }) => litres > 0);
   });
 }

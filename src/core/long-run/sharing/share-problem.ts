@@ -1,21 +1,41 @@
 import type { BedKind } from '../../../records/vocabulary.ts';
-import type { MaterialKind } from '../../ground/index.ts';
+import type { SpreadLimitCode } from '../../bed/index.ts';
+import type { DayNumber, MaterialKind } from '../../ground/index.ts';
 
 /** What a bed can want stock for. */
 export const PURPOSES = ['cover', 'humus', 'feed', 'char'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
-export const SHARE_SEASONS = ['now', 'next'] as const;
+/** Half a year apart, from now on. */
+export const SHARE_SEASONS = ['now', 'halfYear', 'year', 'yearAndHalf'] as const;
 export type ShareSeason = (typeof SHARE_SEASONS)[number];
+const SEASON_DAYS = 182;
+const DAYS_TO_PREPARE = 7;
+
+/** The day a season begins, counted from today. */
+export const seasonStart = (today: DayNumber, season: ShareSeason): DayNumber =>
+  today + SHARE_SEASONS.indexOf(season) * SEASON_DAYS;
+/** When the shares of a season are carried: a week after it begins. */
+export const sharingDay = (today: DayNumber, season: ShareSeason): DayNumber =>
+  seasonStart(today, season) + DAYS_TO_PREPARE;
+
+/** This season and those before it. */
+export const seasonsUntil = (season: ShareSeason): readonly ShareSeason[] =>
+  SHARE_SEASONS.slice(0, SHARE_SEASONS.indexOf(season) + 1);
+
+export type BySeason<Of> = Readonly<Record<ShareSeason, Of>>;
 
 /** A pile that may be shared out; volumes in liters. */
 export interface SharePile {
   readonly id: string;
   readonly kind: MaterialKind;
-  /** Available today: in stock, less what plans have reserved and less the reserve. */
-  readonly freeL: number;
-  /** Expected to arrive before the next season. */
-  readonly comingL: number;
+  /**
+   * What can have been given by a season, all before it included, in liters of today: in stock, less what plans have reserved
+   * and less the reserve, and what has arrived by then.
+   */
+  readonly thereL: BySeason<number>;
+  /** What becomes of a liter of today by then: piles shrink. */
+  readonly keptShare: BySeason<number>;
   readonly isRawChar: boolean;
   readonly isLogs: boolean;
   /** Library material it comes nearest to: for its look and cautions. */
@@ -25,17 +45,26 @@ export interface SharePile {
 /** By purpose: cover in liters of mulch, humus in kg C, feed in g N, char in kg C, for the whole bed. */
 export type ByPurpose = Readonly<Record<Purpose, number>>;
 
+/** What no bed is given too much of: nitrogen held back from its roots or washed out, and what the guide values count. */
+export type BoundCode = 'lockUp' | 'washedOut' | SpreadLimitCode;
+
+/** So much and no more from what is given in these seasons together, g for the whole bed. */
+export interface ShareBound {
+  readonly code: BoundCode;
+  readonly seasons: readonly ShareSeason[];
+  readonly roomG: number;
+}
+
 export interface ShareBed {
   readonly id: string;
   readonly kind: BedKind;
   readonly areaM2: number;
   readonly clayPct: number;
   /** What is wanted in each season; 0 where nothing is. */
-  readonly wants: Readonly<Record<ShareSeason, ByPurpose>>;
+  readonly wants: BySeason<ByPurpose>;
   /** How badly, 0 to 1: the gap as a share of what is aimed at. */
   readonly urgency: ByPurpose;
-  /** Nitrogen that decomposers may hold back where this bed's roots are, g for the whole bed. */
-  readonly lockLimitG: number;
+  readonly bounds: readonly ShareBound[];
   /** Roots of what grows there reach past the contact zone from the first day. */
   readonly rootsReachDeep: boolean;
 }
@@ -45,12 +74,16 @@ export interface ShareGain {
   readonly pileId: string;
   readonly bedId: string;
   readonly perL: ByPurpose;
-  /** Held back at its peak in the first year where this bed's roots are, g. */
-  readonly lockedGPerL: number;
+  /** What it uses of every bound, g: what is held back is that at its peak in the first year where this bed's roots are. */
+  readonly usesGPerL: Readonly<Record<BoundCode, number>>;
 }
 
-/** A choice of one's own that is kept as it is. */
-export interface FixedShare {
+export const gainKey = (pileId: string, bedId: string): string => `${pileId} ${bedId}`;
+export const gainsByPair = (gains: readonly ShareGain[]): ReadonlyMap<string, ShareGain> =>
+  new Map(gains.map((gain) => [gainKey(gain.pileId, gain.bedId), gain]));
+
+/** So much of a pile to a bed in a season. */
+export interface Share {
   readonly pileId: string;
   readonly bedId: string;
   readonly season: ShareSeason;
@@ -61,7 +94,10 @@ export interface ShareProblem {
   readonly piles: readonly SharePile[];
   readonly beds: readonly ShareBed[];
   readonly gains: readonly ShareGain[];
-  readonly fixed: readonly FixedShare[];
+  /** Choices of one's own, kept as they are. */
+  readonly fixed: readonly Share[];
+  /** What a barrow and a bucket hold. */
+  readonly carrier: { readonly barrowL: number; readonly bucketL: number };
 }
 
 /** Worth of a want that is met in full on a square metre, by purpose (set here). */
@@ -100,4 +136,31 @@ export function mostOnBedL(pile: SharePile, bed: ShareBed): number {
   const allowed =
     pile.kind === 'wood' && !WOODY_BEDS.has(bed.kind) ? Math.min(cm, MOST_WOOD_AMONG_PLANTS_CM) : cm;
   return allowed * LITERS_PER_M2_CM * bed.areaM2;
+}
+
+/** All of a pile that may be given. */
+export const inAllL = ({ thereL }: SharePile): number => thereL[SHARE_SEASONS.at(-1)!];
+
+/** What was taken of a pile in some seasons, in liters of today. */
+export const givenL = (pile: SharePile, shares: readonly Share[], seasons: readonly ShareSeason[]): number =>
+  shares.reduce(
+    (sum, { pileId, season, litres }) =>
+      pileId === pile.id && seasons.includes(season) ? sum + litres / pile.keptShare[season] : sum,
+    0,
+  );
+
+/** What is carried at a time, L: a barrow, or a bucket where less than a barrow is there, may lie or is borne. */
+export function loadL({
+  pile,
+  bed,
+  gain,
+  carrier: { barrowL, bucketL },
+}: {
+  readonly pile: SharePile;
+  readonly bed: ShareBed;
+  readonly gain: ShareGain;
+  readonly carrier: ShareProblem['carrier'];
+}): number {
+  const bearsBarrow = bed.bounds.every(({ code, roomG }) => gain.usesGPerL[code] * barrowL <= roomG);
+  return bearsBarrow && Math.min(mostOnBedL(pile, bed), inAllL(pile)) >= barrowL ? barrowL : bucketL;
 }

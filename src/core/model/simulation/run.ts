@@ -14,7 +14,7 @@ import { type DecayClass, decayClassFor } from './decay-classes.ts';
 import { carryOut, giveDose, harvestCrop, plantCrop, type Piles } from './events.ts';
 import { withOverrides } from './parameters.ts';
 import { runPile } from './pile.ts';
-import type { BedEvent, BedScenario, CropPlan } from './scenario.ts';
+import type { Apply, BedEvent, BedScenario, CropPlan } from './scenario.ts';
 import { automaticWaterMm, stepDay } from './step-day.ts';
 
 /** Largest relative difference between the two sides of the books that a day may end with. */
@@ -197,4 +197,21 @@ export function missedByTrialCrop(run: BedRun, crop: CropPlan): number {
   const missedG = planted.shortN + planted.backlogN;
   returnTo(run, mark);
   return missedG;
+}
+
+/**
+ * What `read` finds on the morning of a day, had a layer been laid this morning, or none; the run is left as it was. The day
+ * lies within the scenario.
+ */
+export function withTrialLayer<Found>(
+  run: BedRun,
+  { layer, untilDay }: { readonly layer: Apply | null; readonly untilDay: DayNumber },
+  read: (bed: Bed) => Found,
+): Found {
+  const mark = takeBookmark(run);
+  if (layer) carryOut(run.bed, layer, run.piles);
+  runTo(run, untilDay);
+  const found = read(run.bed);
+  returnTo(run, mark);
+  return found;
 }

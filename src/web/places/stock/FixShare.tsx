@@ -2,8 +2,8 @@ import { useMeasures } from '../../app/garden-context.ts';
 import type { AmountUnit } from '../../../records/vocabulary.ts';
 import { Button } from 'antd';
 import {
-  type FixedShare,
   SHARE_SEASONS,
+  type Share,
   type ShareProblem,
   type ShareSeason,
 } from '../../../core/long-run/index.ts';
@@ -17,7 +17,8 @@ import type { Names } from './share-names.ts';
 
 const WATER = { bulkDensityKgPerM3: 1000, areaM2: 1 };
 /** A liter of water weighs a kilogram: that turns any volume into liters. */
-const litresPer = (unit: AmountUnit): number => massFreshKgFromAmount({ amount: 1, unit, measured: WATER });
+export const litresPer = (unit: AmountUnit): number =>
+  massFreshKgFromAmount({ amount: 1, unit, measured: WATER });
 const isMassUnit = (unit: AmountUnit): boolean => ['kg', 'gram', 'pound'].includes(unit);
 
 interface ShareFields {
@@ -30,8 +31,8 @@ interface ShareFields {
 
 interface FixShareProps {
   readonly problem: ShareProblem;
-  readonly fixed: readonly FixedShare[];
-  readonly setFixed: (fixed: readonly FixedShare[]) => void;
+  readonly fixed: readonly Share[];
+  readonly setFixed: (fixed: readonly Share[]) => void;
   readonly names: Names;
 }
 

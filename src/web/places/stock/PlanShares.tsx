@@ -8,7 +8,12 @@ import type { PlanRevision } from '../../../contract/requests.ts';
 import { type FindMaterial, isoDateOf } from '../../../core/ground/index.ts';
 import { type GardenRecords, materialFinder } from '../../../core/bed/index.ts';
 import { limitInWords } from '../../../words/limit-words.ts';
-import type { ExplainedShare, ShareProblem, ShareSeason } from '../../../core/long-run/index.ts';
+import {
+  type ExplainedShare,
+  type ShareProblem,
+  type ShareSeason,
+  sharingDay,
+} from '../../../core/long-run/index.ts';
 import { dayOf } from '../../../words/dates.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { usePlanBeds } from '../../api/habits.ts';
@@ -17,12 +22,9 @@ import { takenBack } from '../../ui/planning/adopt-plan.ts';
 import { planCautions } from '../../ui/planning/plan-cautions.ts';
 import { adviceQuery, questionAbout } from '../../worker/questions.ts';
 
-const WEEK_DAYS = 7;
-const SEASON_DAYS = 182;
-
 /** When the shares of a season are planned to be laid, ISO. */
 export const shareDate = (season: ShareSeason, today: string): string =>
-  isoDateOf(dayOf(today) + (season === 'now' ? WEEK_DAYS : SEASON_DAYS));
+  isoDateOf(sharingDay(dayOf(today), season));
 
 interface PlanSharesProps {
   readonly date: string;

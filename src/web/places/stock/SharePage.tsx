@@ -5,26 +5,29 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import {
   type ExplainedShare,
-  type FixedShare,
   SHARE_SEASONS,
   type ShareAnswer,
   type ShareProblem,
   type ShareSeason,
+  inAllL,
 } from '../../../core/long-run/index.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import {
   barrowsCount,
   conflictInWords,
+  loadsWords,
   metWords,
   reasonWords,
   SEASON_WORDS,
-  unmetWords,
-  wantWords,
 } from '../../../words/share-words.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { capitalized } from '../../ui/forms/troubles.ts';
 import { recordsForYears, shareQuery } from '../../worker/questions.ts';
-import { FixShare } from './FixShare.tsx';
+import { FixShare, litresPer } from './FixShare.tsx';
+import { IdleStock, WaysOfSharing, WhatStaysOpen } from './ShareFindings.tsx';
+import { useOwnChoices } from './own-choices.ts';
 import { PlanShares, ShareCautions, shareDate } from './PlanShares.tsx';
 import '../../theme/figures-table.css';
 import './share.css';
@@ -60,7 +63,8 @@ export function SharePage() {
 function OpenShares() {
   const books = useBooks();
   const [aim, setAim] = useState(FIRST_AIM_PCT);
-  const [fixed, setFixed] = useState<readonly FixedShare[]>([]);
+  const measures = useMeasures();
+  const [fixed, setFixed] = useOwnChoices(books.garden.id);
   const [planned, setPlanned] = useState<string | null>(null);
   const aimPct = numberFromText(aim);
   const isAim = aimPct > 0 && aimPct <= 40;
@@ -69,9 +73,13 @@ function OpenShares() {
       question: { today: books.today, records: recordsForYears(books) },
       reserves: Object.fromEntries(books.lots.map(({ id, reserveL }) => [id, reserveL])),
       aimOrganicMatterPct: isAim ? aimPct : Number(FIRST_AIM_PCT),
-      fixed,
+      fixed: fixed.filter(
+        ({ pileId, bedId }) =>
+          books.lots.some(({ id }) => id === pileId) && books.beds.some(({ id }) => id === bedId),
+      ),
+      carrier: { barrowL: litresPer(measures.barrowUnit), bucketL: litresPer(measures.bucketUnit) },
     };
-  }, [books, aimPct, isAim, fixed]);
+  }, [books, aimPct, isAim, fixed, measures]);
   const { data, error, isFetching } = useQuery(shareQuery(asked));
   const names = {
     bed: (id: string) => books.beds.find((bed) => bed.id === id)?.name ?? id,
@@ -138,23 +146,23 @@ function Shared({ answer, problem, names, onPlanned }: SharedProps) {
     return (
       <section className="band" role="alert">
         <h2>It cannot be done like this</h2>
-        {answer.conflicts.length === 0 && <p>Your choices do not go together: let one of them go.</p>}
         <ul>
           {answer.conflicts.map((conflict, i) => (
             <li key={i}>{conflictInWords(conflict, names, measures)}</li>
           ))}
         </ul>
+        <p>Change or remove one of your own choices below.</p>
       </section>
     );
   }
-  const { measure, even, shares, unmet } = answer;
+  const { measure, shares, unmet } = answer;
   return (
     <>
       <p className="share-answer" role="status">
-        <strong className="figure">{metWords(measure)}</strong> of what the beds need is met, with{' '}
-        {barrowsCount(measure.barrows)}; sharing every pile evenly by area would meet{' '}
-        <span className="figure">{metWords(even)}</span> with {barrowsCount(even.barrows)}.
+        <strong className="figure">{metWords(measure)}</strong> of what the beds need is met within every
+        limit, with {barrowsCount(measure.barrows)}.
       </p>
+      <WaysOfSharing answer={answer} hasOwn={problem.fixed.length > 0} names={names} />
       {shares.length === 0 && <p>Nothing in stock serves what the beds want just now.</p>}
       {SHARE_SEASONS.map((season) => (
         <SeasonShares
@@ -166,39 +174,17 @@ function Shared({ answer, problem, names, onPlanned }: SharedProps) {
           onPlanned={onPlanned}
         />
       ))}
-      <details className="unmet">
-        <summary>What stays open, and what each bed was found to want</summary>
-        <table className="figures-table">
-          <thead>
-            <tr>
-              <th scope="col">Bed</th>
-              <th scope="col">wants this season</th>
-              <th scope="col">stays open</th>
-            </tr>
-          </thead>
-          <tbody>
-            {problem.beds.map((bed) => (
-              <tr key={bed.id}>
-                <th scope="row">{names.bed(bed.id)}</th>
-                <td>{wantWords(bed.wants.now, measures)}</td>
-                <td>
-                  {unmet
-                    .filter((one) => one.bedId === bed.id && one.season === 'now')
-                    .map(unmetWords)
-                    .join('; ') || 'nothing'}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <p className="soft hint">
-          Measured in wants met, each weighed by the area of the bed, by what it is for and by how large the
-          gap is, less a little for every barrow. What a pile does on a bed comes from running it there for
-          five years. Logs, ash, raw char and bought feed are not shared out here.
-        </p>
-      </details>
+      <IdleStock idle={answer.idle} names={names} />
+      <WhatStaysOpen problem={problem} unmet={unmet} names={names} />
     </>
   );
+}
+
+/** What can be given of a pile now, and what is still to come. */
+function thereWords(pile: ShareProblem['piles'][number], measures: Measures): string {
+  const comingL = inAllL(pile) - pile.thereL.now;
+  const coming = comingL > 0 ? `, ${measures.volume(comingL)} to come` : '';
+  return `${measures.volume(pile.thereL.now)} available${coming}`;
 }
 
 interface SeasonSharesProps extends Omit<SharedProps, 'answer'> {
@@ -215,18 +201,14 @@ function SeasonShares({ season, shares, problem, names, onPlanned }: SeasonShare
   return (
     <section aria-label={SEASON_WORDS[season]} className="band">
       <div className="share-head">
-        <h2>{season === 'now' ? 'This season' : 'In half a year'}</h2>
+        <h2>{capitalized(SEASON_WORDS[season])}</h2>
         <PlanShares date={date} shares={shares} onPlanned={onPlanned} />
       </div>
       <ShareCautions date={date} shares={shares} problem={problem} />
       {piles.map((pile) => (
         <div key={pile.id} className="share-pile">
           <h3>
-            {names.pile(pile.id)}{' '}
-            <span className="soft">
-              {measures.volume(pile.freeL)} available
-              {pile.comingL > 0 && `, ${measures.volume(pile.comingL)} to come`}
-            </span>
+            {names.pile(pile.id)} <span className="soft">{thereWords(pile, measures)}</span>
           </h3>
           <ul>
             {shares
@@ -235,7 +217,7 @@ function SeasonShares({ season, shares, problem, names, onPlanned }: SeasonShare
               .map((share) => (
                 <li key={share.bedId}>
                   <span className="share-amount figure">{measures.volume(share.litres)}</span>
-                  <span className="soft"> ({measures.barrows(share.litres)})</span> to{' '}
+                  <span className="soft"> ({loadsWords(share.litres, problem.carrier)})</span> to{' '}
                   <strong>{names.bed(share.bedId)}</strong>{' '}
                   <span className="share-why">{reasonWords(share, names.bed)}.</span>
                 </li>
