@@ -82,8 +82,11 @@ describe('the terminal on a garden file', () => {
     );
   });
 
-  it('follows a habit of the book', () => {
-    const habit = file.habits[0].name;
+  it.each([
+    ['of the book', () => file.habits[0].name],
+    ['built in', () => 'Compost yearly'],
+  ])('follows a habit %s', (_, named) => {
+    const habit = named();
     const { stdout, status } = vine(
       'years',
       GARDEN,
@@ -217,7 +220,10 @@ describe('the terminal on a garden file', () => {
       ['years', GARDEN, '--bed', 'Ferry Strip', '--years', '99'],
       /--years must be a whole number from 1 to 30/,
     ],
-    [['years', GARDEN, '--bed', 'Ferry Strip', '--habit', 'none'], /--habit must be one of the saved habits/],
+    [
+      ['years', GARDEN, '--bed', 'Ferry Strip', '--habit', 'none'],
+      /--habit must be one of these: .*Compost yearly/,
+    ],
     [['mix', 'chips_branch=3armful'], /must be written as material=amountunit/],
     [['mix', 'moon=3kg'], /names no material/],
     [['char'], /Say how much char/],

@@ -20,7 +20,8 @@ doses SCENARIO [--csv]                               the doses a scenario asks f
   --csv: the doses.`,
   years: `years GARDEN --bed NAME [--years N] [--habit NAME] [--today DATE] [--csv]
 
-  Humus, char, fresh matter and nitrogen of a bed from today on, a row a year.`,
+  Humus, char, fresh matter, nitrogen and minerals of a bed from today on, a row a year: as planned, or under a habit of
+  the garden or a built-in one, such as "Compost yearly" or nothing.`,
   validate: `validate FILE [--today DATE]
 
   Checks a garden file or a scenario against its format and the model, and lists everything that is wrong.`,

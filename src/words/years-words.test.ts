@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { HabitAct } from '../records/habit.ts';
+import { yearPointOf } from '../../tests/fixtures/years.ts';
 import { measuresOf } from './measures.ts';
 import {
   conflictInWords,
@@ -70,12 +71,14 @@ describe('habits in words', () => {
 });
 
 describe('an amount that was found', () => {
+  const NO_LIMITS = { passed: [], within: null };
   const solved = (amount: number) => ({
     status: 'solved' as const,
     amount,
     low: amount - 0.01,
     high: amount + 0.01,
     runs: 7,
+    way: NO_LIMITS,
   });
   it('has the bracket, and what draws ask for', () => {
     const drawn = [1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.4, 2.6, 2.8].map(solved);
@@ -83,8 +86,15 @@ describe('an amount that was found', () => {
     expect(words).toContain('1.9 cm thick each time (between 1.89 and 1.91');
     expect(words).toContain('8 times out of 10 it takes 1.2 to 2.6');
   });
+  it('says the most that passes no limit, and what it comes to', () => {
+    const within = { amount: 0.5, point: yearPointOf(10, { organicMatterPct: 5.2 }) };
+    const own = { ...solved(2), way: { passed: [], within } };
+    expect(amountWords({ own, drawn: [], unit: 'cm thick', perUnit: 1, byYear: 10 })).toContain(
+      'The most that does not is 0.5 cm thick each time; by year 10 it comes to 5.2 % organic matter',
+    );
+  });
   it('says how many draws never get there', () => {
-    const never = { status: 'infeasible' as const, most: 25, shortfall: 1, runs: 2 };
+    const never = { status: 'infeasible' as const, most: 25, shortfall: 1, runs: 2, way: NO_LIMITS };
     expect(
       amountWords({
         own: solved(2),

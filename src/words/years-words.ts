@@ -6,6 +6,7 @@ import { findCrop } from '../core/ground/index.ts';
 import type { OpinionId } from '../core/model/index.ts';
 import {
   type AmountAnswer,
+  type AmountWithin,
   type HabitTemplateId,
   type Target,
   type YearMeasure,
@@ -104,12 +105,63 @@ export const YEAR_MEASURE_WORDS: Record<YearMeasure, MeasureWords> = {
     inSentence: 'of nitrogen to buy',
     caption: () => 'Bought nitrogen of the year before, with what crops missed for want of more',
   },
+  nitrogenLostG: {
+    name: 'N lost',
+    inSentence: 'of nitrogen lost for good',
+    caption: () => 'Nitrogen of the year before that went to the air or below all roots',
+  },
+  nitrogenWashedOutG: {
+    name: 'N washed out',
+    inSentence: 'of nitrogen washed out',
+    caption: () => 'Nitrogen washed out of the depth of the bed in the year before, and not fetched back',
+  },
+  nitrogenSurplusG: {
+    name: 'N surplus',
+    inSentence: 'of nitrogen surplus',
+    caption: () =>
+      'Nitrogen brought in the year before (spread, fed, from the air) less what harvests and lifting took away: it stays bound in the bed or is lost',
+  },
+  phosphorusG: {
+    name: 'Phosphorus',
+    inSentence: 'of phosphorus spread',
+    caption: () => 'Phosphorus in what was spread in the year before, from tables',
+  },
+  potassiumG: {
+    name: 'Potassium',
+    inSentence: 'of potassium spread',
+    caption: () => 'Potassium in what was spread in the year before, from tables',
+  },
   carbonToAirG: {
     name: 'To the air',
     inSentence: 'of carbon to the air',
     caption: () => 'Carbon breathed out in the year before',
   },
 };
+
+/** The name of a measure in the middle of a title: the sign of an element stays as it is. */
+export const measureTitle = (measure: YearMeasure): string =>
+  YEAR_MEASURE_WORDS[measure].name.replace(/^[A-Z](?=[a-z])/, (letter) => letter.toLowerCase());
+
+/** The measures as people look for them. */
+export const YEAR_MEASURE_GROUPS: readonly {
+  readonly name: string;
+  readonly measures: readonly YearMeasure[];
+}[] = [
+  { name: 'Soil', measures: ['organicMatterPct', 'humusCarbonG', 'charCarbonG', 'riseCm'] },
+  { name: 'On top', measures: ['freshCarbonG', 'mulchCm', 'carbonToAirG'] },
+  {
+    name: 'Nitrogen',
+    measures: [
+      'nitrogenGivenG',
+      'nitrogenWantedG',
+      'nitrogenLostG',
+      'nitrogenWashedOutG',
+      'nitrogenSurplusG',
+      'nitrogenBankG',
+    ],
+  },
+  { name: 'Minerals', measures: ['phosphorusG', 'potassiumG'] },
+];
 
 /** What a chart of a measure is of, with its unit. */
 export function measureCaption(measure: YearMeasure, sampledDepthCm: number, measures: Measures): string {
@@ -257,11 +309,12 @@ export function amountWords({
   readonly byYear: number;
 }): string {
   const words = (amount: number, digits?: number) => plainFigure(amount * perUnit, digits);
+  const withUnit = (amount: number) => `${words(amount, 2)} ${unit}`;
   switch (own.status) {
     case 'notNeeded':
       return `The target is met in year ${byYear} without any of it.`;
     case 'infeasible':
-      return `It cannot be done: even ${words(own.most)} ${unit} each time falls short in year ${byYear}. Take another material, give it more years, or lower the target.`;
+      return `It cannot be done: even ${words(own.most)} ${unit} each time falls short in year ${byYear}. Take another material, give it more years, or lower the target.${withinWords(own.way.within, byYear, withUnit)}`;
     case 'solved': {
       const between = `between ${words(own.low)} and ${words(own.high)} with the model’s default figures`;
       const found = drawn.flatMap((one) =>
@@ -274,7 +327,19 @@ export function amountWords({
           : '';
       const never = drawn.length - found.length;
       const not = never > 0 ? ` In ${never} of ${drawn.length} likely cases no amount gets there.` : '';
-      return `${words(own.amount, 2)} ${unit} each time (${between}).${range}${not}`;
+      return `${withUnit(own.amount)} each time (${between}).${range}${not}${withinWords(own.way.within, byYear, withUnit)}`;
     }
   }
+}
+
+/** The most that passes no limit, when the amount found does. */
+function withinWords(
+  within: AmountWithin | null,
+  byYear: number,
+  withUnit: (amount: number) => string,
+): string {
+  if (!within) return '';
+  const { amount, point } = within;
+  const reached = `${plainFigure(point.organicMatterPct, 2)} % organic matter`;
+  return ` That passes a limit. The most that does not is ${withUnit(amount)} each time; by year ${byYear} it comes to ${reached}.`;
 }

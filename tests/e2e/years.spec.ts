@@ -82,6 +82,10 @@ onOwn.describe('a sandy and a clay bed', () => {
         },
       );
       await expect(search.getByText(/on Brook bed by year 10/)).toBeVisible();
+      await expect(sandy).toContainText(
+        /That passes a limit\. The most that does not is .* cm thick each time/,
+      );
+      await expect(sandy).toContainText(/In year \d+: .* of phosphorus a year/);
     });
     await test.step('the found amount goes into the habit, which becomes the plan and stands in the calendar', async () => {
       await page.getByRole('button', { name: 'Change Compost yearly' }).click();
@@ -147,6 +151,18 @@ onDemo.describe('years on the demo', () => {
     await expect(page.getByRole('group', { name: /Carbon in humus/ })).toContainText('Hénin & D. 1945');
     await expect(page.getByText('Coleman and Jenkinson 1996')).toBeVisible();
     await expect(page.getByText(/They differ because/)).toBeVisible();
+    const figures = page.getByRole('table', { name: 'Ternhollow: humus, kg/m²' });
+    await expect(figures.getByRole('columnheader', { name: 'other models, 5 y' })).toBeVisible();
+    await expect(figures.getByRole('row', { name: 'Compost yearly' }).getByRole('cell').nth(5)).toContainText(
+      ' to ',
+    );
+    await page.getByText('N washed out', { exact: true }).click();
+    await expect(page.getByRole('group', { name: /Nitrogen washed out/ })).toContainText(
+      'guide value: 6.1 g/m²',
+    );
+    await expect(page.getByRole('list', { name: 'Limits that are passed' })).toContainText(
+      'of phosphorus a year',
+    );
     await page.getByText('All carbon', { exact: true }).click();
     await expect(page.getByRole('group', { name: /All carbon of/ })).toBeVisible();
 

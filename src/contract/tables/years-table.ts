@@ -35,6 +35,11 @@ const HEADER = [
   'crop_want_g_per_m2_year',
   'crop_missed_g_per_m2_year',
   'nitrogen_lost_g_per_m2_year',
+  'nitrogen_washed_out_g_per_m2_year',
+  'nitrogen_surplus_g_per_m2_year',
+  'manure_nitrogen_g_per_m2_year',
+  'phosphorus_g_per_m2_year',
+  'potassium_g_per_m2_year',
 ];
 
 const cellsOf = (one: YearPoint): (number | string)[] => [
@@ -57,6 +62,11 @@ const cellsOf = (one: YearPoint): (number | string)[] => [
   one.cropWantG,
   one.cropMissedG,
   one.nitrogenLostG,
+  one.nitrogenWashedOutG,
+  one.nitrogenSurplusG,
+  one.manureNitrogenG,
+  one.phosphorusG,
+  one.potassiumG,
 ];
 
 /** Lines of years as rows, year by year; amounts per m2. */

@@ -97,6 +97,8 @@ export {
 export type { ComingCrop, PlantingObjection } from './plan/coming-crops.ts';
 export {
   type BedLimit,
+  type Brought,
+  ORGANIC_NITROGEN_YEARLY_G_PER_M2,
   PHOSPHORUS_YEARLY_G_PER_M2,
   type SpreadLimitCode,
   broughtBy,

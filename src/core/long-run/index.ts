@@ -38,8 +38,11 @@ export { textureOf } from './years/held-more.ts';
 export { endOfYears, outlookDays } from './years/outlook-days.ts';
 export { type OutlookYear, changesSoil, outlook } from './years/outlook.ts';
 export { type YearPoint, runYears } from './years/run-years.ts';
+export { type LimitSetting, type YearLimit, guideOf, limitsOfYears } from './years/year-limits.ts';
+export { withMinerals } from './years/year-minerals.ts';
 export {
   type AmountAnswer,
+  type AmountWithin,
   type Target,
   type TargetOdds,
   amountFor,
@@ -52,6 +55,8 @@ export {
   type YearMeasure,
   bandOfYears,
   differenceOf,
+  isDrawn,
   isOfAYear,
   readMeasure,
+  widenedByOpinions,
 } from './years/years-range.ts';

@@ -8,6 +8,8 @@ export {
   carbonOfRoots,
   carbonToAir,
   nitrogenBought,
+  nitrogenBrought,
+  nitrogenCarriedAway,
   nitrogenFetchedBack,
   nitrogenGiven,
   nitrogenLaid,

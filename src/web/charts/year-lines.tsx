@@ -5,6 +5,7 @@ import {
   ComposedChart,
   DefaultZIndexes,
   Line,
+  ReferenceArea,
   ResponsiveContainer,
   usePlotArea,
   useXAxisScale,
@@ -41,6 +42,8 @@ interface YearLinesProps {
   /** Figures along the height, ascending; charts beside each other share them. */
   readonly scale: readonly number[];
   readonly level: { readonly value: number; readonly words: string } | null;
+  /** What is not to be passed: everything above is tinted. */
+  readonly limit: { readonly value: number; readonly words: string } | null;
   readonly description: string;
   readonly caption: string;
   /** A figure with its unit. */
@@ -160,6 +163,7 @@ export const YearLines = memo(function YearLines({
   band,
   scale,
   level,
+  limit,
   description,
   caption,
   format,
@@ -183,6 +187,16 @@ export const YearLines = memo(function YearLines({
           aria-label={`${caption}, year by year; the arrow keys tell the values`}
         >
           <Scales years={years} scale={scale} />
+          {limit && (
+            <ReferenceArea
+              y1={limit.value}
+              y2={scale.at(-1)!}
+              fill={COLORS.stop}
+              fillOpacity={0.09}
+              ifOverflow="hidden"
+            />
+          )}
+          {limit && <Level y={limit.value} stroke={COLORS.stop} words={limit.words} isAtStart />}
           {band && (
             <Area
               dataKey="likely"

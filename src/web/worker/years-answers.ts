@@ -31,6 +31,7 @@ import {
   runYears,
   shareBed,
   shareGains,
+  withMinerals,
 } from '../../core/long-run/index.ts';
 import { rememberedBooks } from './bed-books.ts';
 import { stockPiles, type StockQuestion } from './stock-answers.ts';
@@ -75,7 +76,7 @@ interface OpenPlan {
   readonly plan: YearsPlan;
   readonly today: DayNumber;
   readonly findMaterial: FindMaterial;
-  readonly scenarios: Map<string, BedScenario>;
+  readonly courses: Map<string, Course>;
 }
 /** The one on the page, and the one that an amount is sought for. */
 const MOST_OPEN = 2;
@@ -91,7 +92,7 @@ export function openYears(plan: YearsPlan): void {
     plan,
     today: dayNumberFromIso(plan.today, ['today']),
     findMaterial,
-    scenarios: new Map(),
+    courses: new Map(),
   });
   for (const key of [...open.keys()].slice(0, -MOST_OPEN)) open.delete(key);
 }
@@ -107,7 +108,13 @@ function habitOn({ plan, today }: OpenPlan, books: BedBooks, followed: FollowedH
   return followed === 'soFar' ? (habitSoFar(books, today) ?? NOTHING_MORE) : followed;
 }
 
-function scenarioFor({
+/** The books of a bed under one habit, and the scenario they make. */
+interface Course {
+  readonly books: BedBooks;
+  readonly scenario: BedScenario;
+}
+
+function courseFor({
   opened,
   books,
   habit,
@@ -117,26 +124,27 @@ function scenarioFor({
   readonly books: BedBooks;
   readonly habit: Habit | null;
   readonly years: number;
-}): BedScenario {
+}): Course {
   const { today, findMaterial } = opened;
   const setting = { findMaterial, today, years };
   const followed = habit ? booksWithHabit(books, habit, setting) : booksAsPlanned(books, setting);
-  return bedScenario({ books: followed, findMaterial, today, endDay: endOfYears(today, years) });
+  const scenario = bedScenario({ books: followed, findMaterial, today, endDay: endOfYears(today, years) });
+  return { books: followed, scenario };
 }
 
-function rememberedScenario(opened: OpenPlan, { bed, habit }: YearsAsked): BedScenario {
+function rememberedCourse(opened: OpenPlan, { bed, habit }: YearsAsked): Course {
   const key = `${bed} ${habit}`;
-  const known = opened.scenarios.get(key);
+  const known = opened.courses.get(key);
   if (known) return known;
   const { habits, years } = opened.plan;
   const books = booksFor(opened, bed);
-  const made = scenarioFor({
+  const made = courseFor({
     opened,
     books,
     habit: habitOn(opened, books, habits[habit] ?? 'planned'),
     years,
   });
-  opened.scenarios.set(key, made);
+  opened.courses.set(key, made);
   return made;
 }
 
@@ -144,16 +152,19 @@ function rememberedScenario(opened: OpenPlan, { bed, habit }: YearsAsked): BedSc
 export function yearsLine(asked: YearsAsked): YearsLine | null {
   const opened = open.get(asked.plan);
   if (!opened) return null;
-  const scenario = rememberedScenario(opened, asked);
-  const { today } = opened;
+  const { scenario, books } = rememberedCourse(opened, asked);
+  const { today, findMaterial } = opened;
   const { years } = opened.plan;
   if (asked.draw !== null) {
     const drawn = drawScenario(scenario, DRAW_SEED, asked.draw).scenario;
-    return { points: runYears(drawn, today, years).points, opinions: null };
+    return {
+      points: withMinerals(runYears(drawn, today, years).points, books, findMaterial),
+      opinions: null,
+    };
   }
   const { points, inputs } = runYears(scenario, today, years);
   return {
-    points,
+    points: withMinerals(points, books, findMaterial),
     opinions: secondOpinions(
       scenario,
       inputs,
@@ -187,12 +198,19 @@ export function yearsAmount(asked: AmountAsked): AmountAnswer | null {
     const acts = habit.acts.flatMap((one, i) =>
       i !== asked.act ? [one] : amount > 0 ? [{ ...act, amount }] : [],
     );
-    const scenario = scenarioFor({ opened, books, habit: { ...habit, acts }, years: asked.byYear });
-    const drawn = asked.draw === null ? scenario : drawScenario(scenario, DRAW_SEED, asked.draw).scenario;
-    return runYears(drawn, opened.today, asked.byYear).points;
+    const course = courseFor({ opened, books, habit: { ...habit, acts }, years: asked.byYear });
+    const drawn =
+      asked.draw === null ? course.scenario : drawScenario(course.scenario, DRAW_SEED, asked.draw).scenario;
+    return withMinerals(
+      runYears(drawn, opened.today, asked.byYear).points,
+      course.books,
+      opened.findMaterial,
+    );
   };
   const { target, byYear } = asked;
-  return amountFor({ target, byYear, most, tolerance: most * TOLERANCE_SHARE }, pointsWith);
+  // The draws only say how far the amount may be off.
+  const limits = asked.draw === null ? { climate: books.site.climate, entries: books.entries } : null;
+  return amountFor({ target, byYear, most, tolerance: most * TOLERANCE_SHARE, limits }, pointsWith);
 }
 
 /** The most of an act at a time, in its own unit. */

@@ -57,6 +57,10 @@ export function asOneBed(beds: readonly BedYears[]): YearPoint[] {
       cropMissedG: mean((one) => one.cropMissedG),
       nitrogenLostG: mean((one) => one.nitrogenLostG),
       nitrogenWashedOutG: mean((one) => one.nitrogenWashedOutG),
+      nitrogenSurplusG: mean((one) => one.nitrogenSurplusG),
+      manureNitrogenG: mean((one) => one.manureNitrogenG),
+      phosphorusG: mean((one) => one.phosphorusG),
+      potassiumG: mean((one) => one.potassiumG),
     };
   });
 }

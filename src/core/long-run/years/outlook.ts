@@ -1,9 +1,9 @@
 import type { DayNumber } from '../../ground/index.ts';
 import { type BedScenario, withoutMaterials } from '../../model/index.ts';
-import { runYears, type YearPoint } from './run-years.ts';
+import { type RunYear, runYears } from './run-years.ts';
 
 /** What the soil holds so many years from today, per m2. */
-export interface OutlookYear extends YearPoint {
+export interface OutlookYear extends RunYear {
   /** The same bed had nothing ever been laid on it. */
   readonly bareOrganicMatterPct: number;
 }

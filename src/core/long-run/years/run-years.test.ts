@@ -6,7 +6,7 @@ import { bedScenario } from '../../bed/books/bed-scenario.ts';
 import type { BedScenario } from '../../model/simulation/scenario.ts';
 import { booksWithHabit } from './habit-books.ts';
 import { habitFromTemplate, type HabitTemplateId } from './habit-templates.ts';
-import { runYears, runYearsUnfolded, type YearPoint } from './run-years.ts';
+import { runYears, runYearsUnfolded, type RunYear } from './run-years.ts';
 
 const today = dayNumberFromIso('2026-05-14', ['today']);
 const YEARS = 12;
@@ -29,11 +29,8 @@ function scenarioWith(template: HabitTemplateId, years = YEARS): BedScenario {
   });
 }
 
-const farthest = (
-  a: readonly YearPoint[],
-  b: readonly YearPoint[],
-  read: (one: YearPoint) => number,
-): number => Math.max(...a.map((one, i) => Math.abs(read(one) - read(b[i]))));
+const farthest = (a: readonly RunYear[], b: readonly RunYear[], read: (one: RunYear) => number): number =>
+  Math.max(...a.map((one, i) => Math.abs(read(one) - read(b[i]))));
 
 describe('old layers laid together', () => {
   it.each<HabitTemplateId>(['chipsOnly', 'compostAndChar', 'pullYearly', 'thinFeeding', 'wholeProgram'])(
@@ -42,7 +39,7 @@ describe('old layers laid together', () => {
       const scenario = scenarioWith(template);
       const folded = runYears(scenario, today, YEARS);
       const apart = runYearsUnfolded(scenario, today, YEARS);
-      const far = (read: (one: YearPoint) => number) => farthest(folded.points, apart.points, read);
+      const far = (read: (one: RunYear) => number) => farthest(folded.points, apart.points, read);
       expect(far((one) => one.organicMatterPct)).toBeLessThan(0.1);
       expect(far((one) => one.mulchCm)).toBeLessThan(0.8);
       expect(far((one) => one.charCarbonG)).toBeLessThan(0.5);
@@ -55,7 +52,7 @@ describe('old layers laid together', () => {
     const { points } = runYears(scenarioWith('wholeProgram'), today, YEARS);
     for (let i = 1; i < points.length; i++) {
       const [before, now] = [points[i - 1], points[i]];
-      const held = (one: YearPoint) =>
+      const held = (one: RunYear) =>
         one.humusCarbonG + one.charCarbonG + one.freshCarbonG + one.microbialCarbonG;
       expect(held(now) - held(before)).toBeCloseTo(now.carbonLaidG + now.rootCarbonG - now.carbonToAirG, 6);
     }

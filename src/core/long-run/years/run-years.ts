@@ -15,6 +15,8 @@ import {
   freshCarbon,
   mulchHeightCm,
   nitrogenBought,
+  nitrogenBrought,
+  nitrogenCarriedAway,
   nitrogenGiven,
   nitrogenLaid,
   nitrogenFetchedBack,
@@ -30,7 +32,7 @@ import {
 import { outlookDays } from './outlook-days.ts';
 
 /** What a bed holds on the same day of a coming year, per m2; what happened is that of the year before that day. */
-export interface YearPoint {
+export interface RunYear {
   readonly yearsAhead: number;
   readonly day: DayNumber;
   /** As a laboratory would find it beneath all layers, % of the soil's weight, over the depth the bed was sampled to. */
@@ -65,11 +67,21 @@ export interface YearPoint {
   readonly nitrogenLostG: number;
   /** Washed out of the depth of the bed and not fetched back. */
   readonly nitrogenWashedOutG: number;
+  /** Brought from anywhere, less what harvests and lifting carried away: it is bound in the bed, or lost. */
+  readonly nitrogenSurplusG: number;
+}
+
+/** The same with the minerals in what was laid: the model does not follow them. */
+export interface YearPoint extends RunYear {
+  /** Of manure and meals only. */
+  readonly manureNitrogenG: number;
+  readonly phosphorusG: number;
+  readonly potassiumG: number;
 }
 
 export interface YearsRun {
   /** From today on, one a year. */
-  readonly points: readonly YearPoint[];
+  readonly points: readonly RunYear[];
   /** What reached the bed, char left out: what a model of soil carbon is fed with. */
   readonly inputs: readonly FedCarbon[];
   readonly largestRelativeError: number;
@@ -107,7 +119,7 @@ function follow({
   const watch = inputWatch(run, scenario);
   const fold = folderOf({ run, scenario, watch, foldedAfterDays });
   const lasting = lastingChar(run);
-  const points: YearPoint[] = [];
+  const points: RunYear[] = [];
   let before: Float64Array | null = null;
   const goTo = (day: DayNumber) => {
     for (let until = run.day + FOLDED_EVERY_DAYS; until < day; until += FOLDED_EVERY_DAYS) {
@@ -217,7 +229,7 @@ function lastingChar({ scenario, piles, bed }: BedRun) {
 }
 
 type Standing = Pick<
-  YearPoint,
+  RunYear,
   | 'organicMatterPct'
   | 'humusPct'
   | 'riseCm'
@@ -248,7 +260,7 @@ function standing(bed: Bed, lastingCharG: [number, number, number]): Standing {
   };
 }
 
-const soilFigures = (bed: Bed): Pick<YearPoint, 'organicMatterPct' | 'humusPct' | 'riseCm'> => {
+const soilFigures = (bed: Bed): Pick<RunYear, 'organicMatterPct' | 'humusPct' | 'riseCm'> => {
   const { organicMatterPct, humusPct, riseCm } = reportSoil(bed);
   return { organicMatterPct, humusPct, riseCm };
 };
@@ -275,6 +287,7 @@ function totalsOf({ bed }: BedRun): Float64Array {
     total(crops.map(({ shortN }) => shortN)),
     nitrogenLost(flows),
     nitrogenWashedOut(flows) - nitrogenFetchedBack(flows),
+    nitrogenBrought(flows) - nitrogenCarriedAway(flows),
   );
 }
 
@@ -293,5 +306,6 @@ function happened(run: BedRun, before: Float64Array | null) {
     cropMissedG: since(7),
     nitrogenLostG: since(8),
     nitrogenWashedOutG: since(9),
+    nitrogenSurplusG: since(10),
   };
 }

@@ -1,8 +1,9 @@
 import { refusalOf } from '../../../../tests/fixtures/refused.ts';
 import { describe, expect, it } from 'vitest';
+import { MILD } from '../../../../tests/fixtures/books.ts';
 import { yearPointOf } from '../../../../tests/fixtures/years.ts';
 import type { YearPoint } from './run-years.ts';
-import { amountFor, checkTarget, firstYearReached, targetOdds } from './targets.ts';
+import { amountFor, checkTarget, firstYearReached, targetOdds, type WayThere } from './targets.ts';
 
 const point = (yearsAhead: number, change: Partial<YearPoint> = {}) =>
   yearPointOf(yearsAhead, { cropWantG: 10, ...change });
@@ -46,7 +47,7 @@ describe('the first year a target is reached', () => {
 });
 
 describe('the amount that reaches a target in time', () => {
-  const search = { target: sixPct, byYear: 10, most: 5, tolerance: 1e-6 };
+  const search = { target: sixPct, byYear: 10, most: 5, tolerance: 1e-6, limits: null };
   // A tenth of a percent a year for every unit, less and less for more.
   const saturating = (amount: number) => rising(0.3 * (1 - Math.exp(-amount)));
 
@@ -70,6 +71,25 @@ describe('the amount that reaches a target in time', () => {
     const answer = amountFor({ ...search, target: { ...sixPct, pct: 8 } }, saturating);
     expect(answer).toMatchObject({ status: 'infeasible', most: 5 });
     expect(answer.status === 'infeasible' && answer.shortfall).toBeCloseTo(4 - 3 * (1 - Math.exp(-5)), 9);
+  });
+  it('is held against the limits it passes on its way, and the most that passes none is found', () => {
+    const limits = { climate: MILD, entries: [] };
+    // 3 g of phosphorus for every unit: 4 g are allowed.
+    const rich = (amount: number) =>
+      saturating(amount).map((point) => ({ ...point, phosphorusG: point.yearsAhead > 0 ? 3 * amount : 0 }));
+    const { way } = amountFor({ ...search, target: { ...sixPct, pct: 6.5 }, limits }, rich) as {
+      way: WayThere;
+    };
+    expect(way.passed.map(({ limit }) => limit.code)).toEqual(['phosphorus']);
+    expect(way.within!.amount).toBeCloseTo(4 / 3, 5);
+    expect(way.within!.point.organicMatterPct).toBeCloseTo(4 + 3 * (1 - Math.exp(-4 / 3)), 5);
+    const modest = amountFor({ ...search, limits }, rich);
+    expect(modest).toMatchObject({ status: 'solved', way: { passed: [], within: null } });
+  });
+  it('a limit that is passed without any of it is not put down to it', () => {
+    const limits = { climate: MILD, entries: [] };
+    const rich = (amount: number) => saturating(amount).map((point) => ({ ...point, phosphorusG: 9 }));
+    expect(amountFor({ ...search, limits }, rich)).toMatchObject({ way: { passed: [], within: null } });
   });
   it('a year beyond what is followed is refused', () => {
     expect(refusalOf(() => amountFor({ ...search, byYear: 40 }, saturating))).toMatch(/byYear lies beyond/);

@@ -1,6 +1,7 @@
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
 import { bracketedRoot } from '../../ground/index.ts';
 import type { YearPoint } from './run-years.ts';
+import { type LimitSetting, type YearLimit, limitsOfYears } from './year-limits.ts';
 
 /** What somebody wants to have reached. */
 export type Target =
@@ -83,6 +84,7 @@ export type AmountAnswer =
       readonly low: number;
       readonly high: number;
       readonly runs: number;
+      readonly way: WayThere;
     }
   /** The target is met without any. */
   | { readonly status: 'notNeeded'; readonly runs: number }
@@ -92,7 +94,21 @@ export type AmountAnswer =
       readonly most: number;
       readonly shortfall: number;
       readonly runs: number;
+      readonly way: WayThere;
     };
+
+/** What an amount does on its way that none of it would not do. */
+export interface WayThere {
+  readonly passed: readonly YearLimit[];
+  /** The most that passes no limit; null where none is passed. */
+  readonly within: AmountWithin | null;
+}
+
+export interface AmountWithin {
+  readonly amount: number;
+  /** What it has come to in the year asked for. */
+  readonly point: YearPoint;
+}
 
 export interface AmountSearch {
   readonly target: Target;
@@ -100,6 +116,33 @@ export interface AmountSearch {
   /** The most that may be tried. */
   readonly most: number;
   readonly tolerance: number;
+  /** What the way there is held against; null when nobody asks. */
+  readonly limits: LimitSetting | null;
+}
+
+/**
+ * The limits that an amount passes and none of it does not, and the most that does not. Amounts between are halved until
+ * they are within the tolerance.
+ */
+function wayThere(
+  amount: number,
+  { byYear, tolerance, limits }: AmountSearch,
+  pointsWith: (amount: number) => readonly YearPoint[],
+): WayThere {
+  if (!limits) return { passed: [], within: null };
+  const standing = limitsOfYears(pointsWith(0), limits).map(({ limit }) => limit.code);
+  const passedBy = (points: readonly YearPoint[]) =>
+    limitsOfYears(points, limits).filter(({ limit }) => !standing.includes(limit.code));
+  const passed = passedBy(pointsWith(amount));
+  if (passed.length === 0) return { passed, within: null };
+  let [low, high] = [0, amount];
+  while (high - low > tolerance) {
+    const middle = (low + high) / 2;
+    if (passedBy(pointsWith(middle)).length > 0) high = middle;
+    else low = middle;
+  }
+  const point = pointsWith(low).find(({ yearsAhead }) => yearsAhead === byYear)!;
+  return { passed, within: { amount: low, point } };
 }
 
 /**
@@ -107,19 +150,32 @@ export interface AmountSearch {
  * none) and gives its points. Throws InputError when the year lies outside what is run.
  */
 export function amountFor(
-  { target, byYear, most, tolerance }: AmountSearch,
-  pointsWith: (amount: number) => readonly YearPoint[],
+  search: AmountSearch,
+  pointsOf: (amount: number) => readonly YearPoint[],
 ): AmountAnswer {
+  const { target, byYear, most, tolerance } = search;
   let runs = 0;
-  const marginWith = (amount: number): number => {
+  const known = new Map<number, readonly YearPoint[]>();
+  const pointsWith = (amount: number): readonly YearPoint[] => {
+    const points = known.get(amount);
+    if (points) return points;
     runs += 1;
+    const found = pointsOf(amount);
+    known.set(amount, found);
+    return found;
+  };
+  const marginWith = (amount: number): number => {
     const point = pointsWith(amount).find(({ yearsAhead }) => yearsAhead === byYear);
     if (!point) throw new InputError(['byYear'], 'beyondTheYears', { year: byYear });
     return marginOf(target, point);
   };
   if (marginWith(0) >= 0) return { status: 'notNeeded', runs };
   const best = marginWith(most);
-  if (best < 0) return { status: 'infeasible', most, shortfall: -best, runs };
+  if (best < 0) {
+    const way = wayThere(most, search, pointsWith);
+    return { status: 'infeasible', most, shortfall: -best, runs, way };
+  }
   const { at, low, high } = bracketedRoot(marginWith, { low: 0, high: most, tolerance });
-  return { status: 'solved', amount: at, low, high, runs };
+  const way = wayThere(at, search, pointsWith);
+  return { status: 'solved', amount: at, low, high, runs, way };
 }

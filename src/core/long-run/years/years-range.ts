@@ -1,5 +1,6 @@
 import { bandShares, quantileSorted } from '../../ground/index.ts';
 import type { Band, Spread } from '../../bed/index.ts';
+import { OPINION_IDS, type SecondOpinions } from '../../model/index.ts';
 import type { YearPoint } from './run-years.ts';
 
 /** The figures of a year that can be compared. */
@@ -13,6 +14,11 @@ export const YEAR_MEASURES = [
   'nitrogenGivenG',
   'nitrogenBankG',
   'nitrogenWantedG',
+  'nitrogenLostG',
+  'nitrogenWashedOutG',
+  'nitrogenSurplusG',
+  'phosphorusG',
+  'potassiumG',
   'carbonToAirG',
 ] as const;
 export type YearMeasure = (typeof YEAR_MEASURES)[number];
@@ -22,8 +28,21 @@ export const readMeasure = (point: YearPoint, measure: YearMeasure): number =>
   measure === 'nitrogenWantedG' ? point.nitrogenBoughtG + point.cropMissedG : point[measure];
 
 /** These are totals over the year before a day, so there are none for today. */
-const OF_A_YEAR: ReadonlySet<YearMeasure> = new Set(['nitrogenGivenG', 'nitrogenWantedG', 'carbonToAirG']);
+const OF_A_YEAR: ReadonlySet<YearMeasure> = new Set([
+  'nitrogenGivenG',
+  'nitrogenWantedG',
+  'nitrogenLostG',
+  'nitrogenWashedOutG',
+  'nitrogenSurplusG',
+  'phosphorusG',
+  'potassiumG',
+  'carbonToAirG',
+]);
 export const isOfAYear = (measure: YearMeasure): boolean => OF_A_YEAR.has(measure);
+
+/** What comes from tables is the same in every draw. */
+const FROM_TABLES: ReadonlySet<YearMeasure> = new Set(['phosphorusG', 'potassiumG']);
+export const isDrawn = (measure: YearMeasure): boolean => !FROM_TABLES.has(measure);
 
 function spreadOf(values: readonly number[]): Spread {
   const sorted = Float64Array.from(values).sort();
@@ -40,6 +59,36 @@ export function bandOfYears(draws: Draws, measure: YearMeasure): Band {
     low: spreads.map(({ low }) => low),
     middle: spreads.map(({ middle }) => middle),
     high: spreads.map(({ high }) => high),
+  };
+}
+
+/** What a gram of carbon in the humus of a square meter is as organic matter, % of the soil's weight. */
+export interface HumusAsMatter {
+  readonly pctPerCarbonG: number;
+}
+
+/**
+ * The same band, widened to what the published models find where they do not agree: theirs is humus carbon, and organic
+ * matter as far as it differs by that. Other measures they know nothing of.
+ */
+export function widenedByOpinions(
+  band: Band,
+  measure: YearMeasure,
+  {
+    points,
+    opinions,
+    pctPerCarbonG,
+  }: HumusAsMatter & { readonly points: readonly YearPoint[]; readonly opinions: SecondOpinions },
+): Band {
+  if (measure !== 'humusCarbonG' && measure !== 'organicMatterPct') return band;
+  const perG = measure === 'humusCarbonG' ? 1 : pctPerCarbonG;
+  const theirs = points.map((point, i) =>
+    OPINION_IDS.map((id) => point[measure] + (opinions[id][i] - point.humusCarbonG) * perG),
+  );
+  return {
+    low: band.low.map((value, i) => Math.max(0, Math.min(value, ...theirs[i]))),
+    middle: band.middle,
+    high: band.high.map((value, i) => Math.max(value, ...theirs[i])),
   };
 }
 

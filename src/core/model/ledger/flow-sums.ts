@@ -51,6 +51,20 @@ const nitrogenTakenBack = sumOf([
   'rootZoneToChar',
 ]);
 export const nitrogenBought = sumOf(['fedToContactZone', 'fedToRootZone']);
+/** Brought to the bed from anywhere: laid, fed, fixed from the air, and fallen with rain and dust. */
+export const nitrogenBrought = (flows: Float64Array): number =>
+  nitrogenLaid(flows) + nitrogenBought(flows) + nitrogenOfAir(flows);
+const nitrogenOfAir = sumOf(['deposited', 'fixed']);
+/** Carried away with harvests and with what is lifted off. */
+export const nitrogenCarriedAway = sumOf([
+  'harvested',
+  'freshNitrogenTakenOff',
+  'microbialNitrogenTakenOff',
+  'humusNitrogenTakenOff',
+  'charNitrogenTakenOff',
+  'ammoniumTakenOff',
+  'layersTakenOff',
+]);
 /** Gone to the air. */
 export const nitrogenToAir = sumOf([
   'ammoniumVolatilized',

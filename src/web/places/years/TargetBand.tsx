@@ -6,7 +6,9 @@ import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { InputError } from '../../../refusals/input-error.ts';
 import { refusalSentence } from '../../../words/refusal-words.ts';
 import { type Target, type TargetOdds, checkTarget, targetOdds } from '../../../core/long-run/index.ts';
+import { dayOf } from '../../../words/dates.ts';
 import { formatPercent } from '../../../words/figures.ts';
+import { limitInWords } from '../../../words/limit-words.ts';
 import { UNIT_WORDS } from '../../../words/measures.ts';
 import { materialName } from '../../../words/record-names.ts';
 import { amountWords, targetWords } from '../../../words/years-words.ts';
@@ -285,11 +287,24 @@ function AmountSearch({ view, plan, target }: AmountSearchProps) {
                 byYear: state.year,
               })}
             </strong>
+            <PassedOnTheWay amounts={amounts} />
           </p>
         ))}
       </div>
     </div>
   );
+}
+
+/** The limits that the amount found passes before it gets there. */
+function PassedOnTheWay({ amounts: { own } }: { readonly amounts: FoundAmounts }) {
+  const measures = useMeasures();
+  const { today } = useBooks();
+  if (own.status === 'notNeeded') return null;
+  return own.way.passed.map(({ yearsAhead, limit }) => (
+    <span key={limit.code} className="trouble found-limit">
+      ⚠ In year {yearsAhead}: {limitInWords(limit, measures, dayOf(today))}
+    </span>
+  ));
 }
 
 /** In what an amount is said: how thick, or how much on an area. */

@@ -155,9 +155,14 @@ function WorthRow({ line, worth }: { line: ViewedLine; worth: Worth }) {
       </td>
       <td>{from(worth.nutrientsMol, 2)} mol</td>
       <td>
-        {worth.trips} barrows, {plainFigure(worth.hours, 2)} h
+        {worth.trips} barrows, {plainFigure(worth.hours, 2)} h ({plainFigure(worth.trips / worth.years, 2)}{' '}
+        barrows, {plainFigure(worth.hours / worth.years, 2)} h a year)
       </td>
-      {worth.money !== null && <td>{plainFigure(worth.money, 3)}</td>}
+      {worth.money !== null && (
+        <td>
+          {plainFigure(worth.money, 3)} ({plainFigure(worth.money / worth.years, 3)} a year)
+        </td>
+      )}
     </tr>
   );
 }

@@ -2,18 +2,19 @@ import { counted } from '../../../words/counted.ts';
 import { Fragment } from 'react';
 import { limitInWords } from '../../../words/limit-words.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
-import { FEWEST_DRAWS, washedOutLimit } from '../../../core/bed/index.ts';
+import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
 import {
+  type LimitSetting,
   type YearMeasure,
-  bandOfYears,
   differenceOf,
   isOfAYear,
+  limitsOfYears,
   readMeasure,
 } from '../../../core/long-run/index.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { measureCell, measureInWords, signed, YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { markOf } from '../../charts/line-marks.ts';
-import { lineAt, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
+import { likelyBand, limitSetting, lineAt, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 
 interface YearAnswersProps {
   readonly view: YearsView;
@@ -23,6 +24,7 @@ interface YearAnswersProps {
 
 /** What it comes to in the last year, one sentence a bed: the habit in focus, and how much more than another. */
 export function YearAnswers({ view, focus, ...told }: YearAnswersProps) {
+  const books = useBooks();
   return (
     <div className="year-answers" role="status">
       {view.beds.map((bed) => {
@@ -31,7 +33,7 @@ export function YearAnswers({ view, focus, ...told }: YearAnswersProps) {
         return (
           <Fragment key={bed.id}>
             <Answer bed={bed} line={line} years={view.years} {...told} />
-            <YearLimit line={line} />
+            <YearLimits line={line} setting={limitSetting(books, bed)} />
           </Fragment>
         );
       })}
@@ -39,22 +41,19 @@ export function YearAnswers({ view, focus, ...told }: YearAnswersProps) {
   );
 }
 
-/** The year in which most is washed out, when that is more than the guide value. */
-function YearLimit({ line }: Pick<AnswerProps, 'line'>) {
-  const { garden } = useBooks();
+/** What is more than a guide value allows, in the year in which it is most. */
+function YearLimits({ line, setting }: Pick<AnswerProps, 'line'> & { readonly setting: LimitSetting }) {
   const measures = useMeasures();
-  const worst = line.points.toSorted((a, b) => b.nitrogenWashedOutG - a.nitrogenWashedOutG)[0]!;
-  const [limit] = washedOutLimit(
-    garden.climate,
-    worst.nitrogenWashedOutG,
-    worst.nitrogenLaidG + worst.nitrogenBoughtG,
-  );
+  const limits = limitsOfYears(line.points, setting);
+  if (limits.length === 0) return null;
   return (
-    limit && (
-      <p className="trouble year-limit" role="note">
-        ⚠ In year {worst.yearsAhead}: {limitInWords(limit, measures, worst.day)}
-      </p>
-    )
+    <ul className="trouble year-limits" aria-label="Limits that are passed">
+      {limits.map(({ yearsAhead, limit }) => (
+        <li key={limit.code}>
+          ⚠ In year {yearsAhead}: {limitInWords(limit, measures, line.points[yearsAhead]!.day)}
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -69,7 +68,7 @@ function Answer({ bed, line, years, measure }: AnswerProps) {
   const [now, last] = [line.points[0]!, line.points.at(-1)!];
   const words = (value: number) => measureInWords(value, measure, measures);
   const cell = (value: number) => measureCell(value, measure, measures);
-  const range = line.draws.length >= FEWEST_DRAWS ? bandOfYears(line.draws, measure) : null;
+  const range = likelyBand(line, measure);
   const base = bed.lines.find((one) => one !== line);
   const name = YEAR_MEASURE_WORDS[measure].inSentence;
   return (

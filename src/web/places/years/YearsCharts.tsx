@@ -1,7 +1,8 @@
-import { useMeasures } from '../../app/garden-context.ts';
-import { type Band, FEWEST_DRAWS } from '../../../core/bed/index.ts';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
+import type { Band } from '../../../core/bed/index.ts';
 import { OPINION_IDS } from '../../../core/model/index.ts';
-import { type YearMeasure, bandOfYears, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
+import { type YearMeasure, guideOf, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
 import {
@@ -11,7 +12,7 @@ import {
   measureUnit,
   OPINION_WORDS,
   STACK_WORDS,
-  YEAR_MEASURE_WORDS,
+  measureTitle,
 } from '../../../words/years-words.ts';
 import { evenScale } from '../../charts/even-scale.ts';
 import { markOf } from '../../charts/line-marks.ts';
@@ -19,7 +20,15 @@ import { YearLines, type YearLine } from '../../charts/year-lines.tsx';
 import { YearStack, type StackYear } from '../../charts/year-stack.tsx';
 import { COLORS } from '../../theme/tokens.ts';
 import { Pictured } from '../../drawing/Pictured.tsx';
-import { lineAt, SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
+import {
+  likelyBand,
+  limitSetting,
+  lineAt,
+  SAMPLED_DEPTH_CM,
+  type ViewedBed,
+  type ViewedLine,
+  type YearsView,
+} from './view.ts';
 
 interface YearsChartsProps {
   readonly view: YearsView;
@@ -33,12 +42,12 @@ interface YearsChartsProps {
 }
 
 /** What the charts show, in the measures they show it in. */
-type Charted = YearsChartsProps & { readonly measures: Measures };
+type Charted = YearsChartsProps & { readonly measures: Measures; readonly books: GardenBooks };
 
 /** One chart a bed, all on one scale. */
 export function YearsCharts(props: YearsChartsProps) {
   const { view, isStacked } = props;
-  const charted = { ...props, measures: useMeasures() };
+  const charted = { ...props, measures: useMeasures(), books: useBooks() };
   const scale = isStacked ? stackScale(charted) : scaleOf(charted);
   return (
     <div className={view.beds.length > 1 ? 'years-charts side-by-side' : 'years-charts'}>
@@ -81,12 +90,18 @@ function linesOf(bed: ViewedBed, { measure, measures, hasOpinions, focus }: Char
 
 function bandOf(bed: ViewedBed, { measure, measures, focus }: Charted): Band | null {
   const line = lineAt(bed, focus);
-  if (!line || line.draws.length < FEWEST_DRAWS) return null;
-  const band = bandOfYears(line.draws, measure);
+  const band = line && likelyBand(line, measure);
+  if (!band) return null;
   const from = isOfAYear(measure) ? 1 : 0;
   const shown = (values: readonly number[]) =>
     values.map((value, i) => (i < from ? Number.NaN : measureFigure(value, measure, measures)));
   return { low: shown(band.low), middle: shown(band.middle), high: shown(band.high) };
+}
+
+/** The guide value a measure is held against, in the unit of the chart; null where there is none. */
+function guideIn(bed: ViewedBed, { measure, measures, books }: Charted): number | null {
+  const guide = guideOf(measure, limitSetting(books, bed));
+  return guide === null ? null : measureFigure(guide, measure, measures);
 }
 
 /** Round figures, evenly apart, around everything that is drawn; the same for all beds. */
@@ -96,6 +111,7 @@ function scaleOf(props: Charted): readonly number[] {
     return [
       ...linesOf(bed, props).flatMap((line) => line.values.filter((value) => value !== null)),
       ...(band ? [...band.low, ...band.high].filter(Number.isFinite) : []),
+      ...(guideIn(bed, props) === null ? [] : [guideIn(bed, props)!]),
     ];
   });
   if (values.length === 0) return [0, 1];
@@ -122,7 +138,7 @@ function stackScale({ view, measures, focus }: Charted): readonly number[] {
 
 function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly number[] }) {
   const measures = useMeasures();
-  const props = { ...given, measures };
+  const props = { ...given, measures, books: useBooks() };
   const { bed, scale, measure, isStacked, focus, view } = props;
   const line = lineAt(bed, focus);
   if (!line) return null;
@@ -130,14 +146,13 @@ function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly nu
     ? `All carbon of “${line.line.name}”, ${measureUnit('humusCarbonG', measures)}`
     : measureCaption(measure, SAMPLED_DEPTH_CM, measures);
   const band = isStacked ? null : bandOf(bed, props);
+  const guide = isStacked ? null : guideIn(bed, props);
   return (
     <div className="years-chart">
       <div className="years-chart-head">
         <h2>{bed.name}</h2>
       </div>
-      <Pictured
-        title={`${bed.name} ${isStacked ? 'all carbon' : YEAR_MEASURE_WORDS[measure].name.toLowerCase()}`}
-      >
+      <Pictured title={`${bed.name} ${isStacked ? 'all carbon' : measureTitle(measure)}`}>
         {isStacked ? (
           <YearStack
             years={stackOf(line, measures)}
@@ -165,14 +180,22 @@ function BedChart(given: YearsChartsProps & { bed: ViewedBed; scale: readonly nu
                 ? { value: props.aimPct, words: `aim: ${plainFigure(props.aimPct)} %` }
                 : null
             }
+            limit={
+              guide === null
+                ? null
+                : { value: guide, words: `guide value: ${figureInWords(guide, measure, measures)}` }
+            }
             description={`${bed.name}: ${words}`}
             format={(figure) => figureInWords(figure, measure, measures)}
-            caption={
-              band ? `${words}; 8 times out of 10 “${line.line.name}” falls in the shaded band` : words
-            }
+            caption={band ? `${words}; ${bandWords(line, measure)}` : words}
           />
         )}
       </Pictured>
     </div>
   );
 }
+
+const bandWords = ({ line, opinions }: ViewedLine, measure: YearMeasure): string =>
+  opinions && (measure === 'humusCarbonG' || measure === 'organicMatterPct')
+    ? `the shaded band holds “${line.name}” 8 times out of 10, and what three other models say of it`
+    : `8 times out of 10 “${line.name}” falls in the shaded band`;

@@ -6,7 +6,7 @@ import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { MOST_YEARS } from '../../../records/vocabulary.ts';
 import { YEAR_MEASURES } from '../../../core/long-run/index.ts';
 import { ESTIMATE } from '../../../words/words.ts';
-import { YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
+import { YEAR_MEASURE_GROUPS, YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
 import { useUnsaved } from '../../app/unsaved.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
@@ -207,19 +207,26 @@ function YearsAhead({ years, onChange }: { years: number; onChange: (years: numb
 
 const isYears = (value: number): boolean => Number.isInteger(value) && value >= 1 && value <= MOST_YEARS;
 
+const ALL_CARBON = { value: 'stack', label: 'All carbon' };
+
 function MeasureChoice({ chosen, onChoose }: { chosen: string; onChoose: (chosen: string) => void }) {
   return (
     <div className="years-views">
-      <Segmented<string>
-        aria-label="What is shown"
-        size="small"
-        value={chosen}
-        onChange={onChoose}
-        options={[
-          ...YEAR_MEASURES.map((one) => ({ value: one, label: YEAR_MEASURE_WORDS[one].name })),
-          { value: 'stack', label: 'All carbon' },
-        ]}
-      />
+      {YEAR_MEASURE_GROUPS.map(({ name, measures }, i) => (
+        <div key={name} className="years-view">
+          <span className="field-name">{name}</span>
+          <Segmented<string>
+            aria-label={`What is shown: ${name}`}
+            size="small"
+            value={chosen}
+            onChange={onChoose}
+            options={[
+              ...measures.map((one) => ({ value: one as string, label: YEAR_MEASURE_WORDS[one].name })),
+              ...(i === 0 ? [ALL_CARBON] : []),
+            ]}
+          />
+        </div>
+      ))}
     </div>
   );
 }

@@ -1,11 +1,11 @@
 import { useMeasures } from '../../app/garden-context.ts';
-import { FEWEST_DRAWS } from '../../../core/bed/index.ts';
-import { type YearMeasure, bandOfYears, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
+import { OPINION_IDS } from '../../../core/model/index.ts';
+import { type YearMeasure, isDrawn, isOfAYear, readMeasure } from '../../../core/long-run/index.ts';
 import { formatPercent } from '../../../words/figures.ts';
 import type { Measures } from '../../../words/measures.ts';
-import { measureCell, measureUnit, YEAR_MEASURE_WORDS } from '../../../words/years-words.ts';
+import { measureCell, measureTitle, measureUnit } from '../../../words/years-words.ts';
 import { LineKey } from './HabitList.tsx';
-import { SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
+import { likelyBand, SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 
 interface YearsTableProps {
   readonly view: YearsView;
@@ -32,6 +32,19 @@ export function YearsTable({ view, measure }: YearsTableProps) {
         a laboratory would find it there. What lies on top counts as a layer until it has sunk in. Fresh
         matter that wakes old humus (priming) is not counted.
       </p>
+      <details>
+        <summary>Why a line levels off, and what the range takes in</summary>
+        <p className="soft">
+          Every year a share of what is there decays. So the more humus a bed holds, the more of it goes,
+          until as much goes as a habit adds: there the line comes to rest, and a larger dose only moves that
+          height. Clay keeps humus longer, but the model knows no ceiling beyond which it holds no more
+          (Hassink 1997, from memory): ground that is rich already may gain less than shown. Crops send carbon
+          into their roots and leave their residues; harvests carry nitrogen away. In the likely range a line
+          falls 8 times out of 10, with materials and parameters as they vary. For humus and organic matter it
+          is widened to what three published models find with the same inputs, because models differ by more
+          than their figures do.
+        </p>
+      </details>
     </section>
   );
 }
@@ -48,7 +61,7 @@ function BedTable({ bed, years, measure }: BedTableProps) {
     <div className="table-scroll">
       <table className="figures-table">
         <caption>
-          {bed.name}: {YEAR_MEASURE_WORDS[measure].name.toLowerCase()}, {measureUnit(measure, measures)}
+          {bed.name}: {measureTitle(measure)}, {measureUnit(measure, measures)}
         </caption>
         <thead>
           <tr>
@@ -60,6 +73,7 @@ function BedTable({ bed, years, measure }: BedTableProps) {
               </th>
             ))}
             <th scope="col">likely, {years} y</th>
+            {measure === 'humusCarbonG' && <th scope="col">other models, {years} y</th>}
             <th scope="col" className="seen">
               to be seen, {years} y
             </th>
@@ -77,6 +91,7 @@ function BedTable({ bed, years, measure }: BedTableProps) {
                 <td key={year}>{cell({ line, year, measure, measures })}</td>
               ))}
               <td>{likely(line, measure, measures)}</td>
+              {measure === 'humusCarbonG' && <td>{byOthers(line, measures)}</td>}
               <td className="seen">{seenInWords(line, measures)}</td>
               <td>{lasting(line, bed.areaM2, measures)}</td>
             </tr>
@@ -99,10 +114,19 @@ const cell = ({
   readonly measures: Measures;
 }): string => measureCell(readMeasure(points[year]!, measure), measure, measures);
 
-function likely({ draws }: ViewedLine, measure: YearMeasure, measures: Measures): string {
-  if (draws.length < FEWEST_DRAWS) return '…';
-  const { low, high } = bandOfYears(draws, measure);
-  return `${measureCell(low.at(-1)!, measure, measures)} to ${measureCell(high.at(-1)!, measure, measures)}`;
+function likely(line: ViewedLine, measure: YearMeasure, measures: Measures): string {
+  if (!isDrawn(measure)) return '';
+  const band = likelyBand(line, measure);
+  if (!band) return '…';
+  return `${measureCell(band.low.at(-1)!, measure, measures)} to ${measureCell(band.high.at(-1)!, measure, measures)}`;
+}
+
+/** What the three published models find in the last year, the least and the most of them. */
+function byOthers({ opinions }: ViewedLine, measures: Measures): string {
+  if (!opinions) return '…';
+  const theirs = OPINION_IDS.map((id) => opinions[id].at(-1)!);
+  const cellOf = (g: number) => measureCell(g, 'humusCarbonG', measures);
+  return `${cellOf(Math.min(...theirs))} to ${cellOf(Math.max(...theirs))}`;
 }
 
 /** Thickness and wood: what stands before a person in that year. */

@@ -1,7 +1,16 @@
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import { SOIL_DEFAULTS, type SecondOpinions } from '../../../core/model/index.ts';
-import { type YearPoint, asOneBed } from '../../../core/long-run/index.ts';
+import { type Band, FEWEST_DRAWS } from '../../../core/bed/index.ts';
+import { ORGANIC_MATTER_PER_CARBON, SOIL_DEFAULTS, type SecondOpinions } from '../../../core/model/index.ts';
+import {
+  type LimitSetting,
+  type YearMeasure,
+  type YearPoint,
+  asOneBed,
+  bandOfYears,
+  isDrawn,
+  widenedByOpinions,
+} from '../../../core/long-run/index.ts';
 import type { Line } from './lines.ts';
 import { lineKey, type Followed, type FollowedLine } from './use-years.ts';
 
@@ -13,6 +22,8 @@ export interface ViewedLine {
   readonly points: readonly YearPoint[];
   readonly draws: readonly (readonly YearPoint[])[];
   readonly opinions: SecondOpinions | null;
+  /** What a gram of humus carbon on a square meter is as organic matter of the sampled soil. */
+  readonly pctPerCarbonG: number;
 }
 
 /** A bed, or the whole garden as one. */
@@ -33,9 +44,24 @@ export interface YearsView {
   readonly total: number;
 }
 
+/** Between what figures a measure of a line is likely to lie: as the draws have it, and the published models; null while too few are drawn. */
+export function likelyBand(line: ViewedLine, measure: YearMeasure): Band | null {
+  const { draws, points, opinions, pctPerCarbonG } = line;
+  if (draws.length < FEWEST_DRAWS || !isDrawn(measure)) return null;
+  const band = bandOfYears(draws, measure);
+  return opinions ? widenedByOpinions(band, measure, { points, opinions, pctPerCarbonG }) : band;
+}
+
 export const SAMPLED_DEPTH_CM = SOIL_DEFAULTS.samplingDepthCm;
 const soilMassKgPerM2 = ({ bulkDensityGPerCm3 }: BedRecord): number =>
   bulkDensityGPerCm3 * SAMPLED_DEPTH_CM * 10;
+
+/** Over the soil of all of them. */
+function pctPerCarbonG(beds: readonly BedRecord[]): number {
+  const areaM2 = beds.reduce((sum, bed) => sum + bed.areaM2, 0);
+  const soilKg = beds.reduce((sum, bed) => sum + soilMassKgPerM2(bed) * bed.areaM2, 0);
+  return (100 * ORGANIC_MATTER_PER_CARBON) / ((1000 * soilKg) / areaM2);
+}
 
 /**
  * What was followed as the page shows it. While a newer plan has not begun to answer, the older one stays, as far as it
@@ -77,7 +103,7 @@ export function viewOf({
         bed,
         lines: lines.flatMap((line, place) => {
           const one = known(bed, line);
-          return one ? [{ line, place, ...one }] : [];
+          return one ? [{ line, place, ...one, pctPerCarbonG: pctPerCarbonG([bed]) }] : [];
         }),
       }));
   const isKnown = viewed.every((bed) => bed.lines.length > 0);
@@ -114,6 +140,7 @@ function gardenLine({
       points: together(({ points }) => points),
       draws: Array.from({ length: draws }, (_, i) => together((one) => one.draws[i]!)),
       opinions: opinionsTogether(beds, all),
+      pctPerCarbonG: pctPerCarbonG(beds),
     },
   ];
 }
@@ -127,6 +154,15 @@ function opinionsTogether(beds: readonly BedRecord[], all: readonly FollowedLine
   if (all.some(({ opinions }) => opinions === null)) return null;
   return { fivePools: mean('fivePools'), youngAndOld: mean('youngAndOld'), isohumic: mean('isohumic') };
 }
+
+/** What limits are held against: of the whole garden, soil tests of single beds are left out. */
+export const limitSetting = (
+  { garden, entries }: Pick<GardenBooks, 'garden' | 'entries'>,
+  { bed }: ViewedBed,
+): LimitSetting => ({
+  climate: garden.climate,
+  entries: bed ? entries.filter(({ bedId }) => bedId === bed.id) : [],
+});
 
 /** The line of a place, or the first one that is there. */
 export const lineAt = ({ lines }: ViewedBed, place: number): ViewedLine | undefined =>
