@@ -5,6 +5,7 @@ import { rowSchemas } from '../records/collections.ts';
 import { findingsOf } from '../contract/problem-fields.ts';
 import { findTable, GARDEN_TABLES, type Table } from '../contract/tables/garden-tables.ts';
 import { likelyTable, recognize } from '../contract/tables/recognize.ts';
+import { sheetParts } from '../contract/tables/sheet-parts.ts';
 import { readRow, tableCells } from '../contract/tables/table-rows.ts';
 import { oneWord, UsageError, type Arguments } from './arguments.ts';
 import { gardenIn, readJson, readText } from './files.ts';
@@ -30,14 +31,14 @@ const headerOf = (table: Table, field: string): string =>
 
 function tableFromTable(fileName: string, { options }: Arguments): string {
   const parsed = Papa.parse<string[]>(readText(fileName).replace(/^\ufeff/, ''), {
-    skipEmptyLines: 'greedy',
     transform: asWritten,
   });
-  const [headers = [], ...rows] = parsed.data;
+  const parts = sheetParts(parsed.data, GARDEN_TABLES);
+  const { headers, rows, lines } = parts;
   const garden: GardenFile | undefined =
     options.garden === undefined ? undefined : gardenIn(readJson(options.garden));
   const table = options.table === undefined ? likelyTable(GARDEN_TABLES, headers) : tableAsked(options.table);
-  const { mapping, dateOrders } = recognize(table, headers, rows);
+  const { mapping, dateOrders } = recognize(table, parts, garden?.garden.measures ?? 'metric');
   if (dateOrders.length > 1 && !dateOrders.includes('ymd')) {
     throw new UsageError('Days and months of the dates cannot be told apart; write them as 2026-05-14.');
   }
@@ -46,7 +47,7 @@ function tableFromTable(fileName: string, { options }: Arguments): string {
   const faults = read.flatMap(({ record, reasons }, i) => {
     const checked = rowSchemas[table.collection].safeParse(record);
     const all = reasons.length > 0 || checked.success ? reasons : findingsOf(checked.error);
-    return all.map((found) => `row ${i + 2}: ${refusalSentence(headerOf(table, found.at.field), found)}`);
+    return all.map((found) => `row ${lines[i]}: ${refusalSentence(headerOf(table, found.at.field), found)}`);
   });
   if (faults.length > 0) throw new InvalidFile(faults.join('\n'));
   return csvText(

@@ -1,3 +1,4 @@
+import { utils, write } from '@e965/xlsx';
 import { serve } from '@hono/node-server';
 import { expect, type Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
@@ -77,6 +78,49 @@ test('a table is read in by the wizard: understood, put right, tried, part left 
   await expect(wizard.getByText('Undone: everything is as before.')).toBeVisible();
   await expect(page.getByText('Entries: laid, dug, fed, tested, watered 45')).toBeVisible();
   await expect(page.getByRole('region', { name: 'What was brought in' })).toContainText('taken back');
+});
+
+test('a workbook as people keep it: words placed once, a cell mended, and all of it known the next time', async ({
+  page,
+}) => {
+  const book = utils.book_new();
+  const lines = [
+    ['Mulch book of this year'],
+    ['Date', 'Plot', 'What', 'How much', 'Remarks'],
+    ['14.03.2026', 'Ferry Strip', 'Straw', '1 1/2 barrows', 'windy'],
+    ['31.02.2026', 'Ferry Strip', 'Arborist mix', '2 buckets', ''],
+    ['Total', '', '', '2', ''],
+  ];
+  utils.book_append_sheet(book, utils.aoa_to_sheet(lines), 'Spreading');
+  const file = {
+    name: 'mulch.ods',
+    mimeType: 'application/vnd.oasis.opendocument.spreadsheet',
+    buffer: write(book, { type: 'buffer', bookType: 'ods' }) as Buffer,
+  };
+  await page.goto(demo.address + DATA);
+  await page.getByRole('button', { name: 'Bring something in' }).click();
+  const wizard = page.getByRole('region', { name: 'Bring something in' });
+  await wizard.getByLabel('The file').setInputFiles(file);
+  await expect(wizard.getByRole('heading', { name: '2 rows, read as follows' })).toBeVisible();
+  await expect(wizard.getByText('2 lines are taken for a title, a sum or a remark')).toBeVisible();
+  await choose(page, 'What “Arborist mix” is', 'mixed branches');
+  await wizard.getByRole('button', { name: 'Try it' }).click();
+  await expect(wizard.getByRole('row', { name: /^4 .*date must be a date that exists/ })).toBeVisible();
+  await expectAccessible(page);
+  await wizard.getByLabel('Date in line 4').fill('28.02.2026');
+  await wizard.getByLabel('Date in line 4').press('Enter');
+  await expect(wizard.getByText('0 cannot be taken')).toBeVisible();
+  await wizard.getByRole('button', { name: 'Read it in' }).click();
+  await expect(wizard.getByText('Done: 2 added, 0 changed.')).toBeVisible();
+  await wizard.getByRole('button', { name: 'Take it back' }).click();
+  await expect(wizard.getByText('Undone: everything is as before.')).toBeVisible();
+
+  await page.reload();
+  await page.getByRole('button', { name: 'Bring something in' }).click();
+  await wizard.getByLabel('The file').setInputFiles(file);
+  await wizard.getByRole('button', { name: 'Try it' }).click();
+  await expect(wizard.getByRole('row', { name: /^3 .*added/ })).toBeVisible();
+  await expect(wizard.getByText(/names no material/)).toHaveCount(0);
 });
 
 test('a table goes out and comes in again without a change', async ({ page }) => {

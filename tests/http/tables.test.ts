@@ -32,7 +32,7 @@ const csvOf = (table: Table): string =>
 /** As the wizard reads a file, with nothing changed by hand. */
 function readCsv(table: Table, csv: string) {
   const [headers = [], ...rows] = Papa.parse<string[]>(csv, { skipEmptyLines: true }).data;
-  const { mapping } = recognize(table, headers, rows);
+  const { mapping } = recognize(table, { headers, rows }, 'metric');
   return rows.map((row) =>
     readRow({
       table,

@@ -17,6 +17,12 @@ describe('figures in cells', () => {
     ['−3', '.', -3],
     ['+.5', '.', 0.5],
     ['2e3', '.', 2000],
+    ['1 1/2', '.', 1.5],
+    ['1-1/2', '.', 1.5],
+    ['2½', ',', 2.5],
+    ['¾', '.', 0.75],
+    ['ca. 20', '.', 20],
+    ['~1,5', ',', 1.5],
   ] as const)('%s with %s is %d', (text, decimal, value) => {
     expect(numberCell(text, { decimal })).toEqual({ value });
   });
@@ -30,6 +36,8 @@ describe('figures in cells', () => {
     ['1e999', '.'],
     ['12abc', '.'],
     ['0x10', '.'],
+    ['1/0', '.'],
+    ['1/2 or so', '.'],
   ] as const)('%s with %s is none', (text, decimal) => {
     expect(numberCell(text, { decimal })).toHaveProperty('trouble');
   });
@@ -62,6 +70,14 @@ describe('dates in cells', () => {
     ['1.1.99', 'dmy', '1999-01-01'],
     ['29.02.2028', 'dmy', '2028-02-29'],
     ['2026-05-14T08:00', 'mdy', '2026-05-14'],
+    ['5/14/2026 0:00', 'mdy', '2026-05-14'],
+    ['14 May 2026', 'ymd', '2026-05-14'],
+    ['May 14th, 2026', 'ymd', '2026-05-14'],
+    ['14-May-26', 'mdy', '2026-05-14'],
+    ['Thursday, 14. Mai 2026', 'mdy', '2026-05-14'],
+    ['14 août 2025', 'ymd', '2025-08-14'],
+    ['3 de marzo de 2026', 'mdy', '2026-03-03'],
+    ['14 maja 2026', 'mdy', '2026-05-14'],
   ] as const)('%s read %s is %s', (text, dateOrder, value) => {
     expect(dateCell(text, { dateOrder })).toEqual({ value });
   });
@@ -72,6 +88,8 @@ describe('dates in cells', () => {
     ['14.05.26', 'ymd'],
     ['May 14', 'dmy'],
     ['0.0.2026', 'dmy'],
+    ['31 Feb 2026', 'dmy'],
+    ['14 Moon 2026', 'dmy'],
   ] as const)('%s read %s is none', (text, dateOrder) => {
     expect(dateCell(text, { dateOrder })).toHaveProperty('trouble');
   });
@@ -92,6 +110,8 @@ describe('dates in cells', () => {
     expect(dateOrdersIn(['14.05.2026', '03.04.2026'])).toEqual(['dmy']);
     expect(dateOrdersIn(['5/14/2026'])).toEqual(['mdy']);
     expect(dateOrdersIn(['03.04.2026'])).toEqual(['dmy', 'mdy']);
+    // A day that never was does not speak for another order.
+    expect(dateOrdersIn(['31.02.2026', '14.05.2026', '03.04.2026'])).toEqual(['dmy']);
     expect(dateOrdersIn(['2026-05-14', ''])).toContain('ymd');
   });
 });

@@ -1,5 +1,6 @@
 import { QUANTITIES, writtenPlainly, type Unit } from '../../quantities/units.ts';
 import type { FieldQuantity } from '../../records/fields.ts';
+import type { UnitSystem } from '../../refusals/refusal.ts';
 
 /** A unit a column may be in. */
 export interface ColumnUnit {
@@ -38,6 +39,14 @@ export function unitsOf(quantity: FieldQuantity): readonly ColumnUnit[] {
   return units.toSorted((a, b) => Number(isKept(b)) - Number(isKept(a)));
 }
 
+/** Whether a unit is called so. */
+export const isUnitNamed = ({ name, also }: ColumnUnit, text: string): boolean =>
+  text !== '' && (writtenPlainly(name) === writtenPlainly(text) || also.includes(writtenPlainly(text)));
+
+/** The unit of a quantity that a word names. */
+export const unitNamed = (text: string, quantity: FieldQuantity): ColumnUnit | undefined =>
+  unitsOf(quantity).find((unit) => isUnitNamed(unit, text));
+
 const isKept = ({ toKept }: ColumnUnit): boolean => toKept(0) === 0 && toKept(1) === 1;
 
 export type ColumnKind =
@@ -52,8 +61,8 @@ export interface Column {
   readonly kind: ColumnKind;
   readonly also?: readonly string[];
   readonly codes?: readonly string[];
-  /** Other words for codes, lower case. */
-  readonly codeWords?: ReadonlyMap<string, string>;
+  /** The code that another word means where people measure so; undefined when it means none. */
+  readonly codeWord?: (word: string, system: UnitSystem) => string | undefined;
   readonly quantity?: FieldQuantity;
   /** What stands for an empty cell; without one the field is left out. */
   readonly empty?: unknown;

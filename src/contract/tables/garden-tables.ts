@@ -20,7 +20,9 @@ import {
   movementCells,
   observationCells,
 } from './folded-records.ts';
-import { AMOUNT_UNIT_WORDS } from './unit-words.ts';
+import type { TableNames } from './table-names.ts';
+import { entryTypeNamed, usualEntry, usualMovement, usualPlanting } from './usual-fields.ts';
+import { amountUnitNamed } from './unit-words.ts';
 
 /** A kind of record as rows and columns. */
 export interface Table {
@@ -33,6 +35,8 @@ export interface Table {
   /** Where a record has more shapes than a row: flat for the row, and back. */
   readonly unfold?: (record: object) => object;
   readonly fold?: (flat: Record<string, unknown>) => object;
+  /** What is usual where a new row says nothing. */
+  readonly usual?: (flat: Record<string, unknown>, names: TableNames) => Record<string, unknown>;
 }
 
 const ID: Column = { field: 'id', header: 'id', kind: 'text' };
@@ -65,7 +69,7 @@ function columnsOfField(one: DescribedField, prefix: string): readonly Column[] 
     ...(isDerived ? { isDerived } : {}),
   };
   if (one.kind !== 'code') return [known];
-  return [{ ...known, codes, ...(one.field === 'unit' ? { codeWords: AMOUNT_UNIT_WORDS } : {}) }];
+  return [{ ...known, codes, ...(one.field === 'unit' ? { codeWord: amountUnitNamed } : {}) }];
 }
 
 /** Fields as columns, in their order; `prefix` leads to where they lie in the record. */
@@ -95,7 +99,7 @@ function arranged(
 }
 
 const kindIs = (kind: string) => (record: object) => (record as { kind?: unknown }).kind === kind;
-const AS_TYPED = { also: ['act', 'action'], empty: 'lay' };
+const AS_TYPED = { also: ['act', 'action', 'what was done'], empty: 'lay', codeWord: entryTypeNamed };
 const typeColumn = (columns: readonly Column[], more: Partial<Column>): Column[] =>
   columns.map((column) => (column.field === 'type' ? { ...column, ...more } : column));
 
@@ -119,12 +123,14 @@ export const GARDEN_TABLES: readonly Table[] = [
     collection: 'entries',
     columns: [ID, ...BED, ...arranged(ENTRY_COLUMNS, ['type', 'state', 'date'])],
     fold: asEntry,
+    usual: usualEntry,
   },
   {
     id: 'plantings',
     title: 'Plantings',
     collection: 'plantings',
     columns: [ID, ...BED, ...columnsOf(plantingFields)],
+    usual: usualPlanting,
   },
   {
     id: 'observations',
@@ -179,6 +185,7 @@ export const GARDEN_TABLES: readonly Table[] = [
     ],
     unfold: movementCells,
     fold: asMovement,
+    usual: usualMovement,
   },
 ];
 

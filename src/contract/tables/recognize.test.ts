@@ -33,7 +33,7 @@ describe('a table of somebody else', () => {
 
   it('is known for entries, with units out of its headers', () => {
     expect(likelyTable(GARDEN_TABLES, headers)).toBe(ENTRIES);
-    const { mapping, dateOrders } = recognize(ENTRIES, headers, rows);
+    const { mapping, dateOrders } = recognize(ENTRIES, { headers, rows }, 'metric');
     expect(mappedOf(headers, mapping.columns)).toMatchObject({
       date: 'date',
       bedId: 'bed',
@@ -50,10 +50,17 @@ describe('a table of somebody else', () => {
 
   it('shows how it is written by columns nobody has placed yet', () => {
     const odd = ['Datum', 'Beet', 'Menge'];
-    const { mapping } = recognize(ENTRIES, odd, [
-      ['13.04.2026', 'North bed', '2.000,5'],
-      ['14.04.2026', 'North bed', '1,5'],
-    ]);
+    const { mapping } = recognize(
+      ENTRIES,
+      {
+        headers: odd,
+        rows: [
+          ['13.04.2026', 'North bed', '2.000,5'],
+          ['14.04.2026', 'North bed', '1,5'],
+        ],
+      },
+      'metric',
+    );
     expect(mapping.style).toEqual({ decimal: ',', dateOrder: 'dmy' });
   });
 
@@ -65,14 +72,18 @@ describe('a table of somebody else', () => {
     ['amount', null],
     ['amount (constructor)', null],
   ])('says in %s that amounts are in %s', (header, unit) => {
-    const { mapping } = recognize(ENTRIES, ['date', header], [['2026-04-13', '5']]);
+    const { mapping } = recognize(
+      ENTRIES,
+      { headers: ['date', header], rows: [['2026-04-13', '5']] },
+      'metric',
+    );
     expect(mappedOf(['date', header], mapping.columns)).toHaveProperty('amount', header);
     expect(mapping.amountUnit).toBe(unit);
   });
 
   it('may say its unit row by row in its own words; a name that is nearly one of ours is asked about', () => {
     const own = ['date', 'bed', 'material', 'amount', 'unit'];
-    const { mapping } = recognize(ENTRIES, own, []);
+    const { mapping } = recognize(ENTRIES, { headers: own, rows: [] }, 'metric');
     const read = (material: string, unit: string) =>
       readRow({
         table: ENTRIES,

@@ -1,10 +1,11 @@
+import type { UnitSystem } from '../../refusals/refusal.ts';
 import type { AmountUnit } from '../../records/vocabulary.ts';
 import { DATE_ORDERS, dateCell, numberCell, type CellStyle, type DateOrder } from './cells.ts';
-import { unitsOf, type Column, type ColumnUnit } from './column.ts';
-import { writtenPlainly } from '../../quantities/units.ts';
+import { unitNamed, unitsOf, type Column, type ColumnUnit } from './column.ts';
 import type { Table } from './garden-tables.ts';
 import type { Mapping } from './table-rows.ts';
-import { AMOUNT_UNIT_WORDS } from './unit-words.ts';
+import { nameKey } from './name-match.ts';
+import { AMOUNT_UNIT_WORDS, amountUnitNamed } from './unit-words.ts';
 
 /** A header without its unit, and the unit: "Depth (in)" is depth and in. */
 function partsOf(header: string): { readonly name: string; readonly unit: string } {
@@ -21,26 +22,22 @@ function unitTextsOf(header: string): readonly [apart: string, lastWord: string]
   return [unit, name.split(' ').at(-1) ?? ''];
 }
 
-const isUnit = ({ name, also }: ColumnUnit, text: string): boolean =>
-  text !== '' && (writtenPlainly(name) === writtenPlainly(text) || also.includes(writtenPlainly(text)));
-
 /** The unit a header names for a column; null when it names none that we know. */
 export function unitIn(header: string, { quantity }: Column): ColumnUnit | null {
   if (!quantity) return null;
-  const units = unitsOf(quantity);
   const [unit, lastWord] = unitTextsOf(header);
-  return units.find((one) => isUnit(one, unit)) ?? units.find((one) => isUnit(one, lastWord)) ?? null;
+  return unitNamed(unit, quantity) ?? unitNamed(lastWord, quantity) ?? null;
 }
 
 /** The unit a header names for the amounts below it: "Amount (kg)", "how much lb"; null when it names none. */
-function amountUnitIn(header: string): AmountUnit | null {
+function amountUnitIn(header: string, system: UnitSystem): AmountUnit | null {
   const [unit, lastWord] = unitTextsOf(header);
-  return AMOUNT_UNIT_WORDS.get(unit) ?? AMOUNT_UNIT_WORDS.get(lastWord) ?? null;
+  return amountUnitNamed(unit, system) ?? amountUnitNamed(lastWord, system) ?? null;
 }
 
 /** Words a header of the column may end with to say its unit. */
 function unitWordsOf({ field, quantity }: Column): readonly string[] {
-  if (field === 'amount') return [...AMOUNT_UNIT_WORDS.keys()];
+  if (field === 'amount') return AMOUNT_UNIT_WORDS.flatMap((word) => [word, `${word}s`]);
   const words = quantity ? unitsOf(quantity).flatMap(({ name, also }) => [name.toLowerCase(), ...also]) : [];
   return words.flatMap((word) => [word, `${word}s`]);
 }
@@ -53,7 +50,9 @@ function fit(header: string, column: Column): number {
   const own = column.header.replaceAll('_', ' ');
   if (name === own) return 3;
   const words = [own, ...(column.also ?? [])];
-  if (words.includes(name)) return 2;
+  if (words.includes(name) || words.some((word) => nameKey(word) === nameKey(name))) return 2;
+  // "kg" above a column of figures is its amount.
+  if (column.field === 'amount' && amountUnitNamed(name, 'metric') !== undefined) return 1;
   const unit = unitWordsOf(column).find((word) => name.endsWith(` ${word}`));
   const withoutUnit = unit === undefined ? name : name.slice(0, -unit.length - 1);
   return words.includes(withoutUnit) || own.startsWith(`${withoutUnit} `) ? 1 : 0;
@@ -86,22 +85,35 @@ export function decimalIn(cells: readonly string[]): CellStyle['decimal'] {
   return comma > point || (comma === point && decimals > 0) ? ',' : '.';
 }
 
-/** The orders of day, month and year in which all these cells are dates; several when the cells leave it open. */
+const datesAmong = (cells: readonly string[], dateOrder: DateOrder): number =>
+  cells.filter((text) => 'value' in dateCell(text, { dateOrder })).length;
+
+/**
+ * The orders of day, month and year in which most of these cells are dates: one that is none in any order, such as 31.02.,
+ * does not speak against the others. Several when the cells leave it open.
+ */
 export function dateOrdersIn(cells: readonly string[]): DateOrder[] {
   const dates = cells.filter((text) => text.trim() !== '');
-  const possible = DATE_ORDERS.filter((dateOrder) =>
-    dates.every((text) => 'value' in dateCell(text, { dateOrder })),
-  );
-  return possible.length > 0 ? possible : ['ymd'];
+  const counts = DATE_ORDERS.map((dateOrder) => datesAmong(dates, dateOrder));
+  const most = Math.max(...counts);
+  if (most === 0 && dates.length > 0) return ['ymd'];
+  return DATE_ORDERS.filter((_, i) => counts[i] === most);
 }
 
 /** What stands in one column, empty cells left out. */
 const cellsAt = (rows: readonly (readonly string[])[], from: number): string[] =>
   rows.map((row) => row[from] ?? '').filter((text) => text.trim() !== '');
 
+/** A column is one of dates when this share of its cells are. */
+const MOSTLY = 0.8;
 const areDates = (cells: readonly string[]): boolean =>
-  cells.length > 0 &&
-  DATE_ORDERS.some((dateOrder) => cells.every((text) => 'value' in dateCell(text, { dateOrder })));
+  cells.length > 0 && DATE_ORDERS.some((dateOrder) => datesAmong(cells, dateOrder) >= MOSTLY * cells.length);
+
+/** A sheet as it is recognized by. */
+export interface HeadedRows {
+  readonly headers: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
 
 export interface Recognized {
   readonly mapping: Mapping;
@@ -110,11 +122,7 @@ export interface Recognized {
 }
 
 /** A first reading of a file with a header row: columns, units, decimal sign, order of dates. All of it can be changed. */
-export function recognize(
-  table: Table,
-  headers: readonly string[],
-  rows: readonly (readonly string[])[],
-): Recognized {
+export function recognize(table: Table, { headers, rows }: HeadedRows, system: UnitSystem): Recognized {
   const columns = mapColumns(table, headers);
   const cellsOf = (kind: Column['kind']) =>
     table.columns.flatMap((column, i) => {
@@ -134,7 +142,10 @@ export function recognize(
         const from = columns[i];
         return from === null || from === undefined ? null : unitIn(headers[from] ?? '', column);
       }),
-      amountUnit: amountAt === null ? null : amountUnitIn(headers[amountAt] ?? ''),
+      amountUnit: amountAt === null ? null : amountUnitIn(headers[amountAt] ?? '', system),
+      system,
+      values: {},
+      everyRow: {},
       style: {
         decimal: decimalIn(numbers.length > 0 ? numbers : all.filter((cells) => !areDates(cells)).flat()),
         dateOrder: dateOrders[0]!,
@@ -144,11 +155,8 @@ export function recognize(
   };
 }
 
-/** The table a file most likely is: the one whose columns its headers fit best. */
+/** The table a file most likely is: the first of those whose columns its headers fit best. */
 export function likelyTable(tables: readonly Table[], headers: readonly string[]): Table {
-  const score = (table: Table) => {
-    const mapped = mapColumns(table, headers).filter((one) => one !== null).length;
-    return mapped - 0.01 * table.columns.length;
-  };
+  const score = (table: Table) => mapColumns(table, headers).filter((one) => one !== null).length;
   return tables.reduce((best, table) => (score(table) > score(best) ? table : best));
 }

@@ -5,24 +5,22 @@ import {
   findLibraryMaterial,
 } from '../../core/ground/index.ts';
 import { finding, refusal, type Finding } from '../../refusals/refusal.ts';
-import { booleanCell, dateCell, jsonCell, numberCell, type Cell, type CellStyle } from './cells.ts';
-import type { Column, ColumnUnit } from './column.ts';
+import type { AmountUnit } from '../../records/vocabulary.ts';
+import type { UnitSystem } from '../../refusals/refusal.ts';
+import {
+  booleanCell,
+  dateCell,
+  figureAndRest,
+  jsonCell,
+  numberCell,
+  type Cell,
+  type CellStyle,
+} from './cells.ts';
+import { unitNamed, type Column, type ColumnUnit } from './column.ts';
 import type { Table } from './garden-tables.ts';
-
-interface Named {
-  readonly id: string;
-  readonly name: string;
-  /** What else it is called. */
-  readonly synonyms?: readonly string[];
-}
-
-/** What names in cells may mean. */
-export interface TableNames {
-  readonly beds: readonly Named[];
-  readonly lots: readonly Named[];
-  readonly materials: readonly Named[];
-  readonly crops: readonly Named[];
-}
+import type { TableNames } from './table-names.ts';
+import { nameKey, namedBy, nearestTo, type Named } from './name-match.ts';
+import { amountUnitNamed } from './unit-words.ts';
 
 const at = (record: unknown, field: string): unknown =>
   field
@@ -69,55 +67,50 @@ export interface Mapping {
   readonly units: readonly (ColumnUnit | null)[];
   /** What `unit` is when no column says it. */
   readonly amountUnit: string | null;
+  /** What a barrow and a bucket hold. */
+  readonly system: UnitSystem;
   readonly style: CellStyle;
+  /** What words of the file mean, by `placeKey`: placed by hand. */
+  readonly values: Readonly<Record<string, string>>;
+  /** By field: what every row has that the file does not say, such as the bed. */
+  readonly everyRow: Readonly<Record<string, string>>;
 }
 
-const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+export type NameKind = 'bed' | 'lot' | 'material' | 'crop';
+const NAME_KINDS: ReadonlySet<string> = new Set(['bed', 'lot', 'material', 'crop'] satisfies NameKind[]);
 
-const MOST_SUGGESTED = 3;
-const wordsOf = (text: string): string[] => text.toLowerCase().match(/[\p{L}\d]{3,}/gu) ?? [];
+/** Whether a column names something that a word of a file can be placed with. */
+export const isNameColumn = ({ kind }: Column): boolean => NAME_KINDS.has(kind);
 
-/** Names that share the most words with what stands there; none when none shares any. */
-function nearestIn(text: string, list: readonly Named[]): string[] {
-  const asked = wordsOf(text);
-  const shared = list.map(({ name }) => {
-    const words = wordsOf(name);
-    return { name, count: asked.filter((word) => words.includes(word)).length };
-  });
-  const most = Math.max(0, ...shared.map(({ count }) => count));
-  if (most === 0) return [];
-  const nearest = shared.filter(({ count }) => count === most).slice(0, MOST_SUGGESTED);
-  return nearest.map(({ name }) => name);
-}
+/** By what a word is known that was placed by hand: what it names, and how it is written, loosely. */
+export const placeKey = (kind: string, text: string): string => `${kind} ${nameKey(text)}`;
 
-function idOf(text: string, column: Column, names: TableNames): Cell<string> {
-  const lists = {
+/** All that a word may name, own things first. */
+export const namedList = (kind: NameKind, names: TableNames): readonly Named[] =>
+  ({
     bed: names.beds,
     lot: names.lots,
     material: [...names.materials, ...MATERIAL_LIBRARY],
     crop: [...names.crops, ...CROP_LIBRARY],
-  };
-  const list: readonly Named[] = lists[column.kind as keyof typeof lists];
-  const byId = list.find(({ id }) => id === text.trim());
-  if (byId) return { value: byId.id };
-  const ofThatName = list.filter(({ name }) => same(name, text));
-  const calledSo = list.filter(({ synonyms = [] }) => synonyms.some((one) => same(one, text)));
-  const byName = ofThatName.length > 0 ? ofThatName : calledSo;
-  if (byName.length === 1) return { value: byName[0]!.id };
-  return {
-    trouble:
-      byName.length > 1
-        ? refusal('severalNames', { text })
-        : refusal('noName', {
-            what: column.kind as keyof typeof lists,
-            text,
-            nearest: nearestIn(text, list),
-          }),
-  };
+  })[kind];
+
+const MOST_SUGGESTED = 3;
+
+function idOf(text: string, { kind }: Column, { names, values }: Reading): Cell<string> {
+  const what = kind as NameKind;
+  const list = namedList(what, names);
+  const placed = values[placeKey(what, text)];
+  if (placed !== undefined && list.some(({ id }) => id === placed)) return { value: placed };
+  const meant = namedBy(text, list);
+  if (meant.length === 1) return { value: meant[0]!.id };
+  if (meant.length > 1) return { trouble: refusal('severalNames', { text }) };
+  const nearest = nearestTo(text, list, MOST_SUGGESTED).map(({ name }) => name);
+  return { trouble: refusal('noName', { what, text, nearest }) };
 }
 
-function codeOf(text: string, { codes = [], codeWords }: Column): Cell<string> {
-  const known = codes.find((code) => same(code, text)) ?? codeWords?.get(text.trim().toLowerCase());
+function codeOf(text: string, { codes = [], codeWord }: Column, system: UnitSystem): Cell<string> {
+  const isSame = (code: string) => code.toLowerCase() === text.trim().toLowerCase();
+  const known = codes.find(isSame) ?? codeWord?.(text, system);
   if (known !== undefined) return { value: known };
   const loose = (word: string) => word.toLowerCase().replace(/[\s_-]/g, '');
   const nearly = codes.filter((code) => loose(code) === loose(text));
@@ -126,24 +119,36 @@ function codeOf(text: string, { codes = [], codeWords }: Column): Cell<string> {
     : { trouble: refusal('notOneOf', { allowed: codes, got: text }) };
 }
 
-function readCell({
-  text,
-  column,
-  unit,
-  names,
-  style,
-}: {
-  readonly text: string;
-  readonly column: Column;
-  readonly unit: ColumnUnit | null;
+/** By what cells are read. */
+interface Reading {
   readonly names: TableNames;
   readonly style: CellStyle;
-}): Cell<unknown> {
+  readonly system: UnitSystem;
+  readonly values: Mapping['values'];
+}
+
+/** A figure in the unit of its column, or in the unit that stands after it. */
+function figureOf(
+  text: string,
+  { quantity }: Column,
+  { unit, style }: { readonly unit: ColumnUnit | null; readonly style: CellStyle },
+): Cell<number> {
+  const own = quantity ? figureAndRest(text, style) : null;
+  const ownUnit = own && quantity ? unitNamed(own.rest, quantity) : undefined;
+  if (own && ownUnit) return { value: ownUnit.toKept(own.value) };
+  const read = numberCell(text.replace(/%$/, ''), style);
+  return 'value' in read && unit !== null ? { value: unit.toKept(read.value) } : read;
+}
+
+function readCell(
+  text: string,
+  column: Column,
+  { unit, ...reading }: Reading & { readonly unit: ColumnUnit | null },
+): Cell<unknown> {
+  const { style } = reading;
   switch (column.kind) {
-    case 'number': {
-      const read = numberCell(text.replace(/%$/, ''), style);
-      return 'value' in read && unit !== null ? { value: unit.toKept(read.value) } : read;
-    }
+    case 'number':
+      return figureOf(text, column, { unit, style });
     case 'date':
       return dateCell(text, style);
     case 'boolean':
@@ -151,12 +156,12 @@ function readCell({
     case 'json':
       return jsonCell(text);
     case 'code':
-      return codeOf(text, column);
+      return codeOf(text, column, reading.system);
     case 'bed':
     case 'lot':
     case 'material':
     case 'crop':
-      return idOf(text, column, names);
+      return idOf(text, column, reading);
     default:
       return { value: text.trim() };
   }
@@ -222,19 +227,42 @@ export function readRow({
       if (mapping.columns[i] !== null && !column.isName) clear(record, column);
       return;
     }
-    const read = readCell({ text, column, unit: mapping.units[i] ?? null, names, style: mapping.style });
     given.add(column.field);
+    const withUnit = column.field === 'amount' ? amountWithUnit(text, mapping) : null;
+    if (withUnit) {
+      setField(record, 'amount', withUnit.amount);
+      setField(record, 'unit', withUnit.unit);
+      return;
+    }
+    const read = readCell(text, column, { ...mapping, names, unit: mapping.units[i] ?? null });
     if ('value' in read) setField(record, column.field, read.value);
     else reasons.push(finding(read.trouble, column.header));
   });
   if (mapping.amountUnit !== null && at(record, 'amount') !== undefined && at(record, 'unit') === undefined) {
     setField(record, 'unit', mapping.amountUnit);
   }
-  for (const { field, empty } of table.columns) {
-    if (empty !== undefined && at(record, field) === undefined) setField(record, field, empty);
-  }
+  fill(record, mapping.everyRow);
+  fill(record, table.usual?.(record, names) ?? {});
+  fill(record, Object.fromEntries(table.columns.map(({ field, empty }) => [field, empty])));
   const said = Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined));
   return { record: table.fold?.(said) ?? said, reasons };
+}
+
+/** An amount whose cell says its unit too: "2 barrows"; null for any other. */
+function amountWithUnit(
+  text: string,
+  { style, system }: Pick<Mapping, 'style' | 'system'>,
+): { readonly amount: number; readonly unit: AmountUnit } | null {
+  const read = figureAndRest(text, style);
+  const unit = read && amountUnitNamed(read.rest.replace(/^of\b/, ''), system);
+  return read && unit ? { amount: read.value, unit } : null;
+}
+
+/** What a row leaves open, so. */
+function fill(record: Record<string, unknown>, values: Readonly<Record<string, unknown>>): void {
+  for (const [field, value] of Object.entries(values)) {
+    if (value !== undefined && at(record, field) === undefined) setField(record, field, value);
+  }
 }
 
 /** An empty cell empties what the record had. */

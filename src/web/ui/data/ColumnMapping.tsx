@@ -14,7 +14,11 @@ function columnsInOrder({ table, mapping }: Sheet): number[] {
 
 /** Which column of the file goes where, and in which unit it is; the first row shows whether that is right. */
 export function ColumnMapping({ sheet, onChange }: { sheet: Sheet; onChange: (sheet: Sheet) => void }) {
-  const { table, headers, rows, mapping } = sheet;
+  const {
+    table,
+    mapping,
+    parts: { headers, rows },
+  } = sheet;
   const [first] = rows;
   const put = (i: number, from: number) => {
     const index = from === NOT_THERE ? null : from;

@@ -5,6 +5,7 @@ import { GardenImport } from './GardenImport.tsx';
 import { kindOf } from './import-form.ts';
 import { OutlineImport } from './OutlineImport.tsx';
 import { TableImport } from './TableImport.tsx';
+import { isWorkbook, sheetsOf, UnreadableWorkbook, type NamedGrid } from './workbook.ts';
 
 interface ImportWizardProps {
   /** Null before there is any garden: then only a whole one can be imported. */
@@ -16,7 +17,22 @@ interface ImportWizardProps {
 export function ImportWizard({ books, onClose }: ImportWizardProps) {
   const [text, setText] = useState('');
   const [fileName, setFileName] = useState<string | null>(null);
-  const kind = kindOf(text);
+  const [sheets, setSheets] = useState<readonly NamedGrid[] | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const kind = sheets ? 'table' : kindOf(text);
+  const take = async (file: File) => {
+    setFileName(file.name);
+    setTrouble(null);
+    setSheets(null);
+    setText('');
+    try {
+      if (isWorkbook(file)) setSheets(await sheetsOf(file));
+      else setText(await file.text());
+    } catch (error) {
+      if (!(error instanceof UnreadableWorkbook)) throw error;
+      setTrouble(error.message);
+    }
+  };
   const source = fileName ?? 'what was pasted';
   return (
     <section className="band import-band" aria-label="Bring something in">
@@ -28,19 +44,17 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
       </div>
       <p>
         {books
-          ? 'A table with a header row (CSV, or copied out of a spreadsheet), a garden file of Vine Ledger, or outlines of beds as GeoJSON. It is only tried at first: nothing is written before you have seen what would be.'
+          ? 'A table (.xlsx, .ods, CSV, or copied out of a spreadsheet), a garden file of Vine Ledger, or outlines of beds as GeoJSON. It is only tried at first: nothing is written before you have seen what would be.'
           : 'The file of a whole garden, as Vine Ledger makes it. It is only tried at first.'}
       </p>
       <div className="import-source">
         <input
           type="file"
           aria-label="The file"
-          accept=".csv,.tsv,.txt,.json,.geojson,text/csv,application/json"
+          accept=".csv,.tsv,.txt,.xlsx,.ods,.xls,.json,.geojson,text/csv,application/json"
           onChange={(event) => {
             const file = event.target.files?.[0];
-            if (!file) return;
-            setFileName(file.name);
-            void file.text().then(setText);
+            if (file) void take(file);
           }}
         />
         <span className="soft">or paste it here:</span>
@@ -52,13 +66,26 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
           placeholder={'bed;date;material;amount;unit\nLong bed;14.05.2026;Cereal straw;2;barrow85L'}
           onChange={(event) => {
             setFileName(null);
+            setSheets(null);
+            setTrouble(null);
             setText(event.target.value);
           }}
         />
       </div>
       {kind === 'garden' && <GardenImport key={text} text={text} books={books} />}
       {kind === 'outlines' && books && <OutlineImport key={text} text={text} source={source} />}
-      {kind === 'table' && books && <TableImport key={text} text={text} source={source} />}
+      {kind === 'table' && books && (
+        <TableImport
+          key={sheets ? `${fileName} ${sheets.length}` : text}
+          content={sheets ?? text}
+          source={source}
+        />
+      )}
+      {trouble !== null && (
+        <p className="field-trouble" role="alert">
+          {trouble}
+        </p>
+      )}
       {(kind === 'table' || kind === 'outlines') && !books && (
         <p className="field-trouble" role="alert">
           This is no garden file. Make a garden first; tables are brought in on its page “Your data”.

@@ -4,9 +4,10 @@ import type { DateOrder } from '../../../contract/tables/cells.ts';
 import { AMOUNT_UNITS } from '../../../records/vocabulary.ts';
 import { Choice } from '../forms/inputs.tsx';
 import { UNIT_WORDS } from '../../../words/measures.ts';
+import { useBooks } from '../../app/garden-context.ts';
 import {
   needsAmountUnit,
-  sheetOf,
+  ownerMissing,
   withMapping,
   withStyle,
   type Separator,
@@ -27,34 +28,56 @@ const DATE_WORDS: Readonly<Record<DateOrder, string>> = {
 
 interface SheetStyleProps {
   readonly sheet: Sheet;
-  readonly text: string;
+  /** What parts the cells of a text; null for a workbook. */
+  readonly separator: Separator | null;
+  readonly onSeparator: (separator: Separator) => void;
+  readonly onTable: (tableId: string) => void;
   readonly onChange: (sheet: Sheet) => void;
 }
 
 /** What the table is of, and how its figures and dates are written: recognized, and to be put right. */
-export function SheetStyle({ sheet, text, onChange }: SheetStyleProps) {
-  const { table, separator, mapping, dateOrders, isDateOrderOpen } = sheet;
+export function SheetStyle({ sheet, separator, onSeparator, onTable, onChange }: SheetStyleProps) {
+  const books = useBooks();
+  const { table, parts, mapping, dateOrders, isDateOrderOpen } = sheet;
+  const owner = ownerMissing(sheet);
   return (
     <>
-      <h3>{counted(sheet.rows.length, 'row')}, read as follows</h3>
+      <h3>{counted(parts.rows.length, 'row')}, read as follows</h3>
+      {parts.skipped.length > 0 && (
+        <details>
+          <summary>
+            {counted(parts.skipped.length, 'line is', 'lines are')} taken for a title, a sum or a remark, and
+            not read
+          </summary>
+          <ul>
+            {parts.skipped.map(({ line, text }) => (
+              <li key={line}>
+                line {line}: {text}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       <div className="band-fields">
         <Choice
           name="Table of"
           value={table.id}
           width={270}
-          onChange={(tableId) => onChange(sheetOf(text, { separator, tableId }))}
+          onChange={onTable}
           options={GARDEN_TABLES.map(({ id, title }) => ({ value: id, label: title }))}
         />
-        <Choice
-          name="Cells parted by"
-          value={separator}
-          width={130}
-          onChange={(next) => onChange(sheetOf(text, { separator: next, tableId: table.id }))}
-          options={Object.entries(SEPARATOR_WORDS).map(([value, label]) => ({
-            value: value as Separator,
-            label,
-          }))}
-        />
+        {separator !== null && (
+          <Choice
+            name="Cells parted by"
+            value={separator}
+            width={130}
+            onChange={onSeparator}
+            options={Object.entries(SEPARATOR_WORDS).map(([value, label]) => ({
+              value: value as Separator,
+              label,
+            }))}
+          />
+        )}
         <Choice
           name="Decimal sign"
           value={mapping.style.decimal}
@@ -78,6 +101,21 @@ export function SheetStyle({ sheet, text, onChange }: SheetStyleProps) {
               : undefined
           }
         />
+        {owner && (
+          <Choice
+            name={owner.kind === 'bed' ? 'All rows are for the bed' : 'All rows are of the pile'}
+            value={mapping.everyRow[owner.field] ?? null}
+            placeholder="which one?"
+            width={190}
+            onChange={(id) =>
+              onChange(withMapping(sheet, { everyRow: { ...mapping.everyRow, [owner.field]: id } }))
+            }
+            options={(owner.kind === 'bed' ? books.beds : books.lots).map(({ id, name }) => ({
+              value: id,
+              label: name,
+            }))}
+          />
+        )}
         {needsAmountUnit(sheet) && (
           <Choice
             name="Amounts are in"

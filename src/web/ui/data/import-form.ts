@@ -4,10 +4,21 @@ import Papa from 'papaparse';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { GARDEN_FILE_FORMAT } from '../../../contract/garden-file-format.ts';
 import type { ImportReport, ImportRow } from '../../../contract/imports.ts';
-import type { DateOrder } from '../../../contract/tables/cells.ts';
+import { numberCell, type DateOrder } from '../../../contract/tables/cells.ts';
 import { findTable, GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
+import type { Column } from '../../../contract/tables/column.ts';
+import { namedBy, nearestTo } from '../../../contract/tables/name-match.ts';
 import { likelyTable, recognize } from '../../../contract/tables/recognize.ts';
-import { readRow, type Mapping, type TableRow } from '../../../contract/tables/table-rows.ts';
+import { sheetParts, type Grid, type SheetParts } from '../../../contract/tables/sheet-parts.ts';
+import {
+  isNameColumn,
+  namedList,
+  placeKey,
+  readRow,
+  type Mapping,
+  type NameKind,
+  type TableRow,
+} from '../../../contract/tables/table-rows.ts';
 
 /** What was handed in, by its looks. */
 export type FileKind = 'garden' | 'outlines' | 'table' | 'nothing';
@@ -24,9 +35,8 @@ export type Separator = (typeof SEPARATORS)[number];
 
 /** A table as it is being understood; every part of it can be put right by hand. */
 export interface Sheet {
-  readonly separator: Separator;
-  readonly headers: readonly string[];
-  readonly rows: readonly (readonly string[])[];
+  readonly grid: Grid;
+  readonly parts: SheetParts;
   readonly table: Table;
   readonly mapping: Mapping;
   readonly dateOrders: readonly DateOrder[];
@@ -34,32 +44,48 @@ export interface Sheet {
   readonly isDateOrderOpen: boolean;
 }
 
-interface Told {
-  readonly separator?: Separator;
-  readonly tableId?: string;
-}
-
-/** A first reading of a table; what the gardener states replaces what was guessed. */
-export function sheetOf(text: string, { separator, tableId }: Told = {}): Sheet {
+/** Text out of a file or the clipboard as lines of cells. */
+export function gridOf(text: string, separator?: Separator): { grid: Grid; separator: Separator } {
   const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), {
-    skipEmptyLines: 'greedy',
     delimiter: separator ?? '',
     delimitersToGuess: [...SEPARATORS],
     transform: asWritten,
   });
-  const [headers = [], ...rows] = parsed.data;
-  const table =
-    (tableId === undefined ? undefined : findTable(tableId)) ?? likelyTable(GARDEN_TABLES, headers);
-  const { mapping, dateOrders } = recognize(table, headers, rows);
+  return { grid: parsed.data, separator: parsed.meta.delimiter as Separator };
+}
+
+/** A first reading of a table; what was told replaces what was guessed. */
+export function sheetOf(grid: Grid, books: Pick<GardenBooks, 'garden'>, tableId?: string): Sheet {
+  const asked = tableId === undefined ? undefined : findTable(tableId);
+  const parts = sheetParts(grid, asked ? [asked] : GARDEN_TABLES);
+  const table = asked ?? likelyTable(GARDEN_TABLES, parts.headers);
+  const { mapping, dateOrders } = recognize(table, parts, books.garden.measures);
   return {
-    separator: parsed.meta.delimiter as Separator,
-    headers,
-    rows,
+    grid,
+    parts,
     table,
     mapping,
     dateOrders,
     isDateOrderOpen: dateOrders.length > 1 && !dateOrders.includes('ymd'),
   };
+}
+
+/** The same with one cell written anew, and everything else as it was put right. */
+export function withCell(sheet: Sheet, { row, column, text }: CellAt & { readonly text: string }): Sheet {
+  const rows = sheet.parts.rows.map((cells, i) =>
+    i === row
+      ? Array.from({ length: Math.max(cells.length, column + 1) }, (_, c) =>
+          c === column ? text : (cells[c] ?? ''),
+        )
+      : cells,
+  );
+  return { ...sheet, parts: { ...sheet.parts, rows } };
+}
+
+/** A cell by its place among the rows and the columns of the file, from 0. */
+export interface CellAt {
+  readonly row: number;
+  readonly column: number;
 }
 
 export const withMapping = (sheet: Sheet, change: Partial<Mapping>): Sheet => ({
@@ -75,23 +101,69 @@ export const withStyle = (sheet: Sheet, style: Partial<Mapping['style']>): Sheet
 export const replacedAt = <Value>(list: readonly Value[], index: number, value: Value): Value[] =>
   list.map((one, i) => (i === index ? value : one));
 
-/** Amounts without a unit of their own need one for all of them. */
-export function needsAmountUnit({ table, mapping }: Sheet): boolean {
-  const at = (field: string) =>
-    mapping.columns[table.columns.findIndex((column) => column.field === field)] ?? null;
-  return at('amount') !== null && at('unit') === null;
+/** Column of the file in which a field stands; null when in none. */
+export const fileColumn = ({ table, mapping }: Sheet, isMeant: (column: Column) => boolean): number | null =>
+  mapping.columns.find((from, i) => from !== null && isMeant(table.columns[i]!)) ?? null;
+
+/** Plain figures without a unit of their own need one for all of them. */
+export function needsAmountUnit(sheet: Sheet): boolean {
+  const amountAt = fileColumn(sheet, ({ field }) => field === 'amount');
+  if (amountAt === null || fileColumn(sheet, ({ field }) => field === 'unit') !== null) return false;
+  return sheet.parts.rows.some((row) => 'value' in numberCell(row[amountAt] ?? '', sheet.mapping.style));
 }
 
+/** What every record of the table belongs to, when the file does not say to which. */
+export const ownerMissing = (sheet: Sheet): Column | null => {
+  const owner = sheet.table.columns.find(
+    ({ field, isName, empty }) =>
+      (field === 'bedId' || field === 'lotId') && isName === true && empty === undefined,
+  );
+  if (!owner) return null;
+  const isSaid = fileColumn(sheet, ({ field }) => field === owner.field) !== null;
+  return isSaid ? null : owner;
+};
+
 /** Every row as the record it makes, changes laid over what is kept. */
-export function readSheet({ table, rows, mapping }: Sheet, books: GardenBooks): TableRow[] {
+export function readSheet({ table, parts, mapping }: Sheet, books: GardenBooks): TableRow[] {
   const list: readonly object[] = books[table.collection];
   const kept = new Map(list.map((record) => ['id' in record ? record.id : undefined, record]));
-  return rows.map((row) => readRow({ table, cells: row, mapping, names: books, kept: (id) => kept.get(id) }));
+  return parts.rows.map((row) =>
+    readRow({ table, cells: row, mapping, names: books, kept: (id) => kept.get(id) }),
+  );
 }
+
+/** A word of the file that names nothing of ours, with what it may be meant for. */
+export interface OpenName {
+  readonly kind: NameKind;
+  readonly text: string;
+  readonly rows: number;
+  readonly nearest: readonly string[];
+}
+
+/** The words to be placed by hand, each once, the most frequent first. */
+export function openNames({ table, parts, mapping }: Sheet, books: GardenBooks): OpenName[] {
+  const found = new Map<string, OpenName>();
+  table.columns.forEach((column, i) => {
+    const from = mapping.columns[i];
+    if (from === null || from === undefined || !isNameColumn(column)) return;
+    const kind = column.kind as NameKind;
+    const list = namedList(kind, books);
+    for (const row of parts.rows) {
+      const text = (row[from] ?? '').trim();
+      if (text === '' || namedBy(text, list).length === 1) continue;
+      const key = placeKey(kind, text);
+      const known = found.get(key);
+      const nearest = known?.nearest ?? nearestTo(text, list, MOST_OFFERED).map(({ id }) => id);
+      found.set(key, { kind, text: known?.text ?? text, rows: (known?.rows ?? 0) + 1, nearest });
+    }
+  });
+  return [...found.values()].toSorted((a, b) => b.rows - a.rows);
+}
+const MOST_OFFERED = 5;
 
 /** What would become of one row, in the words of the file. */
 export interface JudgedRow {
-  /** Row of the file, the header being the first; null for what is about no row. */
+  /** Line of the file, counted from 1; null for what is about no line. */
   readonly line: number | null;
   readonly name: string;
   readonly outcome: ImportRow['outcome'];
@@ -103,13 +175,13 @@ const columnOf = (field: string, table: Table | undefined): string =>
   table?.columns.find((one) => one.field === field)?.header ?? field;
 
 /** What the app itself could not read of a table. */
-export const unreadRows = (read: readonly TableRow[]): JudgedRow[] =>
+export const unreadRows = (read: readonly TableRow[], { lines }: Pick<SheetParts, 'lines'>): JudgedRow[] =>
   read.flatMap(({ reasons }, i) =>
     reasons.length === 0
       ? []
       : [
           {
-            line: i + 2,
+            line: lines[i]!,
             name: '',
             outcome: 'rejected' as const,
             details: reasons.map((found) => ({
