@@ -7,6 +7,7 @@ import {
   type BooksMark,
 } from '../../contract/changes.ts';
 import type { GardenBooks } from '../../contract/garden-books.ts';
+import { sentSettled, type FindVersion } from './conflicts.ts';
 
 /** The books of a garden as this page has them, and of which state they are. */
 interface BooksInHand {
@@ -115,15 +116,29 @@ function takeIn(gardenId: string, since: BooksMark, change: BooksChange): void {
   else listener.outdated(gardenId);
 }
 
+/** The records of books as they stand in them. */
+const versionIn =
+  (books: GardenBooks): FindVersion =>
+  (id, version) => {
+    const records = Object.values(books).flatMap((list: unknown): unknown[] =>
+      Array.isArray(list) ? list : [],
+    );
+    const found = records.find(
+      (one) => typeof one === 'object' && one !== null && 'id' in one && one.id === id,
+    ) as Readonly<Record<string, unknown>> | undefined;
+    return found?.['version'] === version ? found! : null;
+  };
+
 /** Sends a request; a write says which books are in hand, and takes what became of them out of its answer. */
 export const fetchWithChanges: typeof fetch = async (input, init) => {
   const isWrite = init?.method !== undefined && init.method !== 'GET';
   const gardenId = lastOpened;
   const held = gardenId === null ? undefined : inHand.get(gardenId);
-  if (!isWrite || gardenId === null || !held) return fetch(input, init);
+  if (!isWrite) return fetch(input, init);
+  if (gardenId === null || !held) return sentSettled(fetch, [input, init], () => null);
   const headers = new Headers(init.headers);
   headers.set(CHANGES_SINCE, `${gardenId} ${held.mark.epoch} ${held.mark.number}`);
-  const response = await fetch(input, { ...init, headers });
+  const response = await sentSettled(fetch, [input, { ...init, headers }], versionIn(held.books));
   if (!response.ok) return response;
   windows?.postMessage(gardenId);
   if (response.headers.get(CHANGE_INCLUDED) === null) {

@@ -15,6 +15,7 @@ import { KeyHelp } from './KeyHelp.tsx';
 import { PlanNews } from './PlanNews.tsx';
 import { ABOUT, DAILY, WORK, type Place } from './places.ts';
 import { Search } from './search/Search.tsx';
+import { ConflictDialog } from '../app/ConflictDialog.tsx';
 import { LeaveGuard } from '../app/LeaveGuard.tsx';
 import { rememberGarden } from '../app/last-garden.ts';
 import { Trouble } from '../app/Trouble.tsx';
@@ -76,6 +77,7 @@ function Open({ books, error }: { books: GardenBooks | undefined; error: Error |
         </Suspense>
       )}
       <Outlet />
+      <ConflictDialog />
     </GardenProvider>
   );
 }

@@ -35,6 +35,7 @@ function useOwnCrop({ changing, likeCropId, onKept, onGone }: OwnCropDialogProps
   const { garden } = useBooks();
   const reader = useReader();
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
+  const [seenVersion] = useState(changing?.version ?? 0);
   const form = useRecordForm<OwnCropForm>(() => ownCropFormOf(changing, likeCropId, reader));
   const { draft, troubles } = readOwnCrop(form.fields, { reader, id, note: changing?.note ?? '' });
   const make = useMakeCrop(garden.id);
@@ -53,7 +54,7 @@ function useOwnCrop({ changing, likeCropId, onKept, onGone }: OwnCropDialogProps
     if (!draft) return;
     const { id: cropId, ...values } = draft;
     if (!changing) make.mutate(draft, done);
-    else change.mutate({ cropId, change: { ...values, version: changing.version } }, done);
+    else change.mutate({ cropId, change: { ...values, version: seenVersion } }, done);
   };
   const takeAway = (crop: CropRecord) =>
     remove.mutate(crop, {

@@ -269,7 +269,9 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
   const restore = useRestoreLot();
   const offerUndo = useUndo();
   const navigate = useNavigate();
-  const { id, version, form, keeping, isTurned, isHot } = lot;
+  const { id, form, keeping, isTurned, isHot } = lot;
+  // The pile as it was when the form was opened, whatever another window writes.
+  const [version] = useState(lot.version);
   const failure = change.error ?? remove.error;
   return (
     <form

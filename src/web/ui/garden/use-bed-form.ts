@@ -33,6 +33,8 @@ const ofFirst = (sentences: Readonly<Record<string, string>>): Record<string, st
 export function useBedForm({ gardenId, changing, onKept }: BedFormProps) {
   const reader = useReader();
   const [id] = useState(() => changing?.id ?? crypto.randomUUID());
+  // The books may take in what another window writes; what was typed is about the bed as it was.
+  const [seenVersion] = useState(changing?.version ?? 0);
   const form = useRecordForm<BedFields>(() => (changing ? fieldsOf(changing, reader) : newBed(reader)));
   const { fields, wasTried } = form;
   const makeBeds = useMakeBeds(gardenId);
@@ -57,7 +59,7 @@ export function useBedForm({ gardenId, changing, onKept }: BedFormProps) {
     if (!parsed.success || names === null) return;
     const { id: _, ...values } = parsed.data;
     if (changing) {
-      changeBed.mutate({ bedId: id, change: { ...values, version: changing.version } }, { onSuccess });
+      changeBed.mutate({ bedId: id, change: { ...values, version: seenVersion } }, { onSuccess });
     } else {
       const beds = names.map((name, i) => ({ ...values, name, id: i === 0 ? id : `${id}-${i + 1}` }));
       makeBeds.mutate(beds, { onSuccess });

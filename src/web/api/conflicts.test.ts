@@ -1,0 +1,65 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { differingFields, isUntouched, sentSettled, settleConflictsBy, type Conflict } from './conflicts.ts';
+
+const theirs = { id: 'bed', version: 4, name: 'Their name', isWatered: false, areaM2: 5 };
+const mine = { name: 'My name', isWatered: true, areaM2: 5, version: 3 };
+const opened = { id: 'bed', version: 3, name: 'Old name', isWatered: true, areaM2: 5 };
+const stale = () =>
+  new Response(JSON.stringify({ status: 409, detail: 'Changed meanwhile', current: theirs }), {
+    status: 409,
+  });
+const good = () => new Response('{}', { status: 200 });
+const put: RequestInit = { method: 'PUT', body: JSON.stringify(mine) };
+const sending = (...answers: readonly Response[]) => {
+  const left = [...answers];
+  return vi.fn<typeof fetch>(() => Promise.resolve(left.shift()!));
+};
+const find = () => opened;
+
+afterEach(() => settleConflictsBy(null));
+
+describe('a write that comes too late', () => {
+  it('differs in what both have, and tells what was left alone', () => {
+    const conflict: Conflict = { theirs, mine, opened };
+    expect(differingFields(conflict)).toEqual(['name', 'isWatered']);
+    expect(isUntouched(conflict, 'isWatered')).toBe(true);
+    expect(isUntouched(conflict, 'name')).toBe(false);
+    expect(isUntouched({ ...conflict, opened: null }, 'isWatered')).toBe(false);
+  });
+  it('is answered as before when nobody is there to ask, or the answer is another', async () => {
+    expect((await sentSettled(sending(stale()), ['/a', put], find)).status).toBe(409);
+    settleConflictsBy(() => Promise.reject(new Error('asked')));
+    expect((await sentSettled(sending(good()), ['/a', put], find)).status).toBe(200);
+    const several = { method: 'POST', body: JSON.stringify({ entries: [] }) };
+    expect((await sentSettled(sending(stale()), ['/a', several], find)).status).toBe(409);
+  });
+  it('goes again upon the newer version with what was settled, as often as it takes', async () => {
+    const asker = vi.fn(() => Promise.resolve({ ...mine, isWatered: false }));
+    settleConflictsBy(asker);
+    const send = sending(stale(), stale(), good());
+    expect((await sentSettled(send, ['/a', put], find)).status).toBe(200);
+    expect(asker).toHaveBeenCalledTimes(2);
+    expect(asker).toHaveBeenCalledWith({ theirs, mine, opened });
+    expect(JSON.parse(send.mock.calls[2]![1]!.body as string)).toEqual({
+      ...mine,
+      isWatered: false,
+      version: 4,
+    });
+  });
+  it('is left, with a sentence that says so', async () => {
+    settleConflictsBy(() => Promise.resolve(null));
+    const answer = await sentSettled(sending(stale()), ['/a', put], find);
+    expect(await answer.json()).toMatchObject({
+      status: 409,
+      detail: expect.stringContaining('yours was not saved'),
+    });
+  });
+  it('may delete what was changed, all the same', async () => {
+    vi.stubGlobal('window', { location: { origin: 'http://books' } });
+    settleConflictsBy(({ mine: none }) => Promise.resolve(none === null ? true : null));
+    const send = sending(stale(), good());
+    await sentSettled(send, ['/api/beds/bed?version=3', { method: 'DELETE' }], find);
+    expect(String(send.mock.calls[1]![0])).toBe('http://books/api/beds/bed?version=4');
+    vi.unstubAllGlobals();
+  });
+});
