@@ -99,6 +99,40 @@ export const NITROGEN_WORDS: Record<NitrogenParty, string> = {
   takenOff: 'Taken off',
 };
 
+/** What soil science calls an account, where people call it otherwise. */
+const TERMS: Readonly<Record<'carbon' | 'nitrogen' | 'ash', Readonly<Record<string, string>>>> = {
+  carbon: {
+    fresh: 'particulate organic matter',
+    microbes: 'microbial biomass',
+    humus: 'soil organic carbon',
+    char: 'pyrogenic carbon',
+    roots: 'root carbon',
+    air: 'respiration',
+  },
+  nitrogen: {
+    fresh: 'organic nitrogen of residues',
+    microbes: 'immobilized',
+    humus: 'soil organic nitrogen',
+    ammonium: 'ammonium of manure',
+    layers: 'mineral nitrogen in mulch',
+    contactZone: 'mineral nitrogen at the surface',
+    rootZone: 'mineral nitrogen below',
+    upperSubsoil: 'nitrate in the subsoil',
+    lowerSubsoil: 'nitrate in the subsoil',
+    deposition: 'atmospheric deposition',
+    fixation: 'biological fixation',
+    leached: 'leaching',
+    denitrified: 'denitrification',
+    ammonia: 'volatilization',
+    harvested: 'off-take',
+  },
+  ash: { minerals: 'ash' },
+};
+
+/** The term of an account; undefined where its name is the term. */
+export const accountTerm = (element: 'carbon' | 'nitrogen' | 'ash', account: string): string | undefined =>
+  TERMS[element][account];
+
 /** The world outside as the other side of a posting, after "from" or "to". */
 const OUTSIDE_WORDS: Partial<Record<CarbonParty | NitrogenParty | AshParty, string>> = {
   materials: 'what you spread',
@@ -125,8 +159,12 @@ export function counterpartyWords(
   accountWords: string,
 ): string {
   if (NATIVE_HUMUS.includes(name)) return 'native humus';
-  return OUTSIDE_WORDS[party] ?? accountWords.toLowerCase();
+  return partyWords(party, accountWords);
 }
+
+/** A side of a posting in the middle of a sentence. */
+export const partyWords = (party: CarbonParty | NitrogenParty | AshParty, accountWords: string): string =>
+  OUTSIDE_WORDS[party] ?? accountWords.toLowerCase();
 
 /** What to mind, with the rule it comes from; local rules and advice always come first. */
 export function cautionInWords(caution: Caution, measures: Measures): string {

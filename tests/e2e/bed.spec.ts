@@ -212,6 +212,13 @@ test('the books open on a month, show their postings, and leave as CSV', async (
   await ledger.getByRole('button', { name: 'Available, contact zone' }).click();
   await expect(ledger.getByRole('row', { name: /from native humus/ })).toBeVisible();
   await expect(ledger).toContainText('Difference');
+  await ledger.getByRole('button', { name: 'from native humus' }).click();
+  const postings = ledger.getByRole('table');
+  await expect(postings.getByRole('row', { name: /April 2026 native humus/ })).toBeVisible();
+  await expect(postings.getByRole('row', { name: /April 2026/ })).toHaveCount(1);
+  await ledger.getByRole('button', { name: 'Show all kinds of postings' }).click();
+  await ledger.getByLabel('Search the postings').fill('volatilization march');
+  await expect(postings.getByRole('row', { name: /March 2026 .*ammonia/i }).first()).toBeVisible();
   await ledger.getByText('by batch').click();
   await expect(ledger.getByRole('row', { name: /Cattle farmyard manure|manure/i }).first()).toBeVisible();
   const saving = page.waitForEvent('download');

@@ -1,7 +1,13 @@
 /* The model: what a square meter of soil does from day to day, its books, and other models to compare it with. */
 
 // ledger
-export type { AshParty, CarbonParty, NitrogenParty } from './ledger/accounts.ts';
+export {
+  type AshParty,
+  type CarbonParty,
+  type NitrogenParty,
+  type Element,
+  ELEMENTS,
+} from './ledger/accounts.ts';
 export { carbonIncome } from './ledger/balance.ts';
 export {
   carbonLaid,
@@ -26,6 +32,7 @@ export {
   partedAt,
   periodAround,
 } from './ledger/periods.ts';
+export { type JournalLine, journalOf } from './ledger/journal.ts';
 export { copyPostings, openPostings, readPostings } from './ledger/postings.ts';
 export {
   type BalanceSample,

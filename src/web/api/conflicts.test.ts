@@ -12,7 +12,13 @@ const good = () => new Response('{}', { status: 200 });
 const put: RequestInit = { method: 'PUT', body: JSON.stringify(mine) };
 const sending = (...answers: readonly Response[]) => {
   const left = [...answers];
-  return vi.fn<typeof fetch>(() => Promise.resolve(left.shift()!));
+  const sent: { readonly to: string; readonly body: unknown }[] = [];
+  const send: typeof fetch = (input, init) => {
+    const to = input instanceof Request ? input.url : input.toString();
+    sent.push({ to, body: typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null });
+    return Promise.resolve(left.shift()!);
+  };
+  return Object.assign(send, { sent });
 };
 const find = () => opened;
 
@@ -40,7 +46,7 @@ describe('a write that comes too late', () => {
     expect((await sentSettled(send, ['/a', put], find)).status).toBe(200);
     expect(asker).toHaveBeenCalledTimes(2);
     expect(asker).toHaveBeenCalledWith({ theirs, mine, opened });
-    expect(JSON.parse(send.mock.calls[2]![1]!.body as string)).toEqual({
+    expect(send.sent[2]!.body).toEqual({
       ...mine,
       isWatered: false,
       version: 4,
@@ -51,7 +57,7 @@ describe('a write that comes too late', () => {
     const answer = await sentSettled(sending(stale()), ['/a', put], find);
     expect(await answer.json()).toMatchObject({
       status: 409,
-      detail: expect.stringContaining('yours was not saved'),
+      detail: expect.stringContaining('yours was not saved') as string,
     });
   });
   it('may delete what was changed, all the same', async () => {
@@ -59,7 +65,7 @@ describe('a write that comes too late', () => {
     settleConflictsBy(({ mine: none }) => Promise.resolve(none === null ? true : null));
     const send = sending(stale(), good());
     await sentSettled(send, ['/api/beds/bed?version=3', { method: 'DELETE' }], find);
-    expect(String(send.mock.calls[1]![0])).toBe('http://books/api/beds/bed?version=4');
+    expect(send.sent[1]!.to).toBe('http://books/api/beds/bed?version=4');
     vi.unstubAllGlobals();
   });
 });

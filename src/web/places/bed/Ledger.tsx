@@ -1,14 +1,16 @@
 import { useMeasures } from '../../app/garden-context.ts';
 import { Button, Checkbox, Segmented } from 'antd';
-import { memo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import type { DayNumber } from '../../../core/ground/index.ts';
 import {
   type Basis,
+  type FlowName,
   MODEL_VERSION,
   PERIOD_KINDS,
   type PeriodKind,
   ashStatement,
   carbonStatement,
+  journalOf,
   nitrogenStatement,
   partedAt,
   periodAround,
@@ -21,6 +23,7 @@ import { ASH_WORDS, CARBON_WORDS, NITROGEN_WORDS, PERIOD_WORDS } from '../../../
 import { BatchBook } from './BatchBook.tsx';
 import { saveFile } from '../../drawing/save-file.ts';
 import { ledgerCsv } from '../../ui/ledger/ledger-csv.ts';
+import { JournalTable } from '../../ui/ledger/JournalTable.tsx';
 import { StatementTable } from '../../ui/ledger/StatementTable.tsx';
 
 interface LedgerProps {
@@ -34,7 +37,7 @@ interface LedgerProps {
   readonly onDay: (day: DayNumber) => void;
 }
 
-type View = 'accounts' | 'batches';
+type View = 'accounts' | 'batches' | 'journal';
 
 /**
  * Opening and closing books of the period that holds a day. One that today lies in ends today, unless the day is later or the
@@ -95,6 +98,15 @@ export const Ledger = memo(function Ledger({
   const [kind, setKind] = useState<PeriodKind>('year');
   const [view, setView] = useState<View>('accounts');
   const [isAsked, setAsked] = useState(false);
+  const [posting, setPosting] = useState<FlowName | null>(null);
+  const journal = useMemo(() => journalOf(books.samples, books.forecastFromDay), [books]);
+  const drill = {
+    areaM2,
+    onPosting: (name: FlowName) => {
+      setPosting(name);
+      setView('journal');
+    },
+  };
   const shown = { kind, withForecast: isAsked };
   const { period, basis, isParted, carbon, nitrogen, ash } = statementsOf(books, day, shown);
   const title = `${fullDate(period.fromDay)} to ${fullDate(period.untilDay - 1)}`;
@@ -137,13 +149,17 @@ export const Ledger = memo(function Ledger({
             with the forecast
           </Checkbox>
         )}
-        <Segmented
+        <Segmented<View>
           size="small"
           value={view}
-          onChange={setView}
+          onChange={(next) => {
+            setView(next);
+            setPosting(null);
+          }}
           options={[
             { value: 'accounts', label: 'by account' },
             { value: 'batches', label: 'by batch' },
+            { value: 'journal', label: 'every posting' },
           ]}
         />
         <Button
@@ -158,15 +174,17 @@ export const Ledger = memo(function Ledger({
           CSV
         </Button>
       </div>
-      {view === 'batches' ? (
-        <BatchBook layers={layers} sample={sample} day={day} areaM2={areaM2} />
-      ) : (
+      {view === 'batches' && <BatchBook layers={layers} sample={sample} day={day} areaM2={areaM2} />}
+      {view === 'journal' && (
+        <JournalTable lines={journal} areaM2={areaM2} name={posting} onAll={() => setPosting(null)} />
+      )}
+      {view === 'accounts' && (
         <div className={basis.includes('forecast') ? 'two-books forecast' : 'two-books'}>
           <div>
-            <StatementTable title="Carbon" statement={carbon} words={CARBON_WORDS} areaM2={areaM2} />
-            <StatementTable title="Minerals (ash)" statement={ash} words={ASH_WORDS} areaM2={areaM2} />
+            <StatementTable title="Carbon" statement={carbon} words={CARBON_WORDS} {...drill} />
+            <StatementTable title="Minerals (ash)" statement={ash} words={ASH_WORDS} {...drill} />
           </div>
-          <StatementTable title="Nitrogen" statement={nitrogen} words={NITROGEN_WORDS} areaM2={areaM2} />
+          <StatementTable title="Nitrogen" statement={nitrogen} words={NITROGEN_WORDS} {...drill} />
         </div>
       )}
       <p className="soft">

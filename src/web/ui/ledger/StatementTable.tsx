@@ -1,9 +1,16 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useMeasures } from '../../app/garden-context.ts';
-import type { AshParty, CarbonParty, NitrogenParty, Statement } from '../../../core/model/index.ts';
+import type {
+  AshParty,
+  CarbonParty,
+  Element,
+  FlowName,
+  NitrogenParty,
+  Statement,
+} from '../../../core/model/index.ts';
 import { QUANTITIES } from '../../../quantities/units.ts';
 import { formatCell, formatFixed } from '../../../words/figures.ts';
-import { counterpartyWords } from '../../../words/words.ts';
+import { accountTerm, counterpartyWords } from '../../../words/words.ts';
 import './ledger.css';
 
 /** How each book is shown: large masses of carbon and minerals, small ones of nitrogen. */
@@ -20,13 +27,31 @@ interface StatementTableProps<Account extends CarbonParty | NitrogenParty | AshP
   readonly words: Record<Account, string>;
   /** Of the bed: statements are for one square meter. */
   readonly areaM2: number;
+  /** Leads to all postings of a kind; absent where they are not shown, as on paper. */
+  readonly onPosting?: (name: FlowName) => void;
+}
+
+/** What science calls an account that has a plainer name here. */
+function Term({ element, account }: { readonly element: Element; readonly account: string }) {
+  const term = accountTerm(element, account);
+  return term === undefined ? null : <span className="soft term"> {term}</span>;
+}
+
+/** The other side of a posting, which leads to all of its kind where there is somewhere to lead to. */
+function Side({ onPosting, children }: { onPosting: (() => void) | undefined; children: ReactNode }) {
+  if (!onPosting) return children;
+  return (
+    <button type="button" className="account" onClick={onPosting}>
+      {children}
+    </button>
+  );
 }
 
 /** One book: what each account opened with, what was posted, what it closed with. */
 export function StatementTable<Account extends CarbonParty | NitrogenParty | AshParty>(
   props: StatementTableProps<Account>,
 ) {
-  const { title, statement, words, areaM2 } = props;
+  const { title, statement, words, areaM2, onPosting } = props;
   const { system } = useMeasures();
   const { mark, quantity, perGram, decimals } = BOOKS[statement.element];
   const { symbol, fromBase } = QUANTITIES[quantity].shown[system];
@@ -68,6 +93,7 @@ export function StatementTable<Account extends CarbonParty | NitrogenParty | Ash
               >
                 {words[account]}
               </button>
+              <Term element={statement.element} account={account} />
             </td>
             <td className="red-rule">{shown(openingG)}</td>
             <td>{shown(inG)}</td>
@@ -80,7 +106,10 @@ export function StatementTable<Account extends CarbonParty | NitrogenParty | Ash
               .map(({ name, counterparty, amountG }) => (
                 <tr key={name} className="posting-row">
                   <td>
-                    {amountG > 0 ? 'from' : 'to'} {counterpartyWords(name, counterparty, words[counterparty])}
+                    <Side onPosting={onPosting && (() => onPosting(name))}>
+                      {amountG > 0 ? 'from' : 'to'}{' '}
+                      {counterpartyWords(name, counterparty, words[counterparty])}
+                    </Side>
                   </td>
                   <td className="red-rule" />
                   <td>{amountG > 0 ? shown(amountG) : ''}</td>
@@ -93,7 +122,10 @@ export function StatementTable<Account extends CarbonParty | NitrogenParty | Ash
       <tbody>
         {outside.map(({ account, side, amountG }) => (
           <tr key={`${side} ${account}`} className="outside">
-            <td>{words[account]}</td>
+            <td>
+              {words[account]}
+              <Term element={statement.element} account={account} />
+            </td>
             <td className="red-rule">—</td>
             <td>{side === 'source' ? shown(amountG) : '—'}</td>
             <td>{side === 'sink' ? shown(amountG) : '—'}</td>
