@@ -1,7 +1,18 @@
 import { Hono } from 'hono';
+import { apiDescription } from './api-docs/description.ts';
+import { apiPage } from './api-docs/docs-page.ts';
+import { MODEL_VERSION } from '../core/model/index.ts';
 import type { AppContext } from './app-context.ts';
 import { changeInAnswer } from './change-in-answer.ts';
-import { headers, limitedBody, readOnlyUnlessSound, sameHostOnly, shallowJson, uncached } from './guards.ts';
+import {
+  headers,
+  jsonOnly,
+  limitedBody,
+  readOnlyUnlessSound,
+  sameHostOnly,
+  shallowJson,
+  uncached,
+} from './guards.ts';
 import { likelyDatesOnly } from './likely-dates.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { demoRoutes } from './routes/demo.ts';
@@ -32,6 +43,16 @@ import { stockWarmer } from './warm-stock.ts';
 const nothingAt = (path: string): ProblemError =>
   new ProblemError(404, 'Not found', `There is nothing at ${path}.`);
 
+/** The methods that a path of the API takes; none where there is nothing. */
+function methodsAt({ routes }: Hono, path: string): string[] {
+  const isAt = (pattern: string) =>
+    !pattern.includes('*') && new RegExp(`^${pattern.replaceAll(/:[^/]+/g, '[^/]+')}$`).test(path);
+  const methods = routes
+    .filter((route) => route.method !== 'ALL' && isAt(route.path))
+    .map(({ method }) => method);
+  return [...new Set(methods)];
+}
+
 /** The HTTP interface, and the pages behind it. */
 export function createApp(context: AppContext) {
   const app = new Hono();
@@ -43,6 +64,7 @@ export function createApp(context: AppContext) {
   // Whoever is not admitted has nothing read of what is sent.
   app.use('/api/*', admittedOnly(context.access));
   app.use('/api/*', limitedBody);
+  app.use('/api/*', jsonOnly);
   app.use('/api/*', shallowJson);
   app.use('/api/*', readOnlyUnlessSound(context.books.state));
   app.use('/api/*', likelyDatesOnly(context.today));
@@ -79,8 +101,18 @@ export function createApp(context: AppContext) {
     .route('/api/backups', backupRoutes(context))
     .route('/api/session', sessionRoutes(context))
     .route('/api/demo-garden', demoRoutes(context));
+  const described = () => apiDescription(app, String(MODEL_VERSION));
+  app.get('/api/openapi.json', async (c) => c.json(await described(), 200));
+  app.get('/api/docs', async (c) => c.html(apiPage(await described()), 200));
   app.all('/api/*', (c) => {
-    throw nothingAt(c.req.path);
+    const allowed = methodsAt(app, c.req.path);
+    if (allowed.length === 0) throw nothingAt(c.req.path);
+    c.header('Allow', allowed.join(', '));
+    throw new ProblemError(
+      405,
+      'Not allowed',
+      `${c.req.path} takes ${allowed.join(' or ')}, not ${c.req.method}.`,
+    );
   });
   context.servePages?.(app);
   return api;

@@ -98,6 +98,16 @@ export const limitedBody: MiddlewareHandler = (c, next) => {
   return (PHOTO_PATH.test(c.req.path) ? limitedPhoto : limitedRecords)(c, next);
 };
 
+/** Bodies are JSON, but those of photos. */
+export const jsonOnly: MiddlewareHandler = async (c, next) => {
+  const type = c.req.header('content-type');
+  const hasBody = type !== undefined && !READING.has(c.req.method);
+  if (hasBody && !/[/+]json\b/i.test(type) && !PHOTO_PATH.test(c.req.path)) {
+    throw new ProblemError(415, 'Not accepted', `Send the body as application/json; this one is ${type}.`);
+  }
+  await next();
+};
+
 const DEEPEST_JSON = 40;
 
 /** How deep the brackets of a text lie in each other, strings aside. */

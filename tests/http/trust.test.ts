@@ -75,7 +75,7 @@ describe('who may talk to the server', () => {
       { 'content-type': 'text/plain' },
       JSON.stringify({ ...GARDEN, id: 'evil' }),
     );
-    expect(answer.status).toBe(422);
+    expect(answer.status).toBe(415);
     expect((await raw(server.address, 'GET', '/api/gardens', {})).text).not.toMatch(/evil/);
   });
 

@@ -46,7 +46,7 @@ describe('a write that comes too late', () => {
     expect((await sentSettled(send, ['/a', put], find)).status).toBe(200);
     expect(asker).toHaveBeenCalledTimes(2);
     expect(asker).toHaveBeenCalledWith({ theirs, mine, opened });
-    expect(send.sent[2]!.body).toEqual({
+    expect(send.sent[2].body).toEqual({
       ...mine,
       isWatered: false,
       version: 4,
@@ -65,7 +65,7 @@ describe('a write that comes too late', () => {
     settleConflictsBy(({ mine: none }) => Promise.resolve(none === null ? true : null));
     const send = sending(stale(), good());
     await sentSettled(send, ['/api/beds/bed?version=3', { method: 'DELETE' }], find);
-    expect(send.sent[1]!.to).toBe('http://books/api/beds/bed?version=4');
+    expect(send.sent[1].to).toBe('http://books/api/beds/bed?version=4');
     vi.unstubAllGlobals();
   });
 });

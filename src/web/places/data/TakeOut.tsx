@@ -58,7 +58,8 @@ export function TakeOut() {
       </div>
       <p className="soft">
         Ledgers and lines of years are saved where they stand: “CSV”, “SVG” and “PNG” beside each of them.
-        Sheets to print are on the page of a bed, of a spreading day and of a year.
+        Sheets to print are on the page of a bed, of a spreading day and of a year. Other programs read and
+        write the same books: <a href="/api/docs">how they ask</a>.
       </p>
     </section>
   );
