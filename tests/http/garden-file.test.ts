@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { gardenFile, type GardenFile } from '../../src/contract/garden-file.ts';
 import type { ImportEntry, ImportReport } from '../../src/contract/imports.ts';
+import { onlyBed, renamedGarden, templateOf } from '../../src/contract/parts-of-garden.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { phoneJpeg } from '../fixtures/photos.ts';
@@ -48,6 +49,30 @@ describe('a garden as a file', () => {
     expect(file.movements).toHaveLength(books.movements.length);
     expect(file.photos).toHaveLength(1);
     expect(file.beds.map(({ name }) => name)).toEqual(books.beds.map(({ name }) => name));
+  });
+
+  it('is copied under another name, as a template without what was done, and bed by bed', async () => {
+    const file = gardenFile.parse(JSON.parse(text));
+    const copied = async (part: GardenFile) => (await read(demo, part, '?copy=true&dryRun=true')).body;
+    expect(await copied(renamedGarden(file, 'Copy of Ternhollow'))).toMatchObject({
+      gardenName: 'Copy of Ternhollow',
+      counts: { rejected: 0 },
+    });
+    const template = templateOf(file);
+    expect(template.beds).toHaveLength(file.beds.length);
+    expect([template.entries, template.journal, template.movements]).toEqual([[], [], []]);
+    expect(await copied(template)).toMatchObject({ counts: { rejected: 0 } });
+    for (const { id, name } of file.beds) {
+      const part = onlyBed(file, id);
+      expect(part.beds.map((bed) => bed.name)).toEqual([name]);
+      expect(part.entries.length).toBeGreaterThan(0);
+      const { counts, rows } = await copied(part);
+      expect([name, counts.rejected, rows.filter(({ outcome }) => outcome === 'rejected')]).toEqual([
+        name,
+        0,
+        [],
+      ]);
+    }
   });
 
   it('comes out of another database byte for byte as it went in, and the books there are the same', async () => {

@@ -93,7 +93,7 @@ export async function apiDescription(app: Hono, version: string): Promise<object
       path,
       Object.fromEntries(
         METHODS.flatMap((method) => {
-          const operation = item?.[method] as Operation | undefined;
+          const operation = item[method] as Operation | undefined;
           return operation ? [[method, describedOperation(method, path, operation)]] : [];
         }),
       ),

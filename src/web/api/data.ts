@@ -1,5 +1,8 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type { GardenFile } from '../../contract/garden-file.ts';
 import type { ImportReport, ImportRequest } from '../../contract/imports.ts';
+import { renamedGarden, templateOf } from '../../contract/parts-of-garden.ts';
+import type { GardenRecord } from '../../records/garden.ts';
 import type { StationReading } from '../../contract/weather-station.ts';
 import { bodyOf, client } from './client.ts';
 
@@ -32,6 +35,22 @@ export const useReadGarden = () =>
       }),
     ),
   );
+
+/** The file of a garden as the server gives it. */
+export const readGardenFile = (gardenId: string): Promise<GardenFile> =>
+  bodyOf(fetch(gardenFileAddress(gardenId)));
+
+/** Makes another garden out of one, with everything or without what was done in it. */
+export const useCopyGarden = () => {
+  const read = useReadGarden();
+  return useMutation({
+    mutationFn: async ({ garden, isTemplate }: { garden: GardenRecord; isTemplate: boolean }) => {
+      const file = await readGardenFile(garden.id);
+      const part = renamedGarden(isTemplate ? templateOf(file) : file, `Copy of ${garden.name}`);
+      return read.mutateAsync({ json: JSON.stringify(part), isDryRun: false, isCopy: true });
+    },
+  });
+};
 
 export const useReadRows = (gardenId: string) =>
   useRefreshing(

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Popconfirm } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import type { GardenRecord } from '../../../records/garden.ts';
+import { useCopyGarden } from '../../api/data.ts';
 import { gardensQuery, useRemoveGarden, useRestoreGarden } from '../../api/gardens.ts';
 import { useReadAgain } from '../../api/use-write.ts';
 import { DeletedGardens } from '../../ui/garden/DeletedGardens.tsx';
@@ -44,6 +45,7 @@ function GardenLine({ garden, isOpen, next }: GardenLineProps) {
   const { id, name } = garden;
   const remove = useRemoveGarden();
   const restore = useRestoreGarden();
+  const copy = useCopyGarden();
   const navigate = useNavigate();
   const readAgain = useReadAgain();
   const offerUndo = useUndo();
@@ -57,6 +59,14 @@ function GardenLine({ garden, isOpen, next }: GardenLineProps) {
       },
       onError: (failure) => showFailure(`${name} was not deleted.`, failure),
     });
+  const copyIt = (isTemplate: boolean) =>
+    copy.mutate(
+      { garden, isTemplate },
+      {
+        onSuccess: ({ gardenId }) => void navigate(`/garden/${gardenId}`),
+        onError: (failure) => showFailure(`${name} was not copied.`, failure),
+      },
+    );
   return (
     <li>
       {isOpen ? <strong>{name}, open</strong> : <Link to={`/garden/${id}`}>{name}</Link>}
@@ -75,6 +85,12 @@ function GardenLine({ garden, isOpen, next }: GardenLineProps) {
           Delete
         </Button>
       </Popconfirm>
+      <Button size="small" type="link" loading={copy.isPending} onClick={() => copyIt(false)}>
+        Copy
+      </Button>
+      <Button size="small" type="link" disabled={copy.isPending} onClick={() => copyIt(true)}>
+        Copy without what was done
+      </Button>
     </li>
   );
 }

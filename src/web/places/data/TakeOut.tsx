@@ -1,10 +1,14 @@
+import { useState } from 'react';
 import { useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { outlinesAsGeoJson } from '../../../contract/geojson.ts';
 import { GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
 import { asCsv } from '../../../contract/tables/csv.ts';
 import { tableCells } from '../../../contract/tables/table-rows.ts';
-import { gardenFileAddress } from '../../api/data.ts';
+import { onlyBed } from '../../../contract/parts-of-garden.ts';
+import { gardenFileAddress, readGardenFile } from '../../api/data.ts';
+import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { Choice } from '../../ui/forms/inputs.tsx';
 import { calendarAddress } from '../../api/journal.ts';
 import { saveFile } from '../../drawing/save-file.ts';
 
@@ -26,6 +30,7 @@ export function TakeOut() {
           JSON, photos among it. Imported elsewhere, it makes the same garden, record for record.
         </span>
       </p>
+      {beds.length > 0 && <OneBed />}
       <div className="data-tables">
         {GARDEN_TABLES.map((table) => (
           <TableLine key={table.id} table={table} />
@@ -62,6 +67,37 @@ export function TakeOut() {
         write the same books: <a href="/api/docs">how they ask</a>.
       </p>
     </section>
+  );
+}
+
+/** A single bed with all that was written about it, as a garden file of its own. */
+function OneBed() {
+  const { garden, beds } = useBooks();
+  const [bedId, setBedId] = useState(beds[0]!.id);
+  const showFailure = useFailureNotice();
+  const name = beds.find(({ id }) => id === bedId)?.name ?? '';
+  const save = async () => {
+    try {
+      const file = await readGardenFile(garden.id);
+      saveFile(`${name}.json`, `${JSON.stringify(onlyBed(file, bedId), null, 1)}\n`, 'application/json');
+    } catch (failure) {
+      showFailure(`${name} was not saved.`, failure);
+    }
+  };
+  return (
+    <div className="band-fields">
+      <Choice
+        name="One bed as a file"
+        value={bedId}
+        onChange={setBedId}
+        width={190}
+        options={beds.map((bed) => ({ value: bed.id, label: bed.name }))}
+      />
+      <div className="field">
+        <span className="field-name">&nbsp;</span>
+        <Button onClick={() => void save()}>Save the bed</Button>
+      </div>
+    </div>
   );
 }
 
