@@ -24,11 +24,11 @@ function tableAsked(id: string): Table {
 
 const isCsv = (fileName: string): boolean => /\.(csv|tsv|txt)$/i.test(fileName);
 
-/** A table somebody else wrote, in our columns, units and dates. */
 /** A field as its column is headed. */
 const headerOf = (table: Table, field: string): string =>
   table.columns.find((column) => column.field === field)?.header ?? field;
 
+/** A table somebody else wrote, in our columns, units and dates. */
 function tableFromTable(fileName: string, { options }: Arguments): string {
   const parsed = Papa.parse<string[]>(readText(fileName).replace(/^\ufeff/, ''), {
     transform: asWritten,

@@ -101,9 +101,10 @@ export function createApp(context: AppContext) {
     .route('/api/backups', backupRoutes(context))
     .route('/api/session', sessionRoutes(context))
     .route('/api/demo-garden', demoRoutes(context));
-  const described = () => apiDescription(app, String(MODEL_VERSION));
-  app.get('/api/openapi.json', async (c) => c.json(await described(), 200));
-  app.get('/api/docs', async (c) => c.html(apiPage(await described()), 200));
+  let described: Promise<object> | undefined;
+  const description = () => (described ??= apiDescription(app, String(MODEL_VERSION)));
+  app.get('/api/openapi.json', async (c) => c.json(await description(), 200));
+  app.get('/api/docs', async (c) => c.html(apiPage(await description()), 200));
   app.all('/api/*', (c) => {
     const allowed = methodsAt(app, c.req.path);
     if (allowed.length === 0) throw nothingAt(c.req.path);

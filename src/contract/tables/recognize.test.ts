@@ -101,4 +101,24 @@ describe('a table of somebody else', () => {
       'material names no material; got "Moon cheese".',
     );
   });
+
+  it('fills in what is usual for a new row only: what a kept record leaves open stays open', () => {
+    const plantings = findTable('plantings')!;
+    const own = ['id', 'crop', 'bed', 'planted_on', 'cleared_on'];
+    const { mapping } = recognize(plantings, { headers: own, rows: [] }, 'metric');
+    const stays = { id: 'kept', cropId: 'leek', bedId: 'north', plantedOn: '2026-04-01', clearedOn: null };
+    const readAs = (id: string) =>
+      readRow({
+        table: plantings,
+        cells: [id, 'Leek', 'North bed', '2026-04-01', ''],
+        mapping,
+        names: NAMES,
+        kept: (asked) => (asked === 'kept' ? stays : undefined),
+      }).record;
+    expect(readAs('kept')).toMatchObject({ clearedOn: null });
+    expect(readAs('')).toMatchObject({
+      clearedOn: expect.stringMatching(/^2026-/) as string,
+      startsAs: 'transplant',
+    });
+  });
 });

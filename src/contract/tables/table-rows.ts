@@ -218,7 +218,8 @@ export function readRow({
   };
   const idColumn = table.columns.findIndex(({ field }) => field === 'id');
   const id = idColumn < 0 ? '' : cellOf(idColumn);
-  const record = keptFlat(table, id === '' ? undefined : kept(id));
+  const old = id === '' ? undefined : kept(id);
+  const record = keptFlat(table, old);
   const given = new Set<string>();
   table.columns.forEach((column, i) => {
     if (column.isDerived || given.has(column.field)) return;
@@ -242,7 +243,8 @@ export function readRow({
     setField(record, 'unit', mapping.amountUnit);
   }
   fill(record, mapping.everyRow);
-  fill(record, table.usual?.(record, names) ?? {});
+  // What a kept record left open was left open on purpose.
+  if (!old) fill(record, table.usual?.(record, names) ?? {});
   fill(record, Object.fromEntries(table.columns.map(({ field, empty }) => [field, empty])));
   const said = Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined));
   return { record: table.fold?.(said) ?? said, reasons };

@@ -103,6 +103,7 @@ export {
   type SpreadLimitCode,
   broughtBy,
   countedBy,
+  mineralLimits,
   phosphorusAllowance,
   roomToSpread,
   washedOutGuideG,

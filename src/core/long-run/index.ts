@@ -9,7 +9,8 @@ export type {
   UnmetCause,
   UnmetWant,
 } from './sharing/explain.ts';
-export { type MaterialPile, shareBed, shareGains } from './sharing/garden-shares.ts';
+export { type MaterialPile, shareGains } from './sharing/share-gains.ts';
+export { shareBed } from './sharing/share-wants.ts';
 export type { PassedBound, ShareMeasure } from './sharing/measure.ts';
 export type { ShareConflict } from './sharing/share-conflicts.ts';
 export { type ShareAnswer, shareOut } from './sharing/share-out.ts';

@@ -6,7 +6,14 @@ import { measuresOf } from '../../../words/measures.ts';
 import { limitInWords } from '../../../words/limit-words.ts';
 import { dayNumberFromIso, findLibraryMaterial } from '../../ground/index.ts';
 import type { GardenRecords } from '../books/garden-books.ts';
-import { spreadLimits, washedOutGuideG, washedOutLimit } from './limits.ts';
+import {
+  broughtBy,
+  countedBy,
+  roomToSpread,
+  spreadLimits,
+  washedOutGuideG,
+  washedOutLimit,
+} from './limits.ts';
 import { planOfBed } from './plan-of-bed.ts';
 
 const TODAY = '2026-05-14';
@@ -31,6 +38,43 @@ describe('what is spread', () => {
     };
     expect(phosphorusOf(springs, 60)).toBeGreaterThan(4);
     expect(phosphorusOf(springs, 60)).toBeCloseTo(phosphorusOf(['2026-03-28'], 180), 9);
+  });
+});
+
+describe('the room that plans leave', () => {
+  const before = [lay('cattle_fym', '2025-09-01', 12), lay('compost_manure', '2026-03-20', 2)];
+  const day = dayNumberFromIso('2026-05-21', []);
+  const rooms = (entries: readonly Entry[], days: readonly number[] = [day]) =>
+    roomToSpread({ bed: bedOf(), entries, findMaterial: findLibraryMaterial }, days);
+  const leastRoomG = (code: string, entries: readonly Entry[]) =>
+    Math.min(...rooms(entries).flatMap((room) => (room.code === code ? [room.roomG] : [])));
+  /** So much fresh manure holds that much of what a limit counts. */
+  const kgHolding = (code: 'manureNitrogen' | 'phosphorus', g: number) =>
+    g / countedBy(code, broughtBy({ materialId: 'cattle_fym', massFreshKg: 1 }, findLibraryMaterial));
+
+  it.each(['manureNitrogen', 'phosphorus'] as const)('of %s may be filled, and no more', (code) => {
+    const kg = kgHolding(code, leastRoomG(code, before));
+    expect(kg).toBeGreaterThan(0);
+    const withMore = (share: number) =>
+      limitsOf(...before, lay('cattle_fym', '2026-05-21', kg * share)).map((limit) => limit.code);
+    expect(withMore(0.999)).not.toContain(code);
+    expect(withMore(1.001)).toContain(code);
+  });
+  it('is none where plans pass the limit already, nor less than none', () => {
+    const much = [...before, lay('compost_manure', '2026-10-01', 90)];
+    expect(leastRoomG('phosphorus', much)).toBe(0);
+  });
+  it('is shared by all days that lie in one year to a day, or in the same three years', () => {
+    const days = [day, day + 182, day + 364, day + 546];
+    const together = (code: string) =>
+      rooms([], days).flatMap((room) =>
+        room.code === code ? [room.days.map((one) => days.indexOf(one))] : [],
+      );
+    expect(together('manureNitrogen')).toEqual([[0], [0, 1], [0, 1, 2], [1, 2, 3]]);
+    expect(together('phosphorus')).toEqual([
+      [0, 1],
+      [0, 1, 2, 3],
+    ]);
   });
 });
 

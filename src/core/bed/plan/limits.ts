@@ -137,7 +137,7 @@ interface DatedBrought extends Brought {
   readonly day: DayNumber;
 }
 
-const layingsOf = ({ entries, findMaterial }: Layings): DatedBrought[] =>
+const layingsOf = ({ entries, findMaterial }: Pick<Layings, 'entries' | 'findMaterial'>): DatedBrought[] =>
   entries
     .filter((entry): entry is LayEntry => entry.type === 'lay')
     .map((entry) => ({ day: dayNumberFromIso(entry.date, ['date']), ...broughtBy(entry, findMaterial) }));
@@ -178,7 +178,7 @@ export function spreadLimits(setting: Layings): BedLimit[] {
 }
 
 /** Phosphorus and potassium of a year, g/m2, against crops and the last soil test. */
-function mineralLimits(
+export function mineralLimits(
   entries: readonly Entry[],
   { phosphorusG, potassiumG }: Pick<Brought, 'phosphorusG' | 'potassiumG'>,
 ): BedLimit[] {
@@ -235,7 +235,7 @@ export interface SpreadRoom {
  * The room that what has been and will be spread leaves for layings on `days`: `spreadLimits` finds nothing as long as every
  * room is kept, but what it finds already.
  */
-export function roomToSpread(setting: Layings, days: readonly DayNumber[]): SpreadRoom[] {
+export function roomToSpread(setting: Omit<Layings, 'since'>, days: readonly DayNumber[]): SpreadRoom[] {
   const { bed, entries } = setting;
   const layings = layingsOf(setting);
   const room = (

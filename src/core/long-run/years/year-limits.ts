@@ -4,6 +4,7 @@ import { total } from '../../ground/index.ts';
 import {
   type BedLimit,
   ORGANIC_NITROGEN_YEARLY_G_PER_M2,
+  mineralLimits,
   phosphorusAllowance,
   washedOutGuideG,
   washedOutLimit,
@@ -31,50 +32,38 @@ const MINERAL_YEARS = 3;
 export function limitsOfYears(points: readonly YearPoint[], { climate, entries }: LimitSetting): YearLimit[] {
   const years = points.filter(({ yearsAhead }) => yearsAhead > 0);
   if (years.length === 0) return [];
-  const allowed = phosphorusAllowance(entries);
-  const meanPhosphorusG = (point: YearPoint) => {
+  const meanOf = (point: YearPoint, read: (one: YearPoint) => number) => {
     const last = years.slice(Math.max(0, point.yearsAhead - MINERAL_YEARS), point.yearsAhead);
-    return total(last.map(({ phosphorusG }) => phosphorusG)) / last.length;
+    return total(last.map(read)) / last.length;
   };
   const worstBy = (read: (point: YearPoint) => number) => years.toSorted((a, b) => read(b) - read(a))[0];
+  const meanPhosphorusG = (point: YearPoint) => meanOf(point, (one) => one.phosphorusG);
+  const meanPotassiumG = (point: YearPoint) => meanOf(point, (one) => one.potassiumG);
   const wettest = worstBy((point) => point.nitrogenWashedOutG);
   const manured = worstBy((point) => point.manureNitrogenG);
-  const richest = worstBy(meanPhosphorusG);
-  const washed = washedOutLimit(
-    climate,
-    wettest.nitrogenWashedOutG,
-    wettest.nitrogenLaidG + wettest.nitrogenBoughtG,
-  );
+  const [richInP, richInK] = [worstBy(meanPhosphorusG), worstBy(meanPotassiumG)];
+  const inYear = ({ yearsAhead }: YearPoint, limits: readonly BedLimit[]): YearLimit[] =>
+    limits.map((limit) => ({ yearsAhead, limit }));
+  const broughtG = wettest.nitrogenLaidG + wettest.nitrogenBoughtG;
   return [
-    ...washed.map((limit) => ({ yearsAhead: wettest.yearsAhead, limit })),
-    ...(manured.manureNitrogenG > ORGANIC_NITROGEN_YEARLY_G_PER_M2
-      ? [
-          {
-            yearsAhead: manured.yearsAhead,
-            limit: {
-              code: 'manureNitrogen' as const,
-              gPerM2: manured.manureNitrogenG,
-              limitGPerM2: ORGANIC_NITROGEN_YEARLY_G_PER_M2,
-              day: manured.day,
-            },
-          },
-        ]
-      : []),
-    ...(meanPhosphorusG(richest) > allowed.gPerM2Year
-      ? [
-          {
-            yearsAhead: richest.yearsAhead,
-            limit: {
-              code: 'phosphorus' as const,
-              gPerM2Year: meanPhosphorusG(richest),
-              limitGPerM2Year: allowed.gPerM2Year,
-              tested: allowed.tested,
-            },
-          },
-        ]
-      : []),
+    ...inYear(wettest, washedOutLimit(climate, wettest.nitrogenWashedOutG, broughtG)),
+    ...inYear(manured, manureLimit(manured)),
+    ...inYear(richInP, mineralLimits(entries, { phosphorusG: meanPhosphorusG(richInP), potassiumG: 0 })),
+    ...inYear(richInK, mineralLimits(entries, { phosphorusG: 0, potassiumG: meanPotassiumG(richInK) })),
   ];
 }
+
+const manureLimit = ({ manureNitrogenG, day }: YearPoint): BedLimit[] =>
+  manureNitrogenG > ORGANIC_NITROGEN_YEARLY_G_PER_M2
+    ? [
+        {
+          code: 'manureNitrogen',
+          gPerM2: manureNitrogenG,
+          limitGPerM2: ORGANIC_NITROGEN_YEARLY_G_PER_M2,
+          day,
+        },
+      ]
+    : [];
 
 /** The guide value that a measure of the years is held against, in its own unit; null where there is none. */
 export function guideOf(measure: YearMeasure, { climate, entries }: LimitSetting): number | null {

@@ -64,7 +64,7 @@ function OpenShares() {
   const books = useBooks();
   const [aim, setAim] = useState(FIRST_AIM_PCT);
   const measures = useMeasures();
-  const [fixed, setFixed] = useOwnChoices(books.garden.id);
+  const [fixed, setFixed] = useOwnChoices(books);
   const [planned, setPlanned] = useState<string | null>(null);
   const aimPct = numberFromText(aim);
   const isAim = aimPct > 0 && aimPct <= 40;
@@ -73,10 +73,7 @@ function OpenShares() {
       question: { today: books.today, records: recordsForYears(books) },
       reserves: Object.fromEntries(books.lots.map(({ id, reserveL }) => [id, reserveL])),
       aimOrganicMatterPct: isAim ? aimPct : Number(FIRST_AIM_PCT),
-      fixed: fixed.filter(
-        ({ pileId, bedId }) =>
-          books.lots.some(({ id }) => id === pileId) && books.beds.some(({ id }) => id === bedId),
-      ),
+      fixed,
       carrier: { barrowL: litresPer(measures.barrowUnit), bucketL: litresPer(measures.bucketUnit) },
     };
   }, [books, aimPct, isAim, fixed, measures]);

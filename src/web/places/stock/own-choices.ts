@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { z } from 'zod';
+import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { SHARE_SEASONS, type Share } from '../../../core/long-run/index.ts';
 import { remember, remembered } from '../../app/device-memory.ts';
 
@@ -14,9 +15,13 @@ const KEPT = z.array(
 
 const keyOf = (gardenId: string): string => `vine-ledger:own-shares:${gardenId}`;
 
-function keptChoices(gardenId: string): readonly Share[] {
+/** The choices kept for a garden, as far as their piles and beds are still there. */
+function keptChoices({ garden, lots, beds }: GardenBooks): readonly Share[] {
   try {
-    return KEPT.parse(JSON.parse(remembered(keyOf(gardenId)) ?? '[]'));
+    const kept = KEPT.parse(JSON.parse(remembered(keyOf(garden.id)) ?? '[]'));
+    return kept.filter(
+      ({ pileId, bedId }) => lots.some(({ id }) => id === pileId) && beds.some(({ id }) => id === bedId),
+    );
   } catch {
     // Of an earlier version, or spoilt: the page starts afresh.
     return [];
@@ -25,12 +30,12 @@ function keptChoices(gardenId: string): readonly Share[] {
 
 /** The gardener's own choices of who gets what, kept on this device by garden. */
 export function useOwnChoices(
-  gardenId: string,
+  books: GardenBooks,
 ): readonly [readonly Share[], (choices: readonly Share[]) => void] {
-  const [choices, setChoices] = useState(() => keptChoices(gardenId));
+  const [choices, setChoices] = useState(() => keptChoices(books));
   const keep = (next: readonly Share[]) => {
     setChoices(next);
-    remember(keyOf(gardenId), next.length > 0 ? JSON.stringify(next) : null);
+    remember(keyOf(books.garden.id), next.length > 0 ? JSON.stringify(next) : null);
   };
   return [choices, keep];
 }
