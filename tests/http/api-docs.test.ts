@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
+import { EXAMPLES } from '../../src/server/api-docs/examples.ts';
 import { ROUTE_WORDS } from '../../src/server/api-docs/route-words.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
@@ -66,6 +67,9 @@ describe('the API describes itself', () => {
     };
     expect(schema.required).toEqual(expect.arrayContaining(['name', 'areaM2', 'clayPct']));
     expect(schema.properties['areaM2']).toMatchObject({ type: 'number', exclusiveMinimum: 0 });
+    expect(JSON.stringify(description.paths['/api/beds/{bedId}/plantings'])).toContain(
+      '"plantedOn":{"type":"string","format":"date"}',
+    );
   });
   it('as a page that fetches nothing', async () => {
     const answer = await fetch(`${server.address}/api/docs`);
@@ -84,6 +88,26 @@ describe('the API describes itself', () => {
     ) => Promise<GardenBooks>;
     const books = await run(server.address);
     expect([books.beds.length, books.entries.length, books.plantings.length]).toEqual([1, 1, 1]);
+  });
+});
+
+describe('every example of a body', () => {
+  it('is taken as it stands, in the order they are listed', async () => {
+    const other = await startServer(join(folder, 'examples.sqlite'));
+    const ids: Readonly<Record<string, string>> = { gardenId: 'back-plot', bedId: 'back-plot-1' };
+    const answers: (readonly [key: string, status: number, said: string])[] = [];
+    for (const [key, body] of Object.entries(EXAMPLES)) {
+      const path = key.replace('POST ', '').replaceAll(/\{(\w+)\}/g, (_, name: string) => ids[name]!);
+      const answer = await fetch(`${other.address}${path}`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+      answers.push([key, answer.status, answer.ok ? '' : await answer.text()]);
+    }
+    await other.stop();
+    expect(answers.filter(([, status]) => status !== 201)).toEqual([]);
+    expect(answers.length).toBeGreaterThan(10);
   });
 });
 
