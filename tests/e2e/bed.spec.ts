@@ -149,8 +149,9 @@ test('a choice another window forestalled, and an undo that did not reach the bo
   const { id, createdAt, updatedAt, ...change } = garden;
   await request.put(`/api/gardens/${id}`, { data: { ...change, place: 'Elsewhere' } });
   await choose(page, 'Feed with', 'urine');
+  await page.getByRole('button', { name: 'Leave it as it is now' }).click();
   await expect(page.getByText('It is fed as before. Choose once more.')).toBeVisible();
-  await expect(page.getByRole('alert').filter({ hasText: /changed this since/ })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: /yours was not saved/ })).toBeVisible();
   await choose(page, 'Feed with', 'urine');
   await expect(answer(page, 'Feed')).toContainText('of human urine');
 

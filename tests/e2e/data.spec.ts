@@ -218,29 +218,6 @@ test('a deleted garden stays listed after a reload, on an empty book too, and is
   await request.delete(`${empty.address}/api/gardens/shore?version=3`);
 });
 
-test('a garden is copied with its records, or as a template without; one bed leaves as a file of its own', async ({
-  page,
-}) => {
-  await page.goto(demo.address + DATA);
-  const lines = page.getByRole('region', { name: 'Gardens in these books' }).getByRole('listitem');
-  await choose(page, 'One bed as a file', 'Sawpit Corner');
-  const file = await downloaded(page, () => page.getByRole('button', { name: 'Save the bed' }).click());
-  const part = JSON.parse(file.toString('utf8')) as { beds: { name: string }[]; entries: unknown[] };
-  expect(part.beds.map(({ name }) => name)).toEqual(['Sawpit Corner']);
-  expect(part.entries.length).toBeGreaterThan(0);
-  await lines
-    .filter({ hasText: 'Ternhollow' })
-    .getByRole('button', { name: 'Copy without what was done' })
-    .click();
-  await expect(page.getByRole('heading', { name: /at Copy of Ternhollow/ })).toBeVisible();
-  await expect(page.getByText('Sawpit Corner').first()).toBeVisible();
-  await page.getByRole('link', { name: 'Your data' }).click();
-  await expect(page.getByText('Entries: laid, dug, fed, tested, watered none yet')).toBeVisible();
-  await lines.filter({ hasText: 'Copy of Ternhollow, open' }).getByRole('button', { name: 'Delete' }).click();
-  await page.getByRole('tooltip').getByRole('button', { name: 'Delete' }).click();
-  await expect(page.getByText('Copy of Ternhollow is deleted.')).toBeVisible();
-});
-
 test('a backup is made, looked into and restored', async ({ page, request }) => {
   await page.goto(demo.address + DATA);
   const backups = page.getByRole('region', { name: 'Backups' });
@@ -390,6 +367,29 @@ test.describe('with less motion', () => {
     await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(how).toBeFocused();
   });
+});
+
+test('a garden is copied with its records, or as a template without; one bed leaves as a file of its own', async ({
+  page,
+}) => {
+  await page.goto(demo.address + DATA);
+  const lines = page.getByRole('region', { name: 'Gardens in these books' }).getByRole('listitem');
+  await choose(page, 'One bed as a file', 'Sawpit Corner');
+  const file = await downloaded(page, () => page.getByRole('button', { name: 'Save the bed' }).click());
+  const part = JSON.parse(file.toString('utf8')) as { beds: { name: string }[]; entries: unknown[] };
+  expect(part.beds.map(({ name }) => name)).toEqual(['Sawpit Corner']);
+  expect(part.entries.length).toBeGreaterThan(0);
+  await lines
+    .filter({ hasText: 'Ternhollow' })
+    .getByRole('button', { name: 'Copy without what was done' })
+    .click();
+  await expect(page.getByRole('heading', { name: /at Copy of Ternhollow/ })).toBeVisible();
+  await expect(page.getByText('Sawpit Corner').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Your data' }).click();
+  await expect(page.getByText('Entries: laid, dug, fed, tested, watered none yet')).toBeVisible();
+  await lines.filter({ hasText: 'Copy of Ternhollow, open' }).getByRole('button', { name: 'Delete' }).click();
+  await page.getByRole('tooltip').getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByText('Copy of Ternhollow is deleted.')).toBeVisible();
 });
 
 test('drawings are kept as pictures that stand alone', async ({ page }) => {

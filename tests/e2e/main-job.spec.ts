@@ -176,7 +176,10 @@ test('a change that came from elsewhere meanwhile is not overwritten', async ({ 
   await page.getByLabel('How much').fill('4');
   await request.put('/api/entries/stale-layer', { data: { ...layer, amount: 5, version: 1 } });
   await page.getByRole('button', { name: 'Save the change' }).click();
-  await expect(page.getByText('Nothing was overwritten')).toBeVisible();
+  await expect(page.getByText('nothing has been overwritten yet')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'amount' })).toContainText('as it is now: 5');
+  await page.getByRole('button', { name: 'Leave it as it is now' }).click();
+  await expect(page.getByText('yours was not saved')).toBeVisible();
   const books = (await (await request.get('/api/gardens/stale-garden/books')).json()) as {
     entries: { amount: number }[];
   };

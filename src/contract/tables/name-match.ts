@@ -25,8 +25,22 @@ export const nameKey = (text: string): string => wordsOf(text).join(' ');
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
+type Search = (text: string, list: readonly Named[]) => readonly Named[];
+
+/** The same search, each text looked up once in a list: a file says the same few words in all its rows. */
+function remembering(search: Search): Search {
+  const found = new WeakMap<readonly Named[], Map<string, readonly Named[]>>();
+  return (text, list) => {
+    const known = found.get(list) ?? new Map<string, readonly Named[]>();
+    found.set(list, known);
+    const meant = known.get(text) ?? search(text, list);
+    known.set(text, meant);
+    return meant;
+  };
+}
+
 /** All that a text may name: by id, by name, by another name, then by any of them written loosely. */
-export function namedBy(text: string, list: readonly Named[]): readonly Named[] {
+export const namedBy = remembering((text, list) => {
   const key = nameKey(text);
   const attempts: readonly ((one: Named) => boolean)[] = [
     ({ id }) => id === text.trim(),
@@ -36,17 +50,17 @@ export function namedBy(text: string, list: readonly Named[]): readonly Named[] 
     ({ synonyms = [] }) => synonyms.some((one) => nameKey(one) === key),
   ];
   for (const isMeant of attempts) {
-    const found = list.filter(isMeant);
-    if (found.length > 0) return found;
+    const meant = list.filter(isMeant);
+    if (meant.length > 0) return meant;
   }
   return [];
-}
+});
 
 /** Shorter words tell nothing of a name. */
 const LEAST_LETTERS = 3;
 
 /** Those that share the most words with what stands there, by name or another name; none when none shares any. */
-export function nearestTo(text: string, list: readonly Named[], most: number): readonly Named[] {
+export const nearestTo = remembering((text, list) => {
   const asked = wordsOf(text).filter((word) => word.length >= LEAST_LETTERS);
   const shared = list.map((named) => {
     const words = new Set([named.name, ...(named.synonyms ?? [])].flatMap(wordsOf));
@@ -54,8 +68,5 @@ export function nearestTo(text: string, list: readonly Named[], most: number): r
   });
   const best = Math.max(0, ...shared.map(({ count }) => count));
   if (best === 0) return [];
-  return shared
-    .filter(({ count }) => count === best)
-    .slice(0, most)
-    .map(({ named }) => named);
-}
+  return shared.filter(({ count }) => count === best).map(({ named }) => named);
+});

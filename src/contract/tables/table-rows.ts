@@ -85,26 +85,34 @@ export const isNameColumn = ({ kind }: Column): boolean => NAME_KINDS.has(kind);
 /** By what a word is known that was placed by hand: what it names, and how it is written, loosely. */
 export const placeKey = (kind: string, text: string): string => `${kind} ${nameKey(text)}`;
 
-/** All that a word may name, own things first. */
-export const namedList = (kind: NameKind, names: TableNames): readonly Named[] =>
-  ({
+type NamedLists = Readonly<Record<NameKind, readonly Named[]>>;
+const lists = new WeakMap<TableNames, NamedLists>();
+
+/** All that a word may name, own things first; the same list for the same names. */
+export function namedList(kind: NameKind, names: TableNames): readonly Named[] {
+  const own = lists.get(names) ?? {
     bed: names.beds,
     lot: names.lots,
     material: [...names.materials, ...MATERIAL_LIBRARY],
     crop: [...names.crops, ...CROP_LIBRARY],
-  })[kind];
+  };
+  lists.set(names, own);
+  return own[kind];
+}
 
 const MOST_SUGGESTED = 3;
 
 function idOf(text: string, { kind }: Column, { names, values }: Reading): Cell<string> {
   const what = kind as NameKind;
   const list = namedList(what, names);
-  const placed = values[placeKey(what, text)];
+  const placed = Object.keys(values).length > 0 ? values[placeKey(what, text)] : undefined;
   if (placed !== undefined && list.some(({ id }) => id === placed)) return { value: placed };
   const meant = namedBy(text, list);
   if (meant.length === 1) return { value: meant[0]!.id };
   if (meant.length > 1) return { trouble: refusal('severalNames', { text }) };
-  const nearest = nearestTo(text, list, MOST_SUGGESTED).map(({ name }) => name);
+  const nearest = nearestTo(text, list)
+    .slice(0, MOST_SUGGESTED)
+    .map(({ name }) => name);
   return { trouble: refusal('noName', { what, text, nearest }) };
 }
 

@@ -153,7 +153,11 @@ export function openNames({ table, parts, mapping }: Sheet, books: GardenBooks):
       if (text === '' || namedBy(text, list).length === 1) continue;
       const key = placeKey(kind, text);
       const known = found.get(key);
-      const nearest = known?.nearest ?? nearestTo(text, list, MOST_OFFERED).map(({ id }) => id);
+      const nearest =
+        known?.nearest ??
+        nearestTo(text, list)
+          .slice(0, MOST_OFFERED)
+          .map(({ id }) => id);
       found.set(key, { kind, text: known?.text ?? text, rows: (known?.rows ?? 0) + 1, nearest });
     }
   });
