@@ -97,7 +97,7 @@ describe('every example of a body', () => {
     const ids: Readonly<Record<string, string>> = { gardenId: 'back-plot', bedId: 'back-plot-1' };
     const answers: (readonly [key: string, status: number, said: string])[] = [];
     for (const [key, body] of Object.entries(EXAMPLES)) {
-      const path = key.replace('POST ', '').replaceAll(/\{(\w+)\}/g, (_, name: string) => ids[name]!);
+      const path = key.replace('POST ', '').replaceAll(/\{(\w+)\}/g, (_, name: string) => ids[name]);
       const answer = await fetch(`${other.address}${path}`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
