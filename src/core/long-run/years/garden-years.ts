@@ -61,6 +61,8 @@ export function asOneBed(beds: readonly BedYears[]): YearPoint[] {
       manureNitrogenG: mean((one) => one.manureNitrogenG),
       phosphorusG: mean((one) => one.phosphorusG),
       potassiumG: mean((one) => one.potassiumG),
+      phosphorusMeanG: mean((one) => one.phosphorusMeanG),
+      potassiumMeanG: mean((one) => one.potassiumMeanG),
     };
   });
 }

@@ -77,6 +77,9 @@ export interface YearPoint extends RunYear {
   readonly manureNitrogenG: number;
   readonly phosphorusG: number;
   readonly potassiumG: number;
+  /** Of a year, as the mean of the three to this day: what was laid before today counts too. */
+  readonly phosphorusMeanG: number;
+  readonly potassiumMeanG: number;
 }
 
 export interface YearsRun {

@@ -76,7 +76,10 @@ describe('the amount that reaches a target in time', () => {
     const limits = { climate: MILD, entries: [] };
     // 3 g of phosphorus for every unit: 4 g are allowed.
     const rich = (amount: number) =>
-      saturating(amount).map((point) => ({ ...point, phosphorusG: point.yearsAhead > 0 ? 3 * amount : 0 }));
+      saturating(amount).map((point) => ({
+        ...point,
+        phosphorusMeanG: point.yearsAhead > 0 ? 3 * amount : 0,
+      }));
     const { way } = amountFor({ ...search, target: { ...sixPct, pct: 6.5 }, limits }, rich) as {
       way: WayThere;
     };
@@ -88,7 +91,7 @@ describe('the amount that reaches a target in time', () => {
   });
   it('a limit that is passed without any of it is not put down to it', () => {
     const limits = { climate: MILD, entries: [] };
-    const rich = (amount: number) => saturating(amount).map((point) => ({ ...point, phosphorusG: 9 }));
+    const rich = (amount: number) => saturating(amount).map((point) => ({ ...point, phosphorusMeanG: 9 }));
     expect(amountFor({ ...search, limits }, rich)).toMatchObject({ way: { passed: [], within: null } });
   });
   it('a year beyond what is followed is refused', () => {

@@ -1,6 +1,5 @@
 import type { ClimateNormals } from '../../../records/garden.ts';
 import type { Entry } from '../../../records/entry.ts';
-import { total } from '../../ground/index.ts';
 import {
   type BedLimit,
   ORGANIC_NITROGEN_YEARLY_G_PER_M2,
@@ -25,31 +24,23 @@ export interface LimitSetting {
   readonly entries: readonly Entry[];
 }
 
-/** Minerals are told as the mean of so many years. */
-const MINERAL_YEARS = 3;
-
 /** The limits that are passed over the years, each once. */
 export function limitsOfYears(points: readonly YearPoint[], { climate, entries }: LimitSetting): YearLimit[] {
   const years = points.filter(({ yearsAhead }) => yearsAhead > 0);
   if (years.length === 0) return [];
-  const meanOf = (point: YearPoint, read: (one: YearPoint) => number) => {
-    const last = years.slice(Math.max(0, point.yearsAhead - MINERAL_YEARS), point.yearsAhead);
-    return total(last.map(read)) / last.length;
-  };
   const worstBy = (read: (point: YearPoint) => number) => years.toSorted((a, b) => read(b) - read(a))[0];
-  const meanPhosphorusG = (point: YearPoint) => meanOf(point, (one) => one.phosphorusG);
-  const meanPotassiumG = (point: YearPoint) => meanOf(point, (one) => one.potassiumG);
   const wettest = worstBy((point) => point.nitrogenWashedOutG);
   const manured = worstBy((point) => point.manureNitrogenG);
-  const [richInP, richInK] = [worstBy(meanPhosphorusG), worstBy(meanPotassiumG)];
+  const richInP = worstBy((point) => point.phosphorusMeanG);
+  const richInK = worstBy((point) => point.potassiumMeanG);
   const inYear = ({ yearsAhead }: YearPoint, limits: readonly BedLimit[]): YearLimit[] =>
     limits.map((limit) => ({ yearsAhead, limit }));
   const broughtG = wettest.nitrogenLaidG + wettest.nitrogenBoughtG;
   return [
     ...inYear(wettest, washedOutLimit(climate, wettest.nitrogenWashedOutG, broughtG)),
     ...inYear(manured, manureLimit(manured)),
-    ...inYear(richInP, mineralLimits(entries, { phosphorusG: meanPhosphorusG(richInP), potassiumG: 0 })),
-    ...inYear(richInK, mineralLimits(entries, { phosphorusG: 0, potassiumG: meanPotassiumG(richInK) })),
+    ...inYear(richInP, mineralLimits(entries, { phosphorusG: richInP.phosphorusMeanG, potassiumG: 0 })),
+    ...inYear(richInK, mineralLimits(entries, { phosphorusG: 0, potassiumG: richInK.potassiumMeanG })),
   ];
 }
 
