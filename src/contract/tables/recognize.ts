@@ -109,7 +109,7 @@ const MOSTLY = 0.8;
 const areDates = (cells: readonly string[]): boolean =>
   cells.length > 0 && DATE_ORDERS.some((dateOrder) => datesAmong(cells, dateOrder) >= MOSTLY * cells.length);
 
-/** A sheet as it is recognized by. */
+/** The header of a sheet and its rows: all that is looked at to recognize it. */
 export interface HeadedRows {
   readonly headers: readonly string[];
   readonly rows: readonly (readonly string[])[];

@@ -127,7 +127,7 @@ function codeOf(text: string, { codes = [], codeWord }: Column, system: UnitSyst
     : { trouble: refusal('notOneOf', { allowed: codes, got: text }) };
 }
 
-/** By what cells are read. */
+/** How the cells of a file are read, and what its words mean. */
 interface Reading {
   readonly names: TableNames;
   readonly style: CellStyle;
@@ -268,7 +268,7 @@ function amountWithUnit(
   return read && unit ? { amount: read.value, unit } : null;
 }
 
-/** What a row leaves open, so. */
+/** Gives these values to the fields that a row leaves open. Mutates record. */
 function fill(record: Record<string, unknown>, values: Readonly<Record<string, unknown>>): void {
   for (const [field, value] of Object.entries(values)) {
     if (value !== undefined && at(record, field) === undefined) setField(record, field, value);

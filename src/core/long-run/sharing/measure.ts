@@ -103,7 +103,7 @@ export function measureOf(shares: readonly Share[], problem: ShareProblem): Shar
   };
 }
 
-/** The bounds that shares pass.. */
+/** The bounds that shares pass, each once a bed. */
 export function passedBy(shares: readonly Share[], { beds, gains }: ShareProblem): PassedBound[] {
   const byPair = gainsByPair(gains);
   return beds.flatMap((bed) => {
