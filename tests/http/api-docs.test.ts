@@ -1,6 +1,7 @@
 import { Validator } from '@seriousme/openapi-schema-validator';
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { EXAMPLES } from '../../src/server/api-docs/examples.ts';
@@ -82,10 +83,11 @@ describe('the API describes itself', () => {
     const [, code] = /```js\n([\s\S]*?)```/.exec(
       readFileSync(join(import.meta.dirname, '../../docs/api.md'), 'utf8'),
     )!;
-    // eslint-disable-next-line no-implied-eval -- the example is ours, and runs as it is printed
-    const run = new Function('address', `return (async () => {${code}; return books; })()`) as (
-      address: string,
-    ) => Promise<GardenBooks>;
+    const file = join(folder, 'example.mjs');
+    writeFileSync(file, `export const run = async (address) => {\n${code}\nreturn books;\n};\n`);
+    const { run } = (await import(pathToFileURL(file).href)) as {
+      readonly run: (address: string) => Promise<GardenBooks>;
+    };
     const books = await run(server.address);
     expect([books.beds.length, books.entries.length, books.plantings.length]).toEqual([1, 1, 1]);
   });

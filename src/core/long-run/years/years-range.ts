@@ -3,16 +3,19 @@ import type { Band, Spread } from '../../bed/index.ts';
 import { OPINION_IDS, type SecondOpinions } from '../../model/index.ts';
 import type { YearPoint } from './run-years.ts';
 
-/** The figures of a year that can be compared. */
-export const YEAR_MEASURES = [
+/** What stands on a day. */
+const STANDING = [
   'organicMatterPct',
   'humusCarbonG',
   'charCarbonG',
   'freshCarbonG',
   'mulchCm',
   'riseCm',
-  'nitrogenGivenG',
   'nitrogenBankG',
+] as const;
+/** Totals over the year before a day: there are none for today. */
+const OF_A_YEAR = [
+  'nitrogenGivenG',
   'nitrogenWantedG',
   'nitrogenLostG',
   'nitrogenWashedOutG',
@@ -21,24 +24,16 @@ export const YEAR_MEASURES = [
   'potassiumG',
   'carbonToAirG',
 ] as const;
+/** The figures of a year that can be compared. */
+export const YEAR_MEASURES = [...STANDING, ...OF_A_YEAR] as const;
 export type YearMeasure = (typeof YEAR_MEASURES)[number];
 
 /** One figure of a year. What would have to be bought is what is bought and what crops miss for good. */
 export const readMeasure = (point: YearPoint, measure: YearMeasure): number =>
   measure === 'nitrogenWantedG' ? point.nitrogenBoughtG + point.cropMissedG : point[measure];
 
-/** These are totals over the year before a day, so there are none for today. */
-const OF_A_YEAR: ReadonlySet<YearMeasure> = new Set([
-  'nitrogenGivenG',
-  'nitrogenWantedG',
-  'nitrogenLostG',
-  'nitrogenWashedOutG',
-  'nitrogenSurplusG',
-  'phosphorusG',
-  'potassiumG',
-  'carbonToAirG',
-]);
-export const isOfAYear = (measure: YearMeasure): boolean => OF_A_YEAR.has(measure);
+export const isOfAYear = (measure: YearMeasure): boolean =>
+  (OF_A_YEAR as readonly YearMeasure[]).includes(measure);
 
 /** What comes from tables is the same in every draw. */
 const FROM_TABLES: ReadonlySet<YearMeasure> = new Set(['phosphorusG', 'potassiumG']);
