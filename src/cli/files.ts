@@ -6,7 +6,12 @@ import { UsageError } from './arguments.ts';
 export function readText(fileName: string): string {
   try {
     return readFileSync(fileName === '-' ? 0 : fileName, 'utf8');
-  } catch {
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'ERR_STRING_TOO_LONG') {
+      throw new UsageError(
+        `The file ${fileName} is larger than 512 MB: the terminal does not read so many photos. Bring it in on the page “Your data”.`,
+      );
+    }
     throw new UsageError(`The file ${fileName} cannot be read.`);
   }
 }

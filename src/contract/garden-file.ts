@@ -14,9 +14,9 @@ export const GARDEN_FILE_VERSION = 9;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
-const MOST_PHOTOS = 2000;
+export const MOST_PHOTOS = 50_000;
 
-const photoFiled = z.strictObject({
+export const photoFiled = z.strictObject({
   id,
   createdAt: filed.createdAt,
   mediaType: z.enum(['image/jpeg', 'image/png']),

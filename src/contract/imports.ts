@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { COLLECTION_NAMES, type CollectionName } from '../records/collections.ts';
+import { name } from '../records/fields.ts';
 import type { FieldProblem } from './problem.ts';
 
 export const MOST_ROWS = 50_000;
@@ -12,6 +13,14 @@ export const importRequest = z.strictObject({
   rows: z.array(z.record(z.string(), z.unknown())).min(1).max(MOST_ROWS),
 });
 export type ImportRequest = z.infer<typeof importRequest>;
+
+/** Another garden made out of one. */
+export const copyRequest = z.strictObject({
+  name,
+  /** Without what was done in it. */
+  isTemplate: z.boolean(),
+});
+export type CopyRequest = z.infer<typeof copyRequest>;
 
 export const IMPORT_OUTCOMES = ['added', 'changed', 'same', 'rejected'] as const;
 export type ImportOutcome = (typeof IMPORT_OUTCOMES)[number];

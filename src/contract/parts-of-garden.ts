@@ -17,6 +17,7 @@ export const templateOf = (file: GardenFile): GardenFile => ({
   photos: [],
 });
 
+/** Ids of the photos that a line of the journal shows. */
 const photosOf = (record: object): readonly string[] => {
   const { photoId, morePhotoIds } = record as {
     readonly photoId?: string | null;
@@ -25,8 +26,12 @@ const photosOf = (record: object): readonly string[] => {
   return [...(photoId ? [photoId] : []), ...(morePhotoIds ?? [])];
 };
 
+/** Ids of all photos that a file shows somewhere. */
+export const photosShown = ({ journal }: GardenFile): ReadonlySet<string> =>
+  new Set(journal.flatMap(photosOf));
+
 /**
- * One bed with all that was written about it. The stock comes along whole when the bed took from it: what a pile had become by
+ * One bed with all that was written about it, but the photos themselves. The stock comes along whole when the bed took from it: what a pile had become by
  * then hangs on all that came and went.
  */
 export function onlyBed(file: GardenFile, bedId: string): GardenFile {
@@ -34,7 +39,6 @@ export function onlyBed(file: GardenFile, bedId: string): GardenFile {
   const entries = file.entries.filter(isItsOwn);
   const journal = file.journal.filter(isItsOwn);
   const takesFromStock = entries.some((entry) => entry.type === 'lay' && entry.lotId !== null);
-  const shown = new Set(journal.flatMap(photosOf));
   return {
     ...file,
     beds: file.beds.filter(({ id }) => id === bedId),
@@ -42,6 +46,5 @@ export function onlyBed(file: GardenFile, bedId: string): GardenFile {
     plantings: file.plantings.filter(isItsOwn),
     journal,
     movements: takesFromStock ? file.movements : [],
-    ...(file.photos ? { photos: file.photos.filter(({ id }) => shown.has(id)) } : {}),
   };
 }

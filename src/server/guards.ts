@@ -7,8 +7,10 @@ import { IN_WORDS, ProblemError } from './problems.ts';
 /** No request but a file needs more. */
 const LARGEST_BODY_BYTES = 1024 * 1024;
 const LARGEST_PHOTO_BYTES = 8 * LARGEST_BODY_BYTES;
-const LARGEST_FILE_BYTES = 64 * LARGEST_BODY_BYTES;
+const LARGEST_TABLE_BYTES = 64 * LARGEST_BODY_BYTES;
 export const FILE_PATH = /^\/api\/(gardens\/[^/]+\/)?imports$/;
+/** A garden file is read as it comes, by whoever takes it. */
+const STREAMED_PATH = '/api/imports';
 const PHOTO_PATH = /^\/api\/gardens\/[^/]+\/photos\/[^/]+$/;
 const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
 /** Requests that write nothing. */
@@ -60,10 +62,10 @@ export const readOnlyUnlessSound =
   };
 
 /** What is too large is still taken off the line up to here: a sender who is cut off never reads why. */
-const MOST_DISCARDED_BYTES = 2 * LARGEST_FILE_BYTES;
+const MOST_DISCARDED_BYTES = 2 * LARGEST_TABLE_BYTES;
 
 /** Reads a body and keeps nothing of it; false when it is cut off, or when others hold the reading of it. */
-async function discarded(body: ReadableStream<Uint8Array> | null): Promise<boolean> {
+export async function discarded(body: ReadableStream<Uint8Array> | null): Promise<boolean> {
   // A body sent in chunks, without its length, was begun to be read to measure it.
   if (body?.locked) return false;
   const reader = body?.getReader();
@@ -77,24 +79,28 @@ async function discarded(body: ReadableStream<Uint8Array> | null): Promise<boole
   return true;
 }
 
+/** Says how much of anything of its kind is taken, in words. */
+export const tooLarge = (most: string): ProblemError =>
+  new ProblemError(413, 'Too large', `That is more than ${most}; nothing was saved.`);
+
 const limitedTo = (maxSize: number, inWords: string): MiddlewareHandler =>
   bodyLimit({
     maxSize,
     onError: async (c) => {
       // What is left of it is never read then, so nothing else can come over this connection.
       if (!(await discarded(c.req.raw.body))) c.header('Connection', 'close');
-      throw new ProblemError(413, 'Too large', `That is more than ${inWords}; nothing was saved.`);
+      throw tooLarge(inWords);
     },
   });
 
 const limitedRecords = limitedTo(LARGEST_BODY_BYTES, '1 MB');
 const limitedPhoto = limitedTo(LARGEST_PHOTO_BYTES, '8 MB');
+const limitedTable = limitedTo(LARGEST_TABLE_BYTES, '64 MB');
 
-const limitedFile = limitedTo(LARGEST_FILE_BYTES, '64 MB');
-
-/** Photos and whole gardens may be larger than anything else. */
+/** Photos and tables may be larger than anything else. */
 export const limitedBody: MiddlewareHandler = (c, next) => {
-  if (FILE_PATH.test(c.req.path)) return limitedFile(c, next);
+  if (c.req.path === STREAMED_PATH) return next();
+  if (FILE_PATH.test(c.req.path)) return limitedTable(c, next);
   return (PHOTO_PATH.test(c.req.path) ? limitedPhoto : limitedRecords)(c, next);
 };
 
@@ -108,7 +114,10 @@ export const jsonOnly: MiddlewareHandler = async (c, next) => {
   await next();
 };
 
-const DEEPEST_JSON = 40;
+export const DEEPEST_JSON = 40;
+
+export const nestedTooDeep = (): ProblemError =>
+  new ProblemError(400, 'Not accepted', 'The file is nested deeper than any of ours; nothing was saved.');
 
 /** How deep the brackets of a text lie in each other, strings aside. */
 function depthOf(text: string): number {
@@ -129,13 +138,8 @@ function depthOf(text: string): number {
 
 /** Nothing we write is nested deeply; what is would only exhaust whoever walks it. */
 export const shallowJson: MiddlewareHandler = async function shallowJson(c, next) {
-  if (c.req.header('content-type')?.includes('json') && depthOf(await c.req.text()) > DEEPEST_JSON) {
-    throw new ProblemError(
-      400,
-      'Not accepted',
-      'The file is nested deeper than any of ours; nothing was saved.',
-    );
-  }
+  const isRead = c.req.header('content-type')?.includes('json') === true && c.req.path !== STREAMED_PATH;
+  if (isRead && depthOf(await c.req.text()) > DEEPEST_JSON) throw nestedTooDeep();
   await next();
 };
 

@@ -375,7 +375,7 @@ test('a garden is copied with its records, or as a template without; one bed lea
   await page.goto(demo.address + DATA);
   const lines = page.getByRole('region', { name: 'Gardens in these books' }).getByRole('listitem');
   await choose(page, 'One bed as a file', 'Sawpit Corner');
-  const file = await downloaded(page, () => page.getByRole('button', { name: 'Save the bed' }).click());
+  const file = await downloaded(page, () => page.getByRole('link', { name: 'Save the bed' }).click());
   const part = JSON.parse(file.toString('utf8')) as { beds: { name: string }[]; entries: unknown[] };
   expect(part.beds.map(({ name }) => name)).toEqual(['Sawpit Corner']);
   expect(part.entries.length).toBeGreaterThan(0);

@@ -1,7 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { gardenFile, type GardenFile } from '../../src/contract/garden-file.ts';
 import type { ImportEntry, ImportReport } from '../../src/contract/imports.ts';
-import { onlyBed, renamedGarden, templateOf } from '../../src/contract/parts-of-garden.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { phoneJpeg } from '../fixtures/photos.ts';
@@ -10,8 +9,8 @@ import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
 const GARDEN = 'ternhollow';
 
-const textAt = async (books: Answering, gardenId = GARDEN): Promise<string> => {
-  const response = await books.request(`/api/gardens/${gardenId}/garden.json`);
+const textAt = async (books: Answering, gardenId = GARDEN, query = ''): Promise<string> => {
+  const response = await books.request(`/api/gardens/${gardenId}/garden.json${query}`);
   expect(response.status).toBe(200);
   return response.text();
 };
@@ -53,20 +52,23 @@ describe('a garden as a file', () => {
 
   it('is copied under another name, as a template without what was done, and bed by bed', async () => {
     const file = gardenFile.parse(JSON.parse(text));
-    const copied = async (part: GardenFile) => (await read(demo, part, '?copy=true&dryRun=true')).body;
-    expect(await copied(renamedGarden(file, 'Copy of Ternhollow'))).toMatchObject({
-      gardenName: 'Copy of Ternhollow',
-      counts: { rejected: 0 },
-    });
-    const template = templateOf(file);
-    expect(template.beds).toHaveLength(file.beds.length);
-    expect([template.entries, template.journal, template.movements]).toEqual([[], [], []]);
-    expect(await copied(template)).toMatchObject({ counts: { rejected: 0 } });
+    const copied = async (isTemplate: boolean) => {
+      const copy = { name: `Ternhollow ${isTemplate ? 'begun' : 'again'}`, isTemplate };
+      const { status, body } = await askAt<ImportReport>(demo, 'POST', `/api/gardens/${GARDEN}/copies`, copy);
+      expect([status, body.counts.rejected, body.gardenName]).toEqual([201, 0, copy.name]);
+      return gardenFile.parse(JSON.parse(await textAt(demo, body.gardenId)));
+    };
+    const again = await copied(false);
+    expect([again.entries.length, again.photos!.length]).toEqual([file.entries.length, 1]);
+    expect(again.photos![0].base64).toBe(file.photos![0].base64);
+    const begun = await copied(true);
+    expect(begun.beds).toHaveLength(file.beds.length);
+    expect([begun.entries, begun.journal, begun.movements, begun.photos]).toEqual([[], [], [], []]);
     for (const { id, name } of file.beds) {
-      const part = onlyBed(file, id);
+      const part = gardenFile.parse(JSON.parse(await textAt(demo, GARDEN, `?bed=${id}`)));
       expect(part.beds.map((bed) => bed.name)).toEqual([name]);
       expect(part.entries.length).toBeGreaterThan(0);
-      const { counts, rows } = await copied(part);
+      const { counts, rows } = (await read(demo, part, '?copy=true&dryRun=true')).body;
       expect([name, counts.rejected, rows.filter(({ outcome }) => outcome === 'rejected')]).toEqual([
         name,
         0,

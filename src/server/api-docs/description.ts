@@ -54,6 +54,13 @@ const tagOf = (path: string): string => {
   return (parts[0] === 'gardens' || parts[0] === 'beds' ? parts[1] : undefined) ?? parts[0] ?? 'books';
 };
 
+const FILE_TOLD = 'A garden file, as docs/garden-file.md tells of it; it is read as it comes in';
+/** Bodies that pass no schema on their way in. */
+const OTHER_BODIES: Readonly<Record<string, object>> = {
+  'POST /api/imports': { 'application/json': { schema: { type: 'object', description: FILE_TOLD } } },
+  'PUT /api/gardens/{gardenId}/photos/{photoId}': { 'image/jpeg': {}, 'image/png': {} },
+};
+
 interface Operation {
   readonly requestBody?: { readonly content?: Record<string, { schema?: unknown; example?: unknown }> };
   responses?: Record<string, unknown>;
@@ -64,8 +71,10 @@ function describedOperation(method: Method, path: string, operation: Operation):
   const content = operation.requestBody?.content?.['application/json'];
   const example = EXAMPLES[key];
   if (content && example !== undefined) content.example = example;
+  const other = OTHER_BODIES[key];
   return {
     ...operation,
+    ...(other ? { requestBody: { required: true, content: other } } : {}),
     summary: ROUTE_WORDS[key] ?? key,
     tags: [tagOf(path)],
     responses: { '2XX': { description: 'What was asked for, or what was written' }, ...refusals },

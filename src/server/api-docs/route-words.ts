@@ -2,7 +2,7 @@
 export const ROUTE_WORDS: Readonly<Record<string, string>> = {
   'GET /feeds/{file}': 'A subscribed calendar, by the secret in its address',
   'GET /api/gardens/{gardenId}/calendar.ics': 'The tasks of a garden as an iCalendar file',
-  'GET /api/gardens/{gardenId}/garden.json': 'A garden as one file, photos among it',
+  'GET /api/gardens/{gardenId}/garden.json': 'A garden, or one bed of it, as one file, photos among it',
   'GET /api/health': 'Whether the file of the books is sound',
   'GET /api/gardens': 'All gardens, those deleted in the last 90 days apart',
   'POST /api/gardens': 'Makes a garden',
@@ -79,6 +79,8 @@ export const ROUTE_WORDS: Readonly<Record<string, string>> = {
   'DELETE /api/feeds/{feedId}': 'Revokes the address of a subscribed calendar',
   'POST /api/beds/{bedId}/lifts': 'Lifts layers of a bed onto a pile or another bed',
   'POST /api/imports': 'Reads a garden file in, or only tries it',
+  'POST /api/gardens/{gardenId}/copies':
+    'Makes another garden out of one, with or without what was done in it',
   'POST /api/gardens/{gardenId}/imports': 'Reads rows of a table in, or only tries them',
   'GET /api/gardens/{gardenId}/imports': 'What was read in',
   'POST /api/imports/{importId}/undo': 'Takes back what was read in',

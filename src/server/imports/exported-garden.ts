@@ -2,13 +2,16 @@ import {
   GARDEN_FILE_FORMAT,
   GARDEN_FILE_VERSION,
   gardenFile,
+  gardenFileText,
+  photoFiled,
   type GardenFile,
 } from '../../contract/garden-file.ts';
+import type { PhotoRecord } from '../../contract/keepsakes.ts';
 import { MODEL_VERSION } from '../../core/model/index.ts';
 import type { JournalRecord } from '../../records/journal.ts';
-import type { PhotoFiles } from '../photos/photo-files.ts';
 import { requireFound } from '../answers.ts';
-import type { Stores, Versioned } from '../stores.ts';
+import type { AppContext } from '../app-context.ts';
+import type { Versioned } from '../stores.ts';
 
 /** Without what counts in one database only. */
 function filed(record: Versioned): object {
@@ -16,40 +19,49 @@ function filed(record: Versioned): object {
   return rest;
 }
 
-/** What leans on something that was removed stands by itself in a file; readings of a removed trial are left out. */
-function standingAlone(
-  journal: readonly JournalRecord[],
-  layerIds: ReadonlySet<string>,
-  plantingIds: ReadonlySet<string>,
-) {
+interface LeanedOn {
+  readonly layerIds: ReadonlySet<string>;
+  readonly plantingIds: ReadonlySet<string>;
+  readonly photoIds: ReadonlySet<string>;
+}
+
+/** What leans on something that is gone stands by itself in a file; readings of a removed trial are left out. */
+function standingAlone(journal: readonly JournalRecord[], { layerIds, plantingIds, photoIds }: LeanedOn) {
   const trialIds = new Set(journal.filter(({ kind }) => kind === 'trial').map(({ id }) => id));
   return journal.flatMap((record): JournalRecord[] => {
     if (record.kind === 'plotReading') return trialIds.has(record.trialId) ? [record] : [];
     if (record.kind !== 'observation') return [record];
-    const { observed } = record;
+    const { observed, plantingId, photoId, morePhotoIds } = record;
     const isLost =
       observed.type === 'thickness' && observed.layerId !== null && !layerIds.has(observed.layerId);
     return [
       {
         ...record,
-        plantingId:
-          record.plantingId !== null && plantingIds.has(record.plantingId) ? record.plantingId : null,
+        plantingId: plantingId !== null && plantingIds.has(plantingId) ? plantingId : null,
+        photoId: photoId !== null && photoIds.has(photoId) ? photoId : null,
+        ...(morePhotoIds ? { morePhotoIds: morePhotoIds.filter((id) => photoIds.has(id)) } : {}),
         observed: isLost ? { ...observed, layerId: null } : observed,
       },
     ];
   });
 }
 
-/** Everything that was written down about a garden. */
-export function gardenFileOf(stores: Stores, photoFiles: PhotoFiles, gardenId: string): GardenFile {
+const idsOf = (records: readonly { readonly id: string }[]) => new Set(records.map(({ id }) => id));
+
+/** Photos of a garden whose pictures are there. */
+export const photosThere = ({ stores, photoFiles }: AppContext, gardenId: string) =>
+  stores.photos.listOf(gardenId).filter(({ id }) => photoFiles.has(id));
+
+/** Everything that was written down about a garden, but its photos. */
+export function gardenFileOf(context: AppContext, gardenId: string): GardenFile {
+  const { stores } = context;
   const garden = requireFound(stores.gardens.find(gardenId), 'garden');
   const entries = stores.entries.listOfGarden(gardenId);
   const plantings = stores.plantings.listOfGarden(gardenId);
-  const idsOf = (records: readonly Versioned[]) => new Set(records.map(({ id }) => id));
-  const journal = standingAlone(stores.journal.listOf(gardenId), idsOf(entries), idsOf(plantings));
-  const photos = stores.photos.listOf(gardenId).flatMap(({ id, createdAt, mediaType }) => {
-    const picture = photoFiles.read(id);
-    return picture ? [{ id, createdAt, mediaType, base64: Buffer.from(picture).toString('base64') }] : [];
+  const journal = standingAlone(stores.journal.listOf(gardenId), {
+    layerIds: idsOf(entries),
+    plantingIds: idsOf(plantings),
+    photoIds: idsOf(photosThere(context, gardenId)),
   });
   return gardenFile.parse({
     format: GARDEN_FILE_FORMAT,
@@ -69,6 +81,29 @@ export function gardenFileOf(stores: Stores, photoFiles: PhotoFiles, gardenId: s
     plantings: plantings.map(filed),
     journal: journal.map(filed),
     weather: stores.weather.listOf(gardenId).map(filed),
-    photos,
   });
+}
+
+/** As it stands in the list of photos of a file. */
+const photoText = (photo: object): string =>
+  JSON.stringify(photoFiled.parse(photo), null, 1).replaceAll(/^/gm, '  ');
+
+/** The text of `file` with these photos, piece by piece: only one picture is in memory at a time. */
+export async function* gardenFilePieces(
+  { photoFiles }: Pick<AppContext, 'photoFiles'>,
+  file: GardenFile,
+  photos: readonly PhotoRecord[],
+): AsyncGenerator<string> {
+  const text = gardenFileText({ ...file, photos: [] });
+  const end = text.lastIndexOf(']');
+  yield text.slice(0, end);
+  let isFirst = true;
+  for (const { id, createdAt, mediaType } of photos) {
+    const picture = await photoFiles.read(id);
+    if (!picture) continue;
+    const base64 = Buffer.from(picture).toString('base64');
+    yield `${isFirst ? '' : ','}\n${photoText({ id, createdAt, mediaType, base64 })}`;
+    isFirst = false;
+  }
+  yield `${isFirst ? '' : '\n '}${text.slice(end)}`;
 }

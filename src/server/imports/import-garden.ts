@@ -1,19 +1,17 @@
-import { createHash } from 'node:crypto';
-import { gardenFile, upgradeFile } from '../../contract/garden-file.ts';
+import { z } from 'zod';
+import { gardenFile, MOST_PHOTOS, upgradeFile } from '../../contract/garden-file.ts';
 import type { ImportReport } from '../../contract/imports.ts';
 import { finding, refusal } from '../../refusals/refusal.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import { COLLECTION_NAMES, filedCollections } from '../../records/collections.ts';
 import type { AppContext } from '../app-context.ts';
-import { cleanPhoto } from '../photos/clean-photo.ts';
-import { invalid, ProblemError } from '../problems.ts';
+import { invalid } from '../problems.ts';
 import type { ImportWrite } from '../stores.ts';
 import { asCopy } from './as-copy.ts';
 import { differingFields } from './differing.ts';
+import type { IncomingGarden, IncomingPhoto } from './read-garden-file.ts';
 import type { ReadRow } from './rows.ts';
 import { importRows } from './write-import.ts';
-
-const PHOTOS = gardenFile.pick({ photos: true });
 
 /** Every record of a file by itself, so that all errors are reported at once. */
 function readRows(file: Record<string, unknown>): ReadRow[] {
@@ -44,49 +42,62 @@ function unknownFields(file: Record<string, unknown>): void {
 }
 
 /** Pictures of a file that are not kept yet; those of another garden or none at all are refused. */
-function newPhotos({ stores }: AppContext, gardenId: string, file: Record<string, unknown>) {
-  const read = PHOTOS.safeParse({ photos: file['photos'] });
-  if (!read.success) throw invalid(findingsOf(read.error));
-  return (read.data.photos ?? []).flatMap((photo, i) => {
-    const kept = stores.photos.find(photo.id);
-    if (kept) {
-      if (kept.gardenId === gardenId) return [];
+function newPhotos({ stores }: AppContext, gardenId: string, photos: readonly IncomingPhoto[]) {
+  return photos.filter(({ id }, i) => {
+    const kept = stores.photos.find(id);
+    if (kept && kept.gardenId !== gardenId) {
       throw invalid([finding(refusal('photoElsewhere'), `photos.${i}.id`)]);
     }
-    const bytes = new Uint8Array(Buffer.from(photo.base64, 'base64'));
-    const clean = cleanPhoto(bytes);
-    if (!clean) {
-      throw invalid([finding(refusal('notAPicture'), `photos.${i}.base64`)]);
-    }
-    return [{ photo, clean, sentSha256: createHash('sha256').update(bytes).digest('hex') }];
+    return !kept;
   });
+}
+
+const photoIds = z.object({
+  photos: z
+    .array(z.object({ id: z.string() }))
+    .max(MOST_PHOTOS)
+    .optional(),
+});
+
+/** The photos under the ids that the file gives them, which in a copy are new ones. */
+function underIdsOf(file: object, photos: readonly IncomingPhoto[]): IncomingPhoto[] {
+  const read = photoIds.safeParse(file);
+  if (!read.success) throw invalid(findingsOf(read.error));
+  return (read.data.photos ?? []).map(({ id }, i) => ({ ...photos[i]!, id }));
 }
 
 /** What a file must say of itself; its records are read row by row. */
 const fileHead = gardenFile.pick({ model: true, garden: true });
 
-/** Reads a garden file in: a garden of its own, or into the one of the same id. `isCopy` gives everything new ids. */
+interface ImportChoices {
+  readonly isDryRun: boolean;
+  readonly isCopy: boolean;
+  /** Where it came from, when not from a file. */
+  readonly summary?: string;
+}
+
+/** Writes a garden that came as a file: as one of its own, or into the one of the same id. `isCopy` gives everything new ids. */
 export function importGarden(
   context: AppContext,
-  raw: unknown,
-  { isDryRun, isCopy }: { readonly isDryRun: boolean; readonly isCopy: boolean },
+  { records, photos: incoming }: IncomingGarden,
+  { isDryRun, isCopy, summary }: ImportChoices,
 ): ImportReport {
-  const newest = upgradeFile(raw) as Record<string, unknown>;
+  const newest = upgradeFile(records) as Record<string, unknown>;
   const file = isCopy ? (asCopy(newest, context.newId) as Record<string, unknown>) : newest;
   unknownFields(file);
   const read = fileHead.safeParse({ model: file['model'], garden: file['garden'] });
   if (!read.success) throw invalid(findingsOf(read.error));
   const { garden } = read.data;
-  const { stores, photoFiles } = context;
-  const photos = newPhotos(context, garden.id, file);
+  const { stores } = context;
+  const photos = newPhotos(context, garden.id, underIdsOf(file, incoming));
   return importRows(context, {
     gardenId: garden.id,
     rows: readRows(file),
-    summary: `the garden ${garden.name}, from a file`,
+    summary: summary ?? `the garden ${garden.name}, from a file`,
     isDryRun,
     isWholeGarden: true,
     keepFiles: () => {
-      for (const { photo, clean } of photos) photoFiles.write(photo.id, clean.picture);
+      for (const { id, keepAs } of photos) keepAs(id);
     },
     before: () => {
       const kept = stores.gardens.findEvenRemoved(garden.id);
@@ -102,27 +113,14 @@ export function importGarden(
         const { version } = stores.gardens.upsert(garden);
         writes.push({ collection: 'garden', id: garden.id, version, before });
       }
-      for (const { photo, clean, sentSha256 } of photos) {
-        const { id, createdAt, mediaType } = photo;
-        if (mediaType !== clean.mediaType) {
-          throw new ProblemError(422, 'Not accepted', `photos: ${id} is not of the kind ${mediaType}.`);
-        }
-        stores.photos.insert({
-          id,
-          createdAt,
-          gardenId: garden.id,
-          mediaType,
-          bytes: clean.picture.length,
-          sentSha256,
-        });
-      }
+      for (const { keepAs, ...photo } of photos) stores.photos.insert({ ...photo, gardenId: garden.id });
       return {
         rows: [
           { collection: 'garden', index: 0, id: garden.id, outcome, fields, reasons: [] },
-          ...photos.map(({ photo }, index) => ({
+          ...photos.map(({ id }, index) => ({
             collection: 'photos' as const,
             index,
-            id: photo.id,
+            id,
             outcome: 'added' as const,
             fields: [],
             reasons: [],

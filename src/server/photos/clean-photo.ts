@@ -77,9 +77,13 @@ function cleanJpeg(view: DataView): Uint8Array[] | undefined {
 
 /** Where the coded data of a scan ends: at the next marker that is neither stuffing nor a restart. */
 function endOfScan(view: DataView, from: number): number {
-  for (let at = from; at + 1 < view.byteLength; at++) {
-    if (view.getUint8(at) !== 0xff) continue;
-    const next = view.getUint8(at + 1);
+  const bytes = new Uint8Array(view.buffer, view.byteOffset, view.byteLength);
+  for (
+    let at = bytes.indexOf(0xff, from);
+    at >= 0 && at + 1 < bytes.length;
+    at = bytes.indexOf(0xff, at + 1)
+  ) {
+    const next = bytes[at + 1]!;
     if (next !== 0 && next !== 0xff && !(next >= 0xd0 && next <= 0xd7)) return at;
   }
   throw new RangeError('cut off');

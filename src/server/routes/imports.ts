@@ -1,14 +1,18 @@
 import { rowSchemas } from '../../records/collections.ts';
 import { Hono } from 'hono';
+import { stream } from 'hono/streaming';
 import { z } from 'zod';
-import { gardenFileText } from '../../contract/garden-file.ts';
-import { importRequest, type ImportEntry } from '../../contract/imports.ts';
+import { copyRequest, importRequest, type ImportEntry } from '../../contract/imports.ts';
+import { onlyBed, photosShown } from '../../contract/parts-of-garden.ts';
 import { findingAbout, findingsFrom } from '../../contract/check-garden.ts';
 import { requireLikelyDates } from '../likely-dates.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
-import { gardenFileOf } from '../imports/exported-garden.ts';
+import { discarded } from '../guards.ts';
+import { copyGarden } from '../imports/copy-garden.ts';
+import { gardenFileOf, gardenFilePieces, photosThere } from '../imports/exported-garden.ts';
 import { importGarden } from '../imports/import-garden.ts';
+import { readGardenFile } from '../imports/read-garden-file.ts';
 import type { ReadRow } from '../imports/rows.ts';
 import { undoImport } from '../imports/undo-import.ts';
 import { importRows } from '../imports/write-import.ts';
@@ -19,14 +23,31 @@ const flag = z.enum(['true', 'false']).default('false');
 const trial = query(z.strictObject({ dryRun: flag }));
 const fileTrial = query(z.strictObject({ dryRun: flag, copy: flag }));
 
+/** All of a garden, or one bed of it, to be kept as a file. */
+const fileAsked = query(z.strictObject({ bed: z.string().optional() }));
+
 /** The garden as a file, for the page and for anything that keeps files. */
-export const gardenFileRoutes = ({ stores, photoFiles }: AppContext) =>
-  new Hono().get('/api/gardens/:gardenId/garden.json', (c) => {
-    const file = gardenFileOf(stores, photoFiles, c.req.param('gardenId'));
-    return c.body(gardenFileText(file), 200, {
-      'Content-Type': 'application/json; charset=utf-8',
-      'Content-Disposition': 'attachment; filename="vine-ledger-garden.json"',
-      'Cache-Control': 'private, no-cache',
+export const gardenFileRoutes = (context: AppContext) =>
+  new Hono().get('/api/gardens/:gardenId/garden.json', fileAsked, (c) => {
+    const gardenId = c.req.param('gardenId');
+    const { bed } = c.req.valid('query');
+    const whole = gardenFileOf(context, gardenId);
+    if (bed !== undefined)
+      requireFound(
+        whole.beds.find(({ id }) => id === bed),
+        'bed',
+      );
+    const file = bed === undefined ? whole : onlyBed(whole, bed);
+    const shown = photosShown(file);
+    const photos = photosThere(context, gardenId).filter(({ id }) => bed === undefined || shown.has(id));
+    c.header('Content-Type', 'application/json; charset=utf-8');
+    c.header('Content-Disposition', 'attachment; filename="vine-ledger-garden.json"');
+    c.header('Cache-Control', 'private, no-cache');
+    return stream(c, async (out) => {
+      for await (const piece of gardenFilePieces(context, file, photos)) {
+        if (out.aborted) return;
+        await out.write(piece);
+      }
     });
   });
 
@@ -34,11 +55,24 @@ export const gardenFileRoutes = ({ stores, photoFiles }: AppContext) =>
 export const importRoutes = (context: AppContext) => {
   const { stores } = context;
   return new Hono()
-    .post('/imports', fileTrial, body(z.unknown()), (c) => {
+    .post('/imports', fileTrial, async (c) => {
       const { dryRun, copy } = c.req.valid('query');
       const choices = { isDryRun: dryRun === 'true', isCopy: copy === 'true' };
-      return c.json(importGarden(context, c.req.valid('json'), choices), 200);
+      const stage = choices.isDryRun ? null : context.photoFiles.stage();
+      try {
+        const garden = await readGardenFile(c.req.raw.body, stage);
+        return c.json(importGarden(context, garden, choices), 200);
+      } catch (error) {
+        // A sender who is cut off never reads why.
+        if (!(await discarded(c.req.raw.body))) c.header('Connection', 'close');
+        throw error;
+      } finally {
+        stage?.end();
+      }
     })
+    .post('/gardens/:gardenId/copies', body(copyRequest), (c) =>
+      c.json(copyGarden(context, c.req.param('gardenId'), c.req.valid('json')), 201),
+    )
     .post('/gardens/:gardenId/imports', trial, body(importRequest), (c) => {
       const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const { collection, summary, rows } = c.req.valid('json');

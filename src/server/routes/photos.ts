@@ -64,9 +64,9 @@ export const photoRoutes = ({ stores, photoFiles }: AppContext) =>
       });
       return c.json(photoAnswer(kept), 201);
     })
-    .get('/photos/:photoId', (c) => {
+    .get('/photos/:photoId', async (c) => {
       const photo = requireFound(stores.photos.find(c.req.param('photoId')), 'photo');
-      const picture = requireFound(photoFiles.read(photo.id), 'photo');
+      const picture = requireFound(await photoFiles.read(photo.id), 'photo');
       return c.body(picture, 200, {
         'Content-Type': photo.mediaType,
         'Cache-Control': 'private, max-age=31536000, immutable',

@@ -1,14 +1,14 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type { GardenFile } from '../../contract/garden-file.ts';
 import type { ImportReport, ImportRequest } from '../../contract/imports.ts';
-import { renamedGarden, templateOf } from '../../contract/parts-of-garden.ts';
 import type { GardenRecord } from '../../records/garden.ts';
 import type { StationReading } from '../../contract/weather-station.ts';
 import { bodyOf, client } from './client.ts';
 
 const { gardens, imports, backups, session, instruments } = client.api;
 
-export const gardenFileAddress = (gardenId: string): string => `/api/gardens/${gardenId}/garden.json`;
+/** The whole garden, or one bed of it. */
+export const gardenFileAddress = (gardenId: string, bedId?: string): string =>
+  `/api/gardens/${gardenId}/garden.json${bedId === undefined ? '' : `?bed=${encodeURIComponent(bedId)}`}`;
 
 const asWord = (flag: boolean) => (flag ? ('true' as const) : ('false' as const));
 
@@ -19,38 +19,34 @@ function useRefreshing<Output, Input = null>(act: (input: Input) => Promise<Outp
 }
 
 export interface FileToRead {
-  readonly json: string;
+  readonly file: Blob;
   readonly isDryRun: boolean;
   readonly isCopy: boolean;
 }
 
 /** A garden file goes as it is: what is wrong with it is for the server to say. */
 export const useReadGarden = () =>
-  useRefreshing(({ json, isDryRun, isCopy }: FileToRead): Promise<ImportReport> =>
+  useRefreshing(({ file, isDryRun, isCopy }: FileToRead): Promise<ImportReport> =>
     bodyOf(
       fetch(`/api/imports?dryRun=${asWord(isDryRun)}&copy=${asWord(isCopy)}`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
-        body: json,
+        body: file,
       }),
     ),
   );
 
-/** The file of a garden as the server gives it. */
-export const readGardenFile = (gardenId: string): Promise<GardenFile> =>
-  bodyOf(fetch(gardenFileAddress(gardenId)));
-
 /** Makes another garden out of one, with everything or without what was done in it. */
-export const useCopyGarden = () => {
-  const read = useReadGarden();
-  return useMutation({
-    mutationFn: async ({ garden, isTemplate }: { garden: GardenRecord; isTemplate: boolean }) => {
-      const file = await readGardenFile(garden.id);
-      const part = renamedGarden(isTemplate ? templateOf(file) : file, `Copy of ${garden.name}`);
-      return read.mutateAsync({ json: JSON.stringify(part), isDryRun: false, isCopy: true });
-    },
-  });
-};
+export const useCopyGarden = () =>
+  useRefreshing(
+    ({ garden, isTemplate }: { garden: GardenRecord; isTemplate: boolean }): Promise<ImportReport> =>
+      bodyOf(
+        gardens[':gardenId'].copies.$post({
+          param: { gardenId: garden.id },
+          json: { name: `Copy of ${garden.name}`, isTemplate },
+        }),
+      ),
+  );
 
 export const useReadRows = (gardenId: string) =>
   useRefreshing(

@@ -5,9 +5,7 @@ import { outlinesAsGeoJson } from '../../../contract/geojson.ts';
 import { GARDEN_TABLES, type Table } from '../../../contract/tables/garden-tables.ts';
 import { asCsv } from '../../../contract/tables/csv.ts';
 import { tableCells } from '../../../contract/tables/table-rows.ts';
-import { onlyBed } from '../../../contract/parts-of-garden.ts';
-import { gardenFileAddress, readGardenFile } from '../../api/data.ts';
-import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { gardenFileAddress } from '../../api/data.ts';
 import { Choice } from '../../ui/forms/inputs.tsx';
 import { calendarAddress } from '../../api/journal.ts';
 import { saveFile } from '../../drawing/save-file.ts';
@@ -74,16 +72,7 @@ export function TakeOut() {
 function OneBed() {
   const { garden, beds } = useBooks();
   const [bedId, setBedId] = useState(beds[0]!.id);
-  const showFailure = useFailureNotice();
   const name = beds.find(({ id }) => id === bedId)?.name ?? '';
-  const save = async () => {
-    try {
-      const file = await readGardenFile(garden.id);
-      saveFile(`${name}.json`, `${JSON.stringify(onlyBed(file, bedId), null, 1)}\n`, 'application/json');
-    } catch (failure) {
-      showFailure(`${name} was not saved.`, failure);
-    }
-  };
   return (
     <div className="band-fields">
       <Choice
@@ -95,7 +84,9 @@ function OneBed() {
       />
       <div className="field">
         <span className="field-name">&nbsp;</span>
-        <Button onClick={() => void save()}>Save the bed</Button>
+        <a className="button-link" href={gardenFileAddress(garden.id, bedId)} download={`${name}.json`}>
+          Save the bed
+        </a>
       </div>
     </div>
   );

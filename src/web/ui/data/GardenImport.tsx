@@ -8,12 +8,12 @@ import { ImportFoot } from './ImportFoot.tsx';
 import { Verdict } from './Verdict.tsx';
 
 /** A whole garden: a new one, the same one brought up to the file, or a copy beside it. */
-export function GardenImport({ text, books }: { text: string; books: GardenBooks | null }) {
+export function GardenImport({ file, books }: { file: Blob; books: GardenBooks | null }) {
   const [isCopy, setCopy] = useState(false);
   const [report, setReport] = useState<ImportReport | null>(null);
   const read = useReadGarden();
   const send = (isDryRun: boolean) =>
-    read.mutate({ json: text, isDryRun, isCopy }, { onSuccess: setReport, onError: () => setReport(null) });
+    read.mutate({ file, isDryRun, isCopy }, { onSuccess: setReport, onError: () => setReport(null) });
   return (
     <div className="import-step">
       <h3>A garden file</h3>

@@ -18,15 +18,22 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
   const [text, setText] = useState('');
   const [fileName, setFileName] = useState<string | null>(null);
   const [sheets, setSheets] = useState<readonly NamedGrid[] | null>(null);
+  /** A garden file is handed on as it is: with its photos it may be larger than a page can hold. */
+  const [garden, setGarden] = useState<File | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const kind = sheets ? 'table' : kindOf(text);
-  const take = async (file: File) => {
-    setFileName(file.name);
+  const kind = garden ? 'garden' : sheets ? 'table' : kindOf(text);
+  const putAway = () => {
     setTrouble(null);
     setSheets(null);
+    setGarden(null);
     setText('');
+  };
+  const take = async (file: File) => {
+    putAway();
+    setFileName(file.name);
     try {
       if (isWorkbook(file)) setSheets(await sheetsOf(file));
+      else if (kindOf(await file.slice(0, HEAD_BYTES).text()) === 'garden') setGarden(file);
       else setText(await file.text());
     } catch (error) {
       if (!(error instanceof UnreadableWorkbook)) throw error;
@@ -65,14 +72,19 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
           autoSize={{ minRows: 3, maxRows: 7 }}
           placeholder={'bed;date;material;amount;unit\nLong bed;14.05.2026;Cereal straw;2;barrow85L'}
           onChange={(event) => {
+            putAway();
             setFileName(null);
-            setSheets(null);
-            setTrouble(null);
             setText(event.target.value);
           }}
         />
       </div>
-      {kind === 'garden' && <GardenImport key={text} text={text} books={books} />}
+      {kind === 'garden' && (
+        <GardenImport
+          key={garden ? `${garden.name} ${garden.lastModified} ${garden.size}` : text}
+          file={garden ?? new Blob([text])}
+          books={books}
+        />
+      )}
       {kind === 'outlines' && books && <OutlineImport key={text} text={text} source={source} />}
       {kind === 'table' && books && (
         <TableImport
@@ -95,5 +107,7 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
   );
 }
 
+/** In which a file says what it is. */
+const HEAD_BYTES = 1000;
 /** More than this is not for reading in a box. */
 const SHOWN_CHARACTERS = 20_000;

@@ -1,0 +1,32 @@
+import type { CopyRequest, ImportReport } from '../../contract/imports.ts';
+import { renamedGarden, templateOf } from '../../contract/parts-of-garden.ts';
+import type { AppContext } from '../app-context.ts';
+import { gardenFileOf, photosThere } from './exported-garden.ts';
+import { importGarden } from './import-garden.ts';
+import type { IncomingPhoto } from './read-garden-file.ts';
+
+function photosAgain(context: AppContext, gardenId: string): IncomingPhoto[] {
+  const { stores, photoFiles } = context;
+  return photosThere(context, gardenId).map(({ id, createdAt, mediaType, bytes }) => ({
+    id,
+    createdAt,
+    mediaType,
+    bytes,
+    sentSha256: stores.photos.find(id)!.sentSha256,
+    keepAs: (newId) => photoFiles.copy(id, newId),
+  }));
+}
+
+/** Another garden out of one, under a name of its own: with everything, or without what was done in it. */
+export function copyGarden(
+  context: AppContext,
+  gardenId: string,
+  { name, isTemplate }: CopyRequest,
+): ImportReport {
+  const file = gardenFileOf(context, gardenId);
+  const photos = isTemplate ? [] : photosAgain(context, gardenId);
+  const part = renamedGarden(isTemplate ? templateOf(file) : file, name);
+  const records = { ...part, photos: photos.map(({ id }) => ({ id })) };
+  const summary = `a copy of the garden ${file.garden.name}`;
+  return importGarden(context, { records, photos }, { isDryRun: false, isCopy: true, summary });
+}
