@@ -29,6 +29,35 @@ function spoilt(spoil: (scenario: ScenarioJson) => void): string {
   return file;
 }
 
+describe('npm run -s vine -- completion', () => {
+  const script = join(folder, 'completion.sh');
+  const inBash = (command: string) =>
+    spawnSync('bash', ['-c', `source '${script}'; ${command}`], { cwd: folder, encoding: 'utf8' }).stdout;
+  /** What the tabulator key offers after these words; the last one is half typed. */
+  const offered = (...words: string[]) => {
+    const typed = words.map((word) => `'${word}'`).join(' ');
+    const said = inBash(
+      `COMP_WORDS=(vine ${typed}); COMP_CWORD=${words.length}; _vine; echo "\${COMPREPLY[@]}"`,
+    );
+    return said.trim().split(' ');
+  };
+  it('is a script that makes vine a command in any folder', () => {
+    const { status, stdout } = vine('completion');
+    expect(status).toBe(0);
+    writeFileSync(script, stdout);
+    expect(inBash('vine validate missing.json 2>&1')).toBe('The file missing.json cannot be read.\n');
+  });
+  it('completes commands, options of a command, words of an option, materials and files', () => {
+    expect(offered('si')).toEqual(['simulate']);
+    expect(offered('years', 'garden.json', '--h')).toEqual(['--habit', '--help']);
+    expect(offered('char', '--temperature', 'm')).toEqual(['medium']);
+    expect(offered('convert', '--table', 'plant')).toEqual(['plantings']);
+    expect(offered('mix', 'straw_c')).toEqual(['straw_cereal=']);
+    expect(offered('validate', 'completion')).toEqual(['completion.sh']);
+    expect(offered('help', 'do')).toEqual(['doses']);
+  });
+});
+
 describe('npm run -s vine -- simulate', () => {
   it('prints the report of a scenario as JSON, unrounded', () => {
     const { status, stdout } = vine('simulate', SCENARIO);

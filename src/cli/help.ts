@@ -1,4 +1,4 @@
-const COMMAND_HELP: Readonly<Record<string, string>> = {
+export const COMMAND_HELP: Readonly<Record<string, string>> = {
   simulate: `simulate FILE [--csv]                                a scenario, one square meter, day by day
 simulate GARDEN --bed NAME [--until DATE] [--csv]    a bed of a garden file, from its first entry on
 
@@ -28,6 +28,9 @@ doses SCENARIO [--csv]                               the doses a scenario asks f
   convert: `convert GARDEN                                       the same garden as the newest version of the file
 convert GARDEN --table NAME                          one table of it as CSV
 convert TABLE.csv [--table NAME] [--garden GARDEN]   another program's table in our columns, units and dates`,
+  completion: `completion > FILE
+
+  A script for bash and zsh: with it, vine is a command in any folder, and the tabulator key completes its words.`,
 };
 
 export const HELP = `Usage: npm run -s vine -- COMMAND ...

@@ -2,6 +2,7 @@ import { InputError } from '../refusals/input-error.ts';
 import { refusalSentence } from '../words/refusal-words.ts';
 import { readArguments, UsageError, type Arguments } from './arguments.ts';
 import { char } from './char.ts';
+import { completion } from './completion.ts';
 import { convert } from './convert.ts';
 import { doses } from './doses.ts';
 import { HELP, helpFor } from './help.ts';
@@ -23,6 +24,7 @@ const COMMANDS: Readonly<Record<string, (args: Arguments) => string>> = {
   years,
   validate,
   convert,
+  completion,
 };
 
 function main(words: readonly string[]): string {
