@@ -1,4 +1,3 @@
-import { utils, write } from '@e965/xlsx';
 import { serve } from '@hono/node-server';
 import { expect, type Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
@@ -11,6 +10,7 @@ import { GARDEN } from '../fixtures/books.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
 import { onAny as test } from './books-of-file.ts';
+import { downloaded } from './downloaded.ts';
 
 const folder = newFolder();
 const MILD = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;
@@ -30,112 +30,6 @@ test.afterAll(async () => {
   removeFolder(folder);
 });
 
-const downloaded = async (page: Page, act: () => Promise<void>): Promise<Buffer> => {
-  const [download] = await Promise.all([page.waitForEvent('download'), act()]);
-  return readFileSync(await download.path());
-};
-
-test('a table is read in by the wizard: understood, put right, tried, part left out, taken back', async ({
-  page,
-}) => {
-  await page.goto(demo.address + DATA);
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  const wizard = page.getByRole('region', { name: 'Bring something in' });
-  await wizard
-    .getByLabel('What is brought in')
-    .fill(
-      [
-        'Bed;Date;Material;Amount;Dug in (in);Notes',
-        'Ferry Strip;03.04.2026;Cereal straw;1,5;;by hand',
-        'Ferry Strip;04.05.2026;Moon dust;2;2;',
-        'Nowhere;05.05.2026;Cereal straw;x;;',
-      ].join('\n'),
-    );
-  await expect(wizard.getByRole('heading', { name: '3 rows, read as follows' })).toBeVisible();
-  await expect(wizard.getByText('Say first whether the day or the month comes first')).toBeVisible();
-  await expect(wizard.getByRole('button', { name: 'Try it' })).toBeDisabled();
-  await choose(page, 'Dates written as', 'day, month, year');
-  await expect(wizard.getByText('Say first in which unit the amounts are.')).toBeVisible();
-  await choose(page, 'Amounts are in', 'barrow');
-  await expectAccessible(page);
-
-  await wizard.getByRole('button', { name: 'Try it' }).click();
-  await expect(
-    wizard.getByRole('row', { name: /^3 .*material names no material; got "Moon dust"/ }),
-  ).toBeVisible();
-  await expect(
-    wizard.getByRole('row', { name: /^4 .*bed names no bed.*amount must be a number/ }),
-  ).toBeVisible();
-  await expect(wizard.getByRole('row', { name: /^2 .*added/ })).toBeVisible();
-  await expect(wizard.getByRole('button', { name: 'Read it in' })).toBeDisabled();
-
-  await wizard.getByRole('button', { name: 'Leave out the 2 that cannot be taken' }).click();
-  await wizard.getByRole('button', { name: 'Read it in' }).click();
-  await expect(wizard.getByText('Done: 1 added, 0 changed.')).toBeVisible();
-  await expect(page.getByText('Entries: laid, dug, fed, tested, watered 46')).toBeVisible();
-
-  await wizard.getByRole('button', { name: 'Take it back' }).click();
-  await expect(wizard.getByText('Undone: everything is as before.')).toBeVisible();
-  await expect(page.getByText('Entries: laid, dug, fed, tested, watered 45')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'What was brought in' })).toContainText('taken back');
-});
-
-test('a workbook as people keep it: words placed once, a cell mended, and all of it known the next time', async ({
-  page,
-}) => {
-  const book = utils.book_new();
-  const lines = [
-    ['Mulch book of this year'],
-    ['Date', 'Plot', 'What', 'How much', 'Remarks'],
-    ['14.03.2026', 'Ferry Strip', 'Straw', '1 1/2 barrows', 'windy'],
-    ['31.02.2026', 'Ferry Strip', 'Arborist mix', '2 buckets', ''],
-    ['Total', '', '', '2', ''],
-  ];
-  utils.book_append_sheet(book, utils.aoa_to_sheet(lines), 'Spreading');
-  const file = {
-    name: 'mulch.ods',
-    mimeType: 'application/vnd.oasis.opendocument.spreadsheet',
-    buffer: write(book, { type: 'buffer', bookType: 'ods' }) as Buffer,
-  };
-  await page.goto(demo.address + DATA);
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  const wizard = page.getByRole('region', { name: 'Bring something in' });
-  await wizard.getByLabel('The file').setInputFiles(file);
-  await expect(wizard.getByRole('heading', { name: '2 rows, read as follows' })).toBeVisible();
-  await expect(wizard.getByText('2 lines are taken for a title, a sum or a remark')).toBeVisible();
-  await choose(page, 'What “Arborist mix” is', 'mixed branches');
-  await wizard.getByRole('button', { name: 'Try it' }).click();
-  await expect(wizard.getByRole('row', { name: /^4 .*date must be a date that exists/ })).toBeVisible();
-  await expectAccessible(page);
-  await wizard.getByLabel('Date in line 4').fill('28.02.2026');
-  await wizard.getByLabel('Date in line 4').press('Enter');
-  await expect(wizard.getByText('0 cannot be taken')).toBeVisible();
-  await wizard.getByRole('button', { name: 'Read it in' }).click();
-  await expect(wizard.getByText('Done: 2 added, 0 changed.')).toBeVisible();
-  await wizard.getByRole('button', { name: 'Take it back' }).click();
-  await expect(wizard.getByText('Undone: everything is as before.')).toBeVisible();
-
-  await page.reload();
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  await wizard.getByLabel('The file').setInputFiles(file);
-  await wizard.getByRole('button', { name: 'Try it' }).click();
-  await expect(wizard.getByRole('row', { name: /^3 .*added/ })).toBeVisible();
-  await expect(wizard.getByText(/names no material/)).toHaveCount(0);
-});
-
-test('a table goes out and comes in again without a change', async ({ page }) => {
-  await page.goto(demo.address + DATA);
-  const csv = await downloaded(page, () => page.getByRole('button', { name: 'Plantings as CSV' }).click());
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  await page
-    .getByLabel('The file')
-    .setInputFiles({ name: 'plantings.csv', mimeType: 'text/csv', buffer: csv });
-  await page.getByRole('button', { name: 'Try it' }).click();
-  await expect(page.getByText('25 the same')).toBeVisible();
-  await page.getByRole('button', { name: 'Read it in' }).click();
-  await expect(page.getByText('Nothing to do: all of it was in the books already.')).toBeVisible();
-});
-
 test('a whole garden goes out as a file, and a newcomer’s empty book opens it', async ({ page }) => {
   await page.goto(demo.address + DATA);
   const file = await downloaded(page, () =>
@@ -153,46 +47,6 @@ test('a whole garden goes out as a file, and a newcomer’s empty book opens it'
   await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
   const again = await fetch(`${empty.address}/api/gardens/ternhollow/garden.json`);
   expect(Buffer.from(await again.arrayBuffer()).equals(file)).toBe(true);
-});
-
-test('outlines of beds come in as GeoJSON beside the areas in the book, and go out again', async ({
-  page,
-}) => {
-  const corners = [
-    [-4.1, 50.2],
-    [-4.09995, 50.2],
-    [-4.09995, 50.20002],
-    [-4.1, 50.20002],
-    [-4.1, 50.2],
-  ];
-  const feature = (name: string) => ({
-    type: 'Feature',
-    properties: { name },
-    geometry: { type: 'Polygon', coordinates: [corners] },
-  });
-  await page.goto(demo.address + DATA);
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  const box = page.getByLabel('What is brought in');
-  await box.fill(JSON.stringify({ type: 'FeatureCollection', features: [feature('Nowhere')] }));
-  await expect(page.getByText('name is that of no bed of this garden; got "Nowhere".')).toBeVisible();
-  await box.fill(JSON.stringify({ type: 'FeatureCollection', features: [feature('Char Bed')] }));
-  await expect(page.getByRole('row', { name: /Char Bed 7\.9 m²/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Try it' }).click();
-  await page.getByRole('button', { name: 'Read it in' }).click();
-  await expect(page.getByText('Done: 0 added, 1 changed.')).toBeVisible();
-  const out = await downloaded(page, () => page.getByRole('button', { name: 'GeoJSON' }).click());
-  expect(JSON.parse(out.toString())).toMatchObject({
-    type: 'FeatureCollection',
-    features: [{ properties: { name: 'Char Bed' }, geometry: { coordinates: [corners] } }],
-  });
-});
-
-test('weather is read off the station, and can be taken back', async ({ page }) => {
-  await page.goto(demo.address + DATA);
-  await page.getByRole('button', { name: 'Read the station until yesterday' }).click();
-  await expect(page.getByText('120 days were measured, the last on 13 May 2026.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('The beds live under the twelve monthly normals')).toBeVisible();
 });
 
 test('a deleted garden stays listed after a reload, on an empty book too, and is brought back', async ({

@@ -60,6 +60,31 @@ describe('a write that comes too late', () => {
       detail: expect.stringContaining('yours was not saved') as string,
     });
   });
+  it('settles one record after the other of a request that writes several', async () => {
+    const entry = { id: 'straw', type: 'lay', amount: 4, version: 1 };
+    const feed = { id: 'fed', version: 1 };
+    const newer = (current: object) =>
+      new Response(JSON.stringify({ status: 409, current }), { status: 409 });
+    const asked: Conflict[] = [];
+    settleConflictsBy((conflict) => {
+      asked.push(conflict);
+      return Promise.resolve(conflict.mine ? { ...conflict.mine, amount: 5 } : true);
+    });
+    const send = sending(
+      newer({ id: 'straw', type: 'lay', amount: 6, version: 2 }),
+      newer({ id: 'fed', type: 'feed', nitrogenG: 30, version: 3 }),
+      good(),
+    );
+    const act = { method: 'POST', body: JSON.stringify({ entries: { changes: [entry], removals: [feed] } }) };
+    expect((await sentSettled(send, ['/acts', act], () => null)).status).toBe(200);
+    expect(asked.map(({ mine: one }) => one)).toEqual([entry, null]);
+    expect(send.sent[2].body).toEqual({
+      entries: {
+        changes: [{ ...entry, amount: 5, version: 2 }],
+        removals: [{ id: 'fed', version: 3 }],
+      },
+    });
+  });
   it('may delete what was changed, all the same', async () => {
     vi.stubGlobal('window', { location: { origin: 'http://books' } });
     settleConflictsBy(({ mine: none }) => Promise.resolve(none === null ? true : null));

@@ -45,6 +45,36 @@ export const isUntouched = ({ mine, opened }: Conflict, field: string): boolean 
 const asFields = (value: unknown): Fields | null =>
   typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Fields) : null;
 
+/** Whether a part of a body writes the record: it names the version it has seen, and the record unless the address does. */
+const isAbout = (part: Fields, { id }: Fields): boolean =>
+  typeof part['version'] === 'number' && (part['id'] ?? id) === id;
+
+/** The part of a body that writes the record, however deep it lies; null when none does. */
+function partAbout(value: unknown, theirs: Fields): Fields | null {
+  if (typeof value !== 'object' || value === null) return null;
+  const fields = asFields(value);
+  if (fields && isAbout(fields, theirs)) return fields;
+  for (const inner of Object.values(value)) {
+    const found = partAbout(inner, theirs);
+    if (found) return found;
+  }
+  return null;
+}
+
+/** The same body with that part written anew. */
+function withPart(value: unknown, theirs: Fields, part: Fields): unknown {
+  if (Array.isArray(value)) return value.map((one) => withPart(one, theirs, part));
+  const fields = asFields(value);
+  if (!fields) return value;
+  if (isAbout(fields, theirs)) return part;
+  return Object.fromEntries(Object.entries(fields).map(([key, one]) => [key, withPart(one, theirs, part)]));
+}
+
+const isRemoval = (part: Fields): boolean =>
+  Object.keys(part).every((field) => field === 'id' || field === 'version');
+
+const bodyIn = ({ body }: RequestInit): unknown => (typeof body === 'string' ? JSON.parse(body) : null);
+
 /** What the server answered to a write that came too late; null for every other answer. */
 async function conflictOf(
   response: Response,
@@ -56,10 +86,11 @@ async function conflictOf(
   const theirs = asFields(problem?.['current']);
   if (!theirs || typeof theirs['version'] !== 'number') return null;
   if (init.method === 'DELETE') return { theirs, mine: null, opened: null };
-  const mine = typeof init.body === 'string' ? asFields(JSON.parse(init.body)) : null;
-  // Of several records at once nobody can be asked one by one.
-  if (typeof mine?.['version'] !== 'number') return null;
-  return { theirs, mine, opened: find(theirs['id'], mine['version']) };
+  const mine = partAbout(bodyIn(init), theirs);
+  if (!mine) return null;
+  return isRemoval(mine)
+    ? { theirs, mine: null, opened: null }
+    : { theirs, mine, opened: find(theirs['id'], mine['version']) };
 }
 
 const theirsStays = (): Response =>
@@ -73,33 +104,31 @@ const theirsStays = (): Response =>
     { status: CONFLICT, headers: { 'Content-Type': 'application/problem+json' } },
   );
 
-/** The same request once more, upon what is there by now. */
-function sentAgain(
-  send: typeof fetch,
-  [input, init]: readonly [RequestInfo | URL, RequestInit],
-  { settled, theirs }: { readonly settled: Fields | true; readonly theirs: Fields },
-): Promise<Response> {
-  if (settled !== true) {
-    return send(input, { ...init, body: JSON.stringify({ ...settled, version: theirs['version'] }) });
+type Sent = readonly [input: RequestInfo | URL, init: RequestInit];
+
+/** The same request upon what is there by now. */
+function settledRequest([input, init]: Sent, settled: Fields | true, theirs: Fields): Sent {
+  const { id, version } = theirs;
+  if (init.method === 'DELETE') {
+    const url = new URL(input instanceof Request ? input.url : input, window.location.origin);
+    url.searchParams.set('version', String(version));
+    return [url, init];
   }
-  const url = new URL(input instanceof Request ? input.url : input, window.location.origin);
-  url.searchParams.set('version', String(theirs['version']));
-  return send(url, init);
+  const part = settled === true ? { id, version } : { ...settled, version };
+  return [input, { ...init, body: JSON.stringify(withPart(bodyIn(init), theirs, part)) }];
 }
 
-/** Sends a write; when it comes too late, asks what is to be kept, and sends that. */
-export async function sentSettled(
-  send: typeof fetch,
-  [input, init]: readonly [RequestInfo | URL, RequestInit],
-  find: FindVersion,
-): Promise<Response> {
-  let response = await send(input, init);
-  // It may be changed once more while the question stands.
+/** Sends a write; when it comes too late, asks what is to be kept of each record, and sends that. */
+export async function sentSettled(send: typeof fetch, first: Sent, find: FindVersion): Promise<Response> {
+  let request = first;
+  let response = await send(...request);
+  // It may be changed once more while the question stands, or another record of the same request may be newer too.
   for (;;) {
-    const conflict = askPerson && (await conflictOf(response, init, find));
+    const conflict = askPerson && (await conflictOf(response, request[1], find));
     if (!askPerson || !conflict) return response;
     const settled = await askPerson(conflict);
     if (settled === null) return theirsStays();
-    response = await sentAgain(send, [input, init], { settled, theirs: conflict.theirs });
+    request = settledRequest(request, settled, conflict.theirs);
+    response = await send(...request);
   }
 }

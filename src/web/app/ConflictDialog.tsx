@@ -2,6 +2,9 @@ import { Button, Modal, Radio } from 'antd';
 import { useEffect, useState } from 'react';
 import { fieldWords } from '../../words/field-words.ts';
 import { valueWords } from '../../words/value-words.ts';
+import { COLLECTION_NAMES } from '../../records/collections.ts';
+import { recordTitle } from '../../words/record-titles.ts';
+import type { GardenBooks } from '../../contract/garden-books.ts';
 import {
   differingFields,
   isUntouched,
@@ -32,17 +35,27 @@ export function ConflictDialog() {
     question.answer(settled);
   };
   return question.conflict.mine === null ? (
-    <DeletedOrChanged onSettle={settle} />
+    <DeletedOrChanged conflict={question.conflict} onSettle={settle} />
   ) : (
     <FieldByField conflict={question.conflict} onSettle={settle} />
   );
 }
 
 interface SettleProps {
+  readonly conflict: Conflict;
   readonly onSettle: (settled: Settlement) => void;
 }
 
-function DeletedOrChanged({ onSettle }: SettleProps) {
+/** What a gardener calls the record; several of one request may be newer. */
+function titleOf({ theirs: { id } }: Conflict, books: GardenBooks): string {
+  const collection = COLLECTION_NAMES.find((name) =>
+    books[name].some((record: object) => 'id' in record && record.id === id),
+  );
+  return collection && typeof id === 'string' ? recordTitle(collection, id, books) : 'this';
+}
+
+function DeletedOrChanged({ conflict, onSettle }: SettleProps) {
+  const title = titleOf(conflict, useBooks());
   return (
     <Modal
       open
@@ -59,12 +72,12 @@ function DeletedOrChanged({ onSettle }: SettleProps) {
         </Button>,
       ]}
     >
-      <p>Someone, or another window, has changed this since you opened it.</p>
+      <p>Someone, or another window, has changed {title} since you opened it.</p>
     </Modal>
   );
 }
 
-function FieldByField({ conflict, onSettle }: SettleProps & { readonly conflict: Conflict }) {
+function FieldByField({ conflict, onSettle }: SettleProps) {
   const books = useBooks();
   const fields = differingFields(conflict);
   const [sides, setSides] = useState<Sides>({});
@@ -95,8 +108,8 @@ function FieldByField({ conflict, onSettle }: SettleProps & { readonly conflict:
       ]}
     >
       <p>
-        Someone, or another window, has changed this since you opened it. Choose what is kept; nothing has
-        been overwritten yet.
+        Someone, or another window, has changed {titleOf(conflict, books)} since you opened it. Choose what is
+        kept; nothing has been overwritten yet.
       </p>
       {fields.length === 0 && <p>What was changed touches nothing that you wrote: yours can be saved.</p>}
       {fields.map((field) => (

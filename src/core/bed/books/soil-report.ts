@@ -71,6 +71,18 @@ const PPM_PER_PCT = 10_000;
 const CM_PER_INCH = 2.54;
 const NO_FINDINGS: ReadonlySet<Meaning> = new Set(['sample', 'date', 'depth', 'method']);
 
+/** How many columns of a header are known, and how many of them tell what was found, not only of which sample. */
+export function reportColumnsIn(header: readonly string[]): {
+  readonly known: number;
+  readonly findings: number;
+} {
+  const columns = header.flatMap((name, i) => columnOf(name, i) ?? []);
+  return {
+    known: columns.length,
+    findings: columns.filter(({ meaning }) => !NO_FINDINGS.has(meaning)).length,
+  };
+}
+
 /**
  * Samples of a laboratory's table, header first. Columns are known by their names, units by what stands in brackets
  * behind them. Throws InputError naming row and column for what cannot be read.
@@ -78,7 +90,7 @@ const NO_FINDINGS: ReadonlySet<Meaning> = new Set(['sample', 'date', 'depth', 'm
 export function soilReports(rows: readonly (readonly string[])[]): SoilReport[] {
   const [header = [], ...lines] = rows;
   const columns = header.flatMap((name, i) => columnOf(name, i) ?? []);
-  if (columns.every(({ meaning }) => NO_FINDINGS.has(meaning))) {
+  if (reportColumnsIn(header).findings === 0) {
     throw new InputError(['report'], 'noColumns');
   }
   return lines

@@ -4,7 +4,7 @@ import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { GardenImport } from './GardenImport.tsx';
 import { kindOf } from './import-form.ts';
 import { OutlineImport } from './OutlineImport.tsx';
-import { TableImport } from './TableImport.tsx';
+import { SheetImport } from './SheetImport.tsx';
 import { isWorkbook, sheetsOf, UnreadableWorkbook, type NamedGrid } from './workbook.ts';
 
 interface ImportWizardProps {
@@ -51,7 +51,7 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
       </div>
       <p>
         {books
-          ? 'A table (.xlsx, .ods, CSV, or copied out of a spreadsheet), a garden file of Vine Ledger, or outlines of beds as GeoJSON. It is only tried at first: nothing is written before you have seen what would be.'
+          ? 'A table (.xlsx, .ods, CSV, or copied out of a spreadsheet), the report of a soil laboratory, the log of a weather station, a garden file of Vine Ledger, or outlines of beds as GeoJSON. It is only tried at first: nothing is written before you have seen what would be.'
           : 'The file of a whole garden, as Vine Ledger makes it. It is only tried at first.'}
       </p>
       <div className="import-source">
@@ -87,10 +87,11 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
       )}
       {kind === 'outlines' && books && <OutlineImport key={text} text={text} source={source} />}
       {kind === 'table' && books && (
-        <TableImport
+        <SheetImport
           key={sheets ? `${fileName} ${sheets.length}` : text}
           content={sheets ?? text}
           source={source}
+          onClose={onClose}
         />
       )}
       {trouble !== null && (
