@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { figureText } from '../src/contract/tables/cells.ts';
 import type { GardenFile } from '../src/contract/garden-file.ts';
 import type { GardenBooks } from '../src/contract/garden-books.ts';
 import { blend } from '../src/core/yard/mixing/blend.ts';
@@ -77,8 +78,8 @@ describe('the terminal on a garden file', () => {
     const csv = rowsOf(
       vine('years', GARDEN, '--bed', bed.name, '--years', '5', '--today', TODAY, '--csv').stdout,
     );
-    expect(csv.map((row) => Number(row['organic_matter_pct']))).toEqual(
-      line.points.map(({ organicMatterPct }) => organicMatterPct),
+    expect(csv.map((row) => row['organic_matter_pct'])).toEqual(
+      line.points.map(({ organicMatterPct }) => figureText(organicMatterPct)),
     );
   });
 

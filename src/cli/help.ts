@@ -39,7 +39,7 @@ ${Object.values(COMMAND_HELP).join('\n\n')}
 
 A dash instead of a file name reads standard input. --today is today by the clock unless it is given.
 The exit code is 0 when all is well, 1 when a file was read and is not sound, 2 for anything else you can put right.
-The same figures as on the screen, unrounded. See docs/terminal.md.
+The same figures as on the screen: unrounded as JSON, with twelve digits as CSV. See docs/terminal.md.
 `;
 
 /** Help on one command, or on all of them. */

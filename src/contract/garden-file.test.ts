@@ -1,10 +1,14 @@
 import { refusalOf } from '../../tests/fixtures/refused.ts';
+import { Validator } from '@cfworker/json-schema';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import addFormatsModule from 'ajv-formats';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { gardenFileSchema, gardenFileSchemaText } from './garden-file-schema.ts';
-import { GARDEN_FILE_VERSION, readGardenFile, upgradeFile } from './garden-file.ts';
+import { GARDEN_FILE_VERSION, gardenFileText, readGardenFile, upgradeFile } from './garden-file.ts';
 import { GARDEN } from '../../tests/fixtures/books.ts';
 
+const addFormats = addFormatsModule.default;
 const stamp = { createdAt: '2024-03-01T08:00:00.000Z', updatedAt: '2024-03-01T08:00:00.000Z' };
 const bed = {
   id: 'bed',
@@ -43,6 +47,24 @@ describe('the garden file', () => {
     const formats = [...gardenFileSchemaText().matchAll(/"format": "([^"]+)"/g)].map(([, format]) => format);
     expect(new Set(formats)).toEqual(new Set(['date']));
     expect(formats.length).toBeGreaterThan(20);
+  });
+
+  it('is described so that two validators agree on what is one', () => {
+    const schema = gardenFileSchema() as { readonly $id: string; readonly $schema: string };
+    const ajv = new Ajv2020({ strict: true, strictTypes: false, allErrors: true });
+    addFormats(ajv);
+    const byAjv = ajv.compile(schema);
+    const other = new Validator(schema, '2020-12');
+    const verdicts = (file: unknown) => [byAjv(file), other.validate(file).valid];
+    const file = gardenFileText(readGardenFile(VERSION_1));
+    expect(verdicts(JSON.parse(file))).toEqual([true, true]);
+    const filed = JSON.parse(file) as { readonly beds: readonly [object] };
+    for (const wrong of [{ areaM2: -1 }, { name: '' }, { kind: 'lawn' }, { surprise: 1 }]) {
+      expect(verdicts({ ...filed, beds: [{ ...filed.beds[0], ...wrong }] })).toEqual([false, false]);
+    }
+    const seen = { temperatureC: 9, rainMm: 0, evapotranspirationMm: null, id: 'w', ...stamp };
+    expect(verdicts({ ...filed, weather: [{ ...seen, date: '2026-02-28' }] })).toEqual([true, true]);
+    expect(verdicts({ ...filed, weather: [{ ...seen, date: '2026-02-31' }] })).toEqual([false, false]);
   });
 
   it('is described by the schema in docs, which npm run schema writes', () => {

@@ -1,4 +1,5 @@
 import { refusalOf } from '../../tests/fixtures/refused.ts';
+import { check } from '@placemarkio/check-geojson';
 import { describe, expect, it } from 'vitest';
 import { bedOf } from '../../tests/fixtures/books.ts';
 import { outlinesAsGeoJson, readOutlines } from './geojson.ts';
@@ -17,6 +18,7 @@ describe('outlines as GeoJSON', () => {
       features: { geometry: { coordinates: number[][][] } }[];
     };
     expect(file.features).toHaveLength(1);
+    expect(check(JSON.stringify(file))).toEqual(file);
     const [ring = []] = file.features[0].geometry.coordinates;
     expect(ring.at(0)).toEqual(ring.at(-1));
     const [row] = readOutlines(JSON.stringify(file), [mapped]);

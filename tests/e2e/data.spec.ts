@@ -259,4 +259,15 @@ test('drawings are kept as pictures that stand alone', async ({ page }) => {
   );
   expect(png.subarray(1, 4).toString()).toBe('PNG');
   expect(png.length).toBeGreaterThan(10_000);
+  // The browser's own readers of both, apart from the page that made them.
+  const read = await page.evaluate(
+    async ([svgText, pngBase64]) => {
+      const { documentElement } = new DOMParser().parseFromString(svgText, 'image/svg+xml');
+      const bytes = Uint8Array.from(atob(pngBase64), (sign) => sign.codePointAt(0)!);
+      const { width, height } = await createImageBitmap(new Blob([bytes], { type: 'image/png' }));
+      return { svg: documentElement.nodeName, isWide: width > 300 && height > 100 };
+    },
+    [svg.toString(), png.toString('base64')] as const,
+  );
+  expect(read).toEqual({ svg: 'svg', isWide: true });
 });

@@ -1,8 +1,10 @@
 import { describeFinding } from '../../src/words/refusal-words.ts';
+import { parse as parseCsv } from 'csv-parse/sync';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ImportReport } from '../../src/contract/imports.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
+import { asCsv } from '../../src/contract/tables/csv.ts';
 import { GARDEN_TABLES, type Table } from '../../src/contract/tables/garden-tables.ts';
 import { likelyTable, recognize } from '../../src/contract/tables/recognize.ts';
 import { readRow, tableCells } from '../../src/contract/tables/table-rows.ts';
@@ -26,8 +28,7 @@ const send = async (table: Table, rows: object[], dryRun = false) => {
 };
 const recordsOf = (table: Table): readonly (object & { readonly id?: string })[] =>
   books[table.collection].filter((record) => table.holds?.(record) ?? true);
-const csvOf = (table: Table): string =>
-  Papa.unparse(tableCells(table, recordsOf(table), books), { newline: '\r\n' });
+const csvOf = (table: Table): string => asCsv(tableCells(table, recordsOf(table), books));
 
 /** As the wizard reads a file, with nothing changed by hand. */
 function readCsv(table: Table, csv: string) {
@@ -71,10 +72,24 @@ describe('tables of a garden', () => {
       );
       expect(report.rows).toEqual([]);
       expect(report.counts).toEqual({ added: 0, changed: 0, same: rows.length, rejected: 0 });
-      const [headers = []] = Papa.parse<string[]>(csv).data;
+      const cells = Papa.parse<string[]>(csv).data;
+      expect(parseCsv(csv)).toEqual(cells);
+      expect(csv).not.toMatch(/\d\.\d{12,}/);
+      const [headers = []] = cells;
       expect(likelyTable(GARDEN_TABLES, headers).id).toBe(table.id);
     },
   );
+
+  it('bring back a figure to its last digit that was written out with fewer', () => {
+    const table = GARDEN_TABLES.find(({ id }) => id === 'beds')!;
+    const bed = { ...books.beds[0], areaM2: 0.1 + 0.2 };
+    const csv = asCsv(tableCells(table, [bed], books));
+    expect(csv).toContain(',0.3,');
+    const [headers = [], cells = []] = Papa.parse<string[]>(csv).data;
+    const { mapping } = recognize(table, { headers, rows: [cells] }, 'metric');
+    const { record } = readRow({ table, cells, mapping, names: books, kept: () => bed });
+    expect(record).toMatchObject({ areaM2: bed.areaM2 });
+  });
 
   it('change only what a file says: a missing column leaves its field alone, an empty cell empties it', async () => {
     const table = GARDEN_TABLES.find(({ id }) => id === 'beds')!;

@@ -24,6 +24,12 @@ const ABOUT =
   /^(?:~|≈|±|ca\.?|circa|about|approx\.?|approximately|around|etwa|env\.?)\s*(?=[\d.,½¼¾⅓⅔⅛⅜⅝⅞])/i;
 const FRACTION = /[/⁄½¼¾⅓⅔⅛⅜⅝⅞]/;
 
+/** As many digits as any scale has, and none of those that binary fractions leave behind: 308.00000000000006 is 308. */
+const WRITTEN_DIGITS = 12;
+
+/** A figure as it stands in a file. */
+export const figureText = (value: number): string => String(Number(value.toPrecision(WRITTEN_DIGITS)));
+
 /** A figure; fractions and what was measured roughly too. */
 export function numberCell(text: string, style: Pick<CellStyle, 'decimal'>): Cell<number> {
   const told = text.trim().replace(ABOUT, '');

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { figureText } from './cells.ts';
 
 /** Rows under their headings; figures as figures. */
 export interface CsvTable {
@@ -14,7 +15,10 @@ const QUOTE = "'";
 /** A table as CSV by RFC 4180, in which nothing that somebody wrote is run as a formula. */
 export const asCsv = ({ fields, data }: CsvTable): string =>
   Papa.unparse(
-    { fields: [...fields], data: data.map((row) => [...row]) },
+    {
+      fields: [...fields],
+      data: data.map((row) => row.map((cell) => (typeof cell === 'number' ? figureText(cell) : cell))),
+    },
     { newline: '\r\n', escapeFormulae: FORMULA },
   );
 

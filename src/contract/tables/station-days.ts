@@ -1,4 +1,4 @@
-import { dateCell, numberCell } from './cells.ts';
+import { dateCell, figureText, numberCell } from './cells.ts';
 import { findTable } from './garden-tables.ts';
 import { dateOrdersIn, decimalIn, unitIn } from './recognize.ts';
 import { sheetParts, type Grid, type SheetParts } from './sheet-parts.ts';
@@ -61,9 +61,6 @@ function linesByDay({ parts, places }: StationFile): Map<string, (readonly strin
   return byDay;
 }
 
-/** Sums of decimal figures stay decimal figures. */
-const SAID_DIGITS = 10;
-
 /** What one day comes to: its mean temperature, the rain and the evapotranspiration of all of it. */
 function dayCells({ parts, places, decimal }: StationFile, lines: readonly (readonly string[])[]): string[] {
   const valuesAt = (reading: Reading): number[] => {
@@ -84,8 +81,7 @@ function dayCells({ parts, places, decimal }: StationFile, lines: readonly (read
     const isCountedUp = lines.length > 1 && COUNTED_UP.test(words(parts.headers[places[reading]!] ?? ''));
     return isCountedUp ? Math.max(...values) : values.reduce((sum, one) => sum + one, 0);
   };
-  const asText = (value: number | null): string =>
-    value === null ? '' : String(Number(value.toPrecision(SAID_DIGITS)));
+  const asText = (value: number | null): string => (value === null ? '' : figureText(value));
   return [
     asText(temperatures.length > 0 ? mean(temperatures) : null),
     asText(summed('rain')),

@@ -11,6 +11,7 @@ import {
   booleanCell,
   dateCell,
   figureAndRest,
+  figureText,
   jsonCell,
   numberCell,
   type Cell,
@@ -41,7 +42,8 @@ function cellText(value: unknown, column: Column, names: TableNames): string {
   if (value === undefined || value === null) return '';
   if (column.kind === 'boolean') return value === true ? 'yes' : 'no';
   if (column.kind === 'json') return JSON.stringify(value);
-  return typeof value === 'number' || typeof value === 'string' ? String(value) : JSON.stringify(value);
+  if (typeof value === 'number') return figureText(value);
+  return typeof value === 'string' ? value : JSON.stringify(value);
 }
 
 /** Records of a table as a header and rows of text. */
@@ -205,6 +207,10 @@ function keptFlat(table: Table, kept: object | undefined): Record<string, unknow
 
 const structuredCopy = (value: unknown): unknown => JSON.parse(JSON.stringify(value)) as unknown;
 
+/** A figure that was written out and not changed is the one that is kept, to its last digit. */
+const asKept = (read: unknown, kept: unknown): unknown =>
+  typeof kept === 'number' && typeof read === 'number' && figureText(kept) === figureText(read) ? kept : read;
+
 /** Reads one row. `kept` finds the record a row changes, by its id. */
 export function readRow({
   table,
@@ -244,7 +250,7 @@ export function readRow({
       return;
     }
     const read = readCell(text, column, { ...mapping, names, unit: mapping.units[i] ?? null });
-    if ('value' in read) setField(record, column.field, read.value);
+    if ('value' in read) setField(record, column.field, asKept(read.value, at(record, column.field)));
     else reasons.push(finding(read.trouble, column.header));
   });
   if (mapping.amountUnit !== null && at(record, 'amount') !== undefined && at(record, 'unit') === undefined) {

@@ -18,6 +18,7 @@ import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import { cropsByGroup, groupName } from '../../ui/garden/crop-choice.ts';
 import { ownCropFormOf, readOwnCrop, type OwnCropForm } from './own-crop-form.ts';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 interface OwnCropDialogProps {
   /** The crop to change; null for a new one. */
@@ -113,7 +114,7 @@ export function OwnCropDialog(props: OwnCropDialogProps) {
           crop.onSubmit(event);
         }}
       >
-        <Named {...crop} />
+        <Named {...crop} ownId={changing?.id} />
         <Figures {...crop} like={findLibraryCrop(crop.fields.likeCropId)!} />
         {otherTroubles(crop.troubles, SHOWN).map((sentence) => (
           <p key={sentence} className="field-trouble" role="alert">
@@ -139,7 +140,8 @@ const SHOWN = [
 
 type PartProps = Pick<ReturnType<typeof useOwnCrop>, 'fields' | 'set' | 'troubles'>;
 
-function Named({ fields, set, troubles }: PartProps) {
+function Named({ fields, set, troubles, ownId }: PartProps & { readonly ownId: string | undefined }) {
+  const sameName = useSameName('crops', fields.name, ownId);
   return (
     <>
       <p className="soft own-crop-lead">
@@ -151,6 +153,7 @@ function Named({ fields, set, troubles }: PartProps) {
           value={fields.name}
           onChange={(name) => set({ name })}
           trouble={troubles['name']}
+          hint={sameName}
           isNumber={false}
           width={230}
           autoFocus

@@ -8,6 +8,7 @@ import { Field } from '../../ui/forms/Field.tsx';
 import { troublesOf } from '../../ui/forms/troubles.ts';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { useOpening } from '../../app/use-opening.ts';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 interface SaveBuildUpProps {
   readonly gardenId: string;
@@ -37,6 +38,7 @@ export function SaveBuildUp({ gardenId, layers, entries, onClose }: SaveBuildUpP
     }),
   });
   const troubles = troublesOf(parsed, save.error);
+  const sameName = useSameName('buildUps', name);
   const keep = () => {
     if (parsed.success) save.mutate(parsed.data, { onSuccess: shut });
   };
@@ -55,7 +57,11 @@ export function SaveBuildUp({ gardenId, layers, entries, onClose }: SaveBuildUpP
       ]}
     >
       <form id={id} onSubmit={submitWith(keep)}>
-        <Field name="What do you call it?" trouble={wasTried ? Object.values(troubles)[0] : undefined}>
+        <Field
+          name="What do you call it?"
+          trouble={wasTried ? Object.values(troubles)[0] : undefined}
+          hint={sameName}
+        >
           {(control) => (
             <Input
               {...control}

@@ -11,6 +11,7 @@ import type { FiguresBasis } from '../../../records/material.ts';
 import { otherTroubles } from '../../ui/stock/use-stock-post.ts';
 import { OWN_FIGURES, readFigures, typedFigures } from '../../ui/materials/figure-fields.ts';
 import { FigureInputs, ofBasis } from '../../ui/materials/FigureInputs.tsx';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 type OwnFigure = Exclude<keyof FiguresBasis, 'type' | 'likeMaterialId'>;
 
@@ -41,6 +42,7 @@ function OwnForm({ gardenId, like, onMade, onClose }: MakeOwnProps & { readonly 
     submitWith,
     forget,
   } = useRecordForm(() => ({ name: '', typed: typedFigures(OWN_FIGURES, { ...like }, reader) }));
+  const sameName = useSameName('materials', name);
   const read = readFigures(OWN_FIGURES, typed, reader);
   const make = useMakeMaterial(gardenId);
   const troubles = sentencesOf(make.error);
@@ -76,6 +78,7 @@ function OwnForm({ gardenId, like, onMade, onClose }: MakeOwnProps & { readonly 
           value={name}
           onChange={(called) => set({ name: called })}
           trouble={troubles['name']}
+          hint={sameName}
           isNumber={false}
           width={220}
           autoFocus

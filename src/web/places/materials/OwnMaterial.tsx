@@ -15,6 +15,7 @@ import {
   type FigureField,
 } from '../../ui/materials/figure-fields.ts';
 import { FigureInputs, ofBasis } from '../../ui/materials/FigureInputs.tsx';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 const fieldsOf = ({ basis }: MaterialRecord): readonly FigureField[] =>
   basis.type === 'chips' ? CHIPS_FIGURES : OWN_FIGURES;
@@ -28,6 +29,7 @@ export function OwnMaterial({ material, onGone }: { material: MaterialRecord; on
     typed: typedFigures(fields, { ...material.basis }, reader),
   }));
   const { name, typed } = form.fields;
+  const sameName = useSameName('materials', name, material.id);
   const read = readFigures(fields, typed, reader);
   const change = useChangeMaterial();
   const remove = useRemoveMaterial();
@@ -56,6 +58,7 @@ export function OwnMaterial({ material, onGone }: { material: MaterialRecord; on
           onChange={(next) => form.set({ name: next })}
           width={230}
           trouble={troubles['name']}
+          hint={sameName}
         />
         <FigureInputs
           fields={fields}

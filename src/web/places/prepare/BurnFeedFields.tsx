@@ -11,6 +11,7 @@ import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { materialOptions } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import type { BurnFieldsProps, BurnForm, Load } from './burn-form.ts';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 /** What is burnt, how and when, load by load. */
 export function BurnFeedFields({ form, set, troubles, isNew }: BurnFieldsProps & { isNew: boolean }) {
@@ -18,6 +19,7 @@ export function BurnFeedFields({ form, set, troubles, isNew }: BurnFieldsProps &
   const measures = useMeasures();
   // A pile in stock has a moisture of its own.
   const isFromOutside = [form, ...form.moreLoads].some(({ source }) => source.startsWith('material:'));
+  const sameName = useSameName('lots', form.lotName);
   const charLots = books.lots.filter(({ id }) =>
     books.movements.some((one) => one.type === 'burn' && one.lotId === id),
   );
@@ -64,6 +66,7 @@ export function BurnFeedFields({ form, set, troubles, isNew }: BurnFieldsProps &
             isNumber={false}
             value={form.lotName}
             onChange={(lotName) => set({ lotName })}
+            hint={sameName}
             width={180}
           />
         )}

@@ -11,6 +11,7 @@ import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import { batchPosting, type BatchPlan, type BenchForm, type BenchPart } from './mix-form.ts';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 interface MakeBatchProps {
   readonly form: BenchForm;
@@ -39,6 +40,7 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
   const { send, troubles, isSaving } = useStockPost(books.garden.id);
   const navigate = useNavigate();
   const suggestion = `${MIX_PURPOSE_WORDS[form.purpose].replace(/^./, (first) => first.toUpperCase())}, ${books.today}`;
+  const sameName = useSameName('lots', plan.name);
   const isStopped = mixCautions(mix, parts).some(({ code }) => code === 'ashWithAmmonium');
   const isHot = plan.isHot ?? heatsUp(mix);
   const batch: BatchPlan = { ...plan, isHot, name: plan.name.trim() === '' ? suggestion : plan.name };
@@ -63,7 +65,7 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
           isNumber={false}
           value={plan.name}
           onChange={(name) => set({ name })}
-          hint={plan.name === '' ? `else: ${suggestion}` : undefined}
+          hint={plan.name === '' ? `else: ${suggestion}` : sameName}
           trouble={troubles['name']}
           width={250}
         />

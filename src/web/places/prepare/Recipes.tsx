@@ -16,6 +16,7 @@ import {
   type BenchForm,
   type BenchPart,
 } from './mix-form.ts';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 interface RecipesProps {
   readonly form: BenchForm;
@@ -97,6 +98,7 @@ function NameRecipe({ form, parts, onClose }: NameRecipeProps) {
   const reader = useReader();
   const save = useSaveRecipe(books.garden.id);
   const { fields, set, submitWith } = useRecordForm(() => ({ name: '' }));
+  const sameName = useSameName('recipes', fields.name);
   const saveRecipe = () =>
     save.mutate(
       {
@@ -118,6 +120,7 @@ function NameRecipe({ form, parts, onClose }: NameRecipeProps) {
         onChange={(name) => set({ name })}
         width={220}
         trouble={save.error?.message}
+        hint={sameName}
         autoFocus
       />
       <Button type="primary" htmlType="submit" loading={save.isPending}>

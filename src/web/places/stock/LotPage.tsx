@@ -37,6 +37,7 @@ import { LotTimeline } from './LotTimeline.tsx';
 import { useLot, useStock } from '../../ui/stock/use-stock.ts';
 import '../../ui/stock/stock.css';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 /** One lot: what it is, how it has moved and will, and its account. */
 export function LotPage() {
@@ -264,6 +265,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
   }));
   const { name, reserve, note } = fields;
   const kept = readQuantity(reserve, RESERVE, reader);
+  const sameName = useSameName('lots', name, lot.id);
   const change = useChangeLot();
   const remove = useRemoveLot();
   const restore = useRestoreLot();
@@ -303,6 +305,7 @@ function ChangeLot({ lot, gardenId, onClose }: { lot: LotRecord; gardenId: strin
           isNumber={false}
           value={name}
           onChange={(next) => set({ name: next })}
+          hint={sameName}
           width={260}
           autoFocus
         />

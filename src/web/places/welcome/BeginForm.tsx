@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { BED_KINDS, type BedKind } from '../../../records/vocabulary.ts';
@@ -8,7 +9,8 @@ import { quantityExample } from '../../../words/quantity-words.ts';
 import { KIND_WORDS } from '../../../words/stock-words.ts';
 import { BED_KIND_WORDS, TEXTURE_WORDS } from '../../../words/words.ts';
 import { sentencesOf } from '../../api/failures.ts';
-import { useBeginGarden, useMakeGarden } from '../../api/gardens.ts';
+import { sameNameHint } from '../../../words/same-name.ts';
+import { gardensQuery, useBeginGarden, useMakeGarden } from '../../api/gardens.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
 import { NameSelect } from '../../ui/forms/NameSelect.tsx';
@@ -153,6 +155,7 @@ function Question({
 }
 
 function Garden({ fields, reader, answer, guess, trouble, troubles }: Beginning) {
+  const { data } = useQuery(gardensQuery());
   const chooseMeasures = (measures: UnitSystem) => {
     const next = readerOf(measures);
     const months = climateInUnits(fields.place.months, reader, next);
@@ -161,7 +164,11 @@ function Garden({ fields, reader, answer, guess, trouble, troubles }: Beginning)
   return (
     <>
       <div className="band-fields">
-        <Field name="What is your garden called?" trouble={trouble('name')} hint={guess('name')}>
+        <Field
+          name="What is your garden called?"
+          trouble={trouble('name')}
+          hint={guess('name', sameNameHint(fields.name, data?.gardens ?? []))}
+        >
           {(control) => (
             <Input
               {...control}

@@ -30,6 +30,7 @@ import {
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { briefQuery, questionAbout } from '../../worker/questions.ts';
 import type { YearPartProps } from './SheetBody.tsx';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 type LayRecord = Extract<EntryRecord, { type: 'lay' }>;
 
@@ -85,6 +86,7 @@ export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
   });
   const { fields, set, wasTried, submitWith, forget } = useRecordForm(start);
   const { layerIds, to, lotName, date } = fields;
+  const sameName = useSameName('lots', lotName);
   const lift = useLift(bed.id);
   const takeBack = useTakeBack(books.garden.id);
   const offerUndo = useUndo();
@@ -157,6 +159,7 @@ export function LiftBand({ bed }: Omit<YearPartProps, 'sheet'>) {
               name="Call the pile"
               value={lotName}
               onChange={(next) => set({ lotName: next })}
+              hint={sameName}
               isNumber={false}
               width={200}
               trouble={wasTried && lotName.trim() === '' ? 'a name' : undefined}

@@ -18,6 +18,7 @@ import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
 import { useUndo } from '../../app/use-undo.tsx';
 import { formOf, newAct, readHabit, type ActForm, type HabitForm } from './habit-form.ts';
 import type { HabitDraftOnPage, Line } from './lines.ts';
+import { useSameName } from '../../ui/forms/use-same-name.ts';
 
 interface HabitEditorProps {
   readonly line: Line;
@@ -42,6 +43,7 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
   const names = { findMaterial: materialFinder(books), crops: books.crops };
   const record = useRecordForm<HabitForm>(() => formOf(line.name, habit, setting));
   const form = record.fields;
+  const sameName = useSameName('habits', form.name, line.kept?.id);
   const [isNew, setIsNew] = useState(0);
   const keep = useKeepHabit(books.garden.id);
   const change = useChangeHabit();
@@ -95,6 +97,7 @@ export function HabitEditor({ line, habit, onDraft, onKept, onDone }: HabitEdito
         value={form.name}
         onChange={(name) => set({ name })}
         trouble={read.troubles['name']}
+        hint={sameName}
         isNumber={false}
         width={200}
       />

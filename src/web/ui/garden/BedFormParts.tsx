@@ -15,13 +15,15 @@ import { gardenParts } from './parts.ts';
 import { blankShape, shapeOfKind, type ShapeForm } from './shape-form.ts';
 import { ShapeFields } from './ShapeFields.tsx';
 import type { WritingBed } from './use-bed-form.ts';
+import { useSameName } from '../forms/use-same-name.ts';
 
-export function NameAndKind({ fields, set, text, trouble, reader }: WritingBed) {
+export function NameAndKind({ id, fields, set, text, trouble, reader }: WritingBed) {
+  const sameName = useSameName('beds', fields.name, id);
   const { beds } = useBooks();
   const partsId = useId();
   return (
     <>
-      <Field name="Name" trouble={trouble('name')}>
+      <Field name="Name" trouble={trouble('name')} hint={sameName}>
         {(control) => <Input {...control} {...text('name', 170)} autoFocus />}
       </Field>
       <Field name="Part of the garden" trouble={trouble('part')} hint="groups many beds">

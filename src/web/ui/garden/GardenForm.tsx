@@ -1,8 +1,10 @@
+import { useQuery } from '@tanstack/react-query';
 import { Button, Input, Segmented } from 'antd';
 import { useMemo } from 'react';
 import { gardenChange, type GardenRecord } from '../../../records/garden.ts';
 import { SCHOOLS } from '../../../records/vocabulary.ts';
-import { useChangeGarden } from '../../api/gardens.ts';
+import { gardensQuery, useChangeGarden } from '../../api/gardens.ts';
+import { sameNameHint } from '../../../words/same-name.ts';
 import { SCHOOL_NAMES, schoolWords } from '../../../words/school-words.ts';
 import { climateInUnits } from './climate-form.ts';
 import { ClimatePicture } from './ClimatePicture.tsx';
@@ -44,6 +46,7 @@ export function GardenForm({ garden, onClose }: GardenFormProps) {
     const months = climateInUnits(place.months, reader, readerOf(chosen));
     set({ measures: chosen, place: { ...place, months } });
   };
+  const { data } = useQuery(gardensQuery());
   const save = () => {
     if (!parsed.success || !isFound) return;
     const onSuccess = () => {
@@ -55,7 +58,11 @@ export function GardenForm({ garden, onClose }: GardenFormProps) {
 
   return (
     <form className="garden-form" aria-label="Change the garden" onSubmit={submitWith(save)}>
-      <Field name="What is your garden called?" trouble={wasTried ? troubles['name'] : undefined}>
+      <Field
+        name="What is your garden called?"
+        trouble={wasTried ? troubles['name'] : undefined}
+        hint={sameNameHint(name, data?.gardens ?? [], id)}
+      >
         {(control) => (
           <Input
             {...control}

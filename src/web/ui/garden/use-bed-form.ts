@@ -69,6 +69,7 @@ export function useBedForm({ gardenId, changing, onKept }: BedFormProps) {
     ...form,
     figures,
     reader,
+    id,
     isNew: changing === null,
     trouble: (field: string) => (wasTried ? troubles[field] : undefined),
     isSaving: makeBeds.isPending || changeBed.isPending,

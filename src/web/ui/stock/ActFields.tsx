@@ -10,6 +10,7 @@ import { FigureInputs } from '../materials/FigureInputs.tsx';
 import { LOT_FORM_WORDS } from '../../../words/stock-words.ts';
 import type { ActForm } from './act-form.ts';
 import { useProbe } from './use-instruments.ts';
+import { useSameName } from '../forms/use-same-name.ts';
 
 interface FieldsProps {
   readonly form: ActForm;
@@ -20,6 +21,7 @@ interface FieldsProps {
 /** How much goes where. */
 export function MoveFields({ form, set, troubles, lot }: FieldsProps & { lot: LotRecord }) {
   const books = useBooks();
+  const sameName = useSameName('lots', form.newName);
   return (
     <>
       <AmountField
@@ -46,6 +48,7 @@ export function MoveFields({ form, set, troubles, lot }: FieldsProps & { lot: Lo
             isNumber={false}
             value={form.newName}
             onChange={(newName) => set({ newName })}
+            hint={sameName}
             width={200}
           />
           <Choice

@@ -8,6 +8,7 @@ import { describedAnew, type ChipsForm } from '../materials/chips-form.ts';
 import { LOAD_CHIPS_FIGURES } from '../materials/figure-fields.ts';
 import { FigureInputs, ofBasis } from '../materials/FigureInputs.tsx';
 import type { ReceiveForm } from './receive-form.ts';
+import { useSameName } from '../forms/use-same-name.ts';
 
 const SEASON_WORDS: Record<CuttingSeason | 'unknown', string> = {
   unknown: 'nobody knows',
@@ -57,6 +58,7 @@ interface LotFieldsProps {
 /** Where it goes, and how it is kept there. */
 export function LotFields({ form, set, name, troubles }: LotFieldsProps) {
   const books = useBooks();
+  const sameName = useSameName('lots', form.name);
   const isNew = form.lotId === '';
   return (
     <div className="band-fields">
@@ -78,7 +80,7 @@ export function LotFields({ form, set, name, troubles }: LotFieldsProps) {
             value={form.name}
             onChange={(value) => set({ name: value })}
             trouble={troubles['name']}
-            hint={form.name === '' ? `else: ${name}` : undefined}
+            hint={form.name === '' ? `else: ${name}` : sameName}
             width={220}
           />
           <Choice
