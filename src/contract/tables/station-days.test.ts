@@ -13,7 +13,7 @@ DATE,PRCP,TMAX,TMIN
 2026-05-01,3.2,18,7
 2026-05-02,0,21.5,9.5`),
     ).toEqual([
-      ['date', 'temperature_c', 'rain_mm', 'evapotranspiration_mm'],
+      ['date', 'temperature', 'rain', 'evapotranspiration'],
       ['2026-05-01', '12.5', '3.2', ''],
       ['2026-05-02', '15.5', '0', ''],
     ]);
@@ -26,7 +26,7 @@ Date/Time,Outdoor Temperature (°F),Dew Point (°F),Hourly Rain (in),Rain Rate (
 5/13/2026 23:00,48,40,0.25,1
 5/14/2026 00:00,46,40,0,0`),
     ).toEqual([
-      ['date', 'temperature_c (F)', 'rain_mm (in)', 'evapotranspiration_mm'],
+      ['date', 'temperature (F)', 'rain (in)', 'evapotranspiration'],
       ['2026-05-13', '49', '0.35', ''],
       ['2026-05-14', '46', '0', ''],
     ]);
@@ -39,7 +39,7 @@ Datum;Zeit;Temp;Daily rain;ET
 13.05.2026;16:00;15,5;2,4;1,2
 14.05.2026;08:00;11;0;0`),
     ).toEqual([
-      ['date', 'temperature_c', 'rain_mm', 'evapotranspiration_mm'],
+      ['date', 'temperature', 'rain', 'evapotranspiration'],
       ['2026-05-13', '12.5', '2.4', '1.2'],
       ['2026-05-14', '11', '0', '0'],
     ]);

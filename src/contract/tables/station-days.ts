@@ -95,7 +95,8 @@ const WEATHER = findTable('weather')!;
 function headerOf(field: string, own: string | undefined): string {
   const column = WEATHER.columns.find((one) => one.field === field)!;
   const unit = own === undefined ? null : unitIn(words(own), column);
-  return unit ? `${column.header} (${unit.name})` : column.header;
+  const name = field.replace(/(C|Mm)$/, '');
+  return unit ? `${name} (${unit.name})` : name;
 }
 
 /** What a file must have to be a station's: days, rain, and temperatures in one of the two ways. */
