@@ -309,7 +309,7 @@ export function amountWords({
   readonly byYear: number;
 }): string {
   const words = (amount: number, digits?: number) => plainFigure(amount * perUnit, digits);
-  const withUnit = (amount: number) => `${words(amount, 2)} ${unit}`;
+  const withUnit = (amount: number) => `${words(amount)} ${unit}`;
   switch (own.status) {
     case 'notNeeded':
       return `The target is met in year ${byYear} without any of it.`;

@@ -163,6 +163,10 @@ onDemo.describe('years on the demo', () => {
     await expect(page.getByRole('list', { name: 'Limits that are passed' })).toContainText(
       'of phosphorus a year',
     );
+    const search = page.getByRole('group', { name: 'Find the amount' });
+    await search.getByLabel('to get there by year').fill('3');
+    await search.getByRole('button', { name: 'Find the amount' }).click();
+    await expect(search.getByText(/on Ternhollow by year 3/)).toContainText('thick each time');
     await page.getByText('All carbon', { exact: true }).click();
     await expect(page.getByRole('group', { name: /All carbon of/ })).toBeVisible();
 

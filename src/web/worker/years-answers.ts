@@ -22,6 +22,7 @@ import {
   type Target,
   type YearPoint,
   amountFor,
+  asOneBed,
   booksAsPlanned,
   booksWithHabit,
   checkHabit,
@@ -29,6 +30,7 @@ import {
   endOfYears,
   habitSoFar,
   runYears,
+  sampledSoilKgPerM2,
   shareBed,
   shareGains,
   withMinerals,
@@ -173,7 +175,9 @@ export function yearsLine(asked: YearsAsked): YearsLine | null {
   };
 }
 
-export interface AmountAsked extends YearsAsked {
+export interface AmountAsked extends Omit<YearsAsked, 'bed'> {
+  /** Null for all beds of the plan as one. */
+  readonly bed: number | null;
   /** Which act of the habit is varied; it lays something. */
   readonly act: number;
   readonly target: Target;
@@ -184,32 +188,59 @@ export interface AmountAsked extends YearsAsked {
 const MOST_AT_A_TIME_CM = 25;
 const TOLERANCE_SHARE = 0.002;
 
+/** The years of one bed under a habit, as they are asked for. */
+function pointsUnder(
+  opened: OpenPlan,
+  books: BedBooks,
+  { habit, byYear, draw }: Pick<AmountAsked, 'byYear' | 'draw'> & { readonly habit: Habit | null },
+): readonly YearPoint[] {
+  const course = courseFor({ opened, books, habit, years: byYear });
+  const drawn = draw === null ? course.scenario : drawScenario(course.scenario, DRAW_SEED, draw).scenario;
+  return withMinerals(runYears(drawn, opened.today, byYear).points, course.books, opened.findMaterial);
+}
+
+/** The same habit with another amount of one act; without the act where the amount is 0. */
+const withAmount = (habit: Habit, act: number, amount: number): Habit => ({
+  ...habit,
+  acts: habit.acts.flatMap((one, i) => {
+    if (i !== act || one.type !== 'lay') return [one];
+    return amount > 0 ? [{ ...one, amount }] : [];
+  }),
+});
+
 /** The amount of an act with which a target is met in time; null when the plan is not open or the act lays nothing. */
 export function yearsAmount(asked: AmountAsked): AmountAnswer | null {
   checkTarget(asked.target);
   const opened = open.get(asked.plan);
-  if (!opened) return null;
-  const books = booksFor(opened, asked.bed);
-  const habit = habitOn(opened, books, opened.plan.habits[asked.habit] ?? 'planned');
-  const act = habit?.acts[asked.act];
-  if (!habit || act?.type !== 'lay') return null;
+  const habit = opened?.plan.habits[asked.habit] ?? 'planned';
+  if (!opened || typeof habit === 'string') return null;
+  const act = habit.acts[asked.act];
+  if (act?.type !== 'lay') return null;
   const most = mostOf(act, opened.findMaterial);
-  const pointsWith = (amount: number): readonly YearPoint[] => {
-    const acts = habit.acts.flatMap((one, i) =>
-      i !== asked.act ? [one] : amount > 0 ? [{ ...act, amount }] : [],
+  const beds = (asked.bed === null ? opened.plan.bedIds.map((_, i) => i) : [asked.bed]).map((bed) => {
+    const books = booksFor(opened, bed);
+    return { books, followsPlan: habitOn(opened, books, habit) === null };
+  });
+  // What keeps to its plan comes out the same whatever the amount.
+  const planned = beds.map(({ books, followsPlan }) =>
+    followsPlan ? pointsUnder(opened, books, { ...asked, habit: null }) : null,
+  );
+  const pointsWith = (amount: number): readonly YearPoint[] =>
+    asOneBed(
+      beds.map(({ books }, i) => ({
+        areaM2: books.bed.areaM2,
+        soilMassKgPerM2: sampledSoilKgPerM2(books.bed),
+        points:
+          planned[i] ?? pointsUnder(opened, books, { ...asked, habit: withAmount(habit, asked.act, amount) }),
+      })),
     );
-    const course = courseFor({ opened, books, habit: { ...habit, acts }, years: asked.byYear });
-    const drawn =
-      asked.draw === null ? course.scenario : drawScenario(course.scenario, DRAW_SEED, asked.draw).scenario;
-    return withMinerals(
-      runYears(drawn, opened.today, asked.byYear).points,
-      course.books,
-      opened.findMaterial,
-    );
-  };
   const { target, byYear } = asked;
-  // The draws only say how far the amount may be off.
-  const limits = asked.draw === null ? { climate: books.site.climate, entries: books.entries } : null;
+  const [first] = beds;
+  if (!first) return null;
+  const { site, entries } = first.books;
+  // The draws only say how far the amount may be off. Of the whole garden, soil tests of single beds are left out.
+  const limits =
+    asked.draw === null ? { climate: site.climate, entries: asked.bed === null ? [] : entries } : null;
   return amountFor({ target, byYear, most, tolerance: most * TOLERANCE_SHARE, limits }, pointsWith);
 }
 

@@ -1,3 +1,4 @@
+import { SOIL_DEFAULTS } from '../../model/index.ts';
 import type { YearPoint } from './run-years.ts';
 
 /** The years of one bed of several. */
@@ -7,6 +8,10 @@ export interface BedYears {
   readonly soilMassKgPerM2: number;
   readonly points: readonly YearPoint[];
 }
+
+/** Mass of the soil that a laboratory would sample, kg/m2: 1 g/cm3 of it, 1 cm deep, weighs 10. */
+export const sampledSoilKgPerM2 = ({ bulkDensityGPerCm3 }: { readonly bulkDensityGPerCm3: number }): number =>
+  bulkDensityGPerCm3 * SOIL_DEFAULTS.samplingDepthCm * 10;
 
 /**
  * Several beds as one, per m2 of them all: amounts by area, organic matter by mass of soil. All have the same years; at

@@ -94,6 +94,19 @@ describe('the amount that reaches a target in time', () => {
     const rich = (amount: number) => saturating(amount).map((point) => ({ ...point, phosphorusMeanG: 9 }));
     expect(amountFor({ ...search, limits }, rich)).toMatchObject({ way: { passed: [], within: null } });
   });
+  it('a limit that stands in one year all the same counts in the others', () => {
+    const limits = { climate: MILD, entries: [] };
+    const rich = (amount: number) =>
+      saturating(amount).map((point) => ({
+        ...point,
+        phosphorusMeanG: point.yearsAhead === 1 ? 9 : 3 * amount,
+      }));
+    const { way } = amountFor({ ...search, target: { ...sixPct, pct: 6.5 }, limits }, rich) as {
+      way: WayThere;
+    };
+    expect(way.passed).toMatchObject([{ yearsAhead: 2, limit: { code: 'phosphorus' } }]);
+    expect(way.within!.amount).toBeCloseTo(4 / 3, 5);
+  });
   it('a year beyond what is followed is refused', () => {
     expect(refusalOf(() => amountFor({ ...search, byYear: 40 }, saturating))).toMatch(/byYear lies beyond/);
   });

@@ -1,7 +1,7 @@
 import { InputError, requireNumber } from '../../../refusals/input-error.ts';
 import { bracketedRoot } from '../../ground/index.ts';
 import type { YearPoint } from './run-years.ts';
-import { type LimitSetting, type YearLimit, limitsOfYears } from './year-limits.ts';
+import { type LimitSetting, type YearLimit, limitsYearByYear, worstOfEach } from './year-limits.ts';
 
 /** What somebody wants to have reached. */
 export type Target =
@@ -121,7 +121,7 @@ export interface AmountSearch {
 }
 
 /**
- * The limits that an amount passes and none of it does not, and the most that does not. Amounts between are halved until
+ * The limits that an amount passes in years in which none of it does not, and the most that passes none. Amounts between are halved until
  * they are within the tolerance.
  */
 function wayThere(
@@ -130,9 +130,10 @@ function wayThere(
   pointsWith: (amount: number) => readonly YearPoint[],
 ): WayThere {
   if (!limits) return { passed: [], within: null };
-  const standing = limitsOfYears(pointsWith(0), limits).map(({ limit }) => limit.code);
+  const key = ({ yearsAhead, limit }: YearLimit) => `${limit.code} ${yearsAhead}`;
+  const standing = new Set(limitsYearByYear(pointsWith(0), limits).map(key));
   const passedBy = (points: readonly YearPoint[]) =>
-    limitsOfYears(points, limits).filter(({ limit }) => !standing.includes(limit.code));
+    worstOfEach(limitsYearByYear(points, limits).filter((one) => !standing.has(key(one))));
   const passed = passedBy(pointsWith(amount));
   if (passed.length === 0) return { passed, within: null };
   let [low, high] = [0, amount];

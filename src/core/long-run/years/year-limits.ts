@@ -44,6 +44,22 @@ export function limitsOfYears(points: readonly YearPoint[], { climate, entries }
   ];
 }
 
+/** The limits that are passed in each of the years. */
+export const limitsYearByYear = (points: readonly YearPoint[], setting: LimitSetting): YearLimit[] =>
+  points.flatMap((point) => limitsOfYears([point], setting));
+
+const gramsOf = ({ limit }: YearLimit): number => ('gPerM2' in limit ? limit.gPerM2 : limit.gPerM2Year);
+
+/** Each limit once, in the year in which it is passed most. */
+export function worstOfEach(limits: readonly YearLimit[]): YearLimit[] {
+  const worst = new Map<string, YearLimit>();
+  for (const one of limits) {
+    const before = worst.get(one.limit.code);
+    if (!before || gramsOf(one) > gramsOf(before)) worst.set(one.limit.code, one);
+  }
+  return [...worst.values()];
+}
+
 const manureLimit = ({ manureNitrogenG, day }: YearPoint): BedLimit[] =>
   manureNitrogenG > ORGANIC_NITROGEN_YEARLY_G_PER_M2
     ? [

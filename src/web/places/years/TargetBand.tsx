@@ -54,6 +54,8 @@ const TYPE_WORDS: Record<TargetType, string> = {
   lastingCarbon: 'lasting carbon',
 };
 const AMOUNT_DRAWS = 12;
+/** Of a garden every draw runs every bed. */
+const GARDEN_DRAWS = 4;
 
 export interface TargetForm {
   readonly type: TargetType;
@@ -133,11 +135,7 @@ export function TargetBand({ view, plan, form, setForm }: TargetBandProps) {
           {view.beds.map((bed) => (
             <Reached key={bed.id} bed={bed} target={onBed(read.target, bed)} years={view.years} />
           ))}
-          {plan.sparesPaths ? (
-            <p className="soft hint">To find an amount, look at one bed or two.</p>
-          ) : (
-            <AmountSearch view={view} plan={plan} target={read.target} />
-          )}
+          <AmountSearch view={view} plan={plan} target={read.target} />
         </>
       )}
     </section>
@@ -223,12 +221,13 @@ function AmountSearch({ view, plan, target }: AmountSearchProps) {
     const about = { target: targetWords(target, measures), choice, year };
     setState({ ...about, found: [], isSearching: true, refusal: null });
     const found: FoundOnBed[] = [];
-    for (const [bed, viewed] of view.beds.entries()) {
-      const own = { ...plan, key: `${plan.key} ${bed}` };
+    for (const [i, viewed] of view.beds.entries()) {
+      const own = { ...plan, key: `${plan.key} ${i}` };
+      const bed = viewed.bed ? i : null;
       const answer = await findAmount({
         plan: own,
         asked: { bed, habit: choice.habit, act: choice.act, target: onBed(target, viewed), byYear: year },
-        draws: AMOUNT_DRAWS,
+        draws: bed === null ? GARDEN_DRAWS : AMOUNT_DRAWS,
         signal: ending.signal,
         onRefusal: (refusal) => setState((before) => before && { ...before, refusal, isSearching: false }),
       });

@@ -10,6 +10,7 @@ import {
   bandOfYears,
   isDrawn,
   widenedByOpinions,
+  sampledSoilKgPerM2,
 } from '../../../core/long-run/index.ts';
 import type { Line } from './lines.ts';
 import { lineKey, type Followed, type FollowedLine } from './use-years.ts';
@@ -53,13 +54,11 @@ export function likelyBand(line: ViewedLine, measure: YearMeasure): Band | null 
 }
 
 export const SAMPLED_DEPTH_CM = SOIL_DEFAULTS.samplingDepthCm;
-const soilMassKgPerM2 = ({ bulkDensityGPerCm3 }: BedRecord): number =>
-  bulkDensityGPerCm3 * SAMPLED_DEPTH_CM * 10;
 
 /** Over the soil of all of them. */
 function pctPerCarbonG(beds: readonly BedRecord[]): number {
   const areaM2 = beds.reduce((sum, bed) => sum + bed.areaM2, 0);
-  const soilKg = beds.reduce((sum, bed) => sum + soilMassKgPerM2(bed) * bed.areaM2, 0);
+  const soilKg = beds.reduce((sum, bed) => sum + sampledSoilKgPerM2(bed) * bed.areaM2, 0);
   return (100 * ORGANIC_MATTER_PER_CARBON) / ((1000 * soilKg) / areaM2);
 }
 
@@ -128,7 +127,7 @@ function gardenLine({
     asOneBed(
       beds.map((bed, b) => ({
         areaM2: bed.areaM2,
-        soilMassKgPerM2: soilMassKgPerM2(bed),
+        soilMassKgPerM2: sampledSoilKgPerM2(bed),
         points: pointsOf(all[b]!),
       })),
     );
