@@ -167,6 +167,12 @@ onDemo.describe('years on the demo', () => {
     await search.getByLabel('to get there by year').fill('3');
     await search.getByRole('button', { name: 'Find the amount' }).click();
     await expect(search.getByText(/on Ternhollow by year 3/)).toContainText('thick each time');
+    const together = region(page, 'What it is worth').getByRole('table', {
+      name: /^Ternhollow, over 5 years/,
+    });
+    await expect(together.getByRole('row', { name: 'Compost yearly' })).toContainText(
+      /\d+ barrows, .* h a year/,
+    );
     await page.getByText('All carbon', { exact: true }).click();
     await expect(page.getByRole('group', { name: /All carbon of/ })).toBeVisible();
 

@@ -50,7 +50,7 @@ export {
   checkTarget,
   targetOdds,
 } from './years/targets.ts';
-export { NO_PRICES, type Prices, type Worth, worthOf } from './years/worth.ts';
+export { NO_PRICES, type Prices, type Worth, worthOf, worthTogether } from './years/worth.ts';
 export {
   YEAR_MEASURES,
   type YearMeasure,

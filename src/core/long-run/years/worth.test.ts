@@ -5,7 +5,7 @@ import { findLibraryMaterial } from '../../ground/materials/library.ts';
 import { habitFromTemplate } from './habit-templates.ts';
 import { nutrientsHeldMol, waterHeldMm } from './held-more.ts';
 import type { YearPoint } from './run-years.ts';
-import { checkPrices, NO_PRICES, worthOf } from './worth.ts';
+import { checkPrices, NO_PRICES, worthOf, worthTogether } from './worth.ts';
 
 const year = (yearsAhead: number, change: Partial<YearPoint>): YearPoint =>
   ({
@@ -49,6 +49,25 @@ describe('what a habit is worth on ten square meters', () => {
     expect(worth.potassiumKg).toBeCloseTo(dryKg * 0.007, 9);
     expect(worth.trips).toBeGreaterThanOrEqual(2 * Math.ceil(200 / 85));
     expect(worth.hours).toBeCloseTo((worth.trips * 8) / 60, 9);
+  });
+  it('of two beds is that of both, in money only where both have a price', () => {
+    const habit = habitFromTemplate('compostYearly');
+    const prices = { ...NO_PRICES, hour: 2 };
+    const one = worthOf({ habit, points: rich, bare, setting: { ...setting, prices } });
+    const both = worthTogether([one, one]);
+    for (const field of [
+      'nitrogenGivenKg',
+      'phosphorusKg',
+      'trips',
+      'hours',
+      'money',
+      'humusCarbonKg',
+    ] as const) {
+      expect(both[field]).toBeCloseTo(2 * one[field]!, 9);
+    }
+    expect(both.waterL).toEqual({ low: 2 * one.waterL.low, high: 2 * one.waterL.high });
+    expect(both.years).toBe(one.years);
+    expect(worthTogether([one, { ...one, money: null }]).money).toBeNull();
   });
   it('in money is what is told a price, hours taken off', () => {
     const worth = worthOf({

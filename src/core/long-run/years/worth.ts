@@ -116,6 +116,34 @@ export function worthOf({
   };
 }
 
+/** What a habit is worth on several beds together, over the same years; at least one bed. */
+export function worthTogether(beds: readonly Worth[]): Worth {
+  const sum = (read: (one: Worth) => number) => beds.reduce((all, one) => all + read(one), 0);
+  const held = (read: (one: Worth) => MoreHeld): MoreHeld => ({
+    low: sum((one) => read(one).low),
+    high: sum((one) => read(one).high),
+  });
+  return {
+    years: beds[0].years,
+    nitrogenGivenKg: sum((one) => one.nitrogenGivenKg),
+    nitrogenBoughtKg: sum((one) => one.nitrogenBoughtKg),
+    feedAvoidedNitrogenKg: sum((one) => one.feedAvoidedNitrogenKg),
+    phosphorusKg: sum((one) => one.phosphorusKg),
+    potassiumKg: sum((one) => one.potassiumKg),
+    trips: sum((one) => one.trips),
+    hours: sum((one) => one.hours),
+    money: beds.some(({ money }) => money === null) ? null : sum((one) => one.money!),
+    humusCarbonKg: sum((one) => one.humusCarbonKg),
+    lastingCharKg: [
+      sum((one) => one.lastingCharKg[0]),
+      sum((one) => one.lastingCharKg[1]),
+      sum((one) => one.lastingCharKg[2]),
+    ],
+    waterL: held(({ waterL }) => waterL),
+    nutrientsMol: held(({ nutrientsMol }) => nutrientsMol),
+  };
+}
+
 function laidOver(habit: Habit, years: number, { bed, findMaterial }: WorthSetting) {
   const sum = { phosphorusKg: 0, potassiumKg: 0, trips: 0, hours: 0 };
   for (const act of habit.acts) {

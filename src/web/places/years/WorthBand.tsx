@@ -2,9 +2,17 @@ import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
+import type { BedRecord } from '../../../records/bed.ts';
 import type { Habit } from '../../../records/habit.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
-import { NO_PRICES, type Prices, type Worth, textureOf, worthOf } from '../../../core/long-run/index.ts';
+import {
+  NO_PRICES,
+  type Prices,
+  type Worth,
+  textureOf,
+  worthOf,
+  worthTogether,
+} from '../../../core/long-run/index.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { useChangeGarden } from '../../api/gardens.ts';
@@ -24,7 +32,6 @@ export function WorthBand({ view }: WorthBandProps) {
   const books = useBooks();
   const [isPricing, setIsPricing] = useState(false);
   const prices = books.garden.prices ?? NO_PRICES;
-  const beds = view.beds.filter((bed) => bed.bed !== null);
   return (
     <section aria-label="What it is worth" className="band worth-band">
       <div className="years-chart-head">
@@ -34,10 +41,7 @@ export function WorthBand({ view }: WorthBandProps) {
         </Button>
       </div>
       {isPricing && <PricesForm onClose={() => setIsPricing(false)} />}
-      {beds.length === 0 && (
-        <p className="soft hint">Look at one bed or two to see what a habit is worth there.</p>
-      )}
-      {beds.map((bed) => (
+      {view.beds.map((bed) => (
         <BedWorth key={bed.id} bed={bed} prices={prices} />
       ))}
       <details>
@@ -74,12 +78,14 @@ function BedWorth({ bed, prices }: BedWorthProps) {
   const others = bed.lines.filter((line) => line !== bare && typeof line.line.followed !== 'string');
   if (others.length === 0) return <p className="soft hint">Compare a habit that lays something.</p>;
   const rows = others.map((line) => ({ line, worth: worthOfLine({ line, bare, bed, books, prices }) }));
+  const about = [
+    `${bed.name}, over ${rows[0]!.worth.years} years`,
+    ...(bed.bed ? [textureWords(bed.bed)] : []),
+  ];
   return (
     <div className="table-scroll">
       <table className="figures-table worth">
-        <caption>
-          {bed.name}, over {rows[0]!.worth.years} years, {textureWords(bed)}
-        </caption>
+        <caption>{about.join(', ')}</caption>
         <thead>
           <tr>
             <th scope="col">Habit</th>
@@ -108,32 +114,49 @@ const isNothing = (followed: ViewedLine['line']['followed']): boolean =>
   typeof followed !== 'string' && followed.acts.length === 0;
 
 const TEXTURE_WORDS = { sand: 'sandy ground', loam: 'loam', clay: 'clay' } as const;
-const textureWords = ({ bed }: ViewedBed): string => TEXTURE_WORDS[textureOf(bed!.clayPct)];
+const textureWords = ({ clayPct }: BedRecord): string => TEXTURE_WORDS[textureOf(clayPct)];
 
-const worthOfLine = ({
-  line,
-  bare,
-  bed,
-  books,
-  prices,
-}: {
+const NOTHING: Habit = { acts: [], keepsCrops: true };
+
+interface WorthOfLine {
   readonly line: ViewedLine;
   readonly bare: ViewedLine;
   readonly bed: ViewedBed;
   readonly books: GardenBooks;
   readonly prices: Prices;
-}): Worth =>
-  worthOf({
-    habit: line.line.followed as Habit,
+  /** It keeps to its plan, whatever the habit. */
+  readonly isSpared?: boolean;
+}
+
+/** Of a whole garden, that of its beds together; on its paths nothing is laid by a habit. */
+function worthOfLine({ line, bare, bed, books, prices, isSpared = false }: WorthOfLine): Worth {
+  if (bed.bed === null) {
+    const at = (part: ViewedBed, { place }: ViewedLine) => part.lines.find((one) => one.place === place)!;
+    return worthTogether(
+      bed.parts.map((part) =>
+        worthOfLine({
+          line: at(part, line),
+          bare: at(part, bare),
+          bed: part,
+          books,
+          prices,
+          isSpared: part.bed?.kind === 'path',
+        }),
+      ),
+    );
+  }
+  return worthOf({
+    habit: isSpared ? NOTHING : (line.line.followed as Habit),
     points: line.points,
     bare: bare.points,
     setting: {
-      bed: bed.bed!,
+      bed: bed.bed,
       findMaterial: materialFinder(books),
       prices,
       depthCm: SAMPLED_DEPTH_CM,
     },
   });
+}
 
 function WorthRow({ line, worth }: { line: ViewedLine; worth: Worth }) {
   const measures = useMeasures();

@@ -35,6 +35,8 @@ export interface ViewedBed {
   /** The bed itself; null for the whole garden. */
   readonly bed: BedRecord | null;
   readonly lines: readonly ViewedLine[];
+  /** The beds of a whole garden; none of a single bed. */
+  readonly parts: readonly ViewedBed[];
 }
 
 /** What the page shows: nothing but lines that are there. */
@@ -83,6 +85,17 @@ export function viewOf({
   if (plan.sparesPaths !== isGarden) return null;
   const known = ({ id }: BedRecord, line: Line): FollowedLine | undefined =>
     followed.lines.get(lineKey(plan.bedIds.indexOf(id), plan.lineIds.indexOf(line.id)));
+  const single: ViewedBed[] = beds.map((bed) => ({
+    id: bed.id,
+    name: bed.name,
+    areaM2: bed.areaM2,
+    bed,
+    parts: [],
+    lines: lines.flatMap((line, place) => {
+      const one = known(bed, line);
+      return one ? [{ line, place, ...one, pctPerCarbonG: pctPerCarbonG([bed]) }] : [];
+    }),
+  }));
   const viewed: ViewedBed[] = isGarden
     ? [
         {
@@ -90,21 +103,13 @@ export function viewOf({
           name: garden.name,
           areaM2: beds.reduce((sum, { areaM2 }) => sum + areaM2, 0),
           bed: null,
+          parts: single,
           lines: lines.flatMap((line, place) =>
             gardenLine({ line, place, beds, known: beds.map((bed) => known(bed, line)) }),
           ),
         },
       ]
-    : beds.map((bed) => ({
-        id: bed.id,
-        name: bed.name,
-        areaM2: bed.areaM2,
-        bed,
-        lines: lines.flatMap((line, place) => {
-          const one = known(bed, line);
-          return one ? [{ line, place, ...one, pctPerCarbonG: pctPerCarbonG([bed]) }] : [];
-        }),
-      }));
+    : single;
   const isKnown = viewed.every((bed) => bed.lines.length > 0);
   return isKnown ? { years: plan.years, beds: viewed, done, total } : null;
 }
