@@ -1,14 +1,28 @@
-/** How the file of the books is: sound, damaged, or on a disk that cannot be written to. */
+/** How the file of the books is: sound, damaged, on a disk that cannot be written to, or not the one that was opened any more. */
 export interface BooksState {
-  readonly kind: 'sound' | 'damaged' | 'readOnly';
+  readonly kind: 'sound' | 'damaged' | 'readOnly' | 'replaced';
   /** What the check said; null when it is sound. */
   readonly reason: string | null;
+}
+
+/** Why a copy was made: by the day, by hand, or of the books as they were before another copy took their place. */
+export const BACKUP_KINDS = ['daily', 'manual', 'beforeRestore'] as const;
+export type BackupKind = (typeof BACKUP_KINDS)[number];
+
+/** Another folder, best on another disk, into which every copy goes too. */
+export interface SecondPlace {
+  readonly folder: string;
+  /** Instant of the last copy that came there since Vine Ledger was started. */
+  readonly lastAt: string | null;
+  /** Why the last one did not. */
+  readonly failure: string | null;
 }
 
 /** A copy of the books, made while they were in use. */
 export interface BackupEntry {
   /** File name, by its date. */
   readonly name: string;
+  readonly kind: BackupKind;
   readonly bytes: number;
   /** Instant, ISO in UTC. */
   readonly at: string;

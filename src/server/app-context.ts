@@ -9,7 +9,7 @@ import type { Stores } from './stores.ts';
 export interface AppContext {
   readonly stores: Stores;
   /** The file behind the stores. */
-  readonly books: Pick<BooksFile, 'state' | 'backUp' | 'backups' | 'check' | 'restore'>;
+  readonly books: Pick<BooksFile, 'state' | 'backUp' | 'backups' | 'check' | 'restore' | 'secondPlace'>;
   /** Who may come in; absent when only this machine can. */
   readonly access?: Access | undefined;
   /** Names and addresses by which this server may be called; those of this machine always are. */

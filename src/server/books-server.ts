@@ -3,10 +3,11 @@ import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { accessBy, hasPassphrase } from './access.ts';
 import { createApp, type Api } from './app.ts';
-import { openBooks } from './db/books-file.ts';
-import { markAsDemo, readDemoFile } from './db/demo-file.ts';
+import { openBooks, photoFolderOf } from './db/books-file.ts';
+import { DEMO_MARK, readDemoFile } from './db/demo-file.ts';
 import { DEMO_GARDEN_IDS, replantDemoGardens } from './demo/demo-garden.ts';
 import { backUpDaily } from './jobs/daily-backup.ts';
+import { watchFile } from './jobs/file-watch.ts';
 import { passphraseFileOf, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
 import { photoFilesIn } from './photos/photo-files.ts';
@@ -38,20 +39,18 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   const { file, isDemo } = options;
   const access = accessFor(options);
   const today = () => options.today ?? dateHere(new Date());
-  const photoFolder = `${file}-photos`;
+  const photoFolder = photoFolderOf(file);
   if (isDemo && !readDemoFile(file, DEMO_GARDEN_IDS).hasOwnGardens) {
     for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
     for (const folder of [photoFolder, `${file}-backups`]) rmSync(folder, { force: true, recursive: true });
   }
 
-  const books = openBooks(file, now);
+  const books = openBooks({ file, backupTo: options.backupTo, mark: isDemo ? DEMO_MARK : undefined }, now);
   const { kind, reason } = books.state();
   if (kind !== 'sound') console.error(`${file} is opened to be read only (${kind}: ${String(reason)})`);
-  if (isDemo) {
-    books.stores.atomically(() => replantDemoGardens(books.stores, today()));
-    markAsDemo(file);
-  }
+  if (isDemo) books.stores.atomically(() => replantDemoGardens(books.stores, today()));
   const endBackups = backUpDaily(books, now);
+  const endWatch = watchFile(books);
   const hasPages = existsSync(join(PAGES, 'index.html'));
   const app = createApp({
     stores: books.stores,
@@ -66,6 +65,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   });
   const close = () => {
     endBackups();
+    endWatch();
     books.close();
   };
   return { app, close };

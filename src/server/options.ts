@@ -17,6 +17,8 @@ const OPTIONS = {
   /** Names by which it is called there, in addition to its addresses. */
   'allow-host': { type: 'string', multiple: true, default: [] as string[] },
   db: { type: 'string' },
+  /** Another folder, best on another disk, into which every backup is copied too. */
+  'backup-to': { type: 'string' },
   /** A fresh demo garden instead of one's own books. */
   demo: { type: 'boolean', default: false },
   /** Pretend it is this day, YYYY-MM-DD. */
@@ -35,6 +37,8 @@ export interface ServerOptions {
   /** Names and addresses by which it may be called. */
   readonly hosts: readonly string[];
   readonly file: string;
+  /** Undefined when backups lie beside the books alone. */
+  readonly backupTo: string | undefined;
   readonly isDemo: boolean;
   /** ISO date; undefined for the clock. */
   readonly today: string | undefined;
@@ -74,6 +78,7 @@ export function readOptions(args: readonly string[]): ServerOptions {
     isLoopback,
     hosts: isLoopback ? values['allow-host'] : hostsOf(values.host, values['allow-host']),
     file: values.db ?? (values.demo ? DEMO_BOOKS : OWN_BOOKS),
+    backupTo: values['backup-to'],
     isDemo: values.demo,
     today: values.today,
     instruments: { scale, probe, laboratory, weather },

@@ -56,6 +56,8 @@ export const IN_WORDS = {
     'The file of the books is damaged, so nothing is written into it. On the page “Your data” you can save what can still be read, and restore a backup.',
   readOnly:
     'The file of the books cannot be written to: the disk is full, or it may only be read. Make room or mend that, then start Vine Ledger again. Nothing was changed.',
+  replaced:
+    'The file of the books was moved, deleted or replaced while Vine Ledger had it open, so nothing more is written. All that was saved until then can still be read: save the garden as a file on the page “Your data”, put the file back, and start Vine Ledger again.',
 } as const;
 
 /** Whether the database refused what was to be written, without a word that a gardener would understand. */

@@ -33,14 +33,14 @@ const water = (id: string, bedId: string, date = '2026-05-01') => ({
 });
 
 beforeAll(() => {
-  const template = openBooks(TEMPLATE, NOW);
+  const template = openBooks({ file: TEMPLATE }, NOW);
   plantDemoGardens(template.stores, TODAY);
   template.close();
 });
 beforeEach(async () => {
   const file = join(folder, `${count++}.sqlite`);
   copyFileSync(TEMPLATE, file);
-  books = openBooks(file, NOW);
+  books = openBooks({ file }, NOW);
   const remembered = booksSender(books.stores, () => TODAY);
   sent = (gardenId = DEMO_GARDEN_ID) => remembered(books.stores.gardens.find(gardenId)!);
   await sent();
@@ -125,7 +125,7 @@ describe('books that are sent', () => {
   });
 
   it('are another after a backup was restored', async () => {
-    const { name } = await books.backUp();
+    const { name } = await books.backUp('manual');
     books.stores.entries.insert(water('later', 'demo-char-bed'));
     const later = await sent();
     expect(read(later).entries.some(({ id }) => id === 'later')).toBe(true);

@@ -21,7 +21,7 @@ const folder = newFolder();
 const file = join(folder, 'large.sqlite');
 
 function fill(): void {
-  const books = openBooks(file, () => '2026-05-14T08:00:00.000Z');
+  const books = openBooks({ file }, () => '2026-05-14T08:00:00.000Z');
   const { stores } = books;
   stores.atomically(() => {
     stores.gardens.insert(GARDEN);

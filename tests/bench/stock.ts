@@ -29,7 +29,7 @@ const MATERIALS = [
 ];
 
 function fill(): void {
-  const books = openBooks(file, () => `${TODAY}T08:00:00.000Z`);
+  const books = openBooks({ file }, () => `${TODAY}T08:00:00.000Z`);
   const { stores } = books;
   stores.atomically(() => {
     stores.gardens.insert(GARDEN);

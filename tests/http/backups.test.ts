@@ -1,4 +1,5 @@
 import Database from 'better-sqlite3';
+import { spawnSync } from 'node:child_process';
 import {
   chmodSync,
   chownSync,
@@ -6,6 +7,8 @@ import {
   mkdirSync,
   readdirSync,
   readFileSync,
+  renameSync,
+  rmSync,
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
@@ -14,7 +17,8 @@ import type { BackupCheck, BackupEntry, BooksState } from '../../src/contract/ba
 import type { GardenFile } from '../../src/contract/garden-file.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
-import { BACKUPS_KEPT, openBooks } from '../../src/server/db/books-file.ts';
+import { openBooks } from '../../src/server/db/books-file.ts';
+import { grayPng } from '../fixtures/photos.ts';
 import { isBackupDue } from '../../src/server/jobs/daily-backup.ts';
 import { GARDEN } from '../fixtures/books.ts';
 import { openBooks as openBooksHere } from './open-books.ts';
@@ -90,10 +94,81 @@ describe('backups', () => {
     }
   });
 
-  it('are kept up to fourteen, one made within a second of another too', async () => {
-    const books = openBooks(join(folder, 'c.sqlite'), () => '2026-05-14T08:00:00.000Z');
-    for (let i = 0; i < BACKUPS_KEPT + 3; i++) await books.backUp();
-    expect(books.backups()).toHaveLength(BACKUPS_KEPT);
+  it('are made one after the other however many are asked for at once, and push out no daily ones', async () => {
+    const books = openBooks({ file: join(folder, 'c.sqlite') }, () => '2026-05-14T08:00:00.000Z');
+    const daily = await books.backUp('daily');
+    await Promise.all(Array.from({ length: 14 }, () => books.backUp('manual')));
+    const kinds = books.backups().map(({ kind }) => kind);
+    expect(kinds.filter((kind) => kind === 'manual')).toHaveLength(10);
+    expect(books.backups().map(({ name }) => name)).toContain(daily.name);
+    books.close();
+  });
+
+  it('are made where fourteen copies of days to come lie already', async () => {
+    const file = join(folder, 'ahead.sqlite');
+    const before = openBooks({ file }, () => '2031-01-01T08:00:00.000Z');
+    for (let i = 0; i < 14; i++) await before.backUp('manual');
+    before.close();
+    const books = openBooks({ file }, () => '2026-05-14T08:00:00.000Z');
+    const made = await books.backUp('manual');
+    expect(books.backups().map(({ name }) => name)).toContain(made.name);
+    books.close();
+  });
+
+  it('asked for twice are restored twice, and every copy there is can be restored', async () => {
+    const server = openBooksHere(join(folder, 'drill.sqlite'));
+    const post = async (path: string) => (await server.request(path, { method: 'POST' })).status;
+    const gardens = async () =>
+      ((await (await server.request('/api/gardens')).json()) as { gardens: object[] }).gardens.length;
+    const copies: { name: string; gardens: number }[] = [];
+    for (const id of ['one', 'two', 'three']) {
+      await askAt(server, 'POST', '/api/gardens', { ...GARDEN, id, name: id });
+      const { name } = (await askAt<BackupEntry>(server, 'POST', '/api/backups')).body;
+      copies.push({ name, gardens: await gardens() });
+    }
+    const twice = `/api/backups/${copies[0].name}/restore`;
+    expect(await Promise.all([post(twice), post(twice)])).toEqual([200, 200]);
+    expect(await gardens()).toBe(1);
+    for (const copy of copies) {
+      expect(await post(`/api/backups/${copy.name}/restore`)).toBe(200);
+      expect(await gardens()).toBe(copy.gardens);
+    }
+    await server.stop();
+  });
+
+  it('hold the photos too, and bring back those that are gone', async () => {
+    const file = join(folder, 'photos.sqlite');
+    const server = openBooksHere(file);
+    await askAt(server, 'POST', '/api/gardens', { ...GARDEN, id: 'g' });
+    const put = { method: 'PUT', body: grayPng(), headers: { 'Content-Type': 'image/png' } };
+    expect((await server.request('/api/gardens/g/photos/leaf', put)).status).toBe(201);
+    const { name } = (await askAt<BackupEntry>(server, 'POST', '/api/backups')).body;
+    rmSync(join(`${file}-photos`, 'leaf'));
+    expect((await server.request('/api/photos/leaf')).status).toBe(404);
+    expect((await server.request(`/api/backups/${name}/restore`, { method: 'POST' })).status).toBe(200);
+    expect((await server.request('/api/photos/leaf')).status).toBe(200);
+    await server.stop();
+  });
+
+  it('go to a second place, and say so when they do not get there', async () => {
+    const second = join(folder, 'other-disk');
+    const books = openBooks(
+      { file: join(folder, 'd.sqlite'), backupTo: second },
+      () => '2026-05-14T08:00:00.000Z',
+    );
+    const { name } = await books.backUp('daily');
+    expect(readdirSync(second)).toContain(name);
+    expect(books.secondPlace()).toEqual({
+      folder: second,
+      lastAt: '2026-05-14T08:00:00.000Z',
+      failure: null,
+    });
+    rmSync(second, { recursive: true });
+    writeFileSync(second, 'a file where the folder was');
+    await books.backUp('daily');
+    expect(books.secondPlace()!.failure).toMatch(/EEXIST|ENOTDIR/);
+    // Of one day the newest is kept.
+    expect(books.backups()).toHaveLength(1);
     books.close();
   });
 
@@ -103,6 +178,78 @@ describe('backups', () => {
     expect(isBackupDue('2026-05-13T23:59:00.000Z', '2026-05-14T00:01:00.000Z')).toBe(true);
     expect(isBackupDue('2031-01-01T00:00:00.000Z', '2026-05-14T00:01:00.000Z')).toBe(true);
   });
+});
+
+describe('npm run verify', () => {
+  const verify = (file: string) => {
+    const { status, stdout, stderr } = spawnSync('node', ['scripts/verify.mjs', file], { encoding: 'utf8' });
+    return [status, stdout + stderr] as const;
+  };
+  it('tells what a file of books or a backup holds, whether it is whole, and which photos are missing', async () => {
+    const file = join(folder, 'verified.sqlite');
+    const server = openBooksHere(file);
+    await askAt(server, 'POST', '/api/gardens', { ...GARDEN, id: 'g' });
+    const put = { method: 'PUT', body: grayPng(), headers: { 'Content-Type': 'image/png' } };
+    await server.request('/api/gardens/g/photos/leaf', put);
+    const { name } = (await askAt<BackupEntry>(server, 'POST', '/api/backups')).body;
+    await server.stop();
+    const backup = join(`${file}-backups`, name);
+    expect(verify(file)).toEqual([0, expect.stringContaining('is whole: 1 gardens')]);
+    expect(verify(backup)).toEqual([0, expect.stringContaining('is whole')]);
+    rmSync(join(`${file}-photos`, 'leaf'));
+    expect(verify(file)).toEqual([1, expect.stringContaining('1 of 1 photos are missing')]);
+    spoil(backup);
+    expect(verify(backup)).toEqual([1, expect.stringContaining('is damaged')]);
+    expect(verify(join(folder, 'none.sqlite'))).toEqual([2, expect.stringContaining('there is no')]);
+  });
+});
+
+describe('a file that two programs want', () => {
+  it('is opened by one of them; the other is told, and takes nothing from it', async () => {
+    const file = join(folder, 'shared.sqlite');
+    const first = await startServer(file);
+    try {
+      expect((await make(first, 'kept')).status).toBe(201);
+      await expect(startServer(file)).rejects.toThrow(/is open in another program/);
+      await expect(startServer(file, ['--demo'])).rejects.toThrow(/is open in another program/);
+      expect((await make(first, 'more')).status).toBe(201);
+      expect(await namesAt(first)).toEqual(['Garden kept', 'Garden more']);
+    } finally {
+      await first.stop();
+    }
+  });
+
+  it.each([
+    ['deleted', (file: string) => rmSync(file)],
+    ['moved away', (file: string) => renameSync(file, `${file}.away`)],
+    [
+      'replaced',
+      (file: string) => {
+        writeFileSync(`${file}.new`, readFileSync(file));
+        renameSync(`${file}.new`, file);
+      },
+    ],
+  ])(
+    'and is %s under the server: no write is acknowledged any more, and all can be saved',
+    async (how, act) => {
+      const file = join(folder, `gone-${how.replace(' ', '-')}.sqlite`);
+      const server = await startServer(file);
+      try {
+        expect((await make(server, 'kept')).status).toBe(201);
+        act(file);
+        const refused = await make(server, 'lost');
+        expect([refused.status, refused.body.detail]).toEqual([
+          503,
+          expect.stringMatching(/moved, deleted or replaced/),
+        ]);
+        expect((await askAt<{ status: string }>(server, 'GET', '/api/health')).body.status).toBe('replaced');
+        const saved = await askAt<GardenFile>(server, 'GET', '/api/gardens/kept/garden.json');
+        expect([saved.status, saved.body.garden.name]).toEqual([200, 'Garden kept']);
+      } finally {
+        await server.stop();
+      }
+    },
+  );
 });
 
 describe('a file that is damaged', () => {

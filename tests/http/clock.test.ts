@@ -16,7 +16,7 @@ afterAll(() => removeFolder(folder));
 describe('a clock that jumps', () => {
   it('back by years loses nothing and lets nobody write over what they have not seen', () => {
     let now = '2031-05-14T08:00:00.000Z';
-    const books = openBooks(join(folder, 'jump.sqlite'), () => now);
+    const books = openBooks({ file: join(folder, 'jump.sqlite') }, () => now);
     const { stores } = books;
     stores.gardens.insert(GARDEN);
     now = '1999-01-01T00:00:00.000Z';

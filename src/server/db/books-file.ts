@@ -1,40 +1,35 @@
 import Database from 'better-sqlite3';
-import {
-  closeSync,
-  copyFileSync,
-  existsSync,
-  fsyncSync,
-  mkdirSync,
-  mkdtempSync,
-  openSync,
-  readdirSync,
-  renameSync,
-  rmSync,
-  statSync,
-} from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { BackupCheck, BackupEntry, BooksState } from '../../contract/backups.ts';
+import type {
+  BackupCheck,
+  BackupEntry,
+  BackupKind,
+  BooksState,
+  SecondPlace,
+} from '../../contract/backups.ts';
+import { putBackPictures } from '../photos/photo-pool.ts';
 import { IN_WORDS, ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
+import { backupsIn, fsynced } from './backups.ts';
 import { migrate } from './migrate.ts';
 import { DamagedFile, openCopy, openDatabase, requireIntegrity, UnwritableFile } from './open.ts';
 import { createStores } from './stores.ts';
-
-export const BACKUPS_KEPT = 14;
-const NAME = /^\d{4}-\d{2}-\d{2}_\d{6}-(\d{2})\.sqlite$/;
 
 /** The file the books are kept in, with its backups; open for as long as the server runs. */
 export interface BooksFile {
   /** Always those of the file as it now is, after a restore too. */
   readonly stores: Stores;
   readonly state: () => BooksState;
-  /** Copies the books while they are in use; the oldest copies beyond fourteen go. */
-  backUp(): Promise<BackupEntry>;
+  /** Copies the books and their photos while they are in use, one copy at a time; older ones go by the rules of backups. */
+  backUp(kind: BackupKind): Promise<BackupEntry>;
   /** The newest first. */
   backups(): BackupEntry[];
   /** Opens a copy of a backup and looks at it; a problem when it is none that can be restored. */
   check(name: string): BackupCheck;
+  /** Null when copies lie beside the books alone. */
+  secondPlace(): SecondPlace | null;
   /** Puts a backup in the place of the books, which are backed up before. */
   restore(name: string): Promise<BackupCheck>;
   close(): void;
@@ -46,15 +41,16 @@ interface Open {
   readonly state: BooksState;
   /** The copy that is read instead of the file. */
   readonly copy?: string;
+  /** Of the file, when it was opened; null where there is none. */
+  readonly inode?: number | null;
 }
+
+const SOUND: BooksState = { kind: 'sound', reason: null };
+
+/** By which the system knows a file, whatever its name; null when there is none. */
+const inodeOf = (file: string): number | null => statSync(file, { throwIfNoEntry: false })?.ino ?? null;
 
 const stamped = (now: string): string => `${now.slice(0, 10)}_${now.slice(11, 19).replaceAll(':', '')}`;
-
-function fsynced(path: string): void {
-  const file = openSync(path, 'r');
-  fsyncSync(file);
-  closeSync(file);
-}
 
 /** A copy of a database file, with what is not written back into it yet. */
 function copied(file: string): string {
@@ -83,10 +79,10 @@ function openToRead(file: string, now: () => string, state: BooksState): Open {
   return { db, stores: createStores(db, now), state, copy };
 }
 
-function openFile(file: string, now: () => string): Open {
+function openFile(file: string, now: () => string, mark?: number): Open {
   try {
-    const db = openDatabase(file);
-    return { db, stores: createStores(db, now), state: { kind: 'sound', reason: null } };
+    const db = openDatabase(file, mark);
+    return { db, stores: createStores(db, now), state: SOUND, inode: inodeOf(file) };
   } catch (error) {
     if (error instanceof DamagedFile)
       return openToRead(file, now, { kind: 'damaged', reason: error.message });
@@ -125,85 +121,120 @@ function contentsOf(db: Database.Database): Omit<BackupCheck, keyof BackupEntry>
   };
 }
 
-/** Opens the books at `file`; `now` gives the instant, ISO in UTC. Damaged or unwritable books are opened to be read. */
-export function openBooks(file: string, now: () => string): BooksFile {
-  const folder = `${file}-backups`;
-  let open = openFile(file, now);
-  const stores = new Proxy({} as Stores, { get: (_, key) => Reflect.get(open.stores, key) as unknown });
+export interface BooksContents extends Omit<BackupCheck, keyof BackupEntry> {
+  readonly photos: readonly { readonly id: string; readonly bytes: number }[];
+}
 
-  const entryOf = (name: string): BackupEntry => {
-    const { size, mtime } = statSync(join(folder, name));
-    return { name, bytes: size, at: mtime.toISOString() };
-  };
-  const backups = (): BackupEntry[] =>
-    existsSync(folder)
-      ? readdirSync(folder)
-          .filter((name) => NAME.test(name))
-          .sort()
-          .reverse()
-          .map(entryOf)
-      : [];
-  const pathOf = (name: string): string => {
-    if (!NAME.test(name) || !existsSync(join(folder, name))) {
-      throw new ProblemError(404, 'Not found', 'There is no such backup.');
+/** What a file of books holds, out of a copy. Throws with a sentence unless every page of it holds. */
+export function lookInto(file: string): BooksContents {
+  const copy = copied(file);
+  try {
+    const db = openCopy(copy);
+    try {
+      requireIntegrity(db);
+      const photos = db.prepare('SELECT id, bytes FROM photo').all() as { id: string; bytes: number }[];
+      return { ...contentsOf(db), photos };
+    } finally {
+      db.close();
     }
-    return join(folder, name);
+  } finally {
+    dropCopy(copy);
+  }
+}
+
+export interface BooksPlaces {
+  readonly file: string;
+  /** Another folder for every backup. */
+  readonly backupTo?: string | undefined;
+  /** Put into the head of the file. */
+  readonly mark?: number | undefined;
+}
+
+/** Where the pictures of the books at `file` lie. */
+export const photoFolderOf = (file: string): string => `${file}-photos`;
+
+/** Each job begins when those before it have ended, in whatever way. */
+function oneAtATime() {
+  let last: Promise<unknown> = Promise.resolve();
+  return <Result>(job: () => Promise<Result>): Promise<Result> => {
+    const result = last.then(job, job);
+    last = result.catch(() => undefined);
+    return result;
   };
-  /** Names in the order of making, within one second too. */
-  const freeName = (): string => {
-    const stem = stamped(now());
-    const last = backups().find(({ name }) => name.startsWith(`${stem}-`));
-    const nth = last ? Number(NAME.exec(last.name)?.[1]) + 1 : 0;
-    return `${stem}-${String(nth).padStart(2, '0')}.sqlite`;
+}
+
+/** Opens the books at `file`; `now` gives the instant, ISO in UTC. Damaged or unwritable books are opened to be read. */
+export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => string): BooksFile {
+  const photoFolder = photoFolderOf(file);
+  const backups = backupsIn({ folder: `${file}-backups`, photoFolder, second: backupTo }, now);
+  const inTurn = oneAtATime();
+  rmSync(`${file}.restoring`, { force: true });
+  let open = openFile(file, now, mark);
+  const stores = new Proxy({} as Stores, { get: (_, key) => Reflect.get(open.stores, key) as unknown });
+  const state = (): BooksState => {
+    const inode = open.inode ?? null;
+    if (open.state.kind === 'sound' && inodeOf(file) !== inode) {
+      open = { ...open, state: { kind: 'replaced', reason: `${file} is not the file that was opened` } };
+    }
+    return open.state;
   };
 
-  const backUp = async (): Promise<BackupEntry> => {
-    mkdirSync(folder, { recursive: true });
-    const name = freeName();
-    const half = join(folder, `${name}.part`);
-    rmSync(half, { force: true });
-    await open.db.backup(half);
-    fsynced(half);
-    renameSync(half, join(folder, name));
-    for (const { name: old } of backups().slice(BACKUPS_KEPT)) rmSync(join(folder, old), { force: true });
-    return entryOf(name);
+  const backUp = async (kind: BackupKind): Promise<BackupEntry> => {
+    try {
+      return await backups.make(open.db, kind);
+    } catch (error) {
+      // What does not hold in a fresh copy does not hold in the books.
+      if (error instanceof DamagedFile) open = { ...open, state: { kind: 'damaged', reason: error.message } };
+      throw error;
+    }
   };
 
+  const pathOf = (name: string): string => {
+    const path = backups.pathOf(name);
+    if (path === undefined) throw new ProblemError(404, 'Not found', 'There is no such backup.');
+    return path;
+  };
   const check = (name: string): BackupCheck => {
     const path = pathOf(name);
-    const copy = copied(path);
     try {
-      const db = openCopy(copy);
-      try {
-        requireIntegrity(db);
-        return { ...entryOf(name), ...contentsOf(db) };
-      } finally {
-        db.close();
-      }
+      const { photos, ...contents } = lookInto(path);
+      return { ...backups.list().find((one) => one.name === name)!, ...contents };
     } catch (error) {
-      if (error instanceof ProblemError) throw error;
       const detail = `This backup cannot be restored: ${(error as Error).message}. Nothing was changed.`;
       throw new ProblemError(422, 'Not restored', detail);
-    } finally {
-      dropCopy(copy);
     }
   };
 
   /** Everything after the last await happens in one go: no request finds the books half restored. */
   const restore = async (name: string): Promise<BackupCheck> => {
-    if (open.state.kind === 'readOnly') throw new ProblemError(503, 'Read only', IN_WORDS.readOnly);
+    const { kind } = state();
+    if (kind === 'readOnly' || kind === 'replaced') throw new ProblemError(503, 'Read only', IN_WORDS[kind]);
     const found = check(name);
     const restoring = `${file}.restoring`;
     copyFileSync(pathOf(name), restoring);
     fsynced(restoring);
-    if (open.state.kind === 'sound') await backUp();
+    if (kind === 'sound') await backUp('beforeRestore');
     else copyFileSync(file, `${file}.damaged-${stamped(now())}`);
     shut(open);
     for (const suffix of ['-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
     renameSync(restoring, file);
-    open = openFile(file, now);
+    open = openFile(file, now, mark);
+    const ids = open.db.prepare('SELECT id FROM photo').pluck().all() as string[];
+    putBackPictures(ids, { from: backups.photoFolder, to: photoFolder });
     return found;
   };
 
-  return { stores, state: () => open.state, backUp, backups, check, restore, close: () => shut(open) };
+  return {
+    stores,
+    state,
+    backUp: (kind) => inTurn(() => backUp(kind)),
+    backups: () => backups.list(),
+    secondPlace: () => backups.secondPlace(),
+    check,
+    restore: (name) => inTurn(() => restore(name)),
+    // What lies under the name by now, and the log beside it, may be another program's.
+    close: () => {
+      if (state().kind !== 'replaced') shut(open);
+    },
+  };
 }

@@ -1,8 +1,9 @@
 import Database from 'better-sqlite3';
 import { existsSync } from 'node:fs';
+import { inUse, isInUse } from './open.ts';
 
 /** Stands in the head of a file that holds the demo garden: "VDMO". */
-const DEMO_MARK = 0x56_44_4d_4f;
+export const DEMO_MARK = 0x56_44_4d_4f;
 
 /** What of somebody's own a file holds. Gardens that were removed can still be brought back, and count. */
 interface DemoFile {
@@ -14,7 +15,7 @@ interface DemoFile {
 const NO_FILE: DemoFile = { isDemo: true, hasOwnGardens: false };
 
 function read(file: string, demoIds: readonly string[]): DemoFile {
-  const db = new Database(file, { readonly: true });
+  const db = new Database(file, { readonly: true, timeout: 0 });
   try {
     const isMarked = db.pragma('application_id', { simple: true }) === DEMO_MARK;
     const hasGardens = db
@@ -41,7 +42,8 @@ export function readDemoFile(file: string, demoIds: readonly string[]): Pick<Dem
   let found = NO_FILE;
   try {
     if (existsSync(file)) found = read(file, demoIds);
-  } catch {
+  } catch (error) {
+    if (isInUse(error)) throw inUse(file);
     // What cannot be read may be books that can still be saved.
     found = { isDemo: false, hasOwnGardens: true };
   }
@@ -49,11 +51,4 @@ export function readDemoFile(file: string, demoIds: readonly string[]): Pick<Dem
   throw new Error(
     `${file} holds books of your own, or cannot be read: --demo would replace them. Name another file after --db, or leave --demo out.`,
   );
-}
-
-/** Marks an open file as one that holds the demo garden, and may be made afresh. */
-export function markAsDemo(file: string): void {
-  const db = new Database(file);
-  db.pragma(`application_id = ${DEMO_MARK}`);
-  db.close();
 }

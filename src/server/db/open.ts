@@ -3,7 +3,8 @@ import { copyFileSync, existsSync, mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { migrate, pendingMigrations } from './migrate.ts';
 
-const BUSY_TIMEOUT_MS = 5000;
+/** So long a server that is just being ended may still hold the file. */
+const BUSY_TIMEOUT_MS = 3000;
 
 /** A file whose pages do not hold together, or that is no database at all. */
 export class DamagedFile extends Error {}
@@ -16,9 +17,18 @@ const codeOf = (error: unknown): string => {
   return typeof code === 'string' ? code : '';
 };
 
+/** Whether another program holds the lock of a database file. */
+export const isInUse = (error: unknown): boolean => codeOf(error).startsWith('SQLITE_BUSY');
+
+export const inUse = (file: string): Error =>
+  new Error(
+    `${file} is open in another program, most likely another Vine Ledger. Close it there first: two of them would overwrite each other.`,
+  );
+
 /** The failure of the database driver as one of ours. */
-function understood(error: unknown): unknown {
+function understood(error: unknown, file: string): unknown {
   const code = codeOf(error);
+  if (isInUse(error)) return inUse(file);
   if (code.startsWith('SQLITE_CORRUPT') || code === 'SQLITE_NOTADB')
     return new DamagedFile((error as Error).message);
   const isUnwritable = [
@@ -34,29 +44,32 @@ function understood(error: unknown): unknown {
 
 /**
  * Opens the database of the books, checks it and brings it up to date; a copy of an older file is put beside
- * it first. Throws DamagedFile or UnwritableFile, or an error with a sentence when it is newer than this program.
+ * it first. `mark` is put into its head. Throws DamagedFile or UnwritableFile, or an error with a sentence when it is newer than this program
+ * or in use.
  */
-export function openDatabase(file: string): Database.Database {
+export function openDatabase(file: string, mark?: number): Database.Database {
   let db: Database.Database | undefined;
   try {
     if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
     const isNew = file === ':memory:' || !existsSync(file);
-    db = new Database(file);
+    db = new Database(file, { timeout: BUSY_TIMEOUT_MS });
+    // Held until it is closed, or the program ends in any way: no second server opens the same books.
+    db.pragma('locking_mode = EXCLUSIVE');
     db.pragma('journal_mode = WAL');
     // An acknowledged write outlives a crash of the machine, not only of the program.
     db.pragma('synchronous = FULL');
-    db.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
     db.pragma('foreign_keys = ON');
     if (!isNew) {
       requireIntegrity(db);
       if (pendingMigrations(db) > 0) backUpBeforeMigration(db, file);
     }
     migrate(db);
+    if (mark !== undefined) db.pragma(`application_id = ${mark}`);
     requireWritable(db);
     return db;
   } catch (error) {
     db?.close();
-    throw understood(error);
+    throw understood(error, file);
   }
 }
 
@@ -90,6 +103,6 @@ export function openCopy(copy: string): Database.Database {
     return db;
   } catch (error) {
     db.close();
-    throw understood(error);
+    throw understood(error, copy);
   }
 }

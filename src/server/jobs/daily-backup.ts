@@ -11,9 +11,10 @@ export const isBackupDue = (newestAt: string | undefined, now: string): boolean 
 /** Backs the books up once a day for as long as the server runs. Returns what ends it. */
 export function backUpDaily(books: BooksFile, now: () => string): () => void {
   const look = async () => {
-    if (books.state().kind !== 'sound' || !isBackupDue(books.backups().at(0)?.at, now())) return;
+    const newest = books.backups().find(({ kind }) => kind === 'daily');
+    if (books.state().kind !== 'sound' || !isBackupDue(newest?.at, now())) return;
     try {
-      await books.backUp();
+      await books.backUp('daily');
     } catch (error) {
       console.error('The daily backup could not be made:', (error as Error).message);
     }

@@ -35,7 +35,7 @@ export interface PhotoStage {
   end(): void;
 }
 
-const STAGE = 'incoming-';
+const STAGE = '.incoming-';
 const HALF = '.part';
 
 function writeDurably(path: string, picture: Uint8Array): void {

@@ -2,7 +2,7 @@ import { counted } from '../../../words/counted.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { BackupCheck } from '../../../contract/backups.ts';
+import type { BackupCheck, BackupKind, SecondPlace } from '../../../contract/backups.ts';
 import { backupCheckQuery, backupsQuery, useBackUp, useRestoreBackup } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instantWords } from '../../../words/dates.ts';
@@ -26,9 +26,11 @@ export function Backups() {
         </Button>
       </div>
       <p className="soft">
-        A copy is made every day while Vine Ledger runs; the last fourteen are kept beside the books. Copy one
-        to another machine now and then: these lie on the same disk.
+        A copy of the books and their photos is made every day while Vine Ledger runs, and looked at page by
+        page. Those of the last 14 days are kept, one of each of the last 8 weeks and 12 months, and the last
+        10 that you made yourself.
       </p>
+      {data && <Second place={data.secondPlace} />}
       {restored && (
         <p role="status" className="status status-good">
           Restored: {contentsWords(restored)}. What was there before is the newest backup.
@@ -36,10 +38,12 @@ export function Backups() {
       )}
       {data?.backups.length === 0 && <p>There is none yet.</p>}
       <ul className="plain-list data-backups">
-        {data?.backups.map(({ name, at, bytes }) => (
+        {data?.backups.map(({ name, kind, at, bytes }) => (
           <li key={name}>
             <span className="figure">{instantWords(at)}</span>
-            <span className="soft">{bytesWords(bytes)}</span>
+            <span className="soft">
+              {KIND_WORDS[kind]}, {bytesWords(bytes)}
+            </span>
             <Button
               size="small"
               onClick={() => setLooked(looked === name ? null : name)}
@@ -65,6 +69,37 @@ export function Backups() {
         </p>
       ))}
     </section>
+  );
+}
+
+const KIND_WORDS: Readonly<Record<BackupKind, string>> = {
+  daily: 'of the day',
+  manual: 'made by hand',
+  beforeRestore: 'before another was restored',
+};
+
+/** Where copies go besides, and whether the last one got there. */
+function Second({ place }: { readonly place: SecondPlace | null }) {
+  if (!place) {
+    return (
+      <p className="soft">
+        They lie on the same disk as the books. Start Vine Ledger with{' '}
+        <code>npm start -- --backup-to FOLDER</code> to have every copy on another disk too.
+      </p>
+    );
+  }
+  const { folder, lastAt, failure } = place;
+  if (failure !== null) {
+    return (
+      <p className="field-trouble" role="alert">
+        The last copy did not reach {folder}: {failure}
+      </p>
+    );
+  }
+  return (
+    <p className="soft">
+      Every copy goes to {folder} too{lastAt === null ? '' : `, the last one on ${instantWords(lastAt)}`}.
+    </p>
   );
 }
 
