@@ -1,5 +1,5 @@
 import { createHash, randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { promisify } from 'node:util';
 import { z } from 'zod';
 
@@ -12,8 +12,11 @@ const TOKEN_BYTES = 32;
 const SESSION_MS = 30 * 24 * 3_600_000;
 export const SHORTEST_PASSPHRASE = 12;
 
-/** Guesses from one place, and from all places together, within a quarter of an hour. */
-const GUESSES = { ofOne: 5, ofAll: 50, withinMs: 15 * 60_000 } as const;
+/**
+ * Guesses from one place within a quarter of an hour. Once there were many from all places together, those of a place that
+ * has not guessed yet come one after the other, so that nobody is kept out by what others do.
+ */
+const GUESSES = { ofOne: 5, ofAll: 50, withinMs: 15 * 60_000, apartMs: 5000 } as const;
 
 const derive = promisify<string, Buffer, number, object, Buffer>(scrypt);
 
@@ -59,6 +62,12 @@ export interface Access {
   readonly maxAgeSeconds: number;
 }
 
+/** Another whenever the passphrase is set anew. */
+function passphraseMark(file: string): string {
+  const found = statSync(file, { throwIfNoEntry: false, bigint: true });
+  return found ? `${found.ino} ${found.mtimeNs} ${found.size}` : '';
+}
+
 const digestOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 /** `clock` gives milliseconds that never go back. */
@@ -70,9 +79,16 @@ export function accessBy(file: string, clock: () => number = () => performance.n
     const now = clock();
     guesses = guesses.filter(({ at }) => now - at < GUESSES.withinMs);
     const own = guesses.filter((guess) => guess.from === from);
-    const blocking =
-      own.length >= GUESSES.ofOne ? own[0] : guesses.length >= GUESSES.ofAll ? guesses[0] : undefined;
-    return blocking ? Math.ceil((GUESSES.withinMs - (now - blocking.at)) / 1000) : 0;
+    const secondsAfter = (at: number, ms: number) => Math.max(0, Math.ceil((ms - (now - at)) / 1000));
+    if (own.length >= GUESSES.ofOne) return secondsAfter(own[0]!.at, GUESSES.withinMs);
+    return guesses.length >= GUESSES.ofAll ? secondsAfter(guesses.at(-1)!.at, GUESSES.apartMs) : 0;
+  };
+  let known = passphraseMark(file);
+  /** A changed passphrase ends every visit that began under the old one. */
+  const endVisitsOfOldPassphrase = (): void => {
+    const mark = passphraseMark(file);
+    if (mark !== known) sessions.clear();
+    known = mark;
   };
 
   return {
@@ -85,12 +101,14 @@ export function accessBy(file: string, clock: () => number = () => performance.n
       guesses.push(guess);
       if (!(await isPassphrase(file, passphrase))) return { outcome: 'wrong' };
       guesses = guesses.filter((one) => one !== guess);
+      endVisitsOfOldPassphrase();
       const token = randomBytes(TOKEN_BYTES).toString('base64url');
       sessions.set(digestOf(token), clock() + SESSION_MS);
       return { outcome: 'admitted', token };
     },
     isAdmitted: (token) => {
       if (token === undefined) return false;
+      endVisitsOfOldPassphrase();
       const until = sessions.get(digestOf(token));
       if (until === undefined) return false;
       if (until < clock()) {

@@ -12,6 +12,8 @@ export interface AppContext {
   readonly books: Pick<BooksFile, 'state' | 'backUp' | 'backups' | 'check' | 'restore' | 'secondPlace'>;
   /** Who may come in; absent when only this machine can. */
   readonly access?: Access | undefined;
+  /** Whether a proxy is believed in who asks, and whether by https. */
+  readonly trustsProxy?: boolean;
   /** Names and addresses by which this server may be called; those of this machine always are. */
   readonly hosts?: readonly string[];
   /** Today in the garden, ISO date. */

@@ -18,10 +18,10 @@ const PAGES = join(PROJECT, 'dist');
 
 const now = (): string => new Date().toISOString();
 
-function accessFor({ isLoopback, file }: ServerOptions) {
+function accessFor({ isReachable, file }: ServerOptions) {
   const passphrase = passphraseFileOf(file);
   if (hasPassphrase(passphrase)) return accessBy(passphrase);
-  if (isLoopback) return undefined;
+  if (!isReachable) return undefined;
   throw new Error(
     'These books can be reached from other machines only with a passphrase. Set one first: npm run passphrase',
   );
@@ -57,6 +57,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
     books,
     access,
     hosts: options.hosts,
+    trustsProxy: options.trustsProxy,
     today,
     newId: randomUUID,
     photoFiles: photoFilesIn(photoFolder),

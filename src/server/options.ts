@@ -14,8 +14,10 @@ const OPTIONS = {
   port: { type: 'string', default: '4180' },
   /** The address to listen on; any but this machine's own needs a passphrase. */
   host: { type: 'string', default: LOOPBACK },
-  /** Names by which it is called there, in addition to its addresses. */
+  /** Names by which it is called, in addition to its addresses: whoever asks by one may come from anywhere. */
   'allow-host': { type: 'string', multiple: true, default: [] as string[] },
+  /** A proxy on this machine says in X-Forwarded-For who asks, and in X-Forwarded-Proto whether by https. */
+  'trust-proxy': { type: 'boolean', default: false },
   db: { type: 'string' },
   /** Another folder, best on another disk, into which every backup is copied too. */
   'backup-to': { type: 'string' },
@@ -33,7 +35,9 @@ const OPTIONS = {
 export interface ServerOptions {
   readonly port: number;
   readonly host: string;
-  readonly isLoopback: boolean;
+  /** Somebody on another machine may ask: by an address of this one, by a name, or through a proxy. */
+  readonly isReachable: boolean;
+  readonly trustsProxy: boolean;
   /** Names and addresses by which it may be called. */
   readonly hosts: readonly string[];
   readonly file: string;
@@ -75,7 +79,8 @@ export function readOptions(args: readonly string[]): ServerOptions {
   return {
     port,
     host: values.host,
-    isLoopback,
+    isReachable: !isLoopback || values['allow-host'].length > 0 || values['trust-proxy'],
+    trustsProxy: values['trust-proxy'],
     hosts: isLoopback ? values['allow-host'] : hostsOf(values.host, values['allow-host']),
     file: values.db ?? (values.demo ? DEMO_BOOKS : OWN_BOOKS),
     backupTo: values['backup-to'],

@@ -290,6 +290,77 @@ describe('books that other machines can reach', () => {
     expect(access.isAdmitted(admission.token)).toBe(false);
   });
 
+  it('are not opened without a passphrase either when another name or a proxy leads to them', async () => {
+    for (const way of [['--allow-host', 'my-garden.example'], ['--trust-proxy']]) {
+      await expect(startServer(join(folder, 'y.sqlite'), way)).rejects.toThrow(/npm run passphrase/);
+    }
+  });
+
+  it('count the guesses of each caller behind a proxy, and believe nobody without one', async () => {
+    await setPassphrase(`${file}.passphrase`, PASSPHRASE);
+    const guess = (at: RunningServer, from: string, passphrase = 'a wrong passphrase') =>
+      askAt(
+        at,
+        'POST',
+        '/api/session',
+        { passphrase },
+        { 'x-forwarded-for': from, 'x-forwarded-proto': 'https' },
+      );
+    const behind = await startServer(file, ['--trust-proxy']);
+    try {
+      for (let i = 0; i < 5; i++) expect((await guess(behind, '203.0.113.9')).status).toBe(401);
+      expect((await guess(behind, '203.0.113.9', PASSPHRASE)).status).toBe(429);
+      // What a caller writes there of itself stands before what the proxy adds.
+      expect((await guess(behind, '198.51.100.7, 203.0.113.9', PASSPHRASE)).status).toBe(429);
+      const owner = await fetch(`${behind.address}/api/session`, {
+        method: 'POST',
+        headers: {
+          'content-type': 'application/json',
+          'x-forwarded-for': '198.51.100.7',
+          'x-forwarded-proto': 'https',
+        },
+        body: JSON.stringify({ passphrase: PASSPHRASE }),
+      });
+      expect([owner.status, owner.headers.get('set-cookie')]).toEqual([
+        200,
+        expect.stringMatching(/^__Host-vine_ledger_session=.*Path=\/.*Secure/),
+      ]);
+    } finally {
+      await behind.stop();
+    }
+    const alone = await startServer(file, ['--host', '127.0.0.2']);
+    try {
+      for (let i = 0; i < 5; i++) expect((await guess(alone, `203.0.113.${i}`)).status).toBe(401);
+      expect((await guess(alone, '203.0.113.99', PASSPHRASE)).status).toBe(429);
+    } finally {
+      await alone.stop();
+    }
+  });
+
+  it('let one in who has not guessed, however many others do, and one visitor on', async () => {
+    let clock = 0;
+    const access = accessBy(`${file}.passphrase`, () => clock);
+    const visit = await access.admit(PASSPHRASE, 'owner');
+    if (visit.outcome !== 'admitted') throw new Error('not admitted');
+    for (let i = 0; i < 50; i++) await access.admit('a wrong passphrase', `robot ${i}`);
+    expect(await access.admit(PASSPHRASE, 'owner')).toEqual({ outcome: 'wait', seconds: 5 });
+    expect(access.isAdmitted(visit.token)).toBe(true);
+    clock += 5000;
+    expect((await access.admit(PASSPHRASE, 'owner')).outcome).toBe('admitted');
+  });
+
+  it('end every visit when the passphrase is set anew', async () => {
+    const own = join(folder, 'changing.passphrase');
+    await setPassphrase(own, PASSPHRASE);
+    const access = accessBy(own, () => 0);
+    const visit = await access.admit(PASSPHRASE, 'a');
+    if (visit.outcome !== 'admitted') throw new Error('not admitted');
+    expect(access.isAdmitted(visit.token)).toBe(true);
+    await setPassphrase(own, 'another four or five words');
+    expect(access.isAdmitted(visit.token)).toBe(false);
+    expect((await access.admit(PASSPHRASE, 'b')).outcome).toBe('wrong');
+  });
+
   it('do not take a short passphrase', async () => {
     await expect(setPassphrase(join(folder, 'short'), 'chips')).rejects.toThrow(/at least 12/);
   });
