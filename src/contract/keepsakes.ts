@@ -7,6 +7,17 @@ export interface PhotoRecord {
   readonly createdAt: string;
 }
 
+/** What takes room on the disk. */
+export interface Room {
+  /** The file of all gardens. */
+  readonly booksBytes: number;
+  readonly backups: { readonly count: number; readonly bytes: number };
+  /** Of this garden. */
+  readonly photos: { readonly count: number; readonly bytes: number };
+  /** Of them, those that no line of the log shows any more. */
+  readonly unshown: { readonly count: number; readonly bytes: number };
+}
+
 /** An address a calendar program reads from; its secret is shown once, when it is made. */
 export interface FeedRecord {
   readonly id: string;

@@ -9,7 +9,10 @@ import type { Stores } from './stores.ts';
 export interface AppContext {
   readonly stores: Stores;
   /** The file behind the stores. */
-  readonly books: Pick<BooksFile, 'state' | 'backUp' | 'backups' | 'check' | 'restore' | 'secondPlace'>;
+  readonly books: Pick<
+    BooksFile,
+    'state' | 'bytes' | 'backUp' | 'backups' | 'check' | 'restore' | 'secondPlace'
+  >;
   /** Who may come in; absent when only this machine can. */
   readonly access?: Access | undefined;
   /** Whether a proxy is believed in who asks, and whether by https. */

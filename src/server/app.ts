@@ -13,6 +13,7 @@ import {
   shallowJson,
   uncached,
 } from './guards.ts';
+import { wholeCharactersOnly } from './half-characters.ts';
 import { likelyDatesOnly } from './likely-dates.ts';
 import { answerProblem, ProblemError } from './problems.ts';
 import { demoRoutes } from './routes/demo.ts';
@@ -66,6 +67,7 @@ export function createApp(context: AppContext) {
   app.use('/api/*', limitedBody);
   app.use('/api/*', jsonOnly);
   app.use('/api/*', shallowJson);
+  app.use('/api/*', wholeCharactersOnly);
   app.use('/api/*', readOnlyUnlessSound(context.books.state));
   app.use('/api/*', likelyDatesOnly(context.today));
   const stock = stockWarmer(context.stores);

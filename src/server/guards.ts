@@ -10,7 +10,7 @@ const LARGEST_PHOTO_BYTES = 8 * LARGEST_BODY_BYTES;
 const LARGEST_TABLE_BYTES = 64 * LARGEST_BODY_BYTES;
 export const FILE_PATH = /^\/api\/(gardens\/[^/]+\/)?imports$/;
 /** A garden file is read as it comes, by whoever takes it. */
-const STREAMED_PATH = '/api/imports';
+export const STREAMED_PATH = '/api/imports';
 const PHOTO_PATH = /^\/api\/gardens\/[^/]+\/photos\/[^/]+$/;
 const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
 /** Requests that write nothing. */

@@ -67,6 +67,12 @@ export interface OwnedStore<Record extends Versioned> extends Store<Record> {
 export interface PhotoStore {
   listOf(gardenId: string): PhotoRecord[];
   find(id: string): (PhotoRecord & { readonly sentSha256: string }) | undefined;
+  /**
+   * Those that no line of the log shows: none that stands, and none that was removed since the instant `since`, for that may
+   * come back. Photos taken after the instant `before` may still be on their way into a line.
+   */
+  unshownOf(gardenId: string, when: { readonly since: string; readonly before: string }): PhotoRecord[];
+  remove(id: string): void;
   /** Taken now, unless the photo says when. */
   insert(
     photo: Omit<PhotoRecord, 'createdAt'> & { readonly sentSha256: string; readonly createdAt?: string },

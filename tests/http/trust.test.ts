@@ -197,6 +197,31 @@ describe('two at once', () => {
   });
 });
 
+describe('half a character', () => {
+  const HALF = String.raw`"\ud83c"`;
+  const send = (path: string, body: string) =>
+    server.request(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body });
+  it('is refused, with the field in which it stands; whole ones are kept as they are', async () => {
+    const garden = JSON.stringify({ ...GARDEN, id: 'half', place: '*' });
+    const refused = await send('/api/gardens', garden.replace('"*"', HALF));
+    expect([refused.status, ((await refused.json()) as Problem).detail]).toEqual([
+      422,
+      'The text of place holds half a character, which cannot be kept. Type it anew.',
+    ]);
+    const whole = await send('/api/gardens', garden.replace('"*"', String.raw`"\ud83c\udf31"`));
+    expect([whole.status, ((await whole.json()) as { place: string }).place]).toEqual([201, '🌱']);
+  });
+  it('is refused in a garden file too', async () => {
+    const { body } = await askAt<object>(server, 'GET', '/api/gardens/garden/garden.json');
+    const file = JSON.stringify(body).replace('"place":""', `"place":${HALF}`);
+    const refused = await send('/api/imports?copy=true', file);
+    expect([refused.status, ((await refused.json()) as Problem).detail]).toEqual([
+      422,
+      expect.stringContaining('garden.place'),
+    ]);
+  });
+});
+
 describe('books that other machines can reach', () => {
   const file = join(folder, 'open.sqlite');
 

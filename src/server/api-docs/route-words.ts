@@ -74,6 +74,9 @@ export const ROUTE_WORDS: Readonly<Record<string, string>> = {
   'POST /api/journal/{recordId}/restore': 'Brings a deleted line of the journal back',
   'PUT /api/gardens/{gardenId}/photos/{photoId}': 'Keeps a photo, a JPEG or PNG as the body',
   'GET /api/photos/{photoId}': 'A photo',
+  'GET /api/gardens/{gardenId}/room': 'What takes room on the disk',
+  'DELETE /api/gardens/{gardenId}/photos/unshown':
+    'Deletes photos that no line of the log shows, nor one deleted in the last 90 days',
   'GET /api/gardens/{gardenId}/feeds': 'The subscribed calendars of a garden',
   'POST /api/gardens/{gardenId}/feeds': 'Makes an address by which a calendar is subscribed to',
   'DELETE /api/feeds/{feedId}': 'Revokes the address of a subscribed calendar',

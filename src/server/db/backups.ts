@@ -1,4 +1,4 @@
-import type { Database } from 'better-sqlite3';
+import Database, { type Database as Open } from 'better-sqlite3';
 import {
   closeSync,
   existsSync,
@@ -13,7 +13,7 @@ import {
 import { copyFile, rename } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { BackupEntry, BackupKind, SecondPlace } from '../../contract/backups.ts';
-import { addPictures } from '../photos/photo-pool.ts';
+import { addPictures, picturesMissing } from '../photos/photo-pool.ts';
 import { freeBackupName, keptBackups, readBackupName } from './backup-rules.ts';
 import { COUNT_RECORDS, requireSoundCopy } from './sound-copy.ts';
 
@@ -31,7 +31,7 @@ export interface Backups {
   /** Undefined when there is none of that name. */
   pathOf(name: string): string | undefined;
   /** A whole copy of an open database, looked at before older ones go. Throws DamagedFile when it does not hold. */
-  make(db: Database, kind: BackupKind): Promise<BackupEntry>;
+  make(db: Open, kind: BackupKind): Promise<BackupEntry>;
   /** Of the pictures, one for all copies. */
   readonly photoFolder: string;
   secondPlace(): SecondPlace | null;
@@ -58,6 +58,27 @@ function prune(folder: string, made: string, today: string): void {
   const names = namesIn(folder);
   const kept = keptBackups(names, today);
   for (const name of names) if (!kept.has(name) && name !== made) rmSync(join(folder, name), { force: true });
+}
+
+const photoIdsIn = (file: string): string[] => {
+  let db: Open | undefined;
+  try {
+    db = new Database(file, { readonly: true });
+    return db.prepare('SELECT id FROM photo').pluck().all() as string[];
+  } catch {
+    // A copy that cannot be read, or from before there were photos, names none.
+    return [];
+  } finally {
+    db?.close();
+  }
+};
+
+/** Lets go the pictures that are gone from the garden, once no copy names them any more. */
+function dropUnnamed({ folder, photoFolder }: Pick<BackupPlaces, 'folder' | 'photoFolder'>): void {
+  const gone = picturesMissing(photosIn(folder), photoFolder);
+  if (gone.length === 0) return;
+  const named = new Set(namesIn(folder).flatMap((name) => photoIdsIn(join(folder, name))));
+  for (const id of gone) if (!named.has(id)) rmSync(join(photosIn(folder), id), { force: true });
 }
 
 /** `now` gives an instant, ISO in UTC. */
@@ -112,6 +133,7 @@ export function backupsIn({ folder, photoFolder, second }: BackupPlaces, now: ()
       }
       addPictures(photoFolder, photosIn(folder));
       prune(folder, name, today());
+      dropUnnamed({ folder, photoFolder });
       await copyToSecond(name);
       return entryOf(folder, name);
     },

@@ -22,6 +22,8 @@ export interface BooksFile {
   /** Always those of the file as it now is, after a restore too. */
   readonly stores: Stores;
   readonly state: () => BooksState;
+  /** Of the file and the log beside it. */
+  bytes(): number;
   /** Copies the books and their photos while they are in use, one copy at a time; older ones go by the rules of backups. */
   backUp(kind: BackupKind): Promise<BackupEntry>;
   /** The newest first. */
@@ -46,6 +48,8 @@ interface Open {
 }
 
 const SOUND: BooksState = { kind: 'sound', reason: null };
+
+const bytesOf = (file: string): number => statSync(file, { throwIfNoEntry: false })?.size ?? 0;
 
 /** By which the system knows a file, whatever its name; null when there is none. */
 const inodeOf = (file: string): number | null => statSync(file, { throwIfNoEntry: false })?.ino ?? null;
@@ -227,6 +231,7 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
   return {
     stores,
     state,
+    bytes: () => bytesOf(file) + bytesOf(`${file}-wal`),
     backUp: (kind) => inTurn(() => backUp(kind)),
     backups: () => backups.list(),
     secondPlace: () => backups.secondPlace(),

@@ -4,7 +4,7 @@ import type { FeedStore, ImportLog, ImportRecord, PhotoStore } from '../stores.t
 
 type KeptPhoto = PhotoRecord & { readonly sentSha256: string };
 
-/** Photos are never changed, only added. */
+/** Photos are never changed: they are added, and let go when nothing shows them. */
 export function photoStore(db: Database, now: () => string): PhotoStore {
   const find = (id: string) =>
     db
@@ -22,6 +22,24 @@ export function photoStore(db: Database, now: () => string): PhotoStore {
            FROM photo WHERE garden_id = @gardenId ORDER BY created_at, id`,
         )
         .all({ gardenId }) as PhotoRecord[],
+    unshownOf: (gardenId, { since, before }) =>
+      db
+        .prepare(
+          `WITH line AS (
+             SELECT details_json FROM journal
+             WHERE garden_id = @gardenId AND (removed_at IS NULL OR removed_at >= @since)
+           ), shown AS (
+             SELECT json_extract(details_json, '$.photoId') AS id FROM line
+             UNION SELECT one.value FROM line, json_each(details_json, '$.morePhotoIds') AS one
+           )
+           SELECT id, garden_id AS gardenId, media_type AS mediaType, bytes, created_at AS createdAt
+           FROM photo
+           WHERE garden_id = @gardenId AND created_at < @before
+             AND id NOT IN (SELECT id FROM shown WHERE id IS NOT NULL)
+           ORDER BY created_at, id`,
+        )
+        .all({ gardenId, since, before }) as PhotoRecord[],
+    remove: (id) => void db.prepare('DELETE FROM photo WHERE id = @id').run({ id }),
     insert: (photo) => {
       db.prepare(
         `INSERT INTO photo (id, garden_id, media_type, bytes, sent_sha256, created_at)

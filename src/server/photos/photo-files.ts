@@ -22,6 +22,7 @@ export interface PhotoFiles {
   /** Undefined when the file is gone. */
   read(id: string): Promise<Uint8Array<ArrayBuffer> | undefined>;
   has(id: string): boolean;
+  remove(id: string): void;
   /** The same picture under another id too; where the disk allows it, it takes no room of its own. */
   copy(fromId: string, toId: string): void;
   /** A place for pictures of which it is not yet known whether they will be kept. */
@@ -78,6 +79,7 @@ export function photoFilesIn(folder: string): PhotoFiles {
       }
     },
     has: (id) => existsSync(join(folder, id)),
+    remove: (id) => rmSync(join(folder, id), { force: true }),
     copy: (fromId, toId) => {
       const [from, to] = [join(folder, fromId), join(folder, toId)];
       try {

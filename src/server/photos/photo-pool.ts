@@ -13,10 +13,15 @@ function put(from: string, to: string): void {
   }
 }
 
+/** Pictures of `from` that `to` lacks. */
+export function picturesMissing(from: string, to: string): string[] {
+  const there = new Set(pictures(to));
+  return pictures(from).filter((name) => !there.has(name));
+}
+
 /** Puts every picture of `from` that `to` lacks there too. Pictures never change, so that one copy serves every backup. */
 export function addPictures(from: string, to: string): void {
-  const there = new Set(pictures(to));
-  const missing = pictures(from).filter((name) => !there.has(name));
+  const missing = picturesMissing(from, to);
   if (missing.length > 0) mkdirSync(to, { recursive: true });
   for (const name of missing) put(join(from, name), join(to, name));
 }

@@ -9,6 +9,7 @@ import { requireLikelyDates } from '../likely-dates.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
 import { discarded } from '../guards.ts';
+import { requireWholeCharacters } from '../half-characters.ts';
 import { copyGarden } from '../imports/copy-garden.ts';
 import { gardenFileOf, gardenFilePieces, photosThere } from '../imports/exported-garden.ts';
 import { importGarden } from '../imports/import-garden.ts';
@@ -61,6 +62,7 @@ export const importRoutes = (context: AppContext) => {
       const stage = choices.isDryRun ? null : context.photoFiles.stage();
       try {
         const garden = await readGardenFile(c.req.raw.body, stage);
+        requireWholeCharacters(garden.records);
         return c.json(importGarden(context, garden, choices), 200);
       } catch (error) {
         // A sender who is cut off never reads why.

@@ -72,6 +72,15 @@ export const useUndoImport = () =>
 export const backupsQuery = () =>
   queryOptions({ queryKey: ['backups'], queryFn: () => bodyOf(backups.$get()) });
 
+export const roomQuery = (gardenId: string) =>
+  queryOptions({
+    queryKey: ['gardens', gardenId, 'room'],
+    queryFn: () => bodyOf(gardens[':gardenId'].room.$get({ param: { gardenId } })),
+  });
+
+export const useDropUnshownPhotos = (gardenId: string) =>
+  useRefreshing(() => bodyOf(gardens[':gardenId'].photos.unshown.$delete({ param: { gardenId } })));
+
 export const useBackUp = () => useRefreshing(() => bodyOf(backups.$post()));
 
 export const backupCheckQuery = (name: string) =>

@@ -10,6 +10,7 @@ import { DemoReset } from './DemoReset.tsx';
 import { Gardens } from './Gardens.tsx';
 import { ImportWizard } from '../../ui/data/ImportWizard.tsx';
 import { PastImports } from './PastImports.tsx';
+import { RoomTaken } from './RoomTaken.tsx';
 import { TakeOut } from './TakeOut.tsx';
 import { WeatherBand } from './WeatherBand.tsx';
 import '../../ui/data/data.css';
@@ -42,6 +43,7 @@ export function DataPage() {
       <PastImports gardenId={books.garden.id} />
       <WeatherBand />
       <Backups />
+      <RoomTaken gardenId={books.garden.id} />
       <Gardens gardenId={books.garden.id} />
       <DemoReset gardenId={books.garden.id} />
     </div>
