@@ -3,6 +3,8 @@ export interface BooksState {
   readonly kind: 'sound' | 'damaged' | 'readOnly' | 'replaced';
   /** What the check said; null when it is sound. */
   readonly reason: string | null;
+  /** Of a damaged file, rows that are known to be there and cannot be read. */
+  readonly lostRows?: number;
 }
 
 /** Why a copy was made: by the day, by hand, or of the books as they were before another copy took their place. */

@@ -15,7 +15,7 @@ import {
 } from './guards.ts';
 import { wholeCharactersOnly } from './half-characters.ts';
 import { likelyDatesOnly } from './likely-dates.ts';
-import { answerProblem, ProblemError } from './problems.ts';
+import { answerProblem, isDamage, ProblemError } from './problems.ts';
 import { demoRoutes } from './routes/demo.ts';
 import { backupRoutes } from './routes/backups.ts';
 import { admittedOnly, sessionRoutes } from './routes/session.ts';
@@ -57,7 +57,10 @@ function methodsAt({ routes }: Hono, path: string): string[] {
 /** The HTTP interface, and the pages behind it. */
 export function createApp(context: AppContext) {
   const app = new Hono();
-  app.onError(answerProblem);
+  app.onError((error, c) => {
+    if (isDamage(error)) context.books.noteDamage(error.message);
+    return answerProblem(error, c);
+  });
   app.notFound((c) => answerProblem(nothingAt(c.req.path), c));
   app.use(headers);
   app.use(sameHostOnly(context.hosts));

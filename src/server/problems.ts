@@ -67,6 +67,10 @@ export const isConstraint = (error: unknown): boolean =>
   typeof error.code === 'string' &&
   error.code.startsWith('SQLITE_CONSTRAINT');
 
+/** Whether the database driver has come upon pages that do not hold. */
+export const isDamage = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && /^SQLITE_(CORRUPT|NOTADB)/.test(String(error.code));
+
 /** What the database driver says when the disk, not the request, is at fault; undefined for all else. */
 function diskProblem(error: Error): ProblemError | undefined {
   const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
@@ -78,7 +82,7 @@ function diskProblem(error: Error): ProblemError | undefined {
   if (/^SQLITE_(READONLY|IOERR|CANTOPEN|PERM)/.test(code) || ['EROFS', 'EACCES', 'EPERM'].includes(code)) {
     return new ProblemError(503, 'Read only', IN_WORDS.readOnly);
   }
-  if (/^SQLITE_(CORRUPT|NOTADB)/.test(code)) return new ProblemError(503, 'Damaged', IN_WORDS.damaged);
+  if (isDamage(error)) return new ProblemError(503, 'Damaged', IN_WORDS.damaged);
   if (code.startsWith('SQLITE_BUSY')) {
     return new ProblemError(
       503,

@@ -12,11 +12,13 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import { afterAll, describe, expect, it } from 'vitest';
+import { afterAll, describe, expect, it, vi } from 'vitest';
 import type { BackupCheck, BackupEntry, BooksState } from '../../src/contract/backups.ts';
 import type { GardenFile } from '../../src/contract/garden-file.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
+import type { AppContext } from '../../src/server/app-context.ts';
+import { createApp } from '../../src/server/app.ts';
 import { openBooks } from '../../src/server/db/books-file.ts';
 import { grayPng } from '../fixtures/photos.ts';
 import { isBackupDue } from '../../src/server/jobs/daily-backup.ts';
@@ -288,6 +290,22 @@ describe('a file that is damaged', () => {
     } finally {
       await server.stop();
     }
+  });
+
+  it('while it is in use is noticed by whoever reads it next', async () => {
+    const noteDamage = vi.fn();
+    const rotten = () => {
+      throw Object.assign(new Error('database disk image is malformed'), { code: 'SQLITE_CORRUPT' });
+    };
+    const books = { state: () => ({ kind: 'sound', reason: null }), noteDamage };
+    const app = createApp({
+      stores: { gardens: { find: rotten, list: rotten, listRemoved: rotten } },
+      books,
+      today: () => '2026-05-14',
+    } as unknown as AppContext);
+    const answer = await app.request('/api/gardens', { headers: { host: '127.0.0.1' } });
+    expect(answer.status).toBe(503);
+    expect(noteDamage).toHaveBeenCalledExactlyOnceWith('database disk image is malformed');
   });
 
   it('that is no database any more starts a server all the same', async () => {

@@ -15,6 +15,7 @@ import type { Stores } from '../stores.ts';
 import { backupsIn, fsynced } from './backups.ts';
 import { migrate } from './migrate.ts';
 import { DamagedFile, openCopy, openDatabase, requireIntegrity, UnwritableFile } from './open.ts';
+import { salvage } from './salvage.ts';
 import { createStores } from './stores.ts';
 
 /** The file the books are kept in, with its backups; open for as long as the server runs. */
@@ -24,6 +25,8 @@ export interface BooksFile {
   readonly state: () => BooksState;
   /** Of the file and the log beside it. */
   bytes(): number;
+  /** Pages were found that do not hold: from now on the books are read as far as they go, and not written to. */
+  noteDamage(reason: string): void;
   /** Copies the books and their photos while they are in use, one copy at a time; older ones go by the rules of backups. */
   backUp(kind: BackupKind): Promise<BackupEntry>;
   /** The newest first. */
@@ -67,20 +70,32 @@ function copied(file: string): string {
 
 const dropCopy = (copy: string): void => rmSync(join(copy, '..'), { recursive: true, force: true });
 
-/** The books as far as they can be read, out of a copy; empty ones when nothing can. */
+/** The books as far as they can be read, out of a copy; empty ones when nothing of a damaged file can. */
 function openToRead(file: string, now: () => string, state: BooksState): Open {
-  let db: Database.Database;
   const copy = copied(file);
+  let db: Database.Database;
   try {
+    if (state.kind === 'damaged') return openSalvaged(copy, now, state);
     db = openCopy(copy);
   } catch (error) {
     dropCopy(copy);
-    if (state.kind === 'readOnly') throw error;
-    db = new Database(':memory:');
-    migrate(db);
-    db.pragma('query_only = ON');
+    throw error;
   }
   return { db, stores: createStores(db, now), state, copy };
+}
+
+function openSalvaged(copy: string, now: () => string, state: BooksState): Open {
+  try {
+    const { db, lostRows } = salvage(copy);
+    return { db, stores: createStores(db, now), state: { ...state, lostRows } };
+  } catch {
+    const db = new Database(':memory:');
+    migrate(db);
+    db.pragma('query_only = ON');
+    return { db, stores: createStores(db, now), state };
+  } finally {
+    dropCopy(copy);
+  }
 }
 
 function openFile(file: string, now: () => string, mark?: number): Open {
@@ -183,12 +198,19 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
     return open.state;
   };
 
+  const noteDamage = (reason: string): void => {
+    if (open.state.kind !== 'sound') return;
+    console.error(`The file of the books is damaged: ${reason}`);
+    shut(open);
+    open = openToRead(file, now, { kind: 'damaged', reason });
+  };
+
   const backUp = async (kind: BackupKind): Promise<BackupEntry> => {
     try {
       return await backups.make(open.db, kind);
     } catch (error) {
       // What does not hold in a fresh copy does not hold in the books.
-      if (error instanceof DamagedFile) open = { ...open, state: { kind: 'damaged', reason: error.message } };
+      if (error instanceof DamagedFile) noteDamage(error.message);
       throw error;
     }
   };
@@ -231,6 +253,7 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
   return {
     stores,
     state,
+    noteDamage,
     bytes: () => bytesOf(file) + bytesOf(`${file}-wal`),
     backUp: (kind) => inTurn(() => backUp(kind)),
     backups: () => backups.list(),

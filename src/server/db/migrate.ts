@@ -22,7 +22,7 @@ function migrations(): Migration[] {
   return found;
 }
 
-const versionOf = (db: Database): number => db.pragma('user_version', { simple: true }) as number;
+export const versionOf = (db: Database): number => db.pragma('user_version', { simple: true }) as number;
 
 /** How many migrations the database still wants. Throws when it is newer than this program. */
 export function pendingMigrations(db: Database): number {
@@ -36,9 +36,9 @@ export function pendingMigrations(db: Database): number {
   return newest - version;
 }
 
-/** Brings the database to the newest version; each migration is all or nothing. Mutates the database. */
-export function migrate(db: Database): void {
-  const wanted = migrations().slice(versionOf(db));
+/** Brings the database to a version, or to the newest; each migration is all or nothing. Mutates the database. */
+export function migrate(db: Database, version?: number): void {
+  const wanted = migrations().slice(versionOf(db), version);
   // Rebuilding a parent table with foreign keys on would delete its children.
   db.pragma('foreign_keys = OFF');
   try {

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { counted } from '../../words/counted.ts';
 import { backupsQuery } from '../api/data.ts';
 
 const STATE_WORDS = {
@@ -9,6 +10,11 @@ const STATE_WORDS = {
     'The file of the books was moved, deleted or replaced while Vine Ledger had it open, so nothing more is written.',
 } as const;
 
+const lostWords = (lostRows: number): string =>
+  lostRows === 0
+    ? 'Every record in it could be read.'
+    : `${counted(lostRows, 'record')} in it or more could not be read; the others are here.`;
+
 /** Said on every page while the file of the books is not sound. */
 export function FileState({ gardenId }: { gardenId: string }) {
   const { data } = useQuery(backupsQuery());
@@ -16,6 +22,7 @@ export function FileState({ gardenId }: { gardenId: string }) {
   return (
     <p className="file-state" role="alert">
       {STATE_WORDS[data.state.kind]}{' '}
+      {data.state.lostRows !== undefined && `${lostWords(data.state.lostRows)} `}
       <Link to={`/garden/${gardenId}/data`}>
         Save what can be read{data.state.kind === 'damaged' ? ', and restore a backup' : ''}
       </Link>
