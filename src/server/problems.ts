@@ -8,6 +8,7 @@ import { InputError } from '../refusals/input-error.ts';
 import { fieldWords } from '../words/field-words.ts';
 import { refusalSentence, describeFinding } from '../words/refusal-words.ts';
 import { IdTaken } from './stores.ts';
+import { capitalized } from '../words/capitalized.ts';
 
 /** Something the caller should hear about, as problem details (RFC 9457). */
 export class ProblemError extends Error {
@@ -45,7 +46,7 @@ export const fromInputError = (error: InputError): ProblemError =>
 /** Something kept already that a write would make impossible; `what` is its title. */
 export const contradiction = (what: string, path: FieldPath, refused: Refusal): ProblemError => {
   const why = refusalSentence(`its ${fieldWords(fieldOf(path))}`, refused);
-  const title = `${what.charAt(0).toUpperCase()}${what.slice(1)}`;
+  const title = capitalized(what);
   const detail = `${title}, would no longer make sense: ${why} Change that one first.`;
   return new ProblemError(422, 'Not accepted', detail);
 };

@@ -1,5 +1,6 @@
 import { calendarDateOf, type frostDates } from '../core/ground/index.ts';
 import { MONTH_NAMES } from './dates.ts';
+import { capitalized } from './capitalized.ts';
 
 /** What the letters of a class of climate mean to a gardener, after Köppen and Geiger. */
 const MAIN: Readonly<Record<string, string>> = {
@@ -31,7 +32,7 @@ export function koppenWords(koppen: string): string {
   const [winter = '', drought = '', summer = ''] = koppen;
   const bitter = summer === 'd' ? 'bitter winters' : WINTERS[winter];
   const words = MAIN[koppen] ?? `${SUMMERS[summer]}, ${bitter}${DROUGHTS[drought]}`;
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  return capitalized(words);
 }
 
 const TENS = ['early', 'mid', 'late'] as const;

@@ -5,6 +5,7 @@ import type { Observation, Observed, ObservedType } from '../records/journal.ts'
 import { plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
 import { SQUEEZE_WORDS } from './stock-words.ts';
+import { capitalized } from './capitalized.ts';
 
 export const OBSERVED_WORDS: Record<ObservedType, string> = {
   leafColor: 'Leaf color',
@@ -103,13 +104,11 @@ export function observedInWords(observed: Observed, measures: Measures): string 
     case 'signs':
       return observed.signs.length === 0
         ? 'Not well'
-        : capital(observed.signs.map((sign) => PLANT_SIGN_WORDS[sign]).join('; '));
+        : capitalized(observed.signs.map((sign) => PLANT_SIGN_WORDS[sign]).join('; '));
     case 'note':
       return 'Note';
   }
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A mark and a word for every verdict, so that color is never the only sign. */
 export const VERDICT_WORDS: Record<Verdict, { readonly mark: string; readonly word: string }> = {

@@ -5,6 +5,7 @@ import type { Movement } from '../records/movement.ts';
 import { BREW_WORDS } from './brew-words.ts';
 import { cropNames, materialName } from './record-names.ts';
 import type { TaskNames } from './task-words.ts';
+import { capitalized } from './capitalized.ts';
 
 const CHECKS_SHORT: Readonly<Record<Check, string>> = {
   sweetManure: 'Smell the manure',
@@ -49,7 +50,7 @@ export function shortTaskWords({ what }: Task, names: TaskNames): string {
     case 'safe':
       return 'May be planted';
     case 'harvestFrom':
-      return `${capital(crop(what.cropId))} may be eaten`;
+      return `${capitalized(crop(what.cropId))} may be eaten`;
     case 'firstFrost':
       return 'First frost near';
     case 'lateFrost':
@@ -96,8 +97,6 @@ function shortYardWords(what: Task['what']): string {
       return '';
   }
 }
-
-const capital = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
 
 function shortEntryWords(entry: Entry, names: TaskNames): string {
   switch (entry.type) {

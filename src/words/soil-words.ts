@@ -2,6 +2,7 @@ import type { NutrientRating, RatedFigure, RatedNutrient } from '../core/bed/ind
 import type { EntryRecord } from '../records/entry.ts';
 import { SOIL_FIGURE_FIELDS, type SoilExtraction, type SoilFigureField } from '../records/vocabulary.ts';
 import { plainFigure } from './figures.ts';
+import { capitalized } from './capitalized.ts';
 
 type SoilTestRecord = Extract<EntryRecord, { type: 'soilTest' }>;
 
@@ -59,7 +60,7 @@ const REMEDIES: Readonly<Record<RatedNutrient, Readonly<Partial<Record<NutrientR
 /** A nutrient that was tested, with what the figure means. */
 export function ratedWords({ nutrient, mgPerKg, extraction, rating }: RatedFigure): string {
   const remedy = REMEDIES[nutrient][rating];
-  const name = nutrient.charAt(0).toUpperCase() + nutrient.slice(1);
+  const name = capitalized(nutrient);
   return `${name} ${plainFigure(mgPerKg, 3)} ppm: ${RATING_WORDS[rating]}, by ${EXTRACTION_WORDS[extraction]}.${remedy === undefined ? '' : ` ${remedy}`}`;
 }
 

@@ -25,6 +25,7 @@ export {
 } from './ledger/flow-sums.ts';
 export { FLOW_COUNT, type FlowName } from './ledger/flows.ts';
 export {
+  type Period,
   type Basis,
   PERIOD_KINDS,
   type PeriodKind,

@@ -8,14 +8,9 @@ import {
   MODEL_VERSION,
   PERIOD_KINDS,
   type PeriodKind,
-  ashStatement,
-  carbonStatement,
   journalOf,
-  nitrogenStatement,
-  partedAt,
-  periodAround,
 } from '../../../core/model/index.ts';
-import type { BedSample, MonthBooks } from '../../../core/bed/index.ts';
+import { type BedSample, type MonthBooks, statementsOf } from '../../../core/bed/index.ts';
 import type { NamedLayer } from '../../drawing/section-frame.ts';
 import { fullDate } from '../../../words/dates.ts';
 import { plainFigure } from '../../../words/figures.ts';
@@ -38,33 +33,6 @@ interface LedgerProps {
 }
 
 type View = 'accounts' | 'batches' | 'journal';
-
-/**
- * Opening and closing books of the period that holds a day. One that today lies in ends today, unless the day is later or the
- * forecast is asked for.
- */
-export function statementsOf(
-  books: MonthBooks,
-  day: DayNumber,
-  { kind, withForecast }: { readonly kind: PeriodKind; readonly withForecast: boolean },
-) {
-  const whole = periodAround(day, kind, { fromDay: books.startDay, untilDay: books.endDay });
-  const parts = partedAt(whole, books.forecastFromDay);
-  const period = withForecast || parts.length === 1 || day >= books.forecastFromDay ? whole : parts[0]!;
-  const at = (morning: DayNumber) =>
-    books.samples.findLast((sample) => sample.day <= morning) ?? books.samples[0]!;
-  const [opening, closing] = [at(period.fromDay), at(period.untilDay)];
-  return {
-    period,
-    /** Of the period as shown. */
-    basis: partedAt(period, books.forecastFromDay).map(({ basis }) => basis),
-    /** Whether there is more of it to come. */
-    isParted: parts.length > 1,
-    carbon: carbonStatement(opening, closing),
-    nitrogen: nitrogenStatement(opening, closing),
-    ash: ashStatement(opening, closing),
-  };
-}
 
 const A_BILLIONTH = 1e-9;
 /** How far the sides of the books ever were apart, of their sum. */

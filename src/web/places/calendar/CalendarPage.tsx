@@ -16,6 +16,7 @@ import { useAgenda } from '../../ui/planning/use-agenda.ts';
 import { useTaskActs } from './use-task-acts.ts';
 import { YearView } from './YearView.tsx';
 import './calendar.css';
+import { capitalized } from '../../../words/capitalized.ts';
 
 const SubscribeBand = lazy(async () => ({ default: (await import('./SubscribeBand.tsx')).SubscribeBand }));
 
@@ -97,7 +98,7 @@ function summary(items: readonly AgendaItem[], waiting: number, today: DayNumber
   const lateWords = late > 0 ? `${late} late, ` : '';
   const weekWords = week > 0 ? `${week} this week` : 'nothing this week';
   const words = `${lateWords}${weekWords}, ${standing.length} in all within a year.${more}`;
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  return capitalized(words);
 }
 
 interface DayListProps {

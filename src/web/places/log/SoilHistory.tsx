@@ -7,6 +7,7 @@ import { RATING_WORDS, ratedWords, SOIL_FIGURE_WORDS } from '../../../words/soil
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { SoilCourse } from '../../charts/soil-course.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
+import { capitalized } from '../../../words/capitalized.ts';
 
 type Tests = ReturnType<typeof testsUntil>;
 
@@ -18,7 +19,6 @@ interface Figure {
 }
 
 const plain = (value: number): string => plainFigure(value, 3);
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The soil tests of a bed: what the last one means, and every figure through the years. */
 export function SoilHistory({ bedId }: { readonly bedId: string }) {
@@ -44,7 +44,7 @@ export function SoilHistory({ bedId }: { readonly bedId: string }) {
     },
     ...SOIL_FIGURE_FIELDS.map((field) => ({
       key: field,
-      name: capital(`${SOIL_FIGURE_WORDS[field].name}, ${SOIL_FIGURE_WORDS[field].unit}`),
+      name: capitalized(`${SOIL_FIGURE_WORDS[field].name}, ${SOIL_FIGURE_WORDS[field].unit}`),
       format: plain,
       read: ({ test }: Tests[number]) => test[field],
     })),

@@ -12,6 +12,7 @@ import { MIX_PURPOSE_WORDS } from '../../../words/mix-words.ts';
 import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import { batchPosting, type BatchPlan, type BenchForm, type BenchPart } from './mix-form.ts';
 import { useSameName } from '../../ui/forms/use-same-name.ts';
+import { capitalized } from '../../../words/capitalized.ts';
 
 interface MakeBatchProps {
   readonly form: BenchForm;
@@ -39,7 +40,7 @@ export function MakeBatch({ form, parts, mix }: MakeBatchProps) {
   }));
   const { send, troubles, isSaving } = useStockPost(books.garden.id);
   const navigate = useNavigate();
-  const suggestion = `${MIX_PURPOSE_WORDS[form.purpose].replace(/^./, (first) => first.toUpperCase())}, ${books.today}`;
+  const suggestion = `${capitalized(MIX_PURPOSE_WORDS[form.purpose])}, ${books.today}`;
   const sameName = useSameName('lots', plan.name);
   const isStopped = mixCautions(mix, parts).some(({ code }) => code === 'ashWithAmmonium');
   const isHot = plan.isHot ?? heatsUp(mix);

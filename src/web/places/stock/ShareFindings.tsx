@@ -15,7 +15,7 @@ import {
 } from '../../../words/share-words.ts';
 import { counted } from '../../../words/counted.ts';
 import { useMeasures } from '../../app/garden-context.ts';
-import { capitalized } from '../../ui/forms/troubles.ts';
+import { capitalized } from '../../../words/capitalized.ts';
 import type { Names } from './share-names.ts';
 
 interface WaysOfSharingProps {

@@ -23,7 +23,7 @@ import {
 } from '../../../words/share-words.ts';
 import { TextField } from '../../ui/forms/inputs.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { capitalized } from '../../ui/forms/troubles.ts';
+import { capitalized } from '../../../words/capitalized.ts';
 import { recordsForYears, shareQuery } from '../../worker/questions.ts';
 import { FixShare, litresPer } from './FixShare.tsx';
 import { IdleStock, WaysOfSharing, WhatStaysOpen } from './ShareFindings.tsx';

@@ -3,6 +3,7 @@ import { finding } from '../../../refusals/refusal.ts';
 import { describeFinding } from '../../../words/refusal-words.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import type { ReadQuantity } from './typed-quantity.ts';
+import { capitalized } from '../../../words/capitalized.ts';
 
 type Parsed =
   { readonly success: true } | { readonly success: false; readonly error: Parameters<typeof findingsOf>[0] };
@@ -18,9 +19,6 @@ export const troublesOf = (parsed: Parsed, failure: unknown): Record<string, str
       )),
   ...sentencesOf(failure),
 });
-
-/** A sentence that stands alone, not after the name of its field. */
-export const capitalized = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
 
 /** What is wrong with a quantity; undefined when nothing is. */
 export const quantityTrouble = (read: ReadQuantity, field = ''): string | undefined =>

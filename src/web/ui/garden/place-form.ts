@@ -13,7 +13,8 @@ import { InputError } from '../../../refusals/input-error.ts';
 import { searchRank } from '../../../words/name-search.ts';
 import { toldError } from '../../../words/refusal-words.ts';
 import { numberFromText } from '../forms/parse-number.ts';
-import { capitalized, quantityTroubles } from '../forms/troubles.ts';
+import { quantityTroubles } from '../forms/troubles.ts';
+import { capitalized } from '../../../words/capitalized.ts';
 import { NOTHING_TYPED, type Reader, type TypedQuantity } from '../forms/typed-quantity.ts';
 import {
   CLIMATE_ROWS,

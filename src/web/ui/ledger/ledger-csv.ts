@@ -1,18 +1,9 @@
 import { asCsv } from '../../../contract/tables/csv.ts';
 import { type DayNumber, isoDateOf } from '../../../core/ground/index.ts';
-import {
-  type PeriodKind,
-  type Statement,
-  type Basis,
-  ashStatement,
-  carbonStatement,
-  nitrogenStatement,
-  partedAt,
-  periodAround,
-} from '../../../core/model/index.ts';
+import type { Basis, PeriodKind, Statement } from '../../../core/model/index.ts';
 import { tableInUnits } from '../../../contract/tables/table-in-units.ts';
 import type { UnitSystem } from '../../../refusals/refusal.ts';
-import type { MonthBooks } from '../../../core/bed/index.ts';
+import { type MonthBooks, statementsUpTo } from '../../../core/bed/index.ts';
 
 const HEADER = ['from', 'until', 'basis', 'element', 'account', 'line', 'counterparty', 'amount_g'];
 
@@ -71,24 +62,14 @@ export function ledgerCsv({
   readonly areaM2: number;
   readonly system: UnitSystem;
 }): string {
-  const run = { fromDay: books.startDay, untilDay: books.endDay };
-  const at = (morning: DayNumber) =>
-    books.samples.findLast((sample) => sample.day <= morning) ?? books.samples[0]!;
-  const rows: (string | number)[][] = [];
-  for (let from = books.startDay; from <= day && from < books.endDay;) {
-    const { fromDay, untilDay } = periodAround(from, kind, run);
-    const { basis, ...part } = partedAt(
-      { fromDay: Math.max(from, fromDay), untilDay },
-      books.forecastFromDay,
-    )[0]!;
-    const [opening, closing] = [at(part.fromDay), at(part.untilDay)];
-    const about = { from: isoDateOf(part.fromDay), until: isoDateOf(part.untilDay - 1), basis, areaM2 };
-    rows.push(
-      ...linesOf({ statement: carbonStatement(opening, closing), ...about }),
-      ...linesOf({ statement: nitrogenStatement(opening, closing), ...about }),
-      ...linesOf({ statement: ashStatement(opening, closing), ...about }),
-    );
-    from = part.untilDay;
-  }
+  const rows = statementsUpTo(books, day, kind).flatMap(({ period, basis, carbon, nitrogen, ash }) => {
+    const about = {
+      from: isoDateOf(period.fromDay),
+      until: isoDateOf(period.untilDay - 1),
+      basis,
+      areaM2,
+    };
+    return [carbon, nitrogen, ash].flatMap((statement) => linesOf({ statement, ...about }));
+  });
   return asCsv(tableInUnits({ fields: HEADER, data: rows }, system));
 }

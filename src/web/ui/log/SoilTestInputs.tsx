@@ -11,6 +11,7 @@ import { Field } from '../forms/Field.tsx';
 import { Choice, TextField } from '../forms/inputs.tsx';
 import { QuantityField } from '../forms/QuantityField.tsx';
 import type { TypedSoilTest } from './soil-test-typed.ts';
+import { capitalized } from '../../../words/capitalized.ts';
 
 interface SoilTestInputsProps {
   readonly test: TypedSoilTest;
@@ -92,7 +93,7 @@ function OtherFigures({ test, set, troubles }: SoilTestInputsProps) {
           return (
             <TextField
               key={field}
-              name={`${name.charAt(0).toUpperCase()}${name.slice(1)}, ${unit}`}
+              name={`${capitalized(name)}, ${unit}`}
               value={test.figures[field] ?? ''}
               onChange={(typed) => set({ ...test, figures: { ...test.figures, [field]: typed } })}
               width={128}
