@@ -9,6 +9,7 @@ import {
   jsonOnly,
   limitedBody,
   readOnlyUnlessSound,
+  roomForBodies,
   sameHostOnly,
   shallowJson,
   uncached,
@@ -67,6 +68,7 @@ export function createApp(context: AppContext) {
   app.use('/api/*', uncached);
   // Whoever is not admitted has nothing read of what is sent.
   app.use('/api/*', admittedOnly(context.access));
+  app.use('/api/*', roomForBodies());
   app.use('/api/*', limitedBody);
   app.use('/api/*', jsonOnly);
   app.use('/api/*', shallowJson);

@@ -104,6 +104,43 @@ export const limitedBody: MiddlewareHandler = (c, next) => {
   return (PHOTO_PATH.test(c.req.path) ? limitedPhoto : limitedRecords)(c, next);
 };
 
+/** What may be in memory of all bodies together; a garden file is not held there. */
+const MOST_IN_FLIGHT_BYTES = 256 * LARGEST_BODY_BYTES;
+const TRY_AGAIN_SECONDS = 5;
+
+/** The most that the body at a path may hold. */
+function largestAt(path: string): number {
+  if (path === STREAMED_PATH) return 0;
+  if (FILE_PATH.test(path)) return LARGEST_TABLE_BYTES;
+  return PHOTO_PATH.test(path) ? LARGEST_PHOTO_BYTES : LARGEST_BODY_BYTES;
+}
+
+/** Puts off whoever sends something large while much is being read already. */
+export function roomForBodies(): MiddlewareHandler {
+  let inFlightBytes = 0;
+  return async (c, next) => {
+    if (READING.has(c.req.method)) return next();
+    const most = largestAt(c.req.path);
+    const told = c.req.header('content-length');
+    // Of what is sent in chunks nobody knows how much comes.
+    const bytes = told === undefined ? most : Math.min(most, Number(told));
+    if (bytes > LARGEST_BODY_BYTES && inFlightBytes + bytes > MOST_IN_FLIGHT_BYTES) {
+      c.header('Retry-After', String(TRY_AGAIN_SECONDS));
+      throw new ProblemError(
+        503,
+        'Busy',
+        'Other large files are being read. Send this one again in a moment.',
+      );
+    }
+    inFlightBytes += bytes;
+    try {
+      return await next();
+    } finally {
+      inFlightBytes -= bytes;
+    }
+  };
+}
+
 /** Bodies are JSON, but those of photos. */
 export const jsonOnly: MiddlewareHandler = async (c, next) => {
   const type = c.req.header('content-type');

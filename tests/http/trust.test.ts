@@ -7,6 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { accessBy, setPassphrase } from '../../src/server/access.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { GARDEN } from '../fixtures/books.ts';
+import { openBooks } from './open-books.ts';
 import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
 const folder = newFolder();
@@ -194,6 +195,39 @@ describe('two at once', () => {
     const lost = answers.find(({ status }) => status === 409)!;
     expect(lost.body.current.name).toBe(won.body.name);
     expect(lost.body.detail).toMatch(/Nothing was overwritten/);
+  });
+});
+
+describe('many large bodies at once', () => {
+  it('are read a few at a time; the others are asked to come again, and small ones go on', async () => {
+    const ends: (() => void)[] = [];
+    const openEnded = () =>
+      new ReadableStream<Uint8Array>({
+        start: (controller) => {
+          controller.enqueue(new TextEncoder().encode('{"rows":['));
+          ends.push(() => controller.close());
+        },
+      });
+    const books = openBooks(join(folder, 'bodies.sqlite'));
+    await askAt(books, 'POST', '/api/gardens', GARDEN);
+    const send = () =>
+      books.request('/api/gardens/garden/imports', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: openEnded(),
+        duplex: 'half',
+      } as RequestInit);
+    const held = [send(), send(), send(), send()];
+    const fifth = await send();
+    expect([fifth.status, fifth.headers.get('retry-after')]).toEqual([503, '5']);
+    const small = await askAt(books, 'POST', '/api/gardens', { ...GARDEN, id: 'small' });
+    expect(small.status).toBe(201);
+    ends.forEach((end) => end());
+    expect((await Promise.all(held)).map(({ status }) => status)).toEqual([400, 400, 400, 400]);
+    const later = send();
+    ends.at(-1)!();
+    expect((await later).status).toBe(400);
+    await books.stop();
   });
 });
 
