@@ -4,16 +4,8 @@ import { apiPage } from './api-docs/docs-page.ts';
 import { MODEL_VERSION } from '../core/model/index.ts';
 import type { AppContext } from './app-context.ts';
 import { changeInAnswer } from './change-in-answer.ts';
-import {
-  headers,
-  jsonOnly,
-  limitedBody,
-  readOnlyUnlessSound,
-  roomForBodies,
-  sameHostOnly,
-  shallowJson,
-  uncached,
-} from './guards.ts';
+import { jsonOnly, limitedBody, roomForBodies, shallowJson } from './bodies.ts';
+import { headers, readOnlyUnlessSound, sameHostOnly, uncached } from './guards.ts';
 import { wholeCharactersOnly } from './half-characters.ts';
 import { likelyDatesOnly } from './likely-dates.ts';
 import { answerProblem, isDamage, ProblemError } from './problems.ts';

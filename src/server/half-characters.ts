@@ -1,5 +1,6 @@
 import type { MiddlewareHandler } from 'hono';
-import { READING, STREAMED_PATH } from './guards.ts';
+import { parsedOrNull, STREAMED_PATH } from './bodies.ts';
+import { READING } from './guards.ts';
 import { ProblemError } from './problems.ts';
 
 /** Only an escape can bring half a character into JSON: bytes that are none are read as whole ones. */
@@ -34,16 +35,7 @@ export const wholeCharactersOnly: MiddlewareHandler = async (c, next) => {
   const isRead = !READING.has(c.req.method) && c.req.header('content-type')?.includes('json') === true;
   if (isRead && c.req.path !== STREAMED_PATH) {
     const text = await c.req.text();
-    if (ESCAPED_HALF.test(text)) requireWholeCharacters(parsed(text));
+    if (ESCAPED_HALF.test(text)) requireWholeCharacters(parsedOrNull(text));
   }
   await next();
 };
-
-/** What cannot be read is refused by whoever reads it. */
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
-}

@@ -1,7 +1,8 @@
 import type { MiddlewareHandler } from 'hono';
 import { addYears, formatISO } from 'date-fns';
 import { InputError } from '../refusals/input-error.ts';
-import { FILE_PATH, READING } from './guards.ts';
+import { FILE_PATH, parsedOrNull } from './bodies.ts';
+import { READING } from './guards.ts';
 
 const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/;
 
@@ -42,16 +43,7 @@ export const likelyDatesOnly =
     // A file keeps what it has; the rows of a table are weighed one by one by whoever reads them.
     const isRecord = !READING.has(c.req.method) && !FILE_PATH.test(c.req.path);
     if (isRecord && c.req.header('content-type')?.includes('json')) {
-      requireLikelyDates(parsed(await c.req.text()), today());
+      requireLikelyDates(parsedOrNull(await c.req.text()), today());
     }
     await next();
   };
-
-/** What cannot be read is refused by whoever reads it. */
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
-}

@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { photoFiled } from '../../contract/garden-file.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import { finding, refusal } from '../../refusals/refusal.ts';
-import { DEEPEST_JSON, nestedTooDeep, tooLarge } from '../guards.ts';
+import { DEEPEST_JSON, nestedTooDeep, tooLarge } from '../bodies.ts';
 import { describeFinding } from '../../words/refusal-words.ts';
 import { cleanPhoto } from '../photos/clean-photo.ts';
 import type { PhotoStage } from '../photos/photo-files.ts';

@@ -8,7 +8,7 @@ import { findingAbout, findingsFrom } from '../../contract/check-garden.ts';
 import { requireLikelyDates } from '../likely-dates.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
-import { discarded } from '../guards.ts';
+import { discarded } from '../bodies.ts';
 import { requireWholeCharacters } from '../half-characters.ts';
 import { copyGarden } from '../imports/copy-garden.ts';
 import { gardenFileOf, gardenFilePieces, photosThere } from '../imports/exported-garden.ts';
