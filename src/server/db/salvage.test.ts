@@ -85,6 +85,12 @@ describe('a damaged file', () => {
     expect(() => books.stores.gardens.insert({ ...GARDEN, id: 'more' })).toThrow();
     books.close();
   });
+  it('counts what is lost at the far end by an index, and as one at least where none holds', () => {
+    const last = (leaves: number[]) => leaves.slice(-2);
+    const { db, lostRows } = salvage(withSpoiltPages('end.sqlite', 'entry', last));
+    expect(lostRows).toBe(ENTRIES - entriesIn(db));
+    db.close();
+  });
   it('leaves out what leans on something lost, and gives nothing where nothing can be read', () => {
     const { db, lostRows } = salvage(withSpoiltPages('bed.sqlite', 'bed', (leaves) => leaves));
     expect([entriesIn(db), lostRows]).toEqual([0, expect.any(Number)]);

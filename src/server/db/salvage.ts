@@ -61,8 +61,29 @@ function readTowards(
   }
 }
 
-/** All rows of a table that can be read: from both ends, then one by one in between. Returns how many are lost. */
+/** How many rows a table has by an index of it, which may hold where the table does not; null when none does. */
+function countByIndex(source: Open, { name }: Table): number | null {
+  try {
+    return source.prepare(`SELECT count(*) FROM ${name}`).pluck().get() as number;
+  } catch {
+    return null;
+  }
+}
+
+/** All rows of a table that can be read. Returns how many are known to be lost; one at least where any is. */
 function readTable(source: Open, table: Table, take: (row: Row) => void): number {
+  let taken = 0;
+  const lost = readRows(source, table, (row) => {
+    taken += 1;
+    take(row);
+  });
+  if (lost === 0) return 0;
+  const all = countByIndex(source, table);
+  return Math.max(1, all === null ? lost : all - taken);
+}
+
+/** From both ends, then one by one in between. Returns how many are lost. */
+function readRows(source: Open, table: Table, take: (row: Row) => void): number {
   const { name, columns, hasRowId } = table;
   if (!hasRowId) {
     try {
@@ -88,6 +109,7 @@ function readTable(source: Open, table: Table, take: (row: Row) => void): number
     take: (rowId, row) => rowId > start && keep(rowId, row),
   });
   const end = fromEnd.last ?? start + PROBED_BEYOND;
+  const isEndKnown = fromEnd.last !== null;
   const one = source.prepare(`SELECT ${columns.join(', ')} FROM ${name} WHERE rowid = ?`).raw();
   let lost = 0;
   for (let rowId = start + 1; rowId < Math.min(end, start + MOST_PROBED); rowId++) {
@@ -98,7 +120,8 @@ function readTable(source: Open, table: Table, take: (row: Row) => void): number
       lost += 1;
     }
   }
-  return Math.max(1, lost);
+  // Beyond the last row every number fails on a page that does not hold.
+  return isEndKnown ? Math.max(1, lost) : 1;
 }
 
 const MOST_ROUNDS = 20;
