@@ -145,6 +145,15 @@ describe('a garden file that comes in wrongly', () => {
     }
     expect(leftOver()).toEqual([]);
   });
+  it('with two lists of photos is refused: pictures would go to the wrong lines', async () => {
+    const one = photo('one', asBase64(grayPng()), 'image/png');
+    const twice = JSON.stringify({ ...file, photos: [one] }).replace(
+      '"photos":',
+      `"photos":[${JSON.stringify(one)}],"photos":`,
+    );
+    expect((await send(twice))[0]).toBe(422);
+    expect(leftOver()).toEqual([]);
+  });
   it('is told so when it is too large beside its photos', async () => {
     const [status, said] = await send(`{"note": "${'x'.repeat(76 * MEGABYTE)}"}`);
     expect([status, said]).toEqual([413, expect.stringContaining('64 MB beside its photos')]);

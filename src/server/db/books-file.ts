@@ -16,6 +16,7 @@ import { backupsIn, fsynced } from './backups.ts';
 import { migrate } from './migrate.ts';
 import { DamagedFile, openCopy, openDatabase, requireIntegrity, UnwritableFile } from './open.ts';
 import { salvage } from './salvage.ts';
+import { UnlikeCopy } from './sound-copy.ts';
 import { createStores } from './stores.ts';
 
 /** The file the books are kept in, with its backups; open for as long as the server runs. */
@@ -209,9 +210,17 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
     try {
       return await backups.make(open.db, kind);
     } catch (error) {
+      if (error instanceof UnlikeCopy) {
+        throw new ProblemError(
+          503,
+          'Busy',
+          'The books changed while they were copied. Make the backup again.',
+        );
+      }
+      if (!(error instanceof DamagedFile)) throw error;
       // What does not hold in a fresh copy does not hold in the books.
-      if (error instanceof DamagedFile) noteDamage(error.message);
-      throw error;
+      noteDamage(error.message);
+      throw new ProblemError(503, 'Damaged', IN_WORDS.damaged);
     }
   };
 

@@ -5,7 +5,7 @@ import { GARDEN } from '../../../tests/fixtures/books.ts';
 import { newFolder, removeFolder } from '../../../tests/http/server.ts';
 import { openBooks } from './books-file.ts';
 import { DamagedFile } from './open.ts';
-import { requireSoundCopy } from './sound-copy.ts';
+import { requireSoundCopy, UnlikeCopy } from './sound-copy.ts';
 
 const folder = newFolder();
 afterAll(() => removeFolder(folder));
@@ -29,7 +29,7 @@ describe('a copy that was just made', () => {
     await expect(requireSoundCopy(copyOf('few.sqlite'), [2, () => 2])).rejects.toThrow(
       /holds 1 records, the books 2/,
     );
-    await expect(requireSoundCopy(copyOf('many.sqlite'), [0, () => 0])).rejects.toThrow(DamagedFile);
+    await expect(requireSoundCopy(copyOf('many.sqlite'), [0, () => 0])).rejects.toThrow(UnlikeCopy);
   });
   it('is none when its pages do not hold, or it is no database at all', async () => {
     const torn = copyOf('torn.sqlite');
@@ -40,5 +40,8 @@ describe('a copy that was just made', () => {
     const rubbish = join(folder, 'rubbish.sqlite');
     writeFileSync(rubbish, 'once upon a time '.repeat(1000));
     await expect(requireSoundCopy(rubbish, [0, () => 9])).rejects.toThrow(DamagedFile);
+    await expect(requireSoundCopy(join(folder, 'no', 'such.sqlite'), [0, () => 9])).rejects.not.toThrow(
+      DamagedFile,
+    );
   });
 });

@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import { Worker } from 'node:worker_threads';
 import { DamagedFile } from './open.ts';
 
-/** Tables that hold what people wrote; nothing is ever taken out of them, only marked as removed. */
+/** Tables that hold what people wrote; rows of them are marked as removed and stay, but for those of a demo made afresh. */
 export const COUNTED_TABLES = ['garden', 'bed', 'entry', 'planting', 'journal', 'stock_movement'] as const;
 
 /** SQL that counts all that people wrote. */
@@ -17,12 +17,17 @@ interface Looked {
 const PROGRAM = `
 const { parentPort, workerData } = require('node:worker_threads');
 const Database = require(workerData.driver);
-const db = new Database(workerData.file);
-db.pragma('journal_mode = DELETE');
-const verdict = String(db.pragma('integrity_check(1)', { simple: true }));
-const records = db.prepare(workerData.count).pluck().get();
-db.close();
-parentPort.postMessage({ verdict, records });
+try {
+  const db = new Database(workerData.file);
+  db.pragma('journal_mode = DELETE');
+  const verdict = String(db.pragma('integrity_check(1)', { simple: true }));
+  const records = verdict === 'ok' ? db.prepare(workerData.count).pluck().get() : 0;
+  db.close();
+  parentPort.postMessage({ verdict, records });
+} catch (error) {
+  if (!/^SQLITE_(CORRUPT|NOTADB)/.test(error.code)) throw error;
+  parentPort.postMessage({ verdict: error.message, records: 0 });
+}
 `;
 
 /** Looks at every page of a copy in a thread of its own, so that nobody waits for it. */
@@ -36,20 +41,18 @@ function lookAt(file: string): Promise<Looked> {
   });
 }
 
-/** Throws DamagedFile unless every page of a fresh copy holds and it has as many records as the books. */
+/** A copy that holds, and is not one of the books as they were: records came or went that it does not know of. */
+export class UnlikeCopy extends Error {}
+
+/** Throws DamagedFile unless every page of a fresh copy holds, and UnlikeCopy unless it has as many records as the books. */
 export async function requireSoundCopy(
   file: string,
   records: readonly [least: number, most: () => number],
 ): Promise<void> {
-  let looked: Looked;
-  try {
-    looked = await lookAt(file);
-  } catch (error) {
-    throw new DamagedFile((error as Error).message);
-  }
+  const looked = await lookAt(file);
   const [least, most] = records;
   if (looked.verdict !== 'ok') throw new DamagedFile(looked.verdict);
   if (looked.records < least || looked.records > most()) {
-    throw new DamagedFile(`the copy holds ${looked.records} records, the books ${least}`);
+    throw new UnlikeCopy(`the copy holds ${looked.records} records, the books ${least}`);
   }
 }

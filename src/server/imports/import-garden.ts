@@ -63,7 +63,11 @@ const photoIds = z.object({
 function underIdsOf(file: object, photos: readonly IncomingPhoto[]): IncomingPhoto[] {
   const read = photoIds.safeParse(file);
   if (!read.success) throw invalid(findingsOf(read.error));
-  return (read.data.photos ?? []).map(({ id }, i) => ({ ...photos[i]!, id }));
+  const ids = (read.data.photos ?? []).map(({ id }) => id);
+  // A text may hold the list twice, of which only the last one stands.
+  if (ids.length !== photos.length)
+    throw invalid([finding(refusal('thereTwice', { got: 'photos' }), 'photos')]);
+  return photos.map((photo, i) => ({ ...photo, id: ids[i]! }));
 }
 
 /** What a file must say of itself; its records are read row by row. */
