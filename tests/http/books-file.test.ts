@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3';
 import { spawnSync } from 'node:child_process';
-import { readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it, vi } from 'vitest';
 import type { BackupCheck, BackupEntry, BooksState } from '../../src/contract/backups.ts';
@@ -65,8 +65,13 @@ describe('a file that two programs want', () => {
     const first = await startServer(file);
     try {
       expect((await make(first, 'kept')).status).toBe(201);
+      // A copy that the first one is just making is not taken for a leftover.
+      const half = `${file}-backups/2026-05-14_080000-00.daily.sqlite.part`;
+      mkdirSync(`${file}-backups`);
+      writeFileSync(half, 'half made');
       await expect(startServer(file)).rejects.toThrow(/is open in another program/);
       await expect(startServer(file, ['--demo'])).rejects.toThrow(/is open in another program/);
+      expect(readFileSync(half, 'utf8')).toBe('half made');
       expect((await make(first, 'more')).status).toBe(201);
       expect(await namesAt(first)).toEqual(['Garden kept', 'Garden more']);
     } finally {

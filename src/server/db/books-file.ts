@@ -186,10 +186,11 @@ function oneAtATime() {
 /** Opens the books at `file`; `now` gives the instant, ISO in UTC. Damaged or unwritable books are opened to be read. */
 export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => string): BooksFile {
   const photoFolder = photoFolderOf(file);
-  const backups = backupsIn({ folder: `${file}-backups`, photoFolder, second: backupTo }, now);
-  const inTurn = oneAtATime();
-  rmSync(`${file}.restoring`, { force: true });
+  // Once the file is ours: what lies half made beside it may be another program's until then.
   let open = openFile(file, now, mark);
+  const backups = backupsIn({ folder: `${file}-backups`, photoFolder, second: backupTo }, now);
+  rmSync(`${file}.restoring`, { force: true });
+  const inTurn = oneAtATime();
   const stores = new Proxy({} as Stores, { get: (_, key) => Reflect.get(open.stores, key) as unknown });
   const state = (): BooksState => {
     const inode = open.inode ?? null;
