@@ -11,37 +11,19 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import type { BackupCheck, BackupEntry, BooksState } from '../../src/contract/backups.ts';
+import type { BackupCheck, BackupEntry } from '../../src/contract/backups.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { openBooks } from '../../src/server/db/books-file.ts';
 import { grayPng } from '../fixtures/photos.ts';
 import { isBackupDue } from '../../src/server/jobs/daily-backup.ts';
 import { GARDEN } from '../fixtures/books.ts';
+import { listAt, makeGarden as make, namesAt, spoil } from './books-at.ts';
 import { openBooks as openBooksHere } from './open-books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
+import { askAt, newFolder, removeFolder, startServer } from './server.ts';
 
 const folder = newFolder();
 afterAll(() => removeFolder(folder));
-
-interface Backups {
-  readonly state: BooksState;
-  readonly backups: readonly BackupEntry[];
-}
-const listAt = async (server: RunningServer) => (await askAt<Backups>(server, 'GET', '/api/backups')).body;
-const namesAt = async (server: RunningServer) =>
-  (await askAt<{ gardens: { name: string }[] }>(server, 'GET', '/api/gardens')).body.gardens.map(
-    ({ name }) => name,
-  );
-const make = (server: RunningServer, id: string) =>
-  askAt<Problem>(server, 'POST', '/api/gardens', { ...GARDEN, id, name: `Garden ${id}` });
-
-/** Spoils the middle of a file, where its records are. */
-function spoil(file: string): void {
-  const bytes = readFileSync(file);
-  for (let at = 4096; at < bytes.length; at += 64) bytes[at] = 0xa5;
-  writeFileSync(file, bytes);
-}
 
 describe('backups', () => {
   it('are made while the books are in use, looked at and restored; what was there is backed up first', async () => {
