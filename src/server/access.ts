@@ -14,7 +14,7 @@ export const SHORTEST_PASSPHRASE = 12;
 
 /**
  * Guesses from one place within a quarter of an hour. Once there were many from all places together, those of a place that
- * has not guessed yet come one after the other, so that nobody is kept out by what others do.
+ * has not guessed yet come one after the other: others can slow somebody down, and not shut them out for a quarter of an hour.
  */
 const GUESSES = { ofOne: 5, ofAll: 50, withinMs: 15 * 60_000, apartMs: 5000 } as const;
 

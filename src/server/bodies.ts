@@ -74,7 +74,7 @@ export function roomForBodies(): MiddlewareHandler {
     const most = largestAt(c.req.path);
     const told = c.req.header('content-length');
     // Of what is sent in chunks nobody knows how much comes.
-    const bytes = told === undefined ? most : Math.min(most, Number(told));
+    const bytes = Math.min(most, Number(told ?? most) || 0);
     if (bytes > LARGEST_BODY_BYTES && inFlightBytes + bytes > MOST_IN_FLIGHT_BYTES) {
       c.header('Retry-After', String(TRY_AGAIN_SECONDS));
       throw new ProblemError(

@@ -1,6 +1,7 @@
 import { existsSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { lookInto, photoFolderOf } from './db/books-file.ts';
+import { counted } from '../words/counted.ts';
 import { readBackupName } from './db/backup-rules.ts';
 
 /** Where the pictures of a file lie: beside the books, or with the other backups. */
@@ -22,7 +23,7 @@ function verify(file: string | undefined): number {
       ({ id, bytes }) => statSync(join(folder, id), { throwIfNoEntry: false })?.size !== bytes,
     );
     console.log(
-      `${file} is whole: ${gardens.length} gardens (${gardens.join(', ')}), ${beds} beds, ${entries} entries, ${observations} notes in the log, last written ${newestRecordAt ?? 'never'}.`,
+      `${file} is whole: ${counted(gardens.length, 'garden')} (${gardens.join(', ')}), ${counted(beds, 'bed')}, ${counted(entries, 'entry', 'entries')}, ${counted(observations, 'note in the log', 'notes in the log')}, last written ${newestRecordAt ?? 'never'}.`,
     );
     if (missing.length === 0) return 0;
     console.error(

@@ -9,6 +9,7 @@ import { ROUTE_WORDS } from '../../src/server/api-docs/route-words.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from './server.ts';
 
 interface Operation {
+  readonly parameters?: readonly { readonly in: string; readonly name: string; readonly example?: string }[];
   readonly summary: string;
   readonly operationId: string;
   readonly requestBody?: {
@@ -90,6 +91,18 @@ describe('the API describes itself', () => {
     };
     const books = await run(server.address);
     expect([books.beds.length, books.entries.length, books.plantings.length]).toEqual([1, 1, 1]);
+  });
+});
+
+describe('every path', () => {
+  it('shows what may stand in it', () => {
+    for (const { key, operation } of operations()) {
+      const named = [...key.matchAll(/\{(\w+)\}/g)].map(([, name]) => name);
+      const shown = (operation.parameters ?? []).filter(
+        (one) => one.in === 'path' && one.example !== undefined,
+      );
+      expect([key, shown.map(({ name }) => name)]).toEqual([key, named]);
+    }
   });
 });
 

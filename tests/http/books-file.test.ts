@@ -30,7 +30,7 @@ describe('npm run verify', () => {
     const { name } = (await askAt<BackupEntry>(server, 'POST', '/api/backups')).body;
     await server.stop();
     const backup = join(`${file}-backups`, name);
-    expect(verify(file)).toEqual([0, expect.stringContaining('is whole: 1 gardens')]);
+    expect(verify(file)).toEqual([0, expect.stringContaining('is whole: 1 garden (')]);
     expect(verify(backup)).toEqual([0, expect.stringContaining('is whole')]);
     rmSync(join(`${file}-photos`, 'leaf'));
     expect(verify(file)).toEqual([1, expect.stringContaining('1 of 1 photos are missing')]);

@@ -24,7 +24,7 @@ const ABOUT =
   /^(?:~|≈|±|ca\.?|circa|about|approx\.?|approximately|around|etwa|env\.?)\s*(?=[\d.,½¼¾⅓⅔⅛⅜⅝⅞])/i;
 const FRACTION = /[/⁄½¼¾⅓⅔⅛⅜⅝⅞]/;
 
-/** As many digits as any scale has, and none of those that binary fractions leave behind: 308.00000000000006 is 308. */
+/** More digits than a scale shows, and few enough that 308.00000000000006 is written as 308. */
 const WRITTEN_DIGITS = 12;
 
 /** A figure as it stands in a file. */

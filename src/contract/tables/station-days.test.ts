@@ -44,6 +44,12 @@ Datum;Zeit;Temp;Daily rain;ET
       ['2026-05-14', '11', '0', '0'],
     ]);
   });
+  it('with the rain of the last hour in every line: once for each hour', () => {
+    const quarters = (hour: number, rain: readonly number[]) =>
+      rain.map((mm, i) => `2026-05-13,${hour}:${i * 15 || '00'},10,${mm}`).join('\n');
+    const log = `Date,Time,Temp,Hourly rain\n${quarters(8, [0.5, 1, 1.5, 2])}\n${quarters(9, [3, 3, 2, 1])}`;
+    expect(days(log)![1]).toEqual(['2026-05-13', '10', '3', '']);
+  });
   it('is left to its columns when they are those of a day already, and no other table is taken for one', () => {
     expect(days('date,temperature,rain\n2026-05-01,12,3\n2026-05-02,13,0')).toBeNull();
     expect(days('date,bed,material,amount\n2026-05-01,North,Straw,3\n2026-05-01,Long,Straw,3')).toBeNull();

@@ -3,7 +3,7 @@ import { findTable } from './garden-tables.ts';
 import { dateOrdersIn, decimalIn, unitIn } from './recognize.ts';
 import { sheetParts, type Grid, type SheetParts } from './sheet-parts.ts';
 
-type Reading = 'date' | 'lowest' | 'highest' | 'mean' | 'rain' | 'evapotranspiration';
+type Reading = 'date' | 'time' | 'lowest' | 'highest' | 'mean' | 'rain' | 'evapotranspiration';
 
 const NO_AIR = String.raw`(?!.*\b(dew|soil|indoor|inside|room|feels|index|chill)\b)`;
 const AIR = String.raw`^${NO_AIR}(?=.*\b(t|temp|temperature|tmin|tmax|tn|tx|low|high)\b)`;
@@ -12,6 +12,7 @@ const AIR = String.raw`^${NO_AIR}(?=.*\b(t|temp|temperature|tmin|tmax|tn|tx|low|
 const READINGS: readonly (readonly [Reading, RegExp])[] = [
   ['date', /^(date|day|datum)\b|\bdate$/],
   ['date', /^(time|timestamp|observed)\b/],
+  ['time', /^(time|hour|zeit)\b/],
   ['evapotranspiration', /^(et|et0|eto|pet|evapotranspiration|evaporation)\b/],
   ['rain', /^(?=.*\b(daily|today|since midnight)\b).*\b(rain|rainfall|precip|precipitation)\b/],
   ['rain', /^(?!.*\b(rate|weekly|monthly|yearly|event)\b).*\b(rain|rainfall|precip|precipitation|prcp)\b/],
@@ -19,6 +20,8 @@ const READINGS: readonly (readonly [Reading, RegExp])[] = [
   ['highest', new RegExp(String.raw`${AIR}.*\b(max|maximum|high|highest|tmax|tx)\b`)],
   ['mean', new RegExp(String.raw`^${NO_AIR}.*\b(tavg|tmean|temp|temperature|t)\b`)],
 ];
+/** Rain of the last hour, told more often than once an hour. */
+const OF_AN_HOUR = /\bhour(ly)?\b/;
 /** Rain that is counted on from midnight, not anew for each line. */
 const COUNTED_UP = /\b(daily|today|since midnight)\b/;
 
@@ -61,16 +64,35 @@ function linesByDay({ parts, places }: StationFile): Map<string, (readonly strin
   return byDay;
 }
 
+const CLOCK = /(\d{1,2}):\d{2}(?::\d{2})?\s*([ap])?/i;
+
+/** The hour of the clock in which a line was written, as it is written there; null where none is told. */
+function hourOf(line: readonly string[], { date, time }: Places): string | null {
+  const told = [date, time].map((at) => (at === undefined ? '' : (line[at] ?? ''))).join(' ');
+  const [, hour, half = ''] = CLOCK.exec(told) ?? [];
+  return hour === undefined ? null : `${hour}${half.toLowerCase()}`;
+}
+
+/** What was told last of each hour: rain of the last hour is told anew by every line. */
+function lastOfEachHour(
+  readings: readonly { readonly hour: string | null; readonly value: number }[],
+): number[] {
+  const hours = new Map<string, number>();
+  readings.forEach(({ hour, value }, i) => hours.set(hour ?? `line ${i}`, value));
+  return [...hours.values()];
+}
+
 /** What one day comes to: its mean temperature, the rain and the evapotranspiration of all of it. */
 function dayCells({ parts, places, decimal }: StationFile, lines: readonly (readonly string[])[]): string[] {
-  const valuesAt = (reading: Reading): number[] => {
+  const readingsAt = (reading: Reading) => {
     const at = places[reading];
     if (at === undefined) return [];
     return lines.flatMap((line) => {
       const read = numberCell(line[at] ?? '', { decimal });
-      return 'value' in read ? [read.value] : [];
+      return 'value' in read ? [{ hour: hourOf(line, places), value: read.value }] : [];
     });
   };
+  const valuesAt = (reading: Reading): number[] => readingsAt(reading).map(({ value }) => value);
   const [lowest, highest] = [valuesAt('lowest'), valuesAt('highest')];
   const means = valuesAt('mean');
   const between = lowest.length > 0 && highest.length > 0 ? [Math.min(...lowest), Math.max(...highest)] : [];
@@ -78,8 +100,10 @@ function dayCells({ parts, places, decimal }: StationFile, lines: readonly (read
   const summed = (reading: Reading): number | null => {
     const values = valuesAt(reading);
     if (values.length === 0) return null;
-    const isCountedUp = lines.length > 1 && COUNTED_UP.test(words(parts.headers[places[reading]!] ?? ''));
-    return isCountedUp ? Math.max(...values) : values.reduce((sum, one) => sum + one, 0);
+    const header = words(parts.headers[places[reading]!] ?? '');
+    if (lines.length > 1 && COUNTED_UP.test(header)) return Math.max(...values);
+    const apart = OF_AN_HOUR.test(header) ? lastOfEachHour(readingsAt(reading)) : values;
+    return apart.reduce((sum, one) => sum + one, 0);
   };
   const asText = (value: number | null): string => (value === null ? '' : figureText(value));
   return [
@@ -116,7 +140,7 @@ export function stationDays(grid: Grid): Grid | null {
   if (!isWhole(places)) return null;
   const cellsAt = (at: number | undefined) =>
     at === undefined ? [] : parts.rows.map((row) => row[at] ?? '');
-  const { date, ...figures } = places;
+  const { date, time, ...figures } = places;
   const decimal = decimalIn(Object.values(figures).flatMap(cellsAt));
   const byDay = linesByDay({ parts, places, decimal });
   const means = cellsAt(places.mean).filter((text) => text.trim() !== '');

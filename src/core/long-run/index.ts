@@ -29,7 +29,7 @@ export {
 } from './sharing/share-problem.ts';
 
 // years
-export { asOneBed, sampledSoilKgPerM2 } from './years/garden-years.ts';
+export { asOneBed, keepsToItsPlan, sampledSoilKgPerM2 } from './years/garden-years.ts';
 export { booksAsPlanned, booksWithHabit } from './years/habit-books.ts';
 export { MOST_PLANNED_YEARS, habitPlan, isPlanOf } from './years/habit-plan.ts';
 export { habitSoFar } from './years/habit-so-far.ts';

@@ -1,6 +1,6 @@
 import { generateSpecs } from 'hono-openapi';
 import type { Hono } from 'hono';
-import { EXAMPLES } from './examples.ts';
+import { EXAMPLE_IDS, EXAMPLES } from './examples.ts';
 import { ROUTE_WORDS } from './route-words.ts';
 
 type Described = Awaited<ReturnType<typeof generateSpecs>>;
@@ -62,9 +62,14 @@ const OTHER_BODIES: Readonly<Record<string, object>> = {
 };
 
 interface Operation {
+  readonly parameters?: readonly { readonly in: string; readonly name: string }[];
   readonly requestBody?: { readonly content?: Record<string, { schema?: unknown; example?: unknown }> };
   responses?: Record<string, unknown>;
 }
+
+/** What stands in a path is shown by an example, so that every route can be tried. */
+const withExample = (parameter: { readonly in: string; readonly name: string }): object =>
+  parameter.in === 'path' ? { ...parameter, example: EXAMPLE_IDS[parameter.name] } : parameter;
 
 function describedOperation(method: Method, path: string, operation: Operation): object {
   const key = `${method.toUpperCase()} ${path}`;
@@ -74,6 +79,7 @@ function describedOperation(method: Method, path: string, operation: Operation):
   const other = OTHER_BODIES[key];
   return {
     ...operation,
+    ...(operation.parameters ? { parameters: operation.parameters.map(withExample) } : {}),
     ...(other ? { requestBody: { required: true, content: other } } : {}),
     summary: ROUTE_WORDS[key] ?? key,
     tags: [tagOf(path)],

@@ -151,6 +151,15 @@ export const EXAMPLE_IDS: Readonly<Record<string, string>> = {
   lotId: 'gate-straw',
   movementId: 'gate-straw-came',
   recordId: 'back-plot-seen',
+  buildUpId: 'card-and-straw',
+  recipeId: 'half-and-half',
+  photoId: 'back-plot-leaf',
+  feedId: 'on-the-phone',
+  importId: 'gauge-by-the-gate',
+  sampleId: '1',
+  book: 'entries',
+  name: '2026-05-14_080000-00.manual.sqlite',
+  file: 'secret-of-the-feed.ics',
 };
 
 export const EXAMPLES: Readonly<Record<string, unknown>> = {

@@ -13,7 +13,7 @@ const STATE_WORDS = {
 const lostWords = (lostRows: number): string =>
   lostRows === 0
     ? 'Every record in it could be read.'
-    : `${counted(lostRows, 'record')} in it or more could not be read; the others are here.`;
+    : `At least ${counted(lostRows, 'record')} in it could not be read; the others are here.`;
 
 /** Said on every page while the file of the books is not sound. */
 export function FileState({ gardenId }: { gardenId: string }) {

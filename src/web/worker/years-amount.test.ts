@@ -1,27 +1,11 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, NO_STOCK } from '../../../tests/fixtures/books.ts';
 import type { GardenRecords } from '../../core/bed/index.ts';
-import { asOneBed, sampledSoilKgPerM2 } from '../../core/long-run/index.ts';
+import { asOneBed, habitFromTemplate, sampledSoilKgPerM2 } from '../../core/long-run/index.ts';
 import type { Habit } from '../../records/habit.ts';
 import { openYears, yearsAmount, yearsLine, type YearsPlan } from './years-answers.ts';
 
-const COMPOST: Habit = {
-  keepsCrops: false,
-  acts: [
-    {
-      type: 'lay',
-      month: 4,
-      everyYears: 1,
-      fromYear: 1,
-      untilYear: null,
-      materialId: 'compost_garden',
-      amount: 2,
-      unit: 'cm',
-      dugDepthCm: 0,
-      seasonedMonths: 0,
-    },
-  ],
-};
+const COMPOST = habitFromTemplate('compostYearly');
 const beds = [
   bedOf({ id: 'small', areaM2: 2, organicMatterPct: 3 }),
   bedOf({ id: 'large', areaM2: 6, organicMatterPct: 2 }),

@@ -29,6 +29,7 @@ import {
   checkTarget,
   endOfYears,
   habitSoFar,
+  keepsToItsPlan,
   runYears,
   sampledSoilKgPerM2,
   shareBed,
@@ -106,7 +107,7 @@ const NOTHING_MORE: Habit = { acts: [], keepsCrops: true };
 
 /** What a habit means on one bed; null for its plan. */
 function habitOn({ plan, today }: OpenPlan, books: BedBooks, followed: FollowedHabit): Habit | null {
-  if (followed === 'planned' || (plan.sparesPaths && books.bed.kind === 'path')) return null;
+  if (followed === 'planned' || (plan.sparesPaths && keepsToItsPlan(books.bed))) return null;
   return followed === 'soFar' ? (habitSoFar(books, today) ?? NOTHING_MORE) : followed;
 }
 

@@ -58,8 +58,8 @@ function frostByNight(normals: ClimateNormals): number[] {
 }
 
 /**
- * The last frost of spring and the first of autumn, as they come in the middle year; 'none' where less than every second
- * year has any, 'anyMonth' where less than three weeks lie between the two: no month is free of frost then. The air at
+ * The last frost of spring and the first of autumn, as they come in the middle year; 'none' where it does not freeze in
+ * every second year, 'anyMonth' where the two are less than three weeks apart: no month is free of frost then. The air at
  * 2 m is meant; on the ground it freezes earlier and later.
  *
  * @example

@@ -1,3 +1,4 @@
+import type { Bed } from '../../../records/bed.ts';
 import { SOIL_DEFAULTS } from '../../model/index.ts';
 import type { YearPoint } from './run-years.ts';
 
@@ -8,6 +9,9 @@ export interface BedYears {
   readonly soilMassKgPerM2: number;
   readonly points: readonly YearPoint[];
 }
+
+/** Of a whole garden the paths keep to their plan: what is meant for beds is not laid on them. */
+export const keepsToItsPlan = ({ kind }: Pick<Bed, 'kind'>): boolean => kind === 'path';
 
 /** Mass of the soil that a laboratory would sample, kg/m2: 1 g/cm3 of it, 1 cm deep, weighs 10. */
 export const sampledSoilKgPerM2 = ({ bulkDensityGPerCm3 }: { readonly bulkDensityGPerCm3: number }): number =>

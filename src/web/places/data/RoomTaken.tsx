@@ -27,7 +27,7 @@ export function RoomTaken({ gardenId }: { readonly gardenId: string }) {
         </li>
         {unshown.count > 0 && (
           <li>
-            Of them shown nowhere, for their lines were deleted more than 90 days ago:{' '}
+            Of them shown nowhere, by no line of the log and none that was deleted in the last 90 days:{' '}
             <span className="figure">{bytesWords(unshown.bytes)}</span>{' '}
             <Popconfirm
               title={`Delete ${counted(unshown.count, 'photo')}?`}

@@ -9,6 +9,7 @@ import {
   NO_PRICES,
   type Prices,
   type Worth,
+  keepsToItsPlan,
   textureOf,
   worthOf,
   worthTogether,
@@ -128,7 +129,7 @@ interface WorthOfLine {
   readonly isSpared?: boolean;
 }
 
-/** Of a whole garden, that of its beds together; on its paths nothing is laid by a habit. */
+/** Of a whole garden, that of its beds together. */
 function worthOfLine({ line, bare, bed, books, prices, isSpared = false }: WorthOfLine): Worth {
   if (bed.bed === null) {
     const at = (part: ViewedBed, { place }: ViewedLine) => part.lines.find((one) => one.place === place)!;
@@ -140,7 +141,7 @@ function worthOfLine({ line, bare, bed, books, prices, isSpared = false }: Worth
           bed: part,
           books,
           prices,
-          isSpared: part.bed?.kind === 'path',
+          isSpared: part.bed !== null && keepsToItsPlan(part.bed),
         }),
       ),
     );
