@@ -43,9 +43,10 @@ export function DataPage() {
       <PastImports gardenId={books.garden.id} />
       <WeatherBand />
       <Backups />
-      <RoomTaken gardenId={books.garden.id} />
       <Gardens gardenId={books.garden.id} />
       <DemoReset gardenId={books.garden.id} />
+      {/* Last: it comes when it has been counted, and moves nothing that is just being pressed. */}
+      <RoomTaken gardenId={books.garden.id} />
     </div>
   );
 }
