@@ -38,5 +38,6 @@ const isDone = [
   bench('browser'),
   bench('garden-pages'),
   bench('stock'),
+  bench('stalls'),
 ].every(Boolean);
 process.exit(isDone ? 0 : 1);

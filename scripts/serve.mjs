@@ -15,23 +15,26 @@ export function buildWeb() {
   if (!run(bin('vite'), ['build', '--logLevel', 'warn'])) fail('the pages could not be built; see above.');
 }
 
-/** A program of this project in one file, which starts in a part of the time. */
-function bundled(name) {
-  const bundle = join(ROOT, '.cache', name, 'main.mjs');
+/** A program of this project in one file, which starts in a part of the time, and those of its threads. */
+function bundled(name, ...threads) {
+  const source = join(ROOT, 'src', name);
+  const bundles = join(ROOT, '.cache', name);
   const isBuilt = run(bin('esbuild'), [
-    join(ROOT, 'src', name, 'main.ts'),
+    ...['main.ts', ...threads].map((file) => join(source, file)),
     '--bundle',
     '--platform=node',
     '--format=esm',
     '--packages=external',
-    `--outfile=${bundle}`,
+    `--outbase=${source}`,
+    `--outdir=${bundles}`,
+    '--out-extension:.js=.mjs',
     '--log-level=warning',
   ]);
   if (!isBuilt) fail(`src/${name} could not be built; see above.`);
-  return bundle;
+  return join(bundles, 'main.mjs');
 }
 
-export const buildServer = () => bundled('server');
+export const buildServer = () => bundled('server', join('calendar', 'calendar-thread.ts'));
 export const buildTerminal = () => bundled('cli');
 
 async function answers(address) {

@@ -3,6 +3,8 @@ import type { BooksFile } from './db/books-file.ts';
 import type { Hono } from 'hono';
 import type { InstrumentAddresses } from './instruments.ts';
 import type { PhotoFiles } from './photos/photo-files.ts';
+import type { HeavyThread } from './heavy-thread.ts';
+import type { GardenCalendars } from './calendar/garden-calendars.ts';
 import type { Stores } from './stores.ts';
 
 /** What the routes work with; everything that differs between a test and a real evening is in here. */
@@ -24,6 +26,8 @@ export interface AppContext {
   readonly newId: () => string;
   /** Pictures beside the database. */
   readonly photoFiles: PhotoFiles;
+  /** Works out calendars away from everybody else. */
+  readonly calendars: HeavyThread<GardenCalendars>;
   /** A scale, a probe, a soil laboratory and a weather station, where there are some. */
   readonly instruments?: InstrumentAddresses;
   /** Adds the built pages after the interface; absent when there are none. */

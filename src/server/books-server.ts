@@ -11,10 +11,15 @@ import { watchFile } from './jobs/file-watch.ts';
 import { passphraseFileOf, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
 import { photoFilesIn } from './photos/photo-files.ts';
+import { heavyThread } from './heavy-thread.ts';
+import type { GardenCalendars } from './calendar/garden-calendars.ts';
 import { PROJECT } from './project.ts';
 import { dateHere } from './today.ts';
 
 const PAGES = join(PROJECT, 'dist');
+const CALENDAR_PROGRAM = join(PROJECT, '.cache', 'server', 'calendar', 'calendar-thread.mjs');
+/** Sixty beds with twenty years of records take half a minute on a slow machine, and 200 MB. */
+const CALENDAR_LIMITS = { memoryMb: 512, answerMs: 120_000, idleMs: 300_000, questions: 32 } as const;
 
 const now = (): string => new Date().toISOString();
 
@@ -51,6 +56,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   if (isDemo) books.stores.atomically(() => replantDemoGardens(books.stores, today()));
   const endBackups = backUpDaily(books, now);
   const endWatch = watchFile(books);
+  const calendars = heavyThread<GardenCalendars>(CALENDAR_PROGRAM, CALENDAR_LIMITS);
   const hasPages = existsSync(join(PAGES, 'index.html'));
   const app = createApp({
     stores: books.stores,
@@ -61,12 +67,14 @@ export function openBooksServer(options: ServerOptions): BooksServer {
     today,
     newId: randomUUID,
     photoFiles: photoFilesIn(photoFolder),
+    calendars,
     instruments: options.instruments,
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
   });
   const close = () => {
     endBackups();
     endWatch();
+    calendars.end();
     books.close();
   };
   return { app, close };

@@ -45,11 +45,10 @@ async function bodyOf(stores: Stores, garden: GardenRecord, today: string): Prom
   return Buffer.from(`${head},"entries":[${entries.join(',')}]}`);
 }
 
+export type BooksSender = (garden: GardenRecord) => Promise<SentBooks>;
+
 /** The books of a garden; what was sent last is kept, because every page that opens asks for it. */
-export function booksSender(
-  stores: Stores,
-  today: () => string,
-): (garden: GardenRecord) => Promise<SentBooks> {
+export function booksSender(stores: Stores, today: () => string): BooksSender {
   let last: SentBooks | undefined;
   return async (garden) => {
     const { epoch, number } = markOf(stores, garden.id);

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { gardenFile, type GardenFile } from '../../src/contract/garden-file.ts';
+import { gardenFile, gardenFileText, type GardenFile } from '../../src/contract/garden-file.ts';
 import type { ImportEntry, ImportReport } from '../../src/contract/imports.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import type { Problem } from '../../src/contract/problem.ts';
@@ -48,6 +48,21 @@ describe('a garden as a file', () => {
     expect(file.movements).toHaveLength(books.movements.length);
     expect(file.photos).toHaveLength(1);
     expect(file.beds.map(({ name }) => name)).toEqual(books.beds.map(({ name }) => name));
+  });
+
+  it('comes piece by piece as the text it is whole', () => {
+    expect(text).toBe(gardenFileText(gardenFile.parse(JSON.parse(text))));
+  });
+
+  it('holds what is written while it is being read, though that month was passed already', async () => {
+    const reading = textAt(demo);
+    const [first] = [...gardenFile.parse(JSON.parse(text)).entries].sort((a, b) =>
+      a.date < b.date ? -1 : 1,
+    );
+    const watered = { id: 'meanwhile', type: 'water', state: 'laid', date: first.date, note: '', waterMm: 5 };
+    expect((await askAt(demo, 'POST', `/api/beds/${first.bedId}/entries`, watered)).status).toBe(201);
+    expect(await reading).toContain('"meanwhile"');
+    expect((await askAt(demo, 'DELETE', '/api/entries/meanwhile?version=1')).status).toBe(204);
   });
 
   it('is copied under another name, as a template without what was done, and bed by bed', async () => {

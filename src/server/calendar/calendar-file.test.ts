@@ -3,7 +3,7 @@ import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, MILD } from '../../../tests/fixtures/books.ts';
 import { dayNumberFromIso } from '../../core/ground/index.ts';
-import { calendarFile, type CalendarRecords } from './garden-calendar.ts';
+import { calendarFile, type CalendarNames } from './calendar-file.ts';
 
 const TODAY = '2026-05-14';
 const today = dayNumberFromIso(TODAY, []);
@@ -18,9 +18,8 @@ const recordsOf = (bedName: string) =>
     materials: [],
     crops: [],
     lots: [],
-    yard: {},
     today: TODAY,
-  }) as unknown as CalendarRecords;
+  }) as unknown as CalendarNames;
 
 const itemsWith = (note: string): Items => [
   {

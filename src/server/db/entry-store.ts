@@ -28,11 +28,10 @@ function trimEntry(row: EntryRecord): EntryRecord {
   return entry as unknown as EntryRecord;
 }
 
+const NO_FIELDS: object = Object.fromEntries([...OWN_FIELDS.values()].flat().map((field) => [field, null]));
+
 /** Fields that an entry of another type had are emptied when it changes type. */
-const spreadEntry = (values: object): object => ({
-  ...Object.fromEntries([...OWN_FIELDS.values()].flat().map((field) => [field, null])),
-  ...values,
-});
+const spreadEntry = (values: object): object => ({ ...NO_FIELDS, ...values });
 
 const trimmed = (entry: EntryRecord | undefined): EntryRecord | undefined => entry && trimEntry(entry);
 

@@ -28,12 +28,15 @@ export function reorder(
   table: 'entry' | 'stock_movement' | 'journal',
   ids: readonly string[],
 ): void {
-  const places = db
+  const held = db
     .prepare(
-      `SELECT sequence FROM ${table} WHERE id IN (SELECT value FROM json_each(@ids)) ORDER BY sequence`,
+      `SELECT id, sequence FROM ${table} WHERE id IN (SELECT value FROM json_each(@ids)) ORDER BY sequence`,
     )
-    .pluck()
-    .all({ ids: JSON.stringify(ids) }) as number[];
+    .raw()
+    .all({ ids: JSON.stringify(ids) }) as [id: string, place: number][];
   const put = db.prepare(`UPDATE ${table} SET sequence = @place WHERE id = @id`);
-  ids.forEach((id, i) => put.run({ id, place: places[i] }));
+  ids.forEach((id, i) => {
+    const [holder, place] = held[i] ?? [];
+    if (holder !== id) put.run({ id, place });
+  });
 }

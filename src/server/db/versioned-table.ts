@@ -54,6 +54,8 @@ export class VersionedTable<Record extends Versioned> {
   /** Columns that come out of the database as something else than they are. */
   readonly #converted: readonly (readonly [field: string, kind: Kind])[];
 
+  readonly #insertion: string;
+  readonly #upsertion: string;
   readonly #statements = new Map<string, Statement>();
 
   private readonly table: string;
@@ -69,6 +71,16 @@ export class VersionedTable<Record extends Versioned> {
     this.#selected = Object.entries(this.#columns)
       .map(([field, [column]]) => `${column} AS ${field}`)
       .join(', ');
+    const names = Object.values(this.#columns).map(([column]) => column);
+    const overwritten = names
+      .filter((column) => column !== 'id' && column !== 'version')
+      .map((column) => `${column} = excluded.${column}`);
+    this.#insertion = `INSERT INTO ${table} (${names.join(', ')})
+         VALUES (${Object.keys(this.#columns)
+           .map((field) => `@${field}`)
+           .join(', ')})`;
+    this.#upsertion = `${this.#insertion} ON CONFLICT (id) DO UPDATE SET ${overwritten.join(', ')},
+           version = ${table}.version + 1, removed_at = NULL RETURNING ${this.#selected}`;
     this.#converted = Object.entries(this.#columns).flatMap(([field, [, kind = 'plain']]) =>
       kind === 'plain' ? [] : [[field, kind] as const],
     );
@@ -139,12 +151,8 @@ export class VersionedTable<Record extends Versioned> {
   /** Keeps a new record. Throws IdTaken when a removed one still holds its id. */
   insert(record: Omit<Record, 'version' | 'createdAt' | 'updatedAt'>, now: string): Record {
     const values = { ...record, version: 1, createdAt: now, updatedAt: now };
-    const columns = Object.values(this.#columns).map(([column]) => column);
-    const parameters = Object.keys(this.#columns).map((field) => `@${field}`);
     if (this.#isKnown(record.id)) throw new IdTaken();
-    this.#prepared(`INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})`).run(
-      this.#bound(values),
-    );
+    this.#prepared(this.#insertion).run(this.#bound(values));
     return this.find(record.id)!;
   }
 
@@ -160,17 +168,8 @@ export class VersionedTable<Record extends Versioned> {
 
   /** Keeps a record with the time stamps it brings, in the place of whatever has its id. */
   upsert(record: Omit<Record, 'version'>): Record {
-    const columns = Object.values(this.#columns).map(([column]) => column);
-    const overwritten = columns
-      .filter((column) => column !== 'id' && column !== 'version')
-      .map((column) => `${column} = excluded.${column}`);
-    const parameters = Object.keys(this.#columns).map((field) => `@${field}`);
-    this.#prepared(
-      `INSERT INTO ${this.table} (${columns.join(', ')}) VALUES (${parameters.join(', ')})
-         ON CONFLICT (id) DO UPDATE SET ${overwritten.join(', ')},
-           version = ${this.table}.version + 1, removed_at = NULL`,
-    ).run(this.#bound({ ...record, version: 1 }));
-    return this.find((record as unknown as Versioned).id)!;
+    const row = this.#prepared(this.#upsertion).get(this.#bound({ ...record, version: 1 }));
+    return this.#fromRow(row as Row);
   }
 
   #isKnown(id: string): boolean {

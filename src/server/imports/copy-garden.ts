@@ -18,12 +18,12 @@ function photosAgain(context: AppContext, gardenId: string): IncomingPhoto[] {
 }
 
 /** Another garden out of one, under a name of its own: with everything, or without what was done in it. */
-export function copyGarden(
+export async function copyGarden(
   context: AppContext,
   gardenId: string,
   { name, isTemplate }: CopyRequest,
-): ImportReport {
-  const file = gardenFileOf(context, gardenId);
+): Promise<ImportReport> {
+  const file = await gardenFileOf(context, gardenId);
   const photos = isTemplate ? [] : photosAgain(context, gardenId);
   const part = renamedGarden(isTemplate ? templateOf(file) : file, name);
   const records = { ...part, photos: photos.map(({ id }) => ({ id })) };

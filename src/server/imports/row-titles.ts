@@ -18,9 +18,10 @@ export function withTitles(
     crops: [...of<OwnCrop>('crops'), ...stores.crops.listOf(gardenId)],
     materials: [...of('materials'), ...stores.materials.listOf(gardenId)],
   };
+  const records = new Map(rows.map((row) => [`${row.collection} ${row.index}`, row.record]));
   return judged.map((row) => {
     const { collection, id, index } = row;
-    const own = rows.find((one) => one.collection === collection && one.index === index)?.record;
+    const own = records.get(`${collection} ${index}`);
     const isKept = collection !== 'garden' && collection !== 'photos';
     const record = own ?? (isKept ? storeOf(stores, collection).findEvenRemoved(id)?.record : undefined);
     const title = recordTitle(collection, id, { ...names, [collection]: record ? [{ ...record, id }] : [] });

@@ -3,39 +3,16 @@ import { createHash, randomBytes } from 'node:crypto';
 import { z } from 'zod';
 import { feedDraft } from '../../contract/requests.ts';
 import type { AppContext } from '../app-context.ts';
+import type { BooksSender } from '../sent-books.ts';
 import { TASK_GROUPS } from '../../core/season/index.ts';
 import { id } from '../../records/fields.ts';
-import {
-  ALARMS,
-  calendarFile,
-  type CalendarChoice,
-  type CalendarRecords,
-} from '../calendar/garden-calendar.ts';
-import { gardenAgendas } from '../calendar/garden-agendas.ts';
+import { ALARMS, type CalendarChoice } from '../calendar/calendar-file.ts';
 import { notFound } from '../problems.ts';
-import { keptRecords } from '../kept-stock.ts';
-import type { Stores } from '../stores.ts';
 import { requireFound } from '../answers.ts';
 import { body, query } from './validated.ts';
 
 const SECRET_BYTES = 24;
 const digestOf = (token: string): string => createHash('sha256').update(token).digest('hex');
-
-function calendarRecords(stores: Stores, gardenId: string, today: string): CalendarRecords {
-  const garden = requireFound(stores.gardens.find(gardenId), 'garden');
-  const lots = stores.lots.listOf(gardenId);
-  return {
-    garden,
-    beds: stores.beds.listOf(gardenId),
-    entries: stores.entries.listOfGarden(gardenId),
-    plantings: stores.plantings.listOfGarden(gardenId),
-    materials: stores.materials.listOf(gardenId),
-    crops: stores.crops.listOf(gardenId),
-    lots,
-    yard: { ...keptRecords(stores, gardenId), lots, movements: stores.movements.listOf(gardenId) },
-    today,
-  };
-}
 
 const listed = (text: string): string[] => text.split(',').filter((one) => one !== '');
 
@@ -54,11 +31,11 @@ const calendarChoice = query(
 );
 
 /** The calendar as a file, for anybody with the secret of a feed, or from the page itself. */
-export function calendarFiles({ stores, today }: AppContext) {
-  const agendaOf = gardenAgendas();
+export function calendarFiles({ stores, calendars }: AppContext, sendBooks: BooksSender) {
   const answer = async (gardenId: string, disposition: string, choice: CalendarChoice) => {
-    const records = calendarRecords(stores, gardenId, today());
-    return new Response(calendarFile(records, await agendaOf(records), { ...choice, now: new Date() }), {
+    const { body: books, tag } = await sendBooks(requireFound(stores.gardens.find(gardenId), 'garden'));
+    const file = await calendars.ask((calendarOf) => calendarOf({ books, tag, choice }, new Date()));
+    return new Response(file, {
       headers: {
         'Content-Type': 'text/calendar; charset=utf-8',
         'Content-Disposition': `${disposition}; filename="vine-ledger.ics"`,

@@ -5,7 +5,7 @@ import { FEED_FROM_STOCK } from '../../records/vocabulary.ts';
 import { InputError } from '../../refusals/input-error.ts';
 import { begunGarden } from '../../contract/requests.ts';
 import { changesSince } from '../changes.ts';
-import { booksSender } from '../sent-books.ts';
+import type { BooksSender } from '../sent-books.ts';
 import type { AppContext } from '../app-context.ts';
 import { weighDraft } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
@@ -27,9 +27,12 @@ function requireLikelyGarden(
   }
 }
 
-export const gardenRoutes = ({ stores, today, newId }: AppContext, warmStock: (gardenId: string) => void) => {
-  const books = booksSender(stores, today);
-  return new Hono()
+export const gardenRoutes = (
+  { stores, today, newId }: AppContext,
+  sendBooks: BooksSender,
+  warmStock: (gardenId: string) => void,
+) =>
+  new Hono()
     .get('/', (c) => {
       const deleted = stores.gardens.listRemoved().map(({ record: { id, name }, removedAt }) => ({
         id,
@@ -65,7 +68,7 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext, warmStock: (g
     .get('/:gardenId/books', async (c) => {
       const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       warmStock(garden.id);
-      const { body: sent, tag } = await books(garden);
+      const { body: sent, tag } = await sendBooks(garden);
       if (c.req.header('if-none-match') === tag) return c.body(null, 304, { ETag: tag });
       return c.body(sent, 200, {
         'Content-Type': 'application/json',
@@ -94,4 +97,3 @@ export const gardenRoutes = ({ stores, today, newId }: AppContext, warmStock: (g
     .post('/:gardenId/restore', (c) =>
       c.json(requireWritten(stores.gardens.restore(c.req.param('gardenId')), 'garden'), 200),
     );
-};

@@ -29,10 +29,10 @@ const fileAsked = query(z.strictObject({ bed: z.string().optional() }));
 
 /** The garden as a file, for the page and for anything that keeps files. */
 export const gardenFileRoutes = (context: AppContext) =>
-  new Hono().get('/api/gardens/:gardenId/garden.json', fileAsked, (c) => {
+  new Hono().get('/api/gardens/:gardenId/garden.json', fileAsked, async (c) => {
     const gardenId = c.req.param('gardenId');
     const { bed } = c.req.valid('query');
-    const whole = gardenFileOf(context, gardenId);
+    const whole = await gardenFileOf(context, gardenId);
     if (bed !== undefined)
       requireFound(
         whole.beds.find(({ id }) => id === bed),
@@ -72,8 +72,8 @@ export const importRoutes = (context: AppContext) => {
         stage?.end();
       }
     })
-    .post('/gardens/:gardenId/copies', body(copyRequest), (c) =>
-      c.json(copyGarden(context, c.req.param('gardenId'), c.req.valid('json')), 201),
+    .post('/gardens/:gardenId/copies', body(copyRequest), async (c) =>
+      c.json(await copyGarden(context, c.req.param('gardenId'), c.req.valid('json')), 201),
     )
     .post('/gardens/:gardenId/imports', trial, body(importRequest), (c) => {
       const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');

@@ -2,8 +2,7 @@ import { expect, it } from 'vitest';
 import { bedOf, GARDEN, MILD, NO_STOCK, plantingOf } from '../../../tests/fixtures/books.ts';
 import { isoDateOf } from '../../core/ground/index.ts';
 import type { Journaled } from '../../records/journal.ts';
-import { gardenAgendas } from './garden-agendas.ts';
-import type { CalendarRecords } from './garden-calendar.ts';
+import { gardenAgendas } from './garden-calendars.ts';
 
 const TODAY = '2026-05-01';
 const garden = { ...GARDEN, climate: MILD, version: 1, createdAt: '', updatedAt: '' };
@@ -19,10 +18,14 @@ const plantings = [
 ];
 const yard = { ...NO_STOCK, garden, beds, plantings, entries: [], materials: [] };
 
-const recordsWith = (journal: readonly Journaled[], gardenBeds = beds) =>
-  ({ ...yard, yard: { ...yard, journal }, beds: gardenBeds, today: TODAY }) as unknown as CalendarRecords;
-const dosesWith = async (journal: readonly Journaled[]) =>
-  (await gardenAgendas()(recordsWith(journal))).filter(({ what }) => what.code === 'dose');
+const booksWith = (journal: readonly Journaled[], gardenBeds = beds) => ({
+  books: Buffer.from(JSON.stringify({ ...yard, journal, beds: gardenBeds, today: TODAY })),
+  tag: 'as they are',
+});
+const dosesWith = async (journal: readonly Journaled[]) => {
+  const { items } = await gardenAgendas()(booksWith(journal));
+  return items.filter(({ what }) => what.code === 'dose');
+};
 
 it('the calendar works a postponed dose out anew, as the pages do', async () => {
   const [first, second] = await dosesWith([]);
@@ -48,8 +51,8 @@ it('the calendar works a postponed dose out anew, as the pages do', async () => 
 it('an agenda is worked out once for all who ask, with others seen to between its beds', async () => {
   const several = ['one', 'two', 'three', 'four'].map((id) => bedOf({ id, name: id }));
   const agendas = gardenAgendas();
-  const first = agendas(recordsWith([], several));
-  const second = agendas(recordsWith([], several));
+  const first = agendas(booksWith([], several));
+  const second = agendas(booksWith([], several));
   expect(second).toBe(first);
   const goingOn = new Set(['agenda']);
   void first.then(() => goingOn.clear());

@@ -1,6 +1,6 @@
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
-import type { GardenRecord } from '../../records/garden.ts';
-import { type AgendaItem, type TaskGroup, type YardRecords } from '../../core/season/index.ts';
+import type { GardenBooks } from '../../contract/garden-books.ts';
+import type { AgendaItem, TaskGroup } from '../../core/season/index.ts';
 import { dayNumberFromIso, isoDateOf } from '../../core/ground/index.ts';
 import { MODEL_VERSION } from '../../core/model/index.ts';
 import { measuresOf } from '../../words/measures.ts';
@@ -14,13 +14,8 @@ import {
   type TaskNames,
 } from '../../words/task-words.ts';
 
-/** All that a garden's calendar is made from. */
-export interface CalendarRecords extends TaskNames {
-  readonly garden: GardenRecord;
-  readonly yard: YardRecords;
-  /** ISO date. */
-  readonly today: string;
-}
+/** What of the books stands in the file of a calendar. */
+export type CalendarNames = TaskNames & Pick<GardenBooks, 'garden' | 'today'>;
 
 /** When a calendar program rings for a task. */
 export const ALARMS = ['none', 'morning', 'dayBefore'] as const;
@@ -61,22 +56,22 @@ const alarmOf = (alarm: Exclude<Alarm, 'none'>, summary: string) => ({
  * says that it is late.
  */
 export function calendarFile(
-  records: CalendarRecords,
+  books: CalendarNames,
   items: readonly AgendaItem[],
   { now, ...choice }: CalendarChoice & { readonly now: Date },
 ): string {
-  const measures = measuresOf(records.garden);
-  const today = dayNumberFromIso(records.today, ['today']);
-  const gardenAt = `${choice.origin}/garden/${records.garden.id}`;
+  const measures = measuresOf(books.garden);
+  const today = dayNumberFromIso(books.today, ['today']);
+  const gardenAt = `${choice.origin}/garden/${books.garden.id}`;
   const calendar = ical({
-    name: `${records.garden.name}, Vine Ledger`,
+    name: `${books.garden.name}, Vine Ledger`,
     prodId: { company: 'Vine Ledger', product: `Garden calendar, model ${MODEL_VERSION}`, language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 6 * 60 * 60,
   });
   for (const item of items.filter((one) => isChosen(one, choice))) {
-    const area = records.beds.find(({ id }) => id === item.bedId)?.areaM2 ?? 0;
-    const place = placeWords(item, records);
+    const area = books.beds.find(({ id }) => id === item.bedId)?.areaM2 ?? 0;
+    const place = placeWords(item, books);
     const address = item.bedId === null ? `${gardenAt}/calendar` : `${gardenAt}/bed/${item.bedId}`;
     const details = [
       taskReason(item, measures, today),
@@ -85,10 +80,10 @@ export function calendarFile(
       item.mark?.note ?? '',
       address,
     ];
-    const words = taskWords(item, records, measures);
+    const words = taskWords(item, books, measures);
     const summary = `${item.shownDay < today ? 'Late: ' : ''}${place === '' ? '' : `${place}: `}${words}`;
     const event = calendar.createEvent({
-      id: `${item.key}@${records.garden.id}.vine-ledger`,
+      id: `${item.key}@${books.garden.id}.vine-ledger`,
       sequence: Math.floor((now.getTime() - SEQUENCE_SINCE_MS) / MINUTE_MS),
       stamp: now,
       start: new Date(`${isoDateOf(item.shownDay)}T00:00:00Z`),

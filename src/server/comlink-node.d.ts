@@ -1,0 +1,4 @@
+/** The package says its types under another name. */
+declare module 'comlink/dist/esm/node-adapter.mjs' {
+  export { default } from 'comlink/dist/esm/node-adapter';
+}
