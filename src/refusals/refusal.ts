@@ -123,6 +123,7 @@ export interface RefusalFacts {
   namesNone: { readonly what: Named; readonly got: string | null };
   usedTwice: { readonly id: string };
   thereTwice: { readonly got: string };
+  nameTaken: { readonly got: string };
   ofTheLibrary: { readonly what: 'material' | 'crop' };
   mustStay: Got & { readonly kind: string };
 

@@ -1,16 +1,10 @@
-import { createHash, randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { promisify } from 'node:util';
-import { z } from 'zod';
+import { type Login, SHORTEST_PASSPHRASE, type Visitor } from '../contract/people.ts';
+import { digestOf, isPassphraseOf, newToken, secret, secretOf, type Secret } from './secret.ts';
+import type { PeopleStore } from './stores.ts';
 
-/** Cost of one guess: 2^15 rounds in blocks of 8, 32 MB, about a tenth of a second (OWASP's advice, from memory). */
-const COST = { N: 2 ** 15, r: 8, p: 1, maxmem: 64 * 1024 * 1024 } as const;
-const KEY_BYTES = 32;
-const SALT_BYTES = 16;
-const TOKEN_BYTES = 32;
 /** How long somebody stays let in who does nothing. */
 const SESSION_MS = 30 * 24 * 3_600_000;
-export const SHORTEST_PASSPHRASE = 12;
 
 /**
  * Guesses from one place within a quarter of an hour. Once there were many from all places together, those of a place that
@@ -18,35 +12,19 @@ export const SHORTEST_PASSPHRASE = 12;
  */
 const GUESSES = { ofOne: 5, ofAll: 50, withinMs: 15 * 60_000, apartMs: 5000 } as const;
 
-const derive = promisify<string, Buffer, number, object, Buffer>(scrypt);
-
-const passphraseFile = z.strictObject({
-  salt: z.base64(),
-  key: z.base64(),
-  ...{ N: z.literal(COST.N), r: z.literal(COST.r), p: z.literal(COST.p) },
-});
-
-/** Writes down what a passphrase can be checked against, readable by its owner alone; not the passphrase itself. */
+/** Writes down what the passphrase of the books can be checked against, readable by its owner alone. */
 export async function setPassphrase(file: string, passphrase: string): Promise<void> {
   if (passphrase.length < SHORTEST_PASSPHRASE) {
     throw new Error(
       `The passphrase must be at least ${SHORTEST_PASSPHRASE} characters long: four or five words will do.`,
     );
   }
-  const salt = randomBytes(SALT_BYTES);
-  const key = await derive(passphrase.normalize('NFC'), salt, KEY_BYTES, COST);
-  const { N, r, p } = COST;
-  const kept = { salt: salt.toString('base64'), key: key.toString('base64'), N, r, p };
-  writeFileSync(file, `${JSON.stringify(kept)}\n`, { mode: 0o600 });
+  writeFileSync(file, `${JSON.stringify(await secretOf(passphrase))}\n`, { mode: 0o600 });
 }
 
 export const hasPassphrase = (file: string): boolean => existsSync(file);
 
-async function isPassphrase(file: string, guess: string): Promise<boolean> {
-  const { salt, key } = passphraseFile.parse(JSON.parse(readFileSync(file, 'utf8')));
-  const found = await derive(guess.normalize('NFC'), Buffer.from(salt, 'base64'), KEY_BYTES, COST);
-  return timingSafeEqual(found, Buffer.from(key, 'base64'));
-}
+const secretIn = (file: string): Secret => secret.parse(JSON.parse(readFileSync(file, 'utf8')));
 
 /** What somebody who guesses is answered. */
 export type Admission =
@@ -56,8 +34,9 @@ export type Admission =
 
 /** Who may read and write the books when they can be reached from other machines. */
 export interface Access {
-  admit(passphrase: string, from: string): Promise<Admission>;
-  isAdmitted(token: string | undefined): boolean;
+  admit(login: Login, from: string): Promise<Admission>;
+  /** Whoever is in by this token; nobody when it was never given, or has ended. */
+  visitorOf(token: string | undefined): Visitor | undefined;
   dismiss(token: string | undefined): void;
   readonly maxAgeSeconds: number;
 }
@@ -68,54 +47,87 @@ function passphraseMark(file: string): string {
   return found ? `${found.ino} ${found.mtimeNs} ${found.size}` : '';
 }
 
-const digestOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+/** Somebody who said what lets them in: the keeper, or a person; `mark` is another once that was changed. */
+interface Known {
+  readonly personId: string | null;
+  readonly mark: string;
+}
+
+/** Slows down whoever guesses. `clock` gives milliseconds that never go back. */
+function guessCounter(clock: () => number) {
+  let guesses: { readonly from: string; readonly at: number }[] = [];
+  return {
+    secondsToWait(from: string): number {
+      const now = clock();
+      guesses = guesses.filter(({ at }) => now - at < GUESSES.withinMs);
+      const own = guesses.filter((guess) => guess.from === from);
+      const secondsAfter = (at: number, ms: number) => Math.max(0, Math.ceil((ms - (now - at)) / 1000));
+      if (own.length >= GUESSES.ofOne) return secondsAfter(own[0]!.at, GUESSES.withinMs);
+      return guesses.length >= GUESSES.ofAll ? secondsAfter(guesses.at(-1)!.at, GUESSES.apartMs) : 0;
+    },
+    /** Counts one; the answer takes it back. */
+    count(from: string): () => void {
+      const guess = { from, at: clock() };
+      guesses.push(guess);
+      return () => {
+        guesses = guesses.filter((one) => one !== guess);
+      };
+    },
+  };
+}
 
 /** `clock` gives milliseconds that never go back. */
-export function accessBy(file: string, clock: () => number = () => performance.now()): Access {
-  const sessions = new Map<string, number>();
-  let guesses: { readonly from: string; readonly at: number }[] = [];
+export function accessBy(
+  file: string,
+  people: () => PeopleStore,
+  clock: () => number = () => performance.now(),
+): Access {
+  const sessions = new Map<string, Known & { readonly until: number }>();
+  const guesses = guessCounter(clock);
 
-  const secondsToWait = (from: string): number => {
-    const now = clock();
-    guesses = guesses.filter(({ at }) => now - at < GUESSES.withinMs);
-    const own = guesses.filter((guess) => guess.from === from);
-    const secondsAfter = (at: number, ms: number) => Math.max(0, Math.ceil((ms - (now - at)) / 1000));
-    if (own.length >= GUESSES.ofOne) return secondsAfter(own[0]!.at, GUESSES.withinMs);
-    return guesses.length >= GUESSES.ofAll ? secondsAfter(guesses.at(-1)!.at, GUESSES.apartMs) : 0;
-  };
-  let known = passphraseMark(file);
-  /** A changed passphrase ends every visit that began under the old one. */
-  const endVisitsOfOldPassphrase = (): void => {
-    const mark = passphraseMark(file);
-    if (mark !== known) sessions.clear();
-    known = mark;
-  };
+  const markOf = (personId: string | null): string =>
+    personId === null ? passphraseMark(file) : (people().secretOf(personId)?.salt ?? 'a link');
+
+  async function known({ name = '', passphrase = '', link }: Login): Promise<Known | undefined> {
+    if (link !== undefined) {
+      const guest = people().findByLink(digestOf(link));
+      return guest && { personId: guest.id, mark: markOf(guest.id) };
+    }
+    const person = name === '' ? undefined : people().findByName(name);
+    const personId = person?.id ?? null;
+    const mark = markOf(personId);
+    const kept = name === '' ? secretIn(file) : person && people().secretOf(person.id);
+    return (await isPassphraseOf(kept, passphrase)) ? { personId, mark } : undefined;
+  }
 
   return {
     maxAgeSeconds: SESSION_MS / 1000,
-    admit: async (passphrase, from) => {
-      const seconds = secondsToWait(from);
+    admit: async (login, from) => {
+      const seconds = guesses.secondsToWait(from);
       if (seconds > 0) return { outcome: 'wait', seconds };
       // Counted before it is checked, so that many at once are not let through together.
-      const guess = { from, at: clock() };
-      guesses.push(guess);
-      if (!(await isPassphrase(file, passphrase))) return { outcome: 'wrong' };
-      guesses = guesses.filter((one) => one !== guess);
-      endVisitsOfOldPassphrase();
-      const token = randomBytes(TOKEN_BYTES).toString('base64url');
-      sessions.set(digestOf(token), clock() + SESSION_MS);
+      const forget = guesses.count(from);
+      const found = await known(login);
+      if (!found) return { outcome: 'wrong' };
+      forget();
+      const token = newToken();
+      sessions.set(digestOf(token), { ...found, until: clock() + SESSION_MS });
       return { outcome: 'admitted', token };
     },
-    isAdmitted: (token) => {
-      if (token === undefined) return false;
-      endVisitsOfOldPassphrase();
-      const until = sessions.get(digestOf(token));
-      if (until === undefined) return false;
-      if (until < clock()) {
+    visitorOf: (token) => {
+      if (token === undefined) return undefined;
+      const session = sessions.get(digestOf(token));
+      if (session === undefined) return undefined;
+      const person = session.personId === null ? undefined : people().find(session.personId);
+      const isGone = session.personId !== null && person === undefined;
+      // What lets somebody in was changed, or they were removed: visits that began before end.
+      if (session.until < clock() || isGone || session.mark !== markOf(session.personId)) {
         sessions.delete(digestOf(token));
-        return false;
+        return undefined;
       }
-      return true;
+      if (!person) return { role: 'keeper' };
+      const { id: personId, name, role, gardenId } = person;
+      return { personId, name, role, gardenId };
     },
     dismiss: (token) => {
       if (token !== undefined) sessions.delete(digestOf(token));

@@ -26,6 +26,7 @@ import { labResultRoutes } from './routes/lab-results.ts';
 import { liftRoutes } from './routes/lifts.ts';
 import { logHistoryRoutes } from './routes/log-history.ts';
 import { materialRoutes } from './routes/materials.ts';
+import { peopleRoutes } from './routes/people.ts';
 import { photoRoutes } from './routes/photos.ts';
 import { plantingRoutes } from './routes/plantings.ts';
 import { actRoutes } from './routes/acts.ts';
@@ -60,7 +61,7 @@ export function createApp(context: AppContext) {
   app.use(sameHostOnly(context.hosts));
   app.use('/api/*', uncached);
   // Whoever is not admitted has nothing read of what is sent.
-  app.use('/api/*', admittedOnly(context.access));
+  app.use('/api/*', admittedOnly(context));
   app.use('/api/*', roomForBodies());
   app.use('/api/*', limitedBody);
   app.use('/api/*', jsonOnly);
@@ -97,6 +98,7 @@ export function createApp(context: AppContext) {
     .route('/api', journalRoutes(context))
     .route('/api', photoRoutes(context))
     .route('/api', feedRoutes(context))
+    .route('/api', peopleRoutes(context))
     .route('/api', liftRoutes(context))
     .route('/api', importRoutes(context))
     .route('/api/backups', backupRoutes(context))

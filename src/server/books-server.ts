@@ -23,10 +23,9 @@ const CALENDAR_LIMITS = { memoryMb: 512, answerMs: 120_000, idleMs: 300_000, que
 
 const now = (): string => new Date().toISOString();
 
-function accessFor({ isReachable, file }: ServerOptions) {
-  const passphrase = passphraseFileOf(file);
-  if (hasPassphrase(passphrase)) return accessBy(passphrase);
-  if (!isReachable) return undefined;
+/** Throws an error with a sentence unless books that others can reach have a passphrase. */
+function requirePassphrase({ isReachable, file }: ServerOptions): void {
+  if (!isReachable || hasPassphrase(passphraseFileOf(file))) return;
   throw new Error(
     'These books can be reached from other machines only with a passphrase. Set one first: npm run passphrase',
   );
@@ -42,7 +41,8 @@ export interface BooksServer {
 /** Opens the books that the options name. Throws an error with a sentence when they may not be opened so. */
 export function openBooksServer(options: ServerOptions): BooksServer {
   const { file, isDemo } = options;
-  const access = accessFor(options);
+  requirePassphrase(options);
+  const passphrase = passphraseFileOf(file);
   const today = () => options.today ?? dateHere(new Date());
   const photoFolder = photoFolderOf(file);
   if (isDemo && !readDemoFile(file, DEMO_GARDEN_IDS).hasOwnGardens) {
@@ -61,7 +61,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   const app = createApp({
     stores: books.stores,
     books,
-    access,
+    access: hasPassphrase(passphrase) ? accessBy(passphrase, () => books.stores.people) : undefined,
     hosts: options.hosts,
     trustsProxy: options.trustsProxy,
     today,

@@ -18,8 +18,8 @@ const tooMuch = (detail: string): ProblemError => new ProblemError(503, 'Busy', 
 
 export interface HeavyThread<Api> {
   /** Asks the thread; questions that come together are answered in turns, as far as its program lets them. */
-  ask<Answer>(question: (api: Remote<Api>) => Promise<Answer>): Promise<Answer>;
-  end(): void;
+  readonly ask: <Answer>(question: (api: Remote<Api>) => Promise<Answer>) => Promise<Answer>;
+  readonly end: () => void;
 }
 
 /** A thread while it runs: what is asked of it, and its end, which settles all that was asked. */

@@ -10,6 +10,8 @@ import type { PlantingRecord } from '../records/planting.ts';
 import type { CollectionName } from '../records/collections.ts';
 import type { HabitRecord } from '../records/habit.ts';
 import type { FeedRecord, PhotoRecord } from '../contract/keepsakes.ts';
+import type { Person, Role, Signature } from '../contract/people.ts';
+import type { Secret } from './secret.ts';
 import type { JournalRecord } from '../records/journal.ts';
 import type { WeatherRecord } from '../records/weather.ts';
 import type { LabResultRecord } from '../records/lab-result.ts';
@@ -82,11 +84,31 @@ export interface PhotoStore {
 /** Addresses of calendar feeds, known by the digest of their secret. */
 export interface FeedStore {
   listOf(gardenId: string): FeedRecord[];
+  find(id: string): FeedRecord | undefined;
   insert(feed: Pick<FeedRecord, 'id' | 'gardenId' | 'name'>, tokenSha256: string): FeedRecord;
   /** The feed a secret opens, unless it was revoked; notes that it was read. */
   opened(tokenSha256: string): FeedRecord | undefined;
   /** False when there is none, or none any more. */
   revoke(id: string): boolean;
+}
+
+/** People who come in under a name of their own, or by a link; those removed are not found any more. */
+export interface PeopleStore {
+  /** The one who came first leads. */
+  listOf(gardenId: string): Person[];
+  find(id: string): Person | undefined;
+  /** Of one garden or another: a name leads into one of them. Capitals make no difference. */
+  findByName(name: string): Person | undefined;
+  findByLink(linkSha256: string): Person | undefined;
+  /** What the passphrase can be checked against; nothing for a link. */
+  secretOf(id: string): Secret | undefined;
+  insert(person: Omit<Person, 'createdAt' | 'isLink'>, secret: Secret): Person;
+  insertLink(person: Pick<Person, 'id' | 'gardenId' | 'name'>, linkSha256: string): Person;
+  change(id: string, change: { readonly role?: Role; readonly secret?: Secret }): Person | undefined;
+  /** False when there is none, or none any more. */
+  remove(id: string): boolean;
+  /** Who wrote which version of a line of the log, where it was not the keeper of the books. */
+  signaturesOf(gardenId: string): Signature[];
 }
 
 /** Something that was read in, with what stood there before, so that it can be taken back. */
@@ -173,6 +195,7 @@ export interface Stores {
   readonly photos: PhotoStore;
   readonly feeds: FeedStore;
   readonly imports: ImportLog;
+  readonly people: PeopleStore;
   /** Another one every time the file is opened. */
   epoch(): string;
   readonly changes: ChangeLog;

@@ -181,6 +181,7 @@ const SENTENCES: Sentences = {
   namesNone: ({ what, got }) => `${NAMES_NONE[what]}${got === null ? '' : `; got "${got}"`}`,
   usedTwice: ({ id }) => `"${id}" is used twice`,
   thereTwice: ({ got }) => `is there twice; got "${got}"`,
+  nameTaken: ({ got }) => `must be another name: somebody comes in as "${got}" already`,
   ofTheLibrary: ({ what }) => `belongs to a ${what} of the library`,
   mustStay: ({ kind, got }) => `must stay ${kind}; got ${String(got)}`,
 

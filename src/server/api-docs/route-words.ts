@@ -77,6 +77,12 @@ export const ROUTE_WORDS: Readonly<Record<string, string>> = {
   'GET /api/gardens/{gardenId}/room': 'What takes room on the disk',
   'DELETE /api/gardens/{gardenId}/photos/unshown':
     'Deletes photos that no line of the log shows, nor one deleted in the last 90 days',
+  'GET /api/gardens/{gardenId}/people': 'Who may come into a garden, by name or by a link',
+  'POST /api/gardens/{gardenId}/people': 'Lets somebody in by a name and a passphrase',
+  'PUT /api/people/{personId}': 'Changes what somebody may do, or their passphrase',
+  'DELETE /api/people/{personId}': 'Lets somebody in no more, or ends a link',
+  'POST /api/gardens/{gardenId}/links': 'Makes a link by which anybody who has it reads a garden',
+  'GET /api/gardens/{gardenId}/signatures': 'Who wrote which line of the log',
   'GET /api/gardens/{gardenId}/feeds': 'The subscribed calendars of a garden',
   'POST /api/gardens/{gardenId}/feeds': 'Makes an address by which a calendar is subscribed to',
   'DELETE /api/feeds/{feedId}': 'Revokes the address of a subscribed calendar',
@@ -91,8 +97,8 @@ export const ROUTE_WORDS: Readonly<Record<string, string>> = {
   'POST /api/backups': 'Makes a backup now',
   'GET /api/backups/{name}': 'What is in a backup',
   'POST /api/backups/{name}/restore': 'Puts a backup in the place of the books',
-  'GET /api/session': 'Whether a passphrase is asked for',
-  'POST /api/session': 'Says the passphrase',
+  'GET /api/session': 'Whether a passphrase is asked for, and who is in',
+  'POST /api/session': 'Says a passphrase, with a name or without, or follows a link',
   'DELETE /api/session': 'Leaves the books',
   'POST /api/demo-garden': 'Makes the demo garden anew',
 };

@@ -54,8 +54,9 @@ const FEED = 'id, garden_id AS gardenId, name, created_at AS createdAt, last_rea
 
 export function feedStore(db: Database, now: () => string): FeedStore {
   const find = (id: string) =>
-    db.prepare(`SELECT ${FEED} FROM feed WHERE id = @id`).get({ id }) as FeedRecord;
+    db.prepare(`SELECT ${FEED} FROM feed WHERE id = @id`).get({ id }) as FeedRecord | undefined;
   return {
+    find,
     listOf: (gardenId) =>
       db
         .prepare(
@@ -67,7 +68,7 @@ export function feedStore(db: Database, now: () => string): FeedStore {
         `INSERT INTO feed (id, garden_id, name, token_sha256, created_at)
          VALUES (@id, @gardenId, @name, @tokenSha256, @now)`,
       ).run({ ...feed, tokenSha256, now: now() });
-      return find(feed.id);
+      return find(feed.id)!;
     },
     opened: (tokenSha256) => {
       const feed = db

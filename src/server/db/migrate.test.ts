@@ -40,9 +40,11 @@ describe('migrations', () => {
       'lab_result',
       'lot',
       'material',
+      'person',
       'photo',
       'planting',
       'recipe',
+      'signature',
       'stock_movement',
       'weather',
     ]);

@@ -16,6 +16,7 @@ import { weatherFields, type WeatherRecord } from '../../records/weather.ts';
 import type { OrderedStore, Stores } from '../stores.ts';
 import { feedStore, importLog, photoStore } from './keepsake-stores.ts';
 import { packedStore } from './packed-store.ts';
+import { peopleStore } from './people-store.ts';
 import { rememberingList } from './remembering-list.ts';
 import { changeLog } from './change-log.ts';
 import { columnsOf, OF_A_BED, OF_A_GARDEN } from './columns.ts';
@@ -139,6 +140,7 @@ export function createStores(db: Database, now: () => string): Stores {
     photos: photoStore(db, now),
     feeds: feedStore(db, now),
     imports: importLog(db, now),
+    people: peopleStore(db, now),
     labResults: {
       ...storeOver(labResults, now),
       listOf: (gardenId) => labResults.listWhere('garden_id = @value', gardenId),
@@ -207,6 +209,7 @@ const withoutBed = ({ bedId, ...record }: JournalRecord & { bedId?: unknown }): 
 
 /** Tables whose rows name their garden, those that lean on others first. */
 const WITH_GARDEN_ID = [
+  'person',
   'earlier',
   'import',
   'feed',
@@ -233,6 +236,9 @@ function erase(db: Database, gardenId: string): void {
   const ofItsBeds = 'bed_id IN (SELECT id FROM bed WHERE garden_id = @gardenId)';
   for (const table of ['entry', 'planting'])
     db.prepare(`DELETE FROM ${table} WHERE ${ofItsBeds}`).run({ gardenId });
+  db.prepare(
+    'DELETE FROM signature WHERE person_id IN (SELECT id FROM person WHERE garden_id = @gardenId)',
+  ).run({ gardenId });
   for (const table of WITH_GARDEN_ID)
     db.prepare(`DELETE FROM ${table} WHERE garden_id = @gardenId`).run({ gardenId });
   db.prepare('DELETE FROM bed WHERE garden_id = @gardenId').run({ gardenId });

@@ -1,5 +1,6 @@
 import type { Database, Statement } from 'better-sqlite3';
 import { IdTaken, type RemovalOutcome, type Versioned, type WriteOutcome } from '../stores.ts';
+import { visitor } from '../visitor.ts';
 
 type Kind = 'plain' | 'boolean' | 'json';
 type Row = Record<string, unknown>;
@@ -153,6 +154,7 @@ export class VersionedTable<Record extends Versioned> {
     const values = { ...record, version: 1, createdAt: now, updatedAt: now };
     if (this.#isKnown(record.id)) throw new IdTaken();
     this.#prepared(this.#insertion).run(this.#bound(values));
+    this.#sign(record.id);
     return this.find(record.id)!;
   }
 
@@ -168,8 +170,19 @@ export class VersionedTable<Record extends Versioned> {
 
   /** Keeps a record with the time stamps it brings, in the place of whatever has its id. */
   upsert(record: Omit<Record, 'version'>): Record {
-    const row = this.#prepared(this.#upsertion).get(this.#bound({ ...record, version: 1 }));
-    return this.#fromRow(row as Row);
+    const row = this.#prepared(this.#upsertion).get(this.#bound({ ...record, version: 1 })) as Row;
+    this.#sign(row['id'] as string);
+    return this.#fromRow(row);
+  }
+
+  /** Notes who wrote the version that now stands, unless it was the keeper of the books. */
+  #sign(id: string): void {
+    const who = visitor();
+    if (who.role === 'keeper') return;
+    this.#prepared(
+      `INSERT OR REPLACE INTO signature (record_table, record_id, version, person_id)
+         SELECT @table, id, version, @personId FROM ${this.table} WHERE id = @id`,
+    ).run({ table: this.table, id, personId: who.personId });
   }
 
   #isKnown(id: string): boolean {
@@ -184,6 +197,7 @@ export class VersionedTable<Record extends Versioned> {
       `UPDATE ${this.table} SET ${assignments.join(', ')}, version = version + 1
          WHERE id = @id AND version = @version AND removed_at IS NULL`,
     ).run({ ...pick(this.#bound(changed), fields), id, version });
+    if (changes === 1) this.#sign(id);
     return this.#outcome(id, changes === 1);
   }
 
@@ -193,15 +207,19 @@ export class VersionedTable<Record extends Versioned> {
       `UPDATE ${this.table} SET removed_at = @now, updated_at = @now, version = version + 1
          WHERE id = @id AND version = @version AND removed_at IS NULL`,
     ).run({ id, version, now });
-    if (changes === 1) return { outcome: 'removed' };
+    if (changes === 1) {
+      this.#sign(id);
+      return { outcome: 'removed' };
+    }
     return before ? { outcome: 'stale', current: before } : { outcome: 'missing' };
   }
 
   restore(id: string, now: string): WriteOutcome<Record> {
-    this.#prepared(
+    const { changes } = this.#prepared(
       `UPDATE ${this.table} SET removed_at = NULL, updated_at = @now, version = version + 1
          WHERE id = @id AND removed_at IS NOT NULL`,
     ).run({ id, now });
+    if (changes === 1) this.#sign(id);
     return this.#outcome(id, true);
   }
 

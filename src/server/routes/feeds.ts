@@ -1,5 +1,4 @@
 import { Hono } from 'hono';
-import { createHash, randomBytes } from 'node:crypto';
 import { z } from 'zod';
 import { feedDraft } from '../../contract/requests.ts';
 import type { AppContext } from '../app-context.ts';
@@ -9,10 +8,8 @@ import { id } from '../../records/fields.ts';
 import { ALARMS, type CalendarChoice } from '../calendar/calendar-file.ts';
 import { notFound } from '../problems.ts';
 import { requireFound } from '../answers.ts';
+import { digestOf, newToken } from '../secret.ts';
 import { body, query } from './validated.ts';
-
-const SECRET_BYTES = 24;
-const digestOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 const listed = (text: string): string[] => text.split(',').filter((one) => one !== '');
 
@@ -72,7 +69,7 @@ export const feedRoutes = ({ stores, newId }: AppContext) =>
     )
     .post('/gardens/:gardenId/feeds', body(feedDraft), (c) => {
       const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
-      const token = randomBytes(SECRET_BYTES).toString('base64url');
+      const token = newToken();
       const feed = stores.feeds.insert(
         { id: newId(), gardenId, name: c.req.valid('json').name },
         digestOf(token),

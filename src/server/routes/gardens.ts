@@ -1,5 +1,5 @@
 import { Hono } from 'hono';
-import { gardenChange, gardenDraft, type GardenDraft } from '../../records/garden.ts';
+import { gardenChange, gardenDraft, type GardenDraft, type GardenRecord } from '../../records/garden.ts';
 import { checkClimate, findLibraryMaterial } from '../../core/ground/index.ts';
 import { FEED_FROM_STOCK } from '../../records/vocabulary.ts';
 import { InputError } from '../../refusals/input-error.ts';
@@ -10,6 +10,7 @@ import type { AppContext } from '../app-context.ts';
 import { weighDraft } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { requireFound, requireRemoved, sentAgain, requireWritten } from '../answers.ts';
+import { visitor } from '../visitor.ts';
 import { body, seenVersion, sinceMark } from './validated.ts';
 
 /** Refuses months that cannot be those of the place, and a product to feed with that nobody knows. */
@@ -34,12 +35,13 @@ export const gardenRoutes = (
 ) =>
   new Hono()
     .get('/', (c) => {
-      const deleted = stores.gardens.listRemoved().map(({ record: { id, name }, removedAt }) => ({
-        id,
-        name,
-        deletedAt: removedAt,
-      }));
-      return c.json({ today: today(), gardens: stores.gardens.list(), deleted }, 200);
+      const who = visitor();
+      const isTheirs = ({ id }: GardenRecord) => who.role === 'keeper' || who.gardenId === id;
+      const deleted = stores.gardens
+        .listRemoved()
+        .filter(({ record }) => isTheirs(record))
+        .map(({ record: { id, name }, removedAt }) => ({ id, name, deletedAt: removedAt }));
+      return c.json({ today: today(), gardens: stores.gardens.list().filter(isTheirs), deleted }, 200);
     })
     .post('/', body(gardenDraft), (c) => {
       const draft = c.req.valid('json');

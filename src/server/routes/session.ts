@@ -3,23 +3,24 @@ import { describeFinding } from '../../words/refusal-words.ts';
 import { getConnInfo } from '@hono/node-server/conninfo';
 import { Hono, type Context, type MiddlewareHandler } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
-import { z } from 'zod';
-import type { Access } from '../access.ts';
+import { login, type Login, type Visitor } from '../../contract/people.ts';
 import type { AppContext } from '../app-context.ts';
-import { ProblemError } from '../problems.ts';
+import { invalid, ProblemError } from '../problems.ts';
+import { requireRight } from '../rights.ts';
+import { inTheNameOf } from '../visitor.ts';
 import { body } from './validated.ts';
 
 const COOKIE = 'vine_ledger_session';
 /** Sent back over https only, and set by no other name of the same domain. */
 const HTTPS_COOKIE = `__Host-${COOKIE}`;
 const OPEN_PATHS = new Set(['/api/session', '/api/health']);
-const LONGEST_PASSPHRASE = 1000;
 interface SessionState {
   readonly isNeeded: boolean;
   readonly isAdmitted: boolean;
+  /** Whoever is in; null before anybody is. */
+  readonly visitor: Visitor | null;
 }
-const admittedState = (isNeeded: boolean): SessionState => ({ isNeeded, isAdmitted: true });
-const login = z.strictObject({ passphrase: z.string().min(1).max(LONGEST_PASSPHRASE) });
+const OPEN_BOOKS: SessionState = { isNeeded: false, isAdmitted: true, visitor: { role: 'keeper' } };
 
 const tokenIn = (c: Context): string | undefined => getCookie(c, HTTPS_COOKIE) ?? getCookie(c, COOKIE);
 
@@ -31,24 +32,40 @@ function callerOf(c: Context, trustsProxy: boolean): string {
 
 /** Nobody reads or writes the books without having said the passphrase; pages and calendar addresses hold none of them. */
 export const admittedOnly =
-  (access: Access | undefined): MiddlewareHandler =>
+  ({ access, stores }: Pick<AppContext, 'access' | 'stores'>): MiddlewareHandler =>
   async (c, next) => {
-    const isOpen = access === undefined || OPEN_PATHS.has(c.req.path);
-    if (!isOpen && !access.isAdmitted(tokenIn(c))) {
+    if (access === undefined || OPEN_PATHS.has(c.req.path)) return next();
+    const visitor = access.visitorOf(tokenIn(c));
+    if (!visitor) {
       throw new ProblemError(401, 'Passphrase needed', 'Say the passphrase of these books first.');
     }
-    await next();
+    requireRight(stores, visitor, c.req.method, c.req.path);
+    return inTheNameOf(visitor, next);
   };
+
+const wrongWords = ({ name = '', link }: Login): string => {
+  if (link !== undefined) return 'This link leads nowhere any more. Ask for another one.';
+  return name === ''
+    ? 'That is not the passphrase of these books.'
+    : 'There is nobody of that name with that passphrase.';
+};
 
 /** Saying the passphrase, and leaving. */
 export const sessionRoutes = ({ access, trustsProxy = false }: AppContext) =>
   new Hono()
-    .get('/', (c) =>
-      c.json({ isNeeded: access !== undefined, isAdmitted: access?.isAdmitted(tokenIn(c)) ?? true }, 200),
-    )
+    .get('/', (c) => {
+      if (!access) return c.json(OPEN_BOOKS, 200);
+      const visitor = access.visitorOf(tokenIn(c)) ?? null;
+      const state: SessionState = { isNeeded: true, isAdmitted: visitor !== null, visitor };
+      return c.json(state, 200);
+    })
     .post('/', body(login), async (c) => {
-      if (!access) return c.json(admittedState(false), 200);
-      const admission = await access.admit(c.req.valid('json').passphrase, callerOf(c, trustsProxy));
+      if (!access) return c.json(OPEN_BOOKS, 200);
+      const said = c.req.valid('json');
+      if (said.passphrase === undefined && said.link === undefined) {
+        throw invalid([finding(refusal('wrongKind', { wanted: 'string', isMissing: true }), 'passphrase')]);
+      }
+      const admission = await access.admit(said, callerOf(c, trustsProxy));
       if (admission.outcome === 'wait') {
         c.header('Retry-After', String(admission.seconds));
         const minutes = Math.ceil(admission.seconds / 60);
@@ -56,7 +73,7 @@ export const sessionRoutes = ({ access, trustsProxy = false }: AppContext) =>
         throw new ProblemError(429, 'Too many attempts', detail);
       }
       if (admission.outcome === 'wrong') {
-        const sentence = 'That is not the passphrase of these books.';
+        const sentence = wrongWords(said);
         const problem = describeFinding(finding(refusal('wrongPassphrase'), 'passphrase'));
         throw new ProblemError(401, 'Wrong passphrase', sentence, { errors: [{ ...problem, sentence }] });
       }
@@ -69,7 +86,9 @@ export const sessionRoutes = ({ access, trustsProxy = false }: AppContext) =>
         maxAge: access.maxAgeSeconds,
         secure: isHttps,
       });
-      return c.json(admittedState(true), 200);
+      const visitor = access.visitorOf(admission.token) ?? null;
+      const state: SessionState = { isNeeded: true, isAdmitted: true, visitor };
+      return c.json(state, 200);
     })
     .delete('/', (c) => {
       access?.dismiss(tokenIn(c));

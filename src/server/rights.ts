@@ -1,0 +1,95 @@
+import type { Role, Visitor } from '../contract/people.ts';
+import { READING } from './guards.ts';
+import { notFound, ProblemError } from './problems.ts';
+import type { Stores } from './stores.ts';
+
+/** Each may do all that those before it may. */
+const RANK = ['reader', 'helper', 'owner', 'keeper'] as const;
+type Rank = (typeof RANK)[number];
+
+interface Rule {
+  readonly path: RegExp;
+  /** Who may read it at least, and write. */
+  readonly read: Rank;
+  readonly write: Rank;
+  /** Tells nothing of one garden, or sees to it by itself whose it is. */
+  readonly isOfNoGarden?: true;
+}
+
+/** Paths below /api; the first that fits counts. */
+const RULES: readonly Rule[] = [
+  { path: /^(session|health|openapi\.json|docs)$/, read: 'reader', write: 'reader', isOfNoGarden: true },
+  { path: /^gardens$/, read: 'reader', write: 'keeper', isOfNoGarden: true },
+  { path: /^instruments(?!\/laboratory\/beds)/, read: 'reader', write: 'helper', isOfNoGarden: true },
+  {
+    path: /^(gardens\/begun|imports|demo-garden|backups.*)$/,
+    read: 'keeper',
+    write: 'keeper',
+    isOfNoGarden: true,
+  },
+  { path: /^gardens\/[^/]+\/copies$/, read: 'keeper', write: 'keeper' },
+  { path: /^(gardens\/[^/]+\/)?(people|links|feeds)(\/|$)/, read: 'owner', write: 'owner' },
+  {
+    path: /^(gardens\/[^/]+(\/(restore|imports|photos\/unshown))?$|imports\/)/,
+    read: 'reader',
+    write: 'owner',
+  },
+  { path: /^/, read: 'reader', write: 'helper' },
+];
+
+const REFUSED: Readonly<Record<Role, string>> = {
+  owner: 'Only the keeper of these books may do that, with the passphrase of the books.',
+  helper: 'Helpers write in the beds, the stock and the log. This is for the owner of the garden.',
+  reader: 'You may read this garden, not write in it.',
+};
+
+interface Owned {
+  readonly gardenId?: string;
+  readonly bedId?: string | null;
+}
+
+/** How the garden of what a path names is found, by the word before its id. */
+const RECORDS = {
+  beds: 'beds',
+  entries: 'entries',
+  plantings: 'plantings',
+  materials: 'materials',
+  crops: 'crops',
+  'build-ups': 'buildUps',
+  habits: 'habits',
+  lots: 'lots',
+  movements: 'movements',
+  'lab-results': 'labResults',
+  recipes: 'recipes',
+  journal: 'journal',
+} as const;
+
+const isOfRecords = (kind: string): kind is keyof typeof RECORDS => kind in RECORDS;
+
+/** The garden that a path is about; nothing when it is about none, or about nothing that is known. */
+function gardenAt(stores: Stores, path: string): string | undefined {
+  const [kind = '', id = '', ...rest] = path.split('/');
+  if (kind === 'gardens') return stores.gardens.findEvenRemoved(id)?.record.id;
+  if (kind === 'photos') return stores.photos.find(id)?.gardenId;
+  if (kind === 'people') return stores.people.find(id)?.gardenId;
+  if (kind === 'feeds') return stores.feeds.find(id)?.gardenId;
+  if (kind === 'imports') return stores.imports.find(id)?.gardenId;
+  const isSample = kind === 'instruments' && id === 'laboratory' && rest[0] === 'beds';
+  const [name, recordId] = isSample ? ['beds' as const, rest[1] ?? ''] : [kind, id];
+  if (!isOfRecords(name)) return undefined;
+  const owned = stores[RECORDS[name]].findEvenRemoved(recordId)?.record as Owned | undefined;
+  return owned?.gardenId ?? stores.beds.findEvenRemoved(owned?.bedId ?? '')?.record.gardenId;
+}
+
+const refused = (role: Role): ProblemError => new ProblemError(403, 'Not yours to do', REFUSED[role]);
+
+/** Throws a problem unless the visitor may do this. What lies in another garden is not there for them. */
+export function requireRight(stores: Stores, who: Visitor, method: string, path: string): void {
+  if (who.role === 'keeper') return;
+  const about = path.replace(/^\/api\//, '');
+  const rule = RULES.find((one) => one.path.test(about))!;
+  const isOfOwnGarden = rule.isOfNoGarden === true || gardenAt(stores, about) === who.gardenId;
+  if (!isOfOwnGarden) throw notFound('record');
+  const least = READING.has(method) ? rule.read : rule.write;
+  if (RANK.indexOf(who.role) < RANK.indexOf(least)) throw refused(who.role);
+}
