@@ -52,7 +52,8 @@ export interface Person {
 
 /** Whoever is in: the keeper of the books may do all in every garden, others what their role allows in one. */
 export type Visitor =
-  { readonly role: 'keeper' } | (Pick<Person, 'name' | 'role' | 'gardenId'> & { readonly personId: string });
+  | { readonly role: 'keeper' }
+  | (Pick<Person, 'name' | 'role' | 'isLink' | 'gardenId'> & { readonly personId: string });
 
 /** Who wrote a version of a line of the log; what the keeper wrote bears no name. */
 export interface Signature {

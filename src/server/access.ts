@@ -126,8 +126,8 @@ export function accessBy(
         return undefined;
       }
       if (!person) return { role: 'keeper' };
-      const { id: personId, name, role, gardenId } = person;
-      return { personId, name, role, gardenId };
+      const { id: personId, name, role, isLink, gardenId } = person;
+      return { personId, name, role, isLink, gardenId };
     },
     dismiss: (token) => {
       if (token !== undefined) sessions.delete(digestOf(token));

@@ -20,6 +20,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('./places/login/index.ts')).LoginPage }),
       },
       {
+        path: '/look/:token',
+        lazy: async () => ({ Component: (await import('./places/login/index.ts')).LookPage }),
+      },
+      {
         path: '/garden/:gardenId',
         element: <Book />,
         children: [

@@ -4,7 +4,6 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
-import { setPassphrase } from '../../src/server/access.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { GARDEN } from '../fixtures/books.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
@@ -143,30 +142,6 @@ test('a file of which nothing can be read leads to its backups', async ({ page }
     await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
   } finally {
     await damaged.stop();
-  }
-});
-
-test('books for other machines ask for their passphrase, lead to where one meant to go, and can be left', async ({
-  page,
-}) => {
-  const file = join(folder, 'shared.sqlite');
-  await setPassphrase(`${file}.passphrase`, 'straw and chips and char');
-  const shared = await startServer(file, ['--demo', '--host', '127.0.0.2']);
-  try {
-    await page.goto(`${shared.address}/garden/ternhollow/calendar`);
-    await expect(page.getByText('These books are kept for whoever knows their passphrase.')).toBeVisible();
-    await expectAccessible(page);
-    await page.getByLabel('Passphrase', { exact: true }).fill('straw');
-    await page.getByRole('button', { name: 'Open your gardens' }).click();
-    await expect(page.getByRole('alert')).toHaveText('That is not the passphrase of these books.');
-    await page.getByLabel('Passphrase', { exact: true }).fill('straw and chips and char');
-    await page.getByRole('button', { name: 'Open your gardens' }).click();
-    await expect(page).toHaveURL(/\/garden\/ternhollow\/calendar$/);
-    await page.getByRole('link', { name: 'Your data' }).click();
-    await page.getByRole('button', { name: 'Leave these books' }).click();
-    await expect(page.getByText('These books are kept for whoever knows their passphrase.')).toBeVisible();
-  } finally {
-    await shared.stop();
   }
 });
 

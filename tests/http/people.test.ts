@@ -56,7 +56,7 @@ describe('a helper', () => {
     const robin = await comeIn({ name: ' robin', passphrase: ROBINS });
     expect([robin.status, robin.state.visitor]).toEqual([
       200,
-      { personId: 'robin', name: 'Robin', role: 'helper', gardenId: 'garden' },
+      { personId: 'robin', name: 'Robin', role: 'helper', isLink: false, gardenId: 'garden' },
     ]);
     const { body } = await ask<{ gardens: { id: string }[] }>(robin, 'GET', '/api/gardens');
     expect(body.gardens.map(({ id }) => id)).toEqual(['garden']);

@@ -61,7 +61,13 @@ function answered(who: Visitor, { method, pattern }: (typeof ROUTES)[number]): n
   }
 }
 
-const visitorIn = (gardenId: string, role: Role): Visitor => ({ personId: 'x', name: 'X', role, gardenId });
+const visitorIn = (gardenId: string, role: Role): Visitor => ({
+  personId: 'x',
+  name: 'X',
+  role,
+  isLink: false,
+  gardenId,
+});
 const refusedTo = (who: Visitor): string[] =>
   ROUTES.filter((one) => answered(who, one) !== 200).map(({ route }) => route);
 

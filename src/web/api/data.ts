@@ -1,4 +1,5 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type { Login } from '../../contract/people.ts';
 import type { ImportReport, ImportRequest } from '../../contract/imports.ts';
 import type { GardenRecord } from '../../records/garden.ts';
 import type { StationReading } from '../../contract/weather-station.ts';
@@ -96,8 +97,8 @@ export const useRestoreBackup = () =>
 export const sessionQuery = () =>
   queryOptions({ queryKey: ['session'], queryFn: () => bodyOf(session.$get()) });
 
-export const useSayPassphrase = () =>
-  useRefreshing((passphrase: string) => bodyOf(session.$post({ json: { passphrase } })));
+/** Comes in as the keeper of the books, under a name, or by a link. */
+export const useComeIn = () => useRefreshing((login: Login) => bodyOf(session.$post({ json: login })));
 
 export const useLeave = () =>
   useRefreshing(async () => {

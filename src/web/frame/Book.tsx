@@ -15,6 +15,7 @@ import { KeyHelp } from './KeyHelp.tsx';
 import { PlanNews } from './PlanNews.tsx';
 import { ABOUT, DAILY, WORK, type Place } from './places.ts';
 import { Search } from './search/Search.tsx';
+import { VisitorBand } from './VisitorBand.tsx';
 import { ConflictDialog } from '../app/ConflictDialog.tsx';
 import { LeaveGuard } from '../app/LeaveGuard.tsx';
 import { rememberGarden } from '../app/last-garden.ts';
@@ -56,6 +57,7 @@ export function Book() {
       </nav>
       <main>
         <Connection />
+        <VisitorBand />
         <FileState gardenId={gardenId} />
         <Open books={books} error={error} />
         <LeaveGuard />

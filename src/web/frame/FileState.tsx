@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { counted } from '../../words/counted.ts';
 import { backupsQuery } from '../api/data.ts';
+import { useVisitor } from '../app/visitor.ts';
 
 const STATE_WORDS = {
   damaged: 'The file of the books is damaged, so nothing is written into it.',
@@ -17,7 +18,8 @@ const lostWords = (lostRows: number): string =>
 
 /** Said on every page while the file of the books is not sound. */
 export function FileState({ gardenId }: { gardenId: string }) {
-  const { data } = useQuery(backupsQuery());
+  const isKeeper = useVisitor()?.role === 'keeper';
+  const { data } = useQuery({ ...backupsQuery(), enabled: isKeeper });
   if (!data || data.state.kind === 'sound') return null;
   return (
     <p className="file-state" role="alert">

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Checkbox, Input, Select } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { TASK_GROUPS, type TaskGroup } from '../../../core/season/index.ts';
 import { TASK_GROUP_WORDS } from '../../../words/task-words.ts';
@@ -8,6 +8,7 @@ import { calendarAddress, feedsQuery, useMakeFeed, useRevokeFeed } from '../../a
 import { useBooks } from '../../app/garden-context.ts';
 import { Field } from '../../ui/forms/Field.tsx';
 import { TextField } from '../../ui/forms/inputs.tsx';
+import { MadeAddress } from '../../ui/forms/MadeAddress.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { DeviceNotices } from './DeviceNotices.tsx';
 
@@ -139,19 +140,10 @@ export function SubscribeBand({ gardenId, onClose }: { gardenId: string; onClose
         </div>
       </form>
       {made !== null && (
-        <div className="made-address" role="status">
-          <Input
-            readOnly
-            value={made + asked}
-            aria-label="Address of the calendar"
-            onFocus={(event) => event.target.select()}
-          />
-          <Button onClick={() => void navigator.clipboard.writeText(made + asked)}>Copy</Button>
-          <p className="soft">
-            Whoever has this address can read your calendar. It is shown this once; make another whenever you
-            need one, and revoke those you no longer use.
-          </p>
-        </div>
+        <MadeAddress name="Address of the calendar" address={made + asked}>
+          Whoever has this address can read your calendar. It is shown this once; make another whenever you
+          need one, and revoke those you no longer use.
+        </MadeAddress>
       )}
       {troubles.map((sentence) => (
         <p key={sentence} className="field-trouble" role="alert">

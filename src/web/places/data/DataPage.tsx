@@ -2,14 +2,16 @@ import { useBooks } from '../../app/garden-context.ts';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { backupsQuery, sessionQuery, useLeave } from '../../api/data.ts';
+import { backupsQuery } from '../../api/data.ts';
 import '../../theme/figures-table.css';
-import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { useVisitor } from '../../app/visitor.ts';
 import { Backups } from '../../ui/data/Backups.tsx';
 import { DemoReset } from './DemoReset.tsx';
 import { Gardens } from './Gardens.tsx';
 import { ImportWizard } from '../../ui/data/ImportWizard.tsx';
+import { Leave } from '../../ui/data/Leave.tsx';
 import { PastImports } from './PastImports.tsx';
+import { People } from './People.tsx';
 import { RoomTaken } from './RoomTaken.tsx';
 import { TakeOut } from './TakeOut.tsx';
 import { WeatherBand } from './WeatherBand.tsx';
@@ -20,8 +22,11 @@ import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 export function DataPage() {
   const books = useBooks();
   const [isReading, setReading] = useState(false);
-  const { data: kept } = useQuery(backupsQuery());
-  const isSound = kept?.state.kind === 'sound';
+  const role = useVisitor()?.role;
+  const isKeeper = role === 'keeper';
+  const isOwner = isKeeper || role === 'owner';
+  const { data: kept } = useQuery({ ...backupsQuery(), enabled: isKeeper });
+  const isSound = kept?.state.kind === 'sound' || role === 'owner';
   return (
     <div className="page data-page">
       <header className="page-head">
@@ -33,37 +38,35 @@ export function DataPage() {
         </div>
         <div className="actions">
           <Leave />
-          <Button disabled={!isSound || isReading} onClick={() => setReading(true)}>
-            Bring something in
-          </Button>
+          {isOwner && (
+            <Button disabled={!isSound || isReading} onClick={() => setReading(true)}>
+              Bring something in
+            </Button>
+          )}
         </div>
       </header>
       {isReading && <ImportWizard books={books} onClose={() => setReading(false)} />}
       <TakeOut />
-      <PastImports gardenId={books.garden.id} />
-      <WeatherBand />
-      <Backups />
-      <Gardens gardenId={books.garden.id} />
-      <DemoReset gardenId={books.garden.id} />
-      {/* Last: it comes when it has been counted, and moves nothing that is just being pressed. */}
-      <RoomTaken gardenId={books.garden.id} />
+      {isOwner && (
+        <>
+          <PastImports gardenId={books.garden.id} />
+          <WeatherBand />
+        </>
+      )}
+      {isKeeper && (
+        <>
+          <Backups />
+          <Gardens gardenId={books.garden.id} />
+          <DemoReset gardenId={books.garden.id} />
+        </>
+      )}
+      {/* Last: they come when they have been asked for, and move nothing that is just being pressed. */}
+      {isOwner && (
+        <>
+          <People gardenId={books.garden.id} />
+          <RoomTaken gardenId={books.garden.id} />
+        </>
+      )}
     </div>
-  );
-}
-
-/** Where a passphrase is needed, one can leave too. */
-function Leave() {
-  const { data } = useQuery(sessionQuery());
-  const leave = useLeave();
-  const showFailure = useFailureNotice();
-  if (!data?.isNeeded) return null;
-  return (
-    <Button
-      type="text"
-      loading={leave.isPending}
-      onClick={() => leave.mutate(null, { onError: (failure) => showFailure('You have not left.', failure) })}
-    >
-      Leave these books
-    </Button>
   );
 }

@@ -12,6 +12,7 @@ import { entryWords } from '../../../words/entry-words.ts';
 import { expectedInWords, observationLine, verdictWords } from '../../../words/journal-words.ts';
 import { cropName } from '../../../words/record-names.ts';
 import { logQuery, questionAbout } from '../../worker/questions.ts';
+import { Signed } from '../../ui/log/Signed.tsx';
 import { LinePhotos } from '../../ui/log/LinePhotos.tsx';
 import { observationsOf } from '../../ui/log/observations-of.ts';
 import { useLineActs } from './use-line-acts.ts';
@@ -113,7 +114,10 @@ function EntryLine({ entry }: { readonly entry: EntryRecord }) {
   return (
     <li className="log-line">
       <span className="posting-date figure">{shortDate(dayOf(entry.date))}</span>
-      <span>{entryWords({ entry, entries: books.entries, books, measures })}</span>
+      <span>
+        {entryWords({ entry, entries: books.entries, books, measures })}
+        <Signed book="entries" id={entry.id} />
+      </span>
       <Button size="small" type="text" onClick={() => remove({ book: 'entries', record: entry })}>
         Delete
       </Button>
@@ -138,6 +142,7 @@ function ObservationLine({ observation, expectation }: ObservationLineProps) {
         {observed.type === 'leafColor' && <LeafDrawing step={observed.step} size={18} />}{' '}
         {observationLine(observation, measures)}
         {plantingId !== null && <span className="soft"> {cropName(plantingId, books)}</span>}
+        <Signed book="journal" id={observation.id} />
         {expectation && <VerdictNote expectation={expectation} />}
         <LinePhotos observation={observation} />
       </span>

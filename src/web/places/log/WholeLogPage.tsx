@@ -20,6 +20,7 @@ import { Field } from '../../ui/forms/Field.tsx';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
 import { LinePhotos } from '../../ui/log/LinePhotos.tsx';
 import '../../ui/log/log.css';
+import { Signed } from '../../ui/log/Signed.tsx';
 import { useUnexpected } from '../../ui/log/use-expectations.ts';
 import { EditLine } from './EditLine.tsx';
 import { LineHistory } from './LineHistory.tsx';
@@ -206,6 +207,7 @@ function Line({ line, acts }: { readonly line: LogLine; readonly acts: LineActs 
       <span>
         <Place line={line} /> {line.words}
         {line.note !== '' && <span className="soft"> {line.note}</span>}
+        <Signed book={line.book} id={line.record.id} />
         {observation && <LinePhotos observation={observation} />}
         {isOpen && <LineHistory line={line} />}
         {isEditing && <EditLine line={line} acts={acts} onClose={() => setEditing(false)} />}

@@ -3,7 +3,7 @@ import { Button, Input } from 'antd';
 import { useEffect } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Navigate, useSearchParams } from 'react-router';
-import { sessionQuery, useSayPassphrase } from '../../api/data.ts';
+import { sessionQuery, useComeIn } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { emptyShelves } from '../../worker/worked-out-shelf.ts';
 import './login.css';
@@ -14,26 +14,34 @@ const safeWay = (way: string | null): string =>
 
 /** The books can be reached from other machines: whoever opens them says the passphrase. */
 export function LoginPage() {
-  const { control, setValue, handleSubmit } = useForm({ defaultValues: { passphrase: '' } });
-  const passphrase = useWatch({ control, name: 'passphrase' });
+  const { control, setValue, handleSubmit } = useForm({ defaultValues: { passphrase: '', name: '' } });
+  const { passphrase = '', name = '' } = useWatch({ control });
   const [search] = useSearchParams();
   const { data } = useQuery(sessionQuery());
-  const say = useSayPassphrase();
+  const comeIn = useComeIn();
   const isShutOut = data?.isAdmitted === false;
   // Whoever may not read the books finds nothing of them on the device either.
   useEffect(() => {
     if (isShutOut) void emptyShelves();
   }, [isShutOut]);
   if (data?.isAdmitted) return <Navigate replace to={safeWay(search.get('to'))} />;
-  const troubles = [...new Set(Object.values(sentencesOf(say.error)))];
+  const troubles = [...new Set(Object.values(sentencesOf(comeIn.error)))];
   return (
     <main className="page">
       <form
         className="empty login"
-        onSubmit={(event) => void handleSubmit(() => say.mutate(passphrase))(event)}
+        onSubmit={(event) => void handleSubmit(() => comeIn.mutate({ passphrase, name }))(event)}
       >
         <h1>Vine Ledger</h1>
-        <p>These books are kept for whoever knows their passphrase.</p>
+        <p>Come in under your name, or without one if you keep these books yourself.</p>
+        <label className="field">
+          <span className="field-name">Your name, if you were given one</span>
+          <Input
+            value={name}
+            autoComplete="username"
+            onChange={(event) => setValue('name', event.target.value)}
+          />
+        </label>
         <label className="field">
           <span className="field-name">Passphrase</span>
           <Input
@@ -50,11 +58,12 @@ export function LoginPage() {
             {sentence}
           </p>
         ))}
-        <Button type="primary" htmlType="submit" loading={say.isPending} disabled={passphrase === ''}>
-          Open your gardens
+        <Button type="primary" htmlType="submit" loading={comeIn.isPending} disabled={passphrase === ''}>
+          Come in
         </Button>
         <p className="soft">
-          Forgotten? On the machine the books are kept on, “npm run passphrase” sets another.
+          Forgotten? Whoever keeps the books gives you another on the page “Your data”. Theirs is set anew by
+          “npm run passphrase”, on the machine the books are kept on.
         </p>
       </form>
     </main>

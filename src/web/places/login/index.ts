@@ -1,1 +1,2 @@
 export { LoginPage } from './LoginPage.tsx';
+export { LookPage } from './LookPage.tsx';
