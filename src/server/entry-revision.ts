@@ -97,7 +97,10 @@ export function carryOutRevision(
 ): Pick<Weighed, 'taken'> {
   for (const { id, version } of revision.removals)
     requireRemoved(stores.entries.remove(id, version), 'entry');
-  for (const id of revision.restores) requireWritten(stores.entries.restore(id), 'entry');
+  for (const id of revision.restores) {
+    const { bedId } = requireWritten(stores.entries.restore(id), 'entry');
+    if (bedId !== bed.id) throw notFound('entry');
+  }
   const creates = revision.creates.filter(
     (draft) => !sentAgain(stores.entries.find(draft.id), { ...draft, bedId: bed.id }),
   );

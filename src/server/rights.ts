@@ -1,4 +1,5 @@
 import type { Role, Visitor } from '../contract/people.ts';
+import type { CollectionName } from '../records/collections.ts';
 import { READING } from './guards.ts';
 import { notFound, ProblemError } from './problems.ts';
 import type { Stores } from './stores.ts';
@@ -44,47 +45,56 @@ const REFUSED: Readonly<Record<Role, string>> = {
 };
 
 interface Owned {
-  readonly gardenId?: string;
+  readonly gardenId?: string | undefined;
   readonly bedId?: string | null;
 }
 
-/** How the garden of what a path names is found, by the word before its id. */
-const RECORDS = {
-  beds: 'beds',
-  entries: 'entries',
-  plantings: 'plantings',
-  materials: 'materials',
-  crops: 'crops',
-  'build-ups': 'buildUps',
-  habits: 'habits',
-  lots: 'lots',
-  movements: 'movements',
-  'lab-results': 'labResults',
-  recipes: 'recipes',
-  journal: 'journal',
-} as const;
+type Finder = (stores: Stores, id: string) => Owned | undefined;
 
-const isOfRecords = (kind: string): kind is keyof typeof RECORDS => kind in RECORDS;
+/** A record of a kind, removed or not. */
+const recordOf =
+  (kind: CollectionName): Finder =>
+  (stores, id) =>
+    stores[kind].findEvenRemoved(id)?.record;
+
+/** What a path names, by the word before its id. */
+const FINDERS: ReadonlyMap<string, Finder> = new Map<string, Finder>(
+  Object.entries({
+    gardens: ({ gardens }, id) => ({ gardenId: gardens.findEvenRemoved(id)?.record.id }),
+    photos: ({ photos }, id) => photos.find(id),
+    people: ({ people }, id) => people.find(id),
+    feeds: ({ feeds }, id) => feeds.find(id),
+    imports: ({ imports }, id) => imports.find(id),
+    beds: recordOf('beds'),
+    entries: recordOf('entries'),
+    plantings: recordOf('plantings'),
+    materials: recordOf('materials'),
+    crops: recordOf('crops'),
+    'build-ups': recordOf('buildUps'),
+    habits: recordOf('habits'),
+    lots: recordOf('lots'),
+    movements: recordOf('movements'),
+    'lab-results': recordOf('labResults'),
+    recipes: recordOf('recipes'),
+    journal: recordOf('journal'),
+  } satisfies Record<string, Finder>),
+);
 
 /** The garden that a path is about; nothing when it is about none, or about nothing that is known. */
 function gardenAt(stores: Stores, path: string): string | undefined {
-  const [kind = '', id = '', ...rest] = path.split('/');
-  if (kind === 'gardens') return stores.gardens.findEvenRemoved(id)?.record.id;
-  if (kind === 'photos') return stores.photos.find(id)?.gardenId;
-  if (kind === 'people') return stores.people.find(id)?.gardenId;
-  if (kind === 'feeds') return stores.feeds.find(id)?.gardenId;
-  if (kind === 'imports') return stores.imports.find(id)?.gardenId;
-  const isSample = kind === 'instruments' && id === 'laboratory' && rest[0] === 'beds';
-  const [name, recordId] = isSample ? ['beds' as const, rest[1] ?? ''] : [kind, id];
-  if (!isOfRecords(name)) return undefined;
-  const owned = stores[RECORDS[name]].findEvenRemoved(recordId)?.record as Owned | undefined;
-  return owned?.gardenId ?? stores.beds.findEvenRemoved(owned?.bedId ?? '')?.record.gardenId;
+  const [kind = '', id = ''] = path.replace(/^instruments\/laboratory\//, '').split('/');
+  const { gardenId, bedId } = FINDERS.get(kind)?.(stores, id) ?? {};
+  return gardenId ?? stores.beds.findEvenRemoved(bedId ?? '')?.record.gardenId;
 }
 
 const refused = (role: Role): ProblemError => new ProblemError(403, 'Not yours to do', REFUSED[role]);
 
 /** Throws a problem unless the visitor may do this. What lies in another garden is not there for them. */
-export function requireRight(stores: Stores, who: Visitor, method: string, path: string): void {
+export function requireRight(
+  stores: Stores,
+  who: Visitor,
+  { method, path }: { readonly method: string; readonly path: string },
+): void {
   if (who.role === 'keeper') return;
   const about = path.replace(/^\/api\//, '');
   const rule = RULES.find((one) => one.path.test(about))!;

@@ -120,11 +120,54 @@ describe('a helper', () => {
   });
 });
 
-describe('a name', () => {
-  it('leads to one person in all of the books', async () => {
+describe('what lies in another garden', () => {
+  it('is reached by no request that names it in its body', async () => {
     const wren = { name: 'Wren', role: 'owner', passphrase: 'the hedge is full of nests' };
     expect((await ask(keeper, 'POST', '/api/gardens/other/people', wren)).status).toBe(201);
-    const again = await ask(keeper, 'POST', '/api/gardens/garden/people', { ...wren, name: 'WREN' });
+    const { version, createdAt, updatedAt, gardenId, ...bed } = bedOf({ id: 'own' });
+    expect((await ask(keeper, 'POST', '/api/gardens/other/beds', bed)).status).toBe(201);
+    const pile = { id: 'pile', name: 'Leaves', form: 'pile', keeping: 'open', isTurned: false, isHot: false };
+    const lots = [{ ...pile, reserveL: 0, note: '' }];
+    const stock = { materials: [], lots, movements: [] };
+    expect((await ask(keeper, 'POST', '/api/gardens/garden/stock', stock)).status).toBe(201);
+    expect((await ask(keeper, 'DELETE', '/api/entries/second?version=1')).status).toBe(204);
+
+    const owner = await comeIn({ name: 'Wren', passphrase: wren.passphrase });
+    const nothing = { creates: [], changes: [], removals: [], restores: [], order: [] };
+    const planted = { creates: [], removals: [], restores: [] };
+    const taken = { id: 'out', type: 'takeOut', state: 'laid', date: '2026-05-02', note: '', reason: 'used' };
+    const took = { ...taken, lotId: 'pile', amount: 1, unit: 'litre' };
+    const asked: [path: string, body: object][] = [
+      ['/api/beds/own/revisions', { ...nothing, restores: ['second'] }],
+      ['/api/beds/own/revisions', { ...nothing, removals: [{ id: 'first', version: 3 }] }],
+      ['/api/beds/own/revisions', { ...nothing, order: ['first'] }],
+      ['/api/gardens/other/plans', { beds: [{ bedId: 'bed', entries: nothing, plantings: planted }] }],
+      [
+        '/api/gardens/other/plans',
+        { beds: [{ bedId: 'own', entries: { ...nothing, restores: ['second'] }, plantings: planted }] },
+      ],
+      ['/api/gardens/other/stock', { materials: [], lots: [], movements: [took] }],
+      [
+        '/api/gardens/other/stock/taken-back',
+        { movements: [], lots: [{ id: 'pile', version: 1 }], entries: [] },
+      ],
+    ];
+    for (const [path, body] of asked) {
+      expect([path, (await ask(owner, 'POST', path, body)).status]).toEqual([path, 404]);
+    }
+    const { body: books } = await ask<{ entries: { id: string }[]; movements: object[] }>(
+      keeper,
+      'GET',
+      '/api/gardens/garden/books',
+    );
+    expect([books.entries.map(({ id }) => id), books.movements]).toEqual([['first'], []]);
+  });
+});
+
+describe('a name', () => {
+  it('leads to one person in all of the books', async () => {
+    const wren = { name: 'WREN', role: 'owner', passphrase: 'the hedge is full of nests' };
+    const again = await ask(keeper, 'POST', '/api/gardens/garden/people', wren);
     expect([again.status, again.body.errors![0].field]).toEqual([422, 'name']);
     const short = await ask(keeper, 'POST', '/api/gardens/garden/people', { ...wren, passphrase: 'short' });
     expect([short.status, short.body.errors![0].field]).toEqual([422, 'passphrase']);

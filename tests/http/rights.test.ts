@@ -54,7 +54,7 @@ const ROUTES = Object.keys(ROUTE_WORDS)
 function answered(who: Visitor, { method, pattern }: (typeof ROUTES)[number]): number {
   const path = pattern.replaceAll(/\{(\w+)\}/g, (_, name: string) => ids[name]);
   try {
-    requireRight(kept.stores, who, method, path);
+    requireRight(kept.stores, who, { method, path });
     return 200;
   } catch (error) {
     return (error as { status: number }).status;
@@ -128,6 +128,12 @@ describe('whoever comes in under a name', () => {
     const writing = ROUTES.filter(({ method, pattern }) => method !== 'GET' && pattern !== '/api/session');
     const refused = new Set([...writing.map(({ route }) => route), ...KEEPERS, ...OWNERS]);
     expect(refusedTo(visitorIn(own, 'reader')).toSorted()).toEqual([...refused].toSorted());
+  });
+  it('is told that there is nothing where nothing is, whatever it is called', () => {
+    const reader = visitorIn(own, 'reader');
+    for (const pattern of ['/api/nothing/x', '/api/__proto__/x', '/api/constructor/x', '/api/']) {
+      expect(answered(reader, { route: '', method: 'GET', pattern })).toBe(404);
+    }
   });
   it('finds nothing of another garden, whatever they are in theirs', () => {
     for (const role of ['owner', 'helper', 'reader'] as const) {

@@ -70,11 +70,7 @@ function actOnMovements(
     const movement = requireFound(stores.movements.find(id), 'stock posting');
     return requireFound(movement.gardenId === gardenId ? movement : undefined, 'stock posting');
   };
-  const made = creates.map((draft) => {
-    const lot = stores.lots.find(draft.lotId);
-    requireFound(lot?.gardenId === gardenId ? lot : undefined, 'pile');
-    return keepMovement({ stores, today }, gardenId, draft);
-  });
+  const made = creates.map((draft) => keepMovement({ stores, today }, gardenId, draft));
   const changed = changes.map(({ id, ...change }) =>
     changeMovement({ stores, today }, requireOwn(id), change),
   );

@@ -24,7 +24,10 @@ function revisePlantings(
     if (!own.has(id)) throw notFound('planting');
     requireRemoved(stores.plantings.remove(id, version), 'planting');
   }
-  for (const id of restores) requireWritten(stores.plantings.restore(id), 'planting');
+  for (const id of restores) {
+    const planting = requireWritten(stores.plantings.restore(id), 'planting');
+    if (planting.bedId !== bedId) throw notFound('planting');
+  }
   for (const draft of creates) {
     if (sentAgain(stores.plantings.find(draft.id), { ...draft, bedId })) continue;
     checkRoom(draft, stores.plantings.listOf(bedId), crops);

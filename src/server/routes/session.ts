@@ -39,7 +39,7 @@ export const admittedOnly =
     if (!visitor) {
       throw new ProblemError(401, 'Passphrase needed', 'Say the passphrase of these books first.');
     }
-    requireRight(stores, visitor, c.req.method, c.req.path);
+    requireRight(stores, visitor, c.req);
     return inTheNameOf(visitor, next);
   };
 

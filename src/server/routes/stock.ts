@@ -37,10 +37,9 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
           const lot = { ...draft, gardenId };
           return sentAgain(stores.lots.find(lot.id), lot) ?? stores.lots.insert(lot);
         });
-        const keptMovements = movements.map((draft): MovementRecord => {
-          requireFound(stores.lots.find(draft.lotId), 'pile');
-          return keepMovement({ stores, today: today() }, gardenId, draft);
-        });
+        const keptMovements = movements.map((draft): MovementRecord =>
+          keepMovement({ stores, today: today() }, gardenId, draft),
+        );
         requireSound(
           gardenId,
           movements.map(({ id }) => id),
