@@ -1,6 +1,9 @@
-/** How the file of the books is: sound, damaged, on a disk that cannot be written to, or not the one that was opened any more. */
+/**
+ * How the file of the books is: sound, damaged, on a disk that cannot be written to, not the one that was opened any more, or written
+ * into by another program.
+ */
 export interface BooksState {
-  readonly kind: 'sound' | 'damaged' | 'readOnly' | 'replaced';
+  readonly kind: 'sound' | 'damaged' | 'readOnly' | 'replaced' | 'overwritten';
   /** What the check said; null when it is sound. */
   readonly reason: string | null;
   /** Of a damaged file, rows that are known to be there and cannot be read. */

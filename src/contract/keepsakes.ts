@@ -12,6 +12,8 @@ export interface Room {
   /** The file of all gardens. */
   readonly booksBytes: number;
   readonly backups: { readonly count: number; readonly bytes: number };
+  /** Copies beside the books of a damaged file, or of one before it was brought up to date. */
+  readonly putAside: { readonly count: number; readonly bytes: number };
   /** Of this garden. */
   readonly photos: { readonly count: number; readonly bytes: number };
   /** Of them, those that no line of the log shows any more. */

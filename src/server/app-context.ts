@@ -13,7 +13,7 @@ export interface AppContext {
   /** The file behind the stores. */
   readonly books: Pick<
     BooksFile,
-    'state' | 'noteDamage' | 'bytes' | 'backUp' | 'backups' | 'check' | 'restore' | 'secondPlace'
+    'state' | 'noteDamage' | 'bytes' | 'putAside' | 'backUp' | 'backups' | 'check' | 'restore' | 'secondPlace'
   >;
   /** Who may come in; absent when only this machine can. */
   readonly access?: Access | undefined;

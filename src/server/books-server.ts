@@ -8,6 +8,7 @@ import { DEMO_MARK, readDemoFile } from './db/demo-file.ts';
 import { DEMO_GARDEN_IDS, replantDemoGardens } from './demo/demo-garden.ts';
 import { backUpDaily } from './jobs/daily-backup.ts';
 import { watchFile } from './jobs/file-watch.ts';
+import { tidyWhenIdle } from './jobs/tidy.ts';
 import { passphraseFileOf, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
 import { photoFilesIn } from './photos/photo-files.ts';
@@ -56,6 +57,8 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   if (isDemo) books.stores.atomically(() => replantDemoGardens(books.stores, today()));
   const endBackups = backUpDaily(books, now);
   const endWatch = watchFile(books);
+  const photoFiles = photoFilesIn(photoFolder);
+  const endTidying = tidyWhenIdle(books, photoFiles, now);
   const calendars = heavyThread<GardenCalendars>(CALENDAR_PROGRAM, CALENDAR_LIMITS);
   const hasPages = existsSync(join(PAGES, 'index.html'));
   const app = createApp({
@@ -66,7 +69,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
     trustsProxy: options.trustsProxy,
     today,
     newId: randomUUID,
-    photoFiles: photoFilesIn(photoFolder),
+    photoFiles,
     calendars,
     instruments: options.instruments,
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
@@ -74,6 +77,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   const close = () => {
     endBackups();
     endWatch();
+    endTidying();
     calendars.end();
     books.close();
   };

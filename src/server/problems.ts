@@ -59,6 +59,8 @@ export const IN_WORDS = {
     'The file of the books cannot be written to: the disk is full, or it may only be read. Make room or mend that, then start Vine Ledger again. Nothing was changed.',
   replaced:
     'The file of the books was moved, deleted or replaced while Vine Ledger had it open, so nothing more is written. All that was saved until then can still be read: save the garden as a file on the page “Your data”, put the file back, and start Vine Ledger again.',
+  overwritten:
+    'Another program has written into the file of the books while Vine Ledger had it open, so nothing more is written. Do not trust what is shown: restore a backup on the page “Your data”; the file as it is now is kept beside it.',
 } as const;
 
 /** Whether the database refused what was to be written, without a word that a gardener would understand. */

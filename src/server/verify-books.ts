@@ -1,6 +1,7 @@
 import { existsSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { lookInto, photoFolderOf } from './db/books-file.ts';
+import { photoFolderOf } from './db/books-file.ts';
+import { lookInto } from './db/look-into.ts';
 import { counted } from '../words/counted.ts';
 import { readBackupName } from './db/backup-rules.ts';
 

@@ -1,12 +1,22 @@
 import Database from 'better-sqlite3';
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  utimesSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it, vi } from 'vitest';
 import type { BackupCheck, BackupEntry } from '../../src/contract/backups.ts';
 import type { GardenFile } from '../../src/contract/garden-file.ts';
 import type { AppContext } from '../../src/server/app-context.ts';
 import { createApp } from '../../src/server/app.ts';
+import { migrate } from '../../src/server/db/migrate.ts';
 import { grayPng } from '../fixtures/photos.ts';
 import { GARDEN } from '../fixtures/books.ts';
 import { listAt, makeGarden as make, namesAt, spoil } from './books-at.ts';
@@ -60,6 +70,19 @@ describe('a file that two programs want', () => {
     }
   });
 
+  it('is kept for itself by the one that has just brought it up to date, too', async () => {
+    const file = join(folder, 'older.sqlite');
+    const db = new Database(file);
+    migrate(db, 17);
+    db.close();
+    const first = await startServer(file);
+    try {
+      await expect(startServer(file)).rejects.toThrow(/is open in another program/);
+    } finally {
+      await first.stop();
+    }
+  });
+
   it.each([
     ['deleted', (file: string) => rmSync(file)],
     ['moved away', (file: string) => renameSync(file, `${file}.away`)],
@@ -91,6 +114,43 @@ describe('a file that two programs want', () => {
       }
     },
   );
+});
+
+describe('a file into which another program writes', () => {
+  it('takes no more writes, is not written into when it is closed, and a backup takes its place', async () => {
+    const [file, foreign] = [join(folder, 'overwritten.sqlite'), join(folder, 'foreign.sqlite')];
+    const other = await startServer(foreign, ['--demo']);
+    await other.stop();
+    const server = await startServer(file);
+    try {
+      expect((await make(server, 'kept')).status).toBe(201);
+      const { name } = (await askAt<BackupEntry>(server, 'POST', '/api/backups')).body;
+      copyFileSync(foreign, file);
+      const refused = await make(server, 'lost');
+      expect([refused.status, refused.body.detail]).toEqual([503, expect.stringMatching(/restore a backup/)]);
+      expect((await askAt<{ status: string }>(server, 'GET', '/api/health')).body.status).toBe('overwritten');
+      expect((await askAt(server, 'POST', `/api/backups/${name}/restore`)).status).toBe(200);
+      expect((await make(server, 'after')).status).toBe(201);
+      const [aside] = readdirSync(folder).filter((one) => one.startsWith('overwritten.sqlite.damaged-'));
+      expect(readFileSync(join(folder, aside)).equals(readFileSync(foreign))).toBe(true);
+      copyFileSync(foreign, file);
+    } finally {
+      await server.stop();
+    }
+    expect(readFileSync(file).equals(readFileSync(foreign))).toBe(true);
+  });
+
+  it('is the same when it was only touched', async () => {
+    const file = join(folder, 'touched.sqlite');
+    const server = await startServer(file);
+    try {
+      expect((await make(server, 'before')).status).toBe(201);
+      utimesSync(file, new Date('2030-01-01'), new Date('2030-01-01'));
+      expect((await make(server, 'after')).status).toBe(201);
+    } finally {
+      await server.stop();
+    }
+  });
 });
 
 describe('a file that is damaged', () => {

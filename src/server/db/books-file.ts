@@ -1,7 +1,4 @@
-import Database from 'better-sqlite3';
-import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync, statSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { copyFileSync, renameSync, rmSync } from 'node:fs';
 import type {
   BackupCheck,
   BackupEntry,
@@ -13,11 +10,12 @@ import { putBackPictures } from '../photos/photo-pool.ts';
 import { IN_WORDS, ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
 import { backupsIn, fsynced } from './backups.ts';
-import { migrate } from './migrate.ts';
-import { DamagedFile, openCopy, openDatabase, requireIntegrity, UnwritableFile } from './open.ts';
-import { salvage } from './salvage.ts';
+import { closeGaps, dropPutAside, type LetGo, letGo, putAside } from './letting-go.ts';
+import { lookInto } from './look-into.ts';
+import { compared, footprintOf } from './footprint.ts';
+import { DamagedFile, writeBack } from './open.ts';
+import { bytesOf, openFile, openToRead, shut } from './opened-file.ts';
 import { UnlikeCopy } from './sound-copy.ts';
-import { createStores } from './stores.ts';
 
 /** The file the books are kept in, with its backups; open for as long as the server runs. */
 export interface BooksFile {
@@ -36,131 +34,20 @@ export interface BooksFile {
   check(name: string): BackupCheck;
   /** Null when copies lie beside the books alone. */
   secondPlace(): SecondPlace | null;
+  /** Copies of the file that were put aside: of a damaged one, or before it was brought up to date. */
+  putAside(): { readonly count: number; readonly bytes: number };
+  /** Writes what stands in the log beside the file into the file itself, while it is the one that was opened. */
+  writeBack(): void;
+  /** How many rows were written since the file was opened. */
+  writes(): number;
+  /** Lets go of what was deleted long ago, and closes the gaps that leaves. The pictures of photos are left to the caller. */
+  tidy(): Promise<LetGo>;
   /** Puts a backup in the place of the books, which are backed up before. */
   restore(name: string): Promise<BackupCheck>;
   close(): void;
 }
 
-interface Open {
-  readonly db: Database.Database;
-  readonly stores: Stores;
-  readonly state: BooksState;
-  /** The copy that is read instead of the file. */
-  readonly copy?: string;
-  /** Of the file, when it was opened; null where there is none. */
-  readonly inode?: number | null;
-}
-
-const SOUND: BooksState = { kind: 'sound', reason: null };
-
-const bytesOf = (file: string): number => statSync(file, { throwIfNoEntry: false })?.size ?? 0;
-
-/** By which the system knows a file, whatever its name; null when there is none. */
-const inodeOf = (file: string): number | null => statSync(file, { throwIfNoEntry: false })?.ino ?? null;
-
 const stamped = (now: string): string => `${now.slice(0, 10)}_${now.slice(11, 19).replaceAll(':', '')}`;
-
-/** A copy of a database file, with what is not written back into it yet. */
-function copied(file: string): string {
-  const folder = mkdtempSync(join(tmpdir(), 'vine-ledger-'));
-  const copy = join(folder, 'copy.sqlite');
-  copyFileSync(file, copy);
-  if (existsSync(`${file}-wal`)) copyFileSync(`${file}-wal`, `${copy}-wal`);
-  return copy;
-}
-
-const dropCopy = (copy: string): void => rmSync(join(copy, '..'), { recursive: true, force: true });
-
-/** The books as far as they can be read, out of a copy; empty ones when nothing of a damaged file can. */
-function openToRead(file: string, now: () => string, state: BooksState): Open {
-  const copy = copied(file);
-  let db: Database.Database;
-  try {
-    if (state.kind === 'damaged') return openSalvaged(copy, now, state);
-    db = openCopy(copy);
-  } catch (error) {
-    dropCopy(copy);
-    throw error;
-  }
-  return { db, stores: createStores(db, now), state, copy };
-}
-
-function openSalvaged(copy: string, now: () => string, state: BooksState): Open {
-  try {
-    const { db, lostRows } = salvage(copy);
-    return { db, stores: createStores(db, now), state: { ...state, lostRows } };
-  } catch {
-    const db = new Database(':memory:');
-    migrate(db);
-    db.pragma('query_only = ON');
-    return { db, stores: createStores(db, now), state };
-  } finally {
-    dropCopy(copy);
-  }
-}
-
-function openFile(file: string, now: () => string, mark?: number): Open {
-  try {
-    const db = openDatabase(file, mark);
-    return { db, stores: createStores(db, now), state: SOUND, inode: inodeOf(file) };
-  } catch (error) {
-    if (error instanceof DamagedFile)
-      return openToRead(file, now, { kind: 'damaged', reason: error.message });
-    if (error instanceof UnwritableFile && existsSync(file))
-      return openToRead(file, now, { kind: 'readOnly', reason: error.message });
-    throw error;
-  }
-}
-
-function shut({ db, copy }: Open): void {
-  db.close();
-  if (copy !== undefined) dropCopy(copy);
-}
-
-function contentsOf(db: Database.Database): Omit<BackupCheck, keyof BackupEntry> {
-  const count = (table: string): number =>
-    db.prepare(`SELECT count(*) FROM ${table} WHERE removed_at IS NULL`).pluck().get() as number;
-  const newest = db
-    .prepare(
-      `SELECT max(updated_at) FROM (
-         SELECT updated_at FROM garden UNION ALL SELECT updated_at FROM bed UNION ALL SELECT updated_at FROM entry
-         UNION ALL SELECT updated_at FROM planting UNION ALL SELECT updated_at FROM journal
-         UNION ALL SELECT updated_at FROM stock_movement)`,
-    )
-    .pluck()
-    .get() as string | null;
-  return {
-    gardens: db
-      .prepare('SELECT name FROM garden WHERE removed_at IS NULL ORDER BY created_at, id')
-      .pluck()
-      .all() as string[],
-    beds: count('bed'),
-    entries: count('entry'),
-    observations: count('journal'),
-    newestRecordAt: newest,
-  };
-}
-
-export interface BooksContents extends Omit<BackupCheck, keyof BackupEntry> {
-  readonly photos: readonly { readonly id: string; readonly bytes: number }[];
-}
-
-/** What a file of books holds, out of a copy. Throws with a sentence unless every page of it holds. */
-export function lookInto(file: string): BooksContents {
-  const copy = copied(file);
-  try {
-    const db = openCopy(copy);
-    try {
-      requireIntegrity(db);
-      const photos = db.prepare('SELECT id, bytes FROM photo').all() as { id: string; bytes: number }[];
-      return { ...contentsOf(db), photos };
-    } finally {
-      db.close();
-    }
-  } finally {
-    dropCopy(copy);
-  }
-}
 
 export interface BooksPlaces {
   readonly file: string;
@@ -172,6 +59,9 @@ export interface BooksPlaces {
 
 /** Where the pictures of the books at `file` lie. */
 export const photoFolderOf = (file: string): string => `${file}-photos`;
+
+/** Closing the books would write into the file. */
+const NOT_OURS: ReadonlySet<BooksState['kind']> = new Set(['replaced', 'overwritten']);
 
 /** Each job begins when those before it have ended, in whatever way. */
 function oneAtATime() {
@@ -193,11 +83,16 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
   const inTurn = oneAtATime();
   const stores = new Proxy({} as Stores, { get: (_, key) => Reflect.get(open.stores, key) as unknown });
   const state = (): BooksState => {
-    const inode = open.inode ?? null;
-    if (open.state.kind === 'sound' && inodeOf(file) !== inode) {
+    if (open.state.kind !== 'sound' || !open.footprint) return open.state;
+    const found = compared(file, open.footprint);
+    if (found === 'another')
       open = { ...open, state: { kind: 'replaced', reason: `${file} is not the file that was opened` } };
-    }
+    if (found === 'overwritten')
+      open = { ...open, state: { kind: 'overwritten', reason: `another program has written into ${file}` } };
     return open.state;
+  };
+  const noted = (): void => {
+    if (open.footprint) open = { ...open, footprint: footprintOf(open.footprint.handle) };
   };
 
   const noteDamage = (reason: string): void => {
@@ -265,6 +160,23 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
     state,
     noteDamage,
     bytes: () => bytesOf(file) + bytesOf(`${file}-wal`),
+    putAside: () => {
+      const copies = putAside(file);
+      return { count: copies.length, bytes: copies.reduce((sum, { bytes }) => sum + bytes, 0) };
+    },
+    writeBack: () => {
+      if (state().kind !== 'sound') return;
+      writeBack(open.db);
+      noted();
+    },
+    writes: () => open.db.prepare('SELECT total_changes()').pluck().get() as number,
+    tidy: () =>
+      inTurn(() => {
+        const gone = letGo(open.db, open.stores, now());
+        dropPutAside(file, now());
+        if (closeGaps(open.db)) noted();
+        return Promise.resolve(gone);
+      }),
     backUp: (kind) => inTurn(() => backUp(kind)),
     backups: () => backups.list(),
     secondPlace: () => backups.secondPlace(),
@@ -272,7 +184,7 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
     restore: (name) => inTurn(() => restore(name)),
     // What lies under the name by now, and the log beside it, may be another program's.
     close: () => {
-      if (state().kind !== 'replaced') shut(open);
+      if (!NOT_OURS.has(state().kind)) shut(open);
     },
   };
 }

@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { copyFileSync, existsSync, mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { migrate, pendingMigrations } from './migrate.ts';
 
@@ -56,6 +56,8 @@ export function openDatabase(file: string, mark?: number): Database.Database {
     // Held until it is closed, or the program ends in any way: no second server opens the same books.
     db.pragma('locking_mode = EXCLUSIVE');
     db.pragma('journal_mode = WAL');
+    // Only when we say so: in between nobody should write into the file, and whoever does is noticed.
+    db.pragma('wal_autocheckpoint = 0');
     // An acknowledged write outlives a crash of the machine, not only of the program.
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
@@ -73,6 +75,9 @@ export function openDatabase(file: string, mark?: number): Database.Database {
   }
 }
 
+/** Writes what stands in the log beside the file into the file itself, as far as nobody is reading it just then. */
+export const writeBack = (db: Database.Database): void => void db.pragma('wal_checkpoint(PASSIVE)');
+
 /** Throws DamagedFile unless every page, index and constraint of the database holds. */
 export function requireIntegrity(db: Database.Database): void {
   const verdict = String(db.pragma('integrity_check(1)', { simple: true }));
@@ -86,9 +91,9 @@ function requireWritable(db: Database.Database): void {
 }
 
 function backUpBeforeMigration(db: Database.Database, file: string): void {
-  db.pragma('wal_checkpoint(TRUNCATE)');
   const version = String(db.pragma('user_version', { simple: true }));
-  copyFileSync(file, `${file}.before-migration-from-${version}`);
+  // Not copied as a file: whoever opens and closes the file of a database loses the locks on it.
+  writeFileSync(`${file}.before-migration-from-${version}`, db.serialize());
 }
 
 /**

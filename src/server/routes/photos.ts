@@ -6,6 +6,7 @@ import { id as idSchema } from '../../records/fields.ts';
 import type { PhotoRecord, Room } from '../../contract/keepsakes.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
+import { daysBefore, KEPT_DAYS } from '../db/letting-go.ts';
 import { cleanPhoto } from '../photos/clean-photo.ts';
 import { invalid, ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
@@ -37,13 +38,11 @@ const sizeOf = (list: readonly { readonly bytes: number }[]) => ({
   bytes: list.reduce((sum, { bytes }) => sum + bytes, 0),
 });
 
-const DAY_MS = 86_400_000;
-const daysAgo = (days: number): string => new Date(Date.now() - days * DAY_MS).toISOString();
-/** So long a deleted line may come back with its photos, days; as a deleted garden. */
-const LINES_COME_BACK_DAYS = 90;
-
 /** Not shown for so long, and not just taken for a line that waits for the connection. */
-const longUnshown = () => ({ since: daysAgo(LINES_COME_BACK_DAYS), before: daysAgo(1) });
+function longUnshown() {
+  const now = new Date().toISOString();
+  return { since: daysBefore(now, KEPT_DAYS), before: daysBefore(now, 1) };
+}
 
 /** All photos of one garden (set here): some ten thousand as they are sent by the page. */
 const MOST_PHOTO_BYTES = 4 * 1024 ** 3;
@@ -66,6 +65,7 @@ export const photoRoutes = ({ stores, photoFiles, books }: AppContext) =>
       const room: Room = {
         booksBytes: books.bytes(),
         backups: sizeOf(books.backups()),
+        putAside: books.putAside(),
         photos: sizeOf(stores.photos.listOf(id)),
         unshown: sizeOf(stores.photos.unshownOf(id, longUnshown())),
       };

@@ -97,7 +97,7 @@ function Unreadable({ failure }: { failure: Error }) {
           <Link to="/">Open another garden</Link>
         </p>
       )}
-      {data?.state.kind === 'damaged' && (
+      {(data?.state.kind === 'damaged' || data?.state.kind === 'overwritten') && (
         <div className="page">
           <Suspense fallback={null}>
             <Backups />

@@ -9,6 +9,15 @@ const STATE_WORDS = {
   readOnly: 'The file of the books cannot be written to: the disk is full, or it may only be read.',
   replaced:
     'The file of the books was moved, deleted or replaced while Vine Ledger had it open, so nothing more is written.',
+  overwritten:
+    'Another program has written into the file of the books, so nothing more is written. Do not trust what is shown.',
+} as const;
+
+const WAYS_OUT = {
+  damaged: 'Save what can be read, and restore a backup',
+  readOnly: 'Save what can be read',
+  replaced: 'Save what can be read',
+  overwritten: 'Restore a backup',
 } as const;
 
 const lostWords = (lostRows: number): string =>
@@ -25,10 +34,7 @@ export function FileState({ gardenId }: { gardenId: string }) {
     <p className="file-state" role="alert">
       {STATE_WORDS[data.state.kind]}{' '}
       {data.state.lostRows !== undefined && `${lostWords(data.state.lostRows)} `}
-      <Link to={`/garden/${gardenId}/data`}>
-        Save what can be read{data.state.kind === 'damaged' ? ', and restore a backup' : ''}
-      </Link>
-      .
+      <Link to={`/garden/${gardenId}/data`}>{WAYS_OUT[data.state.kind]}</Link>.
     </p>
   );
 }

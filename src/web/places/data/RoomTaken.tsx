@@ -11,7 +11,7 @@ export function RoomTaken({ gardenId }: { readonly gardenId: string }) {
   const drop = useDropUnshownPhotos(gardenId);
   const showFailure = useFailureNotice();
   if (!room) return null;
-  const { booksBytes, photos, unshown, backups } = room;
+  const { booksBytes, photos, unshown, backups, putAside } = room;
   return (
     <section aria-label="What takes room">
       <div className="section-head">
@@ -50,7 +50,18 @@ export function RoomTaken({ gardenId }: { readonly gardenId: string }) {
           Backups: <span className="figure">{bytesWords(backups.bytes)}</span>
           {backups.count > 0 && <span className="soft">, {counted(backups.count, 'copy', 'copies')}</span>}
         </li>
+        {putAside.count > 0 && (
+          <li>
+            Put aside when the file was damaged or brought up to date:{' '}
+            <span className="figure">{bytesWords(putAside.bytes)}</span>
+            <span className="soft">, {counted(putAside.count, 'copy', 'copies')}</span>
+          </li>
+        )}
       </ul>
+      <p className="soft">
+        What you delete can be brought back for 90 days. Then it goes for good, with photos shown nowhere and
+        copies put aside; backups keep what they hold.
+      </p>
     </section>
   );
 }
