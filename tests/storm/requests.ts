@@ -253,6 +253,18 @@ export const REQUESTS: readonly ValidRequest[] = [
     free: ['rows.0', 'rows.0.date', 'rows.0.temperatureC', 'rows.0.rainMm'],
   },
   { method: 'POST', path: '/api/session', body: { passphrase: 'odd' }, needed: ['passphrase'] },
+  {
+    method: 'POST',
+    path: '/api/gardens/ternhollow/people',
+    body: { name: 'Robin', role: 'helper', passphrase: 'rakes lean on the wall' },
+    needed: ['name', 'role', 'passphrase'],
+  },
+  {
+    method: 'POST',
+    path: '/api/gardens/ternhollow/links',
+    body: { name: 'For the neighbors' },
+    needed: ['name'],
+  },
 ];
 
 const bytes = (...values: number[]): Uint8Array<ArrayBuffer> => new Uint8Array(values);

@@ -60,11 +60,11 @@ export const sessionRoutes = ({ access, trustsProxy = false }: AppContext) =>
       return c.json(state, 200);
     })
     .post('/', body(login), async (c) => {
-      if (!access) return c.json(OPEN_BOOKS, 200);
       const said = c.req.valid('json');
       if (said.passphrase === undefined && said.link === undefined) {
         throw invalid([finding(refusal('wrongKind', { wanted: 'string', isMissing: true }), 'passphrase')]);
       }
+      if (!access) return c.json(OPEN_BOOKS, 200);
       const admission = await access.admit(said, callerOf(c, trustsProxy));
       if (admission.outcome === 'wait') {
         c.header('Retry-After', String(admission.seconds));
