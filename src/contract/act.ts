@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { anyEntry } from '../records/entry.ts';
 import { id, MOST_AT_ONCE, version } from '../records/fields.ts';
 import { anyJournalRecord } from '../records/journal.ts';
+import { lotFields } from '../records/lot.ts';
 import { anyMovement } from '../records/movement.ts';
 import { plantingFields } from '../records/planting.ts';
 
@@ -22,6 +23,10 @@ export const gardenAct = z.strictObject({
     removals: few(seen),
   }),
   plantings: z.strictObject({ changes: few(z.strictObject({ id, version, ...plantingFields })) }),
+  /** New piles, before what comes into them. */
+  lots: z
+    .strictObject({ creates: few(z.strictObject({ id, ...lotFields })), removals: few(seen) })
+    .default({ creates: [], removals: [] }),
   movements: z.strictObject({
     creates: few(anyMovement({ id })),
     changes: few(anyMovement({ id, version })),

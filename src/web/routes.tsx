@@ -81,6 +81,10 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('./places/stock/index.ts')).SharePage }),
           },
           {
+            path: 'ways',
+            lazy: async () => ({ Component: (await import('./places/ways/index.ts')).WaysPage }),
+          },
+          {
             path: 'stock/:lotId',
             lazy: async () => ({ Component: (await import('./places/stock/index.ts')).LotPage }),
           },

@@ -1,13 +1,11 @@
 import type { Influence, LikelyRange, Spread } from '../core/bed/index.ts';
 import { PARAMETER_TABLE } from '../core/model/index.ts';
 import type { BedNames } from './advice-words.ts';
+import { lowered } from './capitalized.ts';
 import { formatPercent } from './figures.ts';
 import type { Measures } from './measures.ts';
 
 const tenths = (share: number): string => `${Math.round(share * 10)} times out of 10`;
-
-/** Within a sentence: only the first letter, for a name may hold the name of a month. */
-const withSmallFirst = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** From the low to the high end of a spread, the unit said once by `say`. */
 export const rangeInWords = (
@@ -97,7 +95,7 @@ export function inputWords(input: string, names: BedNames): string {
   if (drawn !== undefined) return drawn;
   const [, layerId = '', figure = ''] = input.split(':');
   const ofMaterial = MATERIAL_WORDS[figure];
-  if (ofMaterial !== undefined) return ofMaterial(withSmallFirst(names.layer(layerId)));
+  if (ofMaterial !== undefined) return ofMaterial(lowered(names.layer(layerId)));
   const row = PARAMETER_TABLE[input as keyof typeof PARAMETER_TABLE];
   return `what nobody can measure in a garden: ${row.meaning}`;
 }

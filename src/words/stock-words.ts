@@ -1,3 +1,4 @@
+import { lowered } from './capitalized.ts';
 import { counted } from './counted.ts';
 import {
   findLibraryMaterial,
@@ -185,7 +186,7 @@ export function whatWords({ what, hasChar }: LotWhat): string {
     switch (what.code) {
       case 'material': {
         const name = findLibraryMaterial(what.materialId)?.name;
-        return name ? name.charAt(0).toLowerCase() + name.slice(1) : 'a material of your own';
+        return name ? lowered(name) : 'a material of your own';
       }
       case 'finishedCompost':
         return 'finished compost';

@@ -21,6 +21,7 @@ const PAGES = [
   '/years',
   '/stock',
   '/stock/demo-lot-hazel',
+  '/ways',
   '/share',
   '/materials',
   '/materials/chips_mixed',

@@ -25,12 +25,13 @@ const folder = newFolder();
 let server: Answering;
 const ask = <Body = Problem>(method: string, path: string, json?: unknown) =>
   askAt<Body>(server, method, path, json);
-type Parts = Readonly<Partial<Record<'journal' | 'entries' | 'plantings' | 'movements', object>>>;
+type Parts = Readonly<Partial<Record<'journal' | 'entries' | 'plantings' | 'lots' | 'movements', object>>>;
 const NOTHING = { creates: [], changes: [], removals: [] };
-const actOf = ({ journal, entries, plantings, movements }: Parts) => ({
+const actOf = ({ journal, entries, plantings, lots, movements }: Parts) => ({
   journal: { ...NOTHING, ...journal },
   entries: { ...NOTHING, ...entries },
   plantings: { changes: [], ...plantings },
+  ...(lots ? { lots: { creates: [], removals: [], ...lots } } : {}),
   movements: { ...NOTHING, ...movements },
 });
 const act = <Body = Problem>(parts: Parts, garden = 'garden') =>
@@ -148,5 +149,48 @@ describe('what one thing done writes', () => {
     );
     const turned = { id: 'turned', type: 'turn', state: 'laid', date: TODAY, note: '', lotId: 'bag' };
     expect((await act({ movements: { creates: [turned] } }, 'elsewhere')).status).toBe(404);
+  });
+});
+
+describe('a new pile', () => {
+  const heap = { id: 'heap', name: 'Heap', form: 'heap', keeping: 'open', isTurned: true, isHot: true };
+  const lots = { creates: [{ ...heap, reserveL: 0, note: '' }] };
+  const common = { state: 'planned', date: '2026-06-01', note: '' };
+  const stuff = { amount: 300, unit: 'litre', materialId: 'leaves_mixed', seasonedMonths: 0 };
+  const asItComes = { moistureFractionWetBasis: null, bulkDensityKgPerM3: null };
+  const comes = { id: 'comes', type: 'receive', lotId: 'heap', ...common, ...stuff, ...asItComes };
+  const lay = { type: 'lay', materialId: 'leaves_mixed', amount: 100, unit: 'litre', seasonedMonths: 0 };
+  const later = { ...common, date: '2027-03-01', dugDepthCm: 0 };
+  const creates = [{ bedId: 'bed', draft: { id: 'of-heap', ...later, ...lay, lotId: 'heap' } }];
+
+  it('is made with what comes into it and what is laid from it, and taken back with them', async () => {
+    const before = await books();
+    const { status, body } = await act<Kept & { lots: { id: string; version: number }[] }>({
+      lots,
+      movements: { creates: [comes] },
+      entries: { creates },
+    });
+    expect([status, body.lots.map(({ id }) => id), body.entries.length]).toEqual([200, ['heap'], 1]);
+    expect(body.entries[0].massFreshKg).toBeGreaterThan(0);
+    const seen = ({ id, version }: { id: string; version: number }) => ({ id, version });
+    const back = await act({
+      lots: { removals: body.lots.map(seen) },
+      movements: { removals: body.movements.map(seen) },
+      entries: { removals: body.entries.map(seen) },
+    });
+    expect(back.status).toBe(200);
+    const after = await books();
+    expect([after.lots, after.movements, after.entries]).toEqual([
+      before.lots,
+      before.movements,
+      before.entries,
+    ]);
+  });
+
+  it('of another garden is not taken away, and nothing comes into it', async () => {
+    expect((await act({ lots: { removals: [{ id: 'bag', version: 1 }] } }, 'elsewhere')).status).toBe(404);
+    expect(
+      (await act({ movements: { creates: [{ ...comes, id: 'no', lotId: 'bag' }] } }, 'elsewhere')).status,
+    ).toBe(404);
   });
 });

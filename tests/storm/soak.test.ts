@@ -7,7 +7,14 @@ import { seededStream } from '../../src/core/ground/numerics/seeded-stream.ts';
 import { setPassphrase } from '../../src/server/access.ts';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
 import { grayPng } from '../fixtures/photos.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
+import {
+  askAt,
+  type Answer,
+  newFolder,
+  removeFolder,
+  startServer,
+  type RunningServer,
+} from '../http/server.ts';
 import { STORM } from './size.ts';
 
 /** A minute at full length; two hours with VINE_STORM=120. */
@@ -15,6 +22,9 @@ const SOAK_MS = 60_000 * STORM;
 const HELPERS = 16;
 const READERS = 4;
 const BEDS = 8;
+/** Far busier than people are, and not so busy that the garden outgrows any real one within hours. */
+const HELPERS_PAUSE_MS = 1500;
+const READERS_PAUSE_MS = 3000;
 /** What engines keep at hand beside what is in use swings by so much; a leak goes on. */
 const LEAK_MB = 60;
 const SETTLING_SHARE = 0.3;
@@ -45,12 +55,8 @@ async function comeIn(server: RunningServer, login: object): Promise<string> {
 
 /** What somebody's requests came to, one after the other; whoever finds a fault throws. */
 function visit(server: RunningServer, { cookie }: Pick<Somebody, 'cookie'>) {
-  return async <Body>(
-    method: string,
-    path: string,
-    body?: unknown,
-  ): Promise<{ status: number; body: Body }> => {
-    const answer = await askAt<Body>(server, method, path, body, { cookie });
+  return async (method: string, path: string, body?: unknown): Promise<Answer<object>> => {
+    const answer = await askAt<object>(server, method, path, body, { cookie });
     if (answer.status >= 500) throw new Error(`${method} ${path} answered ${answer.status}`);
     return answer;
   };
@@ -99,7 +105,7 @@ async function helps(
     } else {
       expect((await ask('GET', `${GARDEN_AT}/changes?epoch=x&since=0`)).status).toBe(200);
     }
-    await new Promise((resolve) => setTimeout(resolve, next() * 200));
+    await new Promise((resolve) => setTimeout(resolve, next() * HELPERS_PAUSE_MS));
   }
 }
 
@@ -109,7 +115,7 @@ async function reads(server: RunningServer, who: Somebody, until: number): Promi
   for (let i = 0; Date.now() < until; i++) {
     expect((await ask('GET', `${GARDEN_AT}/books`)).status).toBe(200);
     expect((await ask('POST', '/api/beds/bed-1/entries', water(`no-${who.name}-${i}`, 5))).status).toBe(403);
-    await new Promise((resolve) => setTimeout(resolve, who.next() * 400));
+    await new Promise((resolve) => setTimeout(resolve, who.next() * READERS_PAUSE_MS));
   }
 }
 
@@ -136,10 +142,11 @@ it(
         await keeper('POST', `${GARDEN_AT}/people`, { id: name, name, role: 'helper', passphrase });
         helpers.push({ name, cookie: await comeIn(server, { name, passphrase }), next: seededStream(i + 1) });
       }
-      const { body } = await keeper<{ path: string }>('POST', `${GARDEN_AT}/links`, { name: 'Neighbors' });
+      const { body: made } = await keeper('POST', `${GARDEN_AT}/links`, { name: 'Neighbors' });
+      const { path } = made as { readonly path: string };
       const readers: Somebody[] = [];
       for (let i = 0; i < READERS; i++) {
-        const cookie = await comeIn(server, { link: body.path.replace('/look/', '') });
+        const cookie = await comeIn(server, { link: path.replace('/look/', '') });
         readers.push({ name: `reader-${i}`, cookie, next: seededStream(100 + i) });
       }
 
@@ -153,11 +160,11 @@ it(
       ]);
       const grownMb = memoryMb(server) - settledMb;
 
-      const { body: books } = await keeper<GardenBooks>('GET', `${GARDEN_AT}/books`);
-      expect(new Set(books.entries.map(({ id }) => id))).toEqual(new Set(kept.keys()));
-      const signed = await keeper<{ signatures: Signature[] }>('GET', `${GARDEN_AT}/signatures`);
+      const { entries } = (await keeper('GET', `${GARDEN_AT}/books`)).body as GardenBooks;
+      expect(new Set(entries.map(({ id }) => id))).toEqual(new Set(kept.keys()));
+      const signed = (await keeper('GET', `${GARDEN_AT}/signatures`)).body as { signatures: Signature[] };
       const writers = new Map(
-        signed.body.signatures.filter(({ version }) => version === 1).map(({ id, name }) => [id, name]),
+        signed.signatures.filter(({ version }) => version === 1).map(({ id, name }) => [id, name]),
       );
       expect([...kept].filter(([id, name]) => writers.get(id) !== name)).toEqual([]);
       console.log(

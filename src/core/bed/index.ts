@@ -144,6 +144,7 @@ export {
   likelyRange,
 } from './projection/likely-range.ts';
 export { type MonthBooks, monthBooks } from './projection/month-books.ts';
+export { waterSavedMm } from './projection/water-saved.ts';
 export { type PeriodStatements, statementsOf, statementsUpTo } from './projection/period-statements.ts';
 
 // supplement

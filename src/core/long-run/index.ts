@@ -28,6 +28,22 @@ export {
   sharingDay,
 } from './sharing/share-problem.ts';
 
+// ways
+export { proposeWays } from './ways/propose.ts';
+export {
+  type AimWeights,
+  type Decided,
+  type RankedWay,
+  type Ranking,
+  EVEN_WEIGHTS,
+  WAY_AIMS,
+  type WayAim,
+  rankWays,
+} from './ways/rank.ts';
+export type { Scene } from './ways/scene.ts';
+export { WAY_CODES, type Way, type WayCode, type WayQuestion, type WayStep } from './ways/way.ts';
+export { TOLD_AFTER_YEARS, type WayOutcome, type WeighSetting, leaving, weighWay } from './ways/weigh.ts';
+
 // years
 export { asOneBed, keepsToItsPlan, sampledSoilKgPerM2 } from './years/garden-years.ts';
 export { booksAsPlanned, booksWithHabit } from './years/habit-books.ts';

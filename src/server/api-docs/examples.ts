@@ -263,6 +263,7 @@ export const EXAMPLES: Readonly<Record<string, unknown>> = {
       removals: [],
     },
     plantings: { changes: [] },
+    lots: { creates: [], removals: [] },
     movements: { creates: [], changes: [], removals: [] },
   },
   'POST /api/beds/{bedId}/lifts': {

@@ -7,7 +7,7 @@ import type {
   SecondPlace,
 } from '../../contract/backups.ts';
 import { putBackPictures } from '../photos/photo-pool.ts';
-import { IN_WORDS, ProblemError } from '../problems.ts';
+import { IN_WORDS, isDamage, ProblemError } from '../problems.ts';
 import type { Stores } from '../stores.ts';
 import { backupsIn, fsynced } from './backups.ts';
 import { closeGaps, dropPutAside, type LetGo, letGo, putAside } from './letting-go.ts';
@@ -166,8 +166,13 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
     },
     writeBack: () => {
       if (state().kind !== 'sound') return;
-      writeBack(open.db);
-      noted();
+      try {
+        writeBack(open.db);
+        noted();
+      } catch (error) {
+        if (!isDamage(error)) throw error;
+        noteDamage((error as Error).message);
+      }
     },
     writes: () => open.db.prepare('SELECT total_changes()').pluck().get() as number,
     tidy: () =>

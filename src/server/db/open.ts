@@ -75,8 +75,17 @@ export function openDatabase(file: string, mark?: number): Database.Database {
   }
 }
 
-/** Writes what stands in the log beside the file into the file itself, as far as nobody is reading it just then. */
-export const writeBack = (db: Database.Database): void => void db.pragma('wal_checkpoint(PASSIVE)');
+/**
+ * Writes what stands in the log beside the file into the file itself, as far as nobody is reading it just then. On a disk that is
+ * full it stays in the log, where it is as safe; the next write tells of it.
+ */
+export function writeBack(db: Database.Database): void {
+  try {
+    db.pragma('wal_checkpoint(PASSIVE)');
+  } catch (error) {
+    if (!(understood(error, '') instanceof UnwritableFile)) throw error;
+  }
+}
 
 /** Throws DamagedFile unless every page, index and constraint of the database holds. */
 export function requireIntegrity(db: Database.Database): void {

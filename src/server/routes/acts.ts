@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import { gardenAct, type GardenAct } from '../../contract/act.ts';
+import type { LotRecord } from '../../records/lot.ts';
 import type { JournalRecord } from '../../records/journal.ts';
 import type { MovementRecord } from '../../records/movement.ts';
 import type { PlantingRecord } from '../../records/planting.ts';
@@ -9,7 +10,7 @@ import { carryOutRevision } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { changeMovement, keepMovement } from '../kept-movements.ts';
 import { requireSoundStock } from '../kept-stock.ts';
-import { requireFound, requireRemoved, requireSeen, requireWritten } from '../answers.ts';
+import { requireFound, requireRemoved, requireSeen, requireWritten, sentAgain } from '../answers.ts';
 import type { Stores } from '../stores.ts';
 import { journalKeeper } from './journal.ts';
 import { requireRoomFor } from './plantings.ts';
@@ -62,6 +63,22 @@ function actOnPlantings(scene: Scene, { changes }: GardenAct['plantings']) {
   return { beds: kept.map(({ bedId }) => bedId), written: kept.map(({ id }) => id), kept };
 }
 
+/** New piles with all that is posted: they are there before anything comes into them, and go after it. */
+function actOnStock(scene: Scene, { lots, movements }: Pick<GardenAct, 'lots' | 'movements'>) {
+  const { stores, gardenId } = scene;
+  const made = lots.creates.map((draft): LotRecord => {
+    const lot = { ...draft, gardenId };
+    return sentAgain(stores.lots.find(lot.id), lot) ?? stores.lots.insert(lot);
+  });
+  const posted = actOnMovements(scene, movements);
+  for (const { id, version } of lots.removals) {
+    const lot = stores.lots.find(id);
+    requireFound(lot?.gardenId === gardenId ? lot : undefined, 'pile');
+    requireRemoved(stores.lots.remove(id, version), 'pile');
+  }
+  return { lots: made, movements: posted };
+}
+
 function actOnMovements(
   { stores, gardenId, today }: Scene,
   { creates, changes, removals }: GardenAct['movements'],
@@ -89,21 +106,26 @@ export const actRoutes = ({ stores, today }: AppContext) =>
       const scene: Scene = { stores, gardenId, today: today() };
       const act = c.req.valid('json');
       const journal = journalKeeper(scene);
-      const entries = actOnEntries(scene, act.entries);
+      const removed = actOnEntries(scene, { creates: [], changes: [], removals: act.entries.removals });
+      const { lots, movements } = actOnStock(scene, act);
+      const entries = actOnEntries(scene, { ...act.entries, removals: [] });
       const plantings = actOnPlantings(scene, act.plantings);
-      const movements = actOnMovements(scene, act.movements);
       const records: JournalRecord[] = [
         ...act.journal.creates.map((draft, i) => journal.keep(draft, ['journal', 'creates', i])),
         ...act.journal.changes.map(({ id, ...change }) => journal.change(id, change)),
       ];
       for (const { id, version } of act.journal.removals) journal.remove(id, version);
       const about = [...entries.written, ...plantings.written];
-      for (const bedId of new Set([...entries.beds, ...plantings.beds])) {
+      for (const bedId of new Set([...removed.beds, ...entries.beds, ...plantings.beds])) {
         requireSoundBooks({ stores, bedId, today: scene.today, change: { about } });
       }
-      if (act.movements.creates.length + act.movements.changes.length + act.movements.removals.length > 0) {
+      const { creates, changes, removals } = act.movements;
+      if (creates.length + changes.length + removals.length + act.lots.removals.length > 0) {
         requireSoundStock({ stores, gardenId, about: movements.map(({ id }) => id) });
       }
-      return c.json({ journal: records, entries: entries.kept, plantings: plantings.kept, movements }, 200);
+      return c.json(
+        { journal: records, entries: entries.kept, plantings: plantings.kept, lots, movements },
+        200,
+      );
     }),
   );

@@ -1,6 +1,7 @@
 import type { GardenAct } from '../../contract/act.ts';
 import type { EntryRecord } from '../../records/entry.ts';
 import type { JournalRecord } from '../../records/journal.ts';
+import type { LotRecord } from '../../records/lot.ts';
 import type { MovementRecord } from '../../records/movement.ts';
 import type { PlantingRecord } from '../../records/planting.ts';
 import { entryAsChange, journalAsChange, movementAsChange, plantingAsChange } from './as-change.ts';
@@ -16,10 +17,11 @@ export const useAct = (gardenId: string) =>
 type Parts = { readonly [Book in keyof GardenAct]?: Partial<GardenAct[Book]> };
 
 /** An act of which only some parts are anything. */
-export const actOf = ({ journal, entries, plantings, movements }: Parts): GardenAct => ({
+export const actOf = ({ journal, entries, plantings, lots, movements }: Parts): GardenAct => ({
   journal: { creates: [], changes: [], removals: [], ...journal },
   entries: { creates: [], changes: [], removals: [], ...entries },
   plantings: { changes: [], ...plantings },
+  lots: { creates: [], removals: [], ...lots },
   movements: { creates: [], changes: [], removals: [], ...movements },
 });
 
@@ -28,6 +30,7 @@ interface ActRecords {
   readonly journal: readonly JournalRecord[];
   readonly entries: readonly EntryRecord[];
   readonly plantings: readonly PlantingRecord[];
+  readonly lots: readonly LotRecord[];
   readonly movements: readonly MovementRecord[];
 }
 
@@ -66,6 +69,7 @@ export function undoOf(kept: ActRecords, before: ActRecords): GardenAct {
         ...plantingAsChange(one),
       })),
     },
+    lots: { removals: split(kept.lots, before.lots).removals },
     movements: {
       removals: movements.removals,
       changes: movements.changed.map((one) => ({ id: one.id, ...movementAsChange(one) })),

@@ -27,6 +27,12 @@ export const DAILY: readonly Place[] = [
 /** The places of the yard, in the order of the work. */
 export const WORK: readonly Place[] = [
   { path: 'stock', name: 'Stock', isUnder: false, also: 'piles bags yard deliveries inventory' },
+  {
+    path: 'ways',
+    name: 'Which way?',
+    isUnder: true,
+    also: 'compare options decide what to do with chips leaves manure prunings',
+  },
   { path: 'share', name: 'Share out', isUnder: true, also: 'distribute divide among beds' },
   { path: 'materials', name: 'Materials', isUnder: true, also: 'library laboratory C:N figures' },
   {

@@ -32,7 +32,13 @@ import { SCHOOLS, type School } from '../../records/vocabulary.ts';
 import type { Observation } from '../../records/journal.ts';
 import { type DayNumber, dayNumberFromIso } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
-import { type OutlookYear, endOfYears, outlook, outlookDays } from '../../core/long-run/index.ts';
+import {
+  type OutlookYear,
+  type WayCode,
+  endOfYears,
+  outlook,
+  outlookDays,
+} from '../../core/long-run/index.ts';
 import type { BedScenario } from '../../core/model/index.ts';
 import { recallPast } from './kept-pasts.ts';
 import { plannedYearsOf, requireBooks, scenarioOf, type BedQuestion, plannedBed } from './bed-books.ts';
@@ -70,6 +76,8 @@ import {
   type YearsAsked,
   type YearsPlan,
 } from './years-answers.ts';
+
+import { proposedWays, type WaysAsked, weighedWay } from './ways-answers.ts';
 
 export type { BedQuestion } from './bed-books.ts';
 
@@ -265,6 +273,8 @@ const yearsOpen = (plan: YearsPlan) => workedStock(() => openYears(plan));
 const yearsOne = (asked: YearsAsked) => workedStock(() => yearsLine(asked));
 const amount = (asked: AmountAsked) => workedStock(() => yearsAmount(asked));
 const sharing = (asked: SharingAsked) => workedStock(() => sharingProblem(asked));
+const ways = (asked: WaysAsked) => workedStock(() => proposedWays(asked));
+const way = (asked: WaysAsked, code: WayCode) => workedStock(() => weighedWay(asked, code));
 
 /** The same, once what is kept of the bed is at hand. */
 const withPast =
@@ -298,6 +308,8 @@ const core = {
   year,
   briefs,
   choices,
+  ways,
+  way,
   yearsOpen,
   yearsOne,
   amount,

@@ -1,6 +1,7 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/index.ts';
 import type { Brew, Observation } from '../../records/journal.ts';
+import type { WayCode } from '../../core/long-run/index.ts';
 import type { YardRecords } from '../../core/season/index.ts';
 import type { BedQuestion, Worked } from './core-worker.ts';
 import { workedOutShelf } from './worked-out-shelf.ts';
@@ -9,6 +10,7 @@ import { shareOnThread } from '../solver/ask-solver.ts';
 import type { SharingAsked } from './years-answers.ts';
 import type { PaleQuestion } from './log-answers.ts';
 import type { ChargeAsked, StockQuestion, YardQuestion } from './stock-answers.ts';
+import type { WaysAsked } from './ways-answers.ts';
 
 /**
  * One thread for what is being drawn, one for advice that may take longer, each answering in turn. A question
@@ -306,6 +308,23 @@ export const choicesQuery = (question: BedQuestion) =>
   });
 
 /** Who gets what of the stock: the core says what it would do where, the solver chooses. */
+/** Which ways there are to use some stuff for a bed. */
+export const waysQuery = (asked: WaysAsked) =>
+  queryOptions({
+    queryKey: ['ways', asked.question, [asked.asked, asked.prices]] as Asked,
+    queryFn: ({ signal }) => drawing(signal, (core) => core.ways(asked)),
+    ...FOREVER,
+  });
+
+/** What one of them comes to; both threads weigh, so that the first ones are there soon. */
+export const wayQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
+  queryOptions({
+    queryKey: ['way', asked.question, [asked.asked, asked.prices, code]] as Asked,
+    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.way(asked, code)),
+    ...FOREVER,
+    placeholderData: (): undefined => undefined,
+  });
+
 export const shareQuery = (asked: SharingAsked) =>
   queryOptions({
     queryKey: [

@@ -1,0 +1,200 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { bedOf, GARDEN, MILD, NO_STOCK, plantingOf } from '../../../../tests/fixtures/books.ts';
+import type { GardenRecords } from '../../bed/index.ts';
+import { emptyMemory } from '../../yard/index.ts';
+import { proposeWays } from './propose.ts';
+import { EVEN_WEIGHTS, rankWays, WAY_AIMS, type AimWeights } from './rank.ts';
+import type { WayCode, WayQuestion } from './way.ts';
+import { leaving, weighWay, type WayOutcome } from './weigh.ts';
+
+const AUTUMN = '2026-10-10';
+const garden = { ...GARDEN, climate: MILD, version: 1, createdAt: '', updatedAt: '' };
+const bed = bedOf({ id: 'bed', kind: 'annual', areaM2: 5, organicMatterPct: 3, startedOn: '2026-01-01' });
+const seedlings = plantingOf({
+  id: 'seedlings',
+  bedId: 'bed',
+  cropId: 'lettuce',
+  state: 'planned',
+  plantedOn: '2027-04-10',
+  clearedOn: '2027-06-20',
+  startsAs: 'seed',
+  nitrogenDemandGPerM2: 9,
+  rootDepthCm: 25,
+});
+const path = bedOf({ id: 'path', name: 'Path', kind: 'path', areaM2: 4, startedOn: '2026-01-01' });
+const ring = bedOf({ id: 'ring', name: 'Ring', kind: 'treeRing', areaM2: 3, startedOn: '2026-01-01' });
+const records = {
+  ...NO_STOCK,
+  garden,
+  beds: [bed, path, ring],
+  entries: [],
+  plantings: [seedlings],
+  materials: [],
+} as unknown as GardenRecords;
+
+const NOTHING_KEPT = { find: () => undefined, keep: () => undefined };
+const load = (materialId: string, amountL: number): WayQuestion => ({
+  bedId: 'bed',
+  from: { materialId, arrivesOn: AUTUMN },
+  amountL,
+});
+const setting = { todayIso: AUTUMN, keeper: NOTHING_KEPT, prices: null };
+const proposed = (question: WayQuestion) =>
+  proposeWays(records, question, { todayIso: AUTUMN, memory: emptyMemory(), prefix: 'way-1' });
+
+function weighed(question: WayQuestion): { readonly outcomes: WayOutcome[]; readonly today: number } {
+  const { scene, ways } = proposed(question);
+  const left = leaving(scene, setting);
+  return { outcomes: ways.map((way) => weighWay(scene, way, { left, setting })), today: scene.today };
+}
+const of = (outcomes: readonly WayOutcome[], code: WayCode): WayOutcome =>
+  outcomes.find(({ way }) => way.code === code)!;
+const codesOf = (question: WayQuestion): WayCode[] => proposed(question).ways.map(({ code }) => code);
+
+const anyWeights = fc
+  .tuple(...WAY_AIMS.map(() => fc.nat(3)))
+  .map((all) => Object.fromEntries(WAY_AIMS.map((aim, i) => [aim, all[i]])) as AimWeights);
+
+describe('the ways there are', () => {
+  it('suit the stuff and the bed', () => {
+    expect(codesOf(load('chips_branch', 400))).toEqual([
+      'onTop',
+      'dugIn',
+      'onTopInSpring',
+      'onTopInAYear',
+      'compostBeneath',
+      'manureUnderCard',
+      'composted',
+      'pathFirst',
+      'charred',
+      'elsewhere',
+    ]);
+    // Dust makes no char in a trench; manure is no cover, and no bed of trees is dug.
+    expect(codesOf(load('sawdust_softwood', 200))).not.toContain('charred');
+    expect(codesOf(load('cattle_fym', 100))).toEqual(['onTop', 'dugIn', 'composted', 'elsewhere']);
+    expect(codesOf({ ...load('chips_branch', 200), bedId: 'ring' })).not.toContain('dugIn');
+  });
+
+  it('write plans from today on, under names of their own, and use no more than there is', () => {
+    const { ways } = proposed(load('chips_branch', 400));
+    for (const { code, records: written, steps, laidL, leftL } of ways) {
+      const all = [...written.lots, ...written.movements, ...written.entries];
+      expect([code, all.every(({ id }) => id.startsWith('way-1-'))]).toEqual([code, true]);
+      expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
+      for (const { state, date } of [...written.movements, ...written.entries]) {
+        expect([code, state, date >= AUTUMN]).toEqual([code, 'planned', true]);
+      }
+      expect(steps.length).toBeGreaterThan(0);
+      expect(laidL).toBeGreaterThan(0);
+      expect(leftL).toBeGreaterThanOrEqual(0);
+    }
+    const [onTop] = ways;
+    expect(Math.abs(onTop.laidL + onTop.leftL - 400)).toBeLessThan(3);
+    expect(onTop.steps.at(-1)).toMatchObject({ code: 'lay', thicknessCm: onTop.laidL / 50 });
+  });
+
+  it('refuse what cannot be asked, by its field', () => {
+    expect(() => proposed({ ...load('chips_branch', 400), bedId: 'nowhere' })).toThrow(/bedId/);
+    expect(() => proposed(load('chips_branch', 0))).toThrow(/amountL/);
+    expect(() => proposed(load('moondust', 100))).toThrow(/materialId/);
+    expect(() => proposed({ bedId: 'bed', from: { lotId: 'none' }, amountL: 10 })).toThrow(/lotId/);
+  });
+});
+
+describe('fresh sawdust in autumn, for a bed that is sown in spring', () => {
+  const { outcomes, today } = weighed(load('sawdust_softwood', 200));
+
+  it('dug in costs the seedlings the most nitrogen, and leads for nobody', () => {
+    const dugIn = of(outcomes, 'dugIn');
+    for (const other of outcomes) {
+      expect(dugIn.nitrogenToAddG).toBeGreaterThanOrEqual(other.nitrogenToAddG);
+      expect(dugIn.missedShare).toBeGreaterThanOrEqual(other.missedShare);
+    }
+    fc.assert(
+      fc.property(anyWeights, (weights) => {
+        fc.pre(weights.foodNow > 0);
+        const [first] = rankWays(outcomes, weights, today).ways;
+        expect(first.outcome.way.code).not.toBe('dugIn');
+      }),
+    );
+  });
+  it('balances its books on every way', () => {
+    for (const { largestRelativeError } of outcomes) expect(largestRelativeError).toBeLessThan(1e-9);
+  });
+  it('on a path first locks up nothing where the seedlings grow', () => {
+    expect(of(outcomes, 'pathFirst').nitrogenToAddG).toBeLessThanOrEqual(
+      of(outcomes, 'onTop').nitrogenToAddG,
+    );
+  });
+});
+
+describe('a load of manure', () => {
+  const { outcomes } = weighed(load('cattle_fym', 150));
+  it('is held against harvests and guide values, and loses some of its nitrogen in a heap', () => {
+    const composted = of(outcomes, 'composted');
+    expect(composted.nitrogenLostG).toBeGreaterThan(0);
+    expect(composted.way.nitrogenLaidG).toBeLessThan(composted.way.nitrogenInG);
+    expect(of(outcomes, 'dugIn').limits.map(({ code }) => code)).toContain('manureNitrogen');
+  });
+});
+
+describe('prunings, char or chips', () => {
+  const { outcomes } = weighed(load('chips_branch', 300));
+  it('as char last longest and give their nitrogen to the smoke; as compost they leave more humus than as char', () => {
+    const [charred, composted] = [of(outcomes, 'charred'), of(outcomes, 'composted')];
+    for (const other of outcomes) {
+      expect(charred.lastingCharKg).toBeGreaterThanOrEqual(other.lastingCharKg);
+    }
+    expect(charred.way.nitrogenLaidG).toBeLessThan(0.6 * charred.way.nitrogenInG);
+    expect(composted.humusKg).toBeGreaterThan(charred.humusKg);
+    expect(composted.way.hours).toBeGreaterThan(of(outcomes, 'onTop').way.hours);
+  });
+});
+
+describe('two cubic meters of leaves', () => {
+  const { outcomes } = weighed(load('leaves_mixed', 2000));
+  it('leave over what does well on the bed, and shrink to less in a year', () => {
+    const [now, later] = [of(outcomes, 'onTop').way, of(outcomes, 'onTopInAYear').way];
+    expect(now.laidL).toBeCloseTo(750, 0);
+    expect(Math.abs(now.leftL - 1250)).toBeLessThan(10);
+    expect(later.laidL + later.leftL).toBeLessThan(now.laidL + now.leftL);
+  });
+});
+
+describe('a ranking', () => {
+  const { outcomes, today } = weighed(load('chips_branch', 300));
+  it('puts first what is best in the one thing that matters', () => {
+    const only = (aim: (typeof WAY_AIMS)[number]): AimWeights => ({
+      ...(Object.fromEntries(WAY_AIMS.map((one) => [one, 0])) as AimWeights),
+      [aim]: 1,
+    });
+    const firstBy = (aim: (typeof WAY_AIMS)[number]) => rankWays(outcomes, only(aim), today).ways[0].outcome;
+    const least = (read: (one: WayOutcome) => number) => Math.min(...outcomes.map(read));
+    expect(firstBy('leastWork').way.hours).toBe(least(({ way }) => way.hours));
+    expect(firstBy('leastLoss').nitrogenLostG).toBe(least(({ nitrogenLostG }) => nitrogenLostG));
+    expect(firstBy('leastCost').nitrogenToAddG).toBe(least(({ nitrogenToAddG }) => nitrogenToAddG));
+    const soil = firstBy('soilLater');
+    expect(soil.humusKg + soil.lastingCharKg).toBe(
+      -least(({ humusKg, lastingCharKg }) => -(humusKg + lastingCharKg)),
+    );
+  });
+  it('names for each way that is folded away one that is as good or better in everything', () => {
+    const { ways } = rankWays(outcomes, EVEN_WEIGHTS, today);
+    expect(ways.length).toBe(outcomes.length);
+    for (const { shares, beatenBy } of ways) {
+      if (beatenBy === null) continue;
+      const other = ways.find(({ outcome }) => outcome.way.code === beatenBy)!;
+      for (const aim of WAY_AIMS) expect(other.shares[aim]).toBeGreaterThanOrEqual(shares[aim] - 1e-9);
+    }
+  });
+  it('says what decides only where something does', () => {
+    expect(rankWays(outcomes.slice(0, 1), EVEN_WEIGHTS, today).decided).toBeNull();
+    expect(rankWays([outcomes[0], outcomes[0]], EVEN_WEIGHTS, today).decided).toBeNull();
+    const { ways, decided } = rankWays(outcomes, { ...EVEN_WEIGHTS, soilLater: 3 }, today);
+    expect(decided).toMatchObject({
+      first: ways[0].outcome.way.code,
+      second: ways[1].outcome.way.code,
+    });
+  });
+});

@@ -1,0 +1,203 @@
+import { type DayNumber, total } from '../../ground/index.ts';
+import { type ModelParameters, withOverrides } from '../../model/index.ts';
+import {
+  type BedProjection,
+  type Conflict,
+  type GardenRecords,
+  type HarvestWait,
+  type PastKeeper,
+  type PlannedBed,
+  type BedLimit,
+  bedScenario,
+  booksOfBed,
+  planOfBed,
+  waterSavedMm,
+} from '../../bed/index.ts';
+import type { School } from '../../../records/vocabulary.ts';
+import { booksAsPlanned } from '../years/habit-books.ts';
+import { endOfYears } from '../years/outlook-days.ts';
+import { type RunYear, runYears } from '../years/run-years.ts';
+import { type Scene, withWay } from './scene.ts';
+import type { Way } from './way.ts';
+
+/** So far ahead the soil is followed, years. */
+export const WAY_YEARS = 20;
+/** Years after which the organic matter is told. */
+export const TOLD_AFTER_YEARS = [1, 5, 20] as const;
+/** Nitrogen is counted as lost over so many years: by then what is fresh has done its worst. */
+const LOSS_YEARS = 3;
+const YEAR_DAYS = 365;
+/** Weeds stay down under a layer so thick, cm (common practice, no source). */
+const COVERS_FROM_CM = 5;
+const GRAMS_PER_KG = 1000;
+
+/** What a way comes to for a garden. Whole beds; what is beyond leaving the stuff where it is says so. */
+export interface WayOutcome {
+  readonly way: Way;
+  /** Quick nitrogen that the plans of the beds ask for in the next fifteen months, g. */
+  readonly nitrogenToAddG: number;
+  /** Days that crops of the bed stand pale, added up over its crops. */
+  readonly paleDays: number;
+  /** What its crops miss for good if nothing is fed, as a share of what they want; 0 where nothing grows. */
+  readonly missedShare: number;
+  /** When young plants can go in, and seeds; null where the model finds no day in fifteen months, or nothing is sown there. */
+  readonly plantFrom: DayNumber | null;
+  readonly sowFrom: DayNumber | null;
+  /** As a laboratory would find it in the bed after 1, 5 and 20 years, %. */
+  readonly organicMatterPct: readonly number[];
+  /** Carbon in humus of the beds after 20 years beyond leaving it, kg. */
+  readonly humusKg: number;
+  /** Char that outlasts a century, kg C beyond leaving it. */
+  readonly lastingCharKg: number;
+  /** Water that does not evaporate in the first year, L beyond leaving it. */
+  readonly waterSavedL: number;
+  /** Days of the first year on which the bed is covered well enough to keep weeds down. */
+  readonly coveredDays: number;
+  /** On the way to the bed, and from the beds in three years beyond leaving it, g. */
+  readonly nitrogenLostG: number;
+  /** Guide values of manure, phosphorus and leaching that it passes, or passes further. */
+  readonly limits: readonly BedLimit[];
+  /** What speaks against what it lays. */
+  readonly conflicts: readonly Conflict[];
+  readonly waits: readonly HarvestWait[];
+  /** What nitrogen and hours cost in the gardener's money; null without prices. */
+  readonly money: number | null;
+  readonly largestRelativeError: number;
+}
+
+/** What a bed comes to, with a way or without. */
+interface BedOutcome {
+  readonly planned: PlannedBed;
+  readonly years: readonly RunYear[];
+  readonly largestRelativeError: number;
+  readonly areaM2: number;
+}
+
+export interface WeighSetting {
+  readonly todayIso: string;
+  readonly keeper: PastKeeper;
+  readonly prices: { readonly nitrogenPerKg: number | null; readonly hour: number | null } | null;
+  readonly school?: School;
+}
+
+function bedWith(
+  { findMaterial, today }: Scene,
+  { records, bedId }: { readonly records: GardenRecords; readonly bedId: string },
+  setting: WeighSetting,
+): BedOutcome {
+  const { todayIso, keeper, school } = setting;
+  const planned = planOfBed({ records, bedId, todayIso, keeper, ...(school ? { school } : {}) })!;
+  const books = booksAsPlanned(booksOfBed(records, bedId)!, { findMaterial, today, years: WAY_YEARS });
+  const scenario = bedScenario({ books, findMaterial, today, endDay: endOfYears(today, WAY_YEARS) });
+  const { points, largestRelativeError } = runYears(scenario, today, WAY_YEARS);
+  const worst = Math.max(largestRelativeError, planned.projection.largestRelativeError);
+  return { planned, years: points, largestRelativeError: worst, areaM2: planned.books.bed.areaM2 };
+}
+
+const dosesG = ({ planned, areaM2 }: BedOutcome): number =>
+  areaM2 * total((planned.standing.feeding?.doses ?? []).map(({ nitrogenGPerM2 }) => nitrogenGPerM2));
+
+const lostG = ({ years, areaM2 }: BedOutcome): number =>
+  areaM2 * total(years.slice(1, LOSS_YEARS + 1).map(({ nitrogenLostG }) => nitrogenLostG));
+
+/** Stretches of the first year between two looks, with the layer that lies then. */
+function coveredTimes({ samples }: BedProjection, today: DayNumber) {
+  return samples.slice(0, -1).flatMap(({ day, mulchCm }, i) => {
+    const fromDay = Math.max(day, today);
+    const untilDay = Math.min(samples[i + 1].day, today + YEAR_DAYS);
+    return untilDay > fromDay ? [{ fromDay, untilDay, mulchCm }] : [];
+  });
+}
+
+const waterL = ({ planned, areaM2 }: BedOutcome, p: ModelParameters): number =>
+  areaM2 *
+  total(
+    coveredTimes(planned.projection, planned.today).map((time) =>
+      waterSavedMm(planned.books.site.climate, p, time),
+    ),
+  );
+
+/** What leaving the stuff where it is comes to, worked out once for each bed. */
+export function leaving(scene: Scene, setting: WeighSetting): (bedId: string) => BedOutcome {
+  const known = new Map<string, BedOutcome>();
+  return (bedId) => {
+    const found = known.get(bedId) ?? bedWith(scene, { records: scene.records, bedId }, setting);
+    known.set(bedId, found);
+    return found;
+  };
+}
+
+/** Works out what a way comes to, on the bed that was asked about and on the one it leads to. */
+export function weighWay(
+  scene: Scene,
+  way: Way,
+  { left, setting }: { readonly left: (bedId: string) => BedOutcome; readonly setting: WeighSetting },
+): WayOutcome {
+  const { bed, today } = scene;
+  const records = withWay(scene.records, { ...way.records, ...withoutArrival(scene, way) });
+  const beds = [...new Set([bed.id, ...way.bedIds])].map((bedId) => ({
+    now: way.bedIds.includes(bedId) ? bedWith(scene, { records, bedId }, setting) : left(bedId),
+    before: left(bedId),
+  }));
+  const own = beds[0].now;
+  const beyond = (read: (one: BedOutcome) => number) =>
+    total(beds.map(({ now, before }) => read(now) - read(before)));
+  const { plan, standing, projection } = own.planned;
+  const dates = (start: string) => plan.planting.find((one) => one.start === start)?.day ?? null;
+  const wanted = total(standing.prospects.map(({ demandG }) => demandG));
+  const nitrogenToAddG = total(beds.map(({ now }) => dosesG(now)));
+  const last = (one: BedOutcome) => one.years.at(-1)!;
+  const p = withOverrides();
+  const ownIds = new Set(way.records.entries.map(({ id }) => id));
+  return {
+    way,
+    nitrogenToAddG,
+    paleDays: total(standing.prospects.map(({ paleDays }) => paleDays)),
+    missedShare: wanted > 0 ? total(standing.prospects.map(({ shortG }) => shortG)) / wanted : 0,
+    plantFrom: dates('transplants'),
+    sowFrom: dates('seedlings'),
+    organicMatterPct: TOLD_AFTER_YEARS.map((years) => own.years[years].organicMatterPct),
+    humusKg: beyond((one) => (one.areaM2 * last(one).humusCarbonG) / GRAMS_PER_KG),
+    lastingCharKg: beyond((one) => (one.areaM2 * last(one).lastingCharG[1]) / GRAMS_PER_KG),
+    waterSavedL: beyond((one) => waterL(one, p)),
+    coveredDays: total(
+      coveredTimes(projection, today)
+        .filter(({ mulchCm }) => mulchCm >= COVERS_FROM_CM)
+        .map(({ fromDay, untilDay }) => untilDay - fromDay),
+    ),
+    nitrogenLostG: Math.max(0, way.nitrogenInG - way.nitrogenLaidG) + beyond(lostG),
+    limits: beds.flatMap(({ now, before }) =>
+      passedFurther(now.planned.plan.limits, before.planned.plan.limits),
+    ),
+    conflicts: plan.conflicts.filter((one) => namesAny(one, ownIds)),
+    waits: plan.waits.filter((one) => namesAny(one, ownIds)),
+    money: moneyOf(setting.prices, nitrogenToAddG, way.hours),
+    largestRelativeError: Math.max(...beds.map(({ now }) => now.largestRelativeError)),
+  };
+}
+
+/** A limit that is passed by so much more is told again (set here). */
+const FURTHER = 1.1;
+
+const amountOf = (limit: BedLimit): number => ('gPerM2Year' in limit ? limit.gPerM2Year : limit.gPerM2);
+
+const passedFurther = (now: readonly BedLimit[], before: readonly BedLimit[]): BedLimit[] =>
+  now.filter((limit) => {
+    const same = before.find(({ code }) => code === limit.code);
+    return !same || amountOf(limit) > FURTHER * amountOf(same);
+  });
+
+/** Whether something said of a plan is about one of these entries. */
+const namesAny = (said: object, ids: ReadonlySet<string>): boolean =>
+  Object.values(said).some((value) => typeof value === 'string' && ids.has(value));
+
+/** The load to come stands in the records of the scene already. */
+const withoutArrival = ({ arrival }: Scene, { records }: Way) => ({
+  lots: records.lots.filter((lot) => !arrival.lots.includes(lot)),
+  movements: records.movements.filter((one) => !arrival.movements.includes(one)),
+});
+
+function moneyOf(prices: WeighSetting['prices'], nitrogenG: number, hours: number): number | null {
+  if (!prices || (prices.nitrogenPerKg === null && prices.hour === null)) return null;
+  return ((prices.nitrogenPerKg ?? 0) * nitrogenG) / GRAMS_PER_KG + (prices.hour ?? 0) * hours;
+}

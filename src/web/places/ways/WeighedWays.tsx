@@ -1,0 +1,265 @@
+import { useQueries } from '@tanstack/react-query';
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import {
+  type AimWeights,
+  type RankedWay,
+  type Way,
+  type WayCode,
+  type WayOutcome,
+  rankWays,
+  TOLD_AFTER_YEARS,
+} from '../../../core/long-run/index.ts';
+import { lowered } from '../../../words/capitalized.ts';
+import { ageInWords, dateNear } from '../../../words/dates.ts';
+import { conflictInWords, waitInWords } from '../../../words/conflict-words.ts';
+import { formatAtMost, formatFixed, formatPercent } from '../../../words/figures.ts';
+import { limitInWords } from '../../../words/limit-words.ts';
+import { cropName, materialName } from '../../../words/record-names.ts';
+import {
+  beatenWords,
+  decidedWords,
+  leftWords,
+  stepWords,
+  WAY_WORDS,
+  type WayNames,
+} from '../../../words/way-words.ts';
+import { useAct, undoOf } from '../../api/acts.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
+import { useFailureNotice } from '../../app/use-failure-notice.tsx';
+import { useUndo } from '../../app/use-undo.tsx';
+import { wayQuery } from '../../worker/questions.ts';
+import type { WaysAsked } from '../../worker/ways-answers.ts';
+import { actOfWay } from './way-act.ts';
+import { WayPicture } from './WayPicture.tsx';
+
+interface WeighedWaysProps {
+  readonly asked: WaysAsked;
+  readonly ways: readonly Way[];
+  readonly today: number;
+  readonly weights: AimWeights;
+  /** What the stuff is called. */
+  readonly stuff: string;
+  readonly onPlanned: () => void;
+}
+
+/** All ways as they are weighed, one after the other: the best first. */
+export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: WeighedWaysProps) {
+  const answers = useQueries({ queries: ways.map(({ code }, i) => wayQuery(asked, code, i)) });
+  const outcomes = answers.flatMap(({ data }): WayOutcome[] => (data?.ok ? [data.result] : []));
+  const failed = answers.flatMap(({ data }, i) =>
+    data && !data.ok ? [{ code: ways[i]!.code, sentence: data.sentence }] : [],
+  );
+  const { ways: ranked, decided } = rankWays(outcomes, weights, today);
+  const waiting = ways.length - outcomes.length - failed.length;
+  const standing = ranked.filter(({ beatenBy }) => beatenBy === null);
+  const beaten = ranked.filter((one): one is RankedWay & { beatenBy: WayCode } => one.beatenBy !== null);
+  return (
+    <>
+      <p role="status" className="ways-decided">
+        {waiting > 0
+          ? `Weighing ${waiting} of ${ways.length} ways …`
+          : decided
+            ? decidedWords(decided)
+            : 'These ways come to nearly the same for what matters to you.'}
+      </p>
+      <div className="ways-list">
+        {standing.map((one) => (
+          <WayCard
+            key={one.outcome.way.code}
+            ranked={one}
+            today={today}
+            stuff={stuff}
+            onPlanned={onPlanned}
+          />
+        ))}
+      </div>
+      {failed.map(({ code, sentence }) => (
+        <p key={code} className="soft">
+          {WAY_WORDS[code]} could not be weighed: {sentence}
+        </p>
+      ))}
+      {beaten.length > 0 && (
+        <details className="ways-beaten">
+          <summary>
+            {beaten.length === 1 ? 'One way' : `${beaten.length} ways`} that another beats in everything
+          </summary>
+          <ul>
+            {beaten.map((one) => (
+              <li key={one.outcome.way.code}>{beatenWords(one)}</li>
+            ))}
+          </ul>
+          <div className="ways-list">
+            {beaten.map((one) => (
+              <WayCard
+                key={one.outcome.way.code}
+                ranked={one}
+                today={today}
+                stuff={stuff}
+                onPlanned={onPlanned}
+              />
+            ))}
+          </div>
+        </details>
+      )}
+    </>
+  );
+}
+
+interface WayCardProps {
+  readonly ranked: RankedWay;
+  readonly today: number;
+  readonly stuff: string;
+  readonly onPlanned: () => void;
+}
+
+function WayCard({ ranked: { outcome }, today, stuff, onPlanned }: WayCardProps) {
+  const books = useBooks();
+  const measures = useMeasures();
+  const { way } = outcome;
+  const names: WayNames = {
+    material: (id) => materialName(id, books.materials),
+    bed: (id) => books.beds.find((bed) => bed.id === id)?.name ?? id,
+  };
+  const left = leftWords(way, measures);
+  return (
+    <article className="way-card" aria-label={WAY_WORDS[way.code]}>
+      <header>
+        <WayPicture way={way} materials={books.materials} />
+        <div>
+          <h2>{WAY_WORDS[way.code]}</h2>
+          <ol className="way-steps">
+            {way.steps.map((step, i) => (
+              <li key={i}>{stepWords(step, names, { measures, today })}</li>
+            ))}
+          </ol>
+          {left !== '' && <p className="soft">{left}</p>}
+        </div>
+      </header>
+      <Figures outcome={outcome} today={today} />
+      <Against outcome={outcome} today={today} />
+      <PlanIt way={way} stuff={stuff} onPlanned={onPlanned} />
+    </article>
+  );
+}
+
+function Figures({ outcome, today }: { readonly outcome: WayOutcome; readonly today: number }) {
+  const measures = useMeasures();
+  const { garden } = useBooks();
+  const { way, organicMatterPct, plantFrom, sowFrom, money } = outcome;
+  const when = (day: number | null) =>
+    day === null ? 'no day found in a year' : day <= today ? 'now' : dateNear(day, today);
+  const lines: (readonly [name: string, figure: ReactNode])[] = [
+    [
+      'Quick nitrogen to add',
+      outcome.nitrogenToAddG < 0.5 ? 'none' : measures.nitrogen(outcome.nitrogenToAddG),
+    ],
+    ['Pale leaves', outcome.paleDays === 0 ? 'none' : ageInWords(outcome.paleDays)],
+    ['Growth lost unfed', outcome.missedShare < 0.005 ? 'none' : formatPercent(outcome.missedShare)],
+    ['Young plants from', when(plantFrom)],
+    ['Seeds from', when(sowFrom)],
+    [
+      `Organic matter after ${TOLD_AFTER_YEARS.join(', ')} years`,
+      `${organicMatterPct.map((pct) => formatFixed(pct, 1)).join(', ')} %`,
+    ],
+    ['Humus carbon in 20 years', signedMass(outcome.humusKg, measures.mass)],
+    [
+      'Char that lasts',
+      outcome.lastingCharKg < 0.01 ? 'none' : `${measures.mass(outcome.lastingCharKg)} carbon`,
+    ],
+    ['Water saved in a year', outcome.waterSavedL < 1 ? 'none' : measures.volume(outcome.waterSavedL)],
+    [
+      'Ground covered',
+      outcome.coveredDays === 0 ? 'never' : `${ageInWords(outcome.coveredDays)} of the year`,
+    ],
+    ['Nitrogen lost', lostWords(outcome.nitrogenLostG, measures.nitrogen)],
+    ['Work', `${formatAtMost(way.hours, 1)} h, ${way.trips} barrows`],
+    ...(money === null || garden.prices === null ? [] : [['Costs', formatAtMost(money, 2)] as const]),
+  ];
+  return (
+    <dl className="way-figures">
+      {lines.map(([name, figure]) => (
+        <div key={name}>
+          <dt>{name}</dt>
+          <dd>{figure}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+const signedMass = (kg: number, mass: (kg: number) => string): string =>
+  Math.abs(kg) < 0.005 ? 'as without it' : `${mass(Math.abs(kg))} ${kg > 0 ? 'more' : 'less'}`;
+
+const lostWords = (grams: number, nitrogen: (grams: number) => string): string =>
+  Math.abs(grams) < 0.5
+    ? 'as without it'
+    : `${nitrogen(Math.abs(grams))} ${grams > 0 ? 'more' : 'less'} than without it`;
+
+/** What speaks against a way: guide values, clashes, waits. */
+function Against({
+  outcome: { limits, conflicts, waits, way },
+  today,
+}: {
+  readonly outcome: WayOutcome;
+  readonly today: number;
+}) {
+  const books = useBooks();
+  const measures = useMeasures();
+  const materialOf = new Map(way.records.entries.map(({ id, materialId }) => [id, materialId]));
+  const names = {
+    entry: (id: string) => materialName(materialOf.get(id) ?? id, books.materials),
+    planting: (id: string) => cropName(books.plantings.find((one) => one.id === id)?.cropId ?? id, books),
+  };
+  const sentences = [
+    ...limits.map((limit) => limitInWords(limit, measures, today)),
+    ...conflicts.map((conflict) => conflictInWords({ conflict, names, measures, today })),
+    ...waits.map((wait) => waitInWords(wait, names, today)),
+  ];
+  if (sentences.length === 0) return null;
+  return (
+    <details className="way-against">
+      <summary>
+        {sentences.length === 1 ? 'One thing speaks' : `${sentences.length} things speak`} against it
+      </summary>
+      <ul>
+        {sentences.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function PlanIt({
+  way,
+  stuff,
+  onPlanned,
+}: {
+  readonly way: Way;
+  readonly stuff: string;
+  readonly onPlanned: () => void;
+}) {
+  const books = useBooks();
+  const act = useAct(books.garden.id);
+  const offerUndo = useUndo();
+  const showFailure = useFailureNotice();
+  // The ways are weighed anew as soon as one is the plan, and this button with them: nothing may hang on it.
+  const plan = async () => {
+    const name = WAY_WORDS[way.code];
+    try {
+      const kept = await act.mutateAsync(actOfWay(way, `${stuff}, ${lowered(name)}`));
+      onPlanned();
+      offerUndo(`“${name}” is the plan; the calendar has its days.`, () =>
+        act.mutateAsync(undoOf(kept, books)),
+      );
+    } catch (failure) {
+      showFailure('It was not planned.', failure);
+    }
+  };
+  return (
+    <Button type="primary" loading={act.isPending} onClick={() => void plan()}>
+      Make it the plan
+    </Button>
+  );
+}

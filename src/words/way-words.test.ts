@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest';
+import { WAY_AIMS, WAY_CODES, type RankedWay, type WayStep } from '../core/long-run/index.ts';
+import { dayOf } from './dates.ts';
+import { measuresOf } from './measures.ts';
+import { GARDEN } from '../../tests/fixtures/books.ts';
+import { AIM_WORDS, beatenWords, decidedWords, leftWords, stepWords, WAY_WORDS } from './way-words.ts';
+
+const metric = measuresOf(GARDEN);
+const customary = measuresOf({ ...GARDEN, measures: 'customary' });
+const today = dayOf('2026-05-14');
+const names = { material: () => 'Straw', bed: () => 'First bed' };
+
+const STEPS: readonly WayStep[] = [
+  { code: 'arrives', day: today, amountL: 500, materialId: 'straw_cereal' },
+  {
+    code: 'lay',
+    day: today + 1,
+    bedId: 'bed',
+    materialId: 'straw_cereal',
+    amountL: 400,
+    thicknessCm: 8,
+    dugDepthCm: 0,
+  },
+  { code: 'makeHeap', day: today, amountL: 400, partnerId: 'cattle_fym', partnerL: 150, turns: 3 },
+  { code: 'setAside', day: today, amountL: 400 },
+  { code: 'layOnPath', day: today, bedId: 'path', amountL: 400 },
+  { code: 'burn', day: today, amountL: 400, charL: 60 },
+];
+
+describe('a way in words', () => {
+  it.each(STEPS)('tells the step $code with its day, in the units of the garden', (step) => {
+    const told = stepWords(step, names, { measures: metric, today });
+    expect(told).toMatch(/^\d+ May: .+\.$/);
+    expect(told).not.toMatch(/\d (cu ft|cu yd|gal|in)\b/);
+    expect(stepWords(step, names, { measures: customary, today })).not.toMatch(/\d (L|cm|m³)\b/);
+  });
+  it('says that a fire needs the leave of local rules', () => {
+    expect(stepWords(STEPS.at(-1)!, names, { measures: metric, today })).toMatch(
+      /local rules.*water at hand/,
+    );
+  });
+  it('has a name for each way, and for each thing that matters', () => {
+    expect(new Set(WAY_CODES.map((code) => WAY_WORDS[code])).size).toBe(WAY_CODES.length);
+    expect(new Set(WAY_AIMS.map((aim) => AIM_WORDS[aim])).size).toBe(WAY_AIMS.length);
+  });
+  it('says what decides, and what would turn it', () => {
+    expect(
+      decidedWords({ first: 'compostBeneath', second: 'onTop', by: 'soilLater', against: 'leastWork' }),
+    ).toBe(
+      'On top, over compost comes before on top now because it leaves more humus and char. On top now would lead if it mattered more to you that it is less work.',
+    );
+    expect(decidedWords({ first: 'onTop', second: 'dugIn', by: 'foodNow', against: null })).toMatch(
+      /Dug in now leads in nothing that matters to you\.$/,
+    );
+  });
+  it('says why a way is folded away, and what stays where it is', () => {
+    const beaten = { outcome: { way: { code: 'dugIn' } }, beatenBy: 'onTop' } as RankedWay & {
+      beatenBy: 'onTop';
+    };
+    expect(beatenWords(beaten)).toBe('Dug in now: on top now is as good or better in everything.');
+    expect(leftWords({ leftL: 120 } as Parameters<typeof leftWords>[0], metric)).toMatch(/^120 L more/);
+    expect(leftWords({ leftL: 0.2 } as Parameters<typeof leftWords>[0], metric)).toBe('');
+  });
+});

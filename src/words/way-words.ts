@@ -1,0 +1,88 @@
+import type { DayNumber } from '../core/ground/index.ts';
+import type { Decided, RankedWay, Way, WayAim, WayCode, WayStep } from '../core/long-run/index.ts';
+import { dateNear } from './dates.ts';
+import { lowered } from './capitalized.ts';
+import type { Measures } from './measures.ts';
+
+export const WAY_WORDS: Readonly<Record<WayCode, string>> = {
+  onTop: 'On top now',
+  dugIn: 'Dug in now',
+  onTopInSpring: 'On top in spring',
+  onTopInAYear: 'On top in a year',
+  compostBeneath: 'On top, over compost',
+  manureUnderCard: 'On top, over manure and card',
+  composted: 'Composted first',
+  pathFirst: 'On the path first',
+  charred: 'Burnt to char',
+  elsewhere: 'On another bed',
+};
+
+export const AIM_WORDS: Readonly<Record<WayAim, string>> = {
+  foodNow: 'Food now',
+  soilLater: 'Soil later',
+  leastWork: 'Least work',
+  leastLoss: 'Least nitrogen lost',
+  leastCost: 'Least to buy',
+  leastRisk: 'Least that speaks against it',
+};
+
+/** What a way is better in, as the end of a sentence. */
+const AHEAD_WORDS: Readonly<Record<WayAim, string>> = {
+  foodNow: 'crops start sooner and stand less pale',
+  soilLater: 'it leaves more humus and char',
+  leastWork: 'it is less work',
+  leastLoss: 'less nitrogen is lost',
+  leastCost: 'less has to be bought',
+  leastRisk: 'less speaks against it',
+};
+
+/** What other things are called on a way. */
+export interface WayNames {
+  readonly material: (materialId: string) => string;
+  readonly bed: (bedId: string) => string;
+}
+
+/** A step of a way, with its day and its amounts. */
+export function stepWords(
+  step: WayStep,
+  names: WayNames,
+  { measures, today }: { readonly measures: Measures; readonly today: DayNumber },
+): string {
+  const when = dateNear(step.day, today);
+  switch (step.code) {
+    case 'arrives':
+      return `${when}: ${measures.volume(step.amountL)} of ${lowered(names.material(step.materialId))} arrive.`;
+    case 'lay': {
+      const how =
+        step.dugDepthCm > 0
+          ? `dug in ${measures.thickness(step.dugDepthCm)} deep`
+          : `${measures.thickness(step.thicknessCm)} on top`;
+      return `${when}: ${measures.volume(step.amountL)} of ${lowered(names.material(step.materialId))} on ${names.bed(step.bedId)}, ${how}.`;
+    }
+    case 'makeHeap':
+      return `${when}: a heap of it with ${measures.volume(step.partnerL)} of ${lowered(names.material(step.partnerId))}, turned ${step.turns} times.`;
+    case 'setAside':
+      return `${when}: ${measures.volume(step.amountL)} of it set aside in a pile of its own.`;
+    case 'layOnPath':
+      return `${when}: all of it on ${names.bed(step.bedId)}, to be trodden for two years and then lifted.`;
+    case 'burn':
+      return `${when}: burnt in a trench; such fires leave about ${measures.volume(step.charL)} of char. Burn only where and when your local rules allow it, with water at hand.`;
+  }
+}
+
+/** What has no room on the bed, or nothing. */
+export const leftWords = ({ leftL }: Way, measures: Measures): string =>
+  leftL < 1 ? '' : `${measures.volume(leftL)} more than does well there stay where they are.`;
+
+/** Why the first way leads, in one sentence. */
+export function decidedWords({ first, second, by, against }: Decided): string {
+  const but =
+    against === null
+      ? `${WAY_WORDS[second]} leads in nothing that matters to you.`
+      : `${WAY_WORDS[second]} would lead if it mattered more to you that ${AHEAD_WORDS[against]}.`;
+  return `${WAY_WORDS[first]} comes before ${lowered(WAY_WORDS[second])} because ${AHEAD_WORDS[by]}. ${but}`;
+}
+
+/** Why a way is folded away. */
+export const beatenWords = ({ outcome, beatenBy }: RankedWay & { readonly beatenBy: WayCode }): string =>
+  `${WAY_WORDS[outcome.way.code]}: ${lowered(WAY_WORDS[beatenBy])} is as good or better in everything.`;

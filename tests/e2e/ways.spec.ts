@@ -1,0 +1,93 @@
+import { expect, test, type Page } from '@playwright/test';
+import { join } from 'node:path';
+import type { GardenBooks } from '../../src/contract/garden-books.ts';
+import { askAt, newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
+import { expectAccessible } from './bed-page.ts';
+
+const folder = newFolder();
+let demo: RunningServer;
+test.beforeAll(async () => {
+  demo = await startServer(join(folder, 'ways.sqlite'), ['--demo']);
+});
+test.afterAll(async () => {
+  await demo.stop();
+  removeFolder(folder);
+});
+
+const plansOf = async () => {
+  const { body } = await askAt<GardenBooks>(demo, 'GET', '/api/gardens/ternhollow/books');
+  return {
+    lots: body.lots.length,
+    movements: body.movements.length,
+    entries: body.entries.length,
+  };
+};
+const decided = (page: Page) => page.getByText(/comes before|nearly the same/);
+const choose = async (page: Page, field: string, option: string) => {
+  await page.getByLabel(field, { exact: true }).click();
+  await page.getByTitle(option, { exact: true }).last().click();
+};
+
+test('a pile and a bed: ways side by side, weighed by what matters, one of them made the plan and taken back', async ({
+  page,
+}) => {
+  await page.goto(`${demo.address}/garden/ternhollow/stock`);
+  await page.getByRole('link', { name: 'Which way?' }).first().click();
+  await choose(page, 'For', 'Sawpit Corner');
+  await expect(decided(page)).toBeVisible();
+  await expectAccessible(page);
+  const ways = page.getByRole('article');
+  expect(await ways.count()).toBeGreaterThanOrEqual(5);
+
+  // Whoever wants the least work is not told to make compost first.
+  const work = page.getByRole('slider', { name: 'Least work' });
+  await work.focus();
+  for (let i = 0; i < 3; i++) await work.press('ArrowRight');
+  for (const other of [
+    'Food now',
+    'Soil later',
+    'Least nitrogen lost',
+    'Least to buy',
+    'Least that speaks against it',
+  ]) {
+    const slider = page.getByRole('slider', { name: other });
+    await slider.focus();
+    await slider.press('Home');
+  }
+  await expect(page.getByText('it is less work').or(page.getByText('nearly the same'))).toBeVisible();
+  await expect(ways.first()).not.toHaveAccessibleName('Composted first');
+
+  const before = await plansOf();
+  await page.getByText('that another beats in everything').click();
+  const composted = page.getByRole('article', { name: 'Composted first' });
+  await composted.getByRole('button', { name: 'Make it the plan' }).click();
+  await expect(page.getByText('“Composted first” is the plan; the calendar has its days.')).toBeVisible();
+  expect(await plansOf()).toEqual({
+    lots: before.lots + 1,
+    movements: before.movements + 1,
+    entries: before.entries + 1,
+  });
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(async () => expect(await plansOf()).toEqual(before)).toPass();
+});
+
+test('a load that is still to come is weighed too, and planned with its arrival', async ({ page }) => {
+  await page.goto(`${demo.address}/garden/ternhollow/ways`);
+  await choose(page, 'What', 'A load to come …');
+  await page.getByLabel('How much, L').fill('300');
+  await choose(page, 'For', 'Gourd Mound');
+  await expect(decided(page)).toBeVisible();
+  const before = await plansOf();
+  const onTop = page.getByRole('article', { name: 'On top now' });
+  if (!(await onTop.isVisible())) await page.getByText('that another beats in everything').click();
+  await expect(onTop.getByText(/300 L of .+ arrive\./)).toBeVisible();
+  await onTop.getByRole('button', { name: 'Make it the plan' }).click();
+  await expect(page.getByText('“On top now” is the plan; the calendar has its days.')).toBeVisible();
+  expect(await plansOf()).toEqual({
+    lots: before.lots + 1,
+    movements: before.movements + 1,
+    entries: before.entries + 1,
+  });
+  await page.getByLabel('How much, L').fill('none');
+  await expect(page.getByText('Say how much of it there is, and for which bed.')).toBeVisible();
+});
