@@ -9,6 +9,7 @@ import type { GardenBooks } from '../src/contract/garden-books.ts';
 import { blend } from '../src/core/yard/mixing/blend.ts';
 import { findLibraryMaterial } from '../src/core/ground/materials/library.ts';
 import { massFreshKgFromAmount } from '../src/core/ground/units/amount.ts';
+import { proposedWays, weighedWay } from '../src/web/worker/ways-answers.ts';
 import { openYears, yearsLine } from '../src/web/worker/years-answers.ts';
 import { newFolder, removeFolder, startServer } from './http/server.ts';
 
@@ -55,6 +56,41 @@ describe('the terminal on a garden file', () => {
     const rows = rowsOf(csv.stdout);
     expect(rows).toHaveLength(report.weekly.length);
     expect(Number(rows[10]['mineral_n.Z0'])).toBeGreaterThan(0);
+  });
+
+  it('weighs the ways of using a pile as the page does, and says what is missing', () => {
+    const asked = [
+      'ways',
+      GARDEN,
+      '--bed',
+      'Sawpit Corner',
+      '--pile',
+      'hazel chips by the gate',
+      '--today',
+      TODAY,
+    ];
+    const { stdout, status } = vine(...asked, '--liters', '400');
+    expect(status).toBe(0);
+    const { ways } = JSON.parse(stdout) as { ways: { way: string; n_lost_g: number; hours: number }[] };
+    const bed = file.beds.find(({ name }) => name === 'Sawpit Corner')!;
+    const lot = file.lots.find(({ name }) => name === 'Hazel chips by the gate')!;
+    const waysAsked = {
+      question: { records: books, today: TODAY },
+      asked: { bedId: bed.id, from: { lotId: lot.id }, amountL: 400 },
+      prefix: 'page',
+      prices: null,
+    };
+    const onPage = proposedWays(waysAsked).ways.map(({ code }) => weighedWay(waysAsked, code));
+    expect(ways).toHaveLength(onPage.length);
+    for (const { way, nitrogenLostG } of onPage) {
+      const line = ways.find((one) => one.way === way.code)!;
+      expect([line.hours, line.n_lost_g]).toEqual([way.hours, nitrogenLostG]);
+    }
+    expect(rowsOf(vine(...asked, '--liters', '400', '--csv').stdout)).toHaveLength(ways.length);
+    expect(vine(...asked)).toMatchObject({ status: 2, stderr: expect.stringMatching(/--liters/) as string });
+    const load = ['ways', GARDEN, '--bed', bed.name, '--liters', '100', '--today', TODAY];
+    expect(vine(...load)).toMatchObject({ status: 2, stderr: expect.stringMatching(/--pile/) as string });
+    expect(vine(...load, '--material', 'leaves_mixed').status).toBe(0);
   });
 
   it('gives the years of the page, figure for figure', () => {

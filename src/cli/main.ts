@@ -10,6 +10,7 @@ import { mix } from './mix.ts';
 import { plan } from './plan.ts';
 import { simulate } from './simulate.ts';
 import { InvalidFile, validate } from './validate.ts';
+import { ways } from './ways.ts';
 import { years } from './years.ts';
 
 const INVALID = 1;
@@ -22,6 +23,7 @@ const COMMANDS: Readonly<Record<string, (args: Arguments) => string>> = {
   doses,
   plan,
   years,
+  ways,
   validate,
   convert,
   completion,

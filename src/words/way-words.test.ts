@@ -3,7 +3,17 @@ import { WAY_AIMS, WAY_CODES, type RankedWay, type WayStep } from '../core/long-
 import { dayOf } from './dates.ts';
 import { measuresOf } from './measures.ts';
 import { GARDEN } from '../../tests/fixtures/books.ts';
-import { AIM_WORDS, beatenWords, decidedWords, leftWords, stepWords, WAY_WORDS } from './way-words.ts';
+import {
+  AIM_WORDS,
+  beatenWords,
+  beyondWords,
+  decidedWords,
+  leftWords,
+  likelyWords,
+  stepWords,
+  sureWords,
+  WAY_WORDS,
+} from './way-words.ts';
 
 const metric = measuresOf(GARDEN);
 const customary = measuresOf({ ...GARDEN, measures: 'customary' });
@@ -47,18 +57,31 @@ describe('a way in words', () => {
     expect(
       decidedWords({ first: 'compostBeneath', second: 'onTop', by: 'soilLater', against: 'leastWork' }),
     ).toBe(
-      'On top, over compost comes before on top now because it leaves more humus and char. On top now would lead if it mattered more to you that it is less work.',
+      '“On top, over compost” comes before “On top now” because it leaves more humus and char. “On top now” would lead if it mattered more to you that it is less work.',
     );
     expect(decidedWords({ first: 'onTop', second: 'dugIn', by: 'foodNow', against: null })).toMatch(
-      /Dug in now leads in nothing that matters to you\.$/,
+      /“Dug in now” leads in nothing that matters to you\.$/,
     );
   });
   it('says why a way is folded away, and what stays where it is', () => {
     const beaten = { outcome: { way: { code: 'dugIn' } }, beatenBy: 'onTop' } as RankedWay & {
       beatenBy: 'onTop';
     };
-    expect(beatenWords(beaten)).toBe('Dug in now: on top now is as good or better in everything.');
+    expect(beatenWords(beaten)).toBe('“Dug in now”: “On top now” is as good or better in everything.');
     expect(leftWords({ leftL: 120 } as Parameters<typeof leftWords>[0], metric)).toMatch(/^120 L more/);
     expect(leftWords({ leftL: 0.2 } as Parameters<typeof leftWords>[0], metric)).toBe('');
+  });
+  it('says how much more or less, within what, and how sure', () => {
+    const kg = (amount: number) => `${amount} kg`;
+    expect([beyondWords(2, kg, 0.1), beyondWords(-2, kg, 0.1), beyondWords(0.01, kg, 0.1)]).toEqual([
+      '2 kg more',
+      '2 kg less',
+      'as without it',
+    ]);
+    expect(likelyWords({ low: -1, high: 3 }, kg, 0.1)).toBe('likely 1 kg less to 3 kg more');
+    expect([sureWords(null), sureWords(0.81)]).toEqual([
+      '',
+      'With soil, materials and weather as they may be, that holds 8 times out of 10.',
+    ]);
   });
 });

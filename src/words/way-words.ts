@@ -23,7 +23,7 @@ export const AIM_WORDS: Readonly<Record<WayAim, string>> = {
   leastWork: 'Least work',
   leastLoss: 'Least nitrogen lost',
   leastCost: 'Least to buy',
-  leastRisk: 'Least that speaks against it',
+  leastRisk: 'Least against it',
 };
 
 /** What a way is better in, as the end of a sentence. */
@@ -74,15 +74,37 @@ export function stepWords(
 export const leftWords = ({ leftL }: Way, measures: Measures): string =>
   leftL < 1 ? '' : `${measures.volume(leftL)} more than does well there stay where they are.`;
 
-/** Why the first way leads, in one sentence. */
+const quoted = (code: WayCode): string => `“${WAY_WORDS[code]}”`;
+
+/** Why the first way leads, and what would turn it. */
 export function decidedWords({ first, second, by, against }: Decided): string {
+  const [leader, next] = [quoted(first), quoted(second)];
   const but =
     against === null
-      ? `${WAY_WORDS[second]} leads in nothing that matters to you.`
-      : `${WAY_WORDS[second]} would lead if it mattered more to you that ${AHEAD_WORDS[against]}.`;
-  return `${WAY_WORDS[first]} comes before ${lowered(WAY_WORDS[second])} because ${AHEAD_WORDS[by]}. ${but}`;
+      ? `${next} leads in nothing that matters to you.`
+      : `${next} would lead if it mattered more to you that ${AHEAD_WORDS[against]}.`;
+  return `${leader} comes before ${next} because ${AHEAD_WORDS[by]}. ${but}`;
 }
+
+/** A figure beyond leaving the stuff where it is: so much more, or less. */
+export function beyondWords(value: number, figure: (amount: number) => string, least: number): string {
+  if (Math.abs(value) < least) return 'as without it';
+  return `${figure(Math.abs(value))} ${value > 0 ? 'more' : 'less'}`;
+}
+
+/** Within which such a figure likely lies. */
+export const likelyWords = (
+  { low, high }: { readonly low: number; readonly high: number },
+  figure: (amount: number) => string,
+  least: number,
+): string => `likely ${beyondWords(low, figure, least)} to ${beyondWords(high, figure, least)}`;
+
+/** How sure that is; nothing where draws say nothing of it. */
+export const sureWords = (share: number | null): string =>
+  share === null
+    ? ''
+    : `With soil, materials and weather as they may be, that holds ${Math.round(share * 10)} times out of 10.`;
 
 /** Why a way is folded away. */
 export const beatenWords = ({ outcome, beatenBy }: RankedWay & { readonly beatenBy: WayCode }): string =>
-  `${WAY_WORDS[outcome.way.code]}: ${lowered(WAY_WORDS[beatenBy])} is as good or better in everything.`;
+  `${quoted(outcome.way.code)}: ${quoted(beatenBy)} is as good or better in everything.`;

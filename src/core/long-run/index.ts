@@ -29,6 +29,14 @@ export {
 } from './sharing/share-problem.ts';
 
 // ways
+export {
+  type DrawnWay,
+  type WaySpread,
+  WAY_DRAWS,
+  aheadShare,
+  spreadOfWay,
+  wayDrawer,
+} from './ways/draw-ways.ts';
 export { proposeWays } from './ways/propose.ts';
 export {
   type AimWeights,

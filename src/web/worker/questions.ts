@@ -325,6 +325,15 @@ export const wayQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
     placeholderData: (): undefined => undefined,
   });
 
+/** The same as things may be; after all that is waited for. */
+export const wayDrawsQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
+  queryOptions({
+    queryKey: ['way-as-may-be', asked.question, [asked.asked, code]] as Asked,
+    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.wayDraws(asked, code)),
+    ...FOREVER,
+    placeholderData: (): undefined => undefined,
+  });
+
 export const shareQuery = (asked: SharingAsked) =>
   queryOptions({
     queryKey: [

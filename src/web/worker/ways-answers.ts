@@ -1,6 +1,7 @@
 import { InputError } from '../../refusals/input-error.ts';
 import type { BedPast, PastKeeper } from '../../core/bed/index.ts';
 import {
+  type DrawnWay,
   leaving,
   proposeWays,
   type Scene,
@@ -8,6 +9,8 @@ import {
   type WayCode,
   type WayOutcome,
   type WayQuestion,
+  WAY_DRAWS,
+  wayDrawer,
   weighWay,
   type WeighSetting,
 } from '../../core/long-run/index.ts';
@@ -37,6 +40,7 @@ interface Opened {
   readonly ways: readonly Way[];
   readonly setting: WeighSetting;
   readonly left: ReturnType<typeof leaving>;
+  readonly draw: ReturnType<typeof wayDrawer>;
 }
 /** The ways asked about last: each is weighed by a question of its own, so that the first can be shown before the last is done. */
 let opened: Opened | undefined;
@@ -54,7 +58,7 @@ function open(waysAsked: WaysAsked): Opened {
   if (opened?.key === key) return opened;
   const { scene, ways } = proposeWays(records, asked, { todayIso, memory: stockMemory, prefix });
   const setting = { todayIso, prices, keeper: pastsInHand() };
-  opened = { key, scene, ways, setting, left: leaving(scene, setting) };
+  opened = { key, scene, ways, setting, left: leaving(scene, setting), draw: wayDrawer(scene) };
   return opened;
 }
 
@@ -65,10 +69,22 @@ export function proposedWays(asked: WaysAsked): ProposedWays {
   return { ways, today, materialId, carbonToNitrogen };
 }
 
-/** What one of the ways comes to. Throws InputError for a way that is none of them. */
-export function weighedWay(asked: WaysAsked, code: WayCode): WayOutcome {
-  const { scene, ways, left, setting } = open(asked);
+function wayIn({ ways }: Opened, code: WayCode): Way {
   const way = ways.find((one) => one.code === code);
   if (!way) throw new InputError(['way'], 'notOneOf', { allowed: ways.map((one) => one.code), got: code });
-  return weighWay(scene, way, { left, setting });
+  return way;
+}
+
+/** What one of the ways comes to. Throws InputError for a way that is none of them. */
+export function weighedWay(asked: WaysAsked, code: WayCode): WayOutcome {
+  const ways = open(asked);
+  const { scene, left, setting } = ways;
+  return weighWay(scene, wayIn(ways, code), { left, setting });
+}
+
+/** What it comes to as things may be, draw by draw. Throws as `weighedWay` does. */
+export function drawnWay(asked: WaysAsked, code: WayCode): DrawnWay[] {
+  const ways = open(asked);
+  const way = wayIn(ways, code);
+  return Array.from({ length: WAY_DRAWS }, (_, number) => ways.draw(way, number));
 }

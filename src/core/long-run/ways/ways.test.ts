@@ -4,6 +4,7 @@ import { bedOf, GARDEN, MILD, NO_STOCK, plantingOf } from '../../../../tests/fix
 import type { GardenRecords } from '../../bed/index.ts';
 import { emptyMemory } from '../../yard/index.ts';
 import { proposeWays } from './propose.ts';
+import { aheadShare, spreadOfWay, wayDrawer } from './draw-ways.ts';
 import { EVEN_WEIGHTS, rankWays, WAY_AIMS, type AimWeights } from './rank.ts';
 import type { WayCode, WayQuestion } from './way.ts';
 import { leaving, weighWay, type WayOutcome } from './weigh.ts';
@@ -196,5 +197,28 @@ describe('a ranking', () => {
       first: ways[0].outcome.way.code,
       second: ways[1].outcome.way.code,
     });
+  });
+});
+
+describe('as things may be', () => {
+  const { scene, ways } = proposed(load('chips_branch', 300));
+  const drawOf = (code: WayCode, draw = wayDrawer(scene)) => {
+    const way = ways.find((one) => one.code === code)!;
+    return Array.from({ length: 8 }, (_, number) => draw(way, number));
+  };
+  it('the same numbers draw the same, and differ from each other', () => {
+    const [once, again] = [drawOf('onTop'), drawOf('onTop')];
+    expect(again).toEqual(once);
+    expect(new Set(once.map(({ soilKg }) => soilKg)).size).toBe(8);
+    const { low, middle, high } = spreadOfWay(once).soilKg;
+    expect(low).toBeLessThan(middle);
+    expect(high).toBeGreaterThan(middle);
+  });
+  it('what is sure is sure in every draw, and nothing is said of what draws do not change', () => {
+    const [under, onTop] = [drawOf('compostBeneath'), drawOf('onTop')];
+    expect(aheadShare(under, onTop, 'soilLater')).toBe(1);
+    expect(aheadShare(onTop, under, 'soilLater')).toBe(0);
+    expect(aheadShare(under, onTop, 'leastWork')).toBeNull();
+    expect(aheadShare(under, [], 'soilLater')).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import { type DayNumber, total } from '../../ground/index.ts';
-import { type ModelParameters, withOverrides } from '../../model/index.ts';
+import { type BedScenario, type ModelParameters, withOverrides } from '../../model/index.ts';
 import {
   type BedProjection,
   type Conflict,
@@ -18,14 +18,14 @@ import { booksAsPlanned } from '../years/habit-books.ts';
 import { endOfYears } from '../years/outlook-days.ts';
 import { type RunYear, runYears } from '../years/run-years.ts';
 import { type Scene, withWay } from './scene.ts';
-import type { Way } from './way.ts';
+import type { Way, WayRecords } from './way.ts';
 
 /** So far ahead the soil is followed, years. */
 export const WAY_YEARS = 20;
 /** Years after which the organic matter is told. */
 export const TOLD_AFTER_YEARS = [1, 5, 20] as const;
 /** Nitrogen is counted as lost over so many years: by then what is fresh has done its worst. */
-const LOSS_YEARS = 3;
+export const LOSS_YEARS = 3;
 const YEAR_DAYS = 365;
 /** Weeds stay down under a layer so thick, cm (common practice, no source). */
 const COVERS_FROM_CM = 5;
@@ -80,16 +80,25 @@ export interface WeighSetting {
   readonly school?: School;
 }
 
-function bedWith(
+/** A bed over the years as its books stand, with what grew last year grown again. */
+export function yearsScenarioOf(
   { findMaterial, today }: Scene,
+  records: GardenRecords,
+  bedId: string,
+): BedScenario {
+  const books = booksAsPlanned(booksOfBed(records, bedId)!, { findMaterial, today, years: WAY_YEARS });
+  return bedScenario({ books, findMaterial, today, endDay: endOfYears(today, WAY_YEARS) });
+}
+
+function bedWith(
+  scene: Scene,
   { records, bedId }: { readonly records: GardenRecords; readonly bedId: string },
   setting: WeighSetting,
 ): BedOutcome {
   const { todayIso, keeper, school } = setting;
   const planned = planOfBed({ records, bedId, todayIso, keeper, ...(school ? { school } : {}) })!;
-  const books = booksAsPlanned(booksOfBed(records, bedId)!, { findMaterial, today, years: WAY_YEARS });
-  const scenario = bedScenario({ books, findMaterial, today, endDay: endOfYears(today, WAY_YEARS) });
-  const { points, largestRelativeError } = runYears(scenario, today, WAY_YEARS);
+  const scenario = yearsScenarioOf(scene, records, bedId);
+  const { points, largestRelativeError } = runYears(scenario, scene.today, WAY_YEARS);
   const worst = Math.max(largestRelativeError, planned.projection.largestRelativeError);
   return { planned, years: points, largestRelativeError: worst, areaM2: planned.books.bed.areaM2 };
 }
@@ -134,7 +143,7 @@ export function weighWay(
   { left, setting }: { readonly left: (bedId: string) => BedOutcome; readonly setting: WeighSetting },
 ): WayOutcome {
   const { bed, today } = scene;
-  const records = withWay(scene.records, { ...way.records, ...withoutArrival(scene, way) });
+  const records = withWay(scene.records, wayRecords(scene, way));
   const beds = [...new Set([bed.id, ...way.bedIds])].map((bedId) => ({
     now: way.bedIds.includes(bedId) ? bedWith(scene, { records, bedId }, setting) : left(bedId),
     before: left(bedId),
@@ -191,8 +200,9 @@ const passedFurther = (now: readonly BedLimit[], before: readonly BedLimit[]): B
 const namesAny = (said: object, ids: ReadonlySet<string>): boolean =>
   Object.values(said).some((value) => typeof value === 'string' && ids.has(value));
 
-/** The load to come stands in the records of the scene already. */
-const withoutArrival = ({ arrival }: Scene, { records }: Way) => ({
+/** What a way adds to the records of its scene, where the load to come stands already. */
+export const wayRecords = ({ arrival }: Scene, { records }: Way): WayRecords => ({
+  ...records,
   lots: records.lots.filter((lot) => !arrival.lots.includes(lot)),
   movements: records.movements.filter((one) => !arrival.movements.includes(one)),
 });

@@ -39,7 +39,7 @@ export const isOfAYear = (measure: YearMeasure): boolean =>
 const FROM_TABLES: ReadonlySet<YearMeasure> = new Set(['phosphorusG', 'potassiumG']);
 export const isDrawn = (measure: YearMeasure): boolean => !FROM_TABLES.has(measure);
 
-function spreadOf(values: readonly number[]): Spread {
+export function spreadOf(values: readonly number[]): Spread {
   const sorted = Float64Array.from(values).sort();
   const [low, middle, high] = bandShares(sorted.length).map((share) => quantileSorted(sorted, share));
   return { low, middle, high };

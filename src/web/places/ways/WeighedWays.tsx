@@ -3,14 +3,18 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import {
   type AimWeights,
+  aheadShare,
+  type DrawnWay,
   type RankedWay,
   type Way,
   type WayCode,
   type WayOutcome,
   rankWays,
+  spreadOfWay,
   TOLD_AFTER_YEARS,
 } from '../../../core/long-run/index.ts';
 import { lowered } from '../../../words/capitalized.ts';
+import { counted } from '../../../words/counted.ts';
 import { ageInWords, dateNear } from '../../../words/dates.ts';
 import { conflictInWords, waitInWords } from '../../../words/conflict-words.ts';
 import { formatAtMost, formatFixed, formatPercent } from '../../../words/figures.ts';
@@ -18,17 +22,21 @@ import { limitInWords } from '../../../words/limit-words.ts';
 import { cropName, materialName } from '../../../words/record-names.ts';
 import {
   beatenWords,
+  beyondWords,
   decidedWords,
   leftWords,
+  likelyWords,
   stepWords,
+  sureWords,
   WAY_WORDS,
   type WayNames,
 } from '../../../words/way-words.ts';
 import { useAct, undoOf } from '../../api/acts.ts';
+import { isSparing } from '../../app/sparing.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
-import { wayQuery } from '../../worker/questions.ts';
+import { wayDrawsQuery, wayQuery } from '../../worker/questions.ts';
 import type { WaysAsked } from '../../worker/ways-answers.ts';
 import { actOfWay } from './way-act.ts';
 import { WayPicture } from './WayPicture.tsx';
@@ -43,6 +51,26 @@ interface WeighedWaysProps {
   readonly onPlanned: () => void;
 }
 
+/** What the ways come to as things may be, as far as that is worked out; nothing on a device that is spared. */
+function useDraws({
+  asked,
+  ways,
+  isTime,
+}: Pick<WeighedWaysProps, 'asked' | 'ways'> & { readonly isTime: boolean }): ReadonlyMap<
+  WayCode,
+  DrawnWay[]
+> {
+  const enabled = isTime && !isSparing();
+  const answers = useQueries({
+    queries: ways.map(({ code }, i) => ({ ...wayDrawsQuery(asked, code, i), enabled })),
+  });
+  return new Map(
+    answers.flatMap(({ data }, i): [WayCode, DrawnWay[]][] =>
+      data?.ok ? [[ways[i]!.code, data.result]] : [],
+    ),
+  );
+}
+
 /** All ways as they are weighed, one after the other: the best first. */
 export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: WeighedWaysProps) {
   const answers = useQueries({ queries: ways.map(({ code }, i) => wayQuery(asked, code, i)) });
@@ -52,28 +80,36 @@ export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: W
   );
   const { ways: ranked, decided } = rankWays(outcomes, weights, today);
   const waiting = ways.length - outcomes.length - failed.length;
+  const drawn = useDraws({ asked, ways, isTime: waiting === 0 });
+  const sure =
+    decided === null
+      ? null
+      : aheadShare(drawn.get(decided.first) ?? [], drawn.get(decided.second) ?? [], decided.by);
   const standing = ranked.filter(({ beatenBy }) => beatenBy === null);
   const beaten = ranked.filter((one): one is RankedWay & { beatenBy: WayCode } => one.beatenBy !== null);
+  const card = (one: RankedWay) => {
+    const { code } = one.outcome.way;
+    return (
+      <WayCard
+        key={code}
+        ranked={one}
+        draws={drawn.get(code)}
+        today={today}
+        stuff={stuff}
+        onPlanned={onPlanned}
+      />
+    );
+  };
   return (
     <>
       <p role="status" className="ways-decided">
         {waiting > 0
-          ? `Weighing ${waiting} of ${ways.length} ways …`
+          ? `Weighing ${counted(waiting, 'more way')} …`
           : decided
-            ? decidedWords(decided)
+            ? `${decidedWords(decided)} ${sureWords(sure)}`
             : 'These ways come to nearly the same for what matters to you.'}
       </p>
-      <div className="ways-list">
-        {standing.map((one) => (
-          <WayCard
-            key={one.outcome.way.code}
-            ranked={one}
-            today={today}
-            stuff={stuff}
-            onPlanned={onPlanned}
-          />
-        ))}
-      </div>
+      <div className="ways-list">{standing.map(card)}</div>
       {failed.map(({ code, sentence }) => (
         <p key={code} className="soft">
           {WAY_WORDS[code]} could not be weighed: {sentence}
@@ -89,17 +125,7 @@ export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: W
               <li key={one.outcome.way.code}>{beatenWords(one)}</li>
             ))}
           </ul>
-          <div className="ways-list">
-            {beaten.map((one) => (
-              <WayCard
-                key={one.outcome.way.code}
-                ranked={one}
-                today={today}
-                stuff={stuff}
-                onPlanned={onPlanned}
-              />
-            ))}
-          </div>
+          <div className="ways-list">{beaten.map(card)}</div>
         </details>
       )}
     </>
@@ -108,12 +134,14 @@ export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: W
 
 interface WayCardProps {
   readonly ranked: RankedWay;
+  /** Undefined until they are there. */
+  readonly draws: DrawnWay[] | undefined;
   readonly today: number;
   readonly stuff: string;
   readonly onPlanned: () => void;
 }
 
-function WayCard({ ranked: { outcome }, today, stuff, onPlanned }: WayCardProps) {
+function WayCard({ ranked: { outcome }, draws, today, stuff, onPlanned }: WayCardProps) {
   const books = useBooks();
   const measures = useMeasures();
   const { way } = outcome;
@@ -136,17 +164,27 @@ function WayCard({ ranked: { outcome }, today, stuff, onPlanned }: WayCardProps)
           {left !== '' && <p className="soft">{left}</p>}
         </div>
       </header>
-      <Figures outcome={outcome} today={today} />
+      <Figures outcome={outcome} draws={draws} today={today} />
       <Against outcome={outcome} today={today} />
       <PlanIt way={way} stuff={stuff} onPlanned={onPlanned} />
     </article>
   );
 }
 
-function Figures({ outcome, today }: { readonly outcome: WayOutcome; readonly today: number }) {
+function Figures({
+  outcome,
+  draws,
+  today,
+}: {
+  readonly outcome: WayOutcome;
+  readonly draws: DrawnWay[] | undefined;
+  readonly today: number;
+}) {
   const measures = useMeasures();
   const { garden } = useBooks();
   const { way, organicMatterPct, plantFrom, sowFrom, money } = outcome;
+  const soilKg = outcome.humusKg + outcome.lastingCharKg;
+  const spread = draws && spreadOfWay(draws);
   const when = (day: number | null) =>
     day === null ? 'no day found in a year' : day <= today ? 'now' : dateNear(day, today);
   const lines: (readonly [name: string, figure: ReactNode])[] = [
@@ -162,9 +200,15 @@ function Figures({ outcome, today }: { readonly outcome: WayOutcome; readonly to
       `Organic matter after ${TOLD_AFTER_YEARS.join(', ')} years`,
       `${organicMatterPct.map((pct) => formatFixed(pct, 1)).join(', ')} %`,
     ],
-    ['Humus carbon in 20 years', signedMass(outcome.humusKg, measures.mass)],
     [
-      'Char that lasts',
+      'Carbon in humus and char after 20 years',
+      ranged(
+        beyondWords(soilKg, measures.mass, LEAST_KG),
+        spread && likelyWords(spread.soilKg, measures.mass, LEAST_KG),
+      ),
+    ],
+    [
+      'Of it char that lasts',
       outcome.lastingCharKg < 0.01 ? 'none' : `${measures.mass(outcome.lastingCharKg)} carbon`,
     ],
     ['Water saved in a year', outcome.waterSavedL < 1 ? 'none' : measures.volume(outcome.waterSavedL)],
@@ -172,7 +216,13 @@ function Figures({ outcome, today }: { readonly outcome: WayOutcome; readonly to
       'Ground covered',
       outcome.coveredDays === 0 ? 'never' : `${ageInWords(outcome.coveredDays)} of the year`,
     ],
-    ['Nitrogen lost', lostWords(outcome.nitrogenLostG, measures.nitrogen)],
+    [
+      'Nitrogen lost',
+      ranged(
+        beyondWords(outcome.nitrogenLostG, measures.nitrogen, LEAST_G),
+        spread && likelyWords(spread.lostG, measures.nitrogen, LEAST_G),
+      ),
+    ],
     ['Work', `${formatAtMost(way.hours, 1)} h, ${way.trips} barrows`],
     ...(money === null || garden.prices === null ? [] : [['Costs', formatAtMost(money, 2)] as const]),
   ];
@@ -188,13 +238,21 @@ function Figures({ outcome, today }: { readonly outcome: WayOutcome; readonly to
   );
 }
 
-const signedMass = (kg: number, mass: (kg: number) => string): string =>
-  Math.abs(kg) < 0.005 ? 'as without it' : `${mass(Math.abs(kg))} ${kg > 0 ? 'more' : 'less'}`;
+/** Less than this is none, kg and g. */
+const LEAST_KG = 0.005;
+const LEAST_G = 0.5;
 
-const lostWords = (grams: number, nitrogen: (grams: number) => string): string =>
-  Math.abs(grams) < 0.5
-    ? 'as without it'
-    : `${nitrogen(Math.abs(grams))} ${grams > 0 ? 'more' : 'less'} than without it`;
+/** A figure with its likely range beneath it, once that is known. */
+const ranged = (figure: string, likely: string | null | undefined): ReactNode =>
+  likely ? (
+    <>
+      {figure}
+      <br />
+      <span className="soft">{likely}</span>
+    </>
+  ) : (
+    figure
+  );
 
 /** What speaks against a way: guide values, clashes, waits. */
 function Against({
