@@ -39,6 +39,11 @@ test('a pile and a bed: ways side by side, weighed by what matters, one of them 
   const ways = page.getByRole('article');
   expect(await ways.count()).toBeGreaterThanOrEqual(5);
 
+  await page.getByText('What the three schools would pick').click();
+  for (const school of ['Cautious', 'By depth', 'Relaxed']) {
+    await expect(page.getByRole('region', { name: school }).getByText(/young plants from/)).toBeVisible();
+  }
+
   // Whoever wants the least work is not told to make compost first.
   const work = page.getByRole('slider', { name: 'Least work' });
   await work.focus();

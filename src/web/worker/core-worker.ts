@@ -77,7 +77,7 @@ import {
   type YearsPlan,
 } from './years-answers.ts';
 
-import { drawnWay, proposedWays, type WaysAsked, weighedWay } from './ways-answers.ts';
+import { drawnWay, proposedWays, type WaysAsked, waysBySchool, weighedWay } from './ways-answers.ts';
 
 export type { BedQuestion } from './bed-books.ts';
 
@@ -275,6 +275,7 @@ const amount = (asked: AmountAsked) => workedStock(() => yearsAmount(asked));
 const sharing = (asked: SharingAsked) => workedStock(() => sharingProblem(asked));
 const ways = (asked: WaysAsked) => workedStock(() => proposedWays(asked));
 const way = (asked: WaysAsked, code: WayCode) => workedStock(() => weighedWay(asked, code));
+const waySchools = (asked: WaysAsked, school: School) => workedStock(() => waysBySchool(asked, school));
 const wayDraws = (asked: WaysAsked, code: WayCode) => workedStock(() => drawnWay(asked, code));
 
 /** The same, once what is kept of the bed is at hand. */
@@ -312,6 +313,7 @@ const core = {
   ways,
   way,
   wayDraws,
+  waySchools,
   yearsOpen,
   yearsOne,
   amount,

@@ -1,5 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/index.ts';
+import type { School } from '../../records/vocabulary.ts';
 import type { Brew, Observation } from '../../records/journal.ts';
 import type { WayCode } from '../../core/long-run/index.ts';
 import type { YardRecords } from '../../core/season/index.ts';
@@ -323,6 +324,14 @@ export const wayQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
     queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.way(asked, code)),
     ...FOREVER,
     placeholderData: (): undefined => undefined,
+  });
+
+/** What all ways come to by one of the schools. */
+export const waySchoolQuery = (asked: WaysAsked, school: School, turn: number) =>
+  queryOptions({
+    queryKey: ['ways by school', asked.question, [asked.asked, asked.prices, school]] as Asked,
+    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.waySchools(asked, school)),
+    ...FOREVER,
   });
 
 /** The same as things may be; after all that is waited for. */

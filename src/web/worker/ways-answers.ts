@@ -14,6 +14,7 @@ import {
   weighWay,
   type WeighSetting,
 } from '../../core/long-run/index.ts';
+import type { School } from '../../records/vocabulary.ts';
 import { stockMemory } from './bed-books.ts';
 import type { StockQuestion } from './stock-answers.ts';
 
@@ -80,6 +81,14 @@ export function weighedWay(asked: WaysAsked, code: WayCode): WayOutcome {
   const ways = open(asked);
   const { scene, left, setting } = ways;
   return weighWay(scene, wayIn(ways, code), { left, setting });
+}
+
+/** What all of them come to by a school of its own, in the order in which they were proposed. */
+export function waysBySchool(asked: WaysAsked, school: School): WayOutcome[] {
+  const { scene, ways, setting } = open(asked);
+  const own = { ...setting, school };
+  const left = leaving(scene, own);
+  return ways.map((way) => weighWay(scene, way, { left, setting: own }));
 }
 
 /** What it comes to as things may be, draw by draw. Throws as `weighedWay` does. */

@@ -39,6 +39,7 @@ import { useUndo } from '../../app/use-undo.tsx';
 import { wayDrawsQuery, wayQuery } from '../../worker/questions.ts';
 import type { WaysAsked } from '../../worker/ways-answers.ts';
 import { actOfWay } from './way-act.ts';
+import { SchoolsAtTable } from './SchoolsAtTable.tsx';
 import { WayPicture } from './WayPicture.tsx';
 
 interface WeighedWaysProps {
@@ -110,6 +111,7 @@ export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: W
             : 'These ways come to nearly the same for what matters to you.'}
       </p>
       <div className="ways-list">{standing.map(card)}</div>
+      <SchoolsAtTable asked={asked} today={today} weights={weights} />
       {failed.map(({ code, sentence }) => (
         <p key={code} className="soft">
           {WAY_WORDS[code]} could not be weighed: {sentence}

@@ -1,0 +1,84 @@
+import { useQueries } from '@tanstack/react-query';
+import { useState } from 'react';
+import { type AimWeights, rankWays, type WayOutcome } from '../../../core/long-run/index.ts';
+import { SCHOOLS } from '../../../records/vocabulary.ts';
+import { dateNear } from '../../../words/dates.ts';
+import type { Measures } from '../../../words/measures.ts';
+import { SAME_PHYSICS, schoolWords } from '../../../words/school-words.ts';
+import { WAY_WORDS } from '../../../words/way-words.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
+import { waySchoolQuery } from '../../worker/questions.ts';
+import type { WaysAsked } from '../../worker/ways-answers.ts';
+
+interface SchoolsAtTableProps {
+  readonly asked: WaysAsked;
+  readonly today: number;
+  readonly weights: AimWeights;
+}
+
+/** What each of the three schools would pick among the same ways, and why they differ. */
+export function SchoolsAtTable(props: SchoolsAtTableProps) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <details className="ways-schools" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>What the three schools would pick</summary>
+      {isOpen && <Picks {...props} />}
+    </details>
+  );
+}
+
+function Picks({ asked, today, weights }: SchoolsAtTableProps) {
+  const { garden } = useBooks();
+  const measures = useMeasures();
+  const answers = useQueries({ queries: SCHOOLS.map((school, i) => waySchoolQuery(asked, school, i)) });
+  return (
+    <>
+      <div className="ways-list">
+        {SCHOOLS.map((school, i) => {
+          const { name, belief, changes } = schoolWords(school, measures);
+          const data = answers[i]?.data;
+          return (
+            <section key={school} aria-label={name}>
+              <h3>
+                {name}
+                {school === garden.school && <span className="soft"> (your garden)</span>}
+              </h3>
+              <p className="soft">{belief}</p>
+              {!data && <p className="soft">Asking …</p>}
+              {data && !data.ok && <p className="trouble">{data.sentence}</p>}
+              {data?.ok && (
+                <Pick outcomes={data.result} weights={weights} today={today} measures={measures} />
+              )}
+              <p>{changes}</p>
+            </section>
+          );
+        })}
+      </div>
+      <p className="soft">{SAME_PHYSICS}</p>
+    </>
+  );
+}
+
+function Pick({
+  outcomes,
+  weights,
+  today,
+  measures,
+}: {
+  readonly outcomes: readonly WayOutcome[];
+  readonly weights: AimWeights;
+  readonly today: number;
+  readonly measures: Measures;
+}) {
+  const [first] = rankWays(outcomes, weights, today).ways;
+  if (!first) return null;
+  const { way, nitrogenToAddG, plantFrom } = first.outcome;
+  const when =
+    plantFrom === null ? 'no day found in a year' : plantFrom <= today ? 'now' : dateNear(plantFrom, today);
+  return (
+    <p>
+      <strong>{WAY_WORDS[way.code]}</strong>: quick nitrogen to add{' '}
+      {nitrogenToAddG < 0.5 ? 'none' : measures.nitrogen(nitrogenToAddG)}, young plants from {when}.
+    </p>
+  );
+}
