@@ -55,6 +55,18 @@ export type Visitor =
   | { readonly role: 'keeper' }
   | (Pick<Person, 'name' | 'role' | 'isLink' | 'gardenId'> & { readonly personId: string });
 
+/** Somebody who is in. */
+export interface Visit {
+  readonly id: string;
+  /** Null for the keeper of the books. */
+  readonly name: string | null;
+  /** Instants in UTC. */
+  readonly since: string;
+  readonly lastSeenAt: string;
+  /** The visit of whoever asks. */
+  readonly isOwn: boolean;
+}
+
 /** Who wrote a version of a line of the log; what the keeper wrote bears no name. */
 export interface Signature {
   readonly book: 'entries' | 'journal' | 'plantings' | 'movements';

@@ -1,5 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { type Login, SHORTEST_PASSPHRASE, type Visitor } from '../contract/people.ts';
+import { type Login, SHORTEST_PASSPHRASE, type Visit, type Visitor } from '../contract/people.ts';
 import { digestOf, isPassphraseOf, newToken, secret, secretOf, type Secret } from './secret.ts';
 import type { PeopleStore } from './stores.ts';
 
@@ -38,6 +39,10 @@ export interface Access {
   /** Whoever is in by this token; nobody when it was never given, or has ended. */
   visitorOf(token: string | undefined): Visitor | undefined;
   dismiss(token: string | undefined): void;
+  /** All that go on, the last that began first; `token` is of whoever asks. */
+  visits(token: string | undefined): Visit[];
+  /** Ends a visit by its id; false when there is none. */
+  end(visitId: string): boolean;
   readonly maxAgeSeconds: number;
 }
 
@@ -51,6 +56,13 @@ function passphraseMark(file: string): string {
 interface Known {
   readonly personId: string | null;
   readonly mark: string;
+}
+
+interface Session extends Known {
+  readonly visitId: string;
+  readonly until: number;
+  readonly since: string;
+  lastSeenAt: string;
 }
 
 /** Slows down whoever guesses. `clock` gives milliseconds that never go back. */
@@ -82,11 +94,17 @@ export function accessBy(
   people: () => PeopleStore,
   clock: () => number = () => performance.now(),
 ): Access {
-  const sessions = new Map<string, Known & { readonly until: number }>();
+  const sessions = new Map<string, Session>();
   const guesses = guessCounter(clock);
 
   const markOf = (personId: string | null): string =>
     personId === null ? passphraseMark(file) : (people().secretOf(personId)?.salt ?? 'a link');
+
+  /** Its time is over, what lets somebody in was changed since, or they were removed. */
+  const isOver = ({ until, personId, mark }: Session): boolean => {
+    const isGone = personId !== null && people().find(personId) === undefined;
+    return until < clock() || isGone || mark !== markOf(personId);
+  };
 
   async function known({ name = '', passphrase = '', link }: Login): Promise<Known | undefined> {
     if (link !== undefined) {
@@ -111,26 +129,44 @@ export function accessBy(
       if (!found) return { outcome: 'wrong' };
       forget();
       const token = newToken();
-      sessions.set(digestOf(token), { ...found, until: clock() + SESSION_MS });
+      const now = new Date().toISOString();
+      const times = { until: clock() + SESSION_MS, since: now, lastSeenAt: now };
+      sessions.set(digestOf(token), { ...found, ...times, visitId: randomUUID() });
       return { outcome: 'admitted', token };
     },
     visitorOf: (token) => {
       if (token === undefined) return undefined;
       const session = sessions.get(digestOf(token));
       if (session === undefined) return undefined;
-      const person = session.personId === null ? undefined : people().find(session.personId);
-      const isGone = session.personId !== null && person === undefined;
-      // What lets somebody in was changed, or they were removed: visits that began before end.
-      if (session.until < clock() || isGone || session.mark !== markOf(session.personId)) {
+      if (isOver(session)) {
         sessions.delete(digestOf(token));
         return undefined;
       }
+      session.lastSeenAt = new Date().toISOString();
+      const person = session.personId === null ? undefined : people().find(session.personId);
       if (!person) return { role: 'keeper' };
       const { id: personId, name, role, isLink, gardenId } = person;
       return { personId, name, role, isLink, gardenId };
     },
     dismiss: (token) => {
       if (token !== undefined) sessions.delete(digestOf(token));
+    },
+    visits: (token) => {
+      const own = token === undefined ? '' : digestOf(token);
+      return [...sessions]
+        .filter(([, session]) => !isOver(session))
+        .toReversed()
+        .map(([digest, { visitId: id, personId, since, lastSeenAt }]) => ({
+          id,
+          name: personId === null ? null : (people().find(personId)?.name ?? null),
+          since,
+          lastSeenAt,
+          isOwn: digest === own,
+        }));
+    },
+    end: (visitId) => {
+      const found = [...sessions].find(([, session]) => session.visitId === visitId);
+      return found !== undefined && sessions.delete(found[0]);
     },
   };
 }

@@ -23,7 +23,7 @@ const RULES: readonly Rule[] = [
   { path: /^gardens$/, read: 'reader', write: 'keeper', isOfNoGarden: true },
   { path: /^instruments(?!\/laboratory\/beds)/, read: 'reader', write: 'helper', isOfNoGarden: true },
   {
-    path: /^(gardens\/begun|imports|demo-garden|backups.*)$/,
+    path: /^(gardens\/begun|imports|demo-garden|backups.*|session\/.+)$/,
     read: 'keeper',
     write: 'keeper',
     isOfNoGarden: true,

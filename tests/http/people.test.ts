@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Person, Signature, Visitor } from '../../src/contract/people.ts';
+import type { Person, Signature, Visit, Visitor } from '../../src/contract/people.ts';
 import type { Problem } from '../../src/contract/problem.ts';
 import { setPassphrase } from '../../src/server/access.ts';
 import { bedOf, GARDEN } from '../fixtures/books.ts';
@@ -171,6 +171,21 @@ describe('a name', () => {
     expect([again.status, again.body.errors![0].field]).toEqual([422, 'name']);
     const short = await ask(keeper, 'POST', '/api/gardens/garden/people', { ...wren, passphrase: 'short' });
     expect([short.status, short.body.errors![0].field]).toEqual([422, 'passphrase']);
+  });
+});
+
+describe('visits', () => {
+  it('are listed for the keeper, and can be ended one by one', async () => {
+    const wren = await comeIn({ name: 'Wren', passphrase: 'the hedge is full of nests' });
+    const { body } = await ask<{ visits: Visit[] }>(keeper, 'GET', '/api/session/visits');
+    const [last] = body.visits;
+    expect([last.name, last.isOwn, body.visits.filter(({ isOwn }) => isOwn).map(({ name }) => name)]).toEqual(
+      ['Wren', false, [null]],
+    );
+    expect((await ask(wren, 'GET', '/api/session/visits')).status).toBe(403);
+    expect((await ask(keeper, 'DELETE', `/api/session/visits/${last.id}`)).status).toBe(204);
+    expect((await ask(wren, 'GET', '/api/gardens')).status).toBe(401);
+    expect((await ask(keeper, 'DELETE', `/api/session/visits/${last.id}`)).status).toBe(404);
   });
 });
 

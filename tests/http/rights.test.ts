@@ -81,6 +81,8 @@ const KEEPERS = [
   'GET /api/backups/{name}',
   'POST /api/backups/{name}/restore',
   'POST /api/demo-garden',
+  'GET /api/session/visits',
+  'DELETE /api/session/visits/{visitId}',
 ];
 const OWNERS = [
   'PUT /api/gardens/{gardenId}',

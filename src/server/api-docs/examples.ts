@@ -156,6 +156,7 @@ export const EXAMPLE_IDS: Readonly<Record<string, string>> = {
   photoId: 'back-plot-leaf',
   feedId: 'on-the-phone',
   personId: 'robin',
+  visitId: '0b0c2f9e-4c57-4d6e-9a56-3f3a5a6a1f11',
   importId: 'gauge-by-the-gate',
   sampleId: '1',
   book: 'entries',

@@ -100,5 +100,7 @@ export const ROUTE_WORDS: Readonly<Record<string, string>> = {
   'GET /api/session': 'Whether a passphrase is asked for, and who is in',
   'POST /api/session': 'Says a passphrase, with a name or without, or follows a link',
   'DELETE /api/session': 'Leaves the books',
+  'GET /api/session/visits': 'Who is in now',
+  'DELETE /api/session/visits/{visitId}': 'Ends a visit',
   'POST /api/demo-garden': 'Makes the demo garden anew',
 };

@@ -5,7 +5,7 @@ import { Hono, type Context, type MiddlewareHandler } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import { login, type Login, type Visitor } from '../../contract/people.ts';
 import type { AppContext } from '../app-context.ts';
-import { invalid, ProblemError } from '../problems.ts';
+import { invalid, notFound, ProblemError } from '../problems.ts';
 import { requireRight } from '../rights.ts';
 import { inTheNameOf } from '../visitor.ts';
 import { body } from './validated.ts';
@@ -89,6 +89,11 @@ export const sessionRoutes = ({ access, trustsProxy = false }: AppContext) =>
       const visitor = access.visitorOf(admission.token) ?? null;
       const state: SessionState = { isNeeded: true, isAdmitted: true, visitor };
       return c.json(state, 200);
+    })
+    .get('/visits', (c) => c.json({ visits: access?.visits(tokenIn(c)) ?? [] }, 200))
+    .delete('/visits/:visitId', (c) => {
+      if (!access?.end(c.req.param('visitId'))) throw notFound('visit');
+      return c.body(null, 204);
     })
     .delete('/', (c) => {
       access?.dismiss(tokenIn(c));

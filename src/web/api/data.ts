@@ -3,7 +3,7 @@ import type { Login } from '../../contract/people.ts';
 import type { ImportReport, ImportRequest } from '../../contract/imports.ts';
 import type { GardenRecord } from '../../records/garden.ts';
 import type { StationReading } from '../../contract/weather-station.ts';
-import { bodyOf, client } from './client.ts';
+import { answered, bodyOf, client } from './client.ts';
 
 const { gardens, imports, backups, session, instruments } = client.api;
 
@@ -99,6 +99,15 @@ export const sessionQuery = () =>
 
 /** Comes in as the keeper of the books, under a name, or by a link. */
 export const useComeIn = () => useRefreshing((login: Login) => bodyOf(session.$post({ json: login })));
+
+/** Who is in now. */
+export const visitsQuery = () =>
+  queryOptions({ queryKey: ['session', 'visits'], queryFn: () => bodyOf(session.visits.$get()) });
+
+export const useEndVisit = () =>
+  useRefreshing(async (visitId: string) => {
+    await answered(session.visits[':visitId'].$delete({ param: { visitId } }));
+  });
 
 export const useLeave = () =>
   useRefreshing(async () => {

@@ -2,9 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Input, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import { ROLES, SHORTEST_PASSPHRASE, type Person, type Role } from '../../../contract/people.ts';
-import { dayOf, shortDate } from '../../../words/dates.ts';
+import { counted } from '../../../words/counted.ts';
+import { dayOf, instantWords, shortDate } from '../../../words/dates.ts';
 import { ROLE_WORDS } from '../../../words/people-words.ts';
-import { sessionQuery } from '../../api/data.ts';
+import { sessionQuery, useEndVisit, visitsQuery } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { peopleQuery, useChangePerson, useLetIn, useLetInNoMore, useMakeLink } from '../../api/people.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
@@ -44,6 +45,7 @@ export function People({ gardenId }: { readonly gardenId: string }) {
           <PersonLine key={person.id} person={person} />
         ))}
       </ul>
+      {session?.isNeeded === true && session.visitor?.role === 'keeper' && <Visits />}
       {adding === null && (
         <div className="band-foot">
           <Button onClick={() => setAdding('person')}>Let somebody in</Button>
@@ -53,6 +55,43 @@ export function People({ gardenId }: { readonly gardenId: string }) {
       {adding === 'person' && <NewPerson gardenId={gardenId} onClose={close} />}
       {adding === 'link' && <NewLink gardenId={gardenId} onClose={close} />}
     </section>
+  );
+}
+
+/** Who is in now, each to be ended. */
+function Visits() {
+  const { data } = useQuery(visitsQuery());
+  const end = useEndVisit();
+  const showFailure = useFailureNotice();
+  if (!data || data.visits.length === 0) return null;
+  return (
+    <details className="data-visits">
+      <summary>In now: {counted(data.visits.length, 'visit')}</summary>
+      <ul className="plain-list data-people">
+        {data.visits.map(({ id, name, since, lastSeenAt, isOwn }) => (
+          <li key={id}>
+            <span>
+              {name ?? 'The keeper of the books'}
+              {isOwn && ', on this device'}
+              <span className="soft">
+                {' '}
+                since {instantWords(since)}, last seen {instantWords(lastSeenAt)}
+              </span>
+            </span>
+            {!isOwn && (
+              <Button
+                size="small"
+                onClick={() =>
+                  end.mutate(id, { onError: (failure) => showFailure('The visit goes on.', failure) })
+                }
+              >
+                End this visit
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 
