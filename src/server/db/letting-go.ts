@@ -69,11 +69,11 @@ function dropBeds(db: Database, before: string): number {
 
 /** What was said earlier, and who said it, of records that are gone. */
 function dropTraces(db: Database): void {
-  for (const [table, book] of Object.entries(BOOK_OF_TABLE)) {
-    const isGone = `record_id NOT IN (SELECT id FROM ${table})`;
-    db.prepare(`DELETE FROM earlier WHERE book = @book AND ${isGone}`).run({ book });
-    db.prepare(`DELETE FROM signature WHERE record_table = @table AND ${isGone}`).run({ table });
-  }
+  const isGone = (table: string) => `record_id NOT IN (SELECT id FROM ${table})`;
+  for (const [table, book] of Object.entries(BOOK_OF_TABLE))
+    db.prepare(`DELETE FROM earlier WHERE book = @book AND ${isGone(table)}`).run({ book });
+  for (const table of [...MARKED, 'bed'])
+    db.prepare(`DELETE FROM signature WHERE record_table = @table AND ${isGone(table)}`).run({ table });
 }
 
 /** What went for good. */

@@ -75,9 +75,8 @@ function partnerFor(
 function composted(scene: Scene): Way | null {
   const partner = partnerFor(scene);
   if (!partner) return null;
-  const { prefix, from, lotId, bed, question, findMaterial, material } = scene;
+  const { prefix, from, lotId, bed, amountL, findMaterial, material } = scene;
   const heapId = `${prefix}-heap`;
-  const stuffL = question.amountL;
   const made = {
     ...NO_RECORDS,
     lots: [
@@ -85,7 +84,7 @@ function composted(scene: Scene): Way | null {
         form: 'heap',
         keeping: 'covered',
         isTurned: true,
-        isHot: stuffL + partner.volumeL >= LITRES_PER_CUBIC_METRE,
+        isHot: amountL + partner.volumeL >= LITRES_PER_CUBIC_METRE,
       }),
     ],
     movements: [
@@ -96,7 +95,7 @@ function composted(scene: Scene): Way | null {
         date: isoDateOf(from),
         lotId: heapId,
         ingredients: [
-          { lotId, materialId: null, amount: stuffL, unit: 'litre' as const },
+          { lotId, materialId: null, amount: amountL, unit: 'litre' as const },
           { lotId: null, materialId: partner.materialId, amount: partner.volumeL, unit: 'litre' as const },
         ],
         waterL: 0,
@@ -117,9 +116,9 @@ function composted(scene: Scene): Way | null {
     part: 'compost',
   });
   if (!laid) return null;
-  const heapKg = cubicMeters(stuffL) * material.bulkDensityKgPerM3 + partner.massFreshKg;
+  const heapKg = cubicMeters(amountL) * material.bulkDensityKgPerM3 + partner.massFreshKg;
   const making = effortFor(
-    { massFreshKg: heapKg, volumeL: stuffL + partner.volumeL, dugDepthCm: 0 },
+    { massFreshKg: heapKg, volumeL: amountL + partner.volumeL, dugDepthCm: 0 },
     bed.areaM2,
   );
   const { nitrogenG } = blend([
@@ -132,7 +131,7 @@ function composted(scene: Scene): Way | null {
       {
         code: 'makeHeap',
         day: from,
-        amountL: stuffL,
+        amountL,
         partnerId: partner.materialId,
         partnerL: partner.volumeL,
         turns: TURNS,
@@ -157,23 +156,23 @@ function pathFirst(scene: Scene): Way | null {
     records: withWay(scene.records, records),
   });
   if (!laid) return null;
-  const stuffL = scene.question.amountL;
-  const massFreshKg = cubicMeters(stuffL) * scene.material.bulkDensityKgPerM3;
+  const amountL = scene.amountL;
+  const massFreshKg = cubicMeters(amountL) * scene.material.bulkDensityKgPerM3;
   return wayOf(scene, 'pathFirst', {
     laid,
     records,
-    steps: [{ code: 'layOnPath', day: scene.from, bedId: path.id, amountL: stuffL }],
-    efforts: [effortFor({ massFreshKg, volumeL: stuffL, dugDepthCm: 0 }, path.areaM2)],
+    steps: [{ code: 'layOnPath', day: scene.from, bedId: path.id, amountL }],
+    efforts: [effortFor({ massFreshKg, volumeL: amountL, dugDepthCm: 0 }, path.areaM2)],
     hours: LIFTING_H_PER_M3 * cubicMeters(laid.laidL),
   });
 }
 
 /** Burnt to char in a trench, and dug in with compost. */
 function charred(scene: Scene): Way | null {
-  const { material, from, bed, prefix, question, findMaterial, lotId } = scene;
+  const { material, from, bed, prefix, amountL, findMaterial, lotId } = scene;
   if (material.kind !== 'wood' || material.particleSize === 'fine') return null;
   const { yieldShare, charTemperature } = BURN_METHOD_FACTS.trench;
-  const woodKg = cubicMeters(question.amountL) * material.bulkDensityKgPerM3;
+  const woodKg = cubicMeters(amountL) * material.bulkDensityKgPerM3;
   const charDryKg = woodKg * (1 - material.moistureFractionWetBasis) * ((yieldShare[0] + yieldShare[1]) / 2);
   const char = findMaterial('biochar_raw')!;
   const { moistureFractionWetBasis } = char;
@@ -190,7 +189,7 @@ function charred(scene: Scene): Way | null {
         state: 'planned' as const,
         date: isoDateOf(from),
         lotId: charLotId,
-        feedstock: [{ lotId, materialId: null, amount: question.amountL, unit: 'litre' as const }],
+        feedstock: [{ lotId, materialId: null, amount: amountL, unit: 'litre' as const }],
         charTemperature,
         yield: { amount: charL, unit: 'litre' as const, moistureFractionWetBasis },
         unburntShare: 0,
@@ -218,11 +217,11 @@ function charred(scene: Scene): Way | null {
   return wayOf(scene, 'charred', {
     laid,
     records: { ...burnt, entries: [compost.entry] },
-    steps: [{ code: 'burn', day: from, amountL: question.amountL, charL }, compost.step],
+    steps: [{ code: 'burn', day: from, amountL, charL }, compost.step],
     efforts: [
       effortFor({ massFreshKg: compost.massFreshKg, volumeL: compost.laidL, dugDepthCm: 0 }, bed.areaM2),
     ],
-    hours: BURNING_H_PER_M3 * cubicMeters(question.amountL),
+    hours: BURNING_H_PER_M3 * cubicMeters(amountL),
   });
 }
 

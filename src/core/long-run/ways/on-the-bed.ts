@@ -108,10 +108,10 @@ const simple = (scene: Scene, code: WayCode, placed: Placed = {}): Way | null =>
 
 /** The stuff in a pile of its own, so that what else comes and goes where it lies changes nothing. */
 export function setAside(scene: Scene): { readonly lotId: string; readonly records: WayRecords } {
-  const { prefix, from, lotId, question } = scene;
+  const { prefix, from, lotId, amountL } = scene;
   const aside = `${prefix}-aside`;
   const date = isoDateOf(from);
-  const moved = { amount: question.amountL, unit: 'litre' as const, toLotId: aside };
+  const moved = { amount: amountL, unit: 'litre' as const, toLotId: aside };
   return {
     lotId: aside,
     records: {
@@ -127,7 +127,7 @@ function waited(scene: Scene, code: WayCode, day: DayNumber): Way | null {
   if (day - scene.from < WORTH_WAITING_DAYS) return null;
   const { lotId, records } = setAside(scene);
   const laid = layStuff(scene, { day, lotId, share: 1, records: withWay(scene.records, records) });
-  const step = { code: 'setAside' as const, day: scene.from, amountL: scene.question.amountL };
+  const step = { code: 'setAside' as const, day: scene.from, amountL: scene.amountL };
   return laid && wayOf(scene, code, { laid, records, steps: [step] });
 }
 

@@ -43,7 +43,8 @@ export interface Scene {
   readonly from: DayNumber;
   readonly spring: DayNumber;
   readonly lotId: string;
-  /** What is asked about, as a share of what will lie in the pile then. */
+  /** What is asked about, but no more than will lie in the pile then; the same as a share of that. */
+  readonly amountL: number;
   readonly share: number;
   readonly materialId: string;
   readonly material: Material;
@@ -109,7 +110,8 @@ export function sceneOf(
   const material = findMaterial(materialId, from);
   if (!material) throw new InputError(['from', 'lotId'], 'namesNone', { what: 'material', got: materialId });
   const figures = figuresOf(contents);
-  const share = Math.min(1, question.amountL / figures.volumeL);
+  const amountL = wholeTenths(Math.min(question.amountL, figures.volumeL));
+  const share = Math.min(1, amountL / figures.volumeL);
   return {
     records,
     question,
@@ -119,6 +121,7 @@ export function sceneOf(
     from,
     spring: plantableFrom({ until: 'spring' }, from, isSouthern(kept.garden.climate))!,
     lotId,
+    amountL,
     share,
     materialId,
     material,

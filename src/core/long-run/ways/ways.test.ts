@@ -95,6 +95,31 @@ describe('the ways there are', () => {
     expect(onTop.steps.at(-1)).toMatchObject({ code: 'lay', thicknessCm: onTop.laidL / 50 });
   });
 
+  it('take all there is when more is asked for', () => {
+    const lot = { id: 'pile', name: 'Pile', form: 'pile', keeping: 'open', isTurned: false, isHot: false };
+    const came = {
+      id: 'came',
+      type: 'receive',
+      state: 'laid',
+      date: '2026-09-01',
+      lotId: 'pile',
+      amount: 200,
+    };
+    const dry = { moistureFractionWetBasis: null, bulkDensityKgPerM3: null, seasonedMonths: 0 };
+    const movements = [{ ...came, unit: 'litre', materialId: 'leaves_mixed', ...dry }];
+    const withPile = { ...records, lots: [lot], movements } as unknown as GardenRecords;
+    const asked = { bedId: 'bed', from: { lotId: 'pile' }, amountL: 1000 };
+    const { scene, ways } = proposeWays(withPile, asked, {
+      todayIso: AUTUMN,
+      memory: emptyMemory(),
+      prefix: 'w',
+    });
+    expect(scene.amountL).toBeLessThanOrEqual(200);
+    for (const { laidL, code } of ways.filter((way) => way.code !== 'composted')) {
+      expect([code, laidL <= 200]).toEqual([code, true]);
+    }
+  });
+
   it('refuse what cannot be asked, by its field', () => {
     expect(() => proposed({ ...load('chips_branch', 400), bedId: 'nowhere' })).toThrow(/bedId/);
     expect(() => proposed(load('chips_branch', 0))).toThrow(/amountL/);

@@ -37,7 +37,7 @@ export function DataPage() {
           </p>
         </div>
         <div className="actions">
-          <Leave />
+          {isKeeper && <Leave />}
           {isOwner && (
             <Button disabled={!isSound || isReading} onClick={() => setReading(true)}>
               Bring something in

@@ -7,8 +7,9 @@ import { readQuantity, typedFrom, type Reader, type TypedQuantity } from '../../
 export const LOAD_TO_COME = 'load to come';
 /** Proposed at first: eight centimeters over the bed, as chips are laid. */
 const FIRST_L_PER_M2 = 80;
-/** A rounding up of all that is there takes no more than that. */
 const MOST_L = 1_000_000;
+/** Whoever means all of a pile may round it up. */
+const ROUNDED_UP = 1.01;
 
 export interface WaysForm {
   readonly lotId: string;
@@ -54,16 +55,13 @@ export function readWays(
   room: Room,
   reader: Reader,
 ): { readonly asked: WayQuestion | null; readonly trouble: string | undefined } {
-  const read = readQuantity(
-    shownAmount(form, room, reader),
-    { quantity: 'volume', above: 0, max: MOST_L },
-    reader,
-  );
+  const isLoad = form.lotId === LOAD_TO_COME;
+  // Nobody has typed anything, and it is not known yet what is in the pile, or nothing is.
+  if (!isLoad && form.amount === null && room.inPileL === null) return { asked: null, trouble: undefined };
+  const max = isLoad || room.inPileL === null ? MOST_L : room.inPileL * ROUNDED_UP;
+  const read = readQuantity(shownAmount(form, room, reader), { quantity: 'volume', above: 0, max }, reader);
   const amountL = read.ok ? read.value : null;
-  const from =
-    form.lotId === LOAD_TO_COME
-      ? { materialId: form.materialId, arrivesOn: form.arrivesOn }
-      : { lotId: form.lotId };
+  const from = isLoad ? { materialId: form.materialId, arrivesOn: form.arrivesOn } : { lotId: form.lotId };
   return {
     asked: amountL === null || form.bedId === '' ? null : { bedId: form.bedId, from, amountL },
     trouble: quantityTrouble(read),
