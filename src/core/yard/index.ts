@@ -93,7 +93,14 @@ export type { BurnResult } from './stock/movements.ts';
 export { nearestMaterialId } from './stock/nearest-material.ts';
 export { overPromisedL } from './stock/promises.ts';
 export { proveInSteps, proveStock } from './stock/prove-stock.ts';
-export { type LotHistory, type StockBooks, type StockRun, carryOut, runStock } from './stock/run-stock.ts';
+export {
+  type LotHistory,
+  type StockBooks,
+  type StockRun,
+  carryOut,
+  contentsOfLotOn,
+  runStock,
+} from './stock/run-stock.ts';
 export { type Ripeness, type TimelinePoint, lotTimeline } from './stock/lot-timeline.ts';
 export { type StockMemory, emptyMemory } from './stock/stock-memory.ts';
 export { type TakenForBed, lotsNamedBy } from './stock/stock-steps.ts';

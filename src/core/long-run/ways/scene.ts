@@ -21,10 +21,10 @@ import {
 import {
   type LotContents,
   type StockMemory,
+  contentsOfLotOn,
   figuresOf,
   isEmpty,
   nearestMaterialId,
-  runStock,
 } from '../../yard/index.ts';
 import type { WayQuestion, WayRecords, WayStep } from './way.ts';
 
@@ -80,8 +80,7 @@ export function contentsOn(
   records: GardenRecords,
   { lotId, day }: { readonly lotId: string; readonly day: DayNumber },
 ): LotContents | undefined {
-  const run = runStock(stockBooksOf(records), findMaterial, { until: day, withPlans: true, memory });
-  const contents = run.lots.get(lotId)?.contents;
+  const contents = contentsOfLotOn(stockBooksOf(records), findMaterial, { lotId, day, memory });
   return contents && !isEmpty(contents) ? contents : undefined;
 }
 

@@ -11,6 +11,7 @@ import {
   bedScenario,
   booksOfBed,
   planOfBed,
+  takenByBed,
   waterSavedMm,
 } from '../../bed/index.ts';
 import type { School } from '../../../records/vocabulary.ts';
@@ -80,13 +81,16 @@ export interface WeighSetting {
   readonly school?: School;
 }
 
+/** What is written of a bed, with what the stock gives it: most of that is worked out already. */
+const booksIn =
+  ({ memory }: Scene) =>
+  (records: GardenRecords, bedId: string) =>
+    booksOfBed(records, bedId, (all, id) => takenByBed(all, id, memory));
+
 /** A bed over the years as its books stand, with what grew last year grown again. */
-export function yearsScenarioOf(
-  { findMaterial, today }: Scene,
-  records: GardenRecords,
-  bedId: string,
-): BedScenario {
-  const books = booksAsPlanned(booksOfBed(records, bedId)!, { findMaterial, today, years: WAY_YEARS });
+export function yearsScenarioOf(scene: Scene, records: GardenRecords, bedId: string): BedScenario {
+  const { findMaterial, today } = scene;
+  const books = booksAsPlanned(booksIn(scene)(records, bedId)!, { findMaterial, today, years: WAY_YEARS });
   return bedScenario({ books, findMaterial, today, endDay: endOfYears(today, WAY_YEARS) });
 }
 
@@ -96,7 +100,8 @@ function bedWith(
   setting: WeighSetting,
 ): BedOutcome {
   const { todayIso, keeper, school } = setting;
-  const planned = planOfBed({ records, bedId, todayIso, keeper, ...(school ? { school } : {}) })!;
+  const booksOf = booksIn(scene);
+  const planned = planOfBed({ records, bedId, todayIso, keeper, booksOf, ...(school ? { school } : {}) })!;
   const scenario = yearsScenarioOf(scene, records, bedId);
   const { points, largestRelativeError } = runYears(scenario, scene.today, WAY_YEARS);
   const worst = Math.max(largestRelativeError, planned.projection.largestRelativeError);

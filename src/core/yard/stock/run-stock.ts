@@ -83,17 +83,41 @@ export function runStock(books: StockBooks, findMaterial: FindMaterial, options:
   const { until, memory = emptyMemory() } = options;
   const carriedOut = carryOut(books, findMaterial, { ...options, memory });
   const setting = settingOf(books, options, memory);
-  const toTheEnd: Pick<Step, 'day' | 'what' | 'run'> = {
-    day: until,
-    what: `until ${until}`,
-    run: ({ lots }) => lots.forEach((lot) => bringTo(lot, until, setting)),
-  };
+  const toTheEnd = bringingTo(until, setting);
   for (const lot of carriedOut.lots.values()) doStep(toTheEnd, [lot], { setting, memory });
   endRun(memory);
   return {
     ...carriedOut,
     lots: new Map([...carriedOut.lots].map(([id, lot]) => [id, historyOf(wholeLot(lot), until)])),
   };
+}
+
+/** A step that does nothing but follow lots to the morning of a day. */
+const bringingTo = (day: DayNumber, setting: StockSetting): Pick<Step, 'day' | 'what' | 'run'> => ({
+  day,
+  what: `until ${day}`,
+  run: ({ lots }) => lots.forEach((lot) => bringTo(lot, day, setting)),
+});
+
+/**
+ * What lies in one lot on the morning of a day, plans carried out; the others are followed no further than it needs. Undefined when
+ * there is no such lot. Throws as `runStock` does.
+ */
+export function contentsOfLotOn(
+  books: StockBooks,
+  findMaterial: FindMaterial,
+  {
+    lotId,
+    day,
+    memory = emptyMemory(),
+  }: { readonly lotId: string; readonly day: DayNumber; readonly memory?: StockMemory },
+): LotContents | undefined {
+  const options = { until: day, withPlans: true, memory };
+  const lot = carryOut(books, findMaterial, options).lots.get(lotId);
+  if (!lot) return undefined;
+  const setting = settingOf(books, options, memory);
+  doStep(bringingTo(day, setting), [lot], { setting, memory });
+  return lot.version.lot.contents;
 }
 
 /** The postings before `until`, carried out one by one, and no lot followed further than that. Throws as `runStock` does. */
