@@ -128,6 +128,7 @@ export function accessBy(
       const found = await known(login);
       if (!found) return { outcome: 'wrong' };
       forget();
+      for (const [digest, session] of sessions) if (isOver(session)) sessions.delete(digest);
       const token = newToken();
       const now = new Date().toISOString();
       const times = { until: clock() + SESSION_MS, since: now, lastSeenAt: now };

@@ -1,6 +1,5 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
-import { once } from 'node:events';
 import { Worker } from 'node:worker_threads';
 import { ProblemError } from './problems.ts';
 
@@ -22,21 +21,23 @@ export interface HeavyThread<Api> {
   readonly end: () => void;
 }
 
-/** A thread while it runs: what is asked of it, and its end, which settles all that was asked. */
+/** A thread while it runs, and whoever waits for an answer of it: they hear when it ends. */
 function startThread<Api>(program: string, memoryMb: number) {
   const worker = new Worker(program, { resourceLimits: { maxOldGenerationSizeMb: memoryMb } });
   // Whoever ends the server does not wait for it.
   worker.unref();
+  const waiting = new Set<(problem: ProblemError) => void>();
+  // Its end follows, and tells those who wait.
+  worker.on('error', () => undefined);
+  worker.on('exit', () => {
+    for (const giveUp of waiting) giveUp(tooMuch(`${TRY_LATER} The thread that worked it out was ended.`));
+  });
   const api = wrap<Api>(nodeEndpoint(worker));
-  const died = once(worker, 'exit').then(
-    () => new Error('the thread ended'),
-    (error: unknown) => error,
-  );
   const end = () => {
     api[releaseProxy]();
     void worker.terminate();
   };
-  return { api, died, end };
+  return { api, waiting, end };
 }
 
 /**
@@ -56,23 +57,26 @@ export function heavyThread<Api>(program: string, limits: ThreadLimits): HeavyTh
 
   async function answerOf<Answer>(question: (api: Remote<Api>) => Promise<Answer>): Promise<Answer> {
     const asks = (thread ??= startThread<Api>(program, limits.memoryMb));
-    let late: NodeJS.Timeout | undefined;
-    const tooLate = new Promise<never>((_, reject) => {
-      late = setTimeout(
+    let forget = () => {};
+    const answer = new Promise<Answer>((resolve, reject) => {
+      const late = setTimeout(
         () => reject(tooMuch(`${TRY_LATER} It was given up after ${limits.answerMs / 1000} seconds.`)),
         limits.answerMs,
       );
-    });
-    const dead = asks.died.then(() => {
-      throw tooMuch(`${TRY_LATER} The thread that worked it out was ended.`);
+      asks.waiting.add(reject);
+      forget = () => {
+        clearTimeout(late);
+        asks.waiting.delete(reject);
+      };
+      question(asks.api).then(resolve, reject);
     });
     try {
-      return await Promise.race([question(asks.api), tooLate, dead]);
+      return await answer;
     } catch (error) {
       if (error instanceof ProblemError && thread === asks) end();
       throw error;
     } finally {
-      clearTimeout(late);
+      forget();
     }
   }
 
