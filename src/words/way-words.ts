@@ -86,6 +86,18 @@ export function decidedWords({ first, second, by, against }: Decided): string {
   return `${leader} comes before ${next} because ${AHEAD_WORDS[by]}. ${but}`;
 }
 
+/** From when something can go in. */
+export function fromWhenWords(day: DayNumber | null, today: DayNumber): string {
+  if (day === null) return 'no day found in a year';
+  return day <= today ? 'now' : dateNear(day, today);
+}
+
+/** Less than this is none, g. */
+const LEAST_TO_ADD_G = 0.5;
+
+export const toAddWords = (nitrogenG: number, measures: Measures): string =>
+  nitrogenG < LEAST_TO_ADD_G ? 'none' : measures.nitrogen(nitrogenG);
+
 /** A figure beyond leaving the stuff where it is: so much more, or less. */
 export function beyondWords(value: number, figure: (amount: number) => string, least: number): string {
   if (Math.abs(value) < least) return 'as without it';

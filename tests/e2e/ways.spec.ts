@@ -68,6 +68,10 @@ test('a pile and a bed: ways side by side, weighed by what matters, one of them 
   });
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(async () => expect(await plansOf()).toEqual(before)).toPass();
+  // What was taken back can be planned again.
+  await expect(decided(page)).toBeVisible();
+  await page.getByRole('article').first().getByRole('button', { name: 'Make it the plan' }).click();
+  await expect(page.getByText('is the plan; the calendar has its days.').last()).toBeVisible();
 });
 
 test('a load that is still to come is weighed too, and planned with its arrival', async ({ page }) => {

@@ -312,7 +312,7 @@ export const choicesQuery = (question: BedQuestion) =>
 /** Which ways there are to use some stuff for a bed. */
 export const waysQuery = (asked: WaysAsked) =>
   queryOptions({
-    queryKey: ['ways', asked.question, [asked.asked, asked.prices]] as Asked,
+    queryKey: ['ways', asked.question, [asked.asked, asked.prices, asked.prefix]] as Asked,
     queryFn: ({ signal }) => drawing(signal, (core) => core.ways(asked)),
     ...FOREVER,
   });
@@ -320,7 +320,7 @@ export const waysQuery = (asked: WaysAsked) =>
 /** What one of them comes to; both threads weigh, so that the first ones are there soon. */
 export const wayQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
   queryOptions({
-    queryKey: ['way', asked.question, [asked.asked, asked.prices, code]] as Asked,
+    queryKey: ['way', asked.question, [asked.asked, asked.prices, asked.prefix, code]] as Asked,
     queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.way(asked, code)),
     ...FOREVER,
     placeholderData: (): undefined => undefined,
@@ -329,7 +329,7 @@ export const wayQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
 /** What all ways come to by one of the schools. */
 export const waySchoolQuery = (asked: WaysAsked, school: School, turn: number) =>
   queryOptions({
-    queryKey: ['ways by school', asked.question, [asked.asked, asked.prices, school]] as Asked,
+    queryKey: ['ways by school', asked.question, [asked.asked, asked.prices, asked.prefix, school]] as Asked,
     queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.waySchools(asked, school)),
     ...FOREVER,
   });
@@ -337,7 +337,7 @@ export const waySchoolQuery = (asked: WaysAsked, school: School, turn: number) =
 /** The same as things may be; after all that is waited for. */
 export const wayDrawsQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
   queryOptions({
-    queryKey: ['way-as-may-be', asked.question, [asked.asked, code]] as Asked,
+    queryKey: ['way-as-may-be', asked.question, [asked.asked, asked.prefix, code]] as Asked,
     queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.wayDraws(asked, code)),
     ...FOREVER,
     placeholderData: (): undefined => undefined,

@@ -5,7 +5,7 @@ import { spreadOf } from '../years/years-range.ts';
 import type { WayAim } from './rank.ts';
 import { type Scene, withWay } from './scene.ts';
 import type { Way } from './way.ts';
-import { LOSS_YEARS, WAY_YEARS, wayRecords, yearsScenarioOf } from './weigh.ts';
+import { lostIn, lostOnTheWay, WAY_YEARS, wayRecords, yearsScenarioOf } from './weigh.ts';
 
 /** Draws of each way: few, because all ways share them, and what counts is how they differ. */
 export const WAY_DRAWS = 16;
@@ -49,7 +49,7 @@ export function wayDrawer(scene: Scene): (way: Way, number: number) => DrawnWay 
     const wanted = total(own.slice(1, 3).map(({ cropWantG }) => cropWantG));
     return {
       soilKg: beyond(soilG) / GRAMS_PER_KG,
-      lostG: Math.max(0, way.nitrogenInG - way.nitrogenLaidG) + beyond(lostIn),
+      lostG: lostOnTheWay(way) + beyond(lostIn),
       missedShare: wanted > 0 ? total(own.slice(1, 3).map(({ cropMissedG }) => cropMissedG)) / wanted : 0,
     };
   };
@@ -57,8 +57,6 @@ export function wayDrawer(scene: Scene): (way: Way, number: number) => DrawnWay 
 
 const soilG = (points: readonly RunYear[]): number =>
   points.at(-1)!.humusCarbonG + points.at(-1)!.lastingCharG[1];
-const lostIn = (points: readonly RunYear[]): number =>
-  total(points.slice(1, LOSS_YEARS + 1).map(({ nitrogenLostG }) => nitrogenLostG));
 
 /** Within which what was drawn lies eight times out of ten. */
 export interface WaySpread {

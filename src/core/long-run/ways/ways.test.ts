@@ -155,6 +155,15 @@ describe('fresh sawdust in autumn, for a bed that is sown in spring', () => {
   });
 });
 
+describe('a way to another bed', () => {
+  it('counts there what it changes, and what speaks against it there', () => {
+    const { outcomes } = weighed({ ...load('chips_branch', 300), bedId: 'bed' });
+    const [elsewhere, inAYear] = [of(outcomes, 'elsewhere'), of(outcomes, 'onTopInAYear')];
+    expect(elsewhere.conflicts.map(({ code }) => code)).toContain('mulchOnTrunk');
+    expect(elsewhere.nitrogenToAddG).toBeLessThanOrEqual(inAYear.nitrogenToAddG + 1);
+  });
+});
+
 describe('a load of manure', () => {
   const { outcomes } = weighed(load('cattle_fym', 150));
   it('is held against harvests and guide values, and loses some of its nitrogen in a heap', () => {

@@ -26,7 +26,7 @@ export const WAY_YEARS = 20;
 /** Years after which the organic matter is told. */
 export const TOLD_AFTER_YEARS = [1, 5, 20] as const;
 /** Nitrogen is counted as lost over so many years: by then what is fresh has done its worst. */
-export const LOSS_YEARS = 3;
+const LOSS_YEARS = 3;
 const YEAR_DAYS = 365;
 /** Weeds stay down under a layer so thick, cm (common practice, no source). */
 const COVERS_FROM_CM = 5;
@@ -35,9 +35,9 @@ const GRAMS_PER_KG = 1000;
 /** What a way comes to for a garden. Whole beds; what is beyond leaving the stuff where it is says so. */
 export interface WayOutcome {
   readonly way: Way;
-  /** Quick nitrogen that the plans of the beds ask for in the next fifteen months, g. */
+  /** Quick nitrogen that the plan of the bed asks for in the next fifteen months, and what is more or less where else the way leads, g. */
   readonly nitrogenToAddG: number;
-  /** Days that crops of the bed stand pale, added up over its crops. */
+  /** Days that crops of the bed stand pale, added up over its crops, and what is more or less where else the way leads. */
   readonly paleDays: number;
   /** What its crops miss for good if nothing is fed, as a share of what they want; 0 where nothing grows. */
   readonly missedShare: number;
@@ -111,8 +111,16 @@ function bedWith(
 const dosesG = ({ planned, areaM2 }: BedOutcome): number =>
   areaM2 * total((planned.standing.feeding?.doses ?? []).map(({ nitrogenGPerM2 }) => nitrogenGPerM2));
 
-const lostG = ({ years, areaM2 }: BedOutcome): number =>
-  areaM2 * total(years.slice(1, LOSS_YEARS + 1).map(({ nitrogenLostG }) => nitrogenLostG));
+/** What a square meter loses while it counts, g N. */
+export const lostIn = (years: readonly RunYear[]): number =>
+  total(years.slice(1, LOSS_YEARS + 1).map(({ nitrogenLostG }) => nitrogenLostG));
+
+/** What is lost before anything lies on a bed, g N. */
+export const lostOnTheWay = ({ nitrogenInG, nitrogenLaidG }: Way): number =>
+  Math.max(0, nitrogenInG - nitrogenLaidG);
+
+const paleDaysOf = ({ planned }: BedOutcome): number =>
+  total(planned.standing.prospects.map(({ paleDays }) => paleDays));
 
 /** Stretches of the first year between two looks, with the layer that lies then. */
 function coveredTimes({ samples }: BedProjection, today: DayNumber) {
@@ -154,19 +162,22 @@ export function weighWay(
     before: left(bedId),
   }));
   const own = beds[0].now;
+  /** Of the bed itself, and of the other what the way changes there. */
+  const withOthers = (read: (one: BedOutcome) => number) =>
+    Math.max(0, read(own) + total(beds.slice(1).map(({ now, before }) => read(now) - read(before))));
   const beyond = (read: (one: BedOutcome) => number) =>
     total(beds.map(({ now, before }) => read(now) - read(before)));
   const { plan, standing, projection } = own.planned;
   const dates = (start: string) => plan.planting.find((one) => one.start === start)?.day ?? null;
   const wanted = total(standing.prospects.map(({ demandG }) => demandG));
-  const nitrogenToAddG = total(beds.map(({ now }) => dosesG(now)));
+  const nitrogenToAddG = withOthers(dosesG);
   const last = (one: BedOutcome) => one.years.at(-1)!;
   const p = withOverrides();
   const ownIds = new Set(way.records.entries.map(({ id }) => id));
   return {
     way,
     nitrogenToAddG,
-    paleDays: total(standing.prospects.map(({ paleDays }) => paleDays)),
+    paleDays: withOthers(paleDaysOf),
     missedShare: wanted > 0 ? total(standing.prospects.map(({ shortG }) => shortG)) / wanted : 0,
     plantFrom: dates('transplants'),
     sowFrom: dates('seedlings'),
@@ -179,12 +190,12 @@ export function weighWay(
         .filter(({ mulchCm }) => mulchCm >= COVERS_FROM_CM)
         .map(({ fromDay, untilDay }) => untilDay - fromDay),
     ),
-    nitrogenLostG: Math.max(0, way.nitrogenInG - way.nitrogenLaidG) + beyond(lostG),
+    nitrogenLostG: lostOnTheWay(way) + beyond(({ years, areaM2 }) => areaM2 * lostIn(years)),
     limits: beds.flatMap(({ now, before }) =>
       passedFurther(now.planned.plan.limits, before.planned.plan.limits),
     ),
-    conflicts: plan.conflicts.filter((one) => namesAny(one, ownIds)),
-    waits: plan.waits.filter((one) => namesAny(one, ownIds)),
+    conflicts: beds.flatMap(({ now }) => now.planned.plan.conflicts).filter((one) => namesAny(one, ownIds)),
+    waits: beds.flatMap(({ now }) => now.planned.plan.waits).filter((one) => namesAny(one, ownIds)),
     money: moneyOf(setting.prices, nitrogenToAddG, way.hours),
     largestRelativeError: Math.max(...beds.map(({ now }) => now.largestRelativeError)),
   };

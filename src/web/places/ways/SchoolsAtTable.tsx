@@ -2,10 +2,9 @@ import { useQueries } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type AimWeights, rankWays, type WayOutcome } from '../../../core/long-run/index.ts';
 import { SCHOOLS } from '../../../records/vocabulary.ts';
-import { dateNear } from '../../../words/dates.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { SAME_PHYSICS, schoolWords } from '../../../words/school-words.ts';
-import { WAY_WORDS } from '../../../words/way-words.ts';
+import { fromWhenWords, toAddWords, WAY_WORDS } from '../../../words/way-words.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { waySchoolQuery } from '../../worker/questions.ts';
 import type { WaysAsked } from '../../worker/ways-answers.ts';
@@ -73,12 +72,10 @@ function Pick({
   const [first] = rankWays(outcomes, weights, today).ways;
   if (!first) return null;
   const { way, nitrogenToAddG, plantFrom } = first.outcome;
-  const when =
-    plantFrom === null ? 'no day found in a year' : plantFrom <= today ? 'now' : dateNear(plantFrom, today);
   return (
     <p>
-      <strong>{WAY_WORDS[way.code]}</strong>: quick nitrogen to add{' '}
-      {nitrogenToAddG < 0.5 ? 'none' : measures.nitrogen(nitrogenToAddG)}, young plants from {when}.
+      <strong>{WAY_WORDS[way.code]}</strong>: quick nitrogen to add {toAddWords(nitrogenToAddG, measures)},
+      young plants from {fromWhenWords(plantFrom, today)}.
     </p>
   );
 }

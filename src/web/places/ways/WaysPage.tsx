@@ -50,12 +50,12 @@ function OpenWays() {
   const areaM2 = books.beds.find(({ id }) => id === form.bedId)?.areaM2 ?? 0;
   const room = { inPileL, areaM2 };
   const { asked, trouble } = readWays(form, room, reader);
-  const waysAsked = useMemo<WaysAsked | null>(
-    () => asked && { question, asked, prefix, prices: books.garden.prices ?? null },
-    // What is asked is another object at every rendering, and the same question.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [question, JSON.stringify(asked), prefix, books.garden.prices],
-  );
+  const waysAsked: WaysAsked | null = asked && {
+    question,
+    asked,
+    prefix,
+    prices: books.garden.prices ?? null,
+  };
   return (
     <div className="page ways">
       <header className="page-head">

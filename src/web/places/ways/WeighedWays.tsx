@@ -15,7 +15,7 @@ import {
 } from '../../../core/long-run/index.ts';
 import { lowered } from '../../../words/capitalized.ts';
 import { counted } from '../../../words/counted.ts';
-import { ageInWords, dateNear } from '../../../words/dates.ts';
+import { ageInWords } from '../../../words/dates.ts';
 import { conflictInWords, waitInWords } from '../../../words/conflict-words.ts';
 import { formatAtMost, formatFixed, formatPercent } from '../../../words/figures.ts';
 import { limitInWords } from '../../../words/limit-words.ts';
@@ -24,10 +24,12 @@ import {
   beatenWords,
   beyondWords,
   decidedWords,
+  fromWhenWords,
   leftWords,
   likelyWords,
   stepWords,
   sureWords,
+  toAddWords,
   WAY_WORDS,
   type WayNames,
 } from '../../../words/way-words.ts';
@@ -187,17 +189,12 @@ function Figures({
   const { way, organicMatterPct, plantFrom, sowFrom, money } = outcome;
   const soilKg = outcome.humusKg + outcome.lastingCharKg;
   const spread = draws && spreadOfWay(draws);
-  const when = (day: number | null) =>
-    day === null ? 'no day found in a year' : day <= today ? 'now' : dateNear(day, today);
   const lines: (readonly [name: string, figure: ReactNode])[] = [
-    [
-      'Quick nitrogen to add',
-      outcome.nitrogenToAddG < 0.5 ? 'none' : measures.nitrogen(outcome.nitrogenToAddG),
-    ],
+    ['Quick nitrogen to add', toAddWords(outcome.nitrogenToAddG, measures)],
     ['Pale leaves', outcome.paleDays === 0 ? 'none' : ageInWords(outcome.paleDays)],
     ['Growth lost unfed', outcome.missedShare < 0.005 ? 'none' : formatPercent(outcome.missedShare)],
-    ['Young plants from', when(plantFrom)],
-    ['Seeds from', when(sowFrom)],
+    ['Young plants from', fromWhenWords(plantFrom, today)],
+    ['Seeds from', fromWhenWords(sowFrom, today)],
     [
       `Organic matter after ${TOLD_AFTER_YEARS.join(', ')} years`,
       `${organicMatterPct.map((pct) => formatFixed(pct, 1)).join(', ')} %`,
