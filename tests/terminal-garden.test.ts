@@ -58,7 +58,7 @@ describe('the terminal on a garden file', () => {
     expect(Number(rows[10]['mineral_n.Z0'])).toBeGreaterThan(0);
   });
 
-  it('weighs the ways of using a pile as the page does, and says what is missing', () => {
+  it('weighs the ways of using a pile as the page does, and otherwise where that is asked', () => {
     const asked = [
       'ways',
       GARDEN,
@@ -80,17 +80,38 @@ describe('the terminal on a garden file', () => {
       prefix: 'page',
       prices: null,
     };
-    const onPage = proposedWays(waysAsked).ways.map(({ code }) => weighedWay(waysAsked, code));
+    const onPage = proposedWays(waysAsked).ways.map(({ key }) => weighedWay(waysAsked, key));
     expect(ways).toHaveLength(onPage.length);
     for (const { way, nitrogenLostG } of onPage) {
-      const line = ways.find((one) => one.way === way.code)!;
+      const line = ways.find((one) => one.way === way.key)!;
       expect([line.hours, line.n_lost_g]).toEqual([way.hours, nitrogenLostG]);
     }
     expect(rowsOf(vine(...asked, '--liters', '400', '--csv').stdout)).toHaveLength(ways.length);
-    expect(vine(...asked)).toMatchObject({ status: 2, stderr: expect.stringMatching(/--liters/) as string });
-    const load = ['ways', GARDEN, '--bed', bed.name, '--liters', '100', '--today', TODAY];
-    expect(vine(...load)).toMatchObject({ status: 2, stderr: expect.stringMatching(/--pile/) as string });
-    expect(vine(...load, '--material', 'leaves_mixed').status).toBe(0);
+    const load = ['ways', GARDEN, '--bed', bed.name, '--material', 'leaves_mixed', '--today', TODAY];
+    type Step = { readonly date: string; readonly thicknessCm: number };
+    const late = vine(...load, '--from', '2026-06-20', '--thick', '3').stdout;
+    const last = (JSON.parse(late) as { ways: { steps: Step[] }[] }).ways[0].steps.at(-1)!;
+    expect(last.date >= '2026-06-20').toBe(true);
+    expect(last.thicknessCm).toBeLessThanOrEqual(3);
+  });
+
+  it('compares all beds or all piles where one is not named, and says what is missing', () => {
+    const waysOf = (...args: string[]) =>
+      (
+        JSON.parse(vine('ways', GARDEN, ...args, '--today', TODAY).stdout) as {
+          ways: { bed: string; pile: string }[];
+        }
+      ).ways;
+    const anywhere = waysOf('--pile', 'hazel chips by the gate', '--liters', '200');
+    expect(new Set(anywhere.map(({ bed }) => bed)).size).toBeGreaterThan(3);
+    const anything = waysOf('--bed', 'Sawpit Corner');
+    expect(new Set(anything.map(({ pile }) => pile)).size).toBeGreaterThan(3);
+    const refused = (reason: RegExp) => ({ status: 2, stderr: expect.stringMatching(reason) as string });
+    expect(vine('ways', GARDEN)).toMatchObject(refused(/--bed/));
+    expect(vine('ways', GARDEN, '--bed', 'Sawpit Corner', '--pile', 'moon')).toMatchObject(refused(/--pile/));
+    expect(vine('ways', GARDEN, '--bed', 'Sawpit Corner', '--with', 'urine')).toMatchObject(
+      refused(/--with-liters/),
+    );
   });
 
   it('gives the years of the page, figure for figure', () => {

@@ -26,17 +26,22 @@ export interface BedInQuestion {
 
 const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
 
-/** The bed that `--bed` names; the only one there is needs no name. */
-export function bedInQuestion(file: GardenFile, args: Arguments): BedInQuestion {
-  const { bed: wanted } = args.options;
+/** The bed that `--bed` names; the only one there is needs no name. Throws UsageError when there is none. */
+export function bedNamed(
+  { beds }: GardenFile,
+  { options: { bed: wanted } }: Arguments,
+): GardenFile['beds'][number] {
   const found =
-    wanted === undefined && file.beds.length === 1
-      ? file.beds[0]
-      : file.beds.find(({ id, name }) => id === wanted || same(name, wanted ?? ''));
-  if (!found) {
-    const names = file.beds.map(({ name }) => name).join(', ');
-    throw new UsageError(`Say which bed with --bed: ${names === '' ? 'the garden has none' : names}.`);
-  }
+    wanted === undefined && beds.length === 1
+      ? beds[0]
+      : beds.find(({ id, name }) => id === wanted || same(name, wanted ?? ''));
+  if (found) return found;
+  const names = beds.map(({ name }) => name).join(', ');
+  throw new UsageError(`Say which bed with --bed: ${names === '' ? 'the garden has none' : names}.`);
+}
+
+export function bedInQuestion(file: GardenFile, args: Arguments): BedInQuestion {
+  const found = bedNamed(file, args);
   const todayIso = todayOf(args);
   const records = recordsOfFile(file);
   return {

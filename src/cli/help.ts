@@ -22,11 +22,13 @@ doses SCENARIO [--csv]                               the doses a scenario asks f
 
   Humus, char, fresh matter, nitrogen and minerals of a bed from today on, a row a year: as planned, or under a habit of
   the garden or a built-in one, such as "Compost yearly" or nothing.`,
-  ways: `ways GARDEN --bed NAME --pile NAME --liters N [--today DATE] [--csv]
-ways GARDEN --bed NAME --material ID --liters N [--today DATE] [--csv]
+  ways: `ways GARDEN --bed NAME --pile NAME [--liters N] [--today DATE] [--csv]
+ways GARDEN --bed NAME --material ID [--liters N] [--today DATE] [--csv]
 
   All sensible ways of using a pile, or a load that arrives today, for a bed: their days and amounts, what they come to, the best first
-  when all that may matter matters alike.`,
+  when all that may matter matters alike. Without --bed all beds are compared, without --pile all
+  piles; without --liters it is as much as does well there.
+  What if: --from DATE nothing before that day, --dug CM deep, --thick CM at most, --with MATERIAL --with-liters N in the heap.`,
   validate: `validate FILE [--today DATE]
 
   Checks a garden file or a scenario against its format and the model, and lists everything that is wrong.`,

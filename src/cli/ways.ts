@@ -1,9 +1,10 @@
-import { isoDateOf, type DayNumber } from '../core/ground/index.ts';
+import { dayNumberFromIso, isoDateOf, type DayNumber } from '../core/ground/index.ts';
 import { MODEL_VERSION } from '../core/model/index.ts';
 import {
   EVEN_WEIGHTS,
   type RankedWay,
   type WayQuestion,
+  type WhatIf,
   leaving,
   proposeWays,
   rankWays,
@@ -11,9 +12,10 @@ import {
 } from '../core/long-run/index.ts';
 import { emptyMemory } from '../core/yard/index.ts';
 import type { GardenFile } from '../contract/garden-file.ts';
-import { numberOption, oneWord, UsageError, type Arguments } from './arguments.ts';
+import { recordsOfFile } from '../contract/garden-records.ts';
+import { numberOption, oneWord, todayOf, UsageError, type Arguments } from './arguments.ts';
 import { gardenIn, readJson } from './files.ts';
-import { bedInQuestion } from './garden-question.ts';
+import { bedNamed } from './garden-question.ts';
 import { csvText, jsonText, rowsOf } from './output.ts';
 
 const dateOrNull = (day: DayNumber | null): string | null => (day === null ? null : isoDateOf(day));
@@ -21,11 +23,12 @@ const dateOrNull = (day: DayNumber | null): string | null => (day === null ? nul
 const NOTHING_KEPT = { find: () => undefined, keep: () => undefined };
 const PREFIX = 'way';
 
-/** The pile that `--pile` names, or a load of the material that `--material` names. */
+/** The pile that `--pile` names, or a load of the material that `--material` names; null where neither is given. */
 function sourceIn({ lots }: GardenFile, { options }: Arguments, todayIso: string): WayQuestion['from'] {
   const { pile, material } = options;
   if (material !== undefined) return { materialId: material, arrivesOn: todayIso };
-  const found = lots.find(({ id, name }) => id === pile || name.toLowerCase() === pile?.toLowerCase());
+  if (pile === undefined) return null;
+  const found = lots.find(({ id, name }) => id === pile || name.toLowerCase() === pile.toLowerCase());
   if (!found) {
     const names = lots.map(({ name }) => name).join(', ');
     throw new UsageError(
@@ -35,8 +38,33 @@ function sourceIn({ lots }: GardenFile, { options }: Arguments, todayIso: string
   return { lotId: found.id };
 }
 
-const lineOf = ({ outcome, score, beatenBy }: RankedWay) => ({
-  way: outcome.way.code,
+/** What is to be otherwise than proposed. */
+function whatIfIn({ options }: Arguments): WhatIf {
+  const amountL = numberOption('with-liters', options['with-liters']);
+  if ((options.with === undefined) !== (amountL === undefined)) {
+    throw new UsageError('Say both what goes into the heap and how much: --with MATERIAL --with-liters N.');
+  }
+  return {
+    notBefore: options.from ?? null,
+    dugDepthCm: numberOption('dug', options.dug) ?? null,
+    mostCm: numberOption('thick', options.thick) ?? null,
+    partner: options.with === undefined ? null : { materialId: options.with, amountL: amountL! },
+  };
+}
+
+/** What is asked: a bed that is not named among several is any of them. */
+function questionIn(file: GardenFile, args: Arguments, todayIso: string): WayQuestion {
+  const { bed, liters } = args.options;
+  const from = sourceIn(file, args, todayIso);
+  const bedId = from !== null && bed === undefined && file.beds.length > 1 ? null : bedNamed(file, args).id;
+  const amountL = numberOption('liters', liters) ?? null;
+  return { bedId, from, amountL, whatIf: whatIfIn(args) };
+}
+
+const lineOf = ({ outcome, score, beatenBy }: RankedWay, nameOf: (id: string) => string) => ({
+  way: outcome.way.key,
+  bed: nameOf(outcome.way.bedId),
+  pile: nameOf(outcome.way.lotId),
   score,
   beaten_by: beatenBy,
   steps: outcome.way.steps.map(({ day, ...step }) => ({ date: isoDateOf(day), ...step })),
@@ -62,27 +90,25 @@ const lineOf = ({ outcome, score, beatenBy }: RankedWay) => ({
 /** Ways of using a pile for a bed, as the page has them when all aims matter alike. */
 export function waysReport(json: unknown, args: Arguments) {
   const file = gardenIn(json);
-  const { bedId, name, records, todayIso, today } = bedInQuestion(file, args);
-  const amountL = numberOption('liters', args.options.liters);
-  if (amountL === undefined) throw new UsageError('Say how much of it with --liters.');
-  const from = sourceIn(file, args, todayIso);
-  const memory = emptyMemory();
-  const { scene, ways } = proposeWays(
-    records,
-    { bedId, from, amountL },
-    { todayIso, memory, prefix: PREFIX },
-  );
-  const setting = { todayIso, keeper: NOTHING_KEPT, prices: file.garden.prices ?? null };
-  const left = leaving(scene, setting);
-  const outcomes = ways.map((way) => weighWay(scene, way, { left, setting }));
+  const todayIso = todayOf(args);
+  const today = dayNumberFromIso(todayIso, ['--today']);
+  const question = questionIn(file, args, todayIso);
+  const proposal = proposeWays(recordsOfFile(file), question, {
+    todayIso,
+    memory: emptyMemory(),
+    prefix: PREFIX,
+  });
+  const setting = { todayIso, keeper: NOTHING_KEPT, prices: file.garden.prices };
+  const weighing = { left: leaving(proposal, setting), bedIds: proposal.bedIds, setting };
+  const outcomes = proposal.proposed.map((one) => weighWay(one, weighing));
   const ranking = rankWays(outcomes, EVEN_WEIGHTS, today);
+  const nameOf = (id: string) => [...file.beds, ...file.lots].find((one) => one.id === id)?.name ?? id;
   return {
     model: MODEL_VERSION,
-    bed: name,
     today: todayIso,
-    material: scene.materialId,
-    ways: ranking.ways.map(lineOf),
+    ways: ranking.ways.map((way) => lineOf(way, nameOf)),
     decided: ranking.decided,
+    not_looked_at: proposal.notLookedAt,
   };
 }
 

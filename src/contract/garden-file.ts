@@ -10,7 +10,7 @@ import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
 export { GARDEN_FILE_FORMAT };
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_VERSION = 9;
+export const GARDEN_FILE_VERSION = 10;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -62,6 +62,8 @@ const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   7: (file) => file,
   // When a brew ended and where it was poured came with version 9, absent without, and potting mix as a purpose.
   8: (file) => file,
+  // The price of what is bought in by the cubic meter came with version 10; null where it is absent.
+  9: (file) => file,
 };
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

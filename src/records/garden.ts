@@ -21,7 +21,10 @@ export const gardenPrices = z.strictObject({
   phosphorusPerKg: price,
   potassiumPerKg: price,
   hour: price,
+  /** A cubic meter of compost, manure, straw or card, brought. */
+  boughtInPerM3: price.default(null),
 });
+export type GardenPrices = Unchanging<z.infer<typeof gardenPrices>>;
 
 const MOST_LETTERS = 120;
 /** Where a garden lies and whose months it goes by; the latitude gives what evaporates. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { WAY_AIMS, WAY_CODES, type RankedWay, type WayStep } from '../core/long-run/index.ts';
+import { WAY_AIMS, WAY_CODES, type RankedWay, type WayCode, type WayStep } from '../core/long-run/index.ts';
 import { dayOf } from './dates.ts';
 import { measuresOf } from './measures.ts';
 import { GARDEN } from '../../tests/fixtures/books.ts';
@@ -13,12 +13,14 @@ import {
   stepWords,
   sureWords,
   WAY_WORDS,
+  wayTitle,
 } from './way-words.ts';
 
 const metric = measuresOf(GARDEN);
 const customary = measuresOf({ ...GARDEN, measures: 'customary' });
 const today = dayOf('2026-05-14');
-const names = { material: () => 'Straw', bed: () => 'First bed' };
+const titleOf = (key: string) => wayTitle(key as WayCode, null);
+const names = { material: () => 'Straw', bed: () => 'First bed', lot: () => 'Straw stack' };
 
 const STEPS: readonly WayStep[] = [
   { code: 'arrives', day: today, amountL: 500, materialId: 'straw_cereal' },
@@ -26,6 +28,7 @@ const STEPS: readonly WayStep[] = [
     code: 'lay',
     day: today + 1,
     bedId: 'bed',
+    lotId: null,
     materialId: 'straw_cereal',
     amountL: 400,
     thicknessCm: 8,
@@ -44,6 +47,12 @@ describe('a way in words', () => {
     expect(told).not.toMatch(/\d (cu ft|cu yd|gal|in)\b/);
     expect(stepWords(step, names, { measures: customary, today })).not.toMatch(/\d (L|cm|m³)\b/);
   });
+  it('names the pile it is out of', () => {
+    const laid = { ...STEPS[1], lotId: 'stack' } as WayStep;
+    expect(stepWords(laid, names, { measures: metric, today })).toMatch(
+      /400 L of “Straw stack” on First bed/,
+    );
+  });
   it('says that a fire needs the leave of local rules', () => {
     expect(stepWords(STEPS.at(-1)!, names, { measures: metric, today })).toMatch(
       /local rules.*water at hand/,
@@ -53,21 +62,29 @@ describe('a way in words', () => {
     expect(new Set(WAY_CODES.map((code) => WAY_WORDS[code])).size).toBe(WAY_CODES.length);
     expect(new Set(WAY_AIMS.map((aim) => AIM_WORDS[aim])).size).toBe(WAY_AIMS.length);
   });
+  it('is called by its bed or pile where there are several', () => {
+    expect(wayTitle('onTop', 'First bed')).toBe('First bed: on top now');
+  });
   it('says what decides, and what would turn it', () => {
     expect(
-      decidedWords({ first: 'compostBeneath', second: 'onTop', by: 'soilLater', against: 'leastWork' }),
+      decidedWords(
+        { first: 'compostBeneath', second: 'onTop', by: 'soilLater', against: 'leastWork' },
+        titleOf,
+      ),
     ).toBe(
       '“On top, over compost” comes before “On top now” because it leaves more humus and char. “On top now” would lead if it mattered more to you that it is less work.',
     );
-    expect(decidedWords({ first: 'onTop', second: 'dugIn', by: 'foodNow', against: null })).toMatch(
+    expect(decidedWords({ first: 'onTop', second: 'dugIn', by: 'foodNow', against: null }, titleOf)).toMatch(
       /“Dug in now” leads in nothing that matters to you\.$/,
     );
   });
   it('says why a way is folded away, and what stays where it is', () => {
-    const beaten = { outcome: { way: { code: 'dugIn' } }, beatenBy: 'onTop' } as RankedWay & {
+    const beaten = { outcome: { way: { key: 'dugIn' } }, beatenBy: 'onTop' } as RankedWay & {
       beatenBy: 'onTop';
     };
-    expect(beatenWords(beaten)).toBe('“Dug in now”: “On top now” is as good or better in everything.');
+    expect(beatenWords(beaten, titleOf)).toBe(
+      '“Dug in now”: “On top now” is as good or better in everything.',
+    );
     expect(leftWords({ leftL: 120 } as Parameters<typeof leftWords>[0], metric)).toMatch(/^120 L more/);
     expect(leftWords({ leftL: 0.2 } as Parameters<typeof leftWords>[0], metric)).toBe('');
   });

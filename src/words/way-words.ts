@@ -6,6 +6,7 @@ import type { Measures } from './measures.ts';
 
 export const WAY_WORDS: Readonly<Record<WayCode, string>> = {
   onTop: 'On top now',
+  withinLimits: 'A thin layer on top',
   dugIn: 'Dug in now',
   onTopInSpring: 'On top in spring',
   onTopInAYear: 'On top in a year',
@@ -40,6 +41,8 @@ const AHEAD_WORDS: Readonly<Record<WayAim, string>> = {
 export interface WayNames {
   readonly material: (materialId: string) => string;
   readonly bed: (bedId: string) => string;
+  /** Of a pile; null for one that is still to be made. */
+  readonly lot: (lotId: string) => string | null;
 }
 
 /** A step of a way, with its day and its amounts. */
@@ -57,7 +60,9 @@ export function stepWords(
         step.dugDepthCm > 0
           ? `dug in ${measures.thickness(step.dugDepthCm)} deep`
           : `${measures.thickness(step.thicknessCm)} on top`;
-      return `${when}: ${measures.volume(step.amountL)} of ${lowered(names.material(step.materialId))} on ${names.bed(step.bedId)}, ${how}.`;
+      const pile = step.lotId === null ? null : names.lot(step.lotId);
+      const stuff = pile === null ? lowered(names.material(step.materialId)) : `“${pile}”`;
+      return `${when}: ${measures.volume(step.amountL)} of ${stuff} on ${names.bed(step.bedId)}, ${how}.`;
     }
     case 'makeHeap':
       return `${when}: a heap of it with ${measures.volume(step.partnerL)} of ${lowered(names.material(step.partnerId))}, turned ${step.turns} times.`;
@@ -74,11 +79,16 @@ export function stepWords(
 export const leftWords = ({ leftL }: Way, measures: Measures): string =>
   leftL < 1 ? '' : `${measures.volume(leftL)} more than does well there stay where they are.`;
 
-const quoted = (code: WayCode): string => `“${WAY_WORDS[code]}”`;
+/** What a way is called; `place` is the bed or pile it is of, where there are several. */
+export const wayTitle = (code: WayCode, place: string | null): string =>
+  place === null ? WAY_WORDS[code] : `${place}: ${lowered(WAY_WORDS[code])}`;
+
+/** The title of a way by its key. */
+type TitleOf = (key: string) => string;
 
 /** Why the first way leads, and what would turn it. */
-export function decidedWords({ first, second, by, against }: Decided): string {
-  const [leader, next] = [quoted(first), quoted(second)];
+export function decidedWords({ first, second, by, against }: Decided, titleOf: TitleOf): string {
+  const [leader, next] = [`“${titleOf(first)}”`, `“${titleOf(second)}”`];
   const but =
     against === null
       ? `${next} leads in nothing that matters to you.`
@@ -118,5 +128,7 @@ export const sureWords = (share: number | null): string =>
     : `With soil, materials and weather as they may be, that holds ${Math.round(share * 10)} times out of 10.`;
 
 /** Why a way is folded away. */
-export const beatenWords = ({ outcome, beatenBy }: RankedWay & { readonly beatenBy: WayCode }): string =>
-  `${quoted(outcome.way.code)}: ${quoted(beatenBy)} is as good or better in everything.`;
+export const beatenWords = (
+  { outcome, beatenBy }: RankedWay & { readonly beatenBy: string },
+  titleOf: TitleOf,
+): string => `“${titleOf(outcome.way.key)}”: “${titleOf(beatenBy)}” is as good or better in everything.`;

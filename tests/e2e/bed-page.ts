@@ -31,19 +31,29 @@ export async function expectAccessible(page: Page): Promise<void> {
   ).toEqual([]);
 }
 
+/** Presses an option of one of the component library's lists, whatever comes of it. */
+export async function press(page: Page, field: string, option: string, nth = 0): Promise<void> {
+  const box = page.getByLabel(field, { exact: true }).nth(nth);
+  const list = page.locator('.ant-select-dropdown:visible');
+  const wanted = page.locator('.ant-select-item-option:visible').filter({ hasText: option }).first();
+  await expect(async () => {
+    if ((await list.count()) === 0) await box.click({ timeout: 10_000 });
+    if (await box.isEditable()) await box.fill(option, { timeout: 10_000 });
+    await wanted.click({ timeout: 10_000 });
+    // The list fades; the next one must not be mistaken for it.
+    await expect(list).toHaveCount(0, { timeout: 3_000 });
+  }).toPass({ timeout: 60_000 });
+}
+
 /**
  * Chooses from one of the component library's lists. An answer that arrives meanwhile, or the page scrolling to the
- * option, can move the list away between pressing and letting go; then it is still open, and is clicked again.
+ * option, can move the list away between pressing and letting go, or close it: then it is chosen again.
  */
 export async function choose(page: Page, field: string, option: string, nth = 0): Promise<void> {
   const box = page.getByLabel(field, { exact: true }).nth(nth);
-  await box.click();
-  if (await box.isEditable()) await box.fill(option);
-  const wanted = page.locator('.ant-select-item-option:visible').filter({ hasText: option }).first();
-  await wanted.waitFor();
+  const shown = box.locator('xpath=ancestor::*[contains(concat(" ", @class, " "), " ant-select ")][1]');
   await expect(async () => {
-    if (await wanted.isVisible()) await wanted.click({ timeout: 3_000 });
-    // The list fades; the next one must not be mistaken for it.
-    await expect(page.locator('.ant-select-dropdown:visible')).toHaveCount(0, { timeout: 3_000 });
-  }).toPass({ timeout: 30_000 });
+    await press(page, field, option, nth);
+    await expect(shown).toContainText(option, { timeout: 2_000 });
+  }).toPass({ timeout: 60_000 });
 }

@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
-import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
+import { answer, choose, expectAccessible, isAnswered, press } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
@@ -148,7 +148,7 @@ test('a choice another window forestalled, and an undo that did not reach the bo
   const { garden } = (await (await request.get('/api/gardens/forestalled/books')).json()) as GardenBooks;
   const { id, createdAt, updatedAt, ...change } = garden;
   await request.put(`/api/gardens/${id}`, { data: { ...change, place: 'Elsewhere' } });
-  await choose(page, 'Feed with', 'urine');
+  await press(page, 'Feed with', 'urine');
   await page.getByRole('button', { name: 'Leave it as it is now' }).click();
   await expect(page.getByText('It is fed as before. Choose once more.')).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: /yours was not saved/ })).toBeVisible();

@@ -1,5 +1,6 @@
 import { test as base } from '@playwright/test';
 import { join } from 'node:path';
+import { TODAY } from './own-books.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 
 /** Instruments that stand in for real ones; playwright.config.ts starts them. */
@@ -15,6 +16,8 @@ interface Ranges {
 interface FileServers {
   /** Another for every file of tests: none sees what another one has written. */
   readonly file: string;
+  /** What day it is for books of one's own. */
+  readonly today: string;
   readonly demo: RunningServer;
   readonly own: RunningServer;
 }
@@ -40,12 +43,14 @@ export const onAny = base.extend<Ranges, FileServers>({
     await use(context);
   },
   file: ['', { option: true, scope: 'worker' }],
+  today: [TODAY, { option: true, scope: 'worker' }],
   demo: [
     async ({ file }, use) => serve(`${file}-demo`, ['--demo', '--laboratory', LABORATORY], use),
     { scope: 'worker', timeout: 180_000 },
   ],
   own: [
-    async ({ file }, use) => serve(`${file}-own`, ['--scale', SCALE, '--probe', PROBE], use),
+    async ({ file, today }, use) =>
+      serve(`${file}-own`, ['--scale', SCALE, '--probe', PROBE, '--today', today], use),
     { scope: 'worker', timeout: 180_000 },
   ],
 });

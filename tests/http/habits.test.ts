@@ -83,7 +83,13 @@ describe('prices of a garden', () => {
   const priced = (prices: object | null, version: number) =>
     ask('PUT', '/api/gardens/garden', { ...fields, prices, version });
   it('are kept, changed and taken away; a negative one is refused by name', async () => {
-    const own = { nitrogenPerKg: 12.5, phosphorusPerKg: null, potassiumPerKg: null, hour: 0 };
+    const own = {
+      nitrogenPerKg: 12.5,
+      phosphorusPerKg: null,
+      potassiumPerKg: null,
+      hour: 0,
+      boughtInPerM3: 40,
+    };
     expect((await books()).garden.prices).toBeNull();
     expect((await priced(own, 1)).status).toBe(200);
     expect((await books()).garden.prices).toEqual(own);

@@ -37,7 +37,7 @@ export {
   spreadOfWay,
   wayDrawer,
 } from './ways/draw-ways.ts';
-export { proposeWays } from './ways/propose.ts';
+export { type Proposal, type ProposedWay, proposeWays } from './ways/propose.ts';
 export {
   type AimWeights,
   type Decided,
@@ -48,8 +48,15 @@ export {
   type WayAim,
   rankWays,
 } from './ways/rank.ts';
-export type { Scene } from './ways/scene.ts';
-export { WAY_CODES, type Way, type WayCode, type WayQuestion, type WayStep } from './ways/way.ts';
+export {
+  AS_PROPOSED,
+  WAY_CODES,
+  type Way,
+  type WayCode,
+  type WayQuestion,
+  type WayStep,
+  type WhatIf,
+} from './ways/way.ts';
 export { TOLD_AFTER_YEARS, type WayOutcome, type WeighSetting, leaving, weighWay } from './ways/weigh.ts';
 
 // years
@@ -74,7 +81,7 @@ export {
   checkTarget,
   targetOdds,
 } from './years/targets.ts';
-export { NO_PRICES, type Prices, type Worth, worthOf, worthTogether } from './years/worth.ts';
+export { NO_PRICES, type Worth, worthOf, worthTogether } from './years/worth.ts';
 export {
   YEAR_MEASURES,
   type YearMeasure,

@@ -34,7 +34,6 @@ import { type DayNumber, dayNumberFromIso } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
 import {
   type OutlookYear,
-  type WayCode,
   endOfYears,
   outlook,
   outlookDays,
@@ -274,9 +273,9 @@ const yearsOne = (asked: YearsAsked) => workedStock(() => yearsLine(asked));
 const amount = (asked: AmountAsked) => workedStock(() => yearsAmount(asked));
 const sharing = (asked: SharingAsked) => workedStock(() => sharingProblem(asked));
 const ways = (asked: WaysAsked) => workedStock(() => proposedWays(asked));
-const way = (asked: WaysAsked, code: WayCode) => workedStock(() => weighedWay(asked, code));
+const way = (asked: WaysAsked, key: string) => workedStock(() => weighedWay(asked, key));
 const waySchools = (asked: WaysAsked, school: School) => workedStock(() => waysBySchool(asked, school));
-const wayDraws = (asked: WaysAsked, code: WayCode) => workedStock(() => drawnWay(asked, code));
+const wayDraws = (asked: WaysAsked, key: string) => workedStock(() => drawnWay(asked, key));
 
 /** The same, once what is kept of the bed is at hand. */
 const withPast =

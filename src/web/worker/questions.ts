@@ -2,7 +2,6 @@ import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/index.ts';
 import type { School } from '../../records/vocabulary.ts';
 import type { Brew, Observation } from '../../records/journal.ts';
-import type { WayCode } from '../../core/long-run/index.ts';
 import type { YardRecords } from '../../core/season/index.ts';
 import type { BedQuestion, Worked } from './core-worker.ts';
 import { workedOutShelf } from './worked-out-shelf.ts';
@@ -308,7 +307,6 @@ export const choicesQuery = (question: BedQuestion) =>
     ...FOREVER,
   });
 
-/** Who gets what of the stock: the core says what it would do where, the solver chooses. */
 /** Which ways there are to use some stuff for a bed. */
 export const waysQuery = (asked: WaysAsked) =>
   queryOptions({
@@ -318,10 +316,10 @@ export const waysQuery = (asked: WaysAsked) =>
   });
 
 /** What one of them comes to; both threads weigh, so that the first ones are there soon. */
-export const wayQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
+export const wayQuery = (asked: WaysAsked, key: string, turn: number) =>
   queryOptions({
-    queryKey: ['way', asked.question, [asked.asked, asked.prices, asked.prefix, code]] as Asked,
-    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.way(asked, code)),
+    queryKey: ['way', asked.question, [asked.asked, asked.prices, asked.prefix, key]] as Asked,
+    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.way(asked, key)),
     ...FOREVER,
     placeholderData: (): undefined => undefined,
   });
@@ -335,14 +333,15 @@ export const waySchoolQuery = (asked: WaysAsked, school: School, turn: number) =
   });
 
 /** The same as things may be; after all that is waited for. */
-export const wayDrawsQuery = (asked: WaysAsked, code: WayCode, turn: number) =>
+export const wayDrawsQuery = (asked: WaysAsked, key: string, turn: number) =>
   queryOptions({
-    queryKey: ['way-as-may-be', asked.question, [asked.asked, asked.prefix, code]] as Asked,
-    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.wayDraws(asked, code)),
+    queryKey: ['way-as-may-be', asked.question, [asked.asked, asked.prefix, key]] as Asked,
+    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.wayDraws(asked, key)),
     ...FOREVER,
     placeholderData: (): undefined => undefined,
   });
 
+/** Who gets what of the stock: the core says what it would do where, the solver chooses. */
 export const shareQuery = (asked: SharingAsked) =>
   queryOptions({
     queryKey: [

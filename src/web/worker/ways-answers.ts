@@ -3,10 +3,10 @@ import type { BedPast, PastKeeper } from '../../core/bed/index.ts';
 import {
   type DrawnWay,
   leaving,
+  type Proposal,
+  type ProposedWay,
   proposeWays,
-  type Scene,
   type Way,
-  type WayCode,
   type WayOutcome,
   type WayQuestion,
   WAY_DRAWS,
@@ -29,16 +29,15 @@ export interface WaysAsked {
 
 /** The ways there are, before any of them is weighed. */
 export interface ProposedWays {
-  readonly ways: readonly Way[];
+  readonly ways: readonly (Way & { readonly materialId: string })[];
   readonly today: number;
-  readonly materialId: string;
-  readonly carbonToNitrogen: number | null;
+  /** Beds or piles that were not looked at, being too many. */
+  readonly notLookedAt: number;
 }
 
 interface Opened {
   readonly key: string;
-  readonly scene: Scene;
-  readonly ways: readonly Way[];
+  readonly proposal: Proposal;
   readonly setting: WeighSetting;
   readonly left: ReturnType<typeof leaving>;
   readonly draw: ReturnType<typeof wayDrawer>;
@@ -57,43 +56,43 @@ function open(waysAsked: WaysAsked): Opened {
   const { records, today: todayIso } = question;
   const key = JSON.stringify(waysAsked);
   if (opened?.key === key) return opened;
-  const { scene, ways } = proposeWays(records, asked, { todayIso, memory: stockMemory, prefix });
+  const proposal = proposeWays(records, asked, { todayIso, memory: stockMemory, prefix });
   const setting = { todayIso, prices, keeper: pastsInHand() };
-  opened = { key, scene, ways, setting, left: leaving(scene, setting), draw: wayDrawer(scene) };
+  opened = { key, proposal, setting, left: leaving(proposal, setting), draw: wayDrawer(proposal) };
   return opened;
 }
 
 /** Throws InputError naming the field for a question that cannot be. */
 export function proposedWays(asked: WaysAsked): ProposedWays {
-  const { scene, ways } = open(asked);
-  const { today, materialId, carbonToNitrogen } = scene;
-  return { ways, today, materialId, carbonToNitrogen };
+  const { proposed, today, notLookedAt } = open(asked).proposal;
+  const ways = proposed.map(({ way, scene: { materialId } }) => ({ ...way, materialId }));
+  return { ways, today, notLookedAt };
 }
 
-function wayIn({ ways }: Opened, code: WayCode): Way {
-  const way = ways.find((one) => one.code === code);
-  if (!way) throw new InputError(['way'], 'notOneOf', { allowed: ways.map((one) => one.code), got: code });
-  return way;
+function wayIn({ proposal: { proposed } }: Opened, key: string): ProposedWay {
+  const found = proposed.find(({ way }) => way.key === key);
+  if (found) return found;
+  throw new InputError(['way'], 'notOneOf', { allowed: proposed.map(({ way }) => way.key), got: key });
 }
 
 /** What one of the ways comes to. Throws InputError for a way that is none of them. */
-export function weighedWay(asked: WaysAsked, code: WayCode): WayOutcome {
+export function weighedWay(asked: WaysAsked, key: string): WayOutcome {
   const ways = open(asked);
-  const { scene, left, setting } = ways;
-  return weighWay(scene, wayIn(ways, code), { left, setting });
+  const { left, setting, proposal } = ways;
+  return weighWay(wayIn(ways, key), { left, bedIds: proposal.bedIds, setting });
 }
 
 /** What all of them come to by a school of its own, in the order in which they were proposed. */
 export function waysBySchool(asked: WaysAsked, school: School): WayOutcome[] {
-  const { scene, ways, setting } = open(asked);
+  const { proposal, setting } = open(asked);
   const own = { ...setting, school };
-  const left = leaving(scene, own);
-  return ways.map((way) => weighWay(scene, way, { left, setting: own }));
+  const weighing = { left: leaving(proposal, own), bedIds: proposal.bedIds, setting: own };
+  return proposal.proposed.map((one) => weighWay(one, weighing));
 }
 
 /** What it comes to as things may be, draw by draw. Throws as `weighedWay` does. */
-export function drawnWay(asked: WaysAsked, code: WayCode): DrawnWay[] {
+export function drawnWay(asked: WaysAsked, key: string): DrawnWay[] {
   const ways = open(asked);
-  const way = wayIn(ways, code);
+  const way = wayIn(ways, key);
   return Array.from({ length: WAY_DRAWS }, (_, number) => ways.draw(way, number));
 }

@@ -13,6 +13,7 @@ import {
 import {
   type BedEvent,
   type BedScenario,
+  type CohortOpening,
   type CropPlan,
   PARAMETER_TABLE,
   type ParameterOverrides,
@@ -75,6 +76,9 @@ const SPREADS = {
   woody: 0.25,
   humus: 0.3,
   decayRate: 0.25,
+  /** Of what comes out of a pile: its C:N, and how much dry matter there is to what was measured (set here). */
+  pileRatio: 0.25,
+  pileDryMatter: 0.15,
 } as const;
 
 interface RangedRow {
@@ -180,7 +184,10 @@ export function drawScenario(scenario: BedScenario, seed: number, number: number
         nitrogenDemandGPerM2: crop.nitrogenDemandGPerM2 * cropFactor,
       })),
       events: scenario.events.map((event): BedEvent => {
-        if (event.type !== 'apply' || isFromPile(event) || isFromStock(event)) return event;
+        if (event.type !== 'apply' || isFromPile(event)) return event;
+        if (isFromStock(event)) {
+          return { ...event, opening: openingWithin(event.opening, event.id ?? '', drawer) };
+        }
         return { ...event, material: drawMaterial(event.material, event.id ?? '') };
       }),
       piles: scenario.piles.map((pile) => ({
@@ -279,6 +286,27 @@ function materialWithin(material: Material, layerId: string, drawer: Drawer): Ma
     ),
     pools: drawPools(material.pools, layerId, drawer),
     decayFactor: material.decayFactor * drawer.lognormal(`material:${layerId}:rate`, SPREADS.decayRate),
+  };
+}
+
+/** What came out of a pile, with another C:N (by its nitrogen), dry matter, pace and ammonium. */
+function openingWithin(opening: CohortOpening, layerId: string, drawer: Drawer): CohortOpening {
+  const of = (input: string) => `material:${layerId}:${input}`;
+  const mass = drawer.around(of('moisture'), 1, { share: SPREADS.pileDryMatter });
+  const ratio = drawer.around(of('ratio'), 1, { share: SPREADS.pileRatio });
+  const ammonium = drawer.within(of('ammonium'), SPREADS.ammonium);
+  const nitrogen = mass / ratio;
+  return {
+    ...opening,
+    carbonG: opening.carbonG.map((g) => g * mass),
+    nitrogenG: opening.nitrogenG.map((g) => g * nitrogen),
+    ammoniumG: opening.ammoniumG * nitrogen * ammonium,
+    nitrateG: opening.nitrateG * nitrogen,
+    charHeldG: opening.charHeldG * mass,
+    charCapacityG: opening.charCapacityG * mass,
+    dryMassG: opening.dryMassG * mass,
+    ashG: opening.ashG * mass,
+    decayRateFactor: opening.decayRateFactor * drawer.lognormal(of('rate'), SPREADS.decayRate),
   };
 }
 

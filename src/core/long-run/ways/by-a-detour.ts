@@ -1,8 +1,10 @@
 import type { BedKind } from '../../../records/vocabulary.ts';
+import { InputError } from '../../../refusals/input-error.ts';
 import { LITRES_PER_CUBIC_METRE, isoDateOf } from '../../ground/index.ts';
 import { effortFor } from '../../bed/index.ts';
 import { BURN_METHOD_FACTS, blend, figuresOf, partnerMassKg } from '../../yard/index.ts';
-import { layStuff, mostOnTopCm, setAside, wayOf } from './on-the-bed.ts';
+import { canLie, isUnderTrees, MOST_CHAR_CM } from './amounts.ts';
+import { layStuff, setAside, wayOf } from './on-the-bed.ts';
 import {
   type Scene,
   contentsOn,
@@ -42,17 +44,34 @@ const GRAMS_PER_KG = 1000;
 /** Char is cold to its middle the day after, and is dug in with what it is charged with. */
 const COOLING_DAYS = 2;
 const CHAR_DUG_CM = 10;
-/** Most char on a bed at once, cm: 2 kg to the square meter, about a liter in every ten of the soil it is dug into (common practice, no source). */
-const MOST_CHAR_CM = 1;
 const COVERED_ONLY: ReadonlySet<BedKind> = new Set(['treeRing', 'shrubs', 'perennial']);
 
 const cubicMeters = (liters: number): number => liters / LITRES_PER_CUBIC_METRE;
 
+interface Partner {
+  readonly materialId: string;
+  readonly massFreshKg: number;
+  readonly volumeL: number;
+}
+
+/** What somebody wants in the heap. Throws InputError for a material that is none. */
+function chosenPartner(
+  { findMaterial, from }: Scene,
+  { materialId, amountL }: NonNullable<Scene['whatIf']['partner']>,
+): Partner {
+  const partner = findMaterial(materialId, from);
+  if (!partner) {
+    const at = ['whatIf', 'partner', 'materialId'];
+    throw new InputError(at, 'namesNone', { what: 'material', got: materialId });
+  }
+  return { materialId, massFreshKg: cubicMeters(amountL) * partner.bulkDensityKgPerM3, volumeL: amountL };
+}
+
 /** What balances a heap of the stuff; null when it needs nothing, or nothing would do. */
-function partnerFor(
-  scene: Scene,
-): { readonly materialId: string; readonly massFreshKg: number; readonly volumeL: number } | null {
-  const { carbonToNitrogen, findMaterial, from, share, lotId, records } = scene;
+function partnerFor(scene: Scene): Partner | null {
+  const { carbonToNitrogen, findMaterial, from, share, lotId, records, whatIf, material } = scene;
+  if (!canLie(material) || material.kind === 'char' || material.kind === 'fertiliser') return null;
+  if (whatIf.partner) return chosenPartner(scene, whatIf.partner);
   const contents = contentsOn(scene, records, { lotId, day: from });
   if (!contents || carbonToNitrogen === null) return null;
   const { carbonKg, nitrogenG } = figuresOf(contents);
@@ -139,6 +158,7 @@ function composted(scene: Scene): Way | null {
     ],
     efforts: [making],
     nitrogenInG: nitrogenG,
+    boughtL: partner.volumeL,
     hours: TURNS * TURNING_SHARE * making.hours,
   });
 }
@@ -146,7 +166,7 @@ function composted(scene: Scene): Way | null {
 /** Trodden on for two years first; what it will have become is reckoned as an open pile that nobody turns. */
 function pathFirst(scene: Scene): Way | null {
   const path = scene.records.beds.find(({ kind, id }) => kind === 'path' && id !== scene.bed.id);
-  if (!path || scene.material.kind !== 'wood') return null;
+  if (!path || scene.material.kind !== 'wood' || !canLie(scene.material)) return null;
   const { lotId, records } = setAside(scene);
   const laid = layStuff(scene, {
     day: scene.from + PATH_DAYS,
@@ -221,15 +241,17 @@ function charred(scene: Scene): Way | null {
     efforts: [
       effortFor({ massFreshKg: compost.massFreshKg, volumeL: compost.laidL, dugDepthCm: 0 }, bed.areaM2),
     ],
+    boughtL: compost.laidL,
     hours: BURNING_H_PER_M3 * cubicMeters(amountL),
   });
 }
 
 /** On top of another bed that is only covered, trees and shrubs first, where it harms nobody. */
 function elsewhere(scene: Scene): Way | null {
+  if (!canLie(scene.material)) return null;
   const others = scene.records.beds.filter(({ id, kind }) => id !== scene.bed.id && COVERED_ONLY.has(kind));
   if (others.length === 0) return null;
-  const [bed] = others.toSorted((a, b) => mostOnTopCm('wood', b.kind) - mostOnTopCm('wood', a.kind));
+  const [bed] = others.toSorted((a, b) => Number(isUnderTrees(b.kind)) - Number(isUnderTrees(a.kind)));
   const laid = layStuff(scene, { bed });
   return laid ? wayOf(scene, 'elsewhere', { laid }) : null;
 }

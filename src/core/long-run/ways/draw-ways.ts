@@ -3,14 +3,16 @@ import { total } from '../../ground/index.ts';
 import { type RunYear, runYears } from '../years/run-years.ts';
 import { spreadOf } from '../years/years-range.ts';
 import type { WayAim } from './rank.ts';
+import type { ProposedWay, Proposal } from './propose.ts';
 import { type Scene, withWay } from './scene.ts';
-import type { Way } from './way.ts';
 import { lostIn, lostOnTheWay, WAY_YEARS, wayRecords, yearsScenarioOf } from './weigh.ts';
 
 /** Draws of each way: few, because all ways share them, and what counts is how they differ. */
 export const WAY_DRAWS = 16;
 const SEED = 1;
 const GRAMS_PER_KG = 1000;
+/** Crops of so many years count. */
+const CROP_YEARS = 2;
 
 /** What a way comes to with soil, materials, weather and parameters as they may be, beyond leaving the stuff where it is. */
 export interface DrawnWay {
@@ -18,42 +20,60 @@ export interface DrawnWay {
   readonly soilKg: number;
   /** From the beds in three years, and on the way to them as reckoned, g. */
   readonly lostG: number;
-  /** What crops of the bed miss unfed in two years, as a share of what they want. */
+  /** What crops of the beds compared miss unfed in two years, as a share of what they want. */
   readonly missedShare: number;
 }
 
 /** Draws ways, all of them with the same numbers; a draw of a bed without the stuff is worked out once. */
-export function wayDrawer(scene: Scene): (way: Way, number: number) => DrawnWay {
+export function wayDrawer({
+  proposed,
+  bedIds,
+}: Pick<Proposal, 'proposed' | 'bedIds'>): (one: ProposedWay, number: number) => DrawnWay {
   const known = new Map<string, readonly RunYear[]>();
-  const follow = (records: GardenRecords, bedId: string, number: number): readonly RunYear[] => {
+  const { scene: anyScene } = proposed[0];
+  const { today } = anyScene;
+  const follow = ({ scene, records, bedId }: Followed, number: number): readonly RunYear[] => {
     const { scenario } = drawScenario(yearsScenarioOf(scene, records, bedId), SEED, number);
-    return runYears(scenario, scene.today, WAY_YEARS).points;
+    return runYears(scenario, today, WAY_YEARS).points;
   };
   const left = (bedId: string, number: number): readonly RunYear[] => {
     const key = `${bedId} ${number}`;
-    const points = known.get(key) ?? follow(scene.records, bedId, number);
+    const points = known.get(key) ?? follow({ scene: anyScene, records: anyScene.records, bedId }, number);
     known.set(key, points);
     return points;
   };
-  return (way, number) => {
+  const areaOf = (bedId: string) => anyScene.records.beds.find(({ id }) => id === bedId)!.areaM2;
+  return ({ scene, way }, number) => {
     const records = withWay(scene.records, wayRecords(scene, way));
-    const areaOf = (bedId: string) => scene.records.beds.find(({ id }) => id === bedId)!.areaM2;
     const beds = way.bedIds.map((bedId) => ({
       areaM2: areaOf(bedId),
-      now: follow(records, bedId, number),
+      now: follow({ scene, records, bedId }, number),
       before: left(bedId, number),
     }));
     const beyond = (read: (points: readonly RunYear[]) => number) =>
       total(beds.map(({ areaM2, now, before }) => areaM2 * (read(now) - read(before))));
-    const own = beds.find((_, i) => way.bedIds[i] === scene.bed.id)?.now ?? left(scene.bed.id, number);
-    const wanted = total(own.slice(1, 3).map(({ cropWantG }) => cropWantG));
+    const ofAll = (read: (points: readonly RunYear[]) => number) =>
+      Math.max(0, total(bedIds.map((bedId) => areaOf(bedId) * read(left(bedId, number)))) + beyond(read));
+    const wantedG = ofAll(wantedSoon);
     return {
       soilKg: beyond(soilG) / GRAMS_PER_KG,
       lostG: lostOnTheWay(way) + beyond(lostIn),
-      missedShare: wanted > 0 ? total(own.slice(1, 3).map(({ cropMissedG }) => cropMissedG)) / wanted : 0,
+      missedShare: wantedG > 0 ? ofAll(missedSoon) / wantedG : 0,
     };
   };
 }
+
+interface Followed {
+  readonly scene: Scene;
+  readonly records: GardenRecords;
+  readonly bedId: string;
+}
+
+const soon = (points: readonly RunYear[]): readonly RunYear[] => points.slice(1, 1 + CROP_YEARS);
+const wantedSoon = (points: readonly RunYear[]): number =>
+  total(soon(points).map(({ cropWantG }) => cropWantG));
+const missedSoon = (points: readonly RunYear[]): number =>
+  total(soon(points).map(({ cropMissedG }) => cropMissedG));
 
 const soilG = (points: readonly RunYear[]): number =>
   points.at(-1)!.humusCarbonG + points.at(-1)!.lastingCharG[1];

@@ -1,6 +1,14 @@
 import type { BedKind } from '../../../records/vocabulary.ts';
-import { type DayNumber, type MaterialKind, isoDateOf } from '../../ground/index.ts';
-import { type Effort, type GardenRecords, effortFor } from '../../bed/index.ts';
+import { type DayNumber, isoDateOf, LITRES_PER_CUBIC_METRE } from '../../ground/index.ts';
+import {
+  type Effort,
+  type GardenRecords,
+  broughtBy,
+  countedBy,
+  effortFor,
+  roomToSpread,
+} from '../../bed/index.ts';
+import { canLie, isCoverKind, layerL, mostOnTopCm } from './amounts.ts';
 import {
   type Laid,
   type LotOnBed,
@@ -18,16 +26,8 @@ import type { Way, WayCode, WayRecords, WayStep } from './way.ts';
 const DUG: ReadonlySet<BedKind> = new Set(['annual', 'raised', 'seedbed', 'container', 'resting']);
 /** As deep as a spade mixes in, cm (common practice, no source). */
 const DUG_IN_CM = 15;
-/** Thickest that does well on top, cm: wood among crops and under trees, loose leaves and straw, what feeds (common practice, no source). */
-const MOST_WOOD_CM = 8;
-const MOST_WOOD_UNDER_TREES_CM = 15;
-const MOST_LOOSE_CM = 15;
-const MOST_RICH_CM = 5;
 /** Dug in so deep no more than this is mixed in, cm (common practice, no source). */
 const MOST_DUG_CM = 8;
-const LOOSE: ReadonlySet<MaterialKind> = new Set(['residue', 'leaf']);
-const COVERS: ReadonlySet<MaterialKind> = new Set(['wood', 'residue', 'leaf']);
-const UNDER_TREES: ReadonlySet<BedKind> = new Set(['treeRing', 'shrubs', 'path']);
 /** Compost beneath a cover, manure and card beneath one, cm (the build-ups of the library). */
 const COMPOST_CM = 2;
 const MANURE_CM = 3;
@@ -37,13 +37,6 @@ const YEAR_DAYS = 365;
 const WORTH_WAITING_DAYS = 45;
 
 export const isDug = ({ bed }: Scene): boolean => DUG.has(bed.kind);
-export const isCover = ({ material }: Scene): boolean => COVERS.has(material.kind);
-
-/** The thickest layer of a material that does well on top of a bed, cm. */
-export function mostOnTopCm(kind: MaterialKind, bedKind: BedKind): number {
-  if (kind === 'wood') return UNDER_TREES.has(bedKind) ? MOST_WOOD_UNDER_TREES_CM : MOST_WOOD_CM;
-  return LOOSE.has(kind) ? MOST_LOOSE_CM : MOST_RICH_CM;
-}
 
 /** What lying on a bed comes to, with whatever else was done for it. */
 export function wayOf(
@@ -55,6 +48,7 @@ export function wayOf(
     steps = [],
     efforts = [],
     nitrogenInG = 0,
+    boughtL = 0,
     hours = 0,
   }: {
     readonly laid: Laid;
@@ -63,6 +57,7 @@ export function wayOf(
     readonly efforts?: readonly Effort[];
     /** Brought along. */
     readonly nitrogenInG?: number;
+    readonly boughtL?: number;
     readonly hours?: number;
   },
 ): Way {
@@ -71,7 +66,10 @@ export function wayOf(
   const own = effortFor({ massFreshKg, volumeL: laidL, dugDepthCm: step.dugDepthCm }, bed.areaM2);
   const all = [...efforts, own];
   return {
+    key: scene.suffix === '' ? code : `${code} ${scene.suffix}`,
     code,
+    bedId: scene.bed.id,
+    lotId: scene.lotId,
     records: joined(scene.arrival, records, { ...NO_RECORDS, entries: [entry] }),
     steps: [...scene.arrivalSteps, ...steps, step],
     bedIds: [entry.bedId],
@@ -79,6 +77,7 @@ export function wayOf(
     leftL,
     nitrogenInG: (scene.nitrogenG + nitrogenInG) * laid.laidShare,
     nitrogenLaidG: laid.nitrogenG,
+    boughtL,
     trips: all.reduce((sum, { trips }) => sum + trips, 0),
     hours: all.reduce((sum, one) => sum + one.hours, hours),
   };
@@ -94,7 +93,7 @@ export function layStuff(scene: Scene, { records = scene.records, ...placed }: P
     day: scene.from,
     bed,
     dugDepthCm: 0,
-    mostCm: mostOnTopCm(scene.material.kind, bed.kind),
+    mostCm: bed === scene.bed ? scene.mostCm : mostOnTopCm(scene.material, bed.kind),
     share: scene.share,
     part: 'stuff',
     ...placed,
@@ -149,22 +148,47 @@ function onOthers(
     efforts: layers.map(({ massFreshKg, laidL }) =>
       effortFor({ massFreshKg, volumeL: laidL, dugDepthCm: 0 }, scene.bed.areaM2),
     ),
+    boughtL: layers.reduce((sum, { laidL }) => sum + laidL, 0),
   });
+}
+
+/** Less than this of what would lie there otherwise is worth a way of its own (set here). */
+const CLEARLY_LESS = 0.9;
+
+/** On top, so thin that no guide value of nitrogen, phosphorus and potassium is passed; null where none is anyway. */
+function withinLimits(scene: Scene): Way | null {
+  const { bed, from, findMaterial, densityKgPerM3, materialId, records } = scene;
+  const massFreshKg = densityKgPerM3 / LITRES_PER_CUBIC_METRE;
+  const aLiter = broughtBy({ materialId, massFreshKg }, findMaterial);
+  const entries = records.entries.filter(({ bedId }) => bedId === bed.id);
+  const roomsL = roomToSpread({ bed, entries, findMaterial }, [from]).flatMap(({ code, roomG }) => {
+    const inALiterG = countedBy(code, aLiter);
+    return inALiterG > 0 ? [roomG / inALiterG] : [];
+  });
+  const fullL = Math.min(scene.amountL, layerL(scene.mostCm, bed.areaM2));
+  const mostL = Math.min(...roomsL);
+  if (!(mostL < CLEARLY_LESS * fullL)) return null;
+  return simple(scene, 'withinLimits', { mostCm: mostL / layerL(1, bed.areaM2) });
 }
 
 /** Ways that lead straight from the pile onto the bed; null for those that make no sense there. */
 export function waysOnTheBed(scene: Scene): (Way | null)[] {
-  const isWood = scene.material.kind === 'wood';
-  const isLeaf = scene.material.kind === 'leaf';
+  const { material, mostCm, whatIf } = scene;
+  if (!canLie(material)) return [];
+  const isWood = material.kind === 'wood';
+  const isLeaf = material.kind === 'leaf';
+  const isCover = isCoverKind(material.kind);
+  const dugIn = { dugDepthCm: whatIf.dugDepthCm ?? DUG_IN_CM, mostCm: Math.min(mostCm, MOST_DUG_CM) };
   return [
     simple(scene, 'onTop'),
-    isDug(scene) ? simple(scene, 'dugIn', { dugDepthCm: DUG_IN_CM, mostCm: MOST_DUG_CM }) : null,
-    isCover(scene) ? waited(scene, 'onTopInSpring', scene.spring) : null,
+    withinLimits(scene),
+    isDug(scene) ? simple(scene, 'dugIn', dugIn) : null,
+    isCover ? waited(scene, 'onTopInSpring', scene.spring) : null,
     isWood || isLeaf ? waited(scene, 'onTopInAYear', scene.from + YEAR_DAYS) : null,
-    isCover(scene)
+    isCover
       ? onOthers(scene, 'compostBeneath', [{ materialId: 'compost_garden', thicknessCm: COMPOST_CM }])
       : null,
-    isCover(scene) && isDug(scene)
+    isCover && isDug(scene)
       ? onOthers(scene, 'manureUnderCard', [
           { materialId: 'cattle_fym', thicknessCm: MANURE_CM },
           { materialId: 'cardboard', thicknessCm: CARD_CM },

@@ -1,5 +1,4 @@
 import type { WayOutcome } from './weigh.ts';
-import type { WayCode } from './way.ts';
 
 /** What one may want of a way. */
 export const WAY_AIMS = ['foodNow', 'soilLater', 'leastWork', 'leastLoss', 'leastCost', 'leastRisk'] as const;
@@ -55,8 +54,8 @@ export interface RankedWay {
   readonly shares: Readonly<Record<WayAim, number>>;
   /** From 0 to 1: the aims by their weights. */
   readonly score: number;
-  /** A way that is as good or better in everything; null for one that stands by itself. */
-  readonly beatenBy: WayCode | null;
+  /** Key of a way that is as good or better in everything; null for one that stands by itself. */
+  readonly beatenBy: string | null;
 }
 
 export interface Ranking {
@@ -66,10 +65,10 @@ export interface Ranking {
   readonly decided: Decided | null;
 }
 
-/** The first is ahead by one aim, and behind by another, where there is one. */
+/** Two ways by their keys: the first is ahead by one aim, and behind by another, where there is one. */
 export interface Decided {
-  readonly first: WayCode;
-  readonly second: WayCode;
+  readonly first: string;
+  readonly second: string;
   readonly by: WayAim;
   readonly against: WayAim | null;
 }
@@ -91,7 +90,7 @@ export function rankWays(outcomes: readonly WayOutcome[], weights: AimWeights, t
   });
   const ranked = all.map((one) => ({
     ...one,
-    beatenBy: all.find((other) => other !== one && beats(other, one))?.outcome.way.code ?? null,
+    beatenBy: all.find((other) => other !== one && beats(other, one))?.outcome.way.key ?? null,
   }));
   const ways = ranked.toSorted(
     (a, b) => Number(a.beatenBy !== null) - Number(b.beatenBy !== null) || b.score - a.score,
@@ -118,8 +117,8 @@ function decidedBetween(ways: readonly RankedWay[], weights: AimWeights): Decide
   const behind = gaps.reduce((worst, one) => (one.gap < worst.gap ? one : worst));
   if (ahead.gap <= ALIKE) return null;
   return {
-    first: first.outcome.way.code,
-    second: second.outcome.way.code,
+    first: first.outcome.way.key,
+    second: second.outcome.way.key,
     by: ahead.aim,
     against: behind.gap < -ALIKE ? behind.aim : null,
   };

@@ -26,7 +26,8 @@ import {
   isEmpty,
   nearestMaterialId,
 } from '../../yard/index.ts';
-import type { WayQuestion, WayRecords, WayStep } from './way.ts';
+import { layerL, mostOnTopCm } from './amounts.ts';
+import { AS_PROPOSED, type PlainQuestion, type WayRecords, type WayStep, type WhatIf } from './way.ts';
 
 const CM_PER_M = 100;
 const GRAMS_PER_KG = 1000;
@@ -35,17 +36,21 @@ const GRAMS_PER_KG = 1000;
 export interface Scene {
   /** With plans gone by carried forward, and the pile to come where it is not there yet. */
   readonly records: GardenRecords;
-  readonly question: WayQuestion;
+  readonly whatIf: WhatIf;
   readonly bed: Bed;
   readonly findMaterial: FindMaterial;
   readonly today: DayNumber;
-  /** When the stuff is at hand: from tomorrow on, or the day after it arrives. */
+  /** When the stuff is at hand: from tomorrow on, or the day after it arrives, or later where it is to wait. */
   readonly from: DayNumber;
   readonly spring: DayNumber;
   readonly lotId: string;
   /** What is asked about, but no more than will lie in the pile then; the same as a share of that. */
   readonly amountL: number;
   readonly share: number;
+  /** Thickest the stuff may lie, cm. */
+  readonly mostCm: number;
+  /** Of the stuff as it then lies, kg/m3. */
+  readonly densityKgPerM3: number;
   readonly materialId: string;
   readonly material: Material;
   readonly carbonToNitrogen: number | null;
@@ -55,6 +60,15 @@ export interface Scene {
   readonly arrivalSteps: readonly WayStep[];
   readonly memory: StockMemory;
   /** With which ids of new records begin. */
+  readonly prefix: string;
+  /** Ends the keys of its ways; empty where there is no other scene. */
+  readonly suffix: string;
+}
+
+/** When, out of what, and under which names. */
+export interface SceneSetting {
+  readonly todayIso: string;
+  readonly memory: StockMemory;
   readonly prefix: string;
 }
 
@@ -87,21 +101,22 @@ export function contentsOn(
 /** Opens the scene. Throws InputError naming the field for a question that cannot be. */
 export function sceneOf(
   asked: GardenRecords,
-  question: WayQuestion,
-  {
-    todayIso,
-    memory,
-    prefix,
-  }: { readonly todayIso: string; readonly memory: StockMemory; readonly prefix: string },
+  question: PlainQuestion,
+  { todayIso, memory, prefix, suffix = '' }: SceneSetting & { readonly suffix?: string },
 ): Scene {
   const today = dayNumberFromIso(todayIso, ['today']);
   const findMaterial = materialFinder(asked);
   const kept = carriedForward(asked, todayIso);
   const bed = kept.beds.find(({ id }) => id === question.bedId);
   if (!bed) throw new InputError(['bedId'], 'namesNone', { what: 'bed', got: question.bedId });
-  if (!(question.amountL > 0))
-    throw new InputError(['amountL'], 'outOfRange', { above: 0, got: question.amountL });
-  const { lotId, arrival, steps, from } = sourceOf({ question, findMaterial, today, prefix });
+  const { amountL: wantedL, whatIf = AS_PROPOSED } = question;
+  if (wantedL !== null && !(wantedL > 0))
+    throw new InputError(['amountL'], 'outOfRange', { above: 0, got: wantedL });
+  const { lotId, arrival, steps, from: atHand } = sourceOf({ question, bed, findMaterial, today, prefix });
+  const from = Math.max(
+    atHand,
+    whatIf.notBefore === null ? atHand : dayNumberFromIso(whatIf.notBefore, ['whatIf', 'notBefore']),
+  );
   const records = withWay(kept, arrival);
   const contents = contentsOn({ findMaterial, memory }, records, { lotId, day: from });
   if (!contents) throw new InputError(['from', 'lotId'], 'namesNone', { what: 'stock', got: lotId });
@@ -109,11 +124,12 @@ export function sceneOf(
   const material = findMaterial(materialId, from);
   if (!material) throw new InputError(['from', 'lotId'], 'namesNone', { what: 'material', got: materialId });
   const figures = figuresOf(contents);
-  const amountL = wholeTenths(Math.min(question.amountL, figures.volumeL));
+  const mostCm = whatIf.mostCm ?? mostOnTopCm(material, bed.kind);
+  const amountL = wholeTenths(Math.min(wantedL ?? layerL(mostCm, bed.areaM2), figures.volumeL));
   const share = Math.min(1, amountL / figures.volumeL);
   return {
     records,
-    question,
+    whatIf,
     bed,
     findMaterial,
     today,
@@ -122,6 +138,8 @@ export function sceneOf(
     lotId,
     amountL,
     share,
+    mostCm,
+    densityKgPerM3: (figures.freshKg / figures.volumeL) * LITRES_PER_CUBIC_METRE,
     materialId,
     material,
     carbonToNitrogen: figures.carbonToNitrogen,
@@ -130,6 +148,7 @@ export function sceneOf(
     arrivalSteps: steps,
     memory,
     prefix,
+    suffix,
   };
 }
 
@@ -146,12 +165,14 @@ export const newLot = (id: string, treatment: Partial<Lot> = {}): WayRecords['lo
 
 /** The pile the stuff lies in: one that is there, or one that a load is to be tipped onto. */
 function sourceOf({
-  question: { from, amountL },
+  question: { from, amountL: wantedL, whatIf },
+  bed,
   findMaterial,
   today,
   prefix,
 }: {
-  readonly question: WayQuestion;
+  readonly question: PlainQuestion;
+  readonly bed: Bed;
   readonly findMaterial: FindMaterial;
   readonly today: DayNumber;
   readonly prefix: string;
@@ -163,9 +184,12 @@ function sourceOf({
 } {
   if ('lotId' in from) return { lotId: from.lotId, arrival: NO_RECORDS, steps: [], from: today + 1 };
   const { materialId, arrivesOn } = from;
-  if (!findMaterial(materialId)) {
+  const material = findMaterial(materialId);
+  if (!material) {
     throw new InputError(['from', 'materialId'], 'namesNone', { what: 'material', got: materialId });
   }
+  const mostCm = whatIf?.mostCm ?? mostOnTopCm(material, bed.kind);
+  const amountL = wantedL ?? wholeTenths(layerL(mostCm, bed.areaM2));
   const day = Math.max(today, dayNumberFromIso(arrivesOn, ['from', 'arrivesOn']));
   const lotId = `${prefix}-pile`;
   const received = { amount: amountL, unit: 'litre' as const, materialId, seasonedMonths: 0 };
@@ -230,8 +254,7 @@ export function layFromLot(
   if (!contents) return null;
   const figures = figuresOf(contents);
   const thereL = figures.volumeL * share;
-  const roomL = (mostCm / CM_PER_M) * bed.areaM2 * LITRES_PER_CUBIC_METRE;
-  const laidL = wholeTenths(Math.min(thereL, roomL));
+  const laidL = wholeTenths(Math.min(thereL, layerL(mostCm, bed.areaM2)));
   if (!(laidL > 0)) return null;
   const ofLot = laidL / figures.volumeL;
   const materialId = nearestMaterialId(contents);
@@ -242,6 +265,7 @@ export function layFromLot(
       code: 'lay',
       day,
       bedId: bed.id,
+      lotId,
       materialId,
       amountL: laidL,
       thicknessCm: (laidL / LITRES_PER_CUBIC_METRE / bed.areaM2) * CM_PER_M,
@@ -315,13 +339,22 @@ export function layFromOutside(
 } {
   const { bed, findMaterial } = scene;
   const material = findMaterial(materialId, day)!;
-  const laidL = wholeTenths((thicknessCm / CM_PER_M) * bed.areaM2 * LITRES_PER_CUBIC_METRE);
+  const laidL = wholeTenths(layerL(thicknessCm, bed.areaM2));
   const massFreshKg = (laidL / LITRES_PER_CUBIC_METRE) * material.bulkDensityKgPerM3;
   const dryG = massFreshKg * GRAMS_PER_KG * (1 - material.moistureFractionWetBasis);
   const entry = layEntry({ scene, bed, day, dugDepthCm, part, materialId, lotId: null, amountL: laidL });
   return {
     entry: { ...entry, massFreshKg },
-    step: { code: 'lay', day, bedId: bed.id, materialId, amountL: laidL, thicknessCm, dugDepthCm },
+    step: {
+      code: 'lay',
+      day,
+      bedId: bed.id,
+      lotId: null,
+      materialId,
+      amountL: laidL,
+      thicknessCm,
+      dugDepthCm,
+    },
     massFreshKg,
     laidL,
     nitrogenG: dryG * material.nitrogenFractionDryBasis,

@@ -1,13 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bedOf, GARDEN, MILD, NO_STOCK, plantingOf } from '../../../../tests/fixtures/books.ts';
-import type { GardenRecords } from '../../bed/index.ts';
+import { drawScenario, type GardenRecords } from '../../bed/index.ts';
+import { total } from '../../ground/index.ts';
+import { type BedScenario, isFromStock } from '../../model/index.ts';
 import { emptyMemory } from '../../yard/index.ts';
 import { proposeWays } from './propose.ts';
 import { aheadShare, spreadOfWay, wayDrawer } from './draw-ways.ts';
 import { EVEN_WEIGHTS, rankWays, WAY_AIMS, type AimWeights } from './rank.ts';
-import type { WayCode, WayQuestion } from './way.ts';
-import { leaving, weighWay, type WayOutcome } from './weigh.ts';
+import { runYears } from '../years/run-years.ts';
+import { NO_PRICES } from '../years/worth.ts';
+import { newLot, withWay } from './scene.ts';
+import type { Way, WayCode, WayQuestion } from './way.ts';
+import {
+  leaving,
+  weighWay,
+  wayRecords,
+  type WayOutcome,
+  type WeighSetting,
+  yearsScenarioOf,
+} from './weigh.ts';
 
 const AUTUMN = '2026-10-10';
 const garden = { ...GARDEN, climate: MILD, version: 1, createdAt: '', updatedAt: '' };
@@ -44,14 +56,18 @@ const setting = { todayIso: AUTUMN, keeper: NOTHING_KEPT, prices: null };
 const proposed = (question: WayQuestion) =>
   proposeWays(records, question, { todayIso: AUTUMN, memory: emptyMemory(), prefix: 'way-1' });
 
-function weighed(question: WayQuestion): { readonly outcomes: WayOutcome[]; readonly today: number } {
-  const { scene, ways } = proposed(question);
-  const left = leaving(scene, setting);
-  return { outcomes: ways.map((way) => weighWay(scene, way, { left, setting })), today: scene.today };
+function weighed(
+  question: WayQuestion,
+  { of: asked = proposed(question), prices = null as WeighSetting['prices'] } = {},
+): { readonly outcomes: WayOutcome[]; readonly today: number } {
+  const own = { ...setting, prices };
+  const weighing = { left: leaving(asked, own), bedIds: asked.bedIds, setting: own };
+  return { outcomes: asked.proposed.map((one) => weighWay(one, weighing)), today: asked.today };
 }
+const waysOf = (question: WayQuestion): Way[] => proposed(question).proposed.map(({ way }) => way);
 const of = (outcomes: readonly WayOutcome[], code: WayCode): WayOutcome =>
   outcomes.find(({ way }) => way.code === code)!;
-const codesOf = (question: WayQuestion): WayCode[] => proposed(question).ways.map(({ code }) => code);
+const codesOf = (question: WayQuestion): WayCode[] => waysOf(question).map(({ code }) => code);
 
 const anyWeights = fc
   .tuple(...WAY_AIMS.map(() => fc.nat(3)))
@@ -73,12 +89,59 @@ describe('the ways there are', () => {
     ]);
     // Dust makes no char in a trench; manure is no cover, and no bed of trees is dug.
     expect(codesOf(load('sawdust_softwood', 200))).not.toContain('charred');
-    expect(codesOf(load('cattle_fym', 100))).toEqual(['onTop', 'dugIn', 'composted', 'elsewhere']);
+    expect(codesOf(load('cattle_fym', 100))).toEqual([
+      'onTop',
+      'withinLimits',
+      'dugIn',
+      'composted',
+      'elsewhere',
+    ]);
     expect(codesOf({ ...load('chips_branch', 200), bedId: 'ring' })).not.toContain('dugIn');
   });
 
+  it('make no layers of what is none: minerals, logs, bought feed, char', () => {
+    expect(codesOf(load('wood_ash', 20))).toEqual([]);
+    expect(codesOf(load('log_wood', 300))).toEqual(['charred']);
+    const [feed] = waysOf(load('feather_meal', 50));
+    expect(feed.nitrogenLaidG / 5).toBeLessThanOrEqual(10);
+    expect(feed.nitrogenLaidG / 5).toBeGreaterThan(8);
+    const [char] = waysOf(load('biochar_raw', 500));
+    expect(char.steps.at(-1)).toMatchObject({ code: 'lay', thicknessCm: 1 });
+  });
+
+  it('ask for as much as does well there when nobody says how much', () => {
+    const [onTop] = waysOf({ ...load('chips_branch', 1), amountL: null });
+    expect(onTop.steps).toMatchObject([
+      { code: 'arrives', amountL: 400 },
+      { code: 'lay', thicknessCm: expect.closeTo(8, 1) as number },
+    ]);
+  });
+
+  it('are done otherwise where that is asked', () => {
+    const whatIf = {
+      notBefore: '2026-11-20',
+      dugDepthCm: 25,
+      mostCm: 4,
+      partner: { materialId: 'grass_clippings', amountL: 111 },
+    };
+    const ways = waysOf({ ...load('chips_branch', 400), whatIf });
+    const way = (code: WayCode) => ways.find((one) => one.code === code)!;
+    expect(way('onTop').records.entries[0]).toMatchObject({ date: '2026-11-20', amount: 200 });
+    expect(way('dugIn').records.entries[0]).toMatchObject({ dugDepthCm: 25, amount: 200 });
+    expect(way('composted').steps).toContainEqual(
+      expect.objectContaining({ partnerId: 'grass_clippings', partnerL: 111 }),
+    );
+    expect(() => waysOf({ ...load('chips_branch', 400), whatIf: { ...whatIf, notBefore: 'soon' } })).toThrow(
+      /notBefore/,
+    );
+    const partner = { materialId: 'moondust', amountL: 1 };
+    expect(() => waysOf({ ...load('chips_branch', 400), whatIf: { ...whatIf, partner } })).toThrow(
+      /materialId/,
+    );
+  });
+
   it('write plans from today on, under names of their own, and use no more than there is', () => {
-    const { ways } = proposed(load('chips_branch', 400));
+    const ways = waysOf(load('chips_branch', 400));
     for (const { code, records: written, steps, laidL, leftL } of ways) {
       const all = [...written.lots, ...written.movements, ...written.entries];
       expect([code, all.every(({ id }) => id.startsWith('way-1-'))]).toEqual([code, true]);
@@ -109,13 +172,13 @@ describe('the ways there are', () => {
     const movements = [{ ...came, unit: 'litre', materialId: 'leaves_mixed', ...dry }];
     const withPile = { ...records, lots: [lot], movements } as unknown as GardenRecords;
     const asked = { bedId: 'bed', from: { lotId: 'pile' }, amountL: 1000 };
-    const { scene, ways } = proposeWays(withPile, asked, {
+    const { proposed: all } = proposeWays(withPile, asked, {
       todayIso: AUTUMN,
       memory: emptyMemory(),
       prefix: 'w',
     });
-    expect(scene.amountL).toBeLessThanOrEqual(200);
-    for (const { laidL, code } of ways.filter((way) => way.code !== 'composted')) {
+    expect(all[0].scene.amountL).toBeLessThanOrEqual(200);
+    for (const { laidL, code } of all.map(({ way }) => way).filter((way) => way.code !== 'composted')) {
       expect([code, laidL <= 200]).toEqual([code, true]);
     }
   });
@@ -172,6 +235,12 @@ describe('a load of manure', () => {
     expect(composted.way.nitrogenLaidG).toBeLessThan(composted.way.nitrogenInG);
     expect(of(outcomes, 'dugIn').limits.map(({ code }) => code)).toContain('manureNitrogen');
   });
+  it('spread as thin as the guide values allow passes none of them', () => {
+    const thin = of(outcomes, 'withinLimits');
+    expect(thin.limits).toEqual([]);
+    expect(thin.way.laidL).toBeLessThan(of(outcomes, 'onTop').way.laidL);
+    expect(thin.way.laidL + thin.way.leftL).toBeCloseTo(of(outcomes, 'onTop').way.laidL, 0);
+  });
 });
 
 describe('prunings, char or chips', () => {
@@ -194,6 +263,79 @@ describe('two cubic meters of leaves', () => {
     expect(now.laidL).toBeCloseTo(750, 0);
     expect(Math.abs(now.leftL - 1250)).toBeLessThan(10);
     expect(later.laidL + later.leftL).toBeLessThan(now.laidL + now.leftL);
+  });
+});
+
+describe('where the bed is left open', () => {
+  const asked = { ...load('chips_branch', 300), bedId: null };
+  const { outcomes } = weighed(asked);
+  it('the ways of all beds but paths stand beside each other, each under a key of its own', () => {
+    const keys = outcomes.map(({ way }) => way.key);
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(new Set(outcomes.map(({ way }) => way.bedId))).toEqual(new Set(['bed', 'ring']));
+    expect(keys.slice(0, 2).toSorted()).toEqual(['onTop bed', 'onTop ring']);
+    expect(outcomes.length).toBeLessThanOrEqual(10);
+  });
+  it('what is told of crops is told of all beds together', () => {
+    const onRing = outcomes.find(({ way }) => way.key === 'onTop ring')!;
+    const onBed = weighed(load('chips_branch', 300)).outcomes.find(({ way }) => way.code === 'elsewhere')!;
+    // Nothing grows on the ring: what is told are the seedlings of the bed, as when the chips go elsewhere.
+    expect(onRing.nitrogenToAddG).toBeCloseTo(onBed.nitrogenToAddG, 6);
+    expect(onRing.missedShare).toBeCloseTo(onBed.missedShare, 9);
+  });
+  it('is refused where there is none, or neither bed nor pile is said', () => {
+    expect(() => proposed({ ...asked, from: null })).toThrow(/bedId/);
+    const onlyPath = { ...records, beds: [path] };
+    const setting = { todayIso: AUTUMN, memory: emptyMemory(), prefix: 'w' };
+    expect(() => proposeWays(onlyPath, asked, setting)).toThrow(/bedId/);
+  });
+});
+
+describe('where the pile is left open', () => {
+  const lotOf = (id: string) => ({ ...newLot(id), reserveL: 0, note: '', version: 1 });
+  const came = (lotId: string, materialId: string, amount: number) => ({
+    id: `came-${lotId}`,
+    type: 'receive',
+    state: 'laid',
+    date: '2026-09-01',
+    lotId,
+    materialId,
+    amount,
+    unit: 'litre',
+    seasonedMonths: 0,
+    moistureFractionWetBasis: null,
+    bulkDensityKgPerM3: null,
+  });
+  const stocked = {
+    ...records,
+    lots: ['chips', 'leaves', 'ash', 'crumbs'].map(lotOf),
+    movements: [
+      came('chips', 'chips_branch', 300),
+      came('leaves', 'leaves_mixed', 500),
+      came('ash', 'wood_ash', 30),
+      came('crumbs', 'compost_garden', 1),
+    ],
+  } as unknown as GardenRecords;
+  const asked = { bedId: 'bed', from: null, amountL: null };
+  it('ways of all piles that can lie on a bed stand beside each other', () => {
+    const all = proposeWays(stocked, asked, { todayIso: AUTUMN, memory: emptyMemory(), prefix: 'w' });
+    expect(new Set(all.proposed.map(({ way }) => way.lotId))).toEqual(new Set(['chips', 'leaves']));
+    const { outcomes } = weighed(asked, { of: all });
+    for (const { largestRelativeError } of outcomes) expect(largestRelativeError).toBeLessThan(1e-9);
+  });
+  it('is refused where nothing lies in the yard', () => {
+    expect(() => proposed(asked)).toThrow(/lotId/);
+  });
+});
+
+describe('money', () => {
+  it('is what nitrogen, hours and what is bought in cost', () => {
+    const prices = { ...NO_PRICES, boughtInPerM3: 50 };
+    const { outcomes } = weighed(load('chips_branch', 300), { prices });
+    expect(of(outcomes, 'onTop').money).toBe(0);
+    // Two centimeters of compost on five square meters.
+    expect(of(outcomes, 'compostBeneath').money).toBeCloseTo(5, 1);
+    expect(of(weighed(load('chips_branch', 300)).outcomes, 'onTop').money).toBeNull();
   });
 });
 
@@ -235,10 +377,10 @@ describe('a ranking', () => {
 });
 
 describe('as things may be', () => {
-  const { scene, ways } = proposed(load('chips_branch', 300));
-  const drawOf = (code: WayCode, draw = wayDrawer(scene)) => {
-    const way = ways.find((one) => one.code === code)!;
-    return Array.from({ length: 8 }, (_, number) => draw(way, number));
+  const asked = proposed(load('chips_branch', 300));
+  const drawOf = (code: WayCode, draw = wayDrawer(asked)) => {
+    const one = asked.proposed.find(({ way }) => way.code === code)!;
+    return Array.from({ length: 8 }, (_, number) => draw(one, number));
   };
   it('the same numbers draw the same, and differ from each other', () => {
     const [once, again] = [drawOf('onTop'), drawOf('onTop')];
@@ -247,6 +389,22 @@ describe('as things may be', () => {
     const { low, middle, high } = spreadOfWay(once).soilKg;
     expect(low).toBeLessThan(middle);
     expect(high).toBeGreaterThan(middle);
+  });
+  it('draws what lies in a pile too, in balance', () => {
+    const { scene, way } = asked.proposed[0];
+    const scenario = yearsScenarioOf(scene, withWay(scene.records, wayRecords(scene, way)), 'bed');
+    const nitrogenOf = ({ events }: BedScenario) =>
+      total(
+        events.flatMap((event) =>
+          event.type === 'apply' && isFromStock(event) ? [total(event.opening.nitrogenG)] : [],
+        ),
+      );
+    const drawn = Array.from({ length: 30 }, (_, number) => drawScenario(scenario, 1, number).scenario);
+    const shares = drawn.map((one) => nitrogenOf(one) / nitrogenOf(scenario)).toSorted((a, b) => a - b);
+    expect(shares[3]).toBeLessThan(0.95);
+    expect(shares[26]).toBeGreaterThan(1.05);
+    expect(shares[15]).toBeCloseTo(1, 0);
+    expect(runYears(drawn[7], scene.today, 2).largestRelativeError).toBeLessThan(1e-9);
   });
   it('what is sure is sure in every draw, and nothing is said of what draws do not change', () => {
     const [under, onTop] = [drawOf('compostBeneath'), drawOf('onTop')];

@@ -1,4 +1,4 @@
-import { type DayNumber, total } from '../../ground/index.ts';
+import { type DayNumber, LITRES_PER_CUBIC_METRE, total } from '../../ground/index.ts';
 import { type BedScenario, type ModelParameters, withOverrides } from '../../model/index.ts';
 import {
   type BedProjection,
@@ -14,10 +14,12 @@ import {
   takenByBed,
   waterSavedMm,
 } from '../../bed/index.ts';
+import type { GardenPrices } from '../../../records/garden.ts';
 import type { School } from '../../../records/vocabulary.ts';
 import { booksAsPlanned } from '../years/habit-books.ts';
 import { endOfYears } from '../years/outlook-days.ts';
 import { type RunYear, runYears } from '../years/run-years.ts';
+import type { ProposedWay, Proposal } from './propose.ts';
 import { type Scene, withWay } from './scene.ts';
 import type { Way, WayRecords } from './way.ts';
 
@@ -35,11 +37,11 @@ const GRAMS_PER_KG = 1000;
 /** What a way comes to for a garden. Whole beds; what is beyond leaving the stuff where it is says so. */
 export interface WayOutcome {
   readonly way: Way;
-  /** Quick nitrogen that the plan of the bed asks for in the next fifteen months, and what is more or less where else the way leads, g. */
+  /** Quick nitrogen that the plans of the beds compared ask for in the next fifteen months, and what is more or less where else the way leads, g. */
   readonly nitrogenToAddG: number;
-  /** Days that crops of the bed stand pale, added up over its crops, and what is more or less where else the way leads. */
+  /** Days that their crops stand pale, added up over all crops, and what is more or less where else the way leads. */
   readonly paleDays: number;
-  /** What its crops miss for good if nothing is fed, as a share of what they want; 0 where nothing grows. */
+  /** What those crops miss for good if nothing is fed, as a share of what they want; 0 where nothing grows. */
   readonly missedShare: number;
   /** When young plants can go in, and seeds; null where the model finds no day in fifteen months, or nothing is sown there. */
   readonly plantFrom: DayNumber | null;
@@ -61,7 +63,7 @@ export interface WayOutcome {
   /** What speaks against what it lays. */
   readonly conflicts: readonly Conflict[];
   readonly waits: readonly HarvestWait[];
-  /** What nitrogen and hours cost in the gardener's money; null without prices. */
+  /** What nitrogen, hours and what is bought in cost in the gardener’s money; null without prices. */
   readonly money: number | null;
   readonly largestRelativeError: number;
 }
@@ -77,7 +79,7 @@ interface BedOutcome {
 export interface WeighSetting {
   readonly todayIso: string;
   readonly keeper: PastKeeper;
-  readonly prices: { readonly nitrogenPerKg: number | null; readonly hour: number | null } | null;
+  readonly prices: GardenPrices | null;
   readonly school?: School;
 }
 
@@ -119,6 +121,11 @@ export const lostIn = (years: readonly RunYear[]): number =>
 export const lostOnTheWay = ({ nitrogenInG, nitrogenLaidG }: Way): number =>
   Math.max(0, nitrogenInG - nitrogenLaidG);
 
+const wantedOf = ({ planned, areaM2 }: BedOutcome): number =>
+  areaM2 * total(planned.standing.prospects.map(({ demandG }) => demandG));
+const missedOf = ({ planned, areaM2 }: BedOutcome): number =>
+  areaM2 * total(planned.standing.prospects.map(({ shortG }) => shortG));
+
 const paleDaysOf = ({ planned }: BedOutcome): number =>
   total(planned.standing.prospects.map(({ paleDays }) => paleDays));
 
@@ -139,22 +146,26 @@ const waterL = ({ planned, areaM2 }: BedOutcome, p: ModelParameters): number =>
     ),
   );
 
-/** What leaving the stuff where it is comes to, worked out once for each bed. */
-export function leaving(scene: Scene, setting: WeighSetting): (bedId: string) => BedOutcome {
+/** What leaving the stuff where it is comes to, worked out once for each bed: in all scenes of a proposal the same. */
+export function leaving({ proposed }: Proposal, setting: WeighSetting): (bedId: string) => BedOutcome {
   const known = new Map<string, BedOutcome>();
   return (bedId) => {
+    const { scene } = proposed[0];
     const found = known.get(bedId) ?? bedWith(scene, { records: scene.records, bedId }, setting);
     known.set(bedId, found);
     return found;
   };
 }
 
-/** Works out what a way comes to, on the bed that was asked about and on the one it leads to. */
-export function weighWay(
-  scene: Scene,
-  way: Way,
-  { left, setting }: { readonly left: (bedId: string) => BedOutcome; readonly setting: WeighSetting },
-): WayOutcome {
+interface Weighing {
+  readonly left: (bedId: string) => BedOutcome;
+  /** Beds that are compared: what is told of crops is told of all of them together. */
+  readonly bedIds: readonly string[];
+  readonly setting: WeighSetting;
+}
+
+/** Works out what a way comes to, on the bed it is for and on the one it leads to, beside the others that are compared. */
+export function weighWay({ scene, way }: ProposedWay, { left, bedIds, setting }: Weighing): WayOutcome {
   const { bed, today } = scene;
   const records = withWay(scene.records, wayRecords(scene, way));
   const beds = [...new Set([bed.id, ...way.bedIds])].map((bedId) => ({
@@ -162,23 +173,23 @@ export function weighWay(
     before: left(bedId),
   }));
   const own = beds[0].now;
-  /** Of the bed itself, and of the other what the way changes there. */
-  const withOthers = (read: (one: BedOutcome) => number) =>
-    Math.max(0, read(own) + total(beds.slice(1).map(({ now, before }) => read(now) - read(before))));
   const beyond = (read: (one: BedOutcome) => number) =>
     total(beds.map(({ now, before }) => read(now) - read(before)));
-  const { plan, standing, projection } = own.planned;
+  /** Of all beds that are compared as they are, and what the way changes, wherever it does. */
+  const ofAll = (read: (one: BedOutcome) => number) =>
+    Math.max(0, total(bedIds.map((bedId) => read(left(bedId)))) + beyond(read));
+  const { plan, projection } = own.planned;
   const dates = (start: string) => plan.planting.find((one) => one.start === start)?.day ?? null;
-  const wanted = total(standing.prospects.map(({ demandG }) => demandG));
-  const nitrogenToAddG = withOthers(dosesG);
+  const wantedG = ofAll(wantedOf);
+  const nitrogenToAddG = ofAll(dosesG);
   const last = (one: BedOutcome) => one.years.at(-1)!;
   const p = withOverrides();
   const ownIds = new Set(way.records.entries.map(({ id }) => id));
   return {
     way,
     nitrogenToAddG,
-    paleDays: withOthers(paleDaysOf),
-    missedShare: wanted > 0 ? total(standing.prospects.map(({ shortG }) => shortG)) / wanted : 0,
+    paleDays: ofAll(paleDaysOf),
+    missedShare: wantedG > 0 ? ofAll(missedOf) / wantedG : 0,
     plantFrom: dates('transplants'),
     sowFrom: dates('seedlings'),
     organicMatterPct: TOLD_AFTER_YEARS.map((years) => own.years[years].organicMatterPct),
@@ -196,7 +207,7 @@ export function weighWay(
     ),
     conflicts: beds.flatMap(({ now }) => now.planned.plan.conflicts).filter((one) => namesAny(one, ownIds)),
     waits: beds.flatMap(({ now }) => now.planned.plan.waits).filter((one) => namesAny(one, ownIds)),
-    money: moneyOf(setting.prices, nitrogenToAddG, way.hours),
+    money: moneyOf(setting.prices, { nitrogenG: nitrogenToAddG, hours: way.hours, boughtL: way.boughtL }),
     largestRelativeError: Math.max(...beds.map(({ now }) => now.largestRelativeError)),
   };
 }
@@ -223,7 +234,17 @@ export const wayRecords = ({ arrival }: Scene, { records }: Way): WayRecords => 
   movements: records.movements.filter((one) => !arrival.movements.includes(one)),
 });
 
-function moneyOf(prices: WeighSetting['prices'], nitrogenG: number, hours: number): number | null {
-  if (!prices || (prices.nitrogenPerKg === null && prices.hour === null)) return null;
-  return ((prices.nitrogenPerKg ?? 0) * nitrogenG) / GRAMS_PER_KG + (prices.hour ?? 0) * hours;
+/** In the gardener’s money; null when none of the three has a price. */
+function moneyOf(
+  prices: WeighSetting['prices'],
+  { nitrogenG, hours, boughtL }: { nitrogenG: number; hours: number; boughtL: number },
+): number | null {
+  if (!prices) return null;
+  const { nitrogenPerKg, hour, boughtInPerM3 } = prices;
+  if (nitrogenPerKg === null && hour === null && boughtInPerM3 === null) return null;
+  return (
+    ((nitrogenPerKg ?? 0) * nitrogenG) / GRAMS_PER_KG +
+    (hour ?? 0) * hours +
+    ((boughtInPerM3 ?? 0) * boughtL) / LITRES_PER_CUBIC_METRE
+  );
 }

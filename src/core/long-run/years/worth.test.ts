@@ -76,7 +76,7 @@ describe('what a habit is worth on ten square meters', () => {
       bare,
       setting: {
         ...setting,
-        prices: { nitrogenPerKg: 10, phosphorusPerKg: null, potassiumPerKg: null, hour: 2 },
+        prices: { ...NO_PRICES, nitrogenPerKg: 10, hour: 2 },
       },
     });
     expect(worth.money).toBeCloseTo(1.2 - 2 * worth.hours, 9);

@@ -7,28 +7,22 @@ import {
   potassiumFractionDryBasis,
 } from '../../ground/index.ts';
 import type { Bed } from '../../../records/bed.ts';
+import type { GardenPrices } from '../../../records/garden.ts';
 import type { Habit, LayAct } from '../../../records/habit.ts';
 import { massOfLay, yearsOfAct } from './habit.ts';
 import { nutrientsHeldMol, waterHeldMm, type MoreHeld } from './held-more.ts';
 import type { YearPoint } from './run-years.ts';
 
-/** What the gardener pays, in their own currency; null where it is not known. */
-export interface Prices {
-  readonly nitrogenPerKg: number | null;
-  readonly phosphorusPerKg: number | null;
-  readonly potassiumPerKg: number | null;
-  readonly hour: number | null;
-}
-
-export const NO_PRICES: Prices = {
+export const NO_PRICES: GardenPrices = {
   nitrogenPerKg: null,
   phosphorusPerKg: null,
   potassiumPerKg: null,
   hour: null,
+  boughtInPerM3: null,
 };
 
 /** Throws InputError naming the field for a price below nothing. */
-export function checkPrices(prices: Prices): void {
+export function checkPrices(prices: GardenPrices): void {
   for (const [field, price] of Object.entries(prices)) {
     if (price === null) continue;
     if (typeof price === 'number' && price < 0) {
@@ -63,7 +57,7 @@ export interface Worth {
 export interface WorthSetting {
   readonly bed: Bed;
   readonly findMaterial: FindMaterial;
-  readonly prices: Prices;
+  readonly prices: GardenPrices;
   /** Depth that the organic matter percentage refers to, cm. */
   readonly depthCm: number;
 }
@@ -173,7 +167,7 @@ function oneTime(act: LayAct, { areaM2 }: Bed, findMaterial: FindMaterial) {
 }
 
 function moneyOf(
-  prices: Prices,
+  prices: GardenPrices,
   {
     nitrogenKg,
     phosphorusKg,

@@ -3,16 +3,17 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { EVEN_WEIGHTS, type AimWeights } from '../../../core/long-run/index.ts';
 import { ESTIMATE } from '../../../words/words.ts';
-import { materialName } from '../../../words/record-names.ts';
+import { counted } from '../../../words/counted.ts';
 import { useBooks } from '../../app/garden-context.ts';
 import { useReader } from '../../ui/forms/QuantityField.tsx';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
+import { PricesForm } from '../../ui/prices/PricesForm.tsx';
 import { useStock } from '../../ui/stock/use-stock.ts';
 import { recordsForYears, waysQuery } from '../../worker/questions.ts';
 import type { WaysAsked } from '../../worker/ways-answers.ts';
 import { AimSliders } from './AimSliders.tsx';
-import { readWays, type WaysForm, blankWays } from './ways-form.ts';
-import { WaysQuestion } from './WaysQuestion.tsx';
+import { ANY, readWays, type WaysForm, blankWays } from './ways-form.ts';
+import { WaysQuestion, WhatIfFields } from './WaysQuestion.tsx';
 import { WeighedWays } from './WeighedWays.tsx';
 import './ways.css';
 
@@ -47,9 +48,7 @@ function OpenWays() {
   const question = useMemo(() => ({ today: books.today, records: recordsForYears(books) }), [books]);
   const { lots } = useStock(books);
   const inPileL = lots.find(({ lot }) => lot.id === form.lotId)?.brief?.now?.volumeL ?? null;
-  const areaM2 = books.beds.find(({ id }) => id === form.bedId)?.areaM2 ?? 0;
-  const room = { inPileL, areaM2 };
-  const { asked, trouble } = readWays(form, room, reader);
+  const { asked, troubles } = readWays(form, { inPileL }, reader);
   const waysAsked: WaysAsked | null = asked && {
     question,
     asked,
@@ -62,20 +61,49 @@ function OpenWays() {
         <div>
           <PageHeading>Which way?</PageHeading>
           <p className="soft">
-            A pile and a bed: all sensible ways to use the one for the other, side by side.
+            A pile, a bed, or both: all sensible ways to use the one for the other, side by side.
           </p>
         </div>
       </header>
-      <WaysQuestion form={form} room={room} trouble={trouble} onChange={setForm} />
+      <WaysQuestion form={form} onChange={setForm} trouble={troubles.amount} />
+      <div className="ways-more">
+        <WhatIfFields form={form} onChange={setForm} troubles={troubles} />
+        <Prices />
+      </div>
       <AimSliders weights={weights} onChange={setWeights} />
       {waysAsked ? (
         <Answer asked={waysAsked} weights={weights} onPlanned={() => setPrefix(newPrefix())} />
       ) : (
-        <p className="soft">Say how much of it there is, and for which bed.</p>
+        <Missing form={form} />
       )}
       <p className="soft estimate">{ESTIMATE}</p>
     </div>
   );
+}
+
+/** What nitrogen, hours and loads cost here: with it the ways are told in money too. */
+function Prices() {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <details open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>Your prices</summary>
+      {isOpen && <PricesForm onClose={() => setOpen(false)} />}
+    </details>
+  );
+}
+
+/** What is still to be said before there is an answer. */
+function Missing({ form }: { readonly form: WaysForm }) {
+  const { garden } = useBooks();
+  if (form.bedId === ANY && form.lotId === ANY) {
+    return (
+      <p className="soft">
+        Choose a pile or a bed. To share all piles out over all beds, see{' '}
+        <Link to={`/garden/${garden.id}/share`}>Share out</Link>.
+      </p>
+    );
+  }
+  return <p className="soft">Say how much of it there is, and for which bed.</p>;
 }
 
 function Answer({
@@ -87,7 +115,6 @@ function Answer({
   readonly weights: AimWeights;
   readonly onPlanned: () => void;
 }) {
-  const books = useBooks();
   const { data, error, isPlaceholderData } = useQuery(waysQuery(asked));
   const trouble = error ? 'The model failed; nothing was changed.' : data && !data.ok ? data.sentence : null;
   if (trouble) {
@@ -98,15 +125,31 @@ function Answer({
     );
   }
   if (!data?.ok || isPlaceholderData) return <p className="soft">Looking for ways …</p>;
-  const { ways, today, materialId } = data.result;
+  const { ways, today, notLookedAt } = data.result;
+  if (ways.length === 0) return <NothingToWeigh />;
   return (
-    <WeighedWays
-      asked={asked}
-      ways={ways}
-      today={today}
-      weights={weights}
-      stuff={materialName(materialId, books.materials)}
-      onPlanned={onPlanned}
-    />
+    <>
+      {notLookedAt > 0 && (
+        <p className="soft">
+          {counted(notLookedAt, asked.asked.bedId === null ? 'more bed' : 'more pile')} not looked at: ask
+          about {notLookedAt === 1 ? 'it' : 'them'} by name.
+        </p>
+      )}
+      <WeighedWays asked={asked} ways={ways} today={today} weights={weights} onPlanned={onPlanned} />
+    </>
+  );
+}
+
+/** Ash, lime and other minerals go by the gram, logs are too big for a bed. */
+function NothingToWeigh() {
+  const { garden } = useBooks();
+  return (
+    <div className="empty">
+      <h2>No ways to compare</h2>
+      <p>
+        Ash, lime and rock dust are spread by the gram and by a soil test, and a pile may be empty by then.
+        How much ash a bed takes is worked out under <Link to={`/garden/${garden.id}/prepare/ash`}>Ash</Link>.
+      </p>
+    </div>
   );
 }

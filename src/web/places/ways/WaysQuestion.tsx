@@ -4,73 +4,156 @@ import { useBooks } from '../../app/garden-context.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
 import { Choice } from '../../ui/forms/inputs.tsx';
-import { QuantityField, useReader } from '../../ui/forms/QuantityField.tsx';
+import { QuantityField } from '../../ui/forms/QuantityField.tsx';
 import { materialOptions } from '../../ui/materials/material-options.ts';
 import { SEEN_CHIPS } from '../../ui/materials/seen-chips.ts';
-import { LOAD_TO_COME, type Room, shownAmount, type WaysForm } from './ways-form.ts';
+import { ANY, LOAD_TO_COME, type WaysForm, type WaysTroubles } from './ways-form.ts';
 
-interface WaysQuestionProps {
+interface WaysFormProps {
   readonly form: WaysForm;
-  readonly room: Room;
-  readonly trouble: string | undefined;
   readonly onChange: (form: WaysForm) => void;
 }
 
-/** Which stuff, how much of it, for which bed. */
-export function WaysQuestion({ form, room, trouble, onChange }: WaysQuestionProps) {
+/** Which stuff, how much of it, for which bed. `trouble` is that of the amount. */
+export function WaysQuestion({
+  form,
+  onChange,
+  trouble,
+}: WaysFormProps & { readonly trouble: string | undefined }) {
   const books = useBooks();
-  const reader = useReader();
   const set = (change: Partial<WaysForm>) => onChange({ ...form, ...change });
-  const options = useMemo(() => materialOptions(books).map(withoutSeenChips), [books]);
   const isLoad = form.lotId === LOAD_TO_COME;
   return (
     <div className="band-fields ways-question">
       <Choice
         name="What"
         value={form.lotId}
-        onChange={(lotId) => set({ lotId, amount: null })}
+        onChange={(lotId) => set({ lotId })}
         options={[
           ...books.lots.map(({ id, name }) => ({ value: id, label: name })),
           { value: LOAD_TO_COME, label: 'A load to come …' },
+          ...(books.lots.length > 1 ? [{ value: ANY, label: 'Whatever does the bed most good' }] : []),
         ]}
-        width={200}
+        width={230}
       />
       {isLoad && (
         <>
-          <Field name="Of what">
-            {(control) => (
-              <Select
-                {...control}
-                value={form.materialId}
-                onChange={(materialId) => set({ materialId })}
-                showSearch={{ optionFilterProp: 'label' }}
-                style={{ width: 260 }}
-                popupMatchSelectWidth={false}
-                options={options}
-              />
-            )}
-          </Field>
+          <MaterialChoice
+            name="Of what"
+            value={form.materialId}
+            onChange={(materialId) => set({ materialId })}
+          />
           <DateField name="Arrives" value={form.arrivesOn} onChange={(arrivesOn) => set({ arrivesOn })} />
         </>
       )}
-      <QuantityField
-        name="How much"
-        quantity="volume"
-        value={shownAmount(form, room, reader)}
-        onChange={(amount) => set({ amount })}
-        trouble={trouble}
-        width={110}
-      />
+      {form.lotId !== ANY && (
+        <QuantityField
+          name="How much"
+          quantity="volume"
+          value={form.amount}
+          onChange={(amount) => set({ amount })}
+          trouble={trouble}
+          hint="empty: as much as does well"
+          width={150}
+        />
+      )}
       <Choice
         name="For"
         value={form.bedId}
         onChange={(bedId) => set({ bedId })}
-        options={books.beds
-          .filter(({ kind }) => kind !== 'path')
-          .map(({ id, name }) => ({ value: id, label: name }))}
-        width={200}
+        options={[
+          ...books.beds
+            .filter(({ kind }) => kind !== 'path')
+            .map(({ id, name }) => ({ value: id, label: name })),
+          ...(books.beds.length > 1 ? [{ value: ANY, label: 'Wherever it does most good' }] : []),
+        ]}
+        width={230}
       />
     </div>
+  );
+}
+
+/** Other dates, depths and partners than would be proposed; all of it may stay empty. */
+export function WhatIfFields({
+  form,
+  onChange,
+  troubles,
+}: WaysFormProps & { readonly troubles: WaysTroubles }) {
+  const set = (change: Partial<WaysForm>) => onChange({ ...form, ...change });
+  return (
+    <details>
+      <summary>What if …</summary>
+      <div className="band-fields">
+        <DateField
+          name="Not before"
+          value={form.notBefore}
+          onChange={(notBefore) => set({ notBefore })}
+          hint="empty: as soon as it is there"
+        />
+        <QuantityField
+          name="At most, thick"
+          quantity="length"
+          value={form.most}
+          onChange={(most) => set({ most })}
+          trouble={troubles.most}
+          hint="empty: what does well"
+          width={150}
+        />
+        <QuantityField
+          name="Dug in to"
+          quantity="length"
+          value={form.dugDepth}
+          onChange={(dugDepth) => set({ dugDepth })}
+          trouble={troubles.dugDepth}
+          hint="empty: a spade’s mixing"
+          width={150}
+        />
+        <MaterialChoice
+          name="Heaped with"
+          value={form.partnerId}
+          onChange={(partnerId) => set({ partnerId })}
+          none="what balances it"
+        />
+        {form.partnerId !== '' && (
+          <QuantityField
+            name="How much of that"
+            quantity="volume"
+            value={form.partnerAmount}
+            onChange={(partnerAmount) => set({ partnerAmount })}
+            trouble={troubles.partnerAmount}
+            width={150}
+          />
+        )}
+      </div>
+    </details>
+  );
+}
+
+interface MaterialChoiceProps {
+  readonly name: string;
+  readonly value: string;
+  readonly onChange: (materialId: string) => void;
+  /** What stands for none, where there may be none. */
+  readonly none?: string;
+}
+
+function MaterialChoice({ name, value, onChange, none }: MaterialChoiceProps) {
+  const books = useBooks();
+  const options = useMemo(() => materialOptions(books).map(withoutSeenChips), [books]);
+  return (
+    <Field name={name}>
+      {(control) => (
+        <Select
+          {...control}
+          value={value}
+          onChange={onChange}
+          showSearch={{ optionFilterProp: 'label' }}
+          style={{ width: 260 }}
+          popupMatchSelectWidth={false}
+          options={none === undefined ? options : [{ value: '', label: none }, ...options]}
+        />
+      )}
+    </Field>
   );
 }
 

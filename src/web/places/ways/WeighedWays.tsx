@@ -7,7 +7,6 @@ import {
   type DrawnWay,
   type RankedWay,
   type Way,
-  type WayCode,
   type WayOutcome,
   rankWays,
   spreadOfWay,
@@ -30,7 +29,7 @@ import {
   stepWords,
   sureWords,
   toAddWords,
-  WAY_WORDS,
+  wayTitle,
   type WayNames,
 } from '../../../words/way-words.ts';
 import { useAct, undoOf } from '../../api/acts.ts';
@@ -39,18 +38,16 @@ import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
 import { wayDrawsQuery, wayQuery } from '../../worker/questions.ts';
-import type { WaysAsked } from '../../worker/ways-answers.ts';
+import type { ProposedWays, WaysAsked } from '../../worker/ways-answers.ts';
 import { actOfWay } from './way-act.ts';
 import { SchoolsAtTable } from './SchoolsAtTable.tsx';
 import { WayPicture } from './WayPicture.tsx';
 
 interface WeighedWaysProps {
   readonly asked: WaysAsked;
-  readonly ways: readonly Way[];
+  readonly ways: ProposedWays['ways'];
   readonly today: number;
   readonly weights: AimWeights;
-  /** What the stuff is called. */
-  readonly stuff: string;
   readonly onPlanned: () => void;
 }
 
@@ -59,27 +56,35 @@ function useDraws({
   asked,
   ways,
   isTime,
-}: Pick<WeighedWaysProps, 'asked' | 'ways'> & { readonly isTime: boolean }): ReadonlyMap<
-  WayCode,
-  DrawnWay[]
-> {
+}: Pick<WeighedWaysProps, 'asked' | 'ways'> & { readonly isTime: boolean }): ReadonlyMap<string, DrawnWay[]> {
   const enabled = isTime && !isSparing();
   const answers = useQueries({
-    queries: ways.map(({ code }, i) => ({ ...wayDrawsQuery(asked, code, i), enabled })),
+    queries: ways.map(({ key }, i) => ({ ...wayDrawsQuery(asked, key, i), enabled })),
   });
   return new Map(
-    answers.flatMap(({ data }, i): [WayCode, DrawnWay[]][] =>
-      data?.ok ? [[ways[i]!.code, data.result]] : [],
-    ),
+    answers.flatMap(({ data }, i): [string, DrawnWay[]][] => (data?.ok ? [[ways[i]!.key, data.result]] : [])),
   );
 }
 
+/** The bed or the pile a way is of, where several are compared. */
+function useTitles({ asked: { bedId, from } }: WaysAsked): (way: Way) => string {
+  const { beds, lots } = useBooks();
+  return (way) => {
+    if (way.key === way.code) return wayTitle(way.code, null);
+    const [kind, id] = bedId === null ? [beds, way.bedId] : from === null ? [lots, way.lotId] : [[], ''];
+    return wayTitle(way.code, kind.find((one) => one.id === id)?.name ?? id);
+  };
+}
+
 /** All ways as they are weighed, one after the other: the best first. */
-export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: WeighedWaysProps) {
-  const answers = useQueries({ queries: ways.map(({ code }, i) => wayQuery(asked, code, i)) });
+export function WeighedWays({ asked, ways, today, weights, onPlanned }: WeighedWaysProps) {
+  const { materials } = useBooks();
+  const titleOf = useTitles(asked);
+  const titleOfKey = (key: string) => titleOf(ways.find((way) => way.key === key)!);
+  const answers = useQueries({ queries: ways.map(({ key }, i) => wayQuery(asked, key, i)) });
   const outcomes = answers.flatMap(({ data }): WayOutcome[] => (data?.ok ? [data.result] : []));
   const failed = answers.flatMap(({ data }, i) =>
-    data && !data.ok ? [{ code: ways[i]!.code, sentence: data.sentence }] : [],
+    data && !data.ok ? [{ way: ways[i]!, sentence: data.sentence }] : [],
   );
   const { ways: ranked, decided } = rankWays(outcomes, weights, today);
   const waiting = ways.length - outcomes.length - failed.length;
@@ -89,16 +94,19 @@ export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: W
       ? null
       : aheadShare(drawn.get(decided.first) ?? [], drawn.get(decided.second) ?? [], decided.by);
   const standing = ranked.filter(({ beatenBy }) => beatenBy === null);
-  const beaten = ranked.filter((one): one is RankedWay & { beatenBy: WayCode } => one.beatenBy !== null);
+  const beaten = ranked.filter((one): one is RankedWay & { beatenBy: string } => one.beatenBy !== null);
   const card = (one: RankedWay) => {
-    const { code } = one.outcome.way;
+    const { key } = one.outcome.way;
+    const { materialId } = ways.find((way) => way.key === key)!;
     return (
       <WayCard
-        key={code}
+        key={key}
+        title={titleOfKey(key)}
         ranked={one}
-        draws={drawn.get(code)}
+        draws={drawn.get(key)}
         today={today}
-        stuff={stuff}
+        together={asked.asked.bedId === null ? ', all beds' : ''}
+        stuff={materialName(materialId, materials)}
         onPlanned={onPlanned}
       />
     );
@@ -109,14 +117,14 @@ export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: W
         {waiting > 0
           ? `Weighing ${counted(waiting, 'more way')} …`
           : decided
-            ? `${decidedWords(decided)} ${sureWords(sure)}`
-            : 'These ways come to nearly the same for what matters to you.'}
+            ? `${decidedWords(decided, titleOfKey)} ${sureWords(sure)}`
+            : aloneOrAlike(ways)}
       </p>
       <div className="ways-list">{standing.map(card)}</div>
       <SchoolsAtTable asked={asked} today={today} weights={weights} />
-      {failed.map(({ code, sentence }) => (
-        <p key={code} className="soft">
-          {WAY_WORDS[code]} could not be weighed: {sentence}
+      {failed.map(({ way, sentence }) => (
+        <p key={way.key} className="soft">
+          {titleOf(way)} could not be weighed: {sentence}
         </p>
       ))}
       {beaten.length > 0 && (
@@ -126,7 +134,7 @@ export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: W
           </summary>
           <ul>
             {beaten.map((one) => (
-              <li key={one.outcome.way.code}>{beatenWords(one)}</li>
+              <li key={one.outcome.way.key}>{beatenWords(one, titleOfKey)}</li>
             ))}
           </ul>
           <div className="ways-list">{beaten.map(card)}</div>
@@ -136,30 +144,39 @@ export function WeighedWays({ asked, ways, today, weights, stuff, onPlanned }: W
   );
 }
 
+const aloneOrAlike = (ways: readonly Way[]): string =>
+  ways.length === 1
+    ? 'There is one sensible way.'
+    : 'These ways come to nearly the same for what matters to you.';
+
 interface WayCardProps {
+  readonly title: string;
   readonly ranked: RankedWay;
   /** Undefined until they are there. */
   readonly draws: DrawnWay[] | undefined;
   readonly today: number;
+  /** Ends the names of what is told of all beds that are compared. */
+  readonly together: string;
   readonly stuff: string;
   readonly onPlanned: () => void;
 }
 
-function WayCard({ ranked: { outcome }, draws, today, stuff, onPlanned }: WayCardProps) {
+function WayCard({ title, ranked: { outcome }, draws, today, together, stuff, onPlanned }: WayCardProps) {
   const books = useBooks();
   const measures = useMeasures();
   const { way } = outcome;
   const names: WayNames = {
     material: (id) => materialName(id, books.materials),
     bed: (id) => books.beds.find((bed) => bed.id === id)?.name ?? id,
+    lot: (id) => books.lots.find((lot) => lot.id === id)?.name ?? null,
   };
   const left = leftWords(way, measures);
   return (
-    <article className="way-card" aria-label={WAY_WORDS[way.code]}>
+    <article className="way-card" aria-label={title}>
       <header>
         <WayPicture way={way} materials={books.materials} />
         <div>
-          <h2>{WAY_WORDS[way.code]}</h2>
+          <h2>{title}</h2>
           <ol className="way-steps">
             {way.steps.map((step, i) => (
               <li key={i}>{stepWords(step, names, { measures, today })}</li>
@@ -168,9 +185,9 @@ function WayCard({ ranked: { outcome }, draws, today, stuff, onPlanned }: WayCar
           {left !== '' && <p className="soft">{left}</p>}
         </div>
       </header>
-      <Figures outcome={outcome} draws={draws} today={today} />
+      <Figures outcome={outcome} draws={draws} today={today} together={together} />
       <Against outcome={outcome} today={today} />
-      <PlanIt way={way} stuff={stuff} onPlanned={onPlanned} />
+      <PlanIt title={title} way={way} stuff={stuff} onPlanned={onPlanned} />
     </article>
   );
 }
@@ -179,20 +196,20 @@ function Figures({
   outcome,
   draws,
   today,
-}: {
-  readonly outcome: WayOutcome;
-  readonly draws: DrawnWay[] | undefined;
-  readonly today: number;
-}) {
+  together,
+}: Pick<WayCardProps, 'draws' | 'today' | 'together'> & { readonly outcome: WayOutcome }) {
   const measures = useMeasures();
   const { garden } = useBooks();
   const { way, organicMatterPct, plantFrom, sowFrom, money } = outcome;
   const soilKg = outcome.humusKg + outcome.lastingCharKg;
   const spread = draws && spreadOfWay(draws);
   const lines: (readonly [name: string, figure: ReactNode])[] = [
-    ['Quick nitrogen to add', toAddWords(outcome.nitrogenToAddG, measures)],
-    ['Pale leaves', outcome.paleDays === 0 ? 'none' : ageInWords(outcome.paleDays)],
-    ['Growth lost unfed', outcome.missedShare < 0.005 ? 'none' : formatPercent(outcome.missedShare)],
+    [`Quick nitrogen to add${together}`, toAddWords(outcome.nitrogenToAddG, measures)],
+    [`Pale leaves${together}`, outcome.paleDays === 0 ? 'none' : ageInWords(outcome.paleDays)],
+    [
+      `Growth lost unfed${together}`,
+      outcome.missedShare < 0.005 ? 'none' : formatPercent(outcome.missedShare),
+    ],
     ['Young plants from', fromWhenWords(plantFrom, today)],
     ['Seeds from', fromWhenWords(sowFrom, today)],
     [
@@ -222,7 +239,7 @@ function Figures({
         spread && likelyWords(spread.lostG, measures.nitrogen, LEAST_G),
       ),
     ],
-    ['Work', `${formatAtMost(way.hours, 1)} h, ${way.trips} barrows`],
+    ['Work', `${formatAtMost(way.hours, 1)} h, ${counted(way.trips, 'barrow')}`],
     ...(money === null || garden.prices === null ? [] : [['Costs', formatAtMost(money, 2)] as const]),
   ];
   return (
@@ -268,17 +285,35 @@ function Against({
     entry: (id: string) => materialName(materialOf.get(id) ?? id, books.materials),
     planting: (id: string) => cropName(books.plantings.find((one) => one.id === id)?.cropId ?? id, books),
   };
-  const sentences = [
+  const [early, kept] = [
+    waits.filter(({ isTooEarly }) => isTooEarly),
+    waits.filter((one) => !one.isTooEarly),
+  ];
+  const against = [
     ...limits.map((limit) => limitInWords(limit, measures, today)),
     ...conflicts.map((conflict) => conflictInWords({ conflict, names, measures, today })),
-    ...waits.map((wait) => waitInWords(wait, names, today)),
+    ...early.map((wait) => waitInWords(wait, names, today)),
   ];
+  const toMind = kept.map((wait) => waitInWords(wait, names, today));
+  return (
+    <>
+      <Sentences
+        summary={`${against.length === 1 ? 'One thing speaks' : `${against.length} things speak`} against it`}
+        sentences={against}
+      />
+      <Sentences
+        summary={toMind.length === 1 ? 'One wait to keep' : `${toMind.length} waits to keep`}
+        sentences={toMind}
+      />
+    </>
+  );
+}
+
+function Sentences({ summary, sentences }: { readonly summary: string; readonly sentences: string[] }) {
   if (sentences.length === 0) return null;
   return (
     <details className="way-against">
-      <summary>
-        {sentences.length === 1 ? 'One thing speaks' : `${sentences.length} things speak`} against it
-      </summary>
+      <summary>{summary}</summary>
       <ul>
         {sentences.map((sentence) => (
           <li key={sentence}>{sentence}</li>
@@ -289,10 +324,12 @@ function Against({
 }
 
 function PlanIt({
+  title,
   way,
   stuff,
   onPlanned,
 }: {
+  readonly title: string;
   readonly way: Way;
   readonly stuff: string;
   readonly onPlanned: () => void;
@@ -303,11 +340,10 @@ function PlanIt({
   const showFailure = useFailureNotice();
   // The ways are weighed anew as soon as one is the plan, and this button with them: nothing may hang on it.
   const plan = async () => {
-    const name = WAY_WORDS[way.code];
     try {
-      const kept = await act.mutateAsync(actOfWay(way, `${stuff}, ${lowered(name)}`));
+      const kept = await act.mutateAsync(actOfWay(way, `${stuff}, ${lowered(wayTitle(way.code, null))}`));
       onPlanned();
-      offerUndo(`“${name}” is the plan; the calendar has its days.`, () =>
+      offerUndo(`“${title}” is the plan; the calendar has its days.`, () =>
         act.mutateAsync(undoOf(kept, books)),
       );
     } catch (failure) {

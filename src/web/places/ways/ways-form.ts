@@ -1,69 +1,105 @@
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { WayQuestion } from '../../../core/long-run/index.ts';
+import type { WayQuestion, WhatIf } from '../../../core/long-run/index.ts';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
-import { readQuantity, typedFrom, type Reader, type TypedQuantity } from '../../ui/forms/typed-quantity.ts';
+import {
+  figureOf,
+  NOTHING_TYPED,
+  readQuantity,
+  type QuantityAsked,
+  type Reader,
+  type TypedQuantity,
+} from '../../ui/forms/typed-quantity.ts';
 
 /** Stands for a load that is still to come, where a pile is chosen. */
 export const LOAD_TO_COME = 'load to come';
-/** Proposed at first: eight centimeters over the bed, as chips are laid. */
-const FIRST_L_PER_M2 = 80;
+/** Stands for whichever pile, or whichever bed, does the most good. */
+export const ANY = 'any';
 const MOST_L = 1_000_000;
 /** Whoever means all of a pile may round it up. */
 const ROUNDED_UP = 1.01;
+const MOST_DUG_CM = 60;
+const MOST_THICK_CM = 50;
 
 export interface WaysForm {
   readonly lotId: string;
   readonly materialId: string;
   readonly arrivesOn: string;
-  /** Null for what does well on the bed, or all there is. */
-  readonly amount: TypedQuantity | null;
+  /** Empty for as much as does well on the bed, or all there is. */
+  readonly amount: TypedQuantity;
   readonly bedId: string;
+  /** What if: empty for as proposed. */
+  readonly notBefore: string;
+  readonly dugDepth: TypedQuantity;
+  readonly most: TypedQuantity;
+  /** Empty for what balances the heap. */
+  readonly partnerId: string;
+  readonly partnerAmount: TypedQuantity;
 }
 
-/** What bounds an amount. */
+/** What bounds an amount: null where it is not known yet, or there is no pile. */
 export interface Room {
-  /** Null where it is not known yet, or there is no pile. */
   readonly inPileL: number | null;
-  readonly areaM2: number;
 }
 
-/** The first pile that holds something, for the first bed that is sown; a load of chips where nothing lies. */
+/** The first pile for the first bed that is sown; a load of chips where nothing lies. */
 export const blankWays = ({ beds, lots, today }: GardenBooks): WaysForm => ({
   lotId: lots[0]?.id ?? LOAD_TO_COME,
   materialId: 'chips_branch',
   arrivesOn: today,
-  amount: null,
+  amount: NOTHING_TYPED,
   bedId:
     (beds.find(({ kind }) => kind === 'annual') ?? beds.find(({ kind }) => kind !== 'path') ?? beds[0])?.id ??
-    '',
+    ANY,
+  notBefore: '',
+  dugDepth: NOTHING_TYPED,
+  most: NOTHING_TYPED,
+  partnerId: '',
+  partnerAmount: NOTHING_TYPED,
 });
 
-/** The amount as it stands in its field: what does well on the bed, or all there is, until somebody types another. */
-export const shownAmount = (form: WaysForm, { inPileL, areaM2 }: Room, reader: Reader): TypedQuantity =>
-  form.amount ??
-  typedFrom(
-    form.lotId === LOAD_TO_COME || inPileL !== null
-      ? Math.min(inPileL ?? Infinity, FIRST_L_PER_M2 * areaM2)
-      : null,
-    'volume',
-    { ...reader, digits: 2 },
-  );
+export type WaysTroubles = Partial<
+  Record<'amount' | 'dugDepth' | 'most' | 'partnerAmount', string | undefined>
+>;
 
-/** The question of a form, or what is wrong with its amount. */
-export function readWays(
-  form: WaysForm,
-  room: Room,
-  reader: Reader,
-): { readonly asked: WayQuestion | null; readonly trouble: string | undefined } {
+export interface ReadWays {
+  /** Null while something is missing or wrong. */
+  readonly asked: WayQuestion | null;
+  readonly troubles: WaysTroubles;
+}
+
+/** The question of a form, or what is wrong with its fields. */
+export function readWays(form: WaysForm, { inPileL }: Room, reader: Reader): ReadWays {
   const isLoad = form.lotId === LOAD_TO_COME;
-  // Nobody has typed anything, and it is not known yet what is in the pile, or nothing is.
-  if (!isLoad && form.amount === null && room.inPileL === null) return { asked: null, trouble: undefined };
-  const max = isLoad || room.inPileL === null ? MOST_L : room.inPileL * ROUNDED_UP;
-  const read = readQuantity(shownAmount(form, room, reader), { quantity: 'volume', above: 0, max }, reader);
-  const amountL = read.ok ? read.value : null;
-  const from = isLoad ? { materialId: form.materialId, arrivesOn: form.arrivesOn } : { lotId: form.lotId };
-  return {
-    asked: amountL === null || form.bedId === '' ? null : { bedId: form.bedId, from, amountL },
-    trouble: quantityTrouble(read),
+  const isHeaped = form.partnerId !== '';
+  const read = (typed: TypedQuantity, asked: Pick<QuantityAsked, 'quantity' | 'max' | 'isOptional'>) =>
+    readQuantity(typed, { above: 0, isOptional: true, ...asked }, reader);
+  const fields = {
+    amount: read(form.amount, {
+      quantity: 'volume',
+      max: isLoad || inPileL === null ? MOST_L : inPileL * ROUNDED_UP,
+    }),
+    dugDepth: read(form.dugDepth, { quantity: 'length', max: MOST_DUG_CM }),
+    most: read(form.most, { quantity: 'length', max: MOST_THICK_CM }),
+    partnerAmount: read(form.partnerAmount, { quantity: 'volume', max: MOST_L, isOptional: !isHeaped }),
   };
+  const troubles = Object.fromEntries(
+    Object.entries(fields).map(([name, one]) => [name, quantityTrouble(one)]),
+  ) as WaysTroubles;
+  const isOpen = form.bedId === ANY && form.lotId === ANY;
+  if (isOpen || Object.values(fields).some(({ ok }) => !ok)) return { asked: null, troubles };
+  const partnerL = figureOf(fields.partnerAmount);
+  const whatIf: WhatIf = {
+    notBefore: form.notBefore === '' ? null : form.notBefore,
+    dugDepthCm: figureOf(fields.dugDepth),
+    mostCm: figureOf(fields.most),
+    partner: isHeaped && partnerL !== null ? { materialId: form.partnerId, amountL: partnerL } : null,
+  };
+  const { bedId, lotId, materialId, arrivesOn } = form;
+  const asked = {
+    bedId: bedId === ANY ? null : bedId,
+    from: lotId === ANY ? null : isLoad ? { materialId, arrivesOn } : { lotId },
+    amountL: lotId === ANY ? null : figureOf(fields.amount),
+    whatIf,
+  };
+  return { asked, troubles };
 }

@@ -3,11 +3,11 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BedRecord } from '../../../records/bed.ts';
+import type { GardenPrices } from '../../../records/garden.ts';
 import type { Habit } from '../../../records/habit.ts';
 import { materialFinder } from '../../../core/bed/index.ts';
 import {
   NO_PRICES,
-  type Prices,
   type Worth,
   keepsToItsPlan,
   textureOf,
@@ -15,12 +15,7 @@ import {
   worthTogether,
 } from '../../../core/long-run/index.ts';
 import { plainFigure } from '../../../words/figures.ts';
-import { sentencesOf } from '../../api/failures.ts';
-import { useChangeGarden } from '../../api/gardens.ts';
-import { TextField } from '../../ui/forms/inputs.tsx';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { useRecordForm } from '../../ui/forms/use-record-form.ts';
-import { QUANTITIES } from '../../../quantities/units.ts';
+import { PricesForm } from '../../ui/prices/PricesForm.tsx';
 import { LineKey } from './HabitList.tsx';
 import { SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
 
@@ -63,7 +58,7 @@ export function WorthBand({ view }: WorthBandProps) {
 
 interface BedWorthProps extends Omit<WorthBandProps, 'view'> {
   readonly bed: ViewedBed;
-  readonly prices: Prices;
+  readonly prices: GardenPrices;
 }
 
 function BedWorth({ bed, prices }: BedWorthProps) {
@@ -124,7 +119,7 @@ interface WorthOfLine {
   readonly bare: ViewedLine;
   readonly bed: ViewedBed;
   readonly books: GardenBooks;
-  readonly prices: Prices;
+  readonly prices: GardenPrices;
   /** It keeps to its plan, whatever the habit. */
   readonly isSpared?: boolean;
 }
@@ -188,87 +183,5 @@ function WorthRow({ line, worth }: { line: ViewedLine; worth: Worth }) {
         </td>
       )}
     </tr>
-  );
-}
-
-interface PriceField {
-  readonly field: keyof Prices;
-  readonly name: (unit: string) => string;
-  /** Whether it is paid by weight. */
-  readonly isByMass: boolean;
-}
-const PRICE_FIELDS: readonly PriceField[] = [
-  { field: 'nitrogenPerKg', name: (unit) => `1 ${unit} of nitrogen`, isByMass: true },
-  { field: 'phosphorusPerKg', name: (unit) => `1 ${unit} of phosphorus`, isByMass: true },
-  { field: 'potassiumPerKg', name: (unit) => `1 ${unit} of potassium`, isByMass: true },
-  { field: 'hour', name: () => '1 hour of your time', isByMass: false },
-];
-
-/** What the gardener pays, in a money of their own; all of it may stay empty. */
-function PricesForm({ onClose }: { onClose: () => void }) {
-  const books = useBooks();
-  const { id, version, createdAt, updatedAt, ...kept } = books.garden;
-  const change = useChangeGarden();
-  const { symbol: massUnit, toBase } = QUANTITIES.mass.shown[books.garden.measures];
-  const unitsPer = ({ isByMass }: PriceField) => (isByMass ? toBase(1) : 1);
-  const [first] = useState(
-    () =>
-      Object.fromEntries(
-        PRICE_FIELDS.map((one) => {
-          const price = books.garden.prices?.[one.field] ?? null;
-          return [one.field, price === null ? '' : plainFigure(price * unitsPer(one), 6)];
-        }),
-      ) as Record<keyof Prices, string>,
-  );
-  const { fields: typed, set, submitWith } = useRecordForm(() => first);
-  const read = Object.fromEntries(
-    PRICE_FIELDS.map((one) => {
-      const text = typed[one.field];
-      if (text === first[one.field]) return [one.field, books.garden.prices?.[one.field] ?? null];
-      return [one.field, text.trim() === '' ? null : numberFromText(text) / unitsPer(one)];
-    }),
-  ) as Record<keyof Prices, number | null>;
-  const troubleOf = (field: keyof Prices): string | undefined => {
-    const price = read[field];
-    if (price === null) return undefined;
-    if (Number.isNaN(price)) return 'must be a number; leave it empty if you do not know it';
-    return price < 0 ? 'must not be negative' : undefined;
-  };
-  const isSound = PRICE_FIELDS.every(({ field }) => troubleOf(field) === undefined);
-  const isEmpty = PRICE_FIELDS.every(({ field }) => read[field] === null);
-  const save = async () => {
-    await change.mutateAsync({ gardenId: id, change: { ...kept, version, prices: isEmpty ? null : read } });
-    onClose();
-  };
-  return (
-    <form
-      onSubmit={submitWith(() => {
-        if (isSound) void save();
-      })}
-    >
-      <div className="band-fields">
-        {PRICE_FIELDS.map(({ field, name }) => (
-          <TextField
-            key={field}
-            name={name(massUnit)}
-            value={typed[field]}
-            onChange={(value) => set({ [field]: value })}
-            trouble={troubleOf(field)}
-            width={130}
-          />
-        ))}
-        <div className="field">
-          <span className="field-name">&nbsp;</span>
-          <Button type="primary" htmlType="submit" disabled={!isSound} loading={change.isPending}>
-            Save
-          </Button>
-        </div>
-      </div>
-      {Object.values(sentencesOf(change.error)).map((sentence) => (
-        <p key={sentence} className="field-trouble" role="alert">
-          {sentence}
-        </p>
-      ))}
-    </form>
   );
 }
