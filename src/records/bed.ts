@@ -59,7 +59,6 @@ export const bedFields = {
 };
 export const { draft: bedDraft, change: bedChange, record: bedRecord, filed: bedFiled } = shapesOf(bedFields);
 export type BedChange = z.infer<typeof bedChange>;
-export type BedDraft = z.infer<typeof bedDraft>;
 /** A draft as it is sent: what has a usual value may be left out. */
 export type BedGiven = z.input<typeof bedDraft>;
 export type BedRecord = z.infer<typeof bedRecord>;

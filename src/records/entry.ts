@@ -139,4 +139,3 @@ export type WaterEntry = ReadBy<typeof waterFields, 'note'>;
 /** A posting to a bed as the model reads it. */
 export type Entry = LayEntry | DigEntry | TakeOffEntry | FeedEntry | SoilTestEntry | WaterEntry;
 export type EntryType = Entry['type'];
-export const ENTRY_TYPES = Object.keys(entryFields) as EntryType[];

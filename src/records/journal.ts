@@ -171,4 +171,3 @@ export type Trial = ReadBy<Fields['trial']>;
 export type PlotReading = ReadBy<Fields['plotReading']>;
 export type YearClose = ReadBy<Fields['yearClose']>;
 export type Journaled = Observation | TaskMark | Brew | Trial | PlotReading | YearClose;
-export type JournalKind = Journaled['kind'];

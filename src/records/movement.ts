@@ -175,7 +175,6 @@ export type Movement =
   | BurnMovement
   | CrushMovement;
 export type MovementType = Movement['type'];
-export const MOVEMENT_TYPES = Object.keys(movementFields) as MovementType[];
 
 export interface Amount {
   readonly amount: number;
@@ -190,10 +189,5 @@ export interface BedTake extends Amount {
   readonly areaM2: number;
   readonly state: RecordState;
   readonly date: string;
-  readonly lotId: string;
-}
-
-/** Some of a lot. */
-export interface Portion extends Amount {
   readonly lotId: string;
 }

@@ -24,7 +24,6 @@ export const weatherFields = {
 export const weatherRow = z.strictObject({ ...creation, ...weatherFields });
 export const weatherFiled = z.strictObject({ ...filed, ...weatherFields });
 export const weatherRecord = z.object({ ...stamp, gardenId: id, ...weatherFields });
-export type WeatherRow = z.infer<typeof weatherRow>;
 export type WeatherRecord = z.infer<typeof weatherRecord>;
 
 /** What a station measured on one day, as the model reads it. */

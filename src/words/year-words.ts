@@ -1,6 +1,6 @@
 import { counted } from './counted.ts';
 import type { YearChoice } from '../records/vocabulary.ts';
-import type { ChoiceOutcome, TestedSoil, YearSheet } from '../core/season/index.ts';
+import type { ChoiceOutcome, Expectation, TestedSoil } from '../core/season/index.ts';
 import { dayOf, shortDate } from './dates.ts';
 import { formatFixed, plainFigure } from './figures.ts';
 import type { Measures } from './measures.ts';
@@ -55,10 +55,9 @@ export function testSentences(test: TestedSoil, measures: Measures): string[] {
   ];
 }
 
-/** How much of what was seen was as expected. */
-export function seenSummary({ seen }: YearSheet): string {
-  const judged = seen.flatMap(({ expectation }) => expectation ?? []);
-  if (judged.length === 0) return 'Nothing in the log of this year that the model had an opinion on.';
+/** How much of what was seen was as expected; `where` it was written, for when nothing was. */
+export function seenSummary(judged: readonly Pick<Expectation, 'verdict'>[], where: string): string {
+  if (judged.length === 0) return `Nothing in ${where} that the model had an opinion on.`;
   const count = (verdict: string) => judged.filter((one) => one.verdict === verdict).length;
   return `${counted(judged.length, 'thing')} seen: ${count('asExpected')} as expected, ${count('better')} better, ${count('worse')} worse.`;
 }

@@ -193,6 +193,14 @@ test.describe('how sure that is', () => {
     await note.getByRole('button', { name: 'Work it out' }).click();
     await expect(note).toContainText('tried this bed 400 times', { timeout: 60_000 });
     await expect(note).toContainText('It depends most on');
+
+    // What the range stands on: published results of its kind, and the log of the bed.
+    await note.getByRole('link', { name: 'How far can such a range be trusted?' }).click();
+    await expect(page.getByRole('heading', { name: 'What that range stands on' })).toBeVisible();
+    await expect(page.getByRole('img', { name: /^Lock-up: \d+ of \d+ inside/ })).toBeVisible();
+    const own = page.getByRole('region', { name: 'Your own record' });
+    await expect(own).toContainText('Nothing in the log of Doubtful bed that the model had an opinion on.');
+    await expectAccessible(page);
   });
 });
 

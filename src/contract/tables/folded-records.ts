@@ -17,7 +17,6 @@ const VALUE_OF: Readonly<Record<string, string>> = {
   yield: 'massKg',
 };
 const IN_FIGURES = new Set(['leafColor', 'worms', 'thickness', 'hours', 'soilTemperature', 'yield']);
-export const OBSERVATION_TYPES = [...Object.keys(VALUE_OF), 'signs', 'note'];
 
 export function observationCells(record: object): object {
   const { observed, ...common } = record as { observed: Flat };

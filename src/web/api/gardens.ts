@@ -121,10 +121,6 @@ export const useWriteEntry = (bedId: string) => useWrite((draft: EntryDraft) => 
 export const sendEntry = (bedId: string, draft: EntryDraft) =>
   bodyOf(beds[':bedId'].entries.$post({ param: { bedId }, json: draft }));
 
-/** Where the bed is known only when it is written. */
-export const useWriteEntryOn = () =>
-  useWrite(({ bedId, draft }: { bedId: string; draft: EntryDraft }) => sendEntry(bedId, draft));
-
 export const useChangeEntry = () =>
   useWrite(({ entryId, change }: { entryId: string; change: EntryChange }) =>
     bodyOf(entries[':entryId'].$put({ param: { entryId }, json: change })),

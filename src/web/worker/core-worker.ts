@@ -32,12 +32,7 @@ import { SCHOOLS, type School } from '../../records/vocabulary.ts';
 import type { Observation } from '../../records/journal.ts';
 import { type DayNumber, dayNumberFromIso } from '../../core/ground/index.ts';
 import { InputError } from '../../refusals/input-error.ts';
-import {
-  type OutlookYear,
-  endOfYears,
-  outlook,
-  outlookDays,
-} from '../../core/long-run/index.ts';
+import { type OutlookYear, endOfYears, outlook, outlookDays } from '../../core/long-run/index.ts';
 import type { BedScenario } from '../../core/model/index.ts';
 import { recallPast } from './kept-pasts.ts';
 import { plannedYearsOf, requireBooks, scenarioOf, type BedQuestion, plannedBed } from './bed-books.ts';

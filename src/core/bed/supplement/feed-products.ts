@@ -35,8 +35,6 @@ export const findFeedProduct = (materialId: string): FeedProduct =>
   FEED_PRODUCTS.find((product) => product.materialId === materialId) ?? DEFAULT_FEED;
 
 const SANDY_BELOW_CLAY_PCT = 15;
-/** Days between the parts of a dose that is split (common practice, no source). */
-export const DAYS_BETWEEN_PARTS = 14;
 
 /** A pot gives salts nowhere to go: most nitrogen in one go for each liter of its mix, g (common practice, no source). */
 const POT_BEARS_G_PER_L = 0.1;

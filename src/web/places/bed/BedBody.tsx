@@ -159,6 +159,7 @@ export const BedBody = memo(function BedBody(props: BedBodyProps) {
           {advice && <MindList {...{ advice, today }} names={inRecords} />}
           <LikelyRangeNote
             state={likely}
+            bedId={bed.id}
             crop={concerned.length > 0 ? names.crops(concerned).toLowerCase() : 'what grows here'}
             names={names}
             datedNames={inLearning}

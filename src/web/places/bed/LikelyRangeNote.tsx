@@ -7,8 +7,13 @@ import { learntSentences } from '../../../words/learnt-words.ts';
 import { rangeSentences } from '../../../words/range-words.ts';
 import { ALL_DRAWS } from '../../worker/range-workers.ts';
 import type { useLikelyRange } from '../../ui/planning/use-likely-range.ts';
+import { ProofLink } from '../../ui/proof/ProofLink.tsx';
+
+/** What the sentences of a bed are about. */
+const PROVEN_BY = ['lock-up', 'supply', 'losses', 'carbon'] as const;
 
 interface LikelyRangeNoteProps {
+  readonly bedId: string;
   readonly state: ReturnType<typeof useLikelyRange>;
   readonly crop: string;
   readonly names: BedNames;
@@ -21,6 +26,7 @@ interface LikelyRangeNoteProps {
 /** How sure all that is: the draws in sentences, how far they are, and a way to stop them. */
 export const LikelyRangeNote = memo(function LikelyRangeNote({
   state,
+  bedId,
   crop,
   names,
   datedNames,
@@ -64,7 +70,7 @@ export const LikelyRangeNote = memo(function LikelyRangeNote({
           <p className="soft hint">
             The model tried this bed {draws} times, each time with another likely soil, material and weather
             {shown.range.drawsOfYears > 0 && ` (${shown.range.drawsOfYears} times for ten years)`}. The ranges
-            hold 8 times out of 10.
+            hold 8 times out of 10. <ProofLink groups={PROVEN_BY} bedId={bedId} />
           </p>
         </>
       ) : (

@@ -1,6 +1,6 @@
 import { Checkbox } from 'antd';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import {
   CHECK_GROUPS,
   type CheckGroup,
@@ -19,7 +19,10 @@ import {
 } from '../../../words/validation-words.ts';
 import { ROW_HEIGHT, swarmOf, xOf } from './check-swarm.ts';
 import './checks.css';
+import { useBooks } from '../../app/garden-context.ts';
 import { PageHeading } from '../../ui/heading/PageHeading.tsx';
+import { proofAsked } from '../../ui/proof/proof-link.ts';
+import { OwnRecord } from './OwnRecord.tsx';
 
 const WIDTH = 500;
 const MARK_RADIUS = 3.6;
@@ -27,9 +30,15 @@ const BAR_HEIGHT = 16;
 
 const groupOf = (group: CheckGroup) => PUBLISHED_CHECKS.filter((check) => check.group === group);
 
-/** Published results beside the model: the picture of all of them, then each with its figures and source. */
+/**
+ * Published results beside the model: the picture of all of them, then each with its figures and source. Whoever comes from a
+ * range finds what that range stands on first, and what was found in the garden itself.
+ */
 export function ChecksPage() {
-  const { gardenId } = useParams();
+  const { garden } = useBooks();
+  const [query] = useSearchParams();
+  const { groups, bedId } = proofAsked(query);
+  const others = CHECK_GROUPS.filter((group) => !groups.includes(group));
   const [onlyOutside, setOnlyOutside] = useState(false);
   return (
     <div className="page checks-page">
@@ -42,12 +51,12 @@ export function ChecksPage() {
             </p>
           ))}
           <p className="soft">
-            Version {MODEL_VERSION} of the model. <Link to={`/garden/${gardenId}/method`}>How it works</Link>
+            Version {MODEL_VERSION} of the model. <Link to={`/garden/${garden.id}/method`}>How it works</Link>
           </p>
         </div>
       </header>
       <section aria-label="All checks at a glance" className="checks-overview">
-        <h2>At a glance</h2>
+        <h2>{groups.length > 0 ? 'What that range stands on' : 'At a glance'}</h2>
         <p className="soft checks-key">
           <span className="checks-key-range" aria-hidden="true" /> the published range, drawn equally wide for
           every check;{' '}
@@ -60,14 +69,23 @@ export function ChecksPage() {
           </span>{' '}
           the model outside.
         </p>
-        {CHECK_GROUPS.map((group) => (
+        {(groups.length > 0 ? groups : others).map((group) => (
           <Strip key={group} group={group} />
         ))}
+        {groups.length > 0 && (
+          <details>
+            <summary>The other checks</summary>
+            {others.map((group) => (
+              <Strip key={group} group={group} />
+            ))}
+          </details>
+        )}
       </section>
+      <OwnRecord bedId={bedId} />
       <Checkbox checked={onlyOutside} onChange={(event) => setOnlyOutside(event.target.checked)}>
         Show only what lies outside
       </Checkbox>
-      {CHECK_GROUPS.map((group) => (
+      {[...groups, ...others].map((group) => (
         <Group key={group} group={group} onlyOutside={onlyOutside} />
       ))}
     </div>

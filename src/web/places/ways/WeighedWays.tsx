@@ -42,6 +42,7 @@ import type { ProposedWays, WaysAsked } from '../../worker/ways-answers.ts';
 import { actOfWay } from './way-act.ts';
 import { SchoolsAtTable } from './SchoolsAtTable.tsx';
 import { WayPicture } from './WayPicture.tsx';
+import { ProofLink } from '../../ui/proof/ProofLink.tsx';
 
 interface WeighedWaysProps {
   readonly asked: WaysAsked;
@@ -120,6 +121,11 @@ export function WeighedWays({ asked, ways, today, weights, onPlanned }: WeighedW
             ? `${decidedWords(decided, titleOfKey)} ${sureWords(sure)}`
             : aloneOrAlike(ways)}
       </p>
+      {drawn.size > 0 && (
+        <p className="soft">
+          <ProofLink groups={['carbon', 'char', 'losses', 'lock-up']} bedId={asked.asked.bedId} />
+        </p>
+      )}
       <div className="ways-list">{standing.map(card)}</div>
       <SchoolsAtTable asked={asked} today={today} weights={weights} />
       {failed.map(({ way, sentence }) => (

@@ -5,12 +5,12 @@ import type { YearSheet } from '../../../core/season/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
 import { formatCell, formatFixed, formatPercent, plainFigure } from '../../../words/figures.ts';
 import { entryWords } from '../../../words/entry-words.ts';
-import { expectedInWords, observedInWords, verdictWords } from '../../../words/journal-words.ts';
 import { cropName, layerName } from '../../../words/record-names.ts';
 import { seenSummary, testSentences } from '../../../words/year-words.ts';
 import { ASH_WORDS, CARBON_WORDS, NITROGEN_WORDS } from '../../../words/words.ts';
 import { massUnitsOf } from '../../../quantities/units.ts';
 import { StatementTable } from '../../ui/ledger/StatementTable.tsx';
+import { FoundList } from '../../ui/log/FoundList.tsx';
 
 export interface YearPartProps {
   readonly sheet: YearSheet;
@@ -150,7 +150,9 @@ function PutInTable({ sheet, bed }: YearPartProps) {
 function Found({ sheet }: YearPartProps) {
   const books = useBooks();
   const measures = useMeasures();
-  const judged = sheet.seen.filter(({ expectation }) => expectation !== null).toReversed();
+  const judged = sheet.seen
+    .flatMap(({ observation, expectation }) => (expectation ? [{ observation, expectation }] : []))
+    .toReversed();
   return (
     <section aria-label="Expected and found">
       <h2>Expected and found</h2>
@@ -161,19 +163,13 @@ function Found({ sheet }: YearPartProps) {
         </p>
       ))}
       {sheet.tests.length === 0 && <p className="soft">No soil test in this year.</p>}
-      <p>{seenSummary(sheet)}</p>
-      <ul className="log-lines">
-        {judged.slice(0, 8).map(({ observation, expectation }) => (
-          <li key={observation.id}>
-            <span className="soft">{dateNear(dayOf(observation.date), sheet.fromDay)}</span>{' '}
-            {observedInWords(observation.observed, measures)}:{' '}
-            <span className={`verdict-${expectation!.verdict}`}>
-              {verdictWords(expectation!).mark} {verdictWords(expectation!).word}
-            </span>
-            <span className="soft"> {expectedInWords(expectation!.expected, measures)}</span>
-          </li>
-        ))}
-      </ul>
+      <p>
+        {seenSummary(
+          judged.map(({ expectation }) => expectation),
+          'the log of this year',
+        )}
+      </p>
+      <FoundList found={judged.slice(0, 8)} today={sheet.fromDay} />
     </section>
   );
 }

@@ -14,6 +14,7 @@ import { observationsOf } from '../../ui/log/observations-of.ts';
 import { useLikelyRange } from '../../ui/planning/use-likely-range.ts';
 import type { BedQuestion } from '../../worker/bed-books.ts';
 import { briefsQuery } from '../../worker/questions.ts';
+import { ProofLink } from '../../ui/proof/ProofLink.tsx';
 
 /** How many years stand beside each other. */
 const MOST_COMPARED = 5;
@@ -160,6 +161,7 @@ export function YearLearnt({ bed, question }: Pick<InShortProps, 'bed' | 'questi
           Nothing yet: measure how much of a layer is left, look at the leaves, or have the soil tested.
         </p>
       )}
+      {learnt && <ProofLink groups={['lock-up', 'supply', 'losses', 'carbon']} bedId={bed.id} />}
       {learnt && (
         <ul>
           {learntSentences(learnt, datedNames(books)).map((sentence) => (

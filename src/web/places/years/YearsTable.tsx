@@ -6,6 +6,7 @@ import type { Measures } from '../../../words/measures.ts';
 import { measureCell, measureTitle, measureUnit } from '../../../words/years-words.ts';
 import { LineKey } from './HabitList.tsx';
 import { likelyBand, SAMPLED_DEPTH_CM, type ViewedBed, type ViewedLine, type YearsView } from './view.ts';
+import { ProofLink } from '../../ui/proof/ProofLink.tsx';
 
 interface YearsTableProps {
   readonly view: YearsView;
@@ -30,7 +31,8 @@ export function YearsTable({ view, measure }: YearsTableProps) {
       <p className="soft hint">
         Organic matter is given for the top {measures.rule('length', SAMPLED_DEPTH_CM)} beneath all layers, as
         a laboratory would find it there. What lies on top counts as a layer until it has sunk in. Fresh
-        matter that wakes old humus (priming) is not counted.
+        matter that wakes old humus (priming) is not counted.{' '}
+        <ProofLink groups={['carbon', 'char', 'supply', 'losses']} />
       </p>
       <details>
         <summary>Why a line levels off, and what the range takes in</summary>
