@@ -213,7 +213,7 @@ describe('the likely range in words', () => {
     expect(sentences[0]).toBe(
       '8 times out of 10: no shortage for kale. Unfed it gets 84 % to 100 % of the nitrogen it needs.',
     );
-    expect(sentences).toContain('Locked up at most: 2.1 to 4.4 g/m².');
+    expect(sentences).toContain('Locked up at most in the coming year: 2.1 to 4.4 g/m².');
     expect(sentences).toContain('Organic matter in ten years: 3.4 to 4.2 %.');
     expect(sentences.join(' ')).toContain('40 mm to 90 mm of water a year');
   });
@@ -255,7 +255,7 @@ describe('the likely range in words', () => {
       waterSavedMm: spread(0, 0),
     };
     expect(rangeSentences({ range: bare, crop: 'kale', names, measures: metric })).toEqual([
-      'Locked up at most: 2.1 to 4.4 g/m².',
+      'Locked up at most in the coming year: 2.1 to 4.4 g/m².',
     ]);
     expect(
       rangeSentences({

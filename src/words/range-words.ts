@@ -41,7 +41,7 @@ export function rangeSentences({
           }`,
         ]),
     ...(Number(rate(peakHeldG.high)) > 0
-      ? [`Locked up at most: ${rangeInWords(peakHeldG, rate, measures.rateUnit)}.`]
+      ? [`Locked up at most in the coming year: ${rangeInWords(peakHeldG, rate, measures.rateUnit)}.`]
       : []),
     ...(years
       ? [

@@ -13,8 +13,6 @@ test.beforeEach(async () => {
 test.afterEach(() => server.stop());
 test.afterAll(() => removeFolder(folder));
 
-/** What a newcomer who reads and thinks needs for one field or button, s: far more than it takes to do it. */
-
 test('a newcomer comes from nothing to a first true answer by four questions', async ({ page }) => {
   await page.goto(server.address);
   await expect(page.getByText('A guess.').first()).toBeVisible();

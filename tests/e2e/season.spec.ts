@@ -254,7 +254,9 @@ onDemo.describe('a season on the demo', () => {
       await expect(likely).toContainText(/Learned from 3 measurements/);
       const held = async () => {
         const [, low, high] =
-          /Locked up at most: ([\d.]+) to ([\d.]+)/.exec((await likely.textContent()) ?? '') ?? [];
+          /Locked up at most in the coming year: ([\d.]+) to ([\d.]+)/.exec(
+            (await likely.textContent()) ?? '',
+          ) ?? [];
         return Number(high) - Number(low);
       };
       const learnt = await held();

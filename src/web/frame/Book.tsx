@@ -15,6 +15,7 @@ import { KeyHelp } from './KeyHelp.tsx';
 import { PlanNews } from './PlanNews.tsx';
 import { ABOUT, DAILY, WORK, type Place } from './places.ts';
 import { Search } from './search/Search.tsx';
+import { useTabInSight } from './use-tab-in-sight.ts';
 import { VisitorBand } from './VisitorBand.tsx';
 import { ConflictDialog } from '../app/ConflictDialog.tsx';
 import { LeaveGuard } from '../app/LeaveGuard.tsx';
@@ -31,6 +32,7 @@ export function Book() {
   useEffect(() => {
     if (isThere) rememberGarden(gardenId);
   }, [gardenId, isThere]);
+  const tabs = useTabInSight(isThere);
   const bedIds = useMemo(() => books?.beds.map(({ id }) => id) ?? [], [books]);
   return (
     <div className="book">
@@ -42,7 +44,7 @@ export function Book() {
           <GardenSwitch gardenId={gardenId} />
           {books && <Search books={books} />}
         </div>
-        <ul className="tabs">
+        <ul className="tabs" ref={tabs}>
           <li>
             <NavLink to={`/garden/${gardenId}`} end>
               Garden
