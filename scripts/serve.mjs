@@ -34,7 +34,8 @@ function bundled(name, ...threads) {
   return join(bundles, 'main.mjs');
 }
 
-export const buildServer = () => bundled('server', join('calendar', 'calendar-thread.ts'));
+export const buildServer = () =>
+  bundled('server', join('calendar', 'calendar-thread.ts'), join('imports', 'import-thread.ts'));
 export const buildTerminal = () => bundled('cli');
 
 async function answers(address) {

@@ -1,5 +1,22 @@
+import type { Context, TypedResponse } from 'hono';
 import { notFound, stale } from './problems.ts';
 import type { RemovalOutcome, WriteOutcome } from './stores.ts';
+
+/** JSON that is text already: what a thread has made of a large answer. */
+export interface JsonText<Body> {
+  readonly text: string;
+  /** What the text says; never there. */
+  readonly says?: Body;
+}
+
+/** Answers with it as `c.json` answers with a value. */
+export const jsonText = <Body, Status extends 200 | 201>(
+  c: Context,
+  { text }: JsonText<Body>,
+  status: Status,
+): Response & TypedResponse<Body, Status, 'json'> =>
+  c.body(text, status, { 'Content-Type': 'application/json' }) as unknown as Response &
+    TypedResponse<Body, Status, 'json'>;
 
 /** The record as written; throws a problem when it is gone or was changed meanwhile. */
 export function requireWritten<Record>(result: WriteOutcome<Record>, what: string): Record {

@@ -5,6 +5,7 @@ import type { InstrumentAddresses } from './instruments.ts';
 import type { PhotoFiles } from './photos/photo-files.ts';
 import type { HeavyThread } from './heavy-thread.ts';
 import type { GardenCalendars } from './calendar/garden-calendars.ts';
+import type { ImportThread } from './imports/import-asked.ts';
 import type { Stores } from './stores.ts';
 
 /** What the routes work with; everything that differs between a test and a real evening is in here. */
@@ -13,7 +14,16 @@ export interface AppContext {
   /** The file behind the stores. */
   readonly books: Pick<
     BooksFile,
-    'state' | 'noteDamage' | 'bytes' | 'putAside' | 'backUp' | 'backups' | 'check' | 'restore' | 'secondPlace'
+    | 'state'
+    | 'noteDamage'
+    | 'bytes'
+    | 'putAside'
+    | 'backUp'
+    | 'backups'
+    | 'check'
+    | 'restore'
+    | 'secondPlace'
+    | 'workOnCopy'
   >;
   /** Who may come in; absent when only this machine can. */
   readonly access?: Access | undefined;
@@ -28,6 +38,8 @@ export interface AppContext {
   readonly photoFiles: PhotoFiles;
   /** Works out calendars away from everybody else. */
   readonly calendars: HeavyThread<GardenCalendars>;
+  /** Reads large files in away from everybody else. */
+  readonly imports: ImportThread;
   /** A scale, a probe, a soil laboratory and a weather station, where there are some. */
   readonly instruments?: InstrumentAddresses;
   /** Adds the built pages after the interface; absent when there are none. */

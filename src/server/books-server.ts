@@ -14,6 +14,7 @@ import { servePages } from './pages.ts';
 import { photoFilesIn } from './photos/photo-files.ts';
 import { heavyThread } from './heavy-thread.ts';
 import type { GardenCalendars } from './calendar/garden-calendars.ts';
+import type { ImportThread } from './imports/import-asked.ts';
 import { PROJECT } from './project.ts';
 import { dateHere } from './today.ts';
 
@@ -21,6 +22,10 @@ const PAGES = join(PROJECT, 'dist');
 const CALENDAR_PROGRAM = join(PROJECT, '.cache', 'server', 'calendar', 'calendar-thread.mjs');
 /** Sixty beds with twenty years of records take half a minute on a slow machine, and 200 MB. */
 const CALENDAR_LIMITS = { memoryMb: 512, answerMs: 120_000, idleMs: 300_000, questions: 32 } as const;
+
+const IMPORT_PROGRAM = join(PROJECT, '.cache', 'server', 'imports', 'import-thread.mjs');
+/** Sixty-four megabytes of records are a million of them: minutes, and a gigabyte. */
+const IMPORT_LIMITS = { memoryMb: 1536, answerMs: 600_000, idleMs: 30_000, questions: 8 } as const;
 
 const now = (): string => new Date().toISOString();
 
@@ -60,6 +65,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   const photoFiles = photoFilesIn(photoFolder);
   const endTidying = tidyWhenIdle(books, photoFiles, now);
   const calendars = heavyThread<GardenCalendars>(CALENDAR_PROGRAM, CALENDAR_LIMITS);
+  const imports: ImportThread = heavyThread(IMPORT_PROGRAM, IMPORT_LIMITS);
   const hasPages = existsSync(join(PAGES, 'index.html'));
   const app = createApp({
     stores: books.stores,
@@ -71,6 +77,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
     newId: randomUUID,
     photoFiles,
     calendars,
+    imports,
     instruments: options.instruments,
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
   });
@@ -79,6 +86,7 @@ export function openBooksServer(options: ServerOptions): BooksServer {
     endWatch();
     endTidying();
     calendars.end();
+    imports.end();
     books.close();
   };
   return { app, close };

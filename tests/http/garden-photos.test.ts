@@ -32,11 +32,11 @@ describe('a garden with more photos than fit in memory at once', () => {
   const photoFolder = () => `${folder}/photos.sqlite-photos`;
   const highestRssMb = () =>
     Number(/VmHWM:\s+(\d+) kB/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))![1]) / 1024;
-  const send = async (query = ''): Promise<ImportReport> => {
+  const send = async (query = '', body = text): Promise<ImportReport> => {
     const answer = await server.request(`/api/imports${query}`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: text,
+      body,
     });
     expect(answer.status).toBe(200);
     return (await answer.json()) as ImportReport;
@@ -63,6 +63,8 @@ describe('a garden with more photos than fit in memory at once', () => {
   });
 
   it('is tried and leaves nothing behind, comes in, and goes out byte for byte', async () => {
+    // What the thread takes that reads records in is not about photos.
+    await send('?dryRun=true', JSON.stringify({ ...file, photos: [] }));
     const restingMb = highestRssMb();
     expect(await send('?dryRun=true')).toMatchObject({ isWritten: false, counts: { rejected: 0 } });
     expect(readdirSync(folder)).not.toContain('photos.sqlite-photos');

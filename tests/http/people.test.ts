@@ -215,3 +215,24 @@ describe('a link', () => {
     ]);
   });
 });
+
+describe('an owner', () => {
+  it('leaves a name under a large table that a thread reads in', async () => {
+    const olga = { id: 'olga', name: 'Olga', role: 'owner', passphrase: 'a gate of woven hazel' };
+    expect((await ask(keeper, 'POST', '/api/gardens/garden/people', olga)).status).toBe(201);
+    const owner = await comeIn({ name: 'Olga', passphrase: olga.passphrase });
+    const rows = Array.from({ length: 200 }, (_, i) => ({ ...watered(`table-${i}`), bedId: 'bed' }));
+    const table = { collection: 'entries', summary: 'two hundred waterings', rows };
+    const read = await ask<{ isWritten: boolean; importId: string }>(
+      owner,
+      'POST',
+      '/api/gardens/garden/imports',
+      table,
+    );
+    expect([read.status, read.body.isWritten]).toEqual([200, true]);
+    const signed = await ask<{ signatures: Signature[] }>(owner, 'GET', '/api/gardens/garden/signatures');
+    const own = signed.body.signatures.filter(({ id }) => id.startsWith('table-'));
+    expect([own.length, new Set(own.map(({ name }) => name))]).toEqual([200, new Set(['Olga'])]);
+    expect((await ask(keeper, 'POST', `/api/imports/${read.body.importId}/undo`)).status).toBe(200);
+  });
+});

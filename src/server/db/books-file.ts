@@ -42,9 +42,28 @@ export interface BooksFile {
   writes(): number;
   /** Lets go of what was deleted long ago, and closes the gaps that leaves. The pictures of photos are left to the caller. */
   tidy(): Promise<LetGo>;
+  /**
+   * Has something done on a copy of the file, which then takes the place of the books where that is wanted. Null when others
+   * wrote into the books each time it was tried, or they cannot be written to: nothing was done then.
+   */
+  workOnCopy<Result>(work: (copy: string) => Promise<Worked<Result>>): Promise<Result | null>;
   /** Puts a backup in the place of the books, which are backed up before. */
   restore(name: string): Promise<BackupCheck>;
   close(): void;
+}
+
+/** What was done on a copy of the books. */
+export interface Worked<Result> {
+  readonly result: Result;
+  /** Done just before the copy takes the place of the books; null when it is not to. */
+  readonly takeOver: (() => void) | null;
+}
+
+/** Copies are worked on so often while others write into the books meanwhile. */
+const MOST_COPIES = 3;
+
+function dropWithLog(file: string): void {
+  for (const suffix of ['', '-wal', '-shm', '-journal']) rmSync(`${file}${suffix}`, { force: true });
 }
 
 const stamped = (now: string): string => `${now.slice(0, 10)}_${now.slice(11, 19).replaceAll(':', '')}`;
@@ -77,9 +96,11 @@ function oneAtATime() {
 export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => string): BooksFile {
   const photoFolder = photoFolderOf(file);
   // Once the file is ours: what lies half made beside it may be another program's until then.
-  let open = openFile(file, now, mark);
+  let open = openFile(file, now, { mark });
   const backups = backupsIn({ folder: `${file}-backups`, photoFolder, second: backupTo }, now);
   rmSync(`${file}.restoring`, { force: true });
+  const working = `${file}.working`;
+  dropWithLog(working);
   const inTurn = oneAtATime();
   const stores = new Proxy({} as Stores, { get: (_, key) => Reflect.get(open.stores, key) as unknown });
   const state = (): BooksState => {
@@ -136,6 +157,43 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
     }
   };
 
+  /** The file at `other` becomes that of the books. */
+  const putInPlace = (other: string, isKnownSound = false): void => {
+    shut(open);
+    for (const suffix of ['-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
+    renameSync(other, file);
+    open = openFile(file, now, { mark, isKnownSound });
+  };
+
+  const writes = (): number => open.db.prepare('SELECT total_changes()').pluck().get() as number;
+
+  /** Everything after the last await happens in one go: no request finds the books half replaced. */
+  const workOnCopy = async <Result>(
+    work: (copy: string) => Promise<Worked<Result>>,
+  ): Promise<Result | null> => {
+    for (let i = 0; i < MOST_COPIES; i++) {
+      if (state().kind !== 'sound') return null;
+      const [before, opened] = [writes(), open.stores.epoch()];
+      try {
+        await open.db.backup(working);
+        const { result, takeOver } = await work(working);
+        if (open.stores.epoch() !== opened || writes() !== before || state().kind !== 'sound') continue;
+        if (takeOver) {
+          takeOver();
+          putInPlace(working, true);
+        }
+        return result;
+      } catch (error) {
+        // Whatever keeps a copy from being made or worked on is told better by the books themselves.
+        if (error instanceof ProblemError) throw error;
+        return null;
+      } finally {
+        dropWithLog(working);
+      }
+    }
+    return null;
+  };
+
   /** Everything after the last await happens in one go: no request finds the books half restored. */
   const restore = async (name: string): Promise<BackupCheck> => {
     const { kind } = state();
@@ -146,10 +204,7 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
     fsynced(restoring);
     if (kind === 'sound') await backUp('beforeRestore');
     else copyFileSync(file, `${file}.damaged-${stamped(now())}`);
-    shut(open);
-    for (const suffix of ['-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
-    renameSync(restoring, file);
-    open = openFile(file, now, mark);
+    putInPlace(restoring);
     const ids = open.db.prepare('SELECT id FROM photo').pluck().all() as string[];
     putBackPictures(ids, { from: backups.photoFolder, to: photoFolder });
     return found;
@@ -174,7 +229,8 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
         noteDamage((error as Error).message);
       }
     },
-    writes: () => open.db.prepare('SELECT total_changes()').pluck().get() as number,
+    writes,
+    workOnCopy: (work) => inTurn(() => workOnCopy(work)),
     tidy: () =>
       inTurn(() => {
         const gone = letGo(open.db, open.stores, now());

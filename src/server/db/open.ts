@@ -44,10 +44,16 @@ function understood(error: unknown, file: string): unknown {
 
 /**
  * Opens the database of the books, checks it and brings it up to date; a copy of an older file is put beside
- * it first. `mark` is put into its head. Throws DamagedFile or UnwritableFile, or an error with a sentence when it is newer than this program
+ * it first. `mark` is put into its head; a file that is known to be sound is not checked again. Throws DamagedFile or UnwritableFile, or an error with a sentence when it is newer than this program
  * or in use.
  */
-export function openDatabase(file: string, mark?: number): Database.Database {
+export function openDatabase(
+  file: string,
+  {
+    mark,
+    isKnownSound = false,
+  }: { readonly mark?: number | undefined; readonly isKnownSound?: boolean } = {},
+): Database.Database {
   let db: Database.Database | undefined;
   try {
     if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
@@ -61,7 +67,7 @@ export function openDatabase(file: string, mark?: number): Database.Database {
     // An acknowledged write outlives a crash of the machine, not only of the program.
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
-    if (!isNew) {
+    if (!isNew && !isKnownSound) {
       requireIntegrity(db);
       if (pendingMigrations(db) > 0) backUpBeforeMigration(db, file);
     }
@@ -103,6 +109,27 @@ function backUpBeforeMigration(db: Database.Database, file: string): void {
   const version = String(db.pragma('user_version', { simple: true }));
   // Not copied as a file: whoever opens and closes the file of a database loses the locks on it.
   writeFileSync(`${file}.before-migration-from-${version}`, db.serialize());
+}
+
+/** Opens a copy that is to take the place of the books: by the thread that works on it, and nobody else. */
+export function openWorkingCopy(copy: string): Database.Database {
+  const db = new Database(copy);
+  db.pragma('locking_mode = EXCLUSIVE');
+  // All of it in the one file that takes the place of another: a log beside it would be left behind.
+  db.pragma('journal_mode = DELETE');
+  db.pragma('foreign_keys = ON');
+  // Nobody leans on it before it lies whole on the disk.
+  db.pragma('synchronous = OFF');
+  return db;
+}
+
+/** Closes such a copy when it is whole and nothing of it lies beside it. Throws DamagedFile when it is not. */
+export function closeWorkingCopy(db: Database.Database): void {
+  requireIntegrity(db);
+  const copy = db.name;
+  db.close();
+  const beside = ['-wal', '-journal'].map((suffix) => `${copy}${suffix}`).filter((name) => existsSync(name));
+  if (beside.length > 0) throw new DamagedFile(`${beside.join(', ')} was left beside the copy`);
 }
 
 /**

@@ -65,9 +65,13 @@ function openSalvaged(copy: string, now: () => string, state: BooksState): OpenB
 }
 
 /** Opens the file of the books; one that is damaged or cannot be written to, to be read. */
-export function openFile(file: string, now: () => string, mark?: number): OpenBooks {
+export function openFile(
+  file: string,
+  now: () => string,
+  asked: { readonly mark?: number | undefined; readonly isKnownSound?: boolean } = {},
+): OpenBooks {
   try {
-    const db = openDatabase(file, mark);
+    const db = openDatabase(file, asked);
     writeBack(db);
     return { db, stores: createStores(db, now), state: SOUND, footprint: footprintOf(openSync(file, 'r')) };
   } catch (error) {

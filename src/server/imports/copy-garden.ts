@@ -1,8 +1,9 @@
 import type { CopyRequest, ImportReport } from '../../contract/imports.ts';
 import { renamedGarden, templateOf } from '../../contract/parts-of-garden.ts';
+import type { JsonText } from '../answers.ts';
 import type { AppContext } from '../app-context.ts';
 import { gardenFileOf, photosThere } from './exported-garden.ts';
-import { importGarden } from './import-garden.ts';
+import { takeGarden } from './import-desk.ts';
 import type { IncomingPhoto } from './read-garden-file.ts';
 
 function photosAgain(context: AppContext, gardenId: string): IncomingPhoto[] {
@@ -22,11 +23,11 @@ export async function copyGarden(
   context: AppContext,
   gardenId: string,
   { name, isTemplate }: CopyRequest,
-): Promise<ImportReport> {
+): Promise<JsonText<ImportReport>> {
   const file = await gardenFileOf(context, gardenId);
   const photos = isTemplate ? [] : photosAgain(context, gardenId);
   const part = renamedGarden(isTemplate ? templateOf(file) : file, name);
   const records = { ...part, photos: photos.map(({ id }) => ({ id })) };
   const summary = `a copy of the garden ${file.garden.name}`;
-  return importGarden(context, { records, photos }, { isDryRun: false, isCopy: true, summary });
+  return takeGarden(context, { records, photos }, { isDryRun: false, isCopy: true, summary });
 }

@@ -1,10 +1,10 @@
+import type { ImportSetting } from './import-asked.ts';
 import { z } from 'zod';
 import { gardenFile, MOST_PHOTOS, upgradeFile } from '../../contract/garden-file.ts';
 import type { ImportReport } from '../../contract/imports.ts';
 import { finding, refusal } from '../../refusals/refusal.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import { COLLECTION_NAMES, filedCollections } from '../../records/collections.ts';
-import type { AppContext } from '../app-context.ts';
 import { invalid } from '../problems.ts';
 import type { ImportWrite } from '../stores.ts';
 import { asCopy } from './as-copy.ts';
@@ -42,7 +42,11 @@ function unknownFields(file: Record<string, unknown>): void {
 }
 
 /** Pictures of a file that are not kept yet; those of another garden or none at all are refused. */
-function newPhotos({ stores }: AppContext, gardenId: string, photos: readonly IncomingPhoto[]) {
+function newPhotos(
+  { stores }: Pick<ImportSetting, 'stores'>,
+  gardenId: string,
+  photos: readonly IncomingPhoto[],
+) {
   return photos.filter(({ id }, i) => {
     const kept = stores.photos.find(id);
     if (kept && kept.gardenId !== gardenId) {
@@ -73,7 +77,7 @@ function underIdsOf(file: object, photos: readonly IncomingPhoto[]): IncomingPho
 /** What a file must say of itself; its records are read row by row. */
 const fileHead = gardenFile.pick({ model: true, garden: true });
 
-interface ImportChoices {
+export interface ImportChoices {
   readonly isDryRun: boolean;
   readonly isCopy: boolean;
   /** Where it came from, when not from a file. */
@@ -82,7 +86,7 @@ interface ImportChoices {
 
 /** Writes a garden that came as a file: as one of its own, or into the one of the same id. `isCopy` gives everything new ids. */
 export function importGarden(
-  context: AppContext,
+  context: ImportSetting,
   { records, photos: incoming }: IncomingGarden,
   { isDryRun, isCopy, summary }: ImportChoices,
 ): ImportReport {

@@ -1,5 +1,6 @@
 import { Tokenizer, TokenizerError, TokenParser, TokenParserError, TokenType } from '@streamparser/json';
 import { createHash } from 'node:crypto';
+import { setImmediate as othersFirst } from 'node:timers/promises';
 import { photoFiled } from '../../contract/garden-file.ts';
 import { findingsOf } from '../../contract/problem-fields.ts';
 import { finding, refusal } from '../../refusals/refusal.ts';
@@ -17,6 +18,8 @@ const LARGEST_PHOTO_CHARACTERS = 11 * MEGABYTE;
 const LARGEST_FILE_BYTES = 4096 * MEGABYTE;
 /** Long texts are gathered as bytes up to here. */
 const TEXT_BUFFER_BYTES = 64 * 1024;
+/** So much of a file is read before others are seen to. */
+const AT_ONCE_BYTES = 64 * 1024;
 
 /** A photo out of a file; its picture lies ready. */
 export interface IncomingPhoto {
@@ -123,7 +126,10 @@ export async function readGardenFile(
     for (;;) {
       const piece = await pieces?.read();
       if (!piece || piece.done) break;
-      garden.take(piece.value);
+      for (let from = 0; from < piece.value.length; from += AT_ONCE_BYTES) {
+        garden.take(piece.value.subarray(from, from + AT_ONCE_BYTES));
+        await othersFirst();
+      }
     }
   } catch (error) {
     throw error instanceof TokenizerError || error instanceof TokenParserError ? notJson() : error;

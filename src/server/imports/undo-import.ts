@@ -1,4 +1,4 @@
-import type { AppContext } from '../app-context.ts';
+import type { ImportSetting } from './import-asked.ts';
 import { ProblemError } from '../problems.ts';
 import type { Filed, ImportWrite, Stores } from '../stores.ts';
 import { modelFindings } from '../../contract/check-garden.ts';
@@ -7,7 +7,10 @@ import { keptRecords } from '../kept-stock.ts';
 import { storeOf, type AnyRecord, type AnyStore } from './rows.ts';
 
 /** Puts back what an import has overwritten and takes away what it added; a problem when any of it was changed since. */
-export function undoImport({ stores, today }: AppContext, importId: string): { gardenId: string } {
+export function undoImport(
+  { stores, today }: Pick<ImportSetting, 'stores' | 'today'>,
+  importId: string,
+): { gardenId: string } {
   return stores.atomically(() => {
     const record = stores.imports.find(importId);
     if (!record) throw new ProblemError(404, 'Not found', 'There is no such import.');

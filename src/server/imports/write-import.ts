@@ -1,7 +1,7 @@
+import type { ImportSetting } from './import-asked.ts';
 import { COLLECTION_NAMES, type CollectionName } from '../../records/collections.ts';
 import type { ImportReport, ImportRow } from '../../contract/imports.ts';
 import type { Finding } from '../../refusals/refusal.ts';
-import type { AppContext } from '../app-context.ts';
 import type { ImportWrite, Stores } from '../stores.ts';
 import { journalFindings } from './check-import.ts';
 import { modelFindings } from '../../contract/check-garden.ts';
@@ -79,7 +79,7 @@ export interface ImportPlan {
 }
 
 /** Reads records in: all of them, or none while one is rejected or it is only tried. */
-export function importRows({ stores, today, newId }: AppContext, plan: ImportPlan): ImportReport {
+export function importRows({ stores, today, newId }: ImportSetting, plan: ImportPlan): ImportReport {
   const setting: Setting = { stores, today: today(), now: new Date().toISOString(), gardenId: plan.gardenId };
   try {
     return stores.atomically(() => {

@@ -1,23 +1,15 @@
-import { rowSchemas } from '../../records/collections.ts';
 import { Hono } from 'hono';
 import { stream } from 'hono/streaming';
 import { z } from 'zod';
 import { copyRequest, importRequest, type ImportEntry } from '../../contract/imports.ts';
 import { onlyBed, photosShown } from '../../contract/parts-of-garden.ts';
-import { findingAbout, findingsFrom } from '../../contract/check-garden.ts';
-import { requireLikelyDates } from '../likely-dates.ts';
-import { findingsOf } from '../../contract/problem-fields.ts';
 import type { AppContext } from '../app-context.ts';
 import { discarded } from '../bodies.ts';
-import { requireWholeCharacters } from '../half-characters.ts';
 import { copyGarden } from '../imports/copy-garden.ts';
 import { gardenFileOf, gardenFilePieces, photosThere } from '../imports/exported-garden.ts';
-import { importGarden } from '../imports/import-garden.ts';
+import { takeBack, takeGarden, takeTable } from '../imports/import-desk.ts';
 import { readGardenFile } from '../imports/read-garden-file.ts';
-import type { ReadRow } from '../imports/rows.ts';
-import { undoImport } from '../imports/undo-import.ts';
-import { importRows } from '../imports/write-import.ts';
-import { requireFound } from '../answers.ts';
+import { jsonText, requireFound } from '../answers.ts';
 import { body, query } from './validated.ts';
 
 const flag = z.enum(['true', 'false']).default('false');
@@ -62,8 +54,7 @@ export const importRoutes = (context: AppContext) => {
       const stage = choices.isDryRun ? null : context.photoFiles.stage();
       try {
         const garden = await readGardenFile(c.req.raw.body, stage);
-        requireWholeCharacters(garden.records);
-        return c.json(importGarden(context, garden, choices), 200);
+        return jsonText(c, await takeGarden(context, garden, choices), 200);
       } catch (error) {
         // A sender who is cut off never reads why.
         if (!(await discarded(c.req.raw.body))) c.header('Connection', 'close');
@@ -73,31 +64,19 @@ export const importRoutes = (context: AppContext) => {
       }
     })
     .post('/gardens/:gardenId/copies', body(copyRequest), async (c) =>
-      c.json(await copyGarden(context, c.req.param('gardenId'), c.req.valid('json')), 201),
+      jsonText(c, await copyGarden(context, c.req.param('gardenId'), c.req.valid('json')), 201),
     )
-    .post('/gardens/:gardenId/imports', trial, body(importRequest), (c) => {
+    .post('/gardens/:gardenId/imports', trial, body(importRequest), async (c) => {
       const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
-      const { collection, summary, rows } = c.req.valid('json');
-      const read = rows.map((raw, index): ReadRow => {
-        const result = rowSchemas[collection].safeParse(raw);
-        if (!result.success) return { collection, index, record: {}, reasons: findingsOf(result.error) };
-        const record: ReadRow['record'] = result.data;
-        const reasons = findingsFrom(
-          () => requireLikelyDates(record, context.today()),
-          (error) => findingAbout({ collection, id: record.id ?? null, path: error.path, error }),
-        );
-        return { collection, index, record, reasons };
-      });
       const isDryRun = c.req.valid('query').dryRun === 'true';
-      return c.json(
-        importRows(context, { gardenId, rows: read, summary, isDryRun, isWholeGarden: false }),
-        200,
-      );
+      return jsonText(c, await takeTable(context, gardenId, { table: c.req.valid('json'), isDryRun }), 200);
     })
     .get('/gardens/:gardenId/imports', (c) => {
       const { id } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       const imports: readonly ImportEntry[] = stores.imports.listOf(id);
       return c.json({ imports }, 200);
     })
-    .post('/imports/:importId/undo', (c) => c.json(undoImport(context, c.req.param('importId')), 200));
+    .post('/imports/:importId/undo', async (c) =>
+      jsonText(c, await takeBack(context, c.req.param('importId')), 200),
+    );
 };
