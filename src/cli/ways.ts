@@ -1,4 +1,4 @@
-import { dayNumberFromIso, isoDateOf, type DayNumber } from '../core/ground/index.ts';
+import { isoDateOf, type DayNumber } from '../core/ground/index.ts';
 import { MODEL_VERSION } from '../core/model/index.ts';
 import {
   EVEN_WEIGHTS,
@@ -91,7 +91,6 @@ const lineOf = ({ outcome, score, beatenBy }: RankedWay, nameOf: (id: string) =>
 export function waysReport(json: unknown, args: Arguments) {
   const file = gardenIn(json);
   const todayIso = todayOf(args);
-  const today = dayNumberFromIso(todayIso, ['--today']);
   const question = questionIn(file, args, todayIso);
   const proposal = proposeWays(recordsOfFile(file), question, {
     todayIso,
@@ -101,7 +100,7 @@ export function waysReport(json: unknown, args: Arguments) {
   const setting = { todayIso, keeper: NOTHING_KEPT, prices: file.garden.prices };
   const weighing = { left: leaving(proposal, setting), bedIds: proposal.bedIds, setting };
   const outcomes = proposal.proposed.map((one) => weighWay(one, weighing));
-  const ranking = rankWays(outcomes, EVEN_WEIGHTS, today);
+  const ranking = rankWays(outcomes, EVEN_WEIGHTS);
   const nameOf = (id: string) => [...file.beds, ...file.lots].find((one) => one.id === id)?.name ?? id;
   return {
     model: MODEL_VERSION,

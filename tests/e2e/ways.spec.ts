@@ -94,3 +94,33 @@ test('a load that is still to come is weighed too, and planned with its arrival'
   await page.getByLabel('How much, L').fill('none');
   await expect(page.getByText('Say how much of it there is, and for which bed.')).toBeVisible();
 });
+
+test('the bed or the pile is left open: ways of several stand side by side, in money where there are prices', async ({
+  page,
+}) => {
+  await page.goto(`${demo.address}/garden/ternhollow/ways`);
+  await choose(page, 'For', 'Wherever it does most good');
+  await expect(decided(page)).toBeVisible();
+  await expect(page.getByText('Pale leaves, all beds').first()).toBeVisible();
+  const named = (name: RegExp) => page.getByRole('article', { name }).first();
+  await expect(named(/^Gourd Mound: /)).toBeAttached();
+  await expect(named(/^Hazel Ring: /)).toBeAttached();
+
+  await choose(page, 'What', 'Whatever does the bed most good');
+  await expect(page.getByText('Choose a pile or a bed.')).toBeVisible();
+  await choose(page, 'For', 'Sawpit Corner');
+  await expect(decided(page)).toBeVisible();
+  await expect(page.getByLabel('How much, L')).toHaveCount(0);
+  await expect(named(/^Leaf cage: /)).toBeAttached();
+  await expect(page.getByText(/more piles not looked at/)).toBeVisible();
+
+  await page.getByText('Your prices').click();
+  await page.getByLabel('1 hour of your time').fill('10');
+  await page.getByLabel('1 m³ of compost or manure, brought').fill('60');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Costs', { exact: true }).first()).toBeVisible();
+
+  await choose(page, 'What', 'Stove ash');
+  await expect(page.getByRole('heading', { name: 'No ways to compare' })).toBeVisible();
+  await expectAccessible(page);
+});

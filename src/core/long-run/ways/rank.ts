@@ -14,8 +14,6 @@ export const EVEN_WEIGHTS: AimWeights = {
   leastRisk: 1,
 };
 
-/** A bed that cannot be planted within so many days counts as that long a wait (a year and a quarter, as plans reach). */
-const LONGEST_WAIT_DAYS = 450;
 /** A day of pale leaves is as bad as so many days of waiting (set here). */
 const PALE_DAYS_WEIGHT = 1;
 /** A crop that misses all it wants is as bad as a season without one, days (set here). */
@@ -24,13 +22,11 @@ const MISSED_DAYS = 180;
 const ALIKE = 0.05;
 
 /** How well a way serves an aim: the more the better, in a unit of the aim’s own. */
-function served(outcome: WayOutcome, aim: WayAim, todayDay: number): number {
-  const { paleDays, missedShare, plantFrom, way } = outcome;
+function served(outcome: WayOutcome, aim: WayAim): number {
+  const { paleDays, missedShare, waitDays, way } = outcome;
   switch (aim) {
-    case 'foodNow': {
-      const waitDays = Math.min(LONGEST_WAIT_DAYS, (plantFrom ?? todayDay + LONGEST_WAIT_DAYS) - todayDay);
+    case 'foodNow':
       return -(waitDays + PALE_DAYS_WEIGHT * paleDays + MISSED_DAYS * missedShare);
-    }
     case 'soilLater':
       return outcome.humusKg + outcome.lastingCharKg;
     case 'leastWork':
@@ -78,9 +74,9 @@ const beats = (a: RankedWay, b: RankedWay): boolean =>
   WAY_AIMS.some((aim) => a.shares[aim] > b.shares[aim] + ALIKE);
 
 /** Ways from the best to the worst for whoever weighs the aims so. */
-export function rankWays(outcomes: readonly WayOutcome[], weights: AimWeights, todayDay: number): Ranking {
+export function rankWays(outcomes: readonly WayOutcome[], weights: AimWeights): Ranking {
   const figures = Object.fromEntries(
-    WAY_AIMS.map((aim) => [aim, outcomes.map((outcome) => served(outcome, aim, todayDay))]),
+    WAY_AIMS.map((aim) => [aim, outcomes.map((outcome) => served(outcome, aim))]),
   ) as Record<WayAim, number[]>;
   const all = outcomes.map((outcome, i): RankedWay => {
     const shares = Object.fromEntries(

@@ -59,10 +59,10 @@ const proposed = (question: WayQuestion) =>
 function weighed(
   question: WayQuestion,
   { of: asked = proposed(question), prices = null as WeighSetting['prices'] } = {},
-): { readonly outcomes: WayOutcome[]; readonly today: number } {
+): { readonly outcomes: WayOutcome[] } {
   const own = { ...setting, prices };
   const weighing = { left: leaving(asked, own), bedIds: asked.bedIds, setting: own };
-  return { outcomes: asked.proposed.map((one) => weighWay(one, weighing)), today: asked.today };
+  return { outcomes: asked.proposed.map((one) => weighWay(one, weighing)) };
 }
 const waysOf = (question: WayQuestion): Way[] => proposed(question).proposed.map(({ way }) => way);
 const of = (outcomes: readonly WayOutcome[], code: WayCode): WayOutcome =>
@@ -192,7 +192,7 @@ describe('the ways there are', () => {
 });
 
 describe('fresh sawdust in autumn, for a bed that is sown in spring', () => {
-  const { outcomes, today } = weighed(load('sawdust_softwood', 200));
+  const { outcomes } = weighed(load('sawdust_softwood', 200));
 
   it('dug in costs the seedlings the most nitrogen, and leads for nobody', () => {
     const dugIn = of(outcomes, 'dugIn');
@@ -203,7 +203,7 @@ describe('fresh sawdust in autumn, for a bed that is sown in spring', () => {
     fc.assert(
       fc.property(anyWeights, (weights) => {
         fc.pre(weights.foodNow > 0);
-        const [first] = rankWays(outcomes, weights, today).ways;
+        const [first] = rankWays(outcomes, weights).ways;
         expect(first.outcome.way.code).not.toBe('dugIn');
       }),
     );
@@ -340,13 +340,13 @@ describe('money', () => {
 });
 
 describe('a ranking', () => {
-  const { outcomes, today } = weighed(load('chips_branch', 300));
+  const { outcomes } = weighed(load('chips_branch', 300));
   it('puts first what is best in the one thing that matters', () => {
     const only = (aim: (typeof WAY_AIMS)[number]): AimWeights => ({
       ...(Object.fromEntries(WAY_AIMS.map((one) => [one, 0])) as AimWeights),
       [aim]: 1,
     });
-    const firstBy = (aim: (typeof WAY_AIMS)[number]) => rankWays(outcomes, only(aim), today).ways[0].outcome;
+    const firstBy = (aim: (typeof WAY_AIMS)[number]) => rankWays(outcomes, only(aim)).ways[0].outcome;
     const least = (read: (one: WayOutcome) => number) => Math.min(...outcomes.map(read));
     expect(firstBy('leastWork').way.hours).toBe(least(({ way }) => way.hours));
     expect(firstBy('leastLoss').nitrogenLostG).toBe(least(({ nitrogenLostG }) => nitrogenLostG));
@@ -357,7 +357,7 @@ describe('a ranking', () => {
     );
   });
   it('names for each way that is folded away one that is as good or better in everything', () => {
-    const { ways } = rankWays(outcomes, EVEN_WEIGHTS, today);
+    const { ways } = rankWays(outcomes, EVEN_WEIGHTS);
     expect(ways.length).toBe(outcomes.length);
     for (const { shares, beatenBy } of ways) {
       if (beatenBy === null) continue;
@@ -366,9 +366,9 @@ describe('a ranking', () => {
     }
   });
   it('says what decides only where something does', () => {
-    expect(rankWays(outcomes.slice(0, 1), EVEN_WEIGHTS, today).decided).toBeNull();
-    expect(rankWays([outcomes[0], outcomes[0]], EVEN_WEIGHTS, today).decided).toBeNull();
-    const { ways, decided } = rankWays(outcomes, { ...EVEN_WEIGHTS, soilLater: 3 }, today);
+    expect(rankWays(outcomes.slice(0, 1), EVEN_WEIGHTS).decided).toBeNull();
+    expect(rankWays([outcomes[0], outcomes[0]], EVEN_WEIGHTS).decided).toBeNull();
+    const { ways, decided } = rankWays(outcomes, { ...EVEN_WEIGHTS, soilLater: 3 });
     expect(decided).toMatchObject({
       first: ways[0].outcome.way.code,
       second: ways[1].outcome.way.code,

@@ -46,6 +46,8 @@ export interface WayOutcome {
   /** When young plants can go in, and seeds; null where the model finds no day in fifteen months, or nothing is sown there. */
   readonly plantFrom: DayNumber | null;
   readonly sowFrom: DayNumber | null;
+  /** So many days later than without it young plants can go in; a day that is not found counts as a year and a quarter. */
+  readonly waitDays: number;
   /** As a laboratory would find it in the bed after 1, 5 and 20 years, %. */
   readonly organicMatterPct: readonly number[];
   /** Carbon in humus of the beds after 20 years beyond leaving it, kg. */
@@ -121,6 +123,17 @@ export const lostIn = (years: readonly RunYear[]): number =>
 export const lostOnTheWay = ({ nitrogenInG, nitrogenLaidG }: Way): number =>
   Math.max(0, nitrogenInG - nitrogenLaidG);
 
+/** As far as plans reach, days. */
+const LONGEST_WAIT_DAYS = 450;
+
+const plantingDay = ({ planned }: BedOutcome, start: string): DayNumber | null =>
+  planned.plan.planting.find((one) => one.start === start)?.day ?? null;
+
+const waitOf = (bed: BedOutcome, today: DayNumber): number => {
+  const day = plantingDay(bed, 'transplants');
+  return day === null ? LONGEST_WAIT_DAYS : Math.min(LONGEST_WAIT_DAYS, Math.max(0, day - today));
+};
+
 const wantedOf = ({ planned, areaM2 }: BedOutcome): number =>
   areaM2 * total(planned.standing.prospects.map(({ demandG }) => demandG));
 const missedOf = ({ planned, areaM2 }: BedOutcome): number =>
@@ -178,8 +191,8 @@ export function weighWay({ scene, way }: ProposedWay, { left, bedIds, setting }:
   /** Of all beds that are compared as they are, and what the way changes, wherever it does. */
   const ofAll = (read: (one: BedOutcome) => number) =>
     Math.max(0, total(bedIds.map((bedId) => read(left(bedId)))) + beyond(read));
-  const { plan, projection } = own.planned;
-  const dates = (start: string) => plan.planting.find((one) => one.start === start)?.day ?? null;
+  const { projection } = own.planned;
+  const dates = (start: string) => plantingDay(own, start);
   const wantedG = ofAll(wantedOf);
   const nitrogenToAddG = ofAll(dosesG);
   const last = (one: BedOutcome) => one.years.at(-1)!;
@@ -192,6 +205,7 @@ export function weighWay({ scene, way }: ProposedWay, { left, bedIds, setting }:
     missedShare: wantedG > 0 ? ofAll(missedOf) / wantedG : 0,
     plantFrom: dates('transplants'),
     sowFrom: dates('seedlings'),
+    waitDays: waitOf(own, today) - waitOf(beds[0].before, today),
     organicMatterPct: TOLD_AFTER_YEARS.map((years) => own.years[years].organicMatterPct),
     humusKg: beyond((one) => (one.areaM2 * last(one).humusCarbonG) / GRAMS_PER_KG),
     lastingCharKg: beyond((one) => (one.areaM2 * last(one).lastingCharG[1]) / GRAMS_PER_KG),

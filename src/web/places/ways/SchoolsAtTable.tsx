@@ -1,10 +1,10 @@
 import { useQueries } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type AimWeights, rankWays, type WayOutcome } from '../../../core/long-run/index.ts';
+import { type AimWeights, rankWays, type Way, type WayOutcome } from '../../../core/long-run/index.ts';
 import { SCHOOLS } from '../../../records/vocabulary.ts';
 import type { Measures } from '../../../words/measures.ts';
 import { SAME_PHYSICS, schoolWords } from '../../../words/school-words.ts';
-import { fromWhenWords, toAddWords, WAY_WORDS } from '../../../words/way-words.ts';
+import { fromWhenWords, toAddWords } from '../../../words/way-words.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { waySchoolQuery } from '../../worker/questions.ts';
 import type { WaysAsked } from '../../worker/ways-answers.ts';
@@ -13,6 +13,7 @@ interface SchoolsAtTableProps {
   readonly asked: WaysAsked;
   readonly today: number;
   readonly weights: AimWeights;
+  readonly titleOf: (way: Way) => string;
 }
 
 /** What each of the three schools would pick among the same ways, and why they differ. */
@@ -26,7 +27,7 @@ export function SchoolsAtTable(props: SchoolsAtTableProps) {
   );
 }
 
-function Picks({ asked, today, weights }: SchoolsAtTableProps) {
+function Picks({ asked, today, weights, titleOf }: SchoolsAtTableProps) {
   const { garden } = useBooks();
   const measures = useMeasures();
   const answers = useQueries({ queries: SCHOOLS.map((school, i) => waySchoolQuery(asked, school, i)) });
@@ -45,9 +46,7 @@ function Picks({ asked, today, weights }: SchoolsAtTableProps) {
               <p className="soft">{belief}</p>
               {!data && <p className="soft">Asking …</p>}
               {data && !data.ok && <p className="trouble">{data.sentence}</p>}
-              {data?.ok && (
-                <Pick outcomes={data.result} weights={weights} today={today} measures={measures} />
-              )}
+              {data?.ok && <Pick outcomes={data.result} {...{ weights, today, titleOf, measures }} />}
               <p>{changes}</p>
             </section>
           );
@@ -62,20 +61,22 @@ function Pick({
   outcomes,
   weights,
   today,
+  titleOf,
   measures,
 }: {
   readonly outcomes: readonly WayOutcome[];
   readonly weights: AimWeights;
   readonly today: number;
+  readonly titleOf: (way: Way) => string;
   readonly measures: Measures;
 }) {
-  const [first] = rankWays(outcomes, weights, today).ways;
+  const [first] = rankWays(outcomes, weights).ways;
   if (!first) return null;
   const { way, nitrogenToAddG, plantFrom } = first.outcome;
   return (
     <p>
-      <strong>{WAY_WORDS[way.code]}</strong>: quick nitrogen to add {toAddWords(nitrogenToAddG, measures)},
-      young plants from {fromWhenWords(plantFrom, today)}.
+      <strong>{titleOf(way)}</strong>: quick nitrogen to add {toAddWords(nitrogenToAddG, measures)}, young
+      plants from {fromWhenWords(plantFrom, today)}.
     </p>
   );
 }

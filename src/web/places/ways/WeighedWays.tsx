@@ -87,7 +87,7 @@ export function WeighedWays({ asked, ways, today, weights, onPlanned }: WeighedW
   const failed = answers.flatMap(({ data }, i) =>
     data && !data.ok ? [{ way: ways[i]!, sentence: data.sentence }] : [],
   );
-  const { ways: ranked, decided } = rankWays(outcomes, weights, today);
+  const { ways: ranked, decided } = rankWays(outcomes, weights);
   const waiting = ways.length - outcomes.length - failed.length;
   const drawn = useDraws({ asked, ways, isTime: waiting === 0 });
   const sure =
@@ -127,7 +127,7 @@ export function WeighedWays({ asked, ways, today, weights, onPlanned }: WeighedW
         </p>
       )}
       <div className="ways-list">{standing.map(card)}</div>
-      <SchoolsAtTable asked={asked} today={today} weights={weights} />
+      <SchoolsAtTable asked={asked} today={today} weights={weights} titleOf={titleOf} />
       {failed.map(({ way, sentence }) => (
         <p key={way.key} className="soft">
           {titleOf(way)} could not be weighed: {sentence}
