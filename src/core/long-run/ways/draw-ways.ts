@@ -26,34 +26,35 @@ export interface DrawnWay {
 
 /** Draws ways, all of them with the same numbers; a draw of a bed without the stuff is worked out once. */
 export function wayDrawer({
-  proposed,
   bedIds,
-}: Pick<Proposal, 'proposed' | 'bedIds'>): (one: ProposedWay, number: number) => DrawnWay {
+}: Pick<Proposal, 'bedIds'>): (one: ProposedWay, number: number) => DrawnWay {
   const known = new Map<string, readonly RunYear[]>();
-  const { scene: anyScene } = proposed[0];
-  const { today } = anyScene;
   const follow = ({ scene, records, bedId }: Followed, number: number): readonly RunYear[] => {
     const { scenario } = drawScenario(yearsScenarioOf(scene, records, bedId), SEED, number);
-    return runYears(scenario, today, WAY_YEARS).points;
+    return runYears(scenario, scene.today, WAY_YEARS).points;
   };
-  const left = (bedId: string, number: number): readonly RunYear[] => {
+  /** Without the stuff a bed is the same in all scenes of a proposal. */
+  const left = (scene: Scene, bedId: string, number: number): readonly RunYear[] => {
     const key = `${bedId} ${number}`;
-    const points = known.get(key) ?? follow({ scene: anyScene, records: anyScene.records, bedId }, number);
+    const points = known.get(key) ?? follow({ scene, records: scene.records, bedId }, number);
     known.set(key, points);
     return points;
   };
-  const areaOf = (bedId: string) => anyScene.records.beds.find(({ id }) => id === bedId)!.areaM2;
   return ({ scene, way }, number) => {
+    const areaOf = (bedId: string) => scene.records.beds.find(({ id }) => id === bedId)!.areaM2;
     const records = withWay(scene.records, wayRecords(scene, way));
     const beds = way.bedIds.map((bedId) => ({
       areaM2: areaOf(bedId),
       now: follow({ scene, records, bedId }, number),
-      before: left(bedId, number),
+      before: left(scene, bedId, number),
     }));
     const beyond = (read: (points: readonly RunYear[]) => number) =>
       total(beds.map(({ areaM2, now, before }) => areaM2 * (read(now) - read(before))));
     const ofAll = (read: (points: readonly RunYear[]) => number) =>
-      Math.max(0, total(bedIds.map((bedId) => areaOf(bedId) * read(left(bedId, number)))) + beyond(read));
+      Math.max(
+        0,
+        total(bedIds.map((bedId) => areaOf(bedId) * read(left(scene, bedId, number)))) + beyond(read),
+      );
     const wantedG = ofAll(wantedSoon);
     return {
       soilKg: beyond(soilG) / GRAMS_PER_KG,

@@ -101,6 +101,8 @@ describe('the ways there are', () => {
 
   it('make no layers of what is none: minerals, logs, bought feed, char', () => {
     expect(codesOf(load('wood_ash', 20))).toEqual([]);
+    expect(weighed(load('wood_ash', 20)).outcomes).toEqual([]);
+    expect(wayDrawer(proposed(load('wood_ash', 20)))).toBeTypeOf('function');
     expect(codesOf(load('log_wood', 300))).toEqual(['charred']);
     const [feed] = waysOf(load('feather_meal', 50));
     expect(feed.nitrogenLaidG / 5).toBeLessThanOrEqual(10);
