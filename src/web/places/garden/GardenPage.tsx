@@ -114,11 +114,11 @@ function summary(briefed: readonly BriefedBed[], measures: Measures): string {
   const count = `${counted(briefed.length, 'bed')}, ${area}.`;
   if (waiting > 0) return `${count} Working out ${waiting} of them …`;
   const hungry = briefed.filter(({ brief }) => brief && ['short', 'pale'].includes(brief.standing.status));
-  if (hungry.length === 0) return `${count} None needs nitrogen.`;
+  if (hungry.length === 0) return `${count} None is short of nitrogen today.`;
   const names = hungry.slice(0, MOST_NAMED).map(({ bed }) => bed.name);
   const others = hungry.length - names.length;
   const listed = LIST.format(others > 0 ? [...names, counted(others, 'other bed')] : names);
-  return `${count} ${listed} ${hungry.length === 1 ? 'needs' : 'need'} nitrogen.`;
+  return `${count} ${listed} ${hungry.length === 1 ? 'is' : 'are'} short of nitrogen today.`;
 }
 
 /** The beds as they are drawn; one of which nothing is new is the same object, and is not drawn again. */
