@@ -98,8 +98,8 @@ test('a load that is still to come is weighed too, and planned with its arrival'
 test('the bed or the pile is left open: ways of several stand side by side, in money where there are prices', async ({
   page,
 }) => {
-  await page.goto(`${demo.address}/garden/ternhollow/ways`);
-  await choose(page, 'For', 'Wherever it does most good');
+  await page.goto(`${demo.address}/garden/ternhollow/stock/demo-lot-hazel`);
+  await page.getByRole('button', { name: 'Which way to use it?' }).click();
   await expect(decided(page)).toBeVisible();
   await expect(page.getByText('Pale leaves, all beds').first()).toBeVisible();
   // Some of them are folded away, being beaten by others.

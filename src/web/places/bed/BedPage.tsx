@@ -278,10 +278,15 @@ const BedHead = memo(function BedHead({ bed, growing, onOpen, showTrouble }: Bed
           trigger={['click']}
           menu={{
             items: [
+              { key: 'ways', label: 'Which way to help it?' },
               { key: 'sheet', label: 'Sheet to print' },
               { key: 'remove', label: 'Remove the bed', danger: true },
             ],
-            onClick: ({ key }) => (key === 'sheet' ? void navigate('sheet') : removeBed()),
+            onClick: ({ key }) => {
+              if (key === 'ways') void navigate(`../ways?bed=${bed.id}&pile=any`);
+              else if (key === 'sheet') void navigate('sheet');
+              else removeBed();
+            },
           }}
         >
           <Button type="text">More</Button>

@@ -58,6 +58,7 @@ export function LotPage() {
 
 function OpenLot({ lot }: { lot: LotRecord }) {
   const books = useBooks();
+  const navigate = useNavigate();
   const [open, setOpen] = useState<'act' | 'change' | null>(null);
   const today = dayOf(books.today);
   const { lots } = useStock(books);
@@ -78,6 +79,12 @@ function OpenLot({ lot }: { lot: LotRecord }) {
           </p>
         </div>
         <div className="actions">
+          <Button
+            type="text"
+            onClick={() => void navigate(`/garden/${books.garden.id}/ways?pile=${lot.id}&bed=any`)}
+          >
+            Which way to use it?
+          </Button>
           <Button type="text" onClick={() => setOpen('change')}>
             Rename, reserve
           </Button>

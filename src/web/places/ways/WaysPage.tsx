@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { EVEN_WEIGHTS, type AimWeights } from '../../../core/long-run/index.ts';
 import { ESTIMATE } from '../../../words/words.ts';
 import { counted } from '../../../words/counted.ts';
@@ -42,7 +42,10 @@ const newPrefix = (): string => `way-${crypto.randomUUID().slice(0, 8)}`;
 function OpenWays() {
   const books = useBooks();
   const reader = useReader();
-  const [form, setForm] = useState<WaysForm>(() => blankWays(books));
+  const [query] = useSearchParams();
+  const [form, setForm] = useState<WaysForm>(() =>
+    blankWays(books, { lotId: query.get('pile'), bedId: query.get('bed') }),
+  );
   const [weights, setWeights] = useState<AimWeights>(EVEN_WEIGHTS);
   const [prefix, setPrefix] = useState(newPrefix);
   const question = useMemo(() => ({ today: books.today, records: recordsForYears(books) }), [books]);

@@ -24,6 +24,14 @@ describe('the question of ways', () => {
     expect(blankWays(booksOf([path, ring])).bedId).toBe('ring');
     expect(blankWays(booksOf([bed])).lotId).toBe(LOAD_TO_COME);
   });
+  it('begins with the pile and the bed that the address names, if there are such', () => {
+    const two = booksOf([path, ring, bed], [{ id: 'pile' }, { id: 'heap' }]);
+    expect(blankWays(two, { lotId: 'heap', bedId: 'ring' })).toMatchObject({ lotId: 'heap', bedId: 'ring' });
+    expect(blankWays(two, { lotId: ANY, bedId: 'bed' })).toMatchObject({ lotId: ANY, bedId: 'bed' });
+    expect(blankWays(two, { lotId: 'heap', bedId: ANY })).toMatchObject({ lotId: 'heap', bedId: ANY });
+    expect(blankWays(books, { lotId: ANY, bedId: 'bed' }).lotId).toBe('pile');
+    expect(blankWays(two, { lotId: 'gone', bedId: 'path' })).toMatchObject({ lotId: 'pile', bedId: 'bed' });
+  });
   it('leaves to the model what nobody typed', () => {
     expect(readWays(form, room, reader).asked).toEqual({
       bedId: 'bed',

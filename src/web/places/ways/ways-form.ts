@@ -41,15 +41,32 @@ export interface Room {
   readonly inPileL: number | null;
 }
 
-/** The first pile for the first bed that is sown; a load of chips where nothing lies. */
-export const blankWays = ({ beds, lots, today }: GardenBooks): WaysForm => ({
-  lotId: lots[0]?.id ?? LOAD_TO_COME,
+/** What an address asks about: a pile, a bed, or both, by id or as any; null for what it says nothing of. */
+export interface AskedAbout {
+  readonly lotId: string | null;
+  readonly bedId: string | null;
+}
+
+const firstBed = (beds: GardenBooks['beds']): string =>
+  (beds.find(({ kind }) => kind === 'annual') ?? beds.find(({ kind }) => kind !== 'path') ?? beds[0])?.id ??
+  ANY;
+
+/** The first pile for the first bed that is sown, unless others are asked about; a load of chips where nothing lies. */
+export const blankWays = (
+  { beds, lots, today }: GardenBooks,
+  about: AskedAbout = { lotId: null, bedId: null },
+): WaysForm => ({
+  lotId:
+    about.lotId === ANY && lots.length > 1
+      ? ANY
+      : ((lots.find(({ id }) => id === about.lotId) ?? lots[0])?.id ?? LOAD_TO_COME),
   materialId: 'chips_branch',
   arrivesOn: today,
   amount: NOTHING_TYPED,
   bedId:
-    (beds.find(({ kind }) => kind === 'annual') ?? beds.find(({ kind }) => kind !== 'path') ?? beds[0])?.id ??
-    ANY,
+    about.bedId === ANY && beds.length > 1
+      ? ANY
+      : (beds.find(({ id, kind }) => id === about.bedId && kind !== 'path')?.id ?? firstBed(beds)),
   notBefore: '',
   dugDepth: NOTHING_TYPED,
   most: NOTHING_TYPED,
