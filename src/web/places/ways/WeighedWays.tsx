@@ -1,6 +1,6 @@
 import { useQueries } from '@tanstack/react-query';
 import { Button } from 'antd';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import {
   type AimWeights,
   aheadShare,
@@ -52,18 +52,12 @@ interface WeighedWaysProps {
   readonly onPlanned: () => void;
 }
 
-/** What the ways come to as things may be, as far as that is worked out; nothing on a device that is spared. */
-function useDraws({
-  asked,
-  ways,
-  isTime,
-}: Pick<WeighedWaysProps, 'asked' | 'ways'> & { readonly isTime: boolean }): ReadonlyMap<string, DrawnWay[]> {
-  const enabled = isTime && !isSparing();
-  const answers = useQueries({
-    queries: ways.map(({ key }, i) => ({ ...wayDrawsQuery(asked, key, i), enabled })),
-  });
+/** What these ways come to as things may be, the first ones first, as far as that is worked out; nothing on a device that is spared. */
+function useDraws(asked: WaysAsked, ways: readonly RankedWay[]): ReadonlyMap<string, DrawnWay[]> {
+  const keys = isSparing() ? [] : ways.map(({ outcome }) => outcome.way.key);
+  const answers = useQueries({ queries: keys.map((key, i) => wayDrawsQuery(asked, key, i)) });
   return new Map(
-    answers.flatMap(({ data }, i): [string, DrawnWay[]][] => (data?.ok ? [[ways[i]!.key, data.result]] : [])),
+    answers.flatMap(({ data }, i): [string, DrawnWay[]][] => (data?.ok ? [[keys[i]!, data.result]] : [])),
   );
 }
 
@@ -89,13 +83,14 @@ export function WeighedWays({ asked, ways, today, weights, onPlanned }: WeighedW
   );
   const { ways: ranked, decided } = rankWays(outcomes, weights);
   const waiting = ways.length - outcomes.length - failed.length;
-  const drawn = useDraws({ asked, ways, isTime: waiting === 0 });
+  const [isAllOpen, setAllOpen] = useState(false);
+  const standing = ranked.filter(({ beatenBy }) => beatenBy === null);
+  const beaten = ranked.filter((one): one is RankedWay & { beatenBy: string } => one.beatenBy !== null);
+  const drawn = useDraws(asked, waiting > 0 ? [] : isAllOpen ? ranked : standing);
   const sure =
     decided === null
       ? null
       : aheadShare(drawn.get(decided.first) ?? [], drawn.get(decided.second) ?? [], decided.by);
-  const standing = ranked.filter(({ beatenBy }) => beatenBy === null);
-  const beaten = ranked.filter((one): one is RankedWay & { beatenBy: string } => one.beatenBy !== null);
   const card = (one: RankedWay) => {
     const { key } = one.outcome.way;
     const { materialId } = ways.find((way) => way.key === key)!;
@@ -134,7 +129,11 @@ export function WeighedWays({ asked, ways, today, weights, onPlanned }: WeighedW
         </p>
       ))}
       {beaten.length > 0 && (
-        <details className="ways-beaten">
+        <details
+          className="ways-beaten"
+          open={isAllOpen}
+          onToggle={(event) => setAllOpen(event.currentTarget.open)}
+        >
           <summary>
             {beaten.length === 1 ? 'One way' : `${beaten.length} ways`} that another beats in everything
           </summary>
