@@ -1,20 +1,12 @@
-import { expect, test, type Page } from '@playwright/test';
-import { join } from 'node:path';
+import { expect, type Page } from '@playwright/test';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
-import { askAt, newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
-import { expectAccessible } from './bed-page.ts';
+import { askAt, type Answering } from '../http/server.ts';
+import { choose, expectAccessible } from './bed-page.ts';
+import { onDemo as test } from './books-of-file.ts';
 
-const folder = newFolder();
-let demo: RunningServer;
-test.beforeAll(async () => {
-  demo = await startServer(join(folder, 'ways.sqlite'), ['--demo']);
-});
-test.afterAll(async () => {
-  await demo.stop();
-  removeFolder(folder);
-});
+test.use({ file: 'ways' });
 
-const plansOf = async () => {
+const plansOf = async (demo: Answering) => {
   const { body } = await askAt<GardenBooks>(demo, 'GET', '/api/gardens/ternhollow/books');
   return {
     lots: body.lots.length,
@@ -23,70 +15,78 @@ const plansOf = async () => {
   };
 };
 const decided = (page: Page) => page.getByText(/comes before|nearly the same/);
-const choose = async (page: Page, field: string, option: string) => {
-  await page.getByLabel(field, { exact: true }).click();
-  await page.getByTitle(option, { exact: true }).last().click();
-};
+test.describe('as things may be', () => {
+  test.use({ worksOutRanges: true });
 
-test('a pile and a bed: ways side by side, weighed by what matters, one of them made the plan and taken back', async ({
-  page,
-}) => {
-  await page.goto(`${demo.address}/garden/ternhollow/stock`);
-  await page.getByRole('link', { name: 'Which way?' }).first().click();
-  await choose(page, 'For', 'Sawpit Corner');
-  await expect(decided(page)).toBeVisible();
-  await expectAccessible(page);
-  const ways = page.getByRole('article');
-  expect(await ways.count()).toBeGreaterThanOrEqual(5);
+  test('a pile and a bed: ways side by side, weighed by what matters, one of them made the plan and taken back', async ({
+    page,
+    demo,
+  }) => {
+    await page.goto(`/garden/ternhollow/stock`);
+    await page.getByRole('link', { name: 'Which way?' }).first().click();
+    await choose(page, 'For', 'Sawpit Corner');
+    await expect(decided(page)).toBeVisible();
+    await expectAccessible(page);
+    await expect(page.getByText(/^likely .+ to /).first()).toBeVisible();
+    await expect(page.getByRole('link', { name: 'How far can such a range be trusted?' })).toBeVisible();
+    const ways = page.getByRole('article');
+    expect(await ways.count()).toBeGreaterThanOrEqual(5);
 
-  await page.getByText('What the three schools would pick').click();
-  for (const school of ['Cautious', 'By depth', 'Relaxed']) {
-    await expect(page.getByRole('region', { name: school }).getByText(/young plants from/)).toBeVisible();
-  }
+    await page.getByText('What the three schools would pick').click();
+    for (const school of ['Cautious', 'By depth', 'Relaxed']) {
+      await expect(page.getByRole('region', { name: school }).getByText(/young plants from/)).toBeVisible();
+    }
 
-  // Whoever wants the least work is not told to make compost first.
-  const work = page.getByRole('slider', { name: 'Least work' });
-  await work.focus();
-  for (let i = 0; i < 3; i++) await work.press('ArrowRight');
-  for (const other of ['Food now', 'Soil later', 'Least nitrogen lost', 'Least to buy', 'Least against it']) {
-    const slider = page.getByRole('slider', { name: other });
-    await slider.focus();
-    await slider.press('Home');
-  }
-  await expect(page.getByText('it is less work').or(page.getByText('nearly the same'))).toBeVisible();
-  await expect(ways.first()).not.toHaveAccessibleName('Composted first');
+    // Whoever wants the least work is not told to make compost first.
+    const work = page.getByRole('slider', { name: 'Least work' });
+    await work.focus();
+    for (let i = 0; i < 3; i++) await work.press('ArrowRight');
+    for (const other of [
+      'Food now',
+      'Soil later',
+      'Least nitrogen lost',
+      'Least to buy',
+      'Least against it',
+    ]) {
+      const slider = page.getByRole('slider', { name: other });
+      await slider.focus();
+      await slider.press('Home');
+    }
+    await expect(page.getByText('it is less work').or(page.getByText('nearly the same'))).toBeVisible();
+    await expect(ways.first()).not.toHaveAccessibleName('Composted first');
 
-  const before = await plansOf();
-  await page.getByText('that another beats in everything').click();
-  const composted = page.getByRole('article', { name: 'Composted first' });
-  await composted.getByRole('button', { name: 'Make it the plan' }).click();
-  await expect(page.getByText('“Composted first” is the plan; the calendar has its days.')).toBeVisible();
-  expect(await plansOf()).toEqual({
-    lots: before.lots + 1,
-    movements: before.movements + 1,
-    entries: before.entries + 1,
+    const before = await plansOf(demo);
+    await page.getByText('that another beats in everything').click();
+    const composted = page.getByRole('article', { name: 'Composted first' });
+    await composted.getByRole('button', { name: 'Make it the plan' }).click();
+    await expect(page.getByText('“Composted first” is the plan; the calendar has its days.')).toBeVisible();
+    expect(await plansOf(demo)).toEqual({
+      lots: before.lots + 1,
+      movements: before.movements + 1,
+      entries: before.entries + 1,
+    });
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(async () => expect(await plansOf(demo)).toEqual(before)).toPass();
+    // What was taken back can be planned again.
+    await expect(decided(page)).toBeVisible();
+    await page.getByRole('article').first().getByRole('button', { name: 'Make it the plan' }).click();
+    await expect(page.getByText('is the plan; the calendar has its days.').last()).toBeVisible();
   });
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(async () => expect(await plansOf()).toEqual(before)).toPass();
-  // What was taken back can be planned again.
-  await expect(decided(page)).toBeVisible();
-  await page.getByRole('article').first().getByRole('button', { name: 'Make it the plan' }).click();
-  await expect(page.getByText('is the plan; the calendar has its days.').last()).toBeVisible();
 });
 
-test('a load that is still to come is weighed too, and planned with its arrival', async ({ page }) => {
-  await page.goto(`${demo.address}/garden/ternhollow/ways`);
+test('a load that is still to come is weighed too, and planned with its arrival', async ({ page, demo }) => {
+  await page.goto(`/garden/ternhollow/ways`);
   await choose(page, 'What', 'A load to come …');
   await page.getByLabel('How much, L').fill('300');
   await choose(page, 'For', 'Gourd Mound');
   await expect(decided(page)).toBeVisible();
-  const before = await plansOf();
+  const before = await plansOf(demo);
   const onTop = page.getByRole('article', { name: 'On top now' });
   if (!(await onTop.isVisible())) await page.getByText('that another beats in everything').click();
   await expect(onTop.getByText(/300 L of .+ arrive\./)).toBeVisible();
   await onTop.getByRole('button', { name: 'Make it the plan' }).click();
   await expect(page.getByText('“On top now” is the plan; the calendar has its days.')).toBeVisible();
-  expect(await plansOf()).toEqual({
+  expect(await plansOf(demo)).toEqual({
     lots: before.lots + 1,
     movements: before.movements + 1,
     entries: before.entries + 1,
@@ -98,7 +98,7 @@ test('a load that is still to come is weighed too, and planned with its arrival'
 test('the bed or the pile is left open: ways of several stand side by side, in money where there are prices', async ({
   page,
 }) => {
-  await page.goto(`${demo.address}/garden/ternhollow/stock/demo-lot-hazel`);
+  await page.goto(`/garden/ternhollow/stock/demo-lot-hazel`);
   await page.getByRole('button', { name: 'Which way to use it?' }).click();
   await expect(decided(page)).toBeVisible();
   await expect(page.getByText('Pale leaves, all beds').first()).toBeVisible();
