@@ -6,8 +6,8 @@ import { figuresOf, nearestMaterialId } from '../../yard/index.ts';
 import { canLie } from './amounts.ts';
 import { waysByADetour } from './by-a-detour.ts';
 import { waysOnTheBed } from './on-the-bed.ts';
-import { contentsOn, type Scene, type SceneSetting, sceneOf } from './scene.ts';
-import type { PlainQuestion, Way, WayCode, WayQuestion } from './way.ts';
+import { contentsOn, notBefore, type Scene, type SceneSetting, sceneOf } from './scene.ts';
+import { AS_PROPOSED, type PlainQuestion, type Way, type WayCode, type WayQuestion } from './way.ts';
 
 /** More than anybody compares at once (set here). */
 const MOST_WAYS = 10;
@@ -89,7 +89,7 @@ function plainQuestions(
     return { questions, notLookedAt: Math.max(0, beds.length - MOST_PLACES) };
   }
   if (bedId === null) throw new InputError(['bedId'], 'namesNone', { what: 'bed', got: '' });
-  const lotIds = lotsToCompare(records, setting);
+  const lotIds = lotsToCompare(records, question, setting);
   if (lotIds.length === 0) throw new InputError(['from', 'lotId'], 'namesNone', { what: 'stock', got: '' });
   const questions = lotIds
     .slice(0, MOST_PLACES)
@@ -105,9 +105,13 @@ function bedsToCompare(beds: GardenRecords['beds']): Bed[] {
 }
 
 /** Piles with something in them that can lie on a bed, or be burnt for one: larger ones first. */
-function lotsToCompare(records: GardenRecords, { todayIso, memory }: SceneSetting): string[] {
+function lotsToCompare(
+  records: GardenRecords,
+  { whatIf = AS_PROPOSED }: WayQuestion,
+  { todayIso, memory }: SceneSetting,
+): string[] {
   const findMaterial = materialFinder(records);
-  const day = dayNumberFromIso(todayIso, ['today']) + 1;
+  const day = notBefore(dayNumberFromIso(todayIso, ['today']) + 1, whatIf);
   const there = stockBooksOf(records).lots.flatMap(({ id }) => {
     const contents = contentsOn({ findMaterial, memory }, records, { lotId: id, day });
     const material = contents && findMaterial(nearestMaterialId(contents), day);

@@ -98,6 +98,10 @@ export function contentsOn(
   return contents && !isEmpty(contents) ? contents : undefined;
 }
 
+/** A day, or the later one that is asked for. */
+export const notBefore = (day: DayNumber, { notBefore: iso }: WhatIf): DayNumber =>
+  iso === null ? day : Math.max(day, dayNumberFromIso(iso, ['whatIf', 'notBefore']));
+
 /** Opens the scene. Throws InputError naming the field for a question that cannot be. */
 export function sceneOf(
   asked: GardenRecords,
@@ -113,10 +117,7 @@ export function sceneOf(
   if (wantedL !== null && !(wantedL > 0))
     throw new InputError(['amountL'], 'outOfRange', { above: 0, got: wantedL });
   const { lotId, arrival, steps, from: atHand } = sourceOf({ question, bed, findMaterial, today, prefix });
-  const from = Math.max(
-    atHand,
-    whatIf.notBefore === null ? atHand : dayNumberFromIso(whatIf.notBefore, ['whatIf', 'notBefore']),
-  );
+  const from = notBefore(atHand, whatIf);
   const records = withWay(kept, arrival);
   const contents = contentsOn({ findMaterial, memory }, records, { lotId, day: from });
   if (!contents) throw new InputError(['from', 'lotId'], 'namesNone', { what: 'stock', got: lotId });

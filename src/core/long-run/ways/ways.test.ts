@@ -11,7 +11,7 @@ import { EVEN_WEIGHTS, rankWays, WAY_AIMS, type AimWeights } from './rank.ts';
 import { runYears } from '../years/run-years.ts';
 import { NO_PRICES } from '../years/worth.ts';
 import { newLot, withWay } from './scene.ts';
-import type { Way, WayCode, WayQuestion } from './way.ts';
+import { AS_PROPOSED, type Way, type WayCode, type WayQuestion } from './way.ts';
 import {
   leaving,
   weighWay,
@@ -324,6 +324,26 @@ describe('where the pile is left open', () => {
     expect(new Set(all.proposed.map(({ way }) => way.lotId))).toEqual(new Set(['chips', 'leaves']));
     const { outcomes } = weighed(asked, { of: all });
     for (const { largestRelativeError } of outcomes) expect(largestRelativeError).toBeLessThan(1e-9);
+  });
+  it('leaves out what will be gone by the day that is asked for', () => {
+    const gone = {
+      id: 'gone',
+      type: 'takeOut',
+      reason: 'given',
+      state: 'planned',
+      date: '2026-11-01',
+      lotId: 'leaves',
+      amount: 500,
+      unit: 'litre',
+    };
+    const emptied = {
+      ...stocked,
+      movements: [...stocked.movements, gone],
+    } as unknown as GardenRecords;
+    const whatIf = { ...AS_PROPOSED, notBefore: '2026-12-01' };
+    const setting = { todayIso: AUTUMN, memory: emptyMemory(), prefix: 'w' };
+    const later = proposeWays(emptied, { ...asked, whatIf }, setting);
+    expect(new Set(later.proposed.map(({ way }) => way.lotId))).toEqual(new Set(['chips']));
   });
   it('is refused where nothing lies in the yard', () => {
     expect(() => proposed(asked)).toThrow(/lotId/);
