@@ -6,6 +6,7 @@ import type { BedRecord } from '../../../records/bed.ts';
 import { counted } from '../../../words/counted.ts';
 import { plainFigure } from '../../../words/figures.ts';
 import { observedInWords, verdictWords } from '../../../words/journal-words.ts';
+import type { Measures } from '../../../words/measures.ts';
 import { changeOfMatter, hoursInWords, yieldsInWords } from '../../../words/year-brief-words.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { observationsOf } from '../../ui/log/observations-of.ts';
@@ -20,6 +21,27 @@ interface BedYear {
   readonly brief: YearBrief;
   readonly before: YearBrief;
 }
+
+/** What is told of each bed. */
+const COLUMNS: readonly {
+  readonly name: string;
+  readonly figure: (brief: YearBrief, measures: Measures) => string;
+}[] = [
+  { name: 'harvested', figure: ({ yieldKg }, { mass }) => (yieldKg > 0 ? mass(yieldKg) : '–') },
+  { name: 'hours', figure: ({ hours }) => (hours > 0 ? plainFigure(hours, 3) : '–') },
+  { name: 'carbon spread', figure: ({ carbonInKg }, { mass }) => mass(carbonInKg) },
+  {
+    name: 'nitrogen spread and fed',
+    figure: ({ nitrogenInG, fedNitrogenG }, { nitrogen }) => nitrogen(nitrogenInG + fedNitrogenG),
+  },
+  { name: 'washed out', figure: ({ washedOutG }, { nitrogen }) => nitrogen(Math.max(0, washedOutG)) },
+  {
+    name: 'organic matter',
+    figure: (brief) => changeOfMatter(brief.closingOrganicMatterPct - brief.openingOrganicMatterPct),
+  },
+  { name: 'most pale days', figure: ({ paleDays }) => String(paleDays) },
+  { name: 'not expected', figure: ({ unexpected }) => String(unexpected.length) },
+];
 
 /** What all beds together were given, gave and taught in a year, bed by bed and against the year before. */
 export function GardenYear({ year }: GardenYearProps) {
@@ -92,18 +114,13 @@ export function GardenYear({ year }: GardenYearProps) {
       <section aria-label="Bed by bed" className="year-compared">
         <h2>Bed by bed</h2>
         <div className="table-scroll" role="region" aria-label="Figures of the beds" tabIndex={0}>
-          <table className="ledger">
+          <table className="ledger year-beds">
             <thead>
               <tr>
                 <th className="words">bed</th>
-                <th>harvested</th>
-                <th>hours</th>
-                <th>carbon spread</th>
-                <th>nitrogen spread and fed</th>
-                <th>washed out</th>
-                <th>organic matter</th>
-                <th>most pale days</th>
-                <th>not expected</th>
+                {COLUMNS.map(({ name }) => (
+                  <th key={name}>{name}</th>
+                ))}
               </tr>
             </thead>
             <tbody>
@@ -112,14 +129,11 @@ export function GardenYear({ year }: GardenYearProps) {
                   <td className="words">
                     <Link to={`?bed=${bed.id}&year=${year}`}>{bed.name}</Link>
                   </td>
-                  <td>{brief.yieldKg > 0 ? measures.mass(brief.yieldKg) : '–'}</td>
-                  <td>{brief.hours > 0 ? plainFigure(brief.hours, 3) : '–'}</td>
-                  <td>{measures.mass(brief.carbonInKg)}</td>
-                  <td>{measures.nitrogen(brief.nitrogenInG + brief.fedNitrogenG)}</td>
-                  <td>{measures.nitrogen(Math.max(0, brief.washedOutG))}</td>
-                  <td>{changeOfMatter(brief.closingOrganicMatterPct - brief.openingOrganicMatterPct)}</td>
-                  <td>{brief.paleDays}</td>
-                  <td>{brief.unexpected.length}</td>
+                  {COLUMNS.map(({ name, figure }) => (
+                    <td key={name} data-name={name}>
+                      {figure(brief, measures)}
+                    </td>
+                  ))}
                 </tr>
               ))}
             </tbody>
