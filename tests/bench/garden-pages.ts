@@ -135,7 +135,12 @@ try {
   const root = `/garden/${GARDEN.id}`;
   // What is kept on the device may all be there at once.
   const gardenOn = (page: Page) =>
-    answered(page, root, /Working out [1-5]\d? of them|needs? nitrogen\./, /needs? nitrogen\./);
+    answered(
+      page,
+      root,
+      /Working out [1-5]\d? of them|short of nitrogen today\./,
+      /short of nitrogen today\./,
+    );
   const calendarOn = (page: Page) =>
     answered(page, `${root}/calendar`, /Working out [1-5]\d? more|within a year\.$/, /within a year\.$/);
   const onNewDevice = async (visit: (page: Page) => Promise<void>) => {
