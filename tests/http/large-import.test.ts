@@ -85,8 +85,13 @@ describe('a large garden file', () => {
   });
 
   it('comes in whole, photos and all, is taken out as the same file, and taken back', async () => {
+    const epochOf = async () =>
+      (await server.request('/api/gardens/ternhollow/books')).headers.get('etag')!.split(' ')[0];
+    const before = await epochOf();
     const { body: report } = await read(large);
     expect(report).toMatchObject({ isWritten: true, gardenId: 'large', counts: { rejected: 0 } });
+    // Another file took the place of the books: pages count from there.
+    expect(await epochOf()).not.toBe(before);
     expect((await booksOf('large')).entries).toHaveLength(large.entries.length);
     expect((await server.request('/api/photos/leaf')).status).toBe(200);
     const out = gardenFile.parse((await ask('GET', '/api/gardens/large/garden.json')).body);

@@ -13,7 +13,7 @@ import { backupsIn, fsynced } from './backups.ts';
 import { closeGaps, dropPutAside, type LetGo, letGo, putAside } from './letting-go.ts';
 import { lookInto } from './look-into.ts';
 import { compared, footprintOf } from './footprint.ts';
-import { DamagedFile, writeBack } from './open.ts';
+import { DamagedFile, isWrittenBack, writeBack } from './open.ts';
 import { bytesOf, openFile, openToRead, shut } from './opened-file.ts';
 import { UnlikeCopy } from './sound-copy.ts';
 
@@ -160,9 +160,12 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
   /** The file at `other` becomes that of the books. */
   const putInPlace = (other: string, isKnownSound = false): void => {
     shut(open);
-    for (const suffix of ['-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
-    renameSync(other, file);
-    open = openFile(file, now, { mark, isKnownSound });
+    try {
+      for (const suffix of ['-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
+      renameSync(other, file);
+    } finally {
+      open = openFile(file, now, { mark, isKnownSound });
+    }
   };
 
   const writes = (): number => open.db.prepare('SELECT total_changes()').pluck().get() as number;
@@ -179,6 +182,8 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
         const { result, takeOver } = await work(working);
         if (open.stores.epoch() !== opened || writes() !== before || state().kind !== 'sound') continue;
         if (takeOver) {
+          // What is still in the log alone would be lost if the copy did not come into its place.
+          if (!isWrittenBack(open.db)) return null;
           takeOver();
           putInPlace(working, true);
         }

@@ -93,6 +93,12 @@ export function writeBack(db: Database.Database): void {
   }
 }
 
+/** Writes all that stands in the log into the file, and says whether the log is empty then. */
+export function isWrittenBack(db: Database.Database): boolean {
+  const [done] = db.pragma('wal_checkpoint(TRUNCATE)') as { busy: number; log: number }[];
+  return done?.busy === 0 && done.log === 0;
+}
+
 /** Throws DamagedFile unless every page, index and constraint of the database holds. */
 export function requireIntegrity(db: Database.Database): void {
   const verdict = String(db.pragma('integrity_check(1)', { simple: true }));
