@@ -50,6 +50,8 @@ export {
 } from './ways/rank.ts';
 export {
   AS_PROPOSED,
+  MOST_DUG_DEPTH_CM,
+  MOST_THICK_CM,
   WAY_CODES,
   type Way,
   type WayCode,

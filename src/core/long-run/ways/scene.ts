@@ -7,7 +7,7 @@ import {
   isSouthern,
   isoDateOf,
 } from '../../ground/index.ts';
-import { InputError } from '../../../refusals/input-error.ts';
+import { InputError, requireNumber } from '../../../refusals/input-error.ts';
 import type { Bed } from '../../../records/bed.ts';
 import type { LayEntry } from '../../../records/entry.ts';
 import type { Lot } from '../../../records/lot.ts';
@@ -27,7 +27,15 @@ import {
   nearestMaterialId,
 } from '../../yard/index.ts';
 import { layerL, mostOnTopCm } from './amounts.ts';
-import { AS_PROPOSED, type PlainQuestion, type WayRecords, type WayStep, type WhatIf } from './way.ts';
+import {
+  AS_PROPOSED,
+  MOST_DUG_DEPTH_CM,
+  MOST_THICK_CM,
+  type PlainQuestion,
+  type WayRecords,
+  type WayStep,
+  type WhatIf,
+} from './way.ts';
 
 const CM_PER_M = 100;
 const GRAMS_PER_KG = 1000;
@@ -98,6 +106,20 @@ export function contentsOn(
   return contents && !isEmpty(contents) ? contents : undefined;
 }
 
+/** More than any heap takes, L. */
+const MOST_PARTNER_L = 1_000_000;
+
+/** Throws InputError naming the field for a depth, a thickness or an amount that cannot be. */
+function checkWhatIf({ dugDepthCm, mostCm, partner }: WhatIf): void {
+  const check = (value: number | undefined | null, field: readonly string[], max: number) => {
+    if (value === null || value === undefined) return;
+    requireNumber(value, ['whatIf', ...field], { above: 0, max });
+  };
+  check(dugDepthCm, ['dugDepthCm'], MOST_DUG_DEPTH_CM);
+  check(mostCm, ['mostCm'], MOST_THICK_CM);
+  check(partner?.amountL, ['partner', 'amountL'], MOST_PARTNER_L);
+}
+
 /** A day, or the later one that is asked for. */
 export const notBefore = (day: DayNumber, { notBefore: iso }: WhatIf): DayNumber =>
   iso === null ? day : Math.max(day, dayNumberFromIso(iso, ['whatIf', 'notBefore']));
@@ -116,6 +138,7 @@ export function sceneOf(
   const { amountL: wantedL, whatIf = AS_PROPOSED } = question;
   if (wantedL !== null && !(wantedL > 0))
     throw new InputError(['amountL'], 'outOfRange', { above: 0, got: wantedL });
+  checkWhatIf(whatIf);
   const { lotId, arrival, steps, from: atHand } = sourceOf({ question, bed, findMaterial, today, prefix });
   const from = notBefore(atHand, whatIf);
   const records = withWay(kept, arrival);

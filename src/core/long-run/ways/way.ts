@@ -51,6 +51,9 @@ export interface WhatIf {
   /** What goes into a heap with it. */
   readonly partner: { readonly materialId: string; readonly amountL: number } | null;
 }
+/** As deep as anybody digs, and as thick as anything lies, cm (set here). */
+export const MOST_DUG_DEPTH_CM = 60;
+export const MOST_THICK_CM = 50;
 export const AS_PROPOSED: WhatIf = { notBefore: null, dugDepthCm: null, mostCm: null, partner: null };
 
 /** Records that make a way the plan, all of them planned; what a stay on a path or a fire gives is an estimate until then. */

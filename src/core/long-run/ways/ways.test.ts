@@ -136,6 +136,12 @@ describe('the ways there are', () => {
     expect(() => waysOf({ ...load('chips_branch', 400), whatIf: { ...whatIf, notBefore: 'soon' } })).toThrow(
       /notBefore/,
     );
+    for (const wrong of [{ dugDepthCm: -5 }, { dugDepthCm: 200 }, { mostCm: 0 }, { mostCm: Number.NaN }]) {
+      const [field] = Object.keys(wrong);
+      expect(() => waysOf({ ...load('chips_branch', 400), whatIf: { ...whatIf, ...wrong } })).toThrow(
+        new RegExp(field),
+      );
+    }
     const partner = { materialId: 'moondust', amountL: 1 };
     expect(() => waysOf({ ...load('chips_branch', 400), whatIf: { ...whatIf, partner } })).toThrow(
       /materialId/,

@@ -278,7 +278,7 @@ const BedHead = memo(function BedHead({ bed, growing, onOpen, showTrouble }: Bed
           trigger={['click']}
           menu={{
             items: [
-              { key: 'ways', label: 'Which way to help it?' },
+              ...(bed.kind === 'path' ? [] : [{ key: 'ways', label: 'Which way to help it?' }]),
               { key: 'sheet', label: 'Sheet to print' },
               { key: 'remove', label: 'Remove the bed', danger: true },
             ],

@@ -105,7 +105,7 @@ export function WhatIfFields({
           value={form.dugDepth}
           onChange={(dugDepth) => set({ dugDepth })}
           trouble={troubles.dugDepth}
-          hint="empty: a spade’s mixing"
+          hint="empty: as a spade mixes"
           width={150}
         />
         <MaterialChoice

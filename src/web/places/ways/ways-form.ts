@@ -1,5 +1,10 @@
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { WayQuestion, WhatIf } from '../../../core/long-run/index.ts';
+import {
+  MOST_DUG_DEPTH_CM,
+  MOST_THICK_CM,
+  type WayQuestion,
+  type WhatIf,
+} from '../../../core/long-run/index.ts';
 import { quantityTrouble } from '../../ui/forms/troubles.ts';
 import {
   figureOf,
@@ -17,8 +22,6 @@ export const ANY = 'any';
 const MOST_L = 1_000_000;
 /** Whoever means all of a pile may round it up. */
 const ROUNDED_UP = 1.01;
-const MOST_DUG_CM = 60;
-const MOST_THICK_CM = 50;
 
 export interface WaysForm {
   readonly lotId: string;
@@ -41,7 +44,7 @@ export interface Room {
   readonly inPileL: number | null;
 }
 
-/** What an address asks about: a pile, a bed, or both, by id or as any; null for what it says nothing of. */
+/** The pile and the bed that an address names, by id or as `ANY`; null where it names none. */
 export interface AskedAbout {
   readonly lotId: string | null;
   readonly bedId: string | null;
@@ -95,7 +98,7 @@ export function readWays(form: WaysForm, { inPileL }: Room, reader: Reader): Rea
       quantity: 'volume',
       max: isLoad || inPileL === null ? MOST_L : inPileL * ROUNDED_UP,
     }),
-    dugDepth: read(form.dugDepth, { quantity: 'length', max: MOST_DUG_CM }),
+    dugDepth: read(form.dugDepth, { quantity: 'length', max: MOST_DUG_DEPTH_CM }),
     most: read(form.most, { quantity: 'length', max: MOST_THICK_CM }),
     partnerAmount: read(form.partnerAmount, { quantity: 'volume', max: MOST_L, isOptional: !isHeaped }),
   };
