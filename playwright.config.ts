@@ -1,12 +1,10 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './tests/chromium.ts';
 
-/** A scale, a probe and a laboratory that stand in for real ones. Books are served by each file of tests itself. */
-const PROBE = 'http://127.0.0.1:4196';
-
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results/e2e',
+  globalSetup: './tests/e2e/standins.ts',
   timeout: 420_000,
   expect: { timeout: 60_000 },
   workers: 2,
@@ -23,12 +21,4 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: CHROMIUM,
   },
-  webServer: [
-    {
-      command:
-        'node --import tsx src/standins/main.ts --scale-port 4195 --probe-port 4196 --laboratory-port 4197 --laboratory-days 0',
-      url: `${PROBE}/reading`,
-      reuseExistingServer: false,
-    },
-  ],
 });

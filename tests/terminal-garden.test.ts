@@ -86,11 +86,11 @@ describe('the terminal on a garden file', () => {
       const line = ways.find((one) => one.way === way.key)!;
       expect([line.hours, line.n_lost_g]).toEqual([way.hours, nitrogenLostG]);
     }
-    expect(rowsOf(vine(...asked, '--liters', '400', '--csv').stdout)).toHaveLength(ways.length);
     const load = ['ways', GARDEN, '--bed', bed.name, '--material', 'leaves_mixed', '--today', TODAY];
     type Step = { readonly date: string; readonly thicknessCm: number };
     const late = vine(...load, '--from', '2026-06-20', '--thick', '3').stdout;
-    const last = (JSON.parse(late) as { ways: { steps: Step[] }[] }).ways[0].steps.at(-1)!;
+    const lateWays = (JSON.parse(late) as { ways: { steps: Step[] }[] }).ways;
+    const last = lateWays[0].steps.at(-1)!;
     expect(last.date >= '2026-06-20').toBe(true);
     expect(last.thicknessCm).toBeLessThanOrEqual(3);
   });

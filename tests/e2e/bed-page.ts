@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Locator, type Page } from '@playwright/test';
 
 /** What the bed page is asked about in several tests. */
@@ -18,17 +17,6 @@ export async function everyText(part: Locator): Promise<() => Promise<(string | 
     return texts;
   });
   return () => watched.jsonValue();
-}
-
-export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    // What passes is only counted: to name it takes as long again, and so does another page for pages without frames.
-    .options({ resultTypes: ['violations'], runOnly: ['wcag2a', 'wcag2aa', 'wcag22aa'] })
-    .setLegacyMode()
-    .analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
-  ).toEqual([]);
 }
 
 /** Presses an option of one of the component library's lists, whatever comes of it. */

@@ -1,11 +1,11 @@
 import { expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
-import { answer, choose, expectAccessible, isAnswered, press } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { answer, choose, isAnswered, press } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
-
-test.use({ file: 'bed' });
+import { overflowPx } from './pages.ts';
 
 test('the same fresh chips get three different answers on three beds', async ({ page, request }) => {
   await makeGarden(request, 'three');
@@ -323,11 +323,9 @@ test('the bed and its sheet fit a phone, and the sheet is accessible', async ({ 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(address);
   await isAnswered(page);
-  const overflow = () =>
-    page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-  expect(await overflow()).toBeLessThanOrEqual(0);
+  expect(await overflowPx(page)).toBeLessThanOrEqual(0);
   await page.goto(`${address}/sheet`);
   await expect(page.getByRole('heading', { name: /^Lock-up:/ })).toBeVisible();
-  expect(await overflow()).toBeLessThanOrEqual(0);
+  expect(await overflowPx(page)).toBeLessThanOrEqual(0);
   await expectAccessible(page);
 });

@@ -1,58 +1,80 @@
 import { test as base } from '@playwright/test';
 import { join } from 'node:path';
 import { TODAY } from './own-books.ts';
+import { laboratoryAddress, probeAddress, scaleAddress } from './standins.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
-
-/** Instruments that stand in for real ones; playwright.config.ts starts them. */
-export const SCALE = 'http://127.0.0.1:4195';
-export const PROBE = 'http://127.0.0.1:4196';
-export const LABORATORY = 'http://127.0.0.1:4197';
 
 interface Ranges {
   /** Whether the pages work out likely ranges; a device that is spared does not, nor anything ahead of a question. */
   readonly worksOutRanges: boolean;
 }
 
-interface FileServers {
-  /** Another for every file of tests: none sees what another one has written. */
-  readonly file: string;
+interface Books {
   /** What day it is for books of one's own. */
   readonly today: string;
   readonly demo: RunningServer;
   readonly own: RunningServer;
 }
 
-async function serve(
-  name: string,
-  flags: readonly string[],
-  use: (server: RunningServer) => Promise<void>,
-): Promise<void> {
-  const folder = newFolder();
-  const server = await startServer(join(folder, `${name}.sqlite`), flags);
-  await use(server);
-  await server.stop();
-  removeFolder(folder);
+/**
+ * The servers of one file of tests, each started when it is first asked for: none sees what another file has written.
+ * A process takes one file after the other, and keeps its browser.
+ */
+class ServersOfFile {
+  #file = '';
+  readonly #running = new Map<string, { readonly folder: string; readonly server: RunningServer }>();
+
+  async server(file: string, name: string, flags: readonly string[]): Promise<RunningServer> {
+    if (file !== this.#file) await this.end();
+    this.#file = file;
+    const running = this.#running.get(name);
+    if (running) return running.server;
+    const folder = newFolder();
+    const server = await startServer(join(folder, `${name}.sqlite`), flags);
+    this.#running.set(name, { folder, server });
+    return server;
+  }
+
+  async end(): Promise<void> {
+    for (const { folder, server } of this.#running.values()) {
+      await server.stop();
+      removeFolder(folder);
+    }
+    this.#running.clear();
+  }
 }
 
-/** Tests of one file share two servers, which start when they are first asked for. */
-export const onAny = base.extend<Ranges, FileServers>({
+/** Tests of one file share two servers. */
+export const onAny = base.extend<Ranges & Books, { readonly servers: ServersOfFile }>({
   worksOutRanges: [false, { option: true }],
   context: async ({ context, worksOutRanges }, use) => {
     if (!worksOutRanges)
       await context.addInitScript(() => localStorage.setItem('vine-ledger:sparing', 'yes'));
     await use(context);
   },
-  file: ['', { option: true, scope: 'worker' }],
-  today: [TODAY, { option: true, scope: 'worker' }],
-  demo: [
-    async ({ file }, use) => serve(`${file}-demo`, ['--demo', '--laboratory', LABORATORY], use),
-    { scope: 'worker', timeout: 180_000 },
+  servers: [
+    // eslint-disable-next-line no-empty-pattern -- the runner asks for a pattern
+    async ({}, use) => {
+      const servers = new ServersOfFile();
+      await use(servers);
+      await servers.end();
+    },
+    { scope: 'worker' },
   ],
-  own: [
-    async ({ file, today }, use) =>
-      serve(`${file}-own`, ['--scale', SCALE, '--probe', PROBE, '--today', today], use),
-    { scope: 'worker', timeout: 180_000 },
-  ],
+  today: [TODAY, { option: true }],
+  demo: async ({ servers }, use, { file }) =>
+    use(await servers.server(file, 'demo', ['--demo', '--laboratory', laboratoryAddress()])),
+  own: async ({ servers, today }, use, { file }) =>
+    use(
+      await servers.server(file, 'own', [
+        '--scale',
+        scaleAddress(),
+        '--probe',
+        probeAddress(),
+        '--today',
+        today,
+      ]),
+    ),
 });
 
 /** Pages open the demo garden. */

@@ -1,11 +1,10 @@
 import { expect } from '@playwright/test';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { bedOf } from '../fixtures/books.ts';
-import { expectAccessible, isAnswered, layers } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { isAnswered, layers } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
-
-test.use({ file: 'changes' });
 
 test('what was changed elsewhere while a form was open is settled field by field', async ({
   page,

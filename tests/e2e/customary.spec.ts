@@ -2,8 +2,6 @@ import { expect, type Page } from '@playwright/test';
 import { answer, choose, isAnswered } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 
-test.use({ file: 'customary' });
-
 /** A figure or a label in metric units. */
 const METRIC = /(?:\d\s?|, |\()(?:mm|cm|m²|m³|kg|g|L|°C|kg\/m³|g\/m²|kg\/ha)(?![\w/])/u;
 const isCustomary = async (page: Page) => {

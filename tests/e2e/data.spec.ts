@@ -7,7 +7,8 @@ import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { GARDEN } from '../fixtures/books.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
-import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { answer, choose, isAnswered } from './bed-page.ts';
 import { onAny as test } from './books-of-file.ts';
 import { downloaded } from './downloaded.ts';
 

@@ -1,8 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import { expectAccessible } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
 import { onDemo as test } from './books-of-file.ts';
-
-test.use({ file: 'demo' });
 
 const isReady = async (page: Page) => expect(page.getByText('working it out')).toHaveCount(0);
 

@@ -1,7 +1,8 @@
 import { expect } from '@playwright/test';
 import { join } from 'node:path';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
-import { answer, choose, expectAccessible } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { answer, choose } from './bed-page.ts';
 import { onAny as test } from './books-of-file.ts';
 
 const folder = newFolder();

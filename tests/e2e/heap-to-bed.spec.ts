@@ -13,8 +13,6 @@ test.afterAll(async () => {
   removeFolder(folder);
 });
 
-test.use({ file: 'heap-to-bed' });
-
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
 const toast = (page: Page, words: string | RegExp) => expect(page.getByText(words).first()).toBeVisible();
 

@@ -2,8 +2,6 @@ import { expect, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { onDemo as test } from './books-of-file.ts';
 
-test.use({ file: 'paper' });
-
 const GARDEN = '/garden/ternhollow';
 
 interface Printed {

@@ -2,7 +2,7 @@ import { expect, test, type Browser, type Page } from '@playwright/test';
 import { join } from 'node:path';
 import { setPassphrase } from '../../src/server/access.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
-import { expectAccessible } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
 
 const KEEPERS = 'straw and chips and char';
 const ROBINS = 'rakes lean on the wall';

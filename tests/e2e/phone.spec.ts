@@ -1,8 +1,9 @@
 import { expect, type Page } from '@playwright/test';
 import { onDemo as test } from './books-of-file.ts';
 import { smallLetters } from './letters.ts';
+import { goTo, openBook, overflowPx } from './pages.ts';
 
-test.use({ file: 'phone', viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+test.use({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
 
 const GARDEN = '/garden/ternhollow';
 const PAGES = [
@@ -37,13 +38,10 @@ const smallButtons = (page: Page): Promise<string[]> =>
 
 test('every main page fits a phone, with buttons for fingers and letters one can read', async ({ page }) => {
   const faults: string[] = [];
+  await openBook(page, GARDEN);
   for (const path of PAGES) {
-    await page.goto(GARDEN + path);
-    await expect(page.locator('h1').first()).toBeVisible();
-    await expect(page.getByText(/working it out|Working out|Looking ahead|Trying every/)).toHaveCount(0);
-    const overflow = await page.evaluate(
-      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-    );
+    await goTo(page, GARDEN + path);
+    const overflow = await overflowPx(page);
     const found = [
       ...(overflow > 0 ? [`wider than the phone by ${overflow} px`] : []),
       ...(await smallButtons(page)),

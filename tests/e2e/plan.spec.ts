@@ -1,9 +1,8 @@
 import { expect, type Page } from '@playwright/test';
-import { answer, choose, expectAccessible, isAnswered } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { answer, choose, isAnswered } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
-
-test.use({ file: 'plan' });
 
 test('a crop of one’s own meant for too cold a day is offered a better one, and every page then says the same', async ({
   page,

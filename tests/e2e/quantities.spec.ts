@@ -2,8 +2,6 @@ import { expect } from '@playwright/test';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
-test.use({ file: 'quantities' });
-
 test('a bed is measured as people measure it: sides in feet, a fraction, another system', async ({
   page,
   request,

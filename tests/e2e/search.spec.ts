@@ -1,9 +1,7 @@
 import { expect, type Page } from '@playwright/test';
-import { expectAccessible } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
 import { onDemo, onOwn } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
-
-onDemo.use({ file: 'search' });
 
 const box = (page: Page) => page.getByRole('combobox', { name: 'Search this garden' });
 const found = (page: Page) => page.getByRole('listbox', { name: 'Found' }).getByRole('option');

@@ -1,11 +1,10 @@
 import { expect, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { phoneJpeg } from '../fixtures/photos.ts';
-import { choose, expectAccessible, layers } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { choose, layers } from './bed-page.ts';
 import { onDemo, onOwn } from './books-of-file.ts';
 import { makeGarden } from './own-books.ts';
-
-onDemo.use({ file: 'season' });
 
 const GARDEN = '/garden/ternhollow';
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });

@@ -1,9 +1,9 @@
 import { expect, type Page } from '@playwright/test';
-import { choose, expectAccessible, isAnswered, layers } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { choose, isAnswered, layers } from './bed-page.ts';
 import { onDemo, onOwn } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
-
-onDemo.use({ file: 'stock' });
+import { goTo, openBook } from './pages.ts';
 
 onOwn.describe('stock and preparing', () => {
   const test = onOwn;
@@ -320,25 +320,26 @@ onDemo.describe('the demo yard', () => {
     await expect(mixes).not.toContainText('none more');
   });
 
-  for (const [name, path, waitFor] of [
-    ['Stock', 'stock', 'locks up to'],
-    ['a lot', 'stock/demo-lot-hazel', 'Reserved'],
-    ['Materials', 'materials', 'Molasses'],
-    ['Mixing bench', 'prepare', 'by the bucket is truly'],
-    ['Heaps', 'prepare/heaps', 'at 55 °C or more'],
-    ['Char yard', 'prepare/char', 'outlasts a century'],
-    ['Ash', 'prepare/ash', 'Into compost, soil or pots'],
-    ['Brews', 'prepare/brews', 'brings to its books'],
-  ] as const) {
-    test(`${name} is whole and accessible`, async ({ page }) => {
-      const broken: string[] = [];
-      page.on('pageerror', (error) => broken.push(error.message));
-      await page.goto(`/garden/ternhollow/${path}`);
+  test('every page of Stock and Prepare is whole and accessible', async ({ page }) => {
+    const broken: string[] = [];
+    page.on('pageerror', (error) => broken.push(error.message));
+    await openBook(page, '/garden/ternhollow');
+    for (const [path, waitFor] of [
+      ['stock', 'locks up to'],
+      ['stock/demo-lot-hazel', 'Reserved'],
+      ['materials', 'Molasses'],
+      ['prepare', 'by the bucket is truly'],
+      ['prepare/heaps', 'at 55 °C or more'],
+      ['prepare/char', 'outlasts a century'],
+      ['prepare/ash', 'Into compost, soil or pots'],
+      ['prepare/brews', 'brings to its books'],
+    ] as const) {
+      await goTo(page, `/garden/ternhollow/${path}`);
       await expect(page.getByText(waitFor).first()).toBeVisible();
       await expectAccessible(page);
-      expect(broken).toEqual([]);
-    });
-  }
+    }
+    expect(broken).toEqual([]);
+  });
 
   test('a delivery that is expected has its day and amount, is changed, comes, and is taken back', async ({
     page,

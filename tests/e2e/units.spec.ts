@@ -1,8 +1,9 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { onDemo as test } from './books-of-file.ts';
 import { smallLetters } from './letters.ts';
+import { goTo, openBook } from './pages.ts';
 
-test.use({ file: 'units', worksOutRanges: true });
+test.use({ worksOutRanges: true });
 
 const GARDEN = '/garden/ternhollow';
 /** Every page of the demo but Method, which gives published results in the units they were published in. */
@@ -78,19 +79,6 @@ const readOnPage = (page: Page): Promise<string[]> =>
     return texts;
   });
 
-/** Goes from page to page as a link does, without loading the program anew. */
-async function openPage(page: Page, path: string): Promise<void> {
-  const before = await page.title();
-  await page.evaluate((address) => {
-    window.history.pushState(null, '', address);
-    window.dispatchEvent(new PopStateEvent('popstate'));
-  }, GARDEN + path);
-  await expect(page).not.toHaveTitle(before);
-  await expect(page.getByText(/working it out|Working out|Looking ahead|Trying every/)).toHaveCount(0, {
-    timeout: 60_000,
-  });
-}
-
 async function leaksOn(page: Page, path: string, system: System): Promise<string[]> {
   return leaksOf(await readOnPage(page), path || '/', system);
 }
@@ -119,10 +107,9 @@ for (const system of ['metric', 'customary'] as const) {
     test.setTimeout(600_000);
     await measureIn(request, system);
     const leaks: string[] = [];
-    await page.goto(`${GARDEN}/method`);
-    await expect(page).toHaveTitle(/^Method/);
+    await openBook(page, GARDEN);
     for (const path of PAGES) {
-      await openPage(page, path);
+      await goTo(page, GARDEN + path);
       leaks.push(...(await leaksOn(page, path, system)));
       leaks.push(...(await smallLetters(page)).map((small) => `${path || '/'}: ${small}`));
     }

@@ -3,7 +3,7 @@ import { onOwn as test } from './books-of-file.ts';
 import { choose, press } from './bed-page.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
-test.use({ file: 'way-stories', today: '2026-10-10' });
+test.use({ today: '2026-10-10' });
 
 const verdict = (page: Page) => page.getByRole('status').filter({ hasText: /comes before|nearly the same/ });
 const way = (page: Page, name: string) => page.getByRole('article', { name, exact: true });

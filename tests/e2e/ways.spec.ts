@@ -1,10 +1,9 @@
 import { expect, type Page } from '@playwright/test';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { askAt, type Answering } from '../http/server.ts';
-import { choose, expectAccessible } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { choose } from './bed-page.ts';
 import { onDemo as test } from './books-of-file.ts';
-
-test.use({ file: 'ways' });
 
 const plansOf = async (demo: Answering) => {
   const { body } = await askAt<GardenBooks>(demo, 'GET', '/api/gardens/ternhollow/books');

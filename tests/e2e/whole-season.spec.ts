@@ -26,8 +26,6 @@ const task = (page: Page, words: string | RegExp) => page.getByRole('listitem').
 const isWorkedOut = (page: Page) => expect(page.getByText(/in all within a year\.$/)).toBeVisible();
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
 
-test.use({ file: 'whole-season' });
-
 test('a season from April to November: sown, fed, put off, measured, tested, photographed, harvested, closed', async ({
   page,
 }) => {

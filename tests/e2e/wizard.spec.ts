@@ -6,7 +6,8 @@ import { join } from 'node:path';
 import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
 import { weatherStation } from '../../src/standins/weather-station.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
-import { choose, expectAccessible } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { choose } from './bed-page.ts';
 import { onAny as test } from './books-of-file.ts';
 import { downloaded } from './downloaded.ts';
 

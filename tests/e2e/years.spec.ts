@@ -1,11 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import Papa from 'papaparse';
-import { choose, expectAccessible } from './bed-page.ts';
+import { expectAccessible } from './accessible.ts';
+import { choose } from './bed-page.ts';
 import { onDemo, onOwn } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
-
-onDemo.use({ file: 'years' });
 
 const GARDEN = '/garden/ternhollow';
 /** Sand with little in it, and heavy clay. */
