@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
@@ -7,8 +8,8 @@ export default defineConfig({
     exclude: ['node_modules/**', 'tests/e2e/**', 'tests/architecture/planted/**'],
     // Files share what they import, which is most of their time; none changes anything that outlives it.
     isolate: false,
-    // Not one fewer than the machine has: some tests wait for servers.
-    maxWorkers: '100%',
+    // One more than the machine has cores: some tests wait for servers.
+    maxWorkers: availableParallelism() + 1,
     testTimeout: 180_000,
     // A server of its own may take its time to start on a busy machine; its helper gives up after two and a half.
     hookTimeout: 180_000,
