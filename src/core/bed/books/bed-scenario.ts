@@ -13,6 +13,7 @@ import {
   type AutomaticIrrigation,
   type BedEvent,
   type BedScenario,
+  type CohortOpening,
   CONTACT_ZONE_CM,
   DEFAULT_STEPS_PER_DAY,
   PARAMETER_TABLE,
@@ -23,7 +24,7 @@ import {
   runPile,
   withOverrides,
 } from '../../model/index.ts';
-import { openingOfContents, scaleContents } from '../../yard/index.ts';
+import { type LotContents, openingOfContents, scaleContents } from '../../yard/index.ts';
 import type { BedBooks } from './bed-books.ts';
 import { phOn, testedNitrogenGPerM2 } from './soil-tests.ts';
 import { cropPlans } from './crop-plans.ts';
@@ -248,10 +249,18 @@ function outOfStock({
 }): Pick<ApplyOpening, 'opening' | 'massFreshKgPerM2'> {
   const given = taken?.get(id);
   if (!given) throw new InputError([...path, 'lotId'], 'namesNone', { what: 'stock', got: lotId });
-  return {
-    opening: openingOfContents(scaleContents(given.contents, 1 / areaM2), withOverrides()),
-    massFreshKgPerM2: given.massFreshKg / areaM2,
-  };
+  return { opening: openingOn(areaM2, given.contents), massFreshKgPerM2: given.massFreshKg / areaM2 };
+}
+
+/** What the stock gave does not change, and is asked for whenever the books of its bed are checked. */
+const openings = new WeakMap<LotContents, { readonly areaM2: number; readonly opening: CohortOpening }>();
+
+function openingOn(areaM2: number, contents: LotContents): CohortOpening {
+  const known = openings.get(contents);
+  if (known?.areaM2 === areaM2) return known.opening;
+  const opening = openingOfContents(scaleContents(contents, 1 / areaM2), withOverrides());
+  openings.set(contents, { areaM2, opening });
+  return opening;
 }
 
 /** A still, cold heap of one material that ends on the day it is spread. */

@@ -16,6 +16,7 @@ import {
   type StockSetting,
 } from './stock-ledger.ts';
 import {
+  beginningOf,
   beginRun,
   emptyMemory,
   endRun,
@@ -26,9 +27,11 @@ import {
   stepKey,
   versionOf,
   wholeLot,
+  type Remembered,
   type Standing,
   type StepOutcome,
   type StockMemory,
+  type Trail,
 } from './stock-memory.ts';
 import { stepsOf, type Step, type TakenForBed } from './stock-steps.ts';
 
@@ -151,14 +154,24 @@ export function* carryOutInSteps(
   );
   const taken = new Map<string, TakenForBed>();
   const burnt = new Map<string, BurnResult>();
+  const trail: Trail & { readonly steps: Trail['steps'][number][] } = { from: beginningOf(lots), steps: [] };
+  const before = memory.trails.get(withPlans);
+  let isOnTrail = before?.from === trail.from;
   for (const step of stepsOf(books, findMaterial)) {
     if (step.day >= until || (step.isPlanned && !withPlans)) continue;
     const named = step.lotIds.flatMap((id) => lots.get(id) ?? []);
-    const { outcome, isNew } = doStep(step, named, { setting, memory });
-    outcome.taken.forEach((value, id) => taken.set(id, value));
-    outcome.burnt.forEach((value, id) => burnt.set(id, value));
+    const trodden = isOnTrail ? before?.steps[trail.steps.length] : undefined;
+    isOnTrail = trodden?.what === step.what;
+    const { remembered, isNew } =
+      trodden && isOnTrail
+        ? goAgain(trodden.remembered, named, memory)
+        : doStep(step, named, { setting, memory });
+    trail.steps.push({ what: step.what, remembered });
+    remembered.outcome.taken.forEach((value, id) => taken.set(id, value));
+    remembered.outcome.burnt.forEach((value, id) => burnt.set(id, value));
     if (isNew) yield;
   }
+  memory.trails.set(withPlans, trail);
   return { lots, taken, burnt };
 }
 
@@ -188,16 +201,30 @@ function doStep(
   step: Pick<Step, 'day' | 'what' | 'run'>,
   named: readonly Standing[],
   scene: Scene,
-): { readonly outcome: StepOutcome; readonly isNew: boolean } {
+): DoneStep {
   const { setting, memory } = scene;
   const key = stepKey(step.what, step.day, named);
   const known = recall(memory, key);
-  const isKnown = known !== undefined && !(setting.isStrict && known.isShort);
-  const outcome = isKnown ? known : workOut(step, named, scene);
-  if (!isKnown) remember(memory, key, outcome);
-  named.forEach((lot, i) => (lot.version = outcome.versions[i]));
-  return { outcome, isNew: !isKnown };
+  const isKnown = known !== undefined && !(setting.isStrict && known.outcome.isShort);
+  const remembered = isKnown ? known : remember(memory, key, workOut(step, named, scene));
+  moveOn(named, remembered);
+  return { remembered, isNew: !isKnown };
 }
+
+interface DoneStep {
+  readonly remembered: Remembered;
+  readonly isNew: boolean;
+}
+
+/** Moves the lots on as in the run before, whose steps said the same so far. Mutates memory. */
+function goAgain(remembered: Remembered, named: readonly Standing[], memory: StockMemory): DoneStep {
+  remembered.usedIn = memory.run;
+  moveOn(named, remembered);
+  return { remembered, isNew: false };
+}
+
+const moveOn = (named: readonly Standing[], { outcome }: Remembered): void =>
+  named.forEach((lot, i) => (lot.version = outcome.versions[i]));
 
 function workOut(
   step: Pick<Step, 'run'>,

@@ -29,7 +29,7 @@ export interface StepOutcome {
   readonly isShort: boolean;
 }
 
-interface Remembered {
+export interface Remembered {
   readonly outcome: StepOutcome;
   /** The run in which it was last of use. */
   usedIn: number;
@@ -48,6 +48,15 @@ export interface StockMemory {
   run: number;
   lastNumber: number;
   readonly steps: Map<string, Remembered>;
+  /** The last run through without plans, and the last one with them. */
+  readonly trails: Map<boolean, Trail>;
+}
+
+/** The steps of a run in their order: one that begins alike goes the same way as far as its steps say the same. */
+export interface Trail {
+  /** How all lots began, and what was read of their temperatures. */
+  readonly from: string;
+  readonly steps: readonly { readonly what: string; readonly remembered: Remembered }[];
 }
 
 export const emptyMemory = ({ keepsLooks = true } = {}): StockMemory => ({
@@ -56,6 +65,7 @@ export const emptyMemory = ({ keepsLooks = true } = {}): StockMemory => ({
   run: 0,
   lastNumber: 0,
   steps: new Map(),
+  trails: new Map(),
 });
 
 /** Runs in which a step may be of no use before it is forgotten: one question takes up to three. */
@@ -63,7 +73,10 @@ const FORGOTTEN_AFTER_RUNS = 12;
 
 /** Begins a run on `ground`; what was worked out on another one is forgotten. Mutates memory. */
 export function beginRun(memory: StockMemory, ground: string): void {
-  if (memory.ground !== ground) memory.steps.clear();
+  if (memory.ground !== ground) {
+    memory.steps.clear();
+    memory.trails.clear();
+  }
   memory.ground = ground;
   memory.run += 1;
 }
@@ -76,15 +89,17 @@ export function endRun(memory: StockMemory): void {
 }
 
 /** What a step came to in a run before; undefined when it must be carried out. Mutates memory. */
-export function recall(memory: StockMemory, key: string): StepOutcome | undefined {
+export function recall(memory: StockMemory, key: string): Remembered | undefined {
   const known = memory.steps.get(key);
   if (known) known.usedIn = memory.run;
-  return known?.outcome;
+  return known;
 }
 
 /** Mutates memory. */
-export function remember(memory: StockMemory, key: string, outcome: StepOutcome): void {
-  memory.steps.set(key, { outcome, usedIn: memory.run });
+export function remember(memory: StockMemory, key: string, outcome: StepOutcome): Remembered {
+  const remembered = { outcome, usedIn: memory.run };
+  memory.steps.set(key, remembered);
+  return remembered;
 }
 
 /** Mutates memory. */
@@ -98,7 +113,7 @@ export function firstVersion(memory: StockMemory, record: Lot): LotVersion {
   const { id, keeping, isTurned, isHot } = record;
   const key = JSON.stringify(['begins', id, keeping, isTurned, isHot]);
   const known = recall(memory, key);
-  if (known) return known.versions[0];
+  if (known) return known.outcome.versions[0];
   const version = versionOf(memory, createLot(record, []), null);
   remember(memory, key, { versions: [version], taken: new Map(), burnt: new Map(), isShort: false });
   return version;
@@ -112,6 +127,10 @@ export const goingOn = ({ record, readings, version }: Standing): RunningLot => 
   looks: [],
   lines: [],
 });
+
+/** By what trails are told apart: all that steps depend on but what they say themselves. */
+export const beginningOf = (lots: ReadonlyMap<string, Standing>): string =>
+  JSON.stringify([...lots].map(([id, { version, readings }]) => [id, version.number, readings]));
 
 /** The readings by which a lot is aged from where it stands to `day`. */
 function readingsUntil(day: DayNumber, { version, readings }: Standing): readonly TemperatureReading[] {
