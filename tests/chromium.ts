@@ -15,7 +15,5 @@ export const CHROMIUM = {
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',
-    // A page of a test lives for seconds: the code that would be made faster meanwhile costs more than it saves.
-    '--js-flags=--no-turbofan --invocation-count-for-maglev=2000',
   ],
 };

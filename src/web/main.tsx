@@ -12,6 +12,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { listenToBooks } from './api/books-in-hand.ts';
 import { booksKey } from './api/books-key.ts';
+import { tellTogether } from './api/tell-together.ts';
 import { routes } from './routes.tsx';
 import { antdTheme } from './theme/antd-theme.ts';
 
@@ -20,6 +21,7 @@ listenToBooks({
   changed: (gardenId, books) => void queries.setQueryData(booksKey(gardenId), books),
   outdated: (gardenId) => void queries.invalidateQueries({ queryKey: booksKey(gardenId) }),
 });
+tellTogether();
 const router = createBrowserRouter(routes);
 
 if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');

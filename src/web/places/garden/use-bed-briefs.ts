@@ -1,4 +1,4 @@
-import { useQueries } from '@tanstack/react-query';
+import { useQueries, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
@@ -17,12 +17,15 @@ export interface BriefedBed {
 /** How every bed of a garden stands today; each arrives when it is ready. */
 export function useBedBriefs(books: GardenBooks): readonly BriefedBed[] {
   const { beds, today } = books;
+  const client = useQueryClient();
   // Made once: a question is written out to find its answer, and beds arrive one by one.
-  const questions = useMemo(
-    () => beds.map(({ id }) => questionAbout(books, id, today)),
-    [books, beds, today],
-  );
-  const answers = useQueries({ queries: questions.map(briefQuery) });
+  const queries = useMemo(() => {
+    const asked = beds.map(({ id }, turn) => briefQuery(questionAbout(books, id, today), turn));
+    // Asked while the page is drawn, not after: what is kept on the device is found meanwhile.
+    for (const one of asked) client.query(one).catch(() => undefined);
+    return asked;
+  }, [books, beds, today, client]);
+  const answers = useQueries({ queries });
   const briefed = beds.map((bed, i) => {
     const answer = answers[i]?.data;
     return sameAsBefore({
