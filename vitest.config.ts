@@ -1,4 +1,3 @@
-import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
@@ -8,8 +7,8 @@ export default defineConfig({
     exclude: ['node_modules/**', 'tests/e2e/**', 'tests/architecture/planted/**'],
     // Files share what they import, which is most of their time; none changes anything that outlives it.
     isolate: false,
-    // One more than the machine has cores: some tests wait for servers.
-    maxWorkers: availableParallelism() + 1,
+    // Not one fewer than the machine has cores: some tests wait for servers.
+    maxWorkers: '100%',
     testTimeout: 180_000,
     // A server of its own may take its time to start on a busy machine; its helper gives up after two and a half.
     hookTimeout: 180_000,

@@ -3,6 +3,7 @@
 // Every stage runs even when an earlier one failed; the last line counts all of it.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { beginSetup, bin, ensureBrowser, ROOT } from './setup.mjs';
 import { buildServer, buildWeb } from './serve.mjs';
@@ -95,10 +96,11 @@ function runUnitTests(title, options) {
 const texts = checkTexts();
 await runUnitTests('tests of core and pages', WITHOUT_DATABASE);
 await isDatabaseReady;
-await runUnitTests(
-  'tests of server and whole',
-  WITHOUT_DATABASE.map((part) => `--exclude=${part}**`),
-);
+await runUnitTests('tests of server and whole', [
+  ...WITHOUT_DATABASE.map((part) => `--exclude=${part}**`),
+  // They wait for servers, storms and the terminal: one more at a time than there are cores.
+  `--maxWorkers=${availableParallelism() + 1}`,
+]);
 await texts;
 process.env.VINE_CHROMIUM = await browser;
 buildWeb();

@@ -21,7 +21,7 @@ import type { MeasuredPoint } from './measured-points.ts';
  */
 const TODAY = dayNumberFromIso('2026-05-14', []);
 const LATER = TODAY + 120;
-const GARDENS = 120;
+const GARDENS = 200;
 const DRAWS = 400;
 /** A band that holds 8 in 10 holds 75 to 85 in 100 of these gardens. */
 const LEAST_COVERED = 0.75 * GARDENS;
