@@ -82,7 +82,7 @@ export function createApp(context: AppContext) {
       gardenRoutes(context, sendBooks, (gardenId) => stock.warm(gardenId)),
     )
     .route('/api', bedRoutes(context))
-    .route('/api', entryRoutes(context))
+    .route('/api', entryRoutes(context, stock))
     .route('/api', plantingRoutes(context))
     .route('/api', materialRoutes(context))
     .route('/api', buildUpRoutes(context))

@@ -3,7 +3,7 @@ import type { BedRevision } from '../contract/requests.ts';
 import type { EntryChange, EntryDraft, EntryRecord } from '../records/entry.ts';
 import { dayNumberFromIso, massFreshKgFromAmount } from '../core/ground/index.ts';
 import { InputError } from '../refusals/input-error.ts';
-import { type BedBooks, materialFinder } from '../core/bed/index.ts';
+import { type BedBooks, type GardenRecords, materialFinder } from '../core/bed/index.ts';
 import { nearestMaterialId } from '../core/yard/index.ts';
 import { keptForStock, requireSoundStock } from './kept-stock.ts';
 import { notFound } from './problems.ts';
@@ -20,23 +20,28 @@ interface Named {
   readonly draft: EntryDraft | EntryChange;
 }
 
-/** What is taken from stock weighs what that amount of the pile weighs on the day, and is called what it has become. */
-function takenFromStock(stores: Stores, { gardenId }: BedRecord, entries: readonly LayRecord[]) {
+/** All that draws on the stock as it would be with these layings. */
+function recordsWith(stores: Stores, gardenId: string, entries: readonly LayRecord[]): GardenRecords {
   const drafts = new Map(entries.map((entry) => [entry.id, entry]));
   const records = keptForStock(stores, gardenId);
   const known = new Set(records.entries.map(({ id }) => id));
+  return {
+    ...records,
+    // What is changed keeps its place among all that is taken on the same day.
+    entries: [
+      ...records.entries.map((entry) => drafts.get(entry.id) ?? entry),
+      ...entries.filter(({ id }) => !known.has(id)),
+    ],
+  };
+}
+
+/** What is taken from stock weighs what that amount of the pile weighs on the day, and is called what it has become. */
+function takenFromStock(stores: Stores, { gardenId }: BedRecord, entries: readonly LayRecord[]) {
   const taken = requireSoundStock({
     stores,
     gardenId,
-    // What is changed keeps its place among all that is taken on the same day.
-    records: {
-      ...records,
-      entries: [
-        ...records.entries.map((entry) => drafts.get(entry.id) ?? entry),
-        ...entries.filter(({ id }) => !known.has(id)),
-      ],
-    },
-    about: [...drafts.keys()],
+    records: recordsWith(stores, gardenId, entries),
+    about: entries.map(({ id }) => id),
   });
   const asTaken = (entry: LayRecord): EntryRecord => {
     const { massFreshKg, contents } = taken.get(entry.id)!;
@@ -68,13 +73,30 @@ interface Weighed {
   readonly taken?: BedBooks['taken'];
 }
 
+/** A draft as it will be kept, before it is weighed. */
+function unweighed({ id }: BedRecord, named: Named) {
+  const entry = { ...named.draft, ...UNSTAMPED, id: named.id, bedId: id };
+  return entry.type === 'lay' ? { ...entry, massFreshKg: 0 } : entry;
+}
+
+const fromStockAmong = (entries: readonly ReturnType<typeof unweighed>[]) =>
+  entries.flatMap((entry) => (entry.type === 'lay' && entry.lotId ? [entry] : []));
+
+const draftsOf = ({ creates, changes }: BedRevision): Named[] => [
+  ...creates.map((draft) => ({ id: draft.id, draft })),
+  ...changes.map(({ id, ...draft }) => ({ id, draft })),
+];
+
+/** What the stock would be proved with for a revision; null when nothing of it comes from there. */
+export function stockAhead(stores: Stores, bed: BedRecord, revision: BedRevision): GardenRecords | null {
+  const fromStock = fromStockAmong(draftsOf(revision).map((named) => unweighed(bed, named)));
+  return fromStock.length > 0 ? recordsWith(stores, bed.gardenId, fromStock) : null;
+}
+
 /** Drafts as they will be kept, each weighed; the stock is proved once for all that comes from it. */
 export function weighDrafts(stores: Stores, bed: BedRecord, drafts: readonly Named[]): Weighed {
-  const kept = drafts.map(({ id, draft }) => {
-    const entry = { ...draft, ...UNSTAMPED, id, bedId: bed.id };
-    return entry.type === 'lay' ? { ...entry, massFreshKg: 0 } : entry;
-  });
-  const fromStock = kept.flatMap((entry) => (entry.type === 'lay' && entry.lotId ? [entry] : []));
+  const kept = drafts.map((named) => unweighed(bed, named));
+  const fromStock = fromStockAmong(kept);
   const stock = fromStock.length > 0 ? takenFromStock(stores, bed, fromStock) : null;
   const entries = kept.map((entry) => {
     if (entry.type !== 'lay') return entry;
@@ -107,10 +129,7 @@ export function carryOutRevision(
   for (const { id, version } of revision.changes) {
     requireSeen(requireFound(stores.entries.find(id), 'entry'), version);
   }
-  const { entries, taken } = weighDrafts(stores, bed, [
-    ...creates.map((draft) => ({ id: draft.id, draft })),
-    ...revision.changes.map(({ id, ...draft }) => ({ id, draft })),
-  ]);
+  const { entries, taken } = weighDrafts(stores, bed, draftsOf({ ...revision, creates }));
   entries.slice(0, creates.length).forEach((entry) => stores.entries.insert(entry));
   revision.changes.forEach(({ id, version }, i) =>
     requireWritten(stores.entries.update(id, version, entries[creates.length + i]!), 'entry'),

@@ -2,9 +2,10 @@ import { Hono } from 'hono';
 import { bedRevision } from '../../contract/requests.ts';
 import { entryChange, entryDraft, type EntryRecord } from '../../records/entry.ts';
 import type { AppContext } from '../app-context.ts';
-import { carryOutRevision, requireOwnEntries, weighDrafts } from '../entry-revision.ts';
+import { carryOutRevision, requireOwnEntries, stockAhead, weighDrafts } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
 import { requireFound, requireRemoved, requireSeen, sentAgain, requireWritten } from '../answers.ts';
+import type { StockWarmer } from '../warm-stock.ts';
 import { body, seenVersion } from './validated.ts';
 
 /** The list with the entry in the place of the one it changes, or at the end. */
@@ -13,7 +14,7 @@ const withEntry = (entries: readonly EntryRecord[], entry: EntryRecord): EntryRe
     ? entries.map((other) => (other.id === entry.id ? entry : other))
     : [...entries, entry];
 
-export const entryRoutes = ({ stores, today, newId }: AppContext) =>
+export const entryRoutes = ({ stores, today, newId }: AppContext, stock: Pick<StockWarmer, 'ahead'>) =>
   new Hono()
     .post('/beds/:bedId/entries', body(entryDraft), (c) => {
       const draft = c.req.valid('json');
@@ -37,10 +38,13 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
         return c.json(stores.entries.insert(entry), 201);
       });
     })
-    .post('/beds/:bedId/revisions', body(bedRevision), (c) =>
-      stores.atomically(() => {
-        const revision = c.req.valid('json');
-        const bed = requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
+    .post('/beds/:bedId/revisions', body(bedRevision), async (c) => {
+      const revision = c.req.valid('json');
+      const findBed = () => requireFound(stores.beds.find(c.req.param('bedId')), 'bed');
+      const records = stockAhead(stores, findBed(), revision);
+      if (records) await stock.ahead(findBed().gardenId, records);
+      return stores.atomically(() => {
+        const bed = findBed();
         requireOwnEntries(stores, bed.id, [...revision.changes, ...revision.removals]);
         const proved = carryOutRevision(stores, bed, revision);
         requireSoundBooks({
@@ -53,8 +57,8 @@ export const entryRoutes = ({ stores, today, newId }: AppContext) =>
           },
         });
         return c.json({ entries: stores.entries.listOf(bed.id) }, 200);
-      }),
-    )
+      });
+    })
     .put('/entries/:entryId', body(entryChange), (c) => {
       const id = c.req.param('entryId');
       const change = c.req.valid('json');
