@@ -91,6 +91,8 @@ describe('the terminal on a garden file', () => {
     const late = vine(...load, '--from', '2026-06-20', '--thick', '3').stdout;
     const lateWays = (JSON.parse(late) as { ways: { steps: Step[] }[] }).ways;
     const last = lateWays[0].steps.at(-1)!;
+    const lateRows = vine(...load, '--from', '2026-06-20', '--thick', '3', '--csv').stdout;
+    expect(rowsOf(lateRows)).toHaveLength(lateWays.length);
     expect(last.date >= '2026-06-20').toBe(true);
     expect(last.thicknessCm).toBeLessThanOrEqual(3);
   });

@@ -41,6 +41,7 @@ test('every main page fits a phone, with buttons for fingers and letters one can
   await openBook(page, GARDEN);
   for (const path of PAGES) {
     await goTo(page, GARDEN + path);
+    await expect(page.locator('h1').first()).toBeVisible();
     const overflow = await overflowPx(page);
     const found = [
       ...(overflow > 0 ? [`wider than the phone by ${overflow} px`] : []),

@@ -164,7 +164,7 @@ describe('a stock that remembers', () => {
           }
         },
       ),
-      { numRuns: 15, seed: 5 },
+      { numRuns: 30, seed: 5 },
     );
   });
 
