@@ -10,7 +10,7 @@ import { GARDEN_FILE_FORMAT } from './garden-file-format.ts';
 export { GARDEN_FILE_FORMAT };
 
 /** A whole garden as one file: everything that was written down, nothing that is worked out from it. */
-export const GARDEN_FILE_VERSION = 10;
+export const GARDEN_FILE_VERSION = 11;
 
 /** More than any garden writes in a lifetime. */
 const MOST_RECORDS = 200_000;
@@ -64,6 +64,8 @@ const UPGRADES: Readonly<Record<number, (file: object) => object>> = {
   8: (file) => file,
   // The price of what is bought in by the cubic meter came with version 10; null where it is absent.
   9: (file) => file,
+  // Where the pieces lie that did not char came with version 11; absent before.
+  10: (file) => file,
 };
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

@@ -76,11 +76,12 @@ export const planRevision = z.strictObject({
 });
 export type PlanRevision = z.infer<typeof planRevision>;
 
-/** New lots with what goes into them, materials described for it, and movements among lots. */
+/** New lots with what goes into them, materials described for it, movements among lots, and changes of such movements. */
 export const stockPosting = z.strictObject({
   materials: z.array(namedMaterialDraft).max(MOST_AT_ONCE).default([]),
   lots: z.array(z.strictObject({ id, ...lotFields })).max(MOST_AT_ONCE),
   movements: z.array(anyMovement({ id })).max(MOST_AT_ONCE),
+  changes: z.array(anyMovement({ id, version })).max(MOST_AT_ONCE).default([]),
 });
 export type StockPosting = z.input<typeof stockPosting>;
 

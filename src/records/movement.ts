@@ -110,8 +110,13 @@ export const movementFields = {
     feedstock: ingredients,
     charTemperature: z.enum(CHAR_TEMPERATURES),
     yield: z.strictObject({ ...amountFields, moistureFractionWetBasis: moisture }).nullable(),
-    /** Pieces that did not char, as a share of the feedstock's dry mass; they go back where the first feedstock came from. */
+    /** Pieces that did not char, as a share of the feedstock's dry mass. */
     unburntShare: finite.min(0).max(0.95),
+    /**
+     * The pile those pieces lie on; absent or null for the pile of the first feedstock, or out of the books where that
+     * came from outside.
+     */
+    unburntToLotId: field(id.nullish(), { label: 'pile of what did not char', names: 'lot' }),
     log: burnLog,
   },
   /** Char broken up: finer is charged and colonized sooner. */

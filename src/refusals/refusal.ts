@@ -158,6 +158,7 @@ export interface RefusalFacts {
   moreThanThePile: { readonly pileId: string; readonly inKg: number };
   madeOfItself: null;
   intoItself: null;
+  unburntAmongChar: null;
   emptyMix: { readonly isAtTheBench: boolean };
   nothingBurnt: null;
   notFoundCold: null;

@@ -214,6 +214,8 @@ const SENTENCES: Sentences = {
     `takes more from the pile "${pileId}" than the ${both(inKg, 'mass')} that went in`,
   madeOfItself: () => 'cannot be made of itself; choose another name for what is made',
   intoItself: () => 'must be another pile than it comes from',
+  unburntAmongChar: () =>
+    'must be another pile than that of the char: wood among char would be charged and spread as char',
   emptyMix: ({ isAtTheBench }) =>
     `is empty; ${isAtTheBench ? 'put something in the mix first' : 'a mix of nothing cannot be made'}`,
   nothingBurnt: () => 'is empty; nothing was burnt',

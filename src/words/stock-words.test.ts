@@ -72,9 +72,10 @@ describe('a posting of the stock', () => {
     const make = { type: 'make', ingredients: [{}, {}], waterL: 0, isLayered: true };
     expect(say(make)).toBe('Made of 2 things, layered');
     expect(say(make, 'b')).toBe('Into heap a');
-    const burn = { type: 'burn', feedstock: [] };
+    const burn = { type: 'burn', feedstock: [{ lotId: 'b' }], unburntToLotId: 'c' };
     expect(say(burn)).toBe('Char out of the fire');
     expect(say(burn, 'b')).toBe('Burnt to heap a');
+    expect(say(burn, 'c')).toBe('Pieces that did not char');
   });
   it('says what was done, found and seen', () => {
     expect(say({ type: 'receive', ...amount })).toBe('Received 3 barrows (85 L)');

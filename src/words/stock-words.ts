@@ -129,10 +129,21 @@ export function movementInWords(
     case 'sign':
       return movement.signs.map((sign) => SIGN_WORDS[sign]).join(', ');
     case 'burn':
-      return movement.lotId === lotId ? 'Char out of the fire' : `Burnt to ${nameOf(movement.lotId)}`;
+      return burnWords(movement, lotId, nameOf);
     case 'crush':
       return `Crushed: ${movement.fineness}`;
   }
+}
+
+function burnWords(
+  { lotId, feedstock, unburntToLotId }: Extract<MovementRecord, { type: 'burn' }>,
+  seenFrom: string,
+  nameOf: (lotId: string) => string,
+): string {
+  if (lotId === seenFrom) return 'Char out of the fire';
+  const isFed = feedstock.some((one) => one.lotId === seenFrom);
+  if (!isFed && unburntToLotId === seenFrom) return 'Pieces that did not char';
+  return `Burnt to ${nameOf(lotId)}`;
 }
 
 function readingWords(reading: Extract<MovementRecord, { type: 'reading' }>, measures: Measures): string {

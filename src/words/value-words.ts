@@ -12,6 +12,7 @@ const NAMES_ONE: Readonly<Record<string, 'beds' | 'lots'>> = {
   bedId: 'beds',
   lotId: 'lots',
   toLotId: 'lots',
+  unburntToLotId: 'lots',
 };
 const FEW_LETTERS = 60;
 

@@ -175,6 +175,9 @@ onOwn.describe('stock and preparing', () => {
       await page.getByRole('button', { name: 'Save the char' }).click();
       await expect(page.getByText(/is more than went in/)).toBeVisible();
       await page.getByLabel('Char', { exact: true }).fill('8');
+      await page.getByLabel('Not charred, % of the wood').fill('10');
+      await choose(page, 'Those pieces go', 'to a new pile');
+      await page.getByLabel('Call that pile').fill('Rowan ends');
       await page.getByRole('button', { name: 'Save the char' }).click();
       await expect(page.getByText('what such fires give')).toBeVisible();
       await expect(page.getByText('outlasts a century')).toBeVisible();
@@ -193,6 +196,13 @@ onOwn.describe('stock and preparing', () => {
       await page.getByRole('button', { name: /^Charge it, ready 13 May/ }).click();
       await expect(row(page, 'nitrogen soak')).toContainText('ready');
       await expect(row(page, 'nitrogen soak')).toContainText('✓ yes');
+    });
+
+    await test.step('what did not char waits as a pile for the next burn', async () => {
+      await page.goto('/garden/kiln/stock');
+      await page.getByRole('link', { name: 'Rowan ends' }).click();
+      await expect(page.getByText('Pieces that did not char')).toBeVisible();
+      await expect(row(page, 'Pieces that did not char')).toContainText('+6.6');
     });
 
     await test.step('the charged batch goes on a bed by the lot it is', async () => {

@@ -11,6 +11,7 @@ interface Kept {
 }
 interface Body {
   readonly movements: readonly Kept[];
+  readonly changed: readonly Kept[];
   readonly lots: readonly Kept[];
   readonly errors: readonly { readonly field: string; readonly sentence: string }[];
 }
@@ -158,6 +159,26 @@ describe('every type of stock posting', () => {
     const much = await post({ id: 'much', yield: { amount: 95, unit: 'kg', moistureFractionWetBasis: 0 } });
     expect(much.body.errors[0]).toMatchObject({ field: 'yield.amount' });
     expect(much.body.errors[0].sentence).toMatch(/more than went in.*unit wrong/);
+  });
+
+  it('a burn gets a pile for what did not char in the request that changes it, or nothing is written', async () => {
+    const burn = MOVEMENTS.find(({ id }) => id === 'burn')! as Record<string, unknown>;
+    const books = async () => (await ask('GET', '/api/gardens/garden/books')).body;
+    const { version } = (await books()).movements.find(({ id }) => id === 'burn')!;
+    const send = (change: object) =>
+      ask('POST', '/api/gardens/garden/stock', {
+        lots: [lot('ends')],
+        movements: [],
+        changes: [{ ...burn, version, ...change }],
+      });
+    const refused = await send({ unburntToLotId: 'char' });
+    expect(refused.body.errors[0]).toMatchObject({ field: 'unburntToLotId' });
+    expect((await send({ version: version + 9, unburntToLotId: 'ends' })).status).toBe(409);
+    expect((await send({ id: 'nothing', unburntToLotId: 'ends' })).status).toBe(404);
+    expect((await books()).lots.map(({ id }) => id)).not.toContain('ends');
+    const sent = await send({ unburntToLotId: 'ends' });
+    expect(sent.status).toBe(201);
+    expect(sent.body.changed[0]).toMatchObject({ id: 'burn', unburntToLotId: 'ends' });
   });
 
   it('a burn gives no char before it was found cold, by whatever request it is written', async () => {

@@ -246,6 +246,7 @@ export const EXAMPLES: Readonly<Record<string, unknown>> = {
     materials: [],
     lots: [{ id: 'gate-straw', ...pile }],
     movements: [{ id: 'gate-straw-came', ...delivery }],
+    changes: [],
   },
   'PUT /api/lots/{lotId}': { version: 1, ...pile, keeping: 'roofed' },
   'PUT /api/movements/{movementId}': { version: 1, ...delivery, amount: 0.7 },

@@ -25,13 +25,15 @@ type NoName = 'bed' | 'ownPile' | 'ownLayer';
 
 /** What a record leans on and the garden does not have. */
 function missingReferences(garden: Garden, collection: CollectionName, record: object): Finding[] {
-  const { bedId, lotId, toLotId, layerId } = record as Record<string, unknown>;
+  const { bedId, lotId, toLotId, unburntToLotId, layerId } = record as Record<string, unknown>;
   const missing: Finding[] = [];
   const say = (field: string, what: NoName, value: unknown) =>
     missing.push(finding(refusal('namesNone', { what, got: String(value) }), field));
   if (bedId !== undefined && bedId !== null && !isOwnBed(garden, bedId)) say('bedId', 'bed', bedId);
   if (lotId !== undefined && lotId !== null && !isOwnLot(garden, lotId)) say('lotId', 'ownPile', lotId);
   if (toLotId !== undefined && !isOwnLot(garden, toLotId)) say('toLotId', 'ownPile', toLotId);
+  if (typeof unburntToLotId === 'string' && !isOwnLot(garden, unburntToLotId))
+    say('unburntToLotId', 'ownPile', unburntToLotId);
   if (
     collection === 'entries' &&
     typeof layerId === 'string' &&

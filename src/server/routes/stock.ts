@@ -29,7 +29,7 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
     requireSoundStock({ stores, gardenId, about });
   return new Hono()
     .post('/gardens/:gardenId/stock', body(stockPosting), (c) => {
-      const { materials, lots, movements } = c.req.valid('json');
+      const { materials, lots, movements, changes } = c.req.valid('json');
       return stores.atomically(() => {
         const { id: gardenId } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
         for (const material of materials) keepMaterial(stores, gardenId, material);
@@ -40,11 +40,19 @@ export const stockRoutes = ({ stores, today }: AppContext) => {
         const keptMovements = movements.map((draft): MovementRecord =>
           keepMovement({ stores, today: today() }, gardenId, draft),
         );
+        const changed = changes.map(({ id, ...change }): MovementRecord => {
+          const before = stores.movements.find(id);
+          return changeMovement(
+            { stores, today: today() },
+            requireFound(before?.gardenId === gardenId ? before : undefined, 'stock posting'),
+            change,
+          );
+        });
         requireSound(
           gardenId,
-          movements.map(({ id }) => id),
+          [...movements, ...changes].map(({ id }) => id),
         );
-        return c.json({ lots: keptLots, movements: keptMovements }, 201);
+        return c.json({ lots: keptLots, movements: keptMovements, changed }, 201);
       });
     })
     .post('/gardens/:gardenId/stock/taken-back', body(takingBack), (c) => {

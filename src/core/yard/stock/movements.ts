@@ -31,7 +31,6 @@ import {
   adjustToFound,
   askedKg,
   bringTo,
-  postLine,
   putIn,
   takeOut,
   type RunningLot,
@@ -304,7 +303,6 @@ function burn(movement: BurnMovement, context: MovementContext): void {
     throw new InputError([...path, 'feedstock'], 'nothingBurnt');
   }
   bringTo(lot, context.day, setting);
-  const first = movement.feedstock[0].lotId;
   const posting = postingOf(movement, context);
   const fed = mixContents(
     movement.feedstock.map((one, i) =>
@@ -319,9 +317,7 @@ function burn(movement: BurnMovement, context: MovementContext): void {
     ),
   );
   requireNumber(movement.unburntShare, [...path, 'unburntShare'], { min: 0, max: 0.95 });
-  if (movement.unburntShare > 0 && first !== null) {
-    putBack(lotOf(first, context), scaleContents(fed, movement.unburntShare), posting);
-  }
+  putUnburnt(movement, scaleContents(fed, movement.unburntShare), context);
   const burntWood = scaleContents(fed, 1 - movement.unburntShare);
   const dryWoodKg = dryG(burntWood) / 1000;
   if (movement.yield === null) {
@@ -343,10 +339,19 @@ function burn(movement: BurnMovement, context: MovementContext): void {
   putIn(lot, char, posting);
 }
 
-/** Undone pieces lie with the next load. Mutates lot. */
-function putBack(lot: RunningLot, what: LotContents, posting: Parameters<typeof postLine>[2]): void {
-  const before = lot.contents;
-  lot.contents = isEmpty(before) ? what : mixContents([before, what]);
-  lot.lastContents = lot.contents;
-  postLine(lot, before, posting);
+/** Pieces that did not char lie where the gardener put them, or where they came from. Mutates that lot. */
+function putUnburnt(movement: BurnMovement, pieces: LotContents, context: MovementContext): void {
+  const toLotId = movement.unburntToLotId ?? movement.feedstock[0].lotId;
+  if (toLotId === null) return;
+  if (toLotId === movement.lotId) {
+    throw new InputError([...context.path, 'unburntToLotId'], 'unburntAmongChar');
+  }
+  const lot = lotOf(toLotId, context, 'unburntToLotId');
+  if (isEmpty(pieces)) return;
+  const { heatingFrom } = lot;
+  const wasEmpty = isEmpty(lot.contents);
+  bringTo(lot, context.day, context.setting);
+  putIn(lot, pieces, postingOf(movement, context));
+  // A few charred ends do not set a heap going again.
+  if (!wasEmpty) lot.heatingFrom = heatingFrom;
 }

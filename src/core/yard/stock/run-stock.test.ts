@@ -359,6 +359,49 @@ describe('what cannot be', () => {
   });
 });
 
+describe('wood that did not char', () => {
+  const fire = (lotId: string | null, more: object = {}): Movement => {
+    const wood = { amount: 20, unit: 'kg' as const };
+    return moved({
+      type: 'burn',
+      date: '2026-02-01',
+      lotId: 'a',
+      feedstock: [
+        lotId === null ? { lotId, materialId: 'log_wood', ...wood } : { lotId, materialId: null, ...wood },
+      ],
+      charTemperature: 'medium',
+      yield: null,
+      unburntShare: 0.25,
+      log: { dryness: 'dry' },
+      ...more,
+    });
+  };
+  const piles = [lot('a'), lot('b'), lot('c')];
+  const wood = received('b', 'log_wood', 100);
+  /** What came to a pile or left it with the fire, kg. */
+  const posted = (burn: Movement, lotId: string): number[] =>
+    ended(run({ lots: piles, movements: [wood, burn] }), lotId)
+      .lines.filter(({ cause }) => cause.type === 'movement' && cause.movementId === burn.id)
+      .map(({ freshKg }) => Number(freshKg.toFixed(6)));
+
+  it('goes back to the pile of the first load, or to the pile it is put on', () => {
+    expect(posted(fire('b'), 'b')).toEqual([-20, 5]);
+    const aside = fire('b', { unburntToLotId: 'c' });
+    expect([posted(aside, 'b'), posted(aside, 'c')]).toEqual([[-20], [5]]);
+  });
+
+  it('from outside comes into the books with the pile it is put on, and stays out of them without', () => {
+    expect(posted(fire(null, { unburntToLotId: 'c' }), 'c')).toEqual([5]);
+    expect(piles.flatMap(({ id }) => posted(fire(null), id))).toEqual([]);
+  });
+
+  it('never lies among the char, nor on a pile that is not there', () => {
+    const why = (unburntToLotId: string) => refused({ movements: [fire(null, { unburntToLotId })] });
+    expect(why('a')).toMatch(/unburntToLotId must be another pile than that of the char/);
+    expect(why('nowhere')).toMatch(/unburntToLotId names no/);
+  });
+});
+
 describe('wood burnt from outside', () => {
   const burnt = (dryness: 'dry' | 'halfDry' | 'green' | null, unit: 'kg' | 'litre') => {
     const burn = moved({

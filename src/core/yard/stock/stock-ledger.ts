@@ -136,7 +136,7 @@ const lookAt = (contents: LotContents, day: DayNumber, openedOn: DayNumber): Lot
 });
 
 /** Posts the difference between what a lot held before and what it holds now. Mutates lot. */
-export function postLine(
+function postLine(
   lot: RunningLot,
   before: LotContents,
   line: Pick<LotLine, 'day' | 'cause' | 'isPlanned'> & { readonly missingL?: number },

@@ -50,6 +50,7 @@ export const lotsNamedBy = (movement: Movement): string[] => [
   ...new Set([
     movement.lotId,
     ...(movement.type === 'move' ? [movement.toLotId] : []),
+    ...(movement.type === 'burn' && movement.unburntToLotId ? [movement.unburntToLotId] : []),
     ...ingredientsOf(movement).flatMap(({ lotId }) => lotId ?? []),
   ]),
 ];

@@ -2,7 +2,7 @@ import { useMeasures, useBooks } from '../../app/garden-context.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { BURN_METHOD_FACTS } from '../../../core/yard/index.ts';
 import { sentencesOf } from '../../api/failures.ts';
-import { useChangeMovement } from '../../api/stock.ts';
+import { usePostStock } from '../../api/stock.ts';
 import { FormFoot } from '../../ui/forms/FormFoot.tsx';
 import { useRecordForm } from '../../ui/forms/use-record-form.ts';
 import { BURN_WARNING_WORDS } from '../../../words/char-words.ts';
@@ -13,11 +13,12 @@ import type { Reader } from '../../ui/forms/typed-quantity.ts';
 import { BurnCharFields } from './BurnCharFields.tsx';
 import { BurnFeedFields } from './BurnFeedFields.tsx';
 import { BurnSteps } from './BurnSteps.tsx';
-import { otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
+import { fieldsOfOne, otherTroubles, useStockPost } from '../../ui/stock/use-stock-post.ts';
 import {
   blankBurn,
   burnFormOf,
   burnPosting,
+  pilesBegun,
   readQuenchWater,
   withStep,
   type BurnForm,
@@ -41,33 +42,21 @@ export function BurnBand({ burn, onClose }: BurnBandProps) {
     submitWith,
   } = useRecordForm<BurnForm>(() => startOf(books, burn, { measures, reader }));
   const { send, troubles: refused, isSaving } = useStockPost(books.garden.id);
-  const change = useChangeMovement();
+  const change = usePostStock(books.garden.id);
   const ofWater = quantityTroubles({ 'log.quenchWaterL': readQuenchWater(form, reader) });
-  const troubles = { ...sentencesOf(change.error), ...refused, ...ofWater };
+  const troubles = { ...fieldsOfOne(sentencesOf(change.error)), ...refused, ...ofWater };
   const facts = BURN_METHOD_FACTS[form.method];
-  const name = form.lotName.trim() === '' ? `Char of ${form.date}` : form.lotName;
   const save = () => {
-    const { id, ...movement } = burnPosting(form, reader);
+    const movement = burnPosting(form, reader);
+    const lots = pilesBegun(form, (lotId) => books.lots.some(({ id }) => id === lotId));
     if (burn) {
       change.mutate(
-        { movementId: id, change: { ...movement, version: burn.version } },
+        { lots, movements: [], changes: [{ ...movement, version: burn.version }] },
         { onSuccess: onClose },
       );
       return;
     }
-    const lot = {
-      id: form.lotId,
-      name,
-      form: 'drum' as const,
-      keeping: 'shut' as const,
-      isTurned: false,
-      isHot: false,
-      reserveL: 0,
-      note: '',
-    };
-    const isNewLot = !books.lots.some((one) => one.id === form.lotId);
-    const lots = isNewLot ? [lot] : [];
-    send({ lots, movements: [{ id, ...movement }] }, 'The burn is saved.', onClose);
+    send({ lots, movements: [movement] }, 'The burn is saved.', onClose);
   };
   return (
     <form
@@ -100,6 +89,7 @@ const SHOWN = [
   'yield.amount',
   'yield.moistureFractionWetBasis',
   'unburntShare',
+  'unburntToLotId',
   'date',
   'log.quenchWaterL',
   'log.coldCheckedOn',

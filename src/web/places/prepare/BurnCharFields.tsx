@@ -2,12 +2,13 @@ import { Segmented, Select } from 'antd';
 import { CHAR_TEMPERATURES } from '../../../records/vocabulary.ts';
 import { isFoundCold } from '../../../core/yard/index.ts';
 import { firingWords } from '../../../words/char-words.ts';
-import { useMeasures } from '../../app/garden-context.ts';
+import { useBooks, useMeasures } from '../../app/garden-context.ts';
 import { DateField } from '../../ui/forms/DateField.tsx';
 import { Field } from '../../ui/forms/Field.tsx';
 import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { QuantityField } from '../../ui/forms/QuantityField.tsx';
-import type { BurnFieldsProps, BurnForm } from './burn-form.ts';
+import { numberFromText } from '../../ui/forms/parse-number.ts';
+import { NEW_PILE, type BurnFieldsProps, type BurnForm } from './burn-form.ts';
 
 /** Quenched char holds its own weight of water and more; by hand one tells no more than this (set here). */
 const CHAR_FEELS = {
@@ -20,6 +21,39 @@ const CHAR_FEEL_NAMES = Object.keys(CHAR_FEELS) as CharFeel[];
 
 const feltAs = (moisturePct: string): CharFeel | undefined =>
   CHAR_FEEL_NAMES.find((feel) => CHAR_FEELS[feel].moisturePct === moisturePct.trim());
+
+/** Where the pieces go that did not char. */
+function UnburntFields({ form, set, troubles }: BurnFieldsProps) {
+  const { lots } = useBooks();
+  const [kind, firstId] = form.source.split(/:(.*)/s);
+  const firstPile = kind === 'lot' && lots.find(({ id }) => id === firstId);
+  const others = lots.filter(({ id }) => id !== form.lotId && id !== firstId);
+  return (
+    <>
+      <Choice
+        name="Those pieces go"
+        value={form.unburntTo}
+        onChange={(unburntTo) => set({ unburntTo })}
+        options={[
+          { value: '', label: firstPile ? `back to ${firstPile.name}` : 'nowhere: not in the books' },
+          { value: NEW_PILE, label: 'to a new pile' },
+          ...others.map(({ id, name }) => ({ value: id, label: `to ${name}` })),
+        ]}
+        trouble={troubles['unburntToLotId']}
+        width={220}
+      />
+      {form.unburntTo === NEW_PILE && (
+        <TextField
+          name="Call that pile"
+          isNumber={false}
+          value={form.unburntPile.name}
+          onChange={(name) => set({ unburntPile: { ...form.unburntPile, name } })}
+          width={180}
+        />
+      )}
+    </>
+  );
+}
 
 /** What came out of the fire, quenched and found cold. */
 export function BurnCharFields({ form, set, troubles }: BurnFieldsProps) {
@@ -72,11 +106,10 @@ export function BurnCharFields({ form, set, troubles }: BurnFieldsProps) {
           value={form.unburntPct}
           onChange={(unburntPct) => set({ unburntPct })}
           trouble={troubles['unburntShare']}
-          hint={
-            form.source.startsWith('lot:') ? 'goes back to the pile' : 'not counted: it came from outside'
-          }
+          hint="0 when all of it charred"
           width={170}
         />
+        {numberFromText(form.unburntPct) > 0 && <UnburntFields {...{ form, set, troubles }} />}
         <AmountField
           name="Char"
           value={form.char}

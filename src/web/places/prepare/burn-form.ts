@@ -15,6 +15,10 @@ import {
 } from '../../ui/forms/typed-quantity.ts';
 import { plainFigure } from '../../../words/figures.ts';
 
+/** Chosen for a pile that is made with the burn. */
+export const NEW_PILE = 'new';
+const UNBURNT_NAME = 'For the next burn';
+
 export type BurnRecord = Extract<MovementRecord, { type: 'burn' }>;
 type BurnLog = BurnRecord['log'];
 
@@ -48,6 +52,10 @@ export interface BurnForm {
   readonly coldCheckedOn: string;
   readonly isMagnetPassed: boolean;
   readonly unburntPct: string;
+  /** The pile those pieces lie on; empty for where the first load came from, NEW_PILE for one of their own. */
+  readonly unburntTo: string;
+  /** Of the pile of their own, should there be one. */
+  readonly unburntPile: { readonly id: string; readonly name: string };
   readonly char: TypedAmount;
   readonly charMoisturePct: string;
 }
@@ -83,6 +91,8 @@ export const blankBurn = (
   coldCheckedOn: '',
   isMagnetPassed: false,
   unburntPct: '0',
+  unburntTo: '',
+  unburntPile: { id: crypto.randomUUID(), name: UNBURNT_NAME },
   char: { amount: '', unit: units.volume },
   charMoisturePct: '35',
 });
@@ -128,6 +138,7 @@ export function burnFormOf(
     coldCheckedOn: log.coldCheckedOn ?? '',
     isMagnetPassed: log.isMagnetPassed,
     unburntPct: plainFigure(burn.unburntShare * 100, 4),
+    unburntTo: burn.unburntToLotId ?? '',
     char: burn.yield ? { amount: plainFigure(burn.yield.amount, 6), unit: burn.yield.unit } : blank.char,
     charMoisturePct: burn.yield
       ? plainFigure(burn.yield.moistureFractionWetBasis * 100, 4)
@@ -139,6 +150,36 @@ const QUENCH_WATER: QuantityAsked = { quantity: 'volume', min: 0, max: 1e5, isOp
 
 export const readQuenchWater = ({ quenchWater }: BurnForm, reader: Reader) =>
   readQuantity(quenchWater, QUENCH_WATER, reader);
+
+const hasUnburnt = ({ unburntPct }: BurnForm): boolean => numberFromText(unburntPct) > 0;
+
+function unburntLotOf(form: BurnForm): string | null {
+  if (!hasUnburnt(form) || form.unburntTo === '') return null;
+  return form.unburntTo === NEW_PILE ? form.unburntPile.id : form.unburntTo;
+}
+
+/** The piles a burn begins: of its char, of what did not char. */
+export function pilesBegun(form: BurnForm, isKept: (lotId: string) => boolean): StockPosting['lots'] {
+  const common = { isTurned: false, isHot: false, reserveL: 0, note: '' };
+  const charName = form.lotName.trim() === '' ? `Char of ${form.date}` : form.lotName;
+  const { id, name } = form.unburntPile;
+  return [
+    ...(isKept(form.lotId)
+      ? []
+      : [{ ...common, id: form.lotId, name: charName, form: 'drum' as const, keeping: 'shut' as const }]),
+    ...(unburntLotOf(form) === id
+      ? [
+          {
+            ...common,
+            id,
+            name: name.trim() === '' ? UNBURNT_NAME : name,
+            form: 'pile' as const,
+            keeping: 'covered' as const,
+          },
+        ]
+      : []),
+  ];
+}
 
 /** The burn as a posting of the stock: the wood leaves it at once, the char comes in when it is measured. */
 export function burnPosting(
@@ -163,6 +204,7 @@ export function burnPosting(
             moistureFractionWetBasis: numberFromText(form.charMoisturePct) / 100,
           },
     unburntShare: numberFromText(form.unburntPct) / 100,
+    unburntToLotId: unburntLotOf(form),
     log: {
       method: form.method,
       isOneThickness: form.isOneThickness,

@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { findLibraryMaterial } from '../../../core/ground/materials/library.ts';
 import { NOTHING_TYPED, readerOf, retyped } from '../../ui/forms/typed-quantity.ts';
-import { blankBurn, burnFormOf, burnPosting, isTicked, withStep, type BurnRecord } from './burn-form.ts';
+import {
+  blankBurn,
+  burnFormOf,
+  burnPosting,
+  isTicked,
+  NEW_PILE,
+  pilesBegun,
+  withStep,
+  type BurnRecord,
+} from './burn-form.ts';
 import {
   aimsOf,
   batchPosting,
@@ -170,6 +179,26 @@ describe('a burn being kept', () => {
     ]);
     const again = burnFormOf({ ...stamp, ...posting }, 'Char', { blank, reader: METRIC });
     expect(again.moreLoads).toEqual([more]);
+  });
+
+  it('puts what did not char on a pile that is there, or begins one for it', () => {
+    const kept = (id: string) => id === 'poles' || id === 'ends';
+    const form = { ...blank, wood: { amount: '80', unit: 'kg' as const }, unburntPct: '5' };
+    expect(burnPosting(form, METRIC).unburntToLotId).toBeNull();
+    expect(pilesBegun(form, kept)).toMatchObject([{ name: 'Char of 2026-05-14', form: 'drum' }]);
+    const there = { ...form, lotId: 'poles', unburntTo: 'ends' };
+    expect(burnPosting(there, METRIC).unburntToLotId).toBe('ends');
+    expect(pilesBegun(there, kept)).toEqual([]);
+    const again = burnFormOf({ ...stamp, ...burnPosting(there, METRIC) }, 'Char', { blank, reader: METRIC });
+    expect(again.unburntTo).toBe('ends');
+    const own = { ...form, unburntTo: NEW_PILE, unburntPile: { id: 'own', name: ' ' } };
+    expect(burnPosting(own, METRIC).unburntToLotId).toBe('own');
+    expect(pilesBegun(own, kept)[1]).toMatchObject({
+      id: 'own',
+      name: 'For the next burn',
+      keeping: 'covered',
+    });
+    expect(burnPosting({ ...own, unburntPct: '0' }, METRIC).unburntToLotId).toBeNull();
   });
 
   it('takes a tick back', () => {

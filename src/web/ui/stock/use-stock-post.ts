@@ -11,8 +11,11 @@ export interface Posted {
   readonly movements: readonly MovementRecord[];
 }
 
-/** Fields as the form calls them: of the one posting it writes. */
-const bare = (field: string): string => field.replace(/^(movements|lots|materials)\.\d+\./, '');
+const bare = (field: string): string => field.replace(/^(movements|changes|lots|materials)\.\d+\./, '');
+
+/** Sentences by the fields as the form calls them: of the one posting it writes. */
+export const fieldsOfOne = (sentences: Record<string, string>): Record<string, string> =>
+  Object.fromEntries(Object.entries(sentences).map(([field, sentence]) => [bare(field), sentence]));
 
 /** Writes into the stock all or nothing, offers to take it back, and keeps what was wrong by field. */
 export function useStockPost(gardenId: string) {
@@ -28,12 +31,7 @@ export function useStockPost(gardenId: string) {
         offerUndo(done, () => takeBack.mutateAsync(posted));
         onDone(posted);
       },
-      onError: (failure) =>
-        setTroubles(
-          Object.fromEntries(
-            Object.entries(sentencesOf(failure)).map(([field, sentence]) => [bare(field), sentence]),
-          ),
-        ),
+      onError: (failure) => setTroubles(fieldsOfOne(sentencesOf(failure))),
     });
   };
   return { send, troubles, isSaving: post.isPending };
