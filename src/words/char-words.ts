@@ -6,7 +6,8 @@ import type {
   CharTemperature,
 } from '../records/vocabulary.ts';
 import type { Measures } from './measures.ts';
-import type { FeedstockShape, YieldVerdict } from '../core/yard/index.ts';
+import { type BurnResult, type FeedstockShape, judgeYield, type YieldVerdict } from '../core/yard/index.ts';
+import { formatPercent } from './figures.ts';
 
 export const METHOD_WORDS: Record<
   BurnMethod,
@@ -119,13 +120,24 @@ export const DRYNESS_WORDS: Record<BurnDryness, string> = {
   green: 'Fresh from the tree, half of its weight is water.',
 };
 
-export const VERDICT_WORDS: Record<YieldVerdict, string> = {
+const VERDICT_WORDS: Record<YieldVerdict, string> = {
   muchLess: 'much less than such fires give: it burnt on to ash, or something was not counted',
   less: 'less than such fires give: weigh again, and count the brown pieces as not charred',
   usual: 'what such fires give',
   more: 'more than such fires give: weigh again, dry, and sort out brown wood',
   muchMore: 'far more than such fires give: was it weighed wet, or is brown wood among it?',
 };
+
+/** What a fire gave, held against what such fires give, in the units of the garden. */
+export function yieldWords(
+  method: BurnMethod,
+  { dryWoodKg, dryCharKg }: Pick<BurnResult, 'dryWoodKg' | 'dryCharKg'>,
+  measures: Measures,
+): string {
+  const { share, verdict, expectedKg } = judgeYield(method, dryWoodKg, dryCharKg);
+  const [low, high] = expectedKg.map(measures.mass);
+  return `${measures.mass(dryCharKg)} of dry char out of ${measures.mass(dryWoodKg)} of dry wood (${formatPercent(share)}), ${VERDICT_WORDS[verdict]} (${low} to ${high}).`;
+}
 
 export const CHARGE_WORDS: Record<ChargeRecipeId, { readonly name: string; readonly how: string }> = {
   slurry: {

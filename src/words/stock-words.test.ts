@@ -9,7 +9,7 @@ import type { LotWhat } from '../core/yard/stock/lot-what.ts';
 import type { MovementRecord } from '../records/movement.ts';
 import { ASH_RECIPE_WORDS, ashRateWords, ashReasonWords } from './ash-words.ts';
 import { BREW_CAUTION_WORDS, BREW_STEP_WORDS, GO_WORDS, INGREDIENT_WORDS } from './brew-words.ts';
-import { BURN_WARNING_WORDS, STEP_WORDS } from './char-words.ts';
+import { BURN_WARNING_WORDS, STEP_WORDS, yieldWords } from './char-words.ts';
 import { dayOf } from './dates.ts';
 import { measuresOf } from './measures.ts';
 import { fixWords, missWords, mixCautionWords } from './mix-words.ts';
@@ -134,6 +134,21 @@ describe('a lot in words', () => {
       '13',
       '51.4',
     ]);
+  });
+});
+
+describe('what a fire gave', () => {
+  it('is held against what such fires give in one system of units', () => {
+    const result = { dryWoodKg: 54, dryCharKg: 8.2 };
+    expect(yieldWords('conePit', result, METRIC)).toBe(
+      '8.2 kg of dry char out of 54 kg of dry wood (15 %), what such fires give (8.1 kg to 13.5 kg).',
+    );
+    expect(yieldWords('conePit', result, CUSTOMARY)).toBe(
+      '18.1 lb of dry char out of 119 lb of dry wood (15 %), what such fires give (17.9 lb to 29.8 lb).',
+    );
+    expect(yieldWords('conePit', { dryWoodKg: 54, dryCharKg: 15 }, METRIC)).toContain(
+      'more than such fires give: weigh again',
+    );
   });
 });
 

@@ -11,6 +11,8 @@ import { partnerMassForMoistureKg, partnerMassKg } from '../../src/core/yard/mix
 import type { Material } from '../../src/core/ground/materials/material.ts';
 import type { SolveLinearProgram } from '../../src/core/ground/numerics/linear-program.ts';
 import { solverOver } from '../../src/web/solver/highs.ts';
+import { measuresOf } from '../../src/words/measures.ts';
+import { missWords } from '../../src/words/mix-words.ts';
 import { material } from './trials.ts';
 
 let solve: SolveLinearProgram;
@@ -332,6 +334,26 @@ describe('the solver', () => {
         },
       ),
       { numRuns: 60 },
+    );
+  });
+
+  it('offers the nearest whole buckets where none are exact, instead of refusing', () => {
+    const answer = solveMix(
+      problem({
+        ingredients: ['chips_mixed', 'grass_clippings'].map((id) =>
+          ingredient(id, { isWhole: true, mostL: 100 }),
+        ),
+        carbonToNitrogen: { aim: 30, tolerance: 0 },
+      }),
+      solve,
+    );
+    expect(answer.litres.every((litres) => litres % 10 === 0 && litres > 0)).toBe(true);
+    expect(answer.status).toBe('infeasible');
+    if (answer.status !== 'infeasible') return;
+    const [miss] = answer.misses;
+    expect(Math.abs(answer.blend.carbonToNitrogen! - 30)).toBeLessThan(2);
+    expect(missWords(miss, measuresOf({ measures: 'metric' }))).toMatch(
+      /^The nearest it gets is C:N [\d.]+, not 30\.$/,
     );
   });
 

@@ -193,6 +193,36 @@ describe('what is promised', () => {
     expect(laid.promises.freeL).toBeLessThanOrEqual(laid.now!.volumeL);
     expect(laid.promises.freeL).toBeCloseTo(laid.now!.volumeL, 6);
   });
+  it('is never more than lies there, of a heap that shrinks before what is planned for the fall', () => {
+    const heap = [
+      receive('heap', 'horse_bedding', '2026-04-01', 500),
+      receive('heap', 'grass_clippings', '2026-04-01', 500),
+    ];
+    const inFall = { ...plan('fall', '2026-10-01', 100), lotId: 'heap' };
+    for (const takes of [[], [inFall]]) {
+      const { now, promises } = brief(heap, takes, 'heap').brief;
+      expect(now!.volumeL).toBeLessThan(950);
+      expect(promises.freeL).toBeLessThanOrEqual(now!.volumeL);
+    }
+    const { now, promises } = brief(heap, [inFall], 'heap').brief;
+    // A hundred liters in the fall are more of it today.
+    expect(now!.volumeL - promises.freeL).toBeGreaterThan(110);
+  });
+  it('is never more than lies there, of char that is crushed and spread in part', () => {
+    const char = receive('chips', 'biochar_raw', '2026-05-10', 76);
+    const crushed: Movement = {
+      id: 'crushed',
+      type: 'crush',
+      state: 'laid',
+      date: '2026-05-12',
+      lotId: 'chips',
+      fineness: 'dust',
+    };
+    const spread = { ...plan('spread', '2026-05-13', 40), state: 'laid' as const };
+    const { now, promises } = brief([char, crushed], [spread]).brief;
+    expect(now!.volumeL).toBeLessThanOrEqual(36);
+    expect(promises.freeL).toBeLessThanOrEqual(now!.volumeL);
+  });
   it('counts on a delivery that is expected', () => {
     const next = receive('chips', 'chips_mixed', '2026-08-01', 1000, 'planned');
     const { promises } = brief([CHIPS, next], [plan('one', '2026-09-01', 1900)]).brief;

@@ -5,25 +5,7 @@ import { useIsPhone } from '../../app/use-phone.ts';
 import { BUCKET_OF } from '../../../words/measures.ts';
 import { formatPercent, plainFigure } from '../../../words/figures.ts';
 import { COLORS, LETTER_PX } from '../../theme/tokens.ts';
-import type { AmountUnit } from '../../../records/vocabulary.ts';
-import { numberFromText } from '../../ui/forms/parse-number.ts';
-import type { BenchPart } from './mix-form.ts';
-
-/**
- * The parts as they were measured, when all in one unit: by weight where that is one of weight. Else how often the
- * smallest goes into each by volume.
- */
-function partsAsMeasured(parts: readonly BenchPart[]): string {
-  const filled = parts.filter(({ volumeL }) => volumeL > 0);
-  const [unit, ...others] = new Set(filled.map(({ row }) => row.amount.unit));
-  if (unit !== undefined && others.length === 0) {
-    const figures = filled.map(({ row }) => plainFigure(numberFromText(row.amount.amount), 3));
-    return `${figures.join(' : ')} ${UNITS_OF_MASS.has(unit) ? 'by weight' : 'by the bucket'}`;
-  }
-  const smallest = Math.min(...filled.map(({ volumeL }) => volumeL));
-  return `${filled.map(({ volumeL }) => plainFigure(volumeL / smallest, 2)).join(' : ')} by the bucket`;
-}
-const UNITS_OF_MASS: ReadonlySet<AmountUnit> = new Set(['kg', 'gram', 'pound']);
+import { partsAsMeasured, type BenchPart } from './mix-form.ts';
 
 const ROWS = [
   ['volume', 'of the volume'],

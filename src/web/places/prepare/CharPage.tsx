@@ -4,21 +4,14 @@ import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { DayNumber } from '../../../core/ground/index.ts';
-import {
-  type BurnResult,
-  isFoundCold,
-  isRawChar,
-  judgeYield,
-  lastingCarbon,
-} from '../../../core/yard/index.ts';
+import { type BurnResult, isFoundCold, isRawChar, lastingCarbon } from '../../../core/yard/index.ts';
 import { dateNear, dayOf } from '../../../words/dates.ts';
-import { formatPercent } from '../../../words/figures.ts';
 import {
   CHARGE_WORDS,
   CHAR_DUST,
   FINENESS_WORDS,
   METHOD_WORDS,
-  VERDICT_WORDS,
+  yieldWords,
 } from '../../../words/char-words.ts';
 import { burnsQuery, questionAboutStock } from '../../worker/questions.ts';
 import { useStock, type ListedLot } from '../../ui/stock/use-stock.ts';
@@ -126,7 +119,7 @@ function Burn({ burn, result, today, onOpen }: BurnProps) {
         {dateNear(dayOf(burn.date), today)}, {METHOD_WORDS[log.method].name.toLowerCase()}
       </strong>
       {result && !isMeasured && `: ${measures.mass(result.dryWoodKg)} of dry wood, not measured yet.`}
-      {result && isMeasured && <YieldWords burn={burn} result={result} />}{' '}
+      {result && isMeasured && `: ${yieldWords(log.method, result, measures)}`}{' '}
       {cold === null || !isFoundCold(burn.date, cold) ? (
         <span className="status-stop">▲ the cold check of the day after is missing</span>
       ) : (
@@ -138,19 +131,6 @@ function Burn({ burn, result, today, onOpen }: BurnProps) {
       </Button>
       {result && isMeasured && <LastingWords burn={burn} result={result} />}
     </li>
-  );
-}
-
-function YieldWords({ burn, result }: Pick<BurnProps, 'burn'> & { result: BurnResult }) {
-  const measures = useMeasures();
-  const verdict = judgeYield(burn.log.method, result.dryWoodKg, result.dryCharKg);
-  const [low, high] = verdict.expectedKg;
-  return (
-    <>
-      : {measures.mass(result.dryCharKg)} of dry char out of {measures.mass(result.dryWoodKg)} of dry wood (
-      {formatPercent(verdict.share)}), {VERDICT_WORDS[verdict.verdict]} ({measures.mass(low)} to{' '}
-      {measures.mass(high)}).
-    </>
   );
 }
 

@@ -16,6 +16,7 @@ import {
   batchPosting,
   ingredientsOf,
   newRow,
+  partsAsMeasured,
   partsOf,
   problemOf,
   scaledBy,
@@ -60,6 +61,16 @@ describe('the bench', () => {
     expect(parts[0].massFreshKg).toBeCloseTo(14, 9);
     expect(parts[1].massFreshKg).toBe(0);
     expect(partsOf([newRow('lot:gone', 'kg', '1')], KNOWN)).toEqual([]);
+  });
+
+  it('says kilograms as a ratio by weight, buckets by the bucket, and what was mixed by volume', () => {
+    const of = (wood: ReturnType<typeof newRow>, cut: ReturnType<typeof newRow>) =>
+      partsAsMeasured(partsOf([wood, cut], KNOWN));
+    const grassOf = (unit: 'kg' | 'bucket10L', amount: string) =>
+      newRow('material:grass_clippings', unit, amount);
+    expect(of(newRow('lot:heap', 'kg', '10'), grassOf('kg', '3.474'))).toBe('10 : 3.47 by weight');
+    expect(of(chips, grassOf('bucket10L', '2'))).toBe('5 : 2 by the bucket');
+    expect(of(newRow('lot:heap', 'barrow85L', '1'), grassOf('bucket10L', '1'))).toBe('8.5 : 1 by the bucket');
   });
 
   it('gives the solver what is fixed, what is free, and the aims of the purpose', () => {
