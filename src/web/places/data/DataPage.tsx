@@ -1,8 +1,10 @@
 import { useBooks } from '../../app/garden-context.ts';
-import { useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { backupsQuery } from '../../api/data.ts';
+import { backupsQuery, importsQuery } from '../../api/data.ts';
+import { gardensQuery } from '../../api/gardens.ts';
+import { instrumentsQuery } from '../../api/instruments.ts';
 import '../../theme/figures-table.css';
 import { useVisitor } from '../../app/visitor.ts';
 import { Backups } from '../../ui/data/Backups.tsx';
@@ -25,8 +27,17 @@ export function DataPage() {
   const role = useVisitor()?.role;
   const isKeeper = role === 'keeper';
   const isOwner = isKeeper || role === 'owner';
-  const { data: kept } = useQuery({ ...backupsQuery(), enabled: isKeeper });
-  const isSound = kept?.state.kind === 'sound' || role === 'owner';
+  const backups = useQuery({ ...backupsQuery(), enabled: isKeeper });
+  const asked = useQueries({
+    queries: [
+      { ...importsQuery(books.garden.id), enabled: isOwner },
+      { ...instrumentsQuery(), enabled: isOwner },
+      { ...gardensQuery(), enabled: isKeeper },
+    ],
+  });
+  // Sections that came one by one would move what is just being pressed.
+  const isComing = [backups, ...asked].some(({ isLoading }) => isLoading);
+  const isSound = backups.data?.state.kind === 'sound' || role === 'owner';
   return (
     <div className="page data-page">
       <header className="page-head">
@@ -47,26 +58,44 @@ export function DataPage() {
       </header>
       {isReading && <ImportWizard books={books} onClose={() => setReading(false)} />}
       <TakeOut />
+      {isComing ? (
+        <p className="soft">Reading the rest …</p>
+      ) : (
+        <Sections gardenId={books.garden.id} {...{ isOwner, isKeeper }} />
+      )}
+    </div>
+  );
+}
+
+interface SectionsProps {
+  readonly gardenId: string;
+  readonly isOwner: boolean;
+  readonly isKeeper: boolean;
+}
+
+function Sections({ gardenId, isOwner, isKeeper }: SectionsProps) {
+  return (
+    <>
       {isOwner && (
         <>
-          <PastImports gardenId={books.garden.id} />
+          <PastImports gardenId={gardenId} />
           <WeatherBand />
         </>
       )}
       {isKeeper && (
         <>
           <Backups />
-          <Gardens gardenId={books.garden.id} />
-          <DemoReset gardenId={books.garden.id} />
+          <Gardens gardenId={gardenId} />
+          <DemoReset gardenId={gardenId} />
         </>
       )}
       {/* Last: they come when they have been asked for, and move nothing that is just being pressed. */}
       {isOwner && (
         <>
-          <People gardenId={books.garden.id} />
-          <RoomTaken gardenId={books.garden.id} />
+          <People gardenId={gardenId} />
+          <RoomTaken gardenId={gardenId} />
         </>
       )}
-    </div>
+    </>
   );
 }
