@@ -1,6 +1,7 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { onDemo, onOwn } from './books-of-file.ts';
+import { downloaded } from './downloaded.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
 const box = (page: Page) => page.getByRole('combobox', { name: 'Search this garden' });
@@ -51,6 +52,12 @@ onOwn(
     const rows = page.getByRole('table').getByRole('link', { name: /^Row \d+$/ });
     await expect(rows).toHaveCount(60);
     await expect(page.getByRole('rowheader', { name: 'Rest of the garden 1 bed' })).toBeVisible();
+    const heightOf = async (one: Locator) => (await one.boundingBox())!.y;
+    expect(await heightOf(rows.first())).toBeLessThan(await heightOf(page.locator('svg.garden-strip')));
+    const picture = await downloaded(page, () =>
+      page.getByRole('button', { name: /^Save .* as SVG$/ }).click(),
+    );
+    expect(picture.toString().match(/>Row \d+<\/text>/g)).toHaveLength(60);
     await page.getByRole('button', { name: 'Upper terrace' }).click();
     await expect(rows).toHaveCount(31);
     await page.reload();

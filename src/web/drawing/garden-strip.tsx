@@ -33,6 +33,9 @@ const HIGHEST_CM = 16;
 const SURFACE = PLANT_ROOM + HIGHEST_CM * CM;
 const BASE = SURFACE + SOIL_CM * CM;
 const HEIGHT = BASE + 42;
+/** From one row of beds to the next. */
+const ROW = HEIGHT + 10;
+const LEFT = 30;
 const PER_ROW = 8;
 /** Less than this cannot be made out so small, g/m2. */
 const HATCHED_FROM_G = 0.25;
@@ -123,40 +126,53 @@ const StripBedDrawing = memo(function StripBedDrawing({ bed, x }: { bed: StripBe
   );
 });
 
-/** All beds on one soil surface and to one scale, a row of eight at a time; each opens its page. */
-export function GardenStrip({ beds, onOpen, scaleCm, scaleLabel }: GardenStripProps) {
+function StripRow({ beds, onOpen, scaleCm, scaleLabel }: GardenStripProps) {
+  return (
+    <>
+      {beds.map((bed, i) => {
+        const x = LEFT + i * (BED + GAP);
+        return (
+          <g key={bed.id} className="strip-bed" onClick={() => onOpen(bed.href)}>
+            <rect x={x} y={0} width={BED} height={HEIGHT} fill="transparent" />
+            <StripBedDrawing bed={bed} x={x} />
+          </g>
+        );
+      })}
+      <path
+        d={`M24 ${SURFACE}H${LEFT + beds.length * (BED + GAP)}`}
+        stroke={COLORS.strongRule}
+        strokeWidth={1.5}
+      />
+      <g stroke={COLORS.softInk} fill={COLORS.softInk}>
+        <path
+          d={`M16 ${SURFACE}V${SURFACE - scaleCm * CM}M12 ${SURFACE}h8M12 ${SURFACE - scaleCm * CM}h8`}
+          fill="none"
+        />
+        <text x={10} y={SURFACE - scaleCm * CM - 7} fontSize={LETTER_PX} stroke="none" className="figure">
+          {scaleLabel}
+        </text>
+      </g>
+    </>
+  );
+}
+
+/** All beds on one soil surface and to one scale, a row of eight at a time; each opens its page. One picture of them all. */
+export function GardenStrip({ beds, ...rest }: GardenStripProps) {
   const rows = Array.from({ length: Math.ceil(beds.length / PER_ROW) }, (_, row) =>
     beds.slice(row * PER_ROW, (row + 1) * PER_ROW),
   );
-  return rows.map((row) => {
-    const width = 30 + PER_ROW * (BED + GAP);
-    return (
-      <svg key={row[0]!.id} viewBox={`0 0 ${width} ${HEIGHT}`} className="garden-strip" aria-hidden="true">
-        <GrainDefinitions />
-        {row.map((bed, i) => {
-          const x = 30 + i * (BED + GAP);
-          return (
-            <g key={bed.id} className="strip-bed" onClick={() => onOpen(bed.href)}>
-              <rect x={x} y={0} width={BED} height={HEIGHT} fill="transparent" />
-              <StripBedDrawing bed={bed} x={x} />
-            </g>
-          );
-        })}
-        <path
-          d={`M24 ${SURFACE}H${30 + row.length * (BED + GAP)}`}
-          stroke={COLORS.strongRule}
-          strokeWidth={1.5}
-        />
-        <g stroke={COLORS.softInk} fill={COLORS.softInk}>
-          <path
-            d={`M16 ${SURFACE}V${SURFACE - scaleCm * CM}M12 ${SURFACE}h8M12 ${SURFACE - scaleCm * CM}h8`}
-            fill="none"
-          />
-          <text x={10} y={SURFACE - scaleCm * CM - 7} fontSize={LETTER_PX} stroke="none" className="figure">
-            {scaleLabel}
-          </text>
+  return (
+    <svg
+      viewBox={`0 0 ${LEFT + PER_ROW * (BED + GAP)} ${rows.length * ROW}`}
+      className="garden-strip"
+      aria-hidden="true"
+    >
+      <GrainDefinitions />
+      {rows.map((row, i) => (
+        <g key={row[0]!.id} transform={`translate(0 ${i * ROW})`}>
+          <StripRow beds={row} {...rest} />
         </g>
-      </svg>
-    );
-  });
+      ))}
+    </svg>
+  );
 }

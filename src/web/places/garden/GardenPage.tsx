@@ -21,6 +21,9 @@ const GardenForm = lazy(async () => ({
   default: (await import('../../ui/garden/GardenForm.tsx')).GardenForm,
 }));
 
+/** More beds than these, two rows of the drawing, would push what is to be done off the window. */
+const DRAWN_FIRST = 16;
+
 /** Where each bed stands today, and what to do next. */
 export function GardenPage() {
   const books = useBooks();
@@ -32,6 +35,19 @@ export function GardenPage() {
   const today = dayOf(books.today);
   const hrefOf = (bedId: string) => `/garden/${books.garden.id}/bed/${bedId}`;
   const strip = useStrip(briefed, books, hrefOf);
+  const drawing = (
+    <Pictured title={books.garden.name}>
+      <div className="strip-scroll">
+        <GardenStrip
+          beds={strip}
+          onOpen={(href) => void navigate(href)}
+          scaleCm={measures.scaleCm}
+          scaleLabel={measures.thickness(measures.scaleCm)}
+        />
+      </div>
+    </Pictured>
+  );
+  const isLarge = books.beds.length > DRAWN_FIRST;
   return (
     <div className="page">
       <header className="page-head">
@@ -81,17 +97,9 @@ export function GardenPage() {
         )
       ) : (
         <>
-          <Pictured title={books.garden.name}>
-            <div className="strip-scroll">
-              <GardenStrip
-                beds={strip}
-                onOpen={(href) => void navigate(href)}
-                scaleCm={measures.scaleCm}
-                scaleLabel={measures.thickness(measures.scaleCm)}
-              />
-            </div>
-          </Pictured>
+          {!isLarge && drawing}
           <BedRows briefed={briefed} hrefOf={hrefOf} />
+          {isLarge && drawing}
           <p className="soft estimate">
             Worked out day by day from what you wrote down. An estimate, not a measurement: a soil test and
             your local advisory service come first. <Link to={hrefOf(books.beds[0]!.id)}>Open a bed</Link> to
