@@ -140,8 +140,10 @@ onDemo.describe('a season on the demo', () => {
     const waiting = region(page, 'Waiting on this device');
     await expect(waiting).toContainText('not a photo in JPEG or PNG');
     await expect(waiting).toContainText('names no photo that has been sent');
-    await waiting.getByRole('button', { name: 'Discard' }).first().click();
-    await waiting.getByRole('button', { name: 'Discard' }).first().click();
+    const discard = waiting.getByRole('button', { name: 'Discard' });
+    await discard.first().click();
+    await expect(discard).toHaveCount(1);
+    await discard.click();
     await expect(waiting).toHaveCount(0);
     await page.getByRole('button', { name: 'Soil test' }).click();
     await page.getByText('From a laboratory’s table').click();

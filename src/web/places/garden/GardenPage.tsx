@@ -35,9 +35,10 @@ export function GardenPage() {
   const today = dayOf(books.today);
   const hrefOf = (bedId: string) => `/garden/${books.garden.id}/bed/${bedId}`;
   const strip = useStrip(briefed, books, hrefOf);
+  const isLarge = books.beds.length > DRAWN_FIRST;
   const drawing = (
     <Pictured title={books.garden.name}>
-      <div className="strip-scroll">
+      <div className={isLarge ? 'strip-scroll strip-below' : 'strip-scroll'}>
         <GardenStrip
           beds={strip}
           onOpen={(href) => void navigate(href)}
@@ -47,7 +48,6 @@ export function GardenPage() {
       </div>
     </Pictured>
   );
-  const isLarge = books.beds.length > DRAWN_FIRST;
   return (
     <div className="page">
       <header className="page-head">

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import type { BedBrief } from '../../worker/core-worker.ts';
-import { useSame, useThrottled } from '../../ui/arrivals/use-throttled.ts';
+import { useArrivals, useSame } from '../../ui/arrivals/use-arrivals.ts';
 import { briefQuery, questionAbout } from '../../worker/questions.ts';
 
 export interface BriefedBed {
@@ -34,13 +34,11 @@ export function useBedBriefs(books: GardenBooks): readonly BriefedBed[] {
       refusal: answer && !answer.ok ? answer.sentence : undefined,
     });
   });
-  const shown = useThrottled(useSame(briefed), ARRIVALS_MS);
+  const isWhole = answers.every(({ data }) => data !== undefined);
+  const shown = useArrivals(useSame(briefed), isWhole);
   // Another garden, or another bed, is not waited for.
   return shown.length === briefed.length && shown.every(({ bed }, i) => bed === beds[i]) ? shown : briefed;
 }
-
-/** Beds arrive faster than their drawing can be painted: they are shown in groups, this far apart at least, ms. */
-const ARRIVALS_MS = 300;
 
 const last = new WeakMap<BedRecord, BriefedBed>();
 

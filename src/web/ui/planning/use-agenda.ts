@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
 import { type AgendaItem, agendaOf } from '../../../core/season/index.ts';
 import { dayOf } from '../../../words/dates.ts';
-import { useSame, useThrottled } from '../arrivals/use-throttled.ts';
+import { useArrivals, useSame } from '../arrivals/use-arrivals.ts';
 import { agendaQuery, questionAbout, questionAboutYard, yardQuery } from '../../worker/questions.ts';
 
 export interface Agenda {
@@ -13,9 +13,6 @@ export interface Agenda {
   /** Why the model cannot work something out. */
   readonly refusals: readonly string[];
 }
-
-/** Beds arrive faster than a long list can be drawn: it is drawn anew at most this often, ms. */
-const ARRIVALS_MS = 250;
 
 /** Everything the records of a garden imply, with what was ticked off and postponed; each bed arrives when it is ready. */
 export function useAgenda(books: GardenBooks): Agenda {
@@ -32,7 +29,7 @@ export function useAgenda(books: GardenBooks): Agenda {
   const all = [...answers.map(({ data }) => data), ...(hasYard ? [yardAnswer.data] : [])];
   const waiting = all.filter((answer) => answer === undefined).length;
   const arrived = useSame(all.flatMap((answer) => answer ?? []));
-  const shown = useThrottled(arrived, ARRIVALS_MS);
+  const shown = useArrivals(arrived, waiting === 0);
   const items = useMemo(
     () =>
       agendaOf(
