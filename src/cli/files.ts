@@ -9,7 +9,7 @@ export function readText(fileName: string): string {
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code === 'ERR_STRING_TOO_LONG') {
       throw new UsageError(
-        `The file ${fileName} is larger than 512 MB: the terminal does not read so many photos. Bring it in on the page “Your data”.`,
+        `The file ${fileName} is larger than 512 MB: the terminal does not read so many photos. Import it on the page “Your data”.`,
       );
     }
     throw new UsageError(`The file ${fileName} cannot be read.`);

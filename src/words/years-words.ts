@@ -119,7 +119,7 @@ export const YEAR_MEASURE_WORDS: Record<YearMeasure, MeasureWords> = {
     name: 'N surplus',
     inSentence: 'of nitrogen surplus',
     caption: () =>
-      'Nitrogen brought in the year before (spread, fed, from the air) less what harvests and lifting took away: it stays bound in the bed or is lost',
+      'Nitrogen that came in the year before (spread, fed, from the air) less what harvests and lifting took away: it stays bound in the bed or is lost',
   },
   phosphorusG: {
     name: 'Phosphorus',

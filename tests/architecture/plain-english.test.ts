@@ -14,6 +14,8 @@ const SAID_OTHERWISE: readonly (readonly [RegExp, string])[] = [
   ],
   [/\bstr(?:ike|uck) (?:it )?out\b/i, 'delete'],
   [/\btak(?:e|en) (?:it |them )?out of\b|\btake away\b/i, 'export, delete or remove'],
+  [/\bb(?:ring|rought) (?:\w+ )?in\b|\bread (?:it )?in\b(?! this)/i, 'import'],
+  [/\btak(?:e|en) (?:it )?back\b/i, 'undo'],
   [/\bwrit(?:e|ten) (?:it|them|this) down\b|\bwrite into\b/i, 'save'],
   [/\bput(?:s|ting)? (?:it )?off\b/i, 'postpone'],
   [/\bdry stuff\b/i, 'dry matter'],

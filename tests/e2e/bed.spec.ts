@@ -163,7 +163,7 @@ test('a choice another window forestalled, and an undo that did not reach the bo
   await expect(answer(page, 'Lock-up')).toContainText('Nothing locked up');
   await page.route('**/restore', (route) => route.abort());
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('It was not taken back.')).toBeVisible();
+  await expect(page.getByText('It was not undone.')).toBeVisible();
   await expect(page.getByText(/books cannot be reached/)).toBeVisible();
   await page.unroute('**/restore');
   await page.getByRole('button', { name: 'Try again' }).click();

@@ -42,7 +42,7 @@ test('a whole garden goes out as a file, and a newcomer’s empty book opens it'
     .setInputFiles({ name: 'garden.json', mimeType: 'application/json', buffer: file });
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByText('0 cannot be taken')).toBeVisible();
-  await page.getByRole('button', { name: 'Read it in' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   await page.getByRole('link', { name: 'Open Ternhollow' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
   const again = await fetch(`${empty.address}/api/gardens/ternhollow/garden.json`);
@@ -65,7 +65,7 @@ test('a deleted garden stays listed after a reload, on an empty book too, and is
   const deleted = page.getByRole('region', { name: 'Deleted gardens' });
   await expect(deleted).toContainText('Shore plot, deleted on');
   await expectAccessible(page);
-  await deleted.getByRole('button', { name: 'Bring it back' }).click();
+  await deleted.getByRole('button', { name: 'Restore' }).click();
   await expect(deleted).toHaveCount(0);
   await page.goto(`${empty.address}/garden/shore`);
   await expect(page.getByRole('heading', { name: /at Shore plot/ })).toBeVisible();

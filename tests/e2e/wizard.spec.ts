@@ -31,10 +31,10 @@ test('a table is read in by the wizard: understood, put right, tried, part left 
   page,
 }) => {
   await page.goto(demo.address + DATA);
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  const wizard = page.getByRole('region', { name: 'Bring something in' });
+  await page.getByRole('button', { name: 'Import a file or table' }).click();
+  const wizard = page.getByRole('region', { name: 'Import a file or table' });
   await wizard
-    .getByLabel('What is brought in')
+    .getByLabel('The table or text')
     .fill(
       [
         'Bed;Date;Material;Amount;Dug in (in);Notes',
@@ -59,17 +59,17 @@ test('a table is read in by the wizard: understood, put right, tried, part left 
     wizard.getByRole('row', { name: /^4 .*bed names no bed.*amount must be a number/ }),
   ).toBeVisible();
   await expect(wizard.getByRole('row', { name: /^2 .*added/ })).toBeVisible();
-  await expect(wizard.getByRole('button', { name: 'Read it in' })).toBeDisabled();
+  await expect(wizard.getByRole('button', { name: 'Import', exact: true })).toBeDisabled();
 
   await wizard.getByRole('button', { name: 'Leave out the 2 that cannot be taken' }).click();
-  await wizard.getByRole('button', { name: 'Read it in' }).click();
+  await wizard.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(wizard.getByText('Done: 1 added, 0 changed.')).toBeVisible();
   await expect(page.getByText('Entries: laid, dug, fed, tested, watered 46')).toBeVisible();
 
-  await wizard.getByRole('button', { name: 'Take it back' }).click();
+  await wizard.getByRole('button', { name: 'Undo import' }).click();
   await expect(wizard.getByText('Undone: everything is as before.')).toBeVisible();
   await expect(page.getByText('Entries: laid, dug, fed, tested, watered 45')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'What was brought in' })).toContainText('taken back');
+  await expect(page.getByRole('region', { name: 'Past imports' })).toContainText('undone');
 });
 
 test('a workbook as people keep it: words placed once, a cell mended, and all of it known the next time', async ({
@@ -90,8 +90,8 @@ test('a workbook as people keep it: words placed once, a cell mended, and all of
     buffer: write(book, { type: 'buffer', bookType: 'ods' }) as Buffer,
   };
   await page.goto(demo.address + DATA);
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  const wizard = page.getByRole('region', { name: 'Bring something in' });
+  await page.getByRole('button', { name: 'Import a file or table' }).click();
+  const wizard = page.getByRole('region', { name: 'Import a file or table' });
   await wizard.getByLabel('The file').setInputFiles(file);
   await expect(wizard.getByRole('heading', { name: '2 rows, read as follows' })).toBeVisible();
   await expect(wizard.getByText('2 lines are taken for a title, a sum or a remark')).toBeVisible();
@@ -102,13 +102,13 @@ test('a workbook as people keep it: words placed once, a cell mended, and all of
   await wizard.getByLabel('Date in line 4').fill('28.02.2026');
   await wizard.getByLabel('Date in line 4').press('Enter');
   await expect(wizard.getByText('0 cannot be taken')).toBeVisible();
-  await wizard.getByRole('button', { name: 'Read it in' }).click();
+  await wizard.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(wizard.getByText('Done: 2 added, 0 changed.')).toBeVisible();
-  await wizard.getByRole('button', { name: 'Take it back' }).click();
+  await wizard.getByRole('button', { name: 'Undo import' }).click();
   await expect(wizard.getByText('Undone: everything is as before.')).toBeVisible();
 
   await page.reload();
-  await page.getByRole('button', { name: 'Bring something in' }).click();
+  await page.getByRole('button', { name: 'Import a file or table' }).click();
   await wizard.getByLabel('The file').setInputFiles(file);
   await wizard.getByRole('button', { name: 'Try it' }).click();
   await expect(wizard.getByRole('row', { name: /^3 .*added/ })).toBeVisible();
@@ -118,13 +118,13 @@ test('a workbook as people keep it: words placed once, a cell mended, and all of
 test('a table goes out and comes in again without a change', async ({ page }) => {
   await page.goto(demo.address + DATA);
   const csv = await downloaded(page, () => page.getByRole('button', { name: 'Plantings as CSV' }).click());
-  await page.getByRole('button', { name: 'Bring something in' }).click();
+  await page.getByRole('button', { name: 'Import a file or table' }).click();
   await page
     .getByLabel('The file')
     .setInputFiles({ name: 'plantings.csv', mimeType: 'text/csv', buffer: csv });
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByText('25 the same')).toBeVisible();
-  await page.getByRole('button', { name: 'Read it in' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByText('Nothing to do: all of it was in the books already.')).toBeVisible();
 });
 test('outlines of beds come in as GeoJSON beside the areas in the book, and go out again', async ({
@@ -143,14 +143,14 @@ test('outlines of beds come in as GeoJSON beside the areas in the book, and go o
     geometry: { type: 'Polygon', coordinates: [corners] },
   });
   await page.goto(demo.address + DATA);
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  const box = page.getByLabel('What is brought in');
+  await page.getByRole('button', { name: 'Import a file or table' }).click();
+  const box = page.getByLabel('The table or text');
   await box.fill(JSON.stringify({ type: 'FeatureCollection', features: [feature('Nowhere')] }));
   await expect(page.getByText('name is that of no bed of this garden; got "Nowhere".')).toBeVisible();
   await box.fill(JSON.stringify({ type: 'FeatureCollection', features: [feature('Char Bed')] }));
   await expect(page.getByRole('row', { name: /Char Bed 7\.9 m²/ })).toBeVisible();
   await page.getByRole('button', { name: 'Try it' }).click();
-  await page.getByRole('button', { name: 'Read it in' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByText('Done: 0 added, 1 changed.')).toBeVisible();
   const out = await downloaded(page, () => page.getByRole('button', { name: 'GeoJSON' }).click());
   expect(JSON.parse(out.toString())).toMatchObject({
@@ -169,9 +169,9 @@ test('weather is read off the station, and can be taken back', async ({ page }) 
 
 test('a laboratory’s report and a station’s log are known for what they are', async ({ page }) => {
   await page.goto(demo.address + DATA);
-  await page.getByRole('button', { name: 'Bring something in' }).click();
-  const wizard = page.getByRole('region', { name: 'Bring something in' });
-  const pasted = wizard.getByLabel('What is brought in');
+  await page.getByRole('button', { name: 'Import a file or table' }).click();
+  const wizard = page.getByRole('region', { name: 'Import a file or table' });
+  const pasted = wizard.getByLabel('The table or text');
   await pasted.fill(
     ['Soil report 4711', 'Sample ID,pH,OM (%),P Mehlich-3 (lb/acre)', 'Ferry Strip,6.4,4.2,180'].join('\n'),
   );

@@ -20,11 +20,11 @@ export function undoImport(
     });
     if (isLater) {
       const detail =
-        'Something that was read in has been changed since; taking it back would lose that. Nothing was changed.';
+        'Something that was imported has been changed since; undoing the import would lose that. Nothing was changed.';
       throw new ProblemError(409, 'Changed meanwhile', detail);
     }
     if (!stores.imports.markUndone(importId)) {
-      throw new ProblemError(409, 'Taken back already', 'This has been taken back already.');
+      throw new ProblemError(409, 'Undone already', 'This import has been undone already.');
     }
     for (const { collection, id, version, before } of [...record.writes].reverse()) {
       const store = undoStore(stores, collection);

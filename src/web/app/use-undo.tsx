@@ -3,7 +3,7 @@ import { useFailureNotice } from './use-failure-notice.tsx';
 
 const SECONDS_TO_UNDO = 12;
 
-/** Says what was done and offers to take it back; says so if that fails, and offers it again. */
+/** Says what was done and offers to undo it; says so if that fails, and offers it again. */
 export function useUndo(): (done: string, undo: () => Promise<unknown>) => void {
   const { notification } = App.useApp();
   const showFailure = useFailureNotice();
@@ -11,7 +11,7 @@ export function useUndo(): (done: string, undo: () => Promise<unknown>) => void 
     const key = `undo ${Date.now()}`;
     const takeBack = () => {
       notification.destroy(key);
-      undo().catch((failure: unknown) => showFailure('It was not taken back.', failure, takeBack));
+      undo().catch((failure: unknown) => showFailure('It was not undone.', failure, takeBack));
     };
     notification.open({
       key,

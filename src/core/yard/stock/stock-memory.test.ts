@@ -31,6 +31,7 @@ const drawn = fc.record({
     'reading',
     'keep',
     'make',
+    'burn',
     'bed',
     'plan',
   ),
@@ -88,6 +89,19 @@ function posting({ kind, after, kg, from, to }: Drawn, i: number): Movement | Be
             ],
             waterL: 1,
             isLayered: false,
+          };
+    case 'burn':
+      return from === to
+        ? null
+        : {
+            ...common,
+            type: kind,
+            lotId: to,
+            feedstock: [{ lotId: from, materialId: null, ...amount }],
+            charTemperature: 'medium',
+            yield: null,
+            unburntShare: 0.3,
+            unburntToLotId: LOT_IDS[(LOT_IDS.indexOf(to) + 1) % LOT_IDS.length],
           };
     case 'bed':
     case 'plan':

@@ -80,7 +80,7 @@ export function TaskRow({ item, today, acts }: TaskRowProps) {
         ) : (
           item.mark && (
             <Button size="small" type="text" onClick={() => void acts.reopen(item)}>
-              Bring back
+              Reopen
             </Button>
           )
         )}

@@ -51,7 +51,7 @@ export function DataPage() {
           {isKeeper && <Leave />}
           {isOwner && (
             <Button disabled={!isSound || isReading} onClick={() => setReading(true)}>
-              Bring something in
+              Import a file or table
             </Button>
           )}
         </div>

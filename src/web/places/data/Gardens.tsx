@@ -10,7 +10,7 @@ import { DEMO_GARDEN_ID } from '../../ui/guide/demo-garden.ts';
 import { useFailureNotice } from '../../app/use-failure-notice.tsx';
 import { useUndo } from '../../app/use-undo.tsx';
 
-/** All gardens in these books: opened, begun, taken out. */
+/** All gardens in these books: opened, begun, copied, deleted. */
 export function Gardens({ gardenId }: { gardenId: string }) {
   const { data } = useQuery(gardensQuery());
   return (
@@ -37,7 +37,7 @@ export function Gardens({ gardenId }: { gardenId: string }) {
 interface GardenLineProps {
   readonly garden: GardenRecord;
   readonly isOpen: boolean;
-  /** Id of the garden that opens when this one is taken out. */
+  /** Id of the garden that opens when this one is deleted. */
   readonly next: string | undefined;
 }
 
@@ -75,7 +75,7 @@ function GardenLine({ garden, isOpen, next }: GardenLineProps) {
         description={
           id === DEMO_GARDEN_ID
             ? 'You can make it again at any time.'
-            : 'With all its beds and records. It stays listed here, and can be brought back.'
+            : 'With all its beds and records. It stays listed here, and can be restored.'
         }
         okText="Delete"
         cancelText="Cancel"

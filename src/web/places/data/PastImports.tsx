@@ -4,15 +4,15 @@ import { importsQuery, useUndoImport } from '../../api/data.ts';
 import { sentencesOf } from '../../api/failures.ts';
 import { instantWords } from '../../../words/dates.ts';
 
-/** What was read in, each to be taken back. */
+/** What was imported; each import can be undone. */
 export function PastImports({ gardenId }: { gardenId: string }) {
   const { data } = useQuery(importsQuery(gardenId));
   const undo = useUndoImport();
   if (!data || data.imports.length === 0) return null;
   return (
-    <section aria-label="What was brought in">
+    <section aria-label="Past imports">
       <div className="section-head">
-        <h2>What was brought in</h2>
+        <h2>Past imports</h2>
       </div>
       <ul className="plain-list data-imports">
         {data.imports.map(({ id, at, summary, undoneAt }) => (
@@ -26,10 +26,10 @@ export function PastImports({ gardenId }: { gardenId: string }) {
                 loading={undo.isPending && undo.variables === id}
                 onClick={() => undo.mutate(id)}
               >
-                Take it back
+                Undo import
               </Button>
             ) : (
-              <span className="soft">taken back {instantWords(undoneAt)}</span>
+              <span className="soft">undone {instantWords(undoneAt)}</span>
             )}
           </li>
         ))}

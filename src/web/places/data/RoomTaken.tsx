@@ -31,7 +31,7 @@ export function RoomTaken({ gardenId }: { readonly gardenId: string }) {
             <span className="figure">{bytesWords(unshown.bytes)}</span>{' '}
             <Popconfirm
               title={`Delete ${counted(unshown.count, 'photo')}?`}
-              description="They stay in the backups that hold them, and cannot be brought back otherwise."
+              description="They stay in the backups that hold them, and cannot be restored otherwise."
               okText="Delete"
               cancelText="Cancel"
               onConfirm={() =>
@@ -59,7 +59,7 @@ export function RoomTaken({ gardenId }: { readonly gardenId: string }) {
         )}
       </ul>
       <p className="soft">
-        What you delete can be brought back for 90 days. Then it goes for good, with photos shown nowhere and
+        What you delete can be restored for 90 days. Then it goes for good, with photos shown nowhere and
         copies put aside; backups keep what they hold.
       </p>
     </section>

@@ -48,7 +48,7 @@ export function WeatherBand() {
       </div>
       <p>
         {weather.length === 0
-          ? 'The beds live under the twelve monthly normals of the garden. Days that were measured take their place: read them off a station, or bring in a table of them.'
+          ? 'The beds live under the twelve monthly normals of the garden. Days that were measured take their place: read them off a station, or import a table of them.'
           : `${weather.length} days were measured, the last on ${fullDate(dayOf(weather.at(-1)!.date))}. On all others the normals of the garden stand.`}
       </p>
       {connected?.weather ? (

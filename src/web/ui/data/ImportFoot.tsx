@@ -15,7 +15,7 @@ interface ImportFootProps {
   readonly onRead: () => void;
 }
 
-/** Try it, read it in, take it back. */
+/** Try it, import it, undo it. */
 export function ImportFoot({ report, hindrance, isBusy, failure, gardenId, onTry, onRead }: ImportFootProps) {
   const undo = useUndoImport();
   const isClean = report !== null && report.counts.rejected === 0;
@@ -32,7 +32,7 @@ export function ImportFoot({ report, hindrance, isBusy, failure, gardenId, onTry
         </span>
         {report.importId !== null && !undo.isSuccess && (
           <Button loading={undo.isPending} onClick={() => undo.mutate(report.importId!)}>
-            Take it back
+            Undo import
           </Button>
         )}
         {report.gardenId !== gardenId && !undo.isSuccess && (
@@ -62,15 +62,15 @@ export function ImportFoot({ report, hindrance, isBusy, failure, gardenId, onTry
         loading={isBusy && isClean}
         onClick={onRead}
       >
-        Read it in
+        Import
       </Button>
       <span className={hindrance === null ? 'soft' : 'field-trouble'}>
         {hindrance ??
           (report === null
             ? 'Trying it writes nothing.'
             : isClean
-              ? 'All of it can be taken. It can be taken back afterwards too.'
-              : 'Nothing is read in while a row cannot be taken.')}
+              ? 'All of it can be imported. You can undo that afterwards.'
+              : 'Nothing is imported while a row has something wrong.')}
       </span>
       {Object.values(sentencesOf(failure)).map((sentence) => (
         <span key={sentence} className="field-trouble" role="alert">

@@ -42,9 +42,9 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
   };
   const source = fileName ?? 'what was pasted';
   return (
-    <section className="band import-band" aria-label="Bring something in">
+    <section className="band import-band" aria-label="Import a file or table">
       <div className="section-head">
-        <h2>Bring something in</h2>
+        <h2>Import a file or table</h2>
         <Button size="small" type="text" onClick={onClose}>
           Close
         </Button>
@@ -66,7 +66,7 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
         />
         <span className="soft">or paste it here:</span>
         <Input.TextArea
-          aria-label="What is brought in"
+          aria-label="The table or text"
           value={text.length > SHOWN_CHARACTERS ? `${text.slice(0, SHOWN_CHARACTERS)} …` : text}
           readOnly={text.length > SHOWN_CHARACTERS}
           autoSize={{ minRows: 3, maxRows: 7 }}
@@ -101,7 +101,7 @@ export function ImportWizard({ books, onClose }: ImportWizardProps) {
       )}
       {(kind === 'table' || kind === 'outlines') && !books && (
         <p className="field-trouble" role="alert">
-          This is no garden file. Make a garden first; tables are brought in on its page “Your data”.
+          This is no garden file. Make a garden first; tables are imported on its page “Your data”.
         </p>
       )}
     </section>

@@ -44,7 +44,7 @@ export function OutlineImport({ text, source }: { text: string; source: string }
       ? 'The file has no outlines.'
       : isWhole
         ? null
-        : 'Nothing is read in while an outline cannot be taken.');
+        : 'Nothing is imported while an outline has something wrong.');
   return (
     <div className="import-step">
       <h3>Outlines of beds</h3>

@@ -11,7 +11,7 @@ export interface DeletedGarden {
   readonly deletedAt: string;
 }
 
-/** Gardens that were deleted: nothing of them is gone, and each can be brought back. */
+/** Gardens that were deleted: nothing of them is gone, and each can be restored. */
 export function DeletedGardens({ deleted }: { deleted: readonly DeletedGarden[] }) {
   if (deleted.length === 0) return null;
   return (
@@ -40,11 +40,11 @@ function DeletedLine({ garden: { id, name, deletedAt } }: { garden: DeletedGarde
           loading={restore.isPending}
           onClick={() =>
             restore.mutate(id, {
-              onError: (failure) => showFailure(`${name} was not brought back.`, failure),
+              onError: (failure) => showFailure(`${name} was not restored.`, failure),
             })
           }
         >
-          Bring it back
+          Restore
         </Button>
       )}
     </li>

@@ -17,7 +17,7 @@ const bare = (field: string): string => field.replace(/^(movements|changes|lots|
 export const fieldsOfOne = (sentences: Record<string, string>): Record<string, string> =>
   Object.fromEntries(Object.entries(sentences).map(([field, sentence]) => [bare(field), sentence]));
 
-/** Writes into the stock all or nothing, offers to take it back, and keeps what was wrong by field. */
+/** Writes into the stock all or nothing, offers to undo it, and keeps what was wrong by field. */
 export function useStockPost(gardenId: string) {
   const post = usePostStock(gardenId);
   const takeBack = useTakeBack(gardenId);
