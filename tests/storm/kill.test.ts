@@ -98,7 +98,10 @@ it(
     await first.stop();
 
     const acknowledged = new Map<string, 'entries' | 'journal'>();
-    for (let round = 0; round < ROUNDS; round++) await storm(await startServer(file), round, acknowledged);
+    let rounds = 0;
+    // On a busy machine a server may be killed before it has said yes to anything.
+    while (rounds < ROUNDS || (acknowledged.size <= ROUNDS && rounds < 10 * ROUNDS))
+      await storm(await startServer(file), rounds++, acknowledged);
     expect(acknowledged.size).toBeGreaterThan(ROUNDS);
 
     const last = await startServer(file);
@@ -112,7 +115,7 @@ it(
     expect(lost).toEqual([]);
     // A write may have been kept and its answer lost on the way; one for every writer and round at most.
     const unasked = books.entries.length + books.journal.length - acknowledged.size;
-    expect(unasked).toBeLessThanOrEqual(ROUNDS * WRITERS);
+    expect(unasked).toBeLessThanOrEqual(rounds * WRITERS);
 
     const db = new Database(file);
     expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
@@ -131,7 +134,7 @@ it(
       expect(run.largestRelativeError).toBeLessThan(1e-9);
     }
     console.log(
-      `${acknowledged.size} acknowledged writes over ${ROUNDS} kills, ${lost.length} lost, ${unasked} kept without an answer`,
+      `${acknowledged.size} acknowledged writes over ${rounds} kills, ${lost.length} lost, ${unasked} kept without an answer`,
     );
   },
 );
