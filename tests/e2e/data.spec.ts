@@ -41,7 +41,7 @@ test('a whole garden goes out as a file, and a newcomer’s empty book opens it'
     .getByLabel('The file')
     .setInputFiles({ name: 'garden.json', mimeType: 'application/json', buffer: file });
   await page.getByRole('button', { name: 'Try it' }).click();
-  await expect(page.getByText('0 cannot be taken')).toBeVisible();
+  await expect(page.getByText('0 cannot be imported')).toBeVisible();
   await page.getByRole('button', { name: 'Import', exact: true }).click();
   await page.getByRole('link', { name: 'Open Ternhollow' }).click();
   await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();

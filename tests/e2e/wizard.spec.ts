@@ -61,7 +61,7 @@ test('a table is read in by the wizard: understood, put right, tried, part left 
   await expect(wizard.getByRole('row', { name: /^2 .*added/ })).toBeVisible();
   await expect(wizard.getByRole('button', { name: 'Import', exact: true })).toBeDisabled();
 
-  await wizard.getByRole('button', { name: 'Leave out the 2 that cannot be taken' }).click();
+  await wizard.getByRole('button', { name: 'Leave out the 2 that cannot be imported' }).click();
   await wizard.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(wizard.getByText('Done: 1 added, 0 changed.')).toBeVisible();
   await expect(page.getByText('Entries: laid, dug, fed, tested, watered 46')).toBeVisible();
@@ -101,7 +101,7 @@ test('a workbook as people keep it: words placed once, a cell mended, and all of
   await expectAccessible(page);
   await wizard.getByLabel('Date in line 4').fill('28.02.2026');
   await wizard.getByLabel('Date in line 4').press('Enter');
-  await expect(wizard.getByText('0 cannot be taken')).toBeVisible();
+  await expect(wizard.getByText('0 cannot be imported')).toBeVisible();
   await wizard.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(wizard.getByText('Done: 2 added, 0 changed.')).toBeVisible();
   await wizard.getByRole('button', { name: 'Undo import' }).click();
@@ -163,7 +163,7 @@ test('weather is read off the station, and can be taken back', async ({ page }) 
   await page.goto(demo.address + DATA);
   await page.getByRole('button', { name: 'Read the station until yesterday' }).click();
   await expect(page.getByText('120 days were measured, the last on 13 May 2026.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('The beds live under the twelve monthly normals')).toBeVisible();
 });
 
@@ -194,6 +194,6 @@ test('a laboratory’s report and a station’s log are known for what they are'
   await pasted.fill(['sample,pH,OM (%)', 'Ferry Strip,6.5,4.4'].join('\n'));
   await wizard.getByRole('button', { name: 'Save 1 test' }).click();
   await expect(page.getByText('1 soil test saved.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('1 soil test saved.')).toBeHidden();
 });

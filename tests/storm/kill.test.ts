@@ -78,14 +78,14 @@ async function storm(server: RunningServer, round: number, acknowledged: Map<str
     }
   };
   const before = acknowledged.size;
-  let isOver = false;
-  const end = () => (isOver = true);
+  const state = { isOver: false };
+  const end = () => (state.isOver = true);
   const writers = Array.from({ length: WRITERS }, (_, writer) => write(writer));
   void Promise.all(writers).then(end, end);
   await pause(pick(5, LONGEST_MS));
   // A busy machine may not have written anything yet; now and then it is killed all the same.
   const isAtOnce = round % KILLED_AT_ONCE === 0;
-  while (!isAtOnce && !isOver && acknowledged.size === before) await pause(5);
+  while (!isAtOnce && !state.isOver && acknowledged.size === before) await pause(5);
   await server.kill();
   await Promise.all(writers);
 }

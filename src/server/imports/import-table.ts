@@ -12,7 +12,7 @@ export interface TableAsked {
   readonly isDryRun: boolean;
 }
 
-/** Reads the rows of a table into a garden: all of them, or none while one cannot be taken or it is only tried. */
+/** Reads the rows of a table into a garden: all of them, or none while one cannot be imported or it is only tried. */
 export function importTable(
   context: ImportSetting,
   gardenId: string,

@@ -44,7 +44,7 @@ export function OutlineImport({ text, source }: { text: string; source: string }
       ? 'The file has no outlines.'
       : isWhole
         ? null
-        : 'Nothing is imported while an outline has something wrong.');
+        : 'Nothing is imported while an outline cannot be.');
   return (
     <div className="import-step">
       <h3>Outlines of beds</h3>
@@ -56,7 +56,7 @@ export function OutlineImport({ text, source }: { text: string; source: string }
                 <th scope="col">Bed</th>
                 <th scope="col">Inside the outline</th>
                 <th scope="col">In your records</th>
-                <th scope="col">Reason it cannot be taken</th>
+                <th scope="col">Reason it cannot be imported</th>
               </tr>
             </thead>
             <tbody>

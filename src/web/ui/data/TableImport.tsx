@@ -65,7 +65,7 @@ export function TableImport({ content, source }: TableImportProps) {
     return { sheet, separator: cut.separator, sheetName: 'name' in cut ? cut.name : null };
   };
   const [{ sheet, separator, sheetName }, setLook] = useState(() => firstLook({}));
-  /** Lines of the file that are left out because they cannot be taken. */
+  /** Lines of the file that are left out because they cannot be imported. */
   const [leftOut, setLeftOut] = useState<ReadonlySet<number | null>>(NONE);
   const [tried, setTried] = useState<{ report: ImportReport; rows: JudgedRow[] } | null>(null);
   const read = useReadRows(gardenId);
@@ -164,7 +164,7 @@ export function TableImport({ content, source }: TableImportProps) {
       )}
       {isJudged && refusedLines.size > 0 && refusedLines.size < rows.length && (
         <Button size="small" onClick={() => leaveOut(new Set([...leftOut, ...refusedLines]))}>
-          Leave out the {refusedLines.size === 1 ? 'one' : refusedLines.size} that cannot be taken
+          Leave out the {refusedLines.size === 1 ? 'one' : refusedLines.size} that cannot be imported
         </Button>
       )}
       {leftOut.size > 0 && (

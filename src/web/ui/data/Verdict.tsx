@@ -8,7 +8,7 @@ const OUTCOME_WORDS: Readonly<Record<ImportOutcome, string>> = {
   added: 'added',
   changed: 'changed',
   same: 'the same',
-  rejected: 'cannot be taken',
+  rejected: 'cannot be imported',
 };
 const OUTCOME_MARKS: Readonly<Record<ImportOutcome, string>> = {
   added: '+',
@@ -31,7 +31,7 @@ interface VerdictProps {
   readonly mending?: Mending;
 }
 
-/** What would happen, row by row, what cannot be taken first: mended in its place, or left out. */
+/** What would happen, row by row, what cannot be imported first: mended in its place, or left out. */
 export function Verdict({ counts, rows, mending }: VerdictProps) {
   const sorted = worstFirst(rows);
   return (
