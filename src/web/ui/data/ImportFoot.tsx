@@ -70,7 +70,7 @@ export function ImportFoot({ report, hindrance, isBusy, failure, gardenId, onTry
             ? 'Trying it writes nothing.'
             : isClean
               ? 'All of it can be imported. You can undo that afterwards.'
-              : 'Nothing is imported while a row cannot be.')}
+              : 'First correct or leave out what cannot be imported.')}
       </span>
       {Object.values(sentencesOf(failure)).map((sentence) => (
         <span key={sentence} className="field-trouble" role="alert">

@@ -44,7 +44,7 @@ export function OutlineImport({ text, source }: { text: string; source: string }
       ? 'The file has no outlines.'
       : isWhole
         ? null
-        : 'Nothing is imported while an outline cannot be.');
+        : 'Correct the outlines below in the file, then choose it again.');
   return (
     <div className="import-step">
       <h3>Outlines of beds</h3>
