@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
-import { join } from 'node:path';
+import { mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import { dirname, join, relative } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { bin, fail, ROOT, run } from './setup.mjs';
 
@@ -19,10 +20,23 @@ export function buildWeb() {
 const REQUIRE_FOR_PACKAGES =
   "import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url);";
 
+/** Each file takes the place of its forerunner in one step: another command may be starting from it just now. */
+function putInPlace(made, bundles) {
+  for (const entry of readdirSync(made, { recursive: true, withFileTypes: true })) {
+    if (!entry.isFile()) continue;
+    const file = join(entry.parentPath, entry.name);
+    const place = join(bundles, relative(made, file));
+    mkdirSync(dirname(place), { recursive: true });
+    renameSync(file, place);
+  }
+  rmSync(made, { recursive: true });
+}
+
 /** A program of this project in one file, which starts in a part of the time, and those of its threads. */
 function bundled(name, ...threads) {
   const source = join(ROOT, 'src', name);
   const bundles = join(ROOT, '.cache', name);
+  const made = `${bundles}.${process.pid}`;
   const isBuilt = run(bin('esbuild'), [
     ...['main.ts', ...threads].map((file) => join(source, file)),
     '--bundle',
@@ -32,11 +46,12 @@ function bundled(name, ...threads) {
     '--external:better-sqlite3',
     `--banner:js=${REQUIRE_FOR_PACKAGES}`,
     `--outbase=${source}`,
-    `--outdir=${bundles}`,
+    `--outdir=${made}`,
     '--out-extension:.js=.mjs',
     '--log-level=warning',
   ]);
   if (!isBuilt) fail(`src/${name} could not be built; see above.`);
+  putInPlace(made, bundles);
   return join(bundles, 'main.mjs');
 }
 

@@ -1,7 +1,9 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setImmediate as turn } from 'node:timers/promises';
 import { afterAll, describe, expect, it } from 'vitest';
 import { readScenarioFile } from '../src/contract/scenario-file.ts';
 import { reportScenario } from '../src/contract/scenario-report.ts';
@@ -28,6 +30,23 @@ function spoilt(spoil: (scenario: ScenarioJson) => void): string {
   writeFileSync(file, JSON.stringify(scenario));
   return file;
 }
+
+describe('the program of the terminal', () => {
+  it('is whole at every moment while another command builds it', async () => {
+    const program = join(PROJECT, '.cache', 'cli', 'main.mjs');
+    const whole = readFileSync(program).length;
+    const twice = `import('./scripts/serve.mjs').then((serve) => { serve.buildTerminal(); serve.buildTerminal(); })`;
+    const building = spawn(process.execPath, ['-e', twice], { cwd: PROJECT });
+    const ended = once(building, 'exit');
+    const lengths = new Set<number>();
+    while (building.exitCode === null) {
+      lengths.add(readFileSync(program).length);
+      await turn();
+    }
+    expect(await ended).toEqual([0, null]);
+    expect([...lengths]).toEqual([whole]);
+  });
+});
 
 describe('npm run -s vine -- completion', () => {
   const script = join(folder, 'completion.sh');
