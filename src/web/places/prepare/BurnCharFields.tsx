@@ -27,7 +27,8 @@ function UnburntFields({ form, set, troubles }: BurnFieldsProps) {
   const { lots } = useBooks();
   const [kind, firstId] = form.source.split(/:(.*)/s);
   const firstPile = kind === 'lot' && lots.find(({ id }) => id === firstId);
-  const others = lots.filter(({ id }) => id !== form.lotId && id !== firstId);
+  // What was chosen before the other fields changed stays to be seen.
+  const others = lots.filter(({ id }) => id === form.unburntTo || (id !== form.lotId && id !== firstId));
   return (
     <>
       <Choice
