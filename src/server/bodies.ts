@@ -66,7 +66,7 @@ function largestAt(path: string): number {
   return PHOTO_PATH.test(path) ? LARGEST_PHOTO_BYTES : LARGEST_BODY_BYTES;
 }
 
-/** Puts off whoever sends something large while much is being read already. */
+/** Refuses something large, for now, while much is being read already. */
 export function roomForBodies(): MiddlewareHandler {
   let inFlightBytes = 0;
   return async (c, next) => {

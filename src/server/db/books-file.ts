@@ -189,7 +189,7 @@ export function openBooks({ file, backupTo, mark }: BooksPlaces, now: () => stri
         }
         return result;
       } catch (error) {
-        // Whatever keeps a copy from being made or worked on is told better by the books themselves.
+        // When no copy can be made or worked on, doing the same in the books themselves says why.
         if (error instanceof ProblemError) throw error;
         return null;
       } finally {

@@ -46,7 +46,7 @@ export interface WhatIf {
   readonly notBefore: string | null;
   /** How deep what is dug in is dug in. */
   readonly dugDepthCm: number | null;
-  /** How thick the stuff lies at most. */
+  /** The thickest layer, cm. */
   readonly mostCm: number | null;
   /** What goes into a heap with it. */
   readonly partner: { readonly materialId: string; readonly amountL: number } | null;

@@ -83,7 +83,7 @@ export function promisesOf({
 }
 
 /**
- * How much of a taking, L, would not be there, or would break into what is promised to others or kept back. After the next
+ * How much of a taking, L, would not be there, or would break into what is reserved for others or kept back. After the next
  * planned delivery nobody is warned: it may bring enough. `ownL` is what the same plan asks for already.
  */
 export function overPromisedL(

@@ -8,7 +8,7 @@ import { Field } from '../../ui/forms/Field.tsx';
 import { AmountField, Choice, TextField } from '../../ui/forms/inputs.tsx';
 import { QuantityField } from '../../ui/forms/QuantityField.tsx';
 import { numberFromText } from '../../ui/forms/parse-number.ts';
-import { NEW_PILE, type BurnFieldsProps, type BurnForm } from './burn-form.ts';
+import { feedOf, NEW_PILE, type BurnFieldsProps, type BurnForm } from './burn-form.ts';
 
 /** Quenched char holds its own weight of water and more; by hand one tells no more than this (set here). */
 const CHAR_FEELS = {
@@ -25,8 +25,8 @@ const feltAs = (moisturePct: string): CharFeel | undefined =>
 /** Where the pieces go that did not char. */
 function UnburntFields({ form, set, troubles }: BurnFieldsProps) {
   const { lots } = useBooks();
-  const [kind, firstId] = form.source.split(/:(.*)/s);
-  const firstPile = kind === 'lot' && lots.find(({ id }) => id === firstId);
+  const firstId = feedOf(form).lotId;
+  const firstPile = lots.find(({ id }) => id === firstId);
   // What was chosen before the other fields changed stays to be seen.
   const others = lots.filter(({ id }) => id === form.unburntTo || (id !== form.lotId && id !== firstId));
   return (

@@ -102,7 +102,8 @@ const loadOf = ({ lotId, materialId, amount, unit }: BurnRecord['feedstock'][num
   wood: { amount: plainFigure(amount, 6), unit },
 });
 
-function feedOf({ source, wood }: Load): BurnRecord['feedstock'][number] {
+/** A load as the books have it. */
+export function feedOf({ source, wood }: Load): BurnRecord['feedstock'][number] {
   const [kind, id = ''] = source.split(/:(.*)/s);
   const amount = { amount: numberFromText(wood.amount), unit: wood.unit };
   return kind === 'lot'
