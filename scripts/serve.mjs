@@ -56,7 +56,7 @@ function bundled(name, ...threads) {
 }
 
 export const buildServer = () =>
-  bundled('server', join('calendar', 'calendar-thread.ts'), join('imports', 'import-thread.ts'));
+  bundled('server', join('ahead', 'garden-thread.ts'), join('imports', 'import-thread.ts'));
 export const buildTerminal = () => bundled('cli');
 
 async function answers(address) {

@@ -4,7 +4,9 @@ import type { Hono } from 'hono';
 import type { InstrumentAddresses } from './instruments.ts';
 import type { PhotoFiles } from './photos/photo-files.ts';
 import type { HeavyThread } from './heavy-thread.ts';
-import type { GardenCalendars } from './calendar/garden-calendars.ts';
+import type { GardenThread } from './ahead/garden-thread.ts';
+import type { WorkedAhead } from './ahead/work-ahead.ts';
+import type { BooksSender } from './sent-books.ts';
 import type { ImportThread } from './imports/import-asked.ts';
 import type { Stores } from './stores.ts';
 
@@ -36,8 +38,11 @@ export interface AppContext {
   readonly newId: () => string;
   /** Pictures beside the database. */
   readonly photoFiles: PhotoFiles;
-  /** Works out calendars away from everybody else. */
-  readonly calendars: HeavyThread<GardenCalendars>;
+  readonly sendBooks: BooksSender;
+  /** Works out whole gardens away from everybody else. */
+  readonly gardens: HeavyThread<GardenThread>;
+  /** What is known of gardens before anybody asks. */
+  readonly ahead: WorkedAhead;
   /** Reads large files in away from everybody else. */
   readonly imports: ImportThread;
   /** A scale, a probe, a soil laboratory and a weather station, where there are some. */

@@ -33,7 +33,6 @@ import { actRoutes } from './routes/acts.ts';
 import { cropRoutes } from './routes/crops.ts';
 import { recipeRoutes } from './routes/recipes.ts';
 import { stockRoutes } from './routes/stock.ts';
-import { booksSender } from './sent-books.ts';
 import { stockWarmer } from './warm-stock.ts';
 
 const nothingAt = (path: string): ProblemError =>
@@ -72,14 +71,13 @@ export function createApp(context: AppContext) {
   const stock = stockWarmer(context.stores);
   app.use('/api/*', stock.beforeWrites);
   app.use('/api/*', changeInAnswer(context.stores, context.today));
-  const sendBooks = booksSender(context.stores, context.today);
-  app.route('/', calendarFiles(context, sendBooks));
+  app.route('/', calendarFiles(context));
   app.route('/', gardenFileRoutes(context));
   const api = app
     .get('/api/health', (c) => c.json({ status: context.books.state().kind }, 200))
     .route(
       '/api/gardens',
-      gardenRoutes(context, sendBooks, (gardenId) => stock.warm(gardenId)),
+      gardenRoutes(context, (gardenId) => stock.warm(gardenId)),
     )
     .route('/api', bedRoutes(context))
     .route('/api', entryRoutes(context, stock))

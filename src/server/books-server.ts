@@ -13,15 +13,17 @@ import { passphraseFileOf, type ServerOptions } from './options.ts';
 import { servePages } from './pages.ts';
 import { photoFilesIn } from './photos/photo-files.ts';
 import { heavyThread } from './heavy-thread.ts';
-import type { GardenCalendars } from './calendar/garden-calendars.ts';
+import type { GardenThread } from './ahead/garden-thread.ts';
+import { workAhead } from './ahead/work-ahead.ts';
 import type { ImportThread } from './imports/import-asked.ts';
 import { PROJECT } from './project.ts';
+import { booksSender } from './sent-books.ts';
 import { dateHere } from './today.ts';
 
 const PAGES = join(PROJECT, 'dist');
-const CALENDAR_PROGRAM = join(PROJECT, '.cache', 'server', 'calendar', 'calendar-thread.mjs');
+const GARDEN_PROGRAM = join(PROJECT, '.cache', 'server', 'ahead', 'garden-thread.mjs');
 /** Sixty beds with twenty years of records take half a minute on a slow machine, and 200 MB. */
-const CALENDAR_LIMITS = { memoryMb: 512, answerMs: 120_000, idleMs: 300_000, questions: 32 } as const;
+const GARDEN_LIMITS = { memoryMb: 512, answerMs: 120_000, idleMs: 300_000, questions: 32 } as const;
 
 const IMPORT_PROGRAM = join(PROJECT, '.cache', 'server', 'imports', 'import-thread.mjs');
 /** Sixty-four megabytes of records are a million of them: minutes, and a gigabyte. */
@@ -64,7 +66,9 @@ export function openBooksServer(options: ServerOptions): BooksServer {
   const endWatch = watchFile(books);
   const photoFiles = photoFilesIn(photoFolder);
   const endTidying = tidyWhenIdle(books, photoFiles, now);
-  const calendars = heavyThread<GardenCalendars>(CALENDAR_PROGRAM, CALENDAR_LIMITS);
+  const gardens = heavyThread<GardenThread>(GARDEN_PROGRAM, GARDEN_LIMITS);
+  const sendBooks = booksSender(books.stores, today);
+  const ahead = workAhead({ stores: books.stores, books, today, sendBooks, thread: gardens });
   const imports: ImportThread = heavyThread(IMPORT_PROGRAM, IMPORT_LIMITS);
   const hasPages = existsSync(join(PAGES, 'index.html'));
   const app = createApp({
@@ -76,7 +80,9 @@ export function openBooksServer(options: ServerOptions): BooksServer {
     today,
     newId: randomUUID,
     photoFiles,
-    calendars,
+    sendBooks,
+    gardens,
+    ahead,
     imports,
     instruments: options.instruments,
     ...(hasPages ? { servePages: (base) => servePages(base, PAGES) } : {}),
@@ -85,7 +91,8 @@ export function openBooksServer(options: ServerOptions): BooksServer {
     endBackups();
     endWatch();
     endTidying();
-    calendars.end();
+    ahead.end();
+    gardens.end();
     imports.end();
     books.close();
   };

@@ -45,14 +45,19 @@ async function bodyOf(stores: Stores, garden: GardenRecord, today: string): Prom
   return Buffer.from(`${head},"entries":[${entries.join(',')}]}`);
 }
 
+/** Another one for each state of the books of a garden, and each day. */
+export function tagOf(stores: Stores, gardenId: string, today: string): string {
+  const { epoch, number } = markOf(stores, gardenId);
+  return `"${epoch} ${number} ${gardenId} ${today}"`;
+}
+
 export type BooksSender = (garden: GardenRecord) => Promise<SentBooks>;
 
 /** The books of a garden; what was sent last is kept, because every page that opens asks for it. */
 export function booksSender(stores: Stores, today: () => string): BooksSender {
   let last: SentBooks | undefined;
   return async (garden) => {
-    const { epoch, number } = markOf(stores, garden.id);
-    const tag = `"${epoch} ${number} ${garden.id} ${today()}"`;
+    const tag = tagOf(stores, garden.id, today());
     if (last?.tag === tag) return last;
     const sent = { tag, body: await bodyOf(stores, garden, today()) };
     last = sent;

@@ -13,8 +13,10 @@ import { createBrowserRouter, RouterProvider } from 'react-router';
 import { listenToBooks } from './api/books-in-hand.ts';
 import { booksKey } from './api/books-key.ts';
 import { tellTogether } from './api/tell-together.ts';
+import { workedOutAhead } from './api/worked-out.ts';
 import { routes } from './routes.tsx';
 import { antdTheme } from './theme/antd-theme.ts';
+import { lookAheadIn } from './worker/kept-answers.ts';
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } });
 listenToBooks({
@@ -22,6 +24,7 @@ listenToBooks({
   outdated: (gardenId) => void queries.invalidateQueries({ queryKey: booksKey(gardenId) }),
 });
 tellTogether();
+lookAheadIn(workedOutAhead);
 const router = createBrowserRouter(routes);
 
 if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');

@@ -15,6 +15,8 @@ const TODAY = '2026-05-14';
 const ROUNDS = 3;
 const CROPS = ['cabbage', 'leek', 'potato', 'tomato', 'pumpkin', 'beetroot'];
 const AT_ONCE = 100;
+/** How often it is looked whether the server has worked the garden out while nobody wrote. */
+const LOOK_MS = 250;
 /** What was worked out is written down on the device a little later. */
 const KEPT_AFTER_MS = 2500;
 
@@ -112,6 +114,33 @@ async function writeBooks(): Promise<void> {
   }
 }
 
+/** Writes something, after which the server knows nothing of the garden for a while. */
+const writeSomething = (i: number) =>
+  post(`/api/gardens/${GARDEN.id}/journal`, {
+    records: [
+      {
+        id: `seen-${i}`,
+        kind: 'observation',
+        date: TODAY,
+        bedId: 'bed-0',
+        plantingId: null,
+        photoId: null,
+        observed: { type: 'growth', vigor: 'steady' },
+        note: '',
+      },
+    ],
+  });
+
+/** How long it takes until the server has worked the garden out by itself, ms. */
+async function untilWorkedOut(): Promise<number> {
+  const start = performance.now();
+  for (;;) {
+    const answer = await fetch(`${server.address}/api/gardens/${GARDEN.id}/worked-out`);
+    if ((await answer.json()) !== null) return performance.now() - start;
+    await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+  }
+}
+
 /** From asking for a page to its first answer and to its last, ms. */
 async function answered(page: Page, path: string, first: RegExp, last: RegExp) {
   const start = performance.now();
@@ -152,10 +181,23 @@ try {
     await visit(await context.newPage());
     await context.close();
   };
-  const visits = { newGarden: [], newCalendar: [], garden: [], calendar: [] } as Record<
-    'newGarden' | 'newCalendar' | 'garden' | 'calendar',
-    { first: number; last: number }[]
-  >;
+  type Visits = { first: number; last: number }[];
+  const visits = {
+    garden: [] as Visits,
+    calendar: [] as Visits,
+    newGarden: [] as Visits,
+    newCalendar: [] as Visits,
+    unknownGarden: [] as Visits,
+    unknownCalendar: [] as Visits,
+  };
+  for (let i = 0; i < ROUNDS; i++) {
+    await writeSomething(2 * i);
+    await onNewDevice(async (page) => void visits.unknownGarden.push(await gardenOn(page)));
+    await writeSomething(2 * i + 1);
+    await onNewDevice(async (page) => void visits.unknownCalendar.push(await calendarOn(page)));
+  }
+  await writeSomething(2 * ROUNDS);
+  report('server: 60 beds worked out after a write', timesOf([await untilWorkedOut()]));
   for (let i = 0; i < ROUNDS; i++) {
     await onNewDevice(async (page) => {
       visits.newGarden.push(await gardenOn(page));
@@ -174,9 +216,14 @@ try {
   report(`browser: garden ${OF}: first bed answered`, of(visits.garden, 'first'), 500);
   report(`browser: garden ${OF}: all answered`, of(visits.garden, 'last'), 2000);
   report(`browser: calendar ${OF}: all answered`, of(visits.calendar, 'last'), 3000);
-  report(`browser: garden ${OF}: first bed, first time on a device`, of(visits.newGarden, 'first'));
-  report(`browser: garden ${OF}: all, first time on a device`, of(visits.newGarden, 'last'));
-  report(`browser: calendar ${OF}: all, first time on a device`, of(visits.newCalendar, 'last'));
+  const NEW = 'first time on a device';
+  report(`browser: garden ${OF}: first bed, ${NEW}`, of(visits.newGarden, 'first'), 500);
+  report(`browser: garden ${OF}: all, ${NEW}`, of(visits.newGarden, 'last'), 2000);
+  report(`browser: calendar ${OF}: all, ${NEW}`, of(visits.newCalendar, 'last'), 3000);
+  const UNKNOWN = `${NEW}, just written into`;
+  report(`browser: garden ${OF}: first bed, ${UNKNOWN}`, of(visits.unknownGarden, 'first'));
+  report(`browser: garden ${OF}: all, ${UNKNOWN}`, of(visits.unknownGarden, 'last'));
+  report(`browser: calendar ${OF}: all, ${UNKNOWN}`, of(visits.unknownCalendar, 'last'));
 } finally {
   await browser.close();
   await server.stop();

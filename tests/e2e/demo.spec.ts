@@ -2,13 +2,15 @@ import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { onDemo as test } from './books-of-file.ts';
 
-const isReady = async (page: Page) => expect(page.getByText('working it out')).toHaveCount(0);
+const isReady = async (page: Page) => {
+  await expect(page.getByRole('row')).toHaveCount(9);
+  await expect(page.getByText('working it out')).toHaveCount(0);
+};
 
 test('the garden shows every bed with its state, and opens one', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('heading', { name: '14 May 2026 at Ternhollow' })).toBeVisible();
   await isReady(page);
-  await expect(page.getByRole('row')).toHaveCount(9);
   await expectAccessible(page);
   await page.getByRole('table').getByRole('link', { name: 'Sawpit Corner' }).click();
   await expect(page.getByRole('heading', { name: 'Sawpit Corner' })).toBeVisible();
@@ -17,8 +19,8 @@ test('the garden shows every bed with its state, and opens one', async ({ page }
 test('what was worked out is kept on the device: opened again, the garden needs no model', async ({
   page,
 }) => {
+  await page.route('**/worked-out', (route) => route.fulfill({ json: null }));
   await page.goto('/');
-  await expect(page.getByRole('row')).toHaveCount(9);
   await isReady(page);
   // Answers are written down together, a second after they came.
   await page.waitForTimeout(2500);
@@ -171,4 +173,26 @@ test('a device that is asked to tells once a day what is due', async ({ page }) 
   expect(await told()).toHaveLength(1);
   await page.getByRole('button', { name: 'Reminders' }).click();
   await page.getByLabel('a notice once a day of what is due').uncheck();
+});
+
+test('what the server worked out while nobody wrote is shown to a device that never saw the garden', async ({
+  page,
+  request,
+}) => {
+  await expect
+    .poll(async (): Promise<unknown> => (await request.get('/api/gardens/ternhollow/worked-out')).json())
+    .not.toBeNull();
+  await page.goto('/');
+  await isReady(page);
+  expect(page.workers()).toEqual([]);
+  const told = await page.getByRole('table').innerText();
+
+  const own = await page.context().browser()!.newContext({ serviceWorkers: 'block' });
+  const alone = await own.newPage();
+  await alone.route('**/worked-out', (route) => route.fulfill({ json: null }));
+  await alone.goto(page.url());
+  await isReady(alone);
+  expect(alone.workers().length).toBeGreaterThan(0);
+  expect(await alone.getByRole('table').innerText()).toBe(told);
+  await own.close();
 });

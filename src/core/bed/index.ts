@@ -111,6 +111,7 @@ export {
 } from './plan/limits.ts';
 export { type PlanChange, planChanges } from './plan/plan-changes.ts';
 export { type PlannedBed, planOfBed } from './plan/plan-of-bed.ts';
+export { type BedBrief, bedBrief } from './plan/bed-brief.ts';
 export { type AdviceSetting, adviceSetting } from './plan/advice-setting.ts';
 export { doseKey } from './plan/dose-key.ts';
 export type { FeedingPlan, PlannedDose, UnmetNeed, UnmetReason } from './plan/feeding-plan.ts';

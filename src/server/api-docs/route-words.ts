@@ -1,6 +1,8 @@
 /** What each route of the API is for, by method and path. A test holds this list against the routes there are. */
 export const ROUTE_WORDS: Readonly<Record<string, string>> = {
   'GET /feeds/{file}': 'A subscribed calendar, by the secret in its address',
+  'GET /api/gardens/{gardenId}/worked-out':
+    'How every bed stands today and its tasks, or null when that is not known yet',
   'GET /api/gardens/{gardenId}/calendar.ics': 'The tasks of a garden as an iCalendar file',
   'GET /api/gardens/{gardenId}/garden.json': 'A garden, or one bed of it, as one file, photos among it',
   'GET /api/health': 'Whether the file of the books is sound',

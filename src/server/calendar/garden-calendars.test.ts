@@ -2,7 +2,9 @@ import { expect, it } from 'vitest';
 import { bedOf, GARDEN, MILD, NO_STOCK, plantingOf } from '../../../tests/fixtures/books.ts';
 import { isoDateOf } from '../../core/ground/index.ts';
 import type { Journaled } from '../../records/journal.ts';
-import { gardenAgendas } from './garden-calendars.ts';
+import { emptyMemory } from '../../core/yard/index.ts';
+import { workedOutBeds } from '../ahead/worked-out-beds.ts';
+import { gardenAgenda } from './garden-calendars.ts';
 
 const TODAY = '2026-05-01';
 const garden = { ...GARDEN, climate: MILD, version: 1, createdAt: '', updatedAt: '' };
@@ -18,13 +20,11 @@ const plantings = [
 ];
 const yard = { ...NO_STOCK, garden, beds, plantings, entries: [], materials: [] };
 
-const booksWith = (journal: readonly Journaled[], gardenBeds = beds) => ({
-  books: Buffer.from(JSON.stringify({ ...yard, journal, beds: gardenBeds, today: TODAY })),
-  tag: 'as they are',
-});
 const dosesWith = async (journal: readonly Journaled[]) => {
-  const { items } = await gardenAgendas()(booksWith(journal));
-  return items.filter(({ what }) => what.code === 'dose');
+  const books = Buffer.from(JSON.stringify({ ...yard, journal, today: TODAY }));
+  const memory = emptyMemory();
+  const garden = await workedOutBeds(memory)({ books, tag: 'as they are' });
+  return gardenAgenda(garden, memory).filter(({ what }) => what.code === 'dose');
 };
 
 it('the calendar works a postponed dose out anew, as the pages do', async () => {
@@ -46,21 +46,4 @@ it('the calendar works a postponed dose out anew, as the pages do', async () => 
   expect(later.what).toMatchObject({ code: 'dose', waitingCostsG: expect.any(Number) as number });
   expect(next.day).toBeGreaterThanOrEqual(later.day + 14);
   expect(next.day).toBeGreaterThan(second.day);
-});
-
-it('an agenda is worked out once for all who ask, with others seen to between its beds', async () => {
-  const several = ['one', 'two', 'three', 'four'].map((id) => bedOf({ id, name: id }));
-  const agendas = gardenAgendas();
-  const first = agendas(booksWith([], several));
-  const second = agendas(booksWith([], several));
-  expect(second).toBe(first);
-  const goingOn = new Set(['agenda']);
-  void first.then(() => goingOn.clear());
-  let seenTo = 0;
-  while (goingOn.size > 0) {
-    await new Promise((resolve) => setImmediate(resolve));
-    seenTo += 1;
-  }
-  expect(seenTo).toBeGreaterThanOrEqual(several.length);
-  expect(await second).toEqual(await first);
 });

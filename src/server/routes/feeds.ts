@@ -2,7 +2,6 @@ import { Hono } from 'hono';
 import { z } from 'zod';
 import { feedDraft } from '../../contract/requests.ts';
 import type { AppContext } from '../app-context.ts';
-import type { BooksSender } from '../sent-books.ts';
 import { TASK_GROUPS } from '../../core/season/index.ts';
 import { id } from '../../records/fields.ts';
 import { ALARMS, type CalendarChoice } from '../calendar/calendar-file.ts';
@@ -28,10 +27,10 @@ const calendarChoice = query(
 );
 
 /** The calendar as a file, for anybody with the secret of a feed, or from the page itself. */
-export function calendarFiles({ stores, calendars }: AppContext, sendBooks: BooksSender) {
+export function calendarFiles({ stores, gardens, sendBooks }: AppContext) {
   const answer = async (gardenId: string, disposition: string, choice: CalendarChoice) => {
     const { body: books, tag } = await sendBooks(requireFound(stores.gardens.find(gardenId), 'garden'));
-    const file = await calendars.ask((calendarOf) => calendarOf({ books, tag, choice }, new Date()));
+    const file = await gardens.ask((api) => api.calendar({ books, tag, choice }, new Date()));
     return new Response(file, {
       headers: {
         'Content-Type': 'text/calendar; charset=utf-8',

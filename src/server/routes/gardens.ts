@@ -5,7 +5,6 @@ import { FEED_FROM_STOCK } from '../../records/vocabulary.ts';
 import { InputError } from '../../refusals/input-error.ts';
 import { begunGarden } from '../../contract/requests.ts';
 import { changesSince } from '../changes.ts';
-import type { BooksSender } from '../sent-books.ts';
 import type { AppContext } from '../app-context.ts';
 import { weighDraft } from '../entry-revision.ts';
 import { requireSoundBooks } from '../kept-books.ts';
@@ -29,8 +28,7 @@ function requireLikelyGarden(
 }
 
 export const gardenRoutes = (
-  { stores, today, newId }: AppContext,
-  sendBooks: BooksSender,
+  { stores, today, newId, sendBooks, ahead }: AppContext,
   warmStock: (gardenId: string) => void,
 ) =>
   new Hono()
@@ -70,6 +68,7 @@ export const gardenRoutes = (
     .get('/:gardenId/books', async (c) => {
       const garden = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
       warmStock(garden.id);
+      ahead.opened(garden.id);
       const { body: sent, tag } = await sendBooks(garden);
       if (c.req.header('if-none-match') === tag) return c.body(null, 304, { ETag: tag });
       return c.body(sent, 200, {
@@ -77,6 +76,10 @@ export const gardenRoutes = (
         'Cache-Control': 'private, no-cache',
         ETag: tag,
       });
+    })
+    .get('/:gardenId/worked-out', (c) => {
+      const { id } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');
+      return c.body(ahead.find(id) ?? 'null', 200, { 'Content-Type': 'application/json' });
     })
     .get('/:gardenId/changes', sinceMark, (c) => {
       const { id } = requireFound(stores.gardens.find(c.req.param('gardenId')), 'garden');

@@ -80,6 +80,15 @@ function keepForOffline(gardenId: string): void {
 /** The books of a garden as they are in hand; undefined when they have not been read yet. */
 export const booksInHand = (gardenId: string): GardenBooks | undefined => inHand.get(gardenId)?.books;
 
+/** The garden that was opened last; null before the first. */
+export const openGarden = (): string | null => lastOpened;
+
+/** The books of a garden as they are in hand, when they are those of a mark. */
+export function booksInHandAt(gardenId: string, { epoch, number }: BooksMark): GardenBooks | undefined {
+  const held = inHand.get(gardenId);
+  return held?.mark.epoch === epoch && held.mark.number === number ? held.books : undefined;
+}
+
 /** Takes in books that were read whole. */
 function hold(gardenId: string, books: GardenBooks, tag: string | null): GardenBooks {
   const mark = asMark(tag);

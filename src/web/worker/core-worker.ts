@@ -1,14 +1,13 @@
 import {
   ADVICE_DAYS,
+  type BedBrief,
   type BedPlan,
   type BedProjection,
-  type BedSample,
-  type BedStanding,
   type DrawnOutcome,
   type MonthBooks,
   type PlanChange,
   type RangePlan,
-  atEndOf,
+  bedBrief,
   writtenOfBed,
   cropsConcerned,
   rulesFor,
@@ -80,19 +79,7 @@ export type Worked<Result> =
   | { readonly ok: true; readonly result: Result }
   | { readonly ok: false; readonly field: string; readonly sentence: string };
 
-/** A bed in one line of the garden. */
-export interface BedBrief {
-  readonly standing: BedStanding;
-  readonly now: BedSample;
-  /** The next eight weeks: what is available to roots, and what the crops will need in the four weeks after, g/m2. */
-  readonly ahead: readonly { readonly day: DayNumber; readonly availableG: number; readonly wantG: number }[];
-  /** Organic matter in a year, %, as the books stand. */
-  readonly organicMatterNextYearPct: number;
-}
-
-const YEAR_DAYS = 365;
 const OUTLOOK_YEARS = 10;
-const AHEAD_DAYS = 56;
 const RANGE_SEED = 1;
 const RANGE_TIDE_DAYS = 14;
 const RANGE_TIDE_LOOKS = 27;
@@ -159,21 +146,7 @@ const books = (question: BedQuestion): Worked<MonthBooks> =>
   worked(question, (today) => monthBooks(scenarioOf(question, today, ADVICE_DAYS), today));
 
 const brief = (question: BedQuestion): Worked<BedBrief> =>
-  worked(question, (today) => {
-    const { standing, projection } = plannedBed(question);
-    return {
-      standing,
-      now: atEndOf(projection, today),
-      ahead: projection.samples
-        .filter(({ day }) => day >= today && day <= today + AHEAD_DAYS)
-        .map(({ day, availableContactG, availableRootG, cropWantG }) => ({
-          day,
-          availableG: availableContactG + availableRootG,
-          wantG: cropWantG,
-        })),
-      organicMatterNextYearPct: atEndOf(projection, today + YEAR_DAYS).organicMatterPct,
-    };
-  });
+  worked(question, () => bedBrief(plannedBed(question)));
 
 /** What is looked at in every draw, and what is drawn. */
 export interface RangeSetUp {

@@ -1,16 +1,19 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { type GardenRecords, drawsOnStock, recordsAbout } from '../../core/bed/index.ts';
+import { type GardenRecords, drawsOnStock } from '../../core/bed/index.ts';
 import type { School } from '../../records/vocabulary.ts';
 import type { Brew, Observation } from '../../records/journal.ts';
 import type { YardRecords } from '../../core/season/index.ts';
 import type { BedQuestion, Worked } from './core-worker.ts';
-import { workedOutShelf } from './worked-out-shelf.ts';
+import { keptOr } from './kept-answers.ts';
+import { keyOf } from './question-about.ts';
 import { startCore, type CoreThread } from './start-core.ts';
 import { shareOnThread } from '../solver/ask-solver.ts';
 import type { SharingAsked } from './years-answers.ts';
 import type { PaleQuestion } from './log-answers.ts';
 import type { ChargeAsked, StockQuestion, YardQuestion } from './stock-answers.ts';
 import type { WaysAsked } from './ways-answers.ts';
+
+export { questionAbout } from './question-about.ts';
 
 /**
  * One thread for what is being drawn, one for advice that may take longer, each answering in turn. A question
@@ -37,43 +40,6 @@ const drawing = createLane();
 const advising = createLane();
 /** Of the two lanes in turn, so that questions about many beds are answered by both. */
 const laneOf = (turn: number) => (turn % 2 === 0 ? drawing : advising);
-
-/** Lines of the list of beds and of the calendar: of many beds at once, and the same until a record or the day changes. */
-const answers = workedOutShelf<Worked<unknown>>('vine-ledger-answers', import.meta.url);
-
-/** What is kept of the answer to a question about a bed, or what `ask` says, to be kept. */
-async function keptOr<Result>(
-  what: string,
-  question: BedQuestion,
-  ask: () => Promise<Worked<Result>>,
-): Promise<Worked<Result>> {
-  const [id, key] = [`${what} ${question.bedId}`, keyOf(question)];
-  const kept = await answers.get(id);
-  if (kept?.key === key) return kept.value as Worked<Result>;
-  const value = await ask();
-  answers.put(id, { key, value });
-  return value;
-}
-
-/** Only what the answer depends on is part of the question, so that renaming the bed asks nothing again. */
-export function questionAbout(records: GardenRecords, bedId: string, today: string): BedQuestion {
-  return {
-    bedId,
-    today,
-    records: recordsAbout(records, bedId),
-  };
-}
-
-const keys = new WeakMap<object, string>();
-
-/** Questions of the same content share an answer. Each is written out once, for its key is asked for at every render. */
-function keyOf(question: object): string {
-  const known = keys.get(question);
-  if (known !== undefined) return known;
-  const key = JSON.stringify(question);
-  keys.set(question, key);
-  return key;
-}
 
 type Asked = readonly [what: string, about: BedQuestion | StockQuestion | YardQuestion, more?: unknown];
 

@@ -2,7 +2,7 @@ import { useQueries, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { BedRecord } from '../../../records/bed.ts';
 import type { GardenBooks } from '../../../contract/garden-books.ts';
-import type { BedBrief } from '../../worker/core-worker.ts';
+import type { BedBrief } from '../../../core/bed/index.ts';
 import { useArrivals, useSame } from '../../ui/arrivals/use-arrivals.ts';
 import { briefQuery, questionAbout } from '../../worker/questions.ts';
 

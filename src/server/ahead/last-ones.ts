@@ -1,0 +1,23 @@
+/** Keeps so many things, those set last; whatever is set again counts as new. */
+export class LastOnes<Value> {
+  readonly #most: number;
+  readonly #kept = new Map<string, Value>();
+
+  constructor(most: number) {
+    this.#most = most;
+  }
+
+  get(key: string): Value | undefined {
+    return this.#kept.get(key);
+  }
+
+  set(key: string, value: Value): void {
+    this.#kept.delete(key);
+    this.#kept.set(key, value);
+    if (this.#kept.size > this.#most) this.#kept.delete(this.#kept.keys().next().value!);
+  }
+
+  delete(key: string): void {
+    this.#kept.delete(key);
+  }
+}

@@ -1,0 +1,28 @@
+import { type GardenRecords, recordsAbout } from '../../core/bed/index.ts';
+import type { BedQuestion } from './core-worker.ts';
+
+const asked = new WeakMap<GardenRecords, Map<string, BedQuestion>>();
+
+/**
+ * Only what the answer depends on is part of the question, so that renaming the bed asks nothing again. The same object
+ * for the same records.
+ */
+export function questionAbout(records: GardenRecords, bedId: string, today: string): BedQuestion {
+  const ofRecords = asked.get(records) ?? new Map<string, BedQuestion>();
+  asked.set(records, ofRecords);
+  const id = `${bedId} ${today}`;
+  const question = ofRecords.get(id) ?? { bedId, today, records: recordsAbout(records, bedId) };
+  ofRecords.set(id, question);
+  return question;
+}
+
+const keys = new WeakMap<object, string>();
+
+/** Questions of the same content share an answer. Each is written out once, for its key is asked for at every render. */
+export function keyOf(question: object): string {
+  const known = keys.get(question);
+  if (known !== undefined) return known;
+  const key = JSON.stringify(question);
+  keys.set(question, key);
+  return key;
+}
