@@ -1,4 +1,4 @@
-// npm test: sets up what is missing, then types, lint, format and import rules beside the unit and anchor tests, then
+// npm test: sets up what is missing, then types and lint, format and import rules beside the unit and anchor tests, then
 // the browser tests. What needs no database runs while its driver is still being built, and the browser installed.
 // Every stage runs even when an earlier one failed; the last line counts all of it.
 import { spawn } from 'node:child_process';
@@ -38,9 +38,8 @@ const check = (title, command, args) =>
 
 /** Checks of the text, one after the other, beside the tests. */
 async function checkTexts() {
-  await check('types', process.execPath, [join(ROOT, 'node_modules/typescript-native/bin/tsc'), '-b']);
-  await check('lint', bin('oxlint'), ['.']);
-  await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+  await check('types and lint', bin('oxlint'), ['.']);
+  await check('format', bin('oxfmt'), ['--check', '.']);
   await check('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'tests']);
 }
 

@@ -30,10 +30,12 @@ export interface Versioned {
 }
 
 export type WriteOutcome<Record> =
-  { readonly outcome: 'written' | 'stale'; readonly current: Record } | { readonly outcome: 'missing' };
+  | { readonly outcome: 'written' | 'stale'; readonly current: Record }
+  | { readonly outcome: 'missing' };
 
 export type RemovalOutcome<Record> =
-  { readonly outcome: 'removed' | 'missing' } | { readonly outcome: 'stale'; readonly current: Record };
+  | { readonly outcome: 'removed' | 'missing' }
+  | { readonly outcome: 'stale'; readonly current: Record };
 
 type Distributed<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
 /** A record as it is handed in: everything but what the store stamps on it. */

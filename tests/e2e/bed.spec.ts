@@ -5,7 +5,7 @@ import { expectAccessible } from './accessible.ts';
 import { answer, choose, isAnswered, press } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
-import { overflowPx } from './pages.ts';
+import { goTo, overflowPx } from './pages.ts';
 
 test('the same fresh chips get three different answers on three beds', async ({ page, request }) => {
   await makeGarden(request, 'three');
@@ -71,12 +71,12 @@ test('the same fresh chips get three different answers on three beds', async ({ 
   await expect(answer(page, 'Feed')).toContainText(/\d+ g nitrogen/);
   await expect(answer(page, 'Lock-up')).toContainText('Top 5 cm only');
 
-  await page.goto(established);
+  await goTo(page, established);
   await isAnswered(page);
   await expect(answer(page, 'Lock-up')).toContainText('Tomato does not feel it');
   await expect(answer(page, 'Feed')).toContainText(/No feed needed|if you like/);
 
-  await page.goto(ring);
+  await goTo(page, ring);
   await isAnswered(page);
   await expect(page.getByRole('list', { name: 'Watch out on this bed' })).toContainText(
     '15 to 30 cm clear of the stem',

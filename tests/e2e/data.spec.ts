@@ -11,6 +11,7 @@ import { expectAccessible } from './accessible.ts';
 import { answer, choose, isAnswered } from './bed-page.ts';
 import { onAny as test } from './books-of-file.ts';
 import { downloaded } from './downloaded.ts';
+import { goTo } from './pages.ts';
 
 const folder = newFolder();
 const MILD = CLIMATE_PATTERNS.find(({ id }) => id === 'mild_maritime')!;
@@ -61,13 +62,13 @@ test('a deleted garden stays listed after a reload, on an empty book too, and is
   await line.getByRole('button', { name: 'Delete' }).click();
   await page.getByRole('tooltip').getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByText('Shore plot is deleted.')).toBeVisible();
-  await page.goto(`${empty.address}/welcome`);
+  await goTo(page, '/welcome');
   const deleted = page.getByRole('region', { name: 'Deleted gardens' });
   await expect(deleted).toContainText('Shore plot, deleted on');
   await expectAccessible(page);
   await deleted.getByRole('button', { name: 'Restore' }).click();
   await expect(deleted).toHaveCount(0);
-  await page.goto(`${empty.address}/garden/shore`);
+  await goTo(page, '/garden/shore');
   await expect(page.getByRole('heading', { name: /at Shore plot/ })).toBeVisible();
   await request.delete(`${empty.address}/api/gardens/shore?version=3`);
 });

@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { onDemo as test } from './books-of-file.ts';
+import { goTo } from './pages.ts';
 
 const isReady = async (page: Page) => {
   await expect(page.getByRole('row')).toHaveCount(9);
@@ -107,7 +108,7 @@ test('on paper there is nothing to press and nowhere to go: the week, and labels
   await expect(page.getByText('Copied: paste it')).toBeVisible();
   expect(await page.locator('body').getAttribute('data-copied')).toContain(`  ${first}`);
 
-  await page.goto('/garden/ternhollow/labels');
+  await goTo(page, '/garden/ternhollow/labels');
   await expect(page.getByRole('img', { name: 'Code that opens Ferry Strip' })).toBeVisible();
   await expectAccessible(page);
   await page.getByText('Piles and bags').click();

@@ -4,6 +4,7 @@ import { newFolder, removeFolder, startServer, type RunningServer } from '../htt
 import { choose } from './bed-page.ts';
 import { onAny as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
+import { goTo } from './pages.ts';
 
 /** A heap from the load to the bed: each stage is another day, on which the server is started anew on the same file. */
 const folder = newFolder();
@@ -88,12 +89,12 @@ test('a load is mixed, heats, is found too hot, finishes, charges char, and goes
     const heap = region(page, 'Lane heap');
     await expect(heap).toContainText('Finished compost.');
     await expect(heap).toContainText('Nothing is missing.');
-    await page.goto(`${server!.address}/garden/heap/stock`);
+    await goTo(page, '/garden/heap/stock');
     await expect(page.getByRole('row').filter({ hasText: 'Lane heap' })).toContainText('finished compost');
   });
 
   await test.step('it charges the char from the bag', async () => {
-    await page.goto(`${server!.address}/garden/heap/prepare/char`);
+    await goTo(page, '/garden/heap/prepare/char');
     await page.getByRole('button', { name: 'Charge', exact: true }).click();
     const form = page.getByRole('form', { name: 'Charge char' });
     await choose(page, '160 L of home garden compost, part-mature', 'from Lane heap');
@@ -109,7 +110,7 @@ test('a load is mixed, heats, is found too hot, finishes, charges char, and goes
     await page.getByLabel('How much').fill('100');
     await page.getByRole('button', { name: 'Save entry' }).click();
     await expect(region(page, 'Entries')).toContainText('100 liters');
-    await page.goto(`${server!.address}/garden/heap/stock`);
+    await goTo(page, '/garden/heap/stock');
     for (const lot of ['Lane heap', 'Bag of char, blend with compost', 'Stable litter']) {
       await page.getByRole('link', { name: lot, exact: true }).first().click();
       await expect(region(page, 'Account')).toContainText('the account closes to a billionth');

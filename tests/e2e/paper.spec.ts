@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { onDemo as test } from './books-of-file.ts';
+import { goTo, openBook } from './pages.ts';
 
 const GARDEN = '/garden/ternhollow';
 
@@ -31,20 +32,21 @@ const PAGES = [
   ['labels', '/labels', 'Labels', /Ferry Strip/, 4],
 ] as const;
 
-for (const [name, path, ready, says, mostPages] of PAGES) {
-  test(`${name} on A4 and on US Letter: what is wanted is there, nothing to press, and few sheets`, async ({
-    page,
-  }) => {
-    await page.goto(GARDEN + path);
-    await expect(page.getByRole('heading', { name: ready }).first()).toBeVisible();
-    await expect(page.getByText(/Working out|Adding up|Following all/)).toHaveCount(0);
-    for (const format of ['A4', 'Letter'] as const) {
-      const { pages, text } = await printed(page, format);
-      expect(text, format).toMatch(says);
-      for (const control of ['Postpone', 'Print', 'Mixing bench', 'Search', 'Reminders']) {
-        expect(text, `${format}: ${control}`).not.toContain(control);
+test('on A4 and on US Letter what is wanted is there, nothing to press, and few sheets', async ({ page }) => {
+  await openBook(page, GARDEN);
+  for (const [name, path, ready, says, mostPages] of PAGES) {
+    await test.step(name, async () => {
+      await goTo(page, GARDEN + path);
+      await expect(page.getByRole('heading', { name: ready }).first()).toBeVisible();
+      await expect(page.getByText(/Working out|Adding up|Following all/)).toHaveCount(0);
+      for (const format of ['A4', 'Letter'] as const) {
+        const { pages, text } = await printed(page, format);
+        expect(text, format).toMatch(says);
+        for (const control of ['Postpone', 'Print', 'Mixing bench', 'Search', 'Reminders']) {
+          expect(text, `${format}: ${control}`).not.toContain(control);
+        }
+        expect(pages, format).toBeLessThanOrEqual(mostPages);
       }
-      expect(pages, format).toBeLessThanOrEqual(mostPages);
-    }
-  });
-}
+    });
+  }
+});

@@ -3,6 +3,7 @@ import { expectAccessible } from './accessible.ts';
 import { answer, choose, isAnswered } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
+import { goTo } from './pages.ts';
 
 test('a crop of one’s own meant for too cold a day is offered a better one, and every page then says the same', async ({
   page,
@@ -37,7 +38,7 @@ test('a crop of one’s own meant for too cold a day is offered a better one, an
   await expect(against).toContainText('nothing speaks against it');
   await page.getByRole('button', { name: 'Plant it' }).click();
   await expect(answer(page, 'Planting')).toContainText(/Net loft pumpkin on .*nothing speaks against it/);
-  await page.goto('/garden/plan/calendar');
+  await goTo(page, '/garden/plan/calendar');
   await expect(page.getByRole('listitem').filter({ hasText: 'Plant net loft pumpkin' })).not.toContainText(
     'Not a good day',
   );
@@ -116,9 +117,9 @@ test('a dose that is ticked off is laid as its product, out of the stock, and as
   await doses.first().getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByText('Fed; bed and stock follow.')).toBeVisible();
   await expect(doses).toHaveCount(before - 1);
-  await page.goto('/garden/fed/stock');
+  await goTo(page, '/garden/fed/stock');
   await expect(page.getByText(/2\.\d+ kg/).first()).toBeVisible();
-  await page.goto(address);
+  await goTo(page, address);
   await expect(page.getByText(/Blood meal bag/).first()).toBeVisible();
 });
 
@@ -146,7 +147,7 @@ test('a harvest that is ticked off is weighed and clears the crop, and it is no 
   await expect(page.getByRole('listitem').filter({ hasText: 'Feed kale' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Feed kale' }).first()).toBeVisible();
-  await page.goto(address);
+  await goTo(page, address);
   await isAnswered(page);
   await expect(answer(page, 'Feed')).toContainText('for kale');
 });

@@ -5,6 +5,7 @@ import { expectAccessible } from './accessible.ts';
 import { choose, layers } from './bed-page.ts';
 import { onDemo, onOwn } from './books-of-file.ts';
 import { makeGarden } from './own-books.ts';
+import { goTo, openBook } from './pages.ts';
 
 const GARDEN = '/garden/ternhollow';
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
@@ -48,7 +49,7 @@ onDemo.describe('a season on the demo', () => {
     });
     await test.step('on the spreading day it is carried, and more was laid than planned', async () => {
       const before = await litresOfHazel(page);
-      await page.goto(`${GARDEN}/laying`);
+      await goTo(page, `${GARDEN}/laying`);
       const bed = region(page, 'Nursery Frame');
       await expect(bed).toContainText('Hazel chips by the gate');
       await bed.getByRole('button', { name: 'Correct …' }).click();
@@ -62,7 +63,7 @@ onDemo.describe('a season on the demo', () => {
       const taken = before - (await litresOfHazel(page));
       expect(taken).toBeGreaterThan(0);
       expect(taken).toBeLessThan(160);
-      await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
+      await goTo(page, `${GARDEN}/bed/demo-nursery-frame`);
       await expect(layers(page)).toContainText('Hazel chips by the gate');
     });
   });
@@ -173,7 +174,7 @@ onDemo.describe('a season on the demo', () => {
     await expect(page.getByText('The signs are in the log of the bed.')).toBeVisible();
     await verdicts.getByRole('button', { name: 'Done today' }).first().click();
     await expect(page.getByText('Saved for the bed.')).toBeVisible();
-    await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
+    await goTo(page, `${GARDEN}/bed/demo-nursery-frame`);
     await expect(page.getByRole('region', { name: 'Entries' })).toContainText('Against:');
   });
 
@@ -228,13 +229,13 @@ onDemo.describe('a season on the demo', () => {
     await expect(november).toContainText('Spread goat house litter');
     await expect(november).not.toContainText('Close the year');
     await expectAccessible(page);
-    await page.goto(`${GARDEN}/log?bed=demo-ferry-strip`);
+    await goTo(page, `${GARDEN}/log?bed=demo-ferry-strip`);
     await page.getByRole('button', { name: 'Layer left' }).click();
     await choose(page, 'Which layer', 'Hazel coppice chips, 2025-10-09');
     await page.getByLabel('Left, cm').fill('2.2');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(region(page, 'The log')).toContainText('2.2 cm left');
-    await page.goto(`${GARDEN}/calendar`);
+    await goTo(page, `${GARDEN}/calendar`);
     await isWorkedOut(page);
     await expect(page.getByRole('listitem').filter({ hasText: 'Ferry Strip: Measure how much' })).toHaveCount(
       0,
@@ -352,7 +353,7 @@ onDemo.describe('a season on the demo', () => {
     await lift.getByLabel(/Shelterbelt chips, part spruce, 2.2 years old/).check();
     await lift.getByRole('button', { name: 'Lift into the stock' }).click();
     await expect(page.getByText('Path crumbs of 2026 lies in the stock now.')).toBeVisible();
-    await page.goto(`${GARDEN}/stock`);
+    await goTo(page, `${GARDEN}/stock`);
     await expect(page.getByRole('row').filter({ hasText: 'Path crumbs of 2026' })).toBeVisible();
 
     await page.goto(`${GARDEN}/year?bed=demo-currant-line`);
@@ -369,7 +370,7 @@ onDemo.describe('a season on the demo', () => {
 
   /** What is left of the pile by its page, L. */
   async function litresOfHazel(page: Page): Promise<number> {
-    await page.goto(`${GARDEN}/stock/demo-lot-hazel`);
+    await goTo(page, `${GARDEN}/stock/demo-lot-hazel`);
     const words =
       (await page
         .getByText(/[\d.]+ m³/)
@@ -384,6 +385,7 @@ onOwn.describe('an empty garden', () => {
 
   test('says in every place what to do first', async ({ page, request }) => {
     await makeGarden(request, 'bare');
+    await openBook(page, '/garden/bare');
     for (const [path, words] of [
       ['calendar', 'Make a bed and plan something for it'],
       ['laying', 'Plan a layer on a bed'],
@@ -392,7 +394,7 @@ onOwn.describe('an empty garden', () => {
       ['trials', 'No trial yet'],
       ['year', 'Make a bed first'],
     ] as const) {
-      await page.goto(`/garden/bare/${path}`);
+      await goTo(page, `/garden/bare/${path}`);
       await expect(page.getByText(words).first()).toBeVisible();
       await expectAccessible(page);
     }

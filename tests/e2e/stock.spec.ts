@@ -199,14 +199,14 @@ onOwn.describe('stock and preparing', () => {
     });
 
     await test.step('what did not char waits as a pile for the next burn', async () => {
-      await page.goto('/garden/kiln/stock');
-      await page.getByRole('link', { name: 'Rowan ends' }).click();
+      await goTo(page, '/garden/kiln/stock');
+      await page.getByRole('link', { name: 'Rowan ends', exact: true }).click();
       await expect(page.getByText('Pieces that did not char')).toBeVisible();
       await expect(row(page, 'Pieces that did not char')).toContainText('+6.6');
     });
 
     await test.step('the charged batch goes on a bed by the lot it is', async () => {
-      await page.goto(bed);
+      await goTo(page, bed);
       await isAnswered(page);
       await page.getByRole('button', { name: 'Spread something' }).click();
       await choose(page, 'What', 'Rowan char, nitrogen soak');
@@ -264,7 +264,7 @@ onOwn.describe('stock and preparing', () => {
       .click();
     await expect(page.getByText('Compost tea is used.')).toBeVisible();
     await expect(going).toHaveCount(0);
-    await page.goto('/garden/ash/bed/sour');
+    await goTo(page, '/garden/ash/bed/sour');
     await expect(page.getByText('Compost tea, 18 L.')).toBeVisible();
   });
 

@@ -50,7 +50,17 @@ export const unitNamed = (text: string, quantity: FieldQuantity): ColumnUnit | u
 const isKept = ({ toKept }: ColumnUnit): boolean => toKept(0) === 0 && toKept(1) === 1;
 
 export type ColumnKind =
-  'text' | 'number' | 'date' | 'boolean' | 'code' | 'codes' | 'bed' | 'material' | 'lot' | 'crop' | 'json';
+  | 'text'
+  | 'number'
+  | 'date'
+  | 'boolean'
+  | 'code'
+  | 'codes'
+  | 'bed'
+  | 'material'
+  | 'lot'
+  | 'crop'
+  | 'json';
 
 /** One column of a table: which field of a record it holds, and how it may be called elsewhere. */
 export interface Column {

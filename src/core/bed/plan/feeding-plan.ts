@@ -50,7 +50,13 @@ export interface PlannedDose {
 
 /** Why a need stays unmet. */
 export type UnmetReason =
-  'tooLate' | 'afterMidsummer' | 'cap' | 'atOnce' | 'swallowed' | 'littleEach' | 'tooCold';
+  | 'tooLate'
+  | 'afterMidsummer'
+  | 'cap'
+  | 'atOnce'
+  | 'swallowed'
+  | 'littleEach'
+  | 'tooCold';
 
 export interface UnmetNeed {
   readonly cropId: string;

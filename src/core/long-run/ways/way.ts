@@ -21,7 +21,8 @@ export type WayCode = (typeof WAY_CODES)[number];
 
 /** Some of a pile of the stock, or of a load that is still to come. */
 export type WaySource =
-  { readonly lotId: string } | { readonly materialId: string; readonly arrivesOn: string };
+  | { readonly lotId: string }
+  | { readonly materialId: string; readonly arrivesOn: string };
 
 /** A bed, some stuff, or both: what is not given is looked for in the garden. */
 export interface WayQuestion {

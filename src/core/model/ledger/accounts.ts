@@ -37,8 +37,12 @@ export type CarbonAccount = (typeof CARBON_ACCOUNTS)[number];
 export type NitrogenAccount = (typeof NITROGEN_ACCOUNTS)[number];
 export type CarbonParty = CarbonAccount | (typeof CARBON_SOURCES)[number] | (typeof CARBON_SINKS)[number];
 export type NitrogenParty =
-  NitrogenAccount | (typeof NITROGEN_SOURCES)[number] | (typeof NITROGEN_SINKS)[number];
+  | NitrogenAccount
+  | (typeof NITROGEN_SOURCES)[number]
+  | (typeof NITROGEN_SINKS)[number];
 export type AshParty =
-  (typeof ASH_ACCOUNTS)[number] | (typeof ASH_SOURCES)[number] | (typeof ASH_SINKS)[number];
+  | (typeof ASH_ACCOUNTS)[number]
+  | (typeof ASH_SOURCES)[number]
+  | (typeof ASH_SINKS)[number];
 export const ELEMENTS = ['carbon', 'nitrogen', 'ash'] as const;
 export type Element = (typeof ELEMENTS)[number];

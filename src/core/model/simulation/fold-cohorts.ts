@@ -91,7 +91,11 @@ const AMOUNTS = [
 ] as const;
 
 type MeanField =
-  'thicknessCmPerAshG' | 'unsettledShare' | 'stableCharResidenceDays' | 'microbialCn' | 'onTopShare';
+  | 'thicknessCmPerAshG'
+  | 'unsettledShare'
+  | 'stableCharResidenceDays'
+  | 'microbialCn'
+  | 'onTopShare';
 
 /** Carbon that makes a layer thick, g/m2: what has turned into soil no longer does. */
 const looseCarbon = (one: Cohort): number =>

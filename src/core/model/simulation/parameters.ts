@@ -28,7 +28,7 @@ interface ParameterRow {
 const CALIBRATED = 'calibrated, tests/anchors';
 const SET_HERE = 'set here';
 
-// prettier-ignore
+// oxfmt-ignore
 export const PARAMETER_TABLE = {
   quickDecayPerYear: { symbol: 'k_q', value: 12.5, low: 8, high: 20, unit: '/yr', meaning: 'decay of quick carbon', source: 'RothC DPM is 10 (from memory); calibrated, tests/anchors' },
   structuralDecayPerYear: { symbol: 'k_s', value: 3.3, low: 2.0, high: 5.0, unit: '/yr', meaning: 'decay of structural carbon in fine particles', source: CALIBRATED },
@@ -152,7 +152,7 @@ export const PARAMETER_TABLE = {
 export type ScalarParameterName = keyof typeof PARAMETER_TABLE;
 
 /** Constants that differ by class. Same keys of provenance as the table above. */
-// prettier-ignore
+// oxfmt-ignore
 export const PARAMETER_CLASSES = {
   contactExposure: { symbol: 'exp_contact', value: { damp: 0.9, normal: 0.73, dry: 0.35 }, range: '+-40 %, together with exp_upper', meaning: 'decay of a layer where it touches the soil', source: 'calibrated (life of chips), tests/anchors' },
   upperExposure: { symbol: 'exp_upper', value: { damp: 0.7, normal: 0.51, dry: 0.22 }, range: 'see exp_contact', meaning: 'decay of a layer above the soil', source: 'calibrated (life of chips), tests/anchors' },

@@ -6,7 +6,8 @@ import type { ReadQuantity } from './typed-quantity.ts';
 import { capitalized } from '../../../words/capitalized.ts';
 
 type Parsed =
-  { readonly success: true } | { readonly success: false; readonly error: Parameters<typeof findingsOf>[0] };
+  | { readonly success: true }
+  | { readonly success: false; readonly error: Parameters<typeof findingsOf>[0] };
 
 /** What is wrong with a form, by field: first what its schema says, then what the server said. */
 export const troublesOf = (parsed: Parsed, failure: unknown): Record<string, string> => ({

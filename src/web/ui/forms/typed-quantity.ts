@@ -22,7 +22,8 @@ export interface TypedQuantity {
 }
 
 export type ReadQuantity =
-  { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly refusal: Refusal };
+  | { readonly ok: true; readonly value: number | null }
+  | { readonly ok: false; readonly refusal: Refusal };
 
 /** The value for a schema, which refuses what is no number. */
 export const figureOf = (read: ReadQuantity): number | null => (read.ok ? read.value : Number.NaN);
