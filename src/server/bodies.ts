@@ -1,4 +1,4 @@
-import type { MiddlewareHandler } from 'hono';
+import type { Context, MiddlewareHandler } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { READING } from './guards.ts';
 import { ProblemError } from './problems.ts';
@@ -15,34 +15,48 @@ const PHOTO_PATH = /^\/api\/gardens\/[^/]+\/photos\/[^/]+$/;
 /** What is too large is still taken off the line up to here: a sender who is cut off never reads why. */
 const MOST_DISCARDED_BYTES = 2 * LARGEST_TABLE_BYTES;
 
-/** Reads a body and keeps nothing of it; false when it is cut off, or when others hold the reading of it. */
-export async function discarded(body: ReadableStream<Uint8Array> | null): Promise<boolean> {
-  // A body sent in chunks, without its length, was begun to be read to measure it.
-  if (body?.locked) return false;
-  const reader = body?.getReader();
+/** Reads a body and keeps its first `most` bytes; whether there were more, and whether its end was seen. */
+async function readUpTo(body: ReadableStream<Uint8Array>, most: number) {
+  const chunks: Uint8Array[] = [];
   let bytes = 0;
-  while (reader) {
-    const { done, value } = await reader.read();
-    if (done) return true;
-    bytes += value.length;
-    if (bytes > MOST_DISCARDED_BYTES) return false;
+  // What is left of it stays on the line, so that the answer gets through.
+  for await (const chunk of body.values({ preventCancel: true })) {
+    bytes += chunk.length;
+    if (bytes <= most) chunks.push(chunk);
+    if (bytes > MOST_DISCARDED_BYTES) return { chunks, isLarger: true, isWhole: false };
   }
-  return true;
+  return { chunks, isLarger: bytes > most, isWhole: true };
 }
+
+/** Reads a body and keeps nothing of it; false when it is cut off, or when others hold the reading of it. */
+export const discarded = async (body: ReadableStream<Uint8Array> | null): Promise<boolean> =>
+  body === null || (!body.locked && (await readUpTo(body, 0)).isWhole);
 
 /** Says how much of anything of its kind is taken, in words. */
 export const tooLarge = (most: string): ProblemError =>
   new ProblemError(413, 'Too large', `That is more than ${most}; nothing was saved.`);
 
-const limitedTo = (maxSize: number, inWords: string): MiddlewareHandler =>
-  bodyLimit({
+/** When not all of a body was read, nothing else can come over its connection. */
+function refuse(c: Context, isWhole: boolean, inWords: string): never {
+  if (!isWhole) c.header('Connection', 'close');
+  throw tooLarge(inWords);
+}
+
+function limitedTo(maxSize: number, inWords: string): MiddlewareHandler {
+  const byLength = bodyLimit({
     maxSize,
-    onError: async (c) => {
-      // What is left of it is never read then, so nothing else can come over this connection.
-      if (!(await discarded(c.req.raw.body))) c.header('Connection', 'close');
-      throw tooLarge(inWords);
-    },
+    onError: async (c) => refuse(c, await discarded(c.req.raw.body), inWords),
   });
+  return async (c, next) => {
+    const { body } = c.req.raw;
+    if (!body || c.req.header('content-length') !== undefined) return byLength(c, next);
+    // Sent in chunks: how much it is shows when all of it has come.
+    const { chunks, isLarger, isWhole } = await readUpTo(body, maxSize);
+    if (isLarger) refuse(c, isWhole, inWords);
+    c.req.raw = new Request(c.req.raw, { body: Buffer.concat(chunks) });
+    return next();
+  };
+}
 
 const limitedRecords = limitedTo(LARGEST_BODY_BYTES, '1 MB');
 const limitedPhoto = limitedTo(LARGEST_PHOTO_BYTES, '8 MB');

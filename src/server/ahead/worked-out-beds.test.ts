@@ -35,8 +35,8 @@ it('a garden is worked out once for all who ask, with others seen to between its
 it('after a change only the bed that it touches is worked out anew, on another day all are', async () => {
   const bedsOf = workedOutBeds(emptyMemory());
   const before = await bedsOf(asked());
-  const straw = { id: 'rain', bedId: 'two', type: 'water', state: 'laid', date: '2026-04-30', waterMm: 80 };
-  const after = await bedsOf(asked({ entries: [straw] }, 'watered'));
+  const rain = { id: 'rain', bedId: 'two', type: 'water', state: 'laid', date: '2026-04-30', waterMm: 80 };
+  const after = await bedsOf(asked({ entries: [rain] }, 'watered'));
   expect(bedNamed(after, 'one')).toBe(bedNamed(before, 'one'));
   expect(bedNamed(after, 'two')!.brief).not.toEqual(bedNamed(before, 'two')!.brief);
   const tomorrow = await bedsOf(asked({ today: '2026-05-02' }, 'a day later'));

@@ -17,7 +17,7 @@ import type { StockMemory } from '../../core/yard/index.ts';
 import { LastOnes } from './last-ones.ts';
 
 /** Gardens that are kept: calendar programs ask often, and several gardens are subscribed to. */
-export const MOST_GARDENS = 4;
+const MOST_GARDENS = 4;
 /** Beds that are kept, and how they came to be what they are: tomorrow is worked out from there. */
 const MOST_BEDS = 200;
 
