@@ -268,6 +268,32 @@ onOwn.describe('stock and preparing', () => {
     await expect(page.getByText('Compost tea, 18 L.')).toBeVisible();
   });
 
+  test('a link pressed while a load is being saved asks first, and goes on when it is saved', async ({
+    page,
+    request,
+  }) => {
+    await makeGarden(request, 'slow');
+    await page.goto('/garden/slow/stock');
+    let answer = () => {};
+    const isAnswered = new Promise<void>((resolve) => (answer = resolve));
+    await page.route('**/api/gardens/slow/stock', async (route) => {
+      await isAnswered;
+      await route.continue();
+    });
+    await page.getByRole('button', { name: 'Receive something' }).click();
+    await choose(page, 'What', 'Grass clippings');
+    await page.getByLabel('How much').fill('3');
+    await form(page, 'Receive something').getByRole('button', { name: 'Save delivery' }).click();
+    await page.getByRole('link', { name: 'Mixing bench' }).click();
+    const asks = page.getByRole('dialog', { name: 'Leave without saving?' });
+    await expect(asks).toContainText('What you typed in the form is not saved yet.');
+    answer();
+    await expect(page.getByRole('heading', { name: 'Mixing bench' })).toBeVisible();
+    await expect(asks).toHaveCount(0);
+    await page.getByRole('link', { name: 'Stock', exact: true }).first().click();
+    await expect(row(page, 'Grass clippings')).toBeVisible();
+  });
+
   test('the bench asks what if, keeps limits of a row, and scales to a bed', async ({ page, request }) => {
     await makeGarden(request, 'bench');
     await makeBed(request, 'bench', { id: 'long', name: 'Long bed', areaM2: 5 });

@@ -1,7 +1,7 @@
 import { Button, Modal } from 'antd';
 import { useEffect } from 'react';
 import { useBlocker } from 'react-router';
-import { unsavedWords } from './unsaved.ts';
+import { unsavedWords, useUnsavedWords } from './unsaved.ts';
 
 /** Asks before something that is not saved yet is left behind. */
 export function LeaveGuard() {
@@ -9,6 +9,11 @@ export function LeaveGuard() {
     ({ currentLocation, nextLocation }) =>
       unsavedWords() !== null && currentLocation.pathname !== nextLocation.pathname,
   );
+  const words = useUnsavedWords();
+  useEffect(() => {
+    // It was being saved when the link was pressed, and is saved by now.
+    if (blocker.state === 'blocked' && words === null) blocker.proceed();
+  }, [blocker, words]);
   useEffect(() => {
     const hold = (event: BeforeUnloadEvent) => {
       if (unsavedWords() !== null) event.preventDefault();
@@ -33,7 +38,7 @@ export function LeaveGuard() {
         </Button>,
       ]}
     >
-      <p>{unsavedWords()}</p>
+      <p>{words}</p>
     </Modal>
   );
 }

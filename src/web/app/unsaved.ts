@@ -1,9 +1,25 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 
 const unsaved = new Map<symbol, string>();
+const listeners = new Set<() => void>();
+
+const tell = () => {
+  for (const listener of listeners) listener();
+};
+const forget = (key: symbol) => {
+  unsaved.delete(key);
+  tell();
+};
+const listen = (listener: () => void) => {
+  listeners.add(listener);
+  return () => void listeners.delete(listener);
+};
 
 /** What would be lost by leaving the page, in a sentence; null when nothing would. */
 export const unsavedWords = (): string | null => unsaved.values().next().value ?? null;
+
+/** The same, drawn anew whenever it changes. */
+export const useUnsavedWords = (): string | null => useSyncExternalStore(listen, unsavedWords);
 
 /**
  * Says while `isUnsaved` that something on the page would be lost by leaving it. What it gives forgets that at once, for
@@ -14,7 +30,8 @@ export function useUnsaved(isUnsaved: boolean, words: string): () => void {
   useEffect(() => {
     if (!isUnsaved) return undefined;
     unsaved.set(key, words);
-    return () => void unsaved.delete(key);
+    tell();
+    return () => forget(key);
   }, [isUnsaved, key, words]);
-  return useCallback(() => void unsaved.delete(key), [key]);
+  return useCallback(() => forget(key), [key]);
 }
