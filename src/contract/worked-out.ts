@@ -2,7 +2,7 @@ import type { BedBrief } from '../core/bed/index.ts';
 import type { Task } from '../core/season/index.ts';
 import type { BooksMark } from './changes.ts';
 
-/** Another number whenever answers have another shape: a page leaves aside what it does not know. */
+/** Raised whenever the shape of the answers changes, so that a page of another version ignores them. */
 export const WORKED_OUT_VERSION = 1;
 
 /** What the pages of a whole garden ask about one bed. */

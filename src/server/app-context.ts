@@ -41,7 +41,7 @@ export interface AppContext {
   readonly sendBooks: BooksSender;
   /** Works out whole gardens away from everybody else. */
   readonly gardens: HeavyThread<GardenThread>;
-  /** What is known of gardens before anybody asks. */
+  /** Answers about gardens that are there before anybody asks. */
   readonly ahead: WorkedAhead;
   /** Reads large files in away from everybody else. */
   readonly imports: ImportThread;

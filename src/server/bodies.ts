@@ -19,7 +19,7 @@ const MOST_DISCARDED_BYTES = 2 * LARGEST_TABLE_BYTES;
 async function readUpTo(body: ReadableStream<Uint8Array>, most: number) {
   const chunks: Uint8Array[] = [];
   let bytes = 0;
-  // What is left of it stays on the line, so that the answer gets through.
+  // Cancelling the rest would close the connection before the answer is sent.
   for await (const chunk of body.values({ preventCancel: true })) {
     bytes += chunk.length;
     if (bytes <= most) chunks.push(chunk);
@@ -37,7 +37,7 @@ export const tooLarge = (most: string): ProblemError =>
   new ProblemError(413, 'Too large', `That is more than ${most}; nothing was saved.`);
 
 /** When not all of a body was read, nothing else can come over its connection. */
-function refuse(c: Context, isWhole: boolean, inWords: string): never {
+function refuseTooLarge(c: Context, isWhole: boolean, inWords: string): never {
   if (!isWhole) c.header('Connection', 'close');
   throw tooLarge(inWords);
 }
@@ -45,14 +45,14 @@ function refuse(c: Context, isWhole: boolean, inWords: string): never {
 function limitedTo(maxSize: number, inWords: string): MiddlewareHandler {
   const byLength = bodyLimit({
     maxSize,
-    onError: async (c) => refuse(c, await discarded(c.req.raw.body), inWords),
+    onError: async (c) => refuseTooLarge(c, await discarded(c.req.raw.body), inWords),
   });
   return async (c, next) => {
     const { body } = c.req.raw;
     if (!body || c.req.header('content-length') !== undefined) return byLength(c, next);
-    // Sent in chunks: how much it is shows when all of it has come.
+    // The size of a body sent in chunks is known only at its end.
     const { chunks, isLarger, isWhole } = await readUpTo(body, maxSize);
-    if (isLarger) refuse(c, isWhole, inWords);
+    if (isLarger) refuseTooLarge(c, isWhole, inWords);
     c.req.raw = new Request(c.req.raw, { body: Buffer.concat(chunks) });
     return next();
   };

@@ -45,7 +45,7 @@ async function bodyOf(stores: Stores, garden: GardenRecord, today: string): Prom
   return Buffer.from(`${head},"entries":[${entries.join(',')}]}`);
 }
 
-/** Another one for each state of the books of a garden, and each day. */
+/** The entity tag of the books of a garden: it changes with every write into them, and every day. */
 export function tagOf(stores: Stores, gardenId: string, today: string): string {
   const { epoch, number } = markOf(stores, gardenId);
   return `"${epoch} ${number} ${gardenId} ${today}"`;

@@ -16,7 +16,7 @@ import { tellTogether } from './api/tell-together.ts';
 import { workedOutAhead } from './api/worked-out.ts';
 import { routes } from './routes.tsx';
 import { antdTheme } from './theme/antd-theme.ts';
-import { lookAheadIn } from './worker/kept-answers.ts';
+import { setAheadSource } from './worker/kept-answers.ts';
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } });
 listenToBooks({
@@ -24,7 +24,7 @@ listenToBooks({
   outdated: (gardenId) => void queries.invalidateQueries({ queryKey: booksKey(gardenId) }),
 });
 tellTogether();
-lookAheadIn(workedOutAhead);
+setAheadSource(workedOutAhead);
 const router = createBrowserRouter(routes);
 
 if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');

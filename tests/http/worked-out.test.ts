@@ -11,7 +11,7 @@ import { GARDEN } from '../fixtures/books.ts';
 import { openBooks } from './open-books.ts';
 import { askAt, newFolder, removeFolder, type Answering } from './server.ts';
 
-const LOOK_MS = 5000;
+const CHECK_MS = 5000;
 let folder: string;
 let books: Answering;
 
@@ -38,10 +38,10 @@ const whenWorkedOut = (gardenId: string): Promise<WorkedOutGarden> =>
     },
     { timeout: 60_000, interval: 50 },
   );
-/** Two looks at a garden in which nothing is written meanwhile. */
+/** Two checks of a garden into which nothing is written meanwhile. */
 const whileNobodyWrites = async () => {
-  await vi.advanceTimersByTimeAsync(LOOK_MS);
-  await vi.advanceTimersByTimeAsync(LOOK_MS);
+  await vi.advanceTimersByTimeAsync(CHECK_MS);
+  await vi.advanceTimersByTimeAsync(CHECK_MS);
 };
 
 describe('the demo gardens, worked out ahead by the server', () => {
@@ -65,9 +65,9 @@ describe('the demo gardens, worked out ahead by the server', () => {
 
   it('are not known any more when something is written, until nobody has written for a while', async () => {
     const [gardenId] = DEMO_GARDEN_IDS;
-    await vi.advanceTimersByTimeAsync(LOOK_MS);
+    await vi.advanceTimersByTimeAsync(CHECK_MS);
     expect(await workedOut(gardenId)).toBeNull();
-    await vi.advanceTimersByTimeAsync(LOOK_MS);
+    await vi.advanceTimersByTimeAsync(CHECK_MS);
     const [before] = await Promise.all(DEMO_GARDEN_IDS.map(whenWorkedOut));
     const [{ id: bedId }] = (await booksOf(gardenId)).beds;
     const rain = { id: 'rain', date: '2026-05-13', note: '', type: 'water', state: 'laid', waterMm: 30 };

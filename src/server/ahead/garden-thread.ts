@@ -8,7 +8,7 @@ import { type BooksAsked, workedOutBeds } from './worked-out-beds.ts';
 const memory = emptyMemory();
 const bedsOf = workedOutBeds(memory);
 
-/** What whole gardens are asked: the file of a calendar, and all their beds as JSON. */
+/** Answers about whole gardens: the file of a calendar, and all beds as JSON. */
 const program = {
   calendar: gardenCalendars(bedsOf, memory),
   beds: async (asked: BooksAsked): Promise<string> => JSON.stringify((await bedsOf(asked)).beds),

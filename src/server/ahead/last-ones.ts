@@ -1,4 +1,4 @@
-/** Keeps so many things, those set last; whatever is set again counts as new. */
+/** Keeps the values that were set last, up to a number of them; setting one again makes it the newest. */
 export class LastOnes<Value> {
   readonly #most: number;
   readonly #kept = new Map<string, Value>();

@@ -11,8 +11,8 @@ import { LastOnes } from './last-ones.ts';
 
 /** Gardens that are kept ready. */
 const MOST_GARDENS = 8;
-/** A garden is worked out when nothing was written between two looks. */
-const LOOK_MS = 5000;
+/** A garden is worked out when nothing was written into it between two checks. */
+const CHECK_MS = 5000;
 
 /** The answer for the books of this tag; null when it could not be worked out. */
 interface Ready {
@@ -20,7 +20,7 @@ interface Ready {
   readonly body: string | null;
 }
 
-/** What is known of gardens before anybody asks. */
+/** Answers about gardens that are there before anybody asks. */
 export interface WorkedAhead {
   /** A WorkedOutGarden as JSON; null when nothing is known of the books as they are today. */
   readonly find: (gardenId: string) => string | null;
@@ -53,7 +53,7 @@ export function workAhead({
   let isEnded = false;
   const tagNow = (gardenId: string) => tagOf(stores, gardenId, today());
 
-  function inUse(): GardenRecord[] {
+  function gardensInUse(): GardenRecord[] {
     const gardens = stores.gardens.list();
     const opened = gardens.filter(({ id }) => lastOpened.get(id));
     return [...new Set([...opened, ...gardens])].slice(0, MOST_GARDENS);
@@ -72,14 +72,14 @@ export function workAhead({
   }
 
   async function workOut(garden: GardenRecord, tag: string): Promise<void> {
-    // What cannot be worked out is said to whoever opens the garden, by the page.
+    // A garden that cannot be worked out is left to the page, which says why.
     const body = await answerFor(garden).catch(() => null);
-    // The books may have been written into while they were read: then they are those of no tag.
+    // When something was written while the books were read, the answer fits no state of them.
     if (!isEnded && tagNow(garden.id) === tag) ready.set(garden.id, { tag, body });
   }
 
-  async function look(): Promise<void> {
-    for (const garden of inUse()) {
+  async function workOutQuietGardens(): Promise<void> {
+    for (const garden of gardensInUse()) {
       const tag = tagNow(garden.id);
       const isQuiet = lastSeen.get(garden.id) === tag;
       lastSeen.set(garden.id, tag);
@@ -91,11 +91,11 @@ export function workAhead({
   const timer = setInterval(() => {
     if (isAtWork || books.state().kind !== 'sound') return;
     isAtWork = true;
-    // Of damage in the file those hear who read it.
-    void look()
+    // A damaged file is reported to whoever reads from it next.
+    void workOutQuietGardens()
       .catch(() => undefined)
       .finally(() => (isAtWork = false));
-  }, LOOK_MS).unref();
+  }, CHECK_MS).unref();
   return {
     find: (gardenId) => {
       const known = ready.get(gardenId);

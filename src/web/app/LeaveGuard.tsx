@@ -11,7 +11,7 @@ export function LeaveGuard() {
   );
   const words = useUnsavedWords();
   useEffect(() => {
-    // It was being saved when the link was pressed, and is saved by now.
+    // The form was being saved when the link was pressed, and has been saved since.
     if (blocker.state === 'blocked' && words === null) blocker.proceed();
   }, [blocker, words]);
   useEffect(() => {

@@ -3,14 +3,14 @@ import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 const unsaved = new Map<symbol, string>();
 const listeners = new Set<() => void>();
 
-const tell = () => {
+const notifyListeners = () => {
   for (const listener of listeners) listener();
 };
 const forget = (key: symbol) => {
   unsaved.delete(key);
-  tell();
+  notifyListeners();
 };
-const listen = (listener: () => void) => {
+const subscribe = (listener: () => void) => {
   listeners.add(listener);
   return () => void listeners.delete(listener);
 };
@@ -19,7 +19,7 @@ const listen = (listener: () => void) => {
 export const unsavedWords = (): string | null => unsaved.values().next().value ?? null;
 
 /** The same, drawn anew whenever it changes. */
-export const useUnsavedWords = (): string | null => useSyncExternalStore(listen, unsavedWords);
+export const useUnsavedWords = (): string | null => useSyncExternalStore(subscribe, unsavedWords);
 
 /**
  * Says while `isUnsaved` that something on the page would be lost by leaving it. What it gives forgets that at once, for
@@ -30,7 +30,7 @@ export function useUnsaved(isUnsaved: boolean, words: string): () => void {
   useEffect(() => {
     if (!isUnsaved) return undefined;
     unsaved.set(key, words);
-    tell();
+    notifyListeners();
     return () => forget(key);
   }, [isUnsaved, key, words]);
   return useCallback(() => forget(key), [key]);

@@ -2,7 +2,7 @@ import { beforeEach, expect, it, vi } from 'vitest';
 import { bedOf, GARDEN, NO_STOCK } from '../../../tests/fixtures/books.ts';
 import type { GardenBooks } from '../../contract/garden-books.ts';
 import type { WorkedOutBed } from '../../contract/worked-out.ts';
-import { keptOr, lookAheadIn, type AheadSource } from './kept-answers.ts';
+import { keptOr, setAheadSource, type AheadSource } from './kept-answers.ts';
 import { questionAbout } from './question-about.ts';
 
 const TODAY = '2026-05-14';
@@ -29,7 +29,7 @@ let source: ReturnType<typeof vi.fn<AheadSource>>;
 beforeEach(() => {
   books = booksOf();
   source = vi.fn<AheadSource>().mockResolvedValue({ books, beds });
-  lookAheadIn(source);
+  setAheadSource(source);
 });
 
 it('what was worked out elsewhere is taken for all beds with one request', async () => {
@@ -58,7 +58,7 @@ it.each<[string, AheadSource]>([
   ['nothing is there', () => Promise.resolve(undefined)],
   ['there is no connection', () => Promise.reject(new Error('no connection'))],
 ])('everything is worked out here when %s', async (_, nothing) => {
-  lookAheadIn(nothing);
+  setAheadSource(nothing);
   expect(await keptOr('brief', about(books, 'north'), workedOutHere)).toMatchObject({
     result: 'worked out here',
   });

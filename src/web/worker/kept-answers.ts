@@ -13,7 +13,7 @@ export interface WorkedOutAhead {
   readonly beds: readonly WorkedOutBed[];
 }
 
-/** Looks for what was worked out of the open garden ahead of its questions. */
+/** Fetches what was worked out of the open garden before it was asked for. */
 export type AheadSource = () => Promise<WorkedOutAhead | undefined>;
 
 type Answers = ReadonlyMap<string, Kept<Worked<unknown>>>;
@@ -24,9 +24,9 @@ const idOf = (what: AskedOfAll, bedId: string): string => `${what} ${bedId}`;
 
 let source: AheadSource = () => Promise.resolve(undefined);
 
-/** From now on answers are looked for there before they are worked out. */
-export function lookAheadIn(ahead: AheadSource): void {
-  source = ahead;
+/** Sets where answers are fetched from before they are worked out here. */
+export function setAheadSource(aheadSource: AheadSource): void {
+  source = aheadSource;
 }
 
 async function answersAhead(): Promise<Answers> {
@@ -42,8 +42,8 @@ async function answersAhead(): Promise<Answers> {
 
 const fetched = new WeakMap<object, { readonly today: string; readonly answers: Promise<Answers> }>();
 
-/** Asked for once for a garden on a day: what is written later is worked out here sooner than elsewhere. */
-function ahead({ records: { garden }, today }: BedQuestion): Promise<Answers> {
+/** Fetched once for a garden on a day: after a write, working it out here is quicker than waiting for the server. */
+function fetchAhead({ records: { garden }, today }: BedQuestion): Promise<Answers> {
   const last = fetched.get(garden);
   if (last?.today === today) return last.answers;
   // Without them everything is worked out here.
@@ -62,7 +62,7 @@ export async function keptOr<Result>(
   const isAnswer = (kept?: Kept<Worked<unknown>>): kept is Kept<Worked<Result>> => kept?.key === key;
   const kept = await onDevice.get(id);
   if (isAnswer(kept)) return kept.value;
-  const given = (await ahead(question)).get(id);
+  const given = (await fetchAhead(question)).get(id);
   const value = isAnswer(given) ? given.value : await ask();
   onDevice.put(id, { key, value });
   return value;
