@@ -16,6 +16,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
+    // Each frame of a movement is drawn by the processor; the test of the main job moves as pages do for most people.
+    contextOptions: { reducedMotion: 'reduce' },
     actionTimeout: 120_000,
     // Tests of the connection look at requests themselves; the one about offline pages allows it.
     serviceWorkers: 'block',

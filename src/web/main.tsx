@@ -31,7 +31,7 @@ if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.service
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <ConfigProvider theme={antdTheme}>
+    <ConfigProvider theme={antdTheme} wave={{ disabled: true }}>
       <App component={false}>
         <QueryClientProvider client={queries}>
           <RouterProvider router={router} />

@@ -2,6 +2,8 @@ import { expect } from '@playwright/test';
 import { answer, choose, everyText } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 
+test.use({ contextOptions: { reducedMotion: 'no-preference' } });
+
 /** From an empty book to an answered bed: the job the app is for. */
 test('a new bed is planted, chips are tried on top and dug in, kept, and still there after a reload', async ({
   page,
