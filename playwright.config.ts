@@ -16,7 +16,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
-    // Each frame of a movement is drawn by the processor; the test of the main job moves as pages do for most people.
+    // Pages without movement are drawn less often, which saves time; only the test of the main job keeps the movement.
     contextOptions: { reducedMotion: 'reduce' },
     actionTimeout: 120_000,
     // Tests of the connection look at requests themselves; the one about offline pages allows it.

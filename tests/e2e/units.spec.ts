@@ -112,7 +112,7 @@ test('every page of the demo measures in the units of its garden only, in letter
   test.setTimeout(600_000);
   const faults: string[] = [];
   await openBook(page, GARDEN);
-  // In one window: what was worked out for one system is shown in the other.
+  // One window for both systems: the model's answers are the same in either, so they are worked out only once.
   for (const system of ['metric', 'customary'] as const) {
     await test.step(system, async () => {
       await measureIn(request, system);
