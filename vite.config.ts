@@ -58,6 +58,23 @@ const controlsStyle: Plugin = {
       : null,
 };
 
+/** What every page needs comes in one file. */
+const FIRST_FILE = { name: 'first', tags: ['$initial' as const] };
+
+/**
+ * What several pages need: each file holds what the same pages share, and a small one joins its nearest neighbor. Without it a
+ * bed's page loads 109 files, most of them under 3 kB; with it 34, which come to 2 % more bytes.
+ */
+const SHARED_FILES = {
+  name: 'shared',
+  minShareCount: 2,
+  entriesAware: true,
+  entriesAwareMergeThreshold: 25_000,
+};
+
+/** A shared file would otherwise be named after every page that loads it. */
+const pathOf = (name: string): string => `assets/${name.includes('~') ? SHARED_FILES.name : '[name]'}-[hash]`;
+
 const OWN_PURE_CODE = /\/src\/(core|records|refusals|contract|words)\//;
 
 /** The day of the model. Where it is, the model runs. */
@@ -86,9 +103,16 @@ export default defineConfig({
     outDir: '../../dist',
     emptyOutDir: true,
     target: 'es2022',
-    chunkSizeWarningLimit: 900,
-    // Wings of the core are asked by their index: what is not asked for is left out, whatever it sets up for itself.
-    rolldownOptions: { treeshake: { moduleSideEffects: (id) => !OWN_PURE_CODE.test(id) } },
+    chunkSizeWarningLimit: 1000,
+    rolldownOptions: {
+      // Wings of the core are asked by their index: what is not asked for is left out, whatever it sets up for itself.
+      treeshake: { moduleSideEffects: (id) => !OWN_PURE_CODE.test(id) },
+      output: {
+        codeSplitting: { groups: [FIRST_FILE, SHARED_FILES] },
+        chunkFileNames: ({ name }) => `${pathOf(name)}.js`,
+        assetFileNames: ({ names: [name = ''] }) => `${pathOf(name)}[extname]`,
+      },
+    },
   },
   server: {
     port: 4181,

@@ -40,7 +40,7 @@ export function BucketShares({ parts, ratio }: { parts: readonly BenchPart[]; ra
         )}
       </div>
       <svg
-        className="shares"
+        className="bucket-shares"
         viewBox={`0 0 ${LABEL + whole} ${ROWS.length * STEP}`}
         role="img"
         aria-label={parts
