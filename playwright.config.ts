@@ -1,6 +1,10 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './tests/chromium.ts';
 
+/** Files that take longest come first: at the end neither process waits long for the other. */
+const LONG =
+  /(season|stock|bed|ways|data|demo|years|plan|first-hour|layers|units|wizard|way-stories)\.spec\.ts$/;
+
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results/e2e',
@@ -12,6 +16,10 @@ export default defineConfig({
   retries: process.env['CI'] ? 1 : 0,
   // Files run beside each other, the tests of one file in their order.
   fullyParallel: false,
+  projects: [
+    { name: 'long', testMatch: LONG },
+    { name: 'short', testIgnore: LONG },
+  ],
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -40,16 +40,16 @@ function classesOfPages(): Map<string, string> {
   const pageOfClass = new Map<string, string>();
   for (const { file, css } of styles.filter(({ file: one }) => one.startsWith('places/')))
     for (const selector of selectorsOf(css)) {
-      const [, name] = /^\.([a-z][\w-]*)(?=$|[ :>+])/.exec(selector) ?? [];
-      if (name !== undefined) pageOfClass.set(name, pageOf(file));
+      const found = /^\.([a-z][\w-]*)(?=$|[ :>+])/.exec(selector);
+      if (found) pageOfClass.set(found[1], pageOf(file));
     }
   return pageOfClass;
 }
 
 /** Classes that a page's file gives its elements. */
 const classesIn = (code: string): string[] =>
-  [...code.matchAll(/className=(?:"([^"]*)"|\{([^}]*)\})/g)].flatMap(
-    ([, text, expression]) => (text ?? expression ?? '').match(/[a-z][\w-]*/g) ?? [],
+  [...code.matchAll(/className=("[^"]*"|\{[^}]*\})/g)].flatMap(
+    ([, given]) => given.match(/[a-z][\w-]*/g) ?? [],
   );
 
 /** A style stays once it is loaded: a page must look the same whichever pages were opened before. */
