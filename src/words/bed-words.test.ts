@@ -224,6 +224,11 @@ describe('the likely range in words', () => {
     expect(inputWords('material:c:moisture', names)).toContain('weigh and dry');
     expect(inputWords('soil:organicMatter', names)).toContain('laboratory');
   });
+  it('names no unit in what nobody can measure: a garden may measure in another', () => {
+    const varied = Object.values(PARAMETER_TABLE).filter((row) => 'low' in row);
+    expect(varied.length).toBeGreaterThan(20);
+    expect(varied.filter(({ meaning }) => /\d ?(?:mm|cm|m|kg|g|L|°C)\b/.test(meaning))).toEqual([]);
+  });
   it('has words for everything that is drawn', () => {
     const scenario = bedScenario({
       books: {

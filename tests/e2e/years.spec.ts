@@ -182,6 +182,7 @@ onDemo.describe('years on the demo', () => {
     await expect(worth.getByText('must not be negative')).toBeVisible();
     await worth.getByLabel('1 hour of your time').fill('8');
     await worth.getByLabel('1 kg of nitrogen').fill('20');
+    const before = await worth.getByRole('table').elementHandle();
     await worth.getByRole('button', { name: 'Save' }).click();
     await expect(worth.getByRole('columnheader', { name: 'in your money' })).toBeVisible();
     await worth.getByText('What counts here, and what does not').click();
@@ -190,6 +191,8 @@ onDemo.describe('years on the demo', () => {
     await expect(region(page, 'Target').getByText('met already today').first()).toBeVisible();
     await page.getByLabel('At least, %').fill('-2');
     await expect(region(page, 'Target').getByText(/must be greater than 0/)).toBeVisible();
+    // The years were followed anew for the prices, and nothing left the page meanwhile.
+    expect(await worth.getByRole('table').evaluate((table, old) => table === old, before)).toBe(true);
     await expectAccessible(page);
   });
 

@@ -44,18 +44,28 @@ interface YearsState {
 
 /**
  * Runs a plan in the other threads: first the default run of every line, then its draws. What was known of the plan before
- * stays on the page until something of the new one is there. Stopping keeps what has come.
+ * stays on the page until something of the new one is there; when the same lines are asked again, as after a price was saved,
+ * until all of them are, so that nothing leaves the page and comes back. Stopping keeps what has come.
  */
 export function useYears(plan: YearsPlan | null): YearsState {
   const [followed, setFollowed] = useState<Followed | null>(null);
   const [stoppedKey, setStoppedKey] = useState<string | null>(null);
   const isStopped = plan !== null && stoppedKey === plan.key;
   const isFirst = useRef(true);
+  const shown = useRef<YearsPlan | null>(null);
   useEffect(() => {
     if (!plan || isStopped) return undefined;
     const ending = new AbortController();
     const timer = setTimeout(
-      () => void gather(plan, ending.signal, setFollowed),
+      () =>
+        void gather(plan, {
+          signal: ending.signal,
+          shown: shown.current,
+          show: (known) => {
+            shown.current = known.plan;
+            startTransition(() => setFollowed(known));
+          },
+        }),
       isFirst.current ? 0 : SETTLE_MS,
     );
     isFirst.current = false;
@@ -75,15 +85,33 @@ export function useYears(plan: YearsPlan | null): YearsState {
   );
 }
 
-/** Whether one habit at least is known on every bed: nothing less can be shown. */
-const hasOneOfAllBeds = ({ bedIds, habits }: YearsPlan, lines: ReadonlyMap<string, FollowedLine>): boolean =>
-  habits.some((_, habit) => bedIds.every((__, bed) => lines.has(lineKey(bed, habit))));
+interface Known {
+  readonly plan: YearsPlan;
+  readonly lines: ReadonlyMap<string, FollowedLine>;
+  /** The plan whose lines are on the page; null when there is none yet. */
+  readonly shown: YearsPlan | null;
+}
 
-async function gather(
-  plan: YearsPlan,
-  signal: AbortSignal,
-  setFollowed: (followed: Followed) => void,
-): Promise<void> {
+/**
+ * Whether what is known can take the place of what is shown: one habit at least on every bed, and no line less than there was
+ * when the same lines are asked again.
+ */
+export function canBeShown({ plan, lines, shown }: Known): boolean {
+  const isKnown = (habit: number): boolean => plan.bedIds.every((_, bed) => lines.has(lineKey(bed, habit)));
+  const known = plan.habits.map((_, habit) => isKnown(habit));
+  return shown !== null && areSameLines(shown, plan) ? known.every(Boolean) : known.some(Boolean);
+}
+
+const areSameLines = (a: YearsPlan, b: YearsPlan): boolean =>
+  a.years === b.years && a.bedIds.join() === b.bedIds.join() && a.lineIds.join() === b.lineIds.join();
+
+interface Gathering {
+  readonly signal: AbortSignal;
+  readonly shown: YearsPlan | null;
+  readonly show: (followed: Followed) => void;
+}
+
+async function gather(plan: YearsPlan, { signal, shown, show }: Gathering): Promise<void> {
   const draws = drawsFor(plan);
   const total = plan.bedIds.length * plan.habits.length * (draws + 1);
   const ownLines = plan.bedIds.length * plan.habits.length;
@@ -92,8 +120,7 @@ async function gather(
   let toldAt = 0;
   const tell = (refusal: string | null = null) => {
     toldAt = performance.now();
-    const now = { plan, lines: new Map(lines), done, total, refusal };
-    startTransition(() => setFollowed(now));
+    show({ plan, lines: new Map(lines), done, total, refusal });
   };
   await followYears({
     plan,
@@ -108,7 +135,7 @@ async function gather(
         else if (known) lines.set(key, { ...known, draws: [...known.draws, points] });
         done += 1;
         const isTelling = done === ownLines || done === total || performance.now() - toldAt > TELL_EVERY_MS;
-        if (hasOneOfAllBeds(plan, lines) && isTelling) tell();
+        if (isTelling && canBeShown({ plan, lines, shown })) tell();
       },
     },
   });
