@@ -56,7 +56,7 @@ const classesIn = (code: string): string[] =>
     ([, given]) => given.match(/[a-z][\w-]*/g) ?? [],
   );
 
-/** A style stays once it is loaded: a page must look the same whichever pages were opened before. */
+/** A style stays when its page is left, so no other page may depend on it. */
 describe('styles', () => {
   it('are set in one file each, so that no order of loading decides', () => {
     expect(setTwice(asLoaded)).toEqual([]);

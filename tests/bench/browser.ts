@@ -28,8 +28,8 @@ const longTasks = (page: Page) =>
   page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks.splice(0));
 
 /**
- * From an arrow key on the edge of a layer to the tide of the changed bed, ms. Told by what is held against what is
- * within reach: that does not change when only the scale does, as it may when a band comes or goes.
+ * From an arrow key on the edge of a layer to the tide of the changed bed, ms. What is locked up is compared with what is
+ * available to roots: that does not change when only the scale does, as it may when a band comes or goes.
  */
 async function editToTide(page: Page): Promise<number> {
   await page.getByRole('slider', { name: EDGE }).focus();

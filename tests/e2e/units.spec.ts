@@ -101,7 +101,7 @@ async function calendarTexts(request: APIRequestContext): Promise<string[]> {
   return texts;
 }
 
-/** Has the window read what was written meanwhile, as when one comes back to it. */
+/** Makes the page fetch what was changed elsewhere, as a gardener's return to the window does. */
 const comeBack = (page: Page): Promise<unknown> =>
   page.evaluate(() => window.dispatchEvent(new Event('visibilitychange')));
 

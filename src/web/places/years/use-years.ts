@@ -44,8 +44,8 @@ interface YearsState {
 
 /**
  * Runs a plan in the other threads: first the default run of every line, then its draws. What was known of the plan before
- * stays on the page until something of the new one is there; when the same lines are asked again, as after a price was saved,
- * until all of them are, so that nothing leaves the page and comes back. Stopping keeps what has come.
+ * stays on the page until something of the new one is there. When the same lines are asked for again, for example after a
+ * price was saved, it stays until all of them are there: otherwise a table would disappear for a moment. Stopping keeps what has come.
  */
 export function useYears(plan: YearsPlan | null): YearsState {
   const [followed, setFollowed] = useState<Followed | null>(null);
@@ -93,8 +93,8 @@ interface Known {
 }
 
 /**
- * Whether what is known can take the place of what is shown: one habit at least on every bed, and no line less than there was
- * when the same lines are asked again.
+ * Whether the new answers can replace those on the page: one habit must be known on every bed, and all of them when the same
+ * lines are on the page already.
  */
 export function canBeShown({ plan, lines, shown }: Known): boolean {
   const isKnown = (habit: number): boolean => plan.bedIds.every((_, bed) => lines.has(lineKey(bed, habit)));
