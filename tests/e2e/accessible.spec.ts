@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { test, type Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { expectAccessible } from './accessible.ts';
 
 const body = (inside: string) =>

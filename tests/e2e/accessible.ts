@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import axe from 'axe-core';
 
 const RULES: axe.RunOptions = {

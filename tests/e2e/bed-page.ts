@@ -1,4 +1,5 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expect } from './expect.ts';
 
 /** What the bed page is asked about in several tests. */
 export const answer = (page: Page, title: string) => page.getByRole('region', { name: title, exact: true });

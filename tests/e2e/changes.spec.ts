@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect } from './expect.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { bedOf } from '../fixtures/books.ts';
 import { expectAccessible } from './accessible.ts';

@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { answer, choose, isAnswered } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 

@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect } from './expect.ts';
 import { join } from 'node:path';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 import { expectAccessible } from './accessible.ts';

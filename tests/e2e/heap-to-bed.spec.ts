@@ -1,4 +1,5 @@
-import { expect, request as requests, type Page } from '@playwright/test';
+import { request as requests, type Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { join } from 'node:path';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 import { choose } from './bed-page.ts';

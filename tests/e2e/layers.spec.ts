@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { BUILD_UPS } from '../../src/core/bed/build-ups/build-up-library.ts';
 import { BUILD_UP_WORDS } from '../../src/words/build-up-words.ts';
 import { expectAccessible } from './accessible.ts';

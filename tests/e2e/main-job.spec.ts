@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect } from './expect.ts';
 import { answer, choose, everyText } from './bed-page.ts';
 import { onOwn as test } from './books-of-file.ts';
 

@@ -1,4 +1,8 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
+
+/** A look at a title costs little; the runner's own looks write down the whole page. */
+const POLLING = { polling: 50 };
 
 /** Goes from page to page as a link does, without loading the program anew, and waits until it is worked out. */
 export async function goTo(page: Page, address: string): Promise<void> {
@@ -7,14 +11,14 @@ export async function goTo(page: Page, address: string): Promise<void> {
     window.history.pushState(null, '', to);
     window.dispatchEvent(new PopStateEvent('popstate'));
   }, address);
-  await expect(page).not.toHaveTitle(before);
+  await page.waitForFunction((title) => document.title !== title, before, POLLING);
   await expect(page.getByText(/working it out|Working out|Looking ahead|Trying every/)).toHaveCount(0);
 }
 
 /** Opens the demo's book at the page that has the least to work out. */
 export async function openBook(page: Page, garden: string): Promise<void> {
   await page.goto(`${garden}/method`);
-  await expect(page).toHaveTitle(/^Method/);
+  await page.waitForFunction(() => document.title.startsWith('Method'), undefined, POLLING);
 }
 
 /** By how many pixels the page is wider than its window. */

@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { onDemo as test } from './books-of-file.ts';
 import { goTo, openBook } from './pages.ts';

@@ -1,4 +1,5 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { test, type Browser, type Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { join } from 'node:path';
 import { setPassphrase } from '../../src/server/access.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';

@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect } from './expect.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 

@@ -1,4 +1,5 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { expectAccessible } from './accessible.ts';
 import { onDemo, onOwn } from './books-of-file.ts';
 import { downloaded } from './downloaded.ts';

@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import ICAL from 'ical.js';
 import { phoneJpeg } from '../fixtures/photos.ts';
 import { expectAccessible } from './accessible.ts';

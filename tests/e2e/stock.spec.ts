@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { expectAccessible } from './accessible.ts';
 import { choose, isAnswered, layers } from './bed-page.ts';
 import { onDemo, onOwn } from './books-of-file.ts';

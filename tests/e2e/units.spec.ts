@@ -1,4 +1,5 @@
-import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { onDemo as test } from './books-of-file.ts';
 import { smallLetters } from './letters.ts';
 import { goTo, openBook } from './pages.ts';

@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import { onOwn as test } from './books-of-file.ts';
 import { choose, press } from './bed-page.ts';
 import { makeBed, makeGarden } from './own-books.ts';

@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { askAt, type Answering } from '../http/server.ts';
 import { expectAccessible } from './accessible.ts';

@@ -1,6 +1,6 @@
 import { utils, write } from '@e965/xlsx';
 import { serve } from '@hono/node-server';
-import { expect } from '@playwright/test';
+import { expect } from './expect.ts';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';

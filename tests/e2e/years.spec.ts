@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './expect.ts';
 import Papa from 'papaparse';
 import { expectAccessible } from './accessible.ts';
 import { choose } from './bed-page.ts';
