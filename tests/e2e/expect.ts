@@ -5,13 +5,16 @@ interface Patience {
 }
 type Matcher = ReturnType<typeof runners<Locator>>;
 
-/** Without a word when it never comes: the runner's own matcher then says what is there instead. */
+/** Ends quietly when nothing comes: the runner's matcher then says what is there instead. */
 const waitQuietly = (wanted: Locator, state: 'attached' | 'visible', timeout: number): Promise<void> =>
   wanted.waitFor({ state, timeout }).catch(() => undefined);
 
+/** The runner's matcher has at least so long, ms: enough for one look, and for saying what it saw. */
+const LAST_LOOK_MS = 1000;
+
 /**
- * The verdict of the runner's own matcher, asked once what it asks for has come. While it waits itself, it writes down the
- * whole page at every look, in case the test fails: a tenth of all that the pages of tests had to do.
+ * The verdict of the runner's own matcher. While it waits, it writes down the whole page at every look, in case the test
+ * fails, which was a tenth of all that the pages of tests had to do. So what it looks for is waited for first.
  */
 async function judge(
   { isNot, timeout: usual }: ExpectMatcherState,
@@ -31,7 +34,7 @@ async function judge(
       await wait(timeout);
       await match(runners(locator), {
         ...patience,
-        timeout: Math.max(1000, timeout - (Date.now() - started)),
+        timeout: Math.max(LAST_LOOK_MS, timeout - (Date.now() - started)),
       });
     }
     return { pass: !isNot, message: () => '' };
