@@ -63,7 +63,8 @@ test('a deleted garden stays listed after a reload, on an empty book too, and is
   await line.getByRole('button', { name: 'Delete' }).click();
   await page.getByRole('tooltip').getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByText('Shore plot is deleted.')).toBeVisible();
-  await goTo(page, '/welcome');
+  await page.waitForURL('**/welcome');
+  await page.reload();
   const deleted = page.getByRole('region', { name: 'Deleted gardens' });
   await expect(deleted).toContainText('Shore plot, deleted on');
   await expectAccessible(page);
