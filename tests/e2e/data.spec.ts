@@ -63,8 +63,7 @@ test('a deleted garden stays listed after a reload, on an empty book too, and is
   await line.getByRole('button', { name: 'Delete' }).click();
   await page.getByRole('tooltip').getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByText('Shore plot is deleted.')).toBeVisible();
-  await page.waitForURL('**/welcome');
-  await page.reload();
+  await page.goto(`${empty.address}/welcome`);
   const deleted = page.getByRole('region', { name: 'Deleted gardens' });
   await expect(deleted).toContainText('Shore plot, deleted on');
   await expectAccessible(page);
