@@ -5,16 +5,16 @@ interface Patience {
 }
 type Matcher = ReturnType<typeof runners<Locator>>;
 
-/** Ends quietly when nothing comes: the runner's matcher then says what is there instead. */
+/** Does not fail when nothing comes, because the runner's matcher fails afterwards with a better message. */
 const waitQuietly = (wanted: Locator, state: 'attached' | 'visible', timeout: number): Promise<void> =>
   wanted.waitFor({ state, timeout }).catch(() => undefined);
 
-/** The runner's matcher has at least so long, ms: enough for one look, and for saying what it saw. */
+/** Time left for the runner's matcher, ms, when all of it was spent on waiting: enough to find out what is there instead. */
 const LAST_LOOK_MS = 1000;
 
 /**
- * The verdict of the runner's own matcher. While it waits, it writes down the whole page at every look, in case the test
- * fails, which was a tenth of all that the pages of tests had to do. So what it looks for is waited for first.
+ * Waits, then asks the runner's own matcher. That matcher records the whole page each time it compares without success,
+ * which was a tenth of the processor time of all pages in the tests, so it should be asked only once.
  */
 async function judge(
   { isNot, timeout: usual }: ExpectMatcherState,

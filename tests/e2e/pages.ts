@@ -1,10 +1,13 @@
 import type { Page } from '@playwright/test';
 import { expect } from './expect.ts';
 
-/** A look at a title costs little; the runner's own looks write down the whole page. */
+/** How often a title is compared, ms. The runner's own comparison would write down the whole page each time. */
 const POLLING = { polling: 50 };
 
-/** Goes from page to page as a link does, without loading the program anew, and waits until it is worked out. */
+/**
+ * Goes to a page with another title as a link does, without loading the program anew, and waits until it is worked out. Not
+ * for a moment when the program changes the page by itself: the title may have changed already.
+ */
 export async function goTo(page: Page, address: string): Promise<void> {
   const before = await page.title();
   await page.evaluate((to) => {
