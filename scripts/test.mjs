@@ -1,12 +1,14 @@
 // npm test: sets up what is missing, then types and lint, format and import rules beside the unit and anchor tests, then
 // the browser tests. What needs no database runs while its driver is still being built, and the browser installed.
-// Every stage runs even when an earlier one failed; the last line counts all of it.
+// Every stage runs even when an earlier one failed. What failed is told again at the end, where one looks first and what
+// is left of a long output begins; the last line counts all of it.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { beginSetup, bin, ensureBrowser, ROOT } from './setup.mjs';
 import { buildServer, buildWeb } from './serve.mjs';
+import { playwrightOutcome, vitestOutcome } from './test-reports.mjs';
 
 const { isDatabaseReady } = beginSetup();
 const browser = ensureBrowser();
@@ -17,9 +19,11 @@ rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 
 const tally = { passed: 0, failed: 0 };
-const count = (passed, failed) => {
+const whatFailed = [];
+const count = ({ passed, failed, failures }) => {
   tally.passed += passed;
   tally.failed += failed;
+  whatFailed.push(...failures);
 };
 
 /** Runs a check beside others; what it says is kept together and told when it has ended. */
@@ -30,8 +34,14 @@ const check = (title, command, args) =>
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
     child.on('error', (error) => said.push(`${error.message}\n`));
     child.on('close', (code) => {
-      console.log(`\n== ${title}: ${code === 0 ? 'good' : 'not good'}\n${said.join('').trim()}`);
-      count(code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+      const isGood = code === 0;
+      const text = said.join('').trim();
+      console.log(`\n== ${title}: ${isGood ? 'good' : 'not good'}\n${text}`);
+      count(
+        isGood
+          ? { passed: 1, failed: 0, failures: [] }
+          : { passed: 0, failed: 1, failures: [`${title}\n${text}`] },
+      );
       resolve();
     });
   });
@@ -44,32 +54,26 @@ async function checkTexts() {
 }
 
 /** Runs a test runner and adds its own counts; a runner that fails without a failed test counts as one. */
-const runTests = (title, command, args, readCounts) =>
+const runTests = (title, command, args, readOutcome) =>
   new Promise((resolve) => {
     console.log(`\n== ${title}`);
     spawn(command, args, { cwd: ROOT, stdio: 'inherit' }).on('close', (code) => {
-      let counts = { passed: 0, failed: 0 };
+      let outcome = { passed: 0, failed: 0, failures: [] };
       try {
-        counts = readCounts();
+        outcome = readOutcome();
       } catch (error) {
-        console.error(`No report from ${title}: ${error.message}`);
+        outcome.failures.push(`No report from ${title}: ${error.message}`);
       }
-      const isWhole = code === 0 && counts.passed > 0;
-      count(counts.passed, counts.failed === 0 && !isWhole ? 1 : counts.failed);
+      if (outcome.failed === 0 && (code !== 0 || outcome.passed === 0)) {
+        const why = `${title}: ended with ${code} after ${outcome.passed} tests that passed`;
+        outcome = { ...outcome, failed: 1, failures: [...outcome.failures, why] };
+      }
+      count(outcome);
       resolve();
     });
   });
 
 const json = (file) => JSON.parse(readFileSync(file, 'utf8'));
-
-/** Titles of the browser tests that passed at the second try only. */
-const unsteady = (suites) =>
-  suites.flatMap(({ specs = [], suites: inner = [] }) => [
-    ...specs
-      .filter(({ tests }) => tests.some(({ status }) => status === 'flaky'))
-      .map(({ file, title }) => `${file}: ${title}`),
-    ...unsteady(inner),
-  ]);
 
 /** Parts of the source whose tests open no database. */
 const WITHOUT_DATABASE = [
@@ -86,10 +90,7 @@ const WITHOUT_DATABASE = [
 function runUnitTests(title, options) {
   const report = join(results, `${title.replaceAll(' ', '-')}.json`);
   const args = ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...options];
-  return runTests(title, bin('vitest'), args, () => {
-    const { numPassedTests, numFailedTests } = json(report);
-    return { passed: numPassedTests, failed: numFailedTests };
-  });
+  return runTests(title, bin('vitest'), args, () => vitestOutcome(json(report)));
 }
 
 const texts = checkTexts();
@@ -105,10 +106,11 @@ process.env.VINE_CHROMIUM = await browser;
 buildWeb();
 buildServer();
 await runTests('browser tests', bin('playwright'), ['test'], () => {
-  const { stats, suites } = json(e2eReport);
-  for (const title of unsteady(suites)) console.log(`Unsteady, passed at the second try: ${title}`);
-  return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+  const outcome = playwrightOutcome(json(e2eReport));
+  for (const name of outcome.unsteady) console.log(`Unsteady, passed at the second try: ${name}`);
+  return outcome;
 });
 
+if (whatFailed.length > 0) console.log(`\n== What failed\n${whatFailed.join('\n\n')}`);
 console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed === 0 ? 0 : 1);
