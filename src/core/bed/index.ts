@@ -60,6 +60,7 @@ export { hungriestTime } from './books/crop-plans.ts';
 export { checkRoom } from './books/planting-clash.ts';
 export { type SoilReport, checkSoilTest, reportColumnsIn, soilReports } from './books/soil-report.ts';
 export { phOn, testedNitrogenGPerM2, testsUntil } from './books/soil-tests.ts';
+export { groundAsRead } from './books/as-read.ts';
 export { recordsAbout } from './books/records-about.ts';
 export { SOIL_TEXTURES, type SoilTexture, bulkDensityOfClay } from './books/soil-textures.ts';
 

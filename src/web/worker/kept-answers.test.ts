@@ -6,10 +6,12 @@ import { keptOr, setAheadSource, type AheadSource } from './kept-answers.ts';
 import { questionAbout } from './question-about.ts';
 
 const TODAY = '2026-05-14';
+/** Each test asks about a garden of its own: what was fetched for one before is not fetched again. */
+let gardens = 0;
 const booksOf = (bulkDensity = 1.2): GardenBooks =>
   ({
     today: TODAY,
-    garden: { ...GARDEN },
+    garden: { ...GARDEN, depositionGPerM2Year: ++gardens },
     beds: [bedOf({ id: 'north', bulkDensityGPerCm3: bulkDensity }), bedOf({ id: 'south' })],
     entries: [],
     plantings: [],

@@ -1,5 +1,5 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { type GardenRecords, drawsOnStock } from '../../core/bed/index.ts';
+import { type GardenRecords, drawsOnStock, groundAsRead } from '../../core/bed/index.ts';
 import type { School } from '../../records/vocabulary.ts';
 import type { Brew, Observation } from '../../records/journal.ts';
 import type { YardRecords } from '../../core/season/index.ts';
@@ -118,8 +118,7 @@ export const recordsForYears = ({
   movements,
   weather,
 }: GardenRecords): GardenRecords => ({
-  garden,
-  beds,
+  ...groundAsRead({ garden, beds }),
   entries,
   plantings,
   crops,
@@ -135,11 +134,10 @@ export const recordsForYears = ({
 export const questionAboutStock = (records: GardenRecords, today: string): StockQuestion => ({
   today,
   records: {
-    garden: records.garden,
+    ...groundAsRead(records),
     materials: records.materials,
     crops: [],
     labResults: records.labResults,
-    beds: records.beds,
     entries: records.entries.filter(drawsOnStock),
     plantings: [],
     lots: records.lots,

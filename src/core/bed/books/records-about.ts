@@ -1,6 +1,7 @@
 import type { TaskMark } from '../../../records/journal.ts';
 import { doseOfKey } from '../plan/dose-key.ts';
 import { feedStockRecords } from '../supplement/feed-stock.ts';
+import { groundAsRead } from './as-read.ts';
 import { type GardenRecords, drawsOnStock } from './garden-books.ts';
 
 /** Only what decides how one bed fares: its own records, and those of others that draw on the same stock. */
@@ -10,12 +11,13 @@ export function recordsAbout(records: GardenRecords, bedId: string): GardenRecor
   const { lots, movements, entries: takes } = usesStock ? wholeStock(records) : feedStockRecords(records);
   const drawing = new Set(takes);
   const takers = new Set(takes.map((entry) => entry.bedId));
+  const { garden, beds } = groundAsRead(records);
   return {
-    garden: records.garden,
+    garden,
     materials: records.materials,
     crops: records.crops,
     labResults: records.labResults,
-    beds: records.beds.filter(({ id }) => id === bedId || takers.has(id)),
+    beds: beds.filter(({ id }) => id === bedId || takers.has(id)),
     entries: records.entries.filter((entry) => isOwn(entry) || drawing.has(entry)),
     plantings: records.plantings.filter(isOwn),
     lots,

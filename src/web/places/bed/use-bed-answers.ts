@@ -43,7 +43,7 @@ function useDrawn(
   question: BedQuestion,
 ): Drawn | undefined {
   const [last, setLast] = useState<Drawn | undefined>(undefined);
-  if (!answer?.ok || question === last?.question) return last;
+  if (!answer?.ok || (question === last?.question && records === last.records)) return last;
   const drawn = { projection: answer.result, records, question };
   setLast(drawn);
   return drawn;
