@@ -56,6 +56,14 @@ export function LotPage() {
   return <OpenLot key={lot.id} lot={lot} />;
 }
 
+/** What lies below would move under the finger when the age comes. */
+const ROOM_FOR_AGE = (
+  <span aria-hidden style={{ visibility: 'hidden' }}>
+    {' '}
+    · 10 months old
+  </span>
+);
+
 function OpenLot({ lot }: { lot: LotRecord }) {
   const books = useBooks();
   const navigate = useNavigate();
@@ -74,6 +82,7 @@ function OpenLot({ lot }: { lot: LotRecord }) {
           <p className="soft">
             <Link to={`/garden/${books.garden.id}/stock`}>Stock</Link> · {LOT_FORM_WORDS[lot.form]},{' '}
             {treatmentWords(lot)}
+            {!brief && ROOM_FOR_AGE}
             {brief?.openedOn != null && ` · ${ageInWords(today - brief.openedOn)} old`}
             {lot.note !== '' && <span translate="no"> · {lot.note}</span>}
           </p>
