@@ -1,11 +1,13 @@
 // npm test: sets up what is missing, then types and lint, format and import rules beside the unit and anchor tests, then
-// the browser tests. What needs no database runs while its driver is still being built, and the browser installed.
-// Every stage runs even when an earlier one failed. What failed is told again at the end, where one looks first and what
-// is left of a long output begins; the last line counts all of it.
+// the browser tests. A check of the text that was good is made again only when a file that it reads has changed.
+// What needs no database runs while its driver is still being built, and the browser installed. Every stage runs even when
+// an earlier one failed. What failed is told again at the end, where one looks first and what is left of a long output
+// begins; the last line counts all of it.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
+import { goodBefore } from './good-before.mjs';
 import { beginSetup, bin, ensureBrowser, ROOT } from './setup.mjs';
 import { buildServer, buildWeb } from './serve.mjs';
 import { playwrightOutcome, vitestOutcome } from './test-reports.mjs';
@@ -27,7 +29,7 @@ const count = ({ passed, failed, failures }) => {
 };
 
 /** Runs a check beside others; what it says is kept together and told when it has ended. */
-const check = (title, command, args) =>
+const runCheck = (title, command, args) =>
   new Promise((resolve) => {
     const said = [];
     const child = spawn(command, args, { cwd: ROOT });
@@ -42,15 +44,30 @@ const check = (title, command, args) =>
           ? { passed: 1, failed: 0, failures: [] }
           : { passed: 0, failed: 1, failures: [`${title}\n${text}`] },
       );
-      resolve();
+      resolve(isGood);
     });
   });
 
+async function check(title, command, args, isRead) {
+  const before = goodBefore(ROOT, title, isRead);
+  if (before.isGood) {
+    console.log(`\n== ${title}: good; no file that it reads has changed since it was checked`);
+    count({ passed: 1, failed: 0, failures: [] });
+  } else if (await runCheck(title, command, args)) before.keep();
+}
+
+const isNoProse = (name) => !/\.(?:md|png)$/.test(name);
+
 /** Checks of the text, one after the other, beside the tests. */
 async function checkTexts() {
-  await check('types and lint', bin('oxlint'), ['.']);
+  await check('types and lint', bin('oxlint'), ['.'], isNoProse);
   await check('format', bin('oxfmt'), ['--check', '.']);
-  await check('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'tests']);
+  await check(
+    'import rules',
+    bin('depcruise'),
+    ['--config', '.dependency-cruiser.cjs', 'src', 'tests'],
+    isNoProse,
+  );
 }
 
 /** Runs a test runner and adds its own counts; a runner that fails without a failed test counts as one. */

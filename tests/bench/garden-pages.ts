@@ -4,6 +4,7 @@ import { CLIMATE_PATTERNS } from '../../src/core/ground/climate/patterns.ts';
 import type { GardenBooks } from '../../src/contract/garden-books.ts';
 import { CHROMIUM } from '../chromium.ts';
 import { newFolder, removeFolder, startServer } from '../http/server.ts';
+import { spareDevice } from '../spared.ts';
 import { report, timesOf } from './report.ts';
 import { MATERIALS } from './ten-years.ts';
 
@@ -177,7 +178,7 @@ try {
       viewport: { width: 1280, height: 800 },
       serviceWorkers: 'block',
     });
-    await context.addInitScript(() => localStorage.setItem('vine-ledger:sparing', 'yes'));
+    await context.addInitScript(spareDevice);
     await visit(await context.newPage());
     await context.close();
   };

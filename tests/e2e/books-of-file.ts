@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { TODAY } from './own-books.ts';
 import { laboratoryAddress, probeAddress, scaleAddress } from './standins.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
+import { spareDevice } from '../spared.ts';
 
 interface Ranges {
   /** Whether the pages work out likely ranges; a device that is spared does not, nor anything ahead of a question. */
@@ -48,8 +49,7 @@ class ServersOfFile {
 export const onAny = base.extend<Ranges & Books, { readonly servers: ServersOfFile }>({
   worksOutRanges: [false, { option: true }],
   context: async ({ context, worksOutRanges }, use) => {
-    if (!worksOutRanges)
-      await context.addInitScript(() => localStorage.setItem('vine-ledger:sparing', 'yes'));
+    if (!worksOutRanges) await context.addInitScript(spareDevice);
     await use(context);
   },
   servers: [
