@@ -5,10 +5,9 @@ import {
   type RankedWay,
   type WayQuestion,
   type WhatIf,
-  leaving,
   proposeWays,
   rankWays,
-  weighWay,
+  wayWeigher,
 } from '../core/long-run/index.ts';
 import { emptyMemory } from '../core/yard/index.ts';
 import type { GardenFile } from '../contract/garden-file.ts';
@@ -97,9 +96,8 @@ export function waysReport(json: unknown, args: Arguments) {
     memory: emptyMemory(),
     prefix: PREFIX,
   });
-  const setting = { todayIso, keeper: NOTHING_KEPT, prices: file.garden.prices };
-  const weighing = { left: leaving(proposal, setting), bedIds: proposal.bedIds, setting };
-  const outcomes = proposal.proposed.map((one) => weighWay(one, weighing));
+  const weigh = wayWeigher(proposal, { todayIso, keeper: NOTHING_KEPT, prices: file.garden.prices });
+  const outcomes = proposal.proposed.map((one) => weigh(one));
   const ranking = rankWays(outcomes, EVEN_WEIGHTS);
   const nameOf = (id: string) => [...file.beds, ...file.lots].find((one) => one.id === id)?.name ?? id;
   return {

@@ -59,7 +59,7 @@ export {
   type WayStep,
   type WhatIf,
 } from './ways/way.ts';
-export { TOLD_AFTER_YEARS, type WayOutcome, type WeighSetting, leaving, weighWay } from './ways/weigh.ts';
+export { TOLD_AFTER_YEARS, type WayOutcome, type WeighSetting, wayWeigher } from './ways/weigh.ts';
 
 // years
 export { asOneBed, keepsToItsPlan, sampledSoilKgPerM2 } from './years/garden-years.ts';

@@ -70,7 +70,7 @@ import {
   type YearsPlan,
 } from './years-answers.ts';
 
-import { drawnWay, proposedWays, type WaysAsked, waysBySchool, weighedWay } from './ways-answers.ts';
+import { drawnWay, proposedWays, type WaysAsked, weighedWay } from './ways-answers.ts';
 
 export type { BedQuestion } from './bed-books.ts';
 
@@ -241,8 +241,8 @@ const yearsOne = (asked: YearsAsked) => workedStock(() => yearsLine(asked));
 const amount = (asked: AmountAsked) => workedStock(() => yearsAmount(asked));
 const sharing = (asked: SharingAsked) => workedStock(() => sharingProblem(asked));
 const ways = (asked: WaysAsked) => workedStock(() => proposedWays(asked));
-const way = (asked: WaysAsked, key: string) => workedStock(() => weighedWay(asked, key));
-const waySchools = (asked: WaysAsked, school: School) => workedStock(() => waysBySchool(asked, school));
+const way = (asked: WaysAsked, key: string, school?: School) =>
+  workedStock(() => weighedWay(asked, key, school));
 const wayDraws = (asked: WaysAsked, key: string) => workedStock(() => drawnWay(asked, key));
 
 /** The same, once what is kept of the bed is at hand. */
@@ -280,7 +280,6 @@ const core = {
   ways,
   way,
   wayDraws,
-  waySchools,
   yearsOpen,
   yearsOne,
   amount,

@@ -279,21 +279,22 @@ export const waysQuery = (asked: WaysAsked) =>
     ...FOREVER,
   });
 
-/** What one of them comes to; both threads weigh, so that the first ones are there soon. */
-export const wayQuery = (asked: WaysAsked, key: string, turn: number) =>
+/** One of them, weighed by the school of the garden where no other is asked for. */
+interface WayAsked {
+  readonly key: string;
+  readonly school?: School;
+}
+
+/**
+ * What one of them comes to. Both threads weigh, so that the first ones are there soon; by whatever school, one way is weighed
+ * by the same thread, which knows already what no school changes.
+ */
+export const wayQuery = (asked: WaysAsked, { key, school }: WayAsked, turn: number) =>
   queryOptions({
-    queryKey: ['way', asked.question, [asked.asked, asked.prices, asked.prefix, key]] as Asked,
-    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.way(asked, key)),
+    queryKey: ['way', asked.question, [asked.asked, asked.prices, asked.prefix, key, school]] as Asked,
+    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.way(asked, key, school)),
     ...FOREVER,
     placeholderData: (): undefined => undefined,
-  });
-
-/** What all ways come to by one of the schools. */
-export const waySchoolQuery = (asked: WaysAsked, school: School, turn: number) =>
-  queryOptions({
-    queryKey: ['ways by school', asked.question, [asked.asked, asked.prices, asked.prefix, school]] as Asked,
-    queryFn: ({ signal }) => laneOf(turn)(signal, (core) => core.waySchools(asked, school)),
-    ...FOREVER,
   });
 
 /** The same as things may be; after all that is waited for. */

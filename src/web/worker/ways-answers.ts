@@ -2,7 +2,6 @@ import { InputError } from '../../refusals/input-error.ts';
 import type { BedPast, PastKeeper } from '../../core/bed/index.ts';
 import {
   type DrawnWay,
-  leaving,
   type Proposal,
   type ProposedWay,
   proposeWays,
@@ -11,7 +10,7 @@ import {
   type WayQuestion,
   WAY_DRAWS,
   wayDrawer,
-  weighWay,
+  wayWeigher,
   type WeighSetting,
 } from '../../core/long-run/index.ts';
 import type { School } from '../../records/vocabulary.ts';
@@ -38,8 +37,7 @@ export interface ProposedWays {
 interface Opened {
   readonly key: string;
   readonly proposal: Proposal;
-  readonly setting: WeighSetting;
-  readonly left: ReturnType<typeof leaving>;
+  readonly weigh: ReturnType<typeof wayWeigher>;
   readonly draw: ReturnType<typeof wayDrawer>;
 }
 /** The ways asked about last: each is weighed by a question of its own, so that the first can be shown before the last is done. */
@@ -58,7 +56,7 @@ function open(waysAsked: WaysAsked): Opened {
   if (opened?.key === key) return opened;
   const proposal = proposeWays(records, asked, { todayIso, memory: stockMemory, prefix });
   const setting = { todayIso, prices, keeper: pastsInHand() };
-  opened = { key, proposal, setting, left: leaving(proposal, setting), draw: wayDrawer(proposal) };
+  opened = { key, proposal, weigh: wayWeigher(proposal, setting), draw: wayDrawer(proposal) };
   return opened;
 }
 
@@ -75,19 +73,10 @@ function wayIn({ proposal: { proposed } }: Opened, key: string): ProposedWay {
   throw new InputError(['way'], 'notOneOf', { allowed: proposed.map(({ way }) => way.key), got: key });
 }
 
-/** What one of the ways comes to. Throws InputError for a way that is none of them. */
-export function weighedWay(asked: WaysAsked, key: string): WayOutcome {
+/** What one of the ways comes to, by another school than the garden's where one is asked for. Throws InputError for a way that is none of them. */
+export function weighedWay(asked: WaysAsked, key: string, school?: School): WayOutcome {
   const ways = open(asked);
-  const { left, setting, proposal } = ways;
-  return weighWay(wayIn(ways, key), { left, bedIds: proposal.bedIds, setting });
-}
-
-/** What all of them come to by a school of its own, in the order in which they were proposed. */
-export function waysBySchool(asked: WaysAsked, school: School): WayOutcome[] {
-  const { proposal, setting } = open(asked);
-  const own = { ...setting, school };
-  const weighing = { left: leaving(proposal, own), bedIds: proposal.bedIds, setting: own };
-  return proposal.proposed.map((one) => weighWay(one, weighing));
+  return ways.weigh(wayIn(ways, key), school);
 }
 
 /** What it comes to as things may be, draw by draw. Throws as `weighedWay` does. */

@@ -12,14 +12,7 @@ import { runYears } from '../years/run-years.ts';
 import { NO_PRICES } from '../years/worth.ts';
 import { newLot, withWay } from './scene.ts';
 import { AS_PROPOSED, type Way, type WayCode, type WayQuestion } from './way.ts';
-import {
-  leaving,
-  weighWay,
-  wayRecords,
-  type WayOutcome,
-  type WeighSetting,
-  yearsScenarioOf,
-} from './weigh.ts';
+import { wayWeigher, wayRecords, type WayOutcome, type WeighSetting, yearsScenarioOf } from './weigh.ts';
 
 const AUTUMN = '2026-10-10';
 const garden = { ...GARDEN, climate: MILD, version: 1, createdAt: '', updatedAt: '' };
@@ -60,9 +53,8 @@ function weighed(
   question: WayQuestion,
   { of: asked = proposed(question), prices = null as WeighSetting['prices'] } = {},
 ): { readonly outcomes: WayOutcome[] } {
-  const own = { ...setting, prices };
-  const weighing = { left: leaving(asked, own), bedIds: asked.bedIds, setting: own };
-  return { outcomes: asked.proposed.map((one) => weighWay(one, weighing)) };
+  const weigh = wayWeigher(asked, { ...setting, prices });
+  return { outcomes: asked.proposed.map((one) => weigh(one)) };
 }
 /** Asked in several tests, and weighed once. */
 let weighedBranchChips: readonly WayOutcome[] | undefined;
@@ -226,6 +218,25 @@ describe('fresh sawdust in autumn, for a bed that is sown in spring', () => {
     expect(of(outcomes, 'pathFirst').nitrogenToAddG).toBeLessThanOrEqual(
       of(outcomes, 'onTop').nitrogenToAddG,
     );
+  });
+});
+
+describe('by a school of its own', () => {
+  const asked = proposed(load('sawdust_softwood', 150));
+  const onTop = asked.proposed.find(({ way }) => way.code === 'onTop')!;
+  const weigh = wayWeigher(asked, setting);
+  const own = weigh(onTop);
+  const cautious = weigh(onTop, 'cautious');
+
+  it('a way asks for more, and is the same in what no school changes', () => {
+    expect(cautious.nitrogenToAddG).toBeGreaterThan(own.nitrogenToAddG);
+    for (const figure of ['humusKg', 'organicMatterPct', 'nitrogenLostG', 'waterSavedL'] as const) {
+      expect(cautious[figure]).toEqual(own[figure]);
+    }
+  });
+  it('is what it would be if nothing else had been weighed; the garden’s is the one without a name', () => {
+    expect(cautious).toEqual(wayWeigher(asked, setting)(onTop, 'cautious'));
+    expect(weigh(onTop, garden.school)).toEqual(own);
   });
 });
 

@@ -82,7 +82,6 @@ export interface WeighSetting {
   readonly todayIso: string;
   readonly keeper: PastKeeper;
   readonly prices: GardenPrices | null;
-  readonly school?: School;
 }
 
 /** What is written of a bed, with what the stock gives it: most of that is worked out already. */
@@ -98,18 +97,35 @@ export function yearsScenarioOf(scene: Scene, records: GardenRecords, bedId: str
   return bedScenario({ books, findMaterial, today, endDay: endOfYears(today, WAY_YEARS) });
 }
 
-function bedWith(
-  scene: Scene,
-  { records, bedId }: { readonly records: GardenRecords; readonly bedId: string },
-  setting: WeighSetting,
-): BedOutcome {
-  const { todayIso, keeper, school } = setting;
-  const booksOf = booksIn(scene);
-  const planned = planOfBed({ records, bedId, todayIso, keeper, booksOf, ...(school ? { school } : {}) })!;
-  const scenario = yearsScenarioOf(scene, records, bedId);
-  const { points, largestRelativeError } = runYears(scenario, scene.today, WAY_YEARS);
-  const worst = Math.max(largestRelativeError, planned.projection.largestRelativeError);
-  return { planned, years: points, largestRelativeError: worst, areaM2: planned.books.bed.areaM2 };
+/** A bed with a way, or as it is without one. */
+interface BedAt {
+  readonly scene: Scene;
+  /** As the records are without the way, when null. */
+  readonly way: Way | null;
+  readonly bedId: string;
+}
+
+const recordsAt = ({ scene, way }: BedAt): GardenRecords =>
+  way ? withWay(scene.records, wayRecords(scene, way)) : scene.records;
+
+/** Works out beds by the school asked for. The years, which no school changes, are followed once for each bed and way. */
+function bedWorker({ todayIso, keeper }: WeighSetting): (at: BedAt, school: School) => BedOutcome {
+  const known = new Map<string, ReturnType<typeof runYears>>();
+  const yearsOf = ({ scene, way, bedId }: BedAt, records: GardenRecords) => {
+    const key = JSON.stringify([way?.key, bedId]);
+    const followed =
+      known.get(key) ?? runYears(yearsScenarioOf(scene, records, bedId), scene.today, WAY_YEARS);
+    known.set(key, followed);
+    return followed;
+  };
+  return (at, school) => {
+    const { scene, bedId } = at;
+    const records = recordsAt(at);
+    const planned = planOfBed({ records, bedId, todayIso, keeper, booksOf: booksIn(scene), school })!;
+    const { points, largestRelativeError } = yearsOf(at, records);
+    const worst = Math.max(largestRelativeError, planned.projection.largestRelativeError);
+    return { planned, years: points, largestRelativeError: worst, areaM2: planned.books.bed.areaM2 };
+  };
 }
 
 const dosesG = ({ planned, areaM2 }: BedOutcome): number =>
@@ -159,30 +175,47 @@ const waterL = ({ planned, areaM2 }: BedOutcome, p: ModelParameters): number =>
     ),
   );
 
-/** What leaving the stuff where it is comes to, worked out once for each bed: in all scenes of a proposal the same. */
-export function leaving({ proposed }: Proposal, setting: WeighSetting): (bedId: string) => BedOutcome {
+/**
+ * Weighs the ways of a proposal, by the school of the garden or another. What leaving the stuff where it is comes to is worked
+ * out once for each bed: it is the same in all scenes of a proposal.
+ */
+export function wayWeigher(
+  { proposed, bedIds }: Proposal,
+  setting: WeighSetting,
+): (one: ProposedWay, school?: School) => WayOutcome {
+  const workOut = bedWorker(setting);
   const known = new Map<string, BedOutcome>();
-  return (bedId) => {
-    const { scene } = proposed[0];
-    const found = known.get(bedId) ?? bedWith(scene, { records: scene.records, bedId }, setting);
-    known.set(bedId, found);
+  const leftAlone = (bedId: string, school: School): BedOutcome => {
+    const key = `${school} ${bedId}`;
+    const found = known.get(key) ?? workOut({ scene: proposed[0].scene, way: null, bedId }, school);
+    known.set(key, found);
     return found;
   };
+  return ({ scene, way }, school = scene.records.garden.school) =>
+    weighWay(
+      { scene, way },
+      {
+        left: (bedId) => leftAlone(bedId, school),
+        changed: (bedId) => workOut({ scene, way, bedId }, school),
+        bedIds,
+        prices: setting.prices,
+      },
+    );
 }
 
 interface Weighing {
   readonly left: (bedId: string) => BedOutcome;
+  readonly changed: (bedId: string) => BedOutcome;
   /** Beds that are compared: what is told of crops is told of all of them together. */
   readonly bedIds: readonly string[];
-  readonly setting: WeighSetting;
+  readonly prices: GardenPrices | null;
 }
 
-/** Works out what a way comes to, on the bed it is for and on the one it leads to, beside the others that are compared. */
-export function weighWay({ scene, way }: ProposedWay, { left, bedIds, setting }: Weighing): WayOutcome {
+/** What a way comes to, on the bed it is for and on the one it leads to, beside the others that are compared. */
+function weighWay({ scene, way }: ProposedWay, { left, changed, bedIds, prices }: Weighing): WayOutcome {
   const { bed, today } = scene;
-  const records = withWay(scene.records, wayRecords(scene, way));
   const beds = [...new Set([bed.id, ...way.bedIds])].map((bedId) => ({
-    now: way.bedIds.includes(bedId) ? bedWith(scene, { records, bedId }, setting) : left(bedId),
+    now: way.bedIds.includes(bedId) ? changed(bedId) : left(bedId),
     before: left(bedId),
   }));
   const own = beds[0].now;
@@ -221,7 +254,7 @@ export function weighWay({ scene, way }: ProposedWay, { left, bedIds, setting }:
     ),
     conflicts: beds.flatMap(({ now }) => now.planned.plan.conflicts).filter((one) => namesAny(one, ownIds)),
     waits: beds.flatMap(({ now }) => now.planned.plan.waits).filter((one) => namesAny(one, ownIds)),
-    money: moneyOf(setting.prices, { nitrogenG: nitrogenToAddG, hours: way.hours, boughtL: way.boughtL }),
+    money: moneyOf(prices, { nitrogenG: nitrogenToAddG, hours: way.hours, boughtL: way.boughtL }),
     largestRelativeError: Math.max(...beds.map(({ now }) => now.largestRelativeError)),
   };
 }
@@ -250,7 +283,7 @@ export const wayRecords = ({ arrival }: Scene, { records }: Way): WayRecords => 
 
 /** In the gardener’s money; null when none of the three has a price. */
 function moneyOf(
-  prices: WeighSetting['prices'],
+  prices: GardenPrices | null,
   { nitrogenG, hours, boughtL }: { nitrogenG: number; hours: number; boughtL: number },
 ): number | null {
   if (!prices) return null;

@@ -6,11 +6,12 @@ import type { Measures } from '../../../words/measures.ts';
 import { SAME_PHYSICS, schoolWords } from '../../../words/school-words.ts';
 import { fromWhenWords, toAddWords } from '../../../words/way-words.ts';
 import { useBooks, useMeasures } from '../../app/garden-context.ts';
-import { waySchoolQuery } from '../../worker/questions.ts';
-import type { WaysAsked } from '../../worker/ways-answers.ts';
+import { wayQuery } from '../../worker/questions.ts';
+import type { ProposedWays, WaysAsked } from '../../worker/ways-answers.ts';
 
 interface SchoolsAtTableProps {
   readonly asked: WaysAsked;
+  readonly ways: ProposedWays['ways'];
   readonly today: number;
   readonly weights: AimWeights;
   readonly titleOf: (way: Way) => string;
@@ -27,16 +28,24 @@ export function SchoolsAtTable(props: SchoolsAtTableProps) {
   );
 }
 
-function Picks({ asked, today, weights, titleOf }: SchoolsAtTableProps) {
+function Picks({ asked, ways, today, weights, titleOf }: SchoolsAtTableProps) {
   const { garden } = useBooks();
   const measures = useMeasures();
-  const answers = useQueries({ queries: SCHOOLS.map((school, i) => waySchoolQuery(asked, school, i)) });
+  const answers = useQueries({
+    queries: SCHOOLS.flatMap((school) =>
+      ways.map(({ key }, turn) =>
+        // By the garden's own school they are weighed already.
+        wayQuery(asked, school === garden.school ? { key } : { key, school }, turn),
+      ),
+    ),
+  });
   return (
     <>
       <div className="ways-list">
         {SCHOOLS.map((school, i) => {
           const { name, belief, changes } = schoolWords(school, measures);
-          const data = answers[i]?.data;
+          const bySchool = answers.slice(i * ways.length, (i + 1) * ways.length).map(({ data }) => data);
+          const outcomes = bySchool.flatMap((data) => (data?.ok ? [data.result] : []));
           return (
             <section key={school} aria-label={name}>
               <h3>
@@ -44,9 +53,11 @@ function Picks({ asked, today, weights, titleOf }: SchoolsAtTableProps) {
                 {school === garden.school && <span className="soft"> (your garden)</span>}
               </h3>
               <p className="soft">{belief}</p>
-              {!data && <p className="soft">Asking …</p>}
-              {data && !data.ok && <p className="trouble">{data.sentence}</p>}
-              {data?.ok && <Pick outcomes={data.result} {...{ weights, today, titleOf, measures }} />}
+              {bySchool.includes(undefined) ? (
+                <p className="soft">Asking …</p>
+              ) : (
+                <Pick {...{ outcomes, weights, today, titleOf, measures }} />
+              )}
               <p>{changes}</p>
             </section>
           );

@@ -76,7 +76,7 @@ export function WeighedWays({ asked, ways, today, weights, onPlanned }: WeighedW
   const { materials } = useBooks();
   const titleOf = useTitles(asked);
   const titleOfKey = (key: string) => titleOf(ways.find((way) => way.key === key)!);
-  const answers = useQueries({ queries: ways.map(({ key }, i) => wayQuery(asked, key, i)) });
+  const answers = useQueries({ queries: ways.map(({ key }, i) => wayQuery(asked, { key }, i)) });
   const outcomes = answers.flatMap(({ data }): WayOutcome[] => (data?.ok ? [data.result] : []));
   const failed = answers.flatMap(({ data }, i) =>
     data && !data.ok ? [{ way: ways[i]!, sentence: data.sentence }] : [],
@@ -122,7 +122,7 @@ export function WeighedWays({ asked, ways, today, weights, onPlanned }: WeighedW
         </p>
       )}
       <div className="ways-list">{standing.map(card)}</div>
-      <SchoolsAtTable asked={asked} today={today} weights={weights} titleOf={titleOf} />
+      <SchoolsAtTable {...{ asked, ways, today, weights, titleOf }} />
       {failed.map(({ way, sentence }) => (
         <p key={way.key} className="soft">
           {titleOf(way)} could not be weighed: {sentence}
