@@ -253,23 +253,22 @@ function mostOf({ materialId, unit }: LayAct, findMaterial: FindMaterial): numbe
   return amountFromMassFreshKg(mostKg, unit, measured);
 }
 
-export interface SharingAsked {
+interface GroundAsked {
   readonly question: StockQuestion;
   /** Kept back in each lot, L. */
   readonly reserves: Readonly<Record<string, number>>;
   readonly aimOrganicMatterPct: number;
+}
+
+export interface SharingAsked extends GroundAsked {
   readonly fixed: readonly Share[];
   readonly carrier: ShareProblem['carrier'];
 }
 
-/** What lies in stock and what the beds want of it, as a problem to solve. */
-export function sharingProblem({
-  question,
-  reserves,
-  aimOrganicMatterPct,
-  fixed,
-  carrier,
-}: SharingAsked): ShareProblem {
+/** What piles do on beds, and what beds want, whoever chooses what of it goes where. */
+type SharingGround = Omit<ShareProblem, 'fixed' | 'carrier'>;
+
+function sharingGround({ question, reserves, aimOrganicMatterPct }: GroundAsked): SharingGround {
   const { records, today } = question;
   const findMaterial = materialFinder(records);
   const piles = stockPiles(question, reserves);
@@ -285,7 +284,15 @@ export function sharingProblem({
     piles: piles.map(({ material, ...pile }) => pile),
     beds,
     gains: settings.flatMap((setting, i) => shareGains(setting, beds[i]!, piles)),
-    fixed,
-    carrier,
   };
+}
+
+/** As it was worked out last: another choice of the gardener's changes only who gets what. */
+let lastGround: { readonly key: string; readonly ground: SharingGround } | undefined;
+
+/** What lies in stock and what the beds want of it, as a problem to solve. */
+export function sharingProblem({ fixed, carrier, ...asked }: SharingAsked): ShareProblem {
+  const key = JSON.stringify(asked);
+  if (lastGround?.key !== key) lastGround = { key, ground: sharingGround(asked) };
+  return { ...lastGround.ground, fixed, carrier };
 }
