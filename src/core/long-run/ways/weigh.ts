@@ -97,10 +97,9 @@ export function yearsScenarioOf(scene: Scene, records: GardenRecords, bedId: str
   return bedScenario({ books, findMaterial, today, endDay: endOfYears(today, WAY_YEARS) });
 }
 
-/** A bed with a way, or as it is without one. */
 interface BedAt {
   readonly scene: Scene;
-  /** As the records are without the way, when null. */
+  /** Null for the bed as it is without any of the ways. */
   readonly way: Way | null;
   readonly bedId: string;
 }
@@ -109,7 +108,7 @@ const recordsAt = ({ scene, way }: BedAt): GardenRecords =>
   way ? withWay(scene.records, wayRecords(scene, way)) : scene.records;
 
 /** Works out beds by the school asked for. The years, which no school changes, are followed once for each bed and way. */
-function bedWorker({ todayIso, keeper }: WeighSetting): (at: BedAt, school: School) => BedOutcome {
+function bedOutcomes({ todayIso, keeper }: WeighSetting): (at: BedAt, school: School) => BedOutcome {
   const known = new Map<string, ReturnType<typeof runYears>>();
   const yearsOf = ({ scene, way, bedId }: BedAt, records: GardenRecords) => {
     const key = JSON.stringify([way?.key, bedId]);
@@ -183,7 +182,7 @@ export function wayWeigher(
   { proposed, bedIds }: Proposal,
   setting: WeighSetting,
 ): (one: ProposedWay, school?: School) => WayOutcome {
-  const workOut = bedWorker(setting);
+  const workOut = bedOutcomes(setting);
   const known = new Map<string, BedOutcome>();
   const leftAlone = (bedId: string, school: School): BedOutcome => {
     const key = `${school} ${bedId}`;
@@ -191,20 +190,19 @@ export function wayWeigher(
     known.set(key, found);
     return found;
   };
-  return ({ scene, way }, school = scene.records.garden.school) =>
-    weighWay(
-      { scene, way },
-      {
-        left: (bedId) => leftAlone(bedId, school),
-        changed: (bedId) => workOut({ scene, way, bedId }, school),
-        bedIds,
-        prices: setting.prices,
-      },
-    );
+  return (one, school = one.scene.records.garden.school) =>
+    weighWay(one, {
+      left: (bedId) => leftAlone(bedId, school),
+      changed: (bedId) => workOut({ ...one, bedId }, school),
+      bedIds,
+      prices: setting.prices,
+    });
 }
 
 interface Weighing {
+  /** A bed without the way. */
   readonly left: (bedId: string) => BedOutcome;
+  /** A bed with it. */
   readonly changed: (bedId: string) => BedOutcome;
   /** Beds that are compared: what is told of crops is told of all of them together. */
   readonly bedIds: readonly string[];
