@@ -59,13 +59,12 @@ import {
 
 import { UNWARMED } from './thread-names.ts';
 import { warmUp } from './warm-up.ts';
+import { type SharingAsked, sharingProblem } from './sharing-answers.ts';
 import {
   openYears,
-  sharingProblem,
   yearsAmount,
   yearsLine,
   type AmountAsked,
-  type SharingAsked,
   type YearsAsked,
   type YearsPlan,
 } from './years-answers.ts';

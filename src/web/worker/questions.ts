@@ -8,7 +8,7 @@ import { keptOr } from './kept-answers.ts';
 import { keyOf } from './question-about.ts';
 import { startCore, type CoreThread } from './start-core.ts';
 import { shareOnThread } from '../solver/ask-solver.ts';
-import type { SharingAsked } from './years-answers.ts';
+import type { SharingAsked } from './sharing-answers.ts';
 import type { PaleQuestion } from './log-answers.ts';
 import type { ChargeAsked, StockQuestion, YardQuestion } from './stock-answers.ts';
 import type { WaysAsked } from './ways-answers.ts';

@@ -46,6 +46,7 @@ function Picks({ asked, ways, today, weights, titleOf }: SchoolsAtTableProps) {
           const { name, belief, changes } = schoolWords(school, measures);
           const bySchool = answers.slice(i * ways.length, (i + 1) * ways.length).map(({ data }) => data);
           const outcomes = bySchool.flatMap((data) => (data?.ok ? [data.result] : []));
+          const refused = bySchool.flatMap((data) => (data && !data.ok ? [data.sentence] : []));
           return (
             <section key={school} aria-label={name}>
               <h3>
@@ -58,6 +59,7 @@ function Picks({ asked, ways, today, weights, titleOf }: SchoolsAtTableProps) {
               ) : (
                 <Pick {...{ outcomes, weights, today, titleOf, measures }} />
               )}
+              {outcomes.length === 0 && refused.length > 0 && <p className="trouble">{refused[0]}</p>}
               <p>{changes}</p>
             </section>
           );

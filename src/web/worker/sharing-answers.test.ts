@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { bedOf, GARDEN, NO_STOCK } from '../../../tests/fixtures/books.ts';
 import type { GardenRecords } from '../../core/bed/index.ts';
-import { sharingProblem, type SharingAsked } from './years-answers.ts';
+import { sharingProblem, type SharingAsked } from './sharing-answers.ts';
 
 const records = {
   ...NO_STOCK,
