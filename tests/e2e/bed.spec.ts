@@ -7,7 +7,7 @@ import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 import { goTo, overflowPx } from './pages.ts';
 
-test('the same fresh chips get three different answers on three beds', async ({ page, request }) => {
+test('the same fresh chips get three different answers on three beds', async ({ visit, request }) => {
   await makeGarden(request, 'three');
   const chips = [{ materialId: 'chips_branch', cm: 8 }];
   const seedlings = await makeBed(
@@ -65,7 +65,7 @@ test('the same fresh chips get three different answers on three beds', async ({ 
     ],
   );
 
-  await page.goto(seedlings);
+  const page = await visit(seedlings);
   await isAnswered(page);
   await expect(answer(page, 'Planting')).toContainText(/7\.\d cm of cover lies over the seed/);
   await expect(answer(page, 'Feed')).toContainText(/\d+ g nitrogen/);
@@ -84,7 +84,7 @@ test('the same fresh chips get three different answers on three beds', async ({ 
   await expect(answer(page, 'Feed')).not.toContainText('gets 8');
 });
 
-test('answers show how they were worked out, and what the schools would say', async ({ page, request }) => {
+test('answers show how they were worked out, and what the schools would say', async ({ visit, request }) => {
   await makeGarden(request, 'why');
   const address = await makeBed(
     request,
@@ -101,7 +101,7 @@ test('answers show how they were worked out, and what the schools would say', as
       },
     ],
   );
-  await page.goto(address);
+  const page = await visit(address);
   await isAnswered(page);
   await expect(answer(page, 'Feed')).toContainText('of feather meal');
   await expect(answer(page, 'Lock-up')).toContainText('Locked up by sawdust, hardwood');
@@ -130,7 +130,7 @@ test('answers show how they were worked out, and what the schools would say', as
 });
 
 test('a choice another window forestalled, and an undo that did not reach the books, say so and go on', async ({
-  page,
+  visit,
   request,
 }) => {
   await makeGarden(request, 'forestalled');
@@ -143,7 +143,7 @@ test('a choice another window forestalled, and an undo that did not reach the bo
     [{ materialId: 'sawdust_hardwood', cm: 3, dugDepthCm: 20 }],
     [{ ...planting, nitrogenDemandGPerM2: 20, state: 'planned' }],
   );
-  await page.goto(address);
+  const page = await visit(address);
   await isAnswered(page);
   const { garden } = (await (await request.get('/api/gardens/forestalled/books')).json()) as GardenBooks;
   const { id, createdAt, updatedAt, ...change } = garden;
@@ -204,12 +204,12 @@ test.describe('how sure that is', () => {
   });
 });
 
-test('the books open on a month, show their postings, and leave as CSV', async ({ page, request }) => {
+test('the books open on a month, show their postings, and leave as CSV', async ({ visit, request }) => {
   await makeGarden(request, 'ledger');
   const address = await makeBed(request, 'ledger', { id: 'ledger-bed', name: 'Ledger bed', areaM2: 5 }, [
     { materialId: 'cattle_fym', cm: 3, date: '2026-03-02' },
   ]);
-  await page.goto(address);
+  const page = await visit(address);
   const ledger = page.getByRole('region', { name: 'Ledger' });
   await ledger.getByText('month', { exact: true }).click();
   await expect(ledger).toContainText('1 May 2026 to 14 May 2026, whole bed');
@@ -245,11 +245,11 @@ test('the books open on a month, show their postings, and leave as CSV', async (
 });
 
 test('the ground is found by feel and the climate by twelve months of one’s own', async ({
-  page,
+  visit,
   request,
 }) => {
   await makeGarden(request, 'ground');
-  await page.goto('/garden/ground');
+  const page = await visit('/garden/ground');
   await page.getByRole('button', { name: 'Make a bed' }).click();
   await page.getByRole('button', { name: 'Finger test' }).click();
   for (const reply of ['Yes', 'Yes', 'Yes', 'No'])
@@ -291,9 +291,12 @@ test('the ground is found by feel and the climate by twelve months of one’s ow
   await expect(page.getByLabel('Temperature, °C, Jan')).toHaveCount(0);
 });
 
-test('pots are made by number and size, filled with a mix, and fed one by one', async ({ page, request }) => {
+test('pots are made by number and size, filled with a mix, and fed one by one', async ({
+  visit,
+  request,
+}) => {
   await makeGarden(request, 'patio');
-  await page.goto('/garden/patio');
+  const page = await visit('/garden/patio');
   await page.getByRole('button', { name: 'Make a bed' }).first().click();
   await page.getByLabel('Name').fill('Step pots');
   await choose(page, 'Kind', 'container');

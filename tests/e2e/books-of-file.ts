@@ -1,6 +1,7 @@
-import { test as base } from '@playwright/test';
+import { test as base, type Browser, type Page } from '@playwright/test';
 import { join } from 'node:path';
 import { TODAY } from './own-books.ts';
+import { goInto, putAway } from './pages.ts';
 import { laboratoryAddress, probeAddress, scaleAddress } from './standins.ts';
 import { newFolder, removeFolder, startServer, type RunningServer } from '../http/server.ts';
 import { spareDevice } from '../spared.ts';
@@ -45,8 +46,45 @@ class ServersOfFile {
   }
 }
 
+/** Opens a page of the program in the window that the tests of a file share. */
+export type Visit = (address: string) => Promise<Page>;
+
+/**
+ * The window that tests of one file share: the program that was loaded for one is there for the next. After a test that failed the
+ * runner takes another process, and so another window.
+ */
+class WindowOfFile {
+  #file = '';
+  #page: Page | undefined;
+
+  async visit(file: string, browser: Browser, address: URL): Promise<Page> {
+    if (file !== this.#file) {
+      await this.#page?.context().close();
+      this.#page = undefined;
+    }
+    this.#file = file;
+    this.#page ??= await sparedPage(browser);
+    await goInto(this.#page, address);
+    return this.#page;
+  }
+
+  /** Nothing that a test has open stays for the next one. */
+  async clear(): Promise<void> {
+    if (this.#page) await putAway(this.#page);
+  }
+}
+
+async function sparedPage(browser: Browser): Promise<Page> {
+  const context = await browser.newContext();
+  await context.addInitScript(spareDevice);
+  return context.newPage();
+}
+
 /** Tests of one file share two servers. */
-export const onAny = base.extend<Ranges & Books, { readonly servers: ServersOfFile }>({
+export const onAny = base.extend<
+  Ranges & Books & { readonly visit: Visit },
+  { readonly servers: ServersOfFile; readonly window: WindowOfFile }
+>({
   worksOutRanges: [false, { option: true }],
   context: async ({ context, worksOutRanges }, use) => {
     if (!worksOutRanges) await context.addInitScript(spareDevice);
@@ -61,6 +99,16 @@ export const onAny = base.extend<Ranges & Books, { readonly servers: ServersOfFi
     },
     { scope: 'worker' },
   ],
+  window: [
+    // eslint-disable-next-line no-empty-pattern -- the runner asks for a pattern
+    async ({}, use) => use(new WindowOfFile()),
+    { scope: 'worker' },
+  ],
+  visit: async ({ window, browser, baseURL }, use, test) => {
+    await use((address) => window.visit(test.file, browser, new URL(address, baseURL)));
+    // What a failed test saw last is kept as a picture.
+    if (test.status === test.expectedStatus) await window.clear();
+  },
   today: [TODAY, { option: true }],
   demo: async ({ servers }, use, { file }) =>
     use(await servers.server(file, 'demo', ['--demo', '--laboratory', laboratoryAddress()])),

@@ -150,8 +150,8 @@ test('a file of which nothing can be read leads to its backups', async ({ page }
   }
 });
 
-test('the method is read chapter by chapter, and looked through', async ({ page }) => {
-  await page.goto(`${demo.address}/garden/ternhollow/method`);
+test('the method is read chapter by chapter, and looked through', async ({ visit }) => {
+  const page = await visit(`${demo.address}/garden/ternhollow/method`);
   await expect(page.getByRole('heading', { name: /^1\. Accounts/ })).toBeVisible();
   await expectAccessible(page);
   await page.getByLabel('Look for a word').fill('outline');
@@ -159,8 +159,8 @@ test('the method is read chapter by chapter, and looked through', async ({ page 
   await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
 });
 
-test('keys lead through the book, and are listed', async ({ page }) => {
-  await page.goto(`${demo.address}/garden/ternhollow`);
+test('keys lead through the book, and are listed', async ({ visit }) => {
+  const page = await visit(`${demo.address}/garden/ternhollow`);
   await expect(page.getByRole('heading', { name: /at Ternhollow/ })).toBeVisible();
   await page.keyboard.press('g');
   await page.keyboard.press('c');
@@ -187,8 +187,8 @@ test('a part of the program that was renewed meanwhile is loaded again', async (
 
 test.describe('with less motion', () => {
   test.use({ contextOptions: { reducedMotion: 'reduce' } });
-  test('what opens closes all the same', async ({ page }) => {
-    await page.goto(`${demo.address}/garden/ternhollow/data`);
+  test('what opens closes all the same', async ({ visit }) => {
+    const page = await visit(`${demo.address}/garden/ternhollow/data`);
     await page.getByRole('button', { name: 'Reset demo garden' }).click();
     await page.getByRole('button', { name: 'Cancel' }).click();
     await expect(page.getByRole('tooltip')).toBeHidden();
@@ -196,7 +196,7 @@ test.describe('with less motion', () => {
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
-    await page.goto(`${demo.address}/garden/ternhollow/bed/demo-sawpit-corner`);
+    await visit(`${demo.address}/garden/ternhollow/bed/demo-sawpit-corner`);
     await isAnswered(page);
     await choose(page, 'Feed with', 'urine');
     const how = page.getByRole('button', { name: 'Lock-up: how is that worked out?' });
@@ -209,9 +209,9 @@ test.describe('with less motion', () => {
 });
 
 test('a garden is copied with its records, or as a template without; one bed leaves as a file of its own', async ({
-  page,
+  visit,
 }) => {
-  await page.goto(demo.address + DATA);
+  const page = await visit(demo.address + DATA);
   const lines = page.getByRole('region', { name: 'Gardens in these books' }).getByRole('listitem');
   await choose(page, 'One bed as a file', 'Sawpit Corner');
   const file = await downloaded(page, () => page.getByRole('link', { name: 'Save the bed' }).click());
@@ -231,8 +231,8 @@ test('a garden is copied with its records, or as a template without; one bed lea
   await expect(page.getByText('Copy of Ternhollow is deleted.')).toBeVisible();
 });
 
-test('drawings are kept as pictures that stand alone', async ({ page }) => {
-  await page.goto(`${demo.address}/garden/ternhollow/bed/demo-ferry-strip`);
+test('drawings are kept as pictures that stand alone', async ({ visit }) => {
+  const page = await visit(`${demo.address}/garden/ternhollow/bed/demo-ferry-strip`);
   await expect(answer(page, 'Lock-up')).toBeVisible();
   const svg = await downloaded(page, () =>
     page.getByRole('button', { name: 'Save Ferry Strip section as SVG' }).click(),

@@ -32,8 +32,8 @@ test('what was worked out is kept on the device: opened again, the garden needs 
   expect(page.workers()).toEqual([]);
 });
 
-test('the bed page is accessible, with the form open too', async ({ page }) => {
-  await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
+test('the bed page is accessible, with the form open too', async ({ visit }) => {
+  const page = await visit('/garden/ternhollow/bed/demo-ferry-strip');
   await expect(page.getByRole('region', { name: 'Ten years' })).toContainText('organic matter in 10 years');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Spread something' }).click();
@@ -41,8 +41,8 @@ test('the bed page is accessible, with the form open too', async ({ page }) => {
   await expectAccessible(page);
 });
 
-test('time moves by the keyboard, and the books close on the day shown', async ({ page }) => {
-  await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
+test('time moves by the keyboard, and the books close on the day shown', async ({ visit }) => {
+  const page = await visit('/garden/ternhollow/bed/demo-ferry-strip');
   const slider = page.getByRole('slider', { name: 'Day shown in the drawing' });
   await slider.focus();
   await page.keyboard.press('ArrowRight');
@@ -53,8 +53,8 @@ test('time moves by the keyboard, and the books close on the day shown', async (
   await expect(slider).toHaveAttribute('aria-valuetext', '14 May 2026');
 });
 
-test('the chart of a bed tells its values by pointer, by arrow keys and as a table', async ({ page }) => {
-  await page.goto('/garden/ternhollow/bed/demo-ferry-strip');
+test('the chart of a bed tells its values by pointer, by arrow keys and as a table', async ({ visit }) => {
+  const page = await visit('/garden/ternhollow/bed/demo-ferry-strip');
   await expect(page.getByRole('region', { name: 'Planting' })).toContainText(
     /[Ss]ow (?:now|from|not)|Not for sowing/,
   );
@@ -76,8 +76,8 @@ test('the chart of a bed tells its values by pointer, by arrow keys and as a tab
   await expect(table.getByRole('row', { name: new RegExp(`^${date} ${available}`) })).toHaveCount(1);
 });
 
-test('a plan for later that is done already is ticked off, and was done today', async ({ page }) => {
-  await page.goto('/garden/ternhollow/bed/demo-boathouse-path');
+test('a plan for later that is done already is ticked off, and was done today', async ({ visit }) => {
+  const page = await visit('/garden/ternhollow/bed/demo-boathouse-path');
   const line = page.getByRole('listitem').filter({ hasText: '2 Mar 2027' });
   await line.getByRole('button', { name: 'Tick off as done' }).click();
   await expect(line).toHaveCount(0);
@@ -120,8 +120,8 @@ test('on paper there is nothing to press and nowhere to go: the week, and labels
   await expect(page.locator('.label').nth(1)).toBeVisible();
 });
 
-test('raw manure shows its waits where it is chosen', async ({ page }) => {
-  await page.goto('/garden/ternhollow/bed/demo-char-bed');
+test('raw manure shows its waits where it is chosen', async ({ visit }) => {
+  const page = await visit('/garden/ternhollow/bed/demo-char-bed');
   await page.getByRole('button', { name: 'Spread something' }).click();
   await page.getByLabel('What', { exact: true }).fill('Farmyard');
   await page.keyboard.press('Enter');

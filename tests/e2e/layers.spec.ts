@@ -29,7 +29,7 @@ async function arrowTo(page: Page, entry: string): Promise<void> {
   }).toPass({ intervals: [150] });
 }
 
-test('every build-up can be laid, seen, changed and taken back', async ({ page, request }) => {
+test('every build-up can be laid, seen, changed and taken back', async ({ visit, request }) => {
   await makeGarden(request, 'build');
   const address = await makeBed(request, 'build', {
     id: 'build-bed',
@@ -37,7 +37,7 @@ test('every build-up can be laid, seen, changed and taken back', async ({ page, 
     areaM2: 5,
     rootZoneCm: 40,
   });
-  await page.goto(address);
+  const page = await visit(address);
   await isAnswered(page);
   for (const { id, layers: planned } of BUILD_UPS) {
     await page.getByRole('button', { name: 'Build up' }).click();
@@ -66,13 +66,16 @@ test('every build-up can be laid, seen, changed and taken back', async ({ page, 
   await expectAccessible(page);
 });
 
-test('a layer is dragged thicker in the drawing, written down, and taken back', async ({ page, request }) => {
+test('a layer is dragged thicker in the drawing, written down, and taken back', async ({
+  visit,
+  request,
+}) => {
   await makeGarden(request, 'drag');
   const address = await makeBed(request, 'drag', { id: 'drag-bed', name: 'Drag bed', areaM2: 5 }, [
     { materialId: 'compost_garden', cm: 3 },
     { materialId: 'chips_mixed', cm: 5 },
   ]);
-  await page.goto(address);
+  const page = await visit(address);
   await isAnswered(page);
   const edge = page.getByRole('slider', { name: /Thickness of Wood chips/ });
   const before = Number(await edge.getAttribute('aria-valuenow'));
@@ -104,7 +107,7 @@ test('a layer is dragged thicker in the drawing, written down, and taken back', 
 });
 
 test('all of it by the keyboard: thicken, reorder, split, delete, undo, redo, write', async ({
-  page,
+  visit,
   request,
 }) => {
   await makeGarden(request, 'keys');
@@ -112,7 +115,7 @@ test('all of it by the keyboard: thicken, reorder, split, delete, undo, redo, wr
     { materialId: 'compost_garden', cm: 3 },
     { materialId: 'chips_mixed', cm: 5 },
   ]);
-  await page.goto(address);
+  const page = await visit(address);
   await isAnswered(page);
   await tabTo(page, /^Thickness of Wood chips/);
   await page.keyboard.press('ArrowUp');

@@ -7,12 +7,12 @@ import { makeBed, makeGarden } from './own-books.ts';
 import { goTo } from './pages.ts';
 
 test('a crop of one’s own meant for too cold a day is offered a better one, and every page then says the same', async ({
-  page,
+  visit,
   request,
 }) => {
   await makeGarden(request, 'plan');
   const address = await makeBed(request, 'plan', { id: 'plan-bed', name: 'Quay bed', areaM2: 6 });
-  await page.goto(address);
+  const page = await visit(address);
   await isAnswered(page);
   await expect(answer(page, 'Planting')).toContainText('For crops in general; nothing is planned here.');
   await page.getByRole('button', { name: 'Plant something' }).click();
@@ -45,10 +45,10 @@ test('a crop of one’s own meant for too cold a day is offered a better one, an
   );
 });
 
-test('a build-up keeps its wait when it is saved', async ({ page, request }) => {
+test('a build-up keeps its wait when it is saved', async ({ visit, request }) => {
   await makeGarden(request, 'wait');
   const address = await makeBed(request, 'wait', { id: 'wait-bed', name: 'Net bed', areaM2: 5 });
-  await page.goto(address);
+  const page = await visit(address);
   await isAnswered(page);
   await page.getByRole('button', { name: 'Build up' }).click();
   await page
@@ -66,7 +66,7 @@ test('a build-up keeps its wait when it is saved', async ({ page, request }) => 
 });
 
 test('a dose that is ticked off is laid as its product, out of the stock, and asked for no more', async ({
-  page,
+  visit,
   request,
 }) => {
   await makeGarden(request, 'fed', { feedMaterialId: 'from_stock' });
@@ -108,7 +108,7 @@ test('a dose that is ticked off is laid as its product, out of the stock, and as
       ],
     },
   });
-  await page.goto('/garden/fed/calendar');
+  const page = await visit('/garden/fed/calendar');
   const doses = page.getByRole('listitem').filter({ hasText: 'Feed kale' });
   await expect(doses.first()).toContainText('of blood meal');
   const before = await doses.count();
@@ -125,7 +125,7 @@ test('a dose that is ticked off is laid as its product, out of the stock, and as
 });
 
 test('a harvest that is ticked off is weighed and clears the crop, and it is no longer fed', async ({
-  page,
+  visit,
   request,
 }) => {
   await makeGarden(request, 'clear');
@@ -136,7 +136,7 @@ test('a harvest that is ticked off is weighed and clears the crop, and it is no 
     [],
     [{ cropId: 'kale', plantedOn: '2026-04-01', clearedOn: '2026-09-30', nitrogenDemandGPerM2: 20 }],
   );
-  await page.goto('/garden/clear/calendar');
+  const page = await visit('/garden/clear/calendar');
   const task = page.getByRole('listitem').filter({ hasText: 'Harvest and clear kale' });
   await expect(page.getByRole('listitem').filter({ hasText: 'Feed kale' }).first()).toBeVisible();
   await task.getByRole('button', { name: 'Done …' }).click();
@@ -189,7 +189,7 @@ test.describe('one bed is told alike on all pages', () => {
   const turnTo = (page: Page, place: string) =>
     page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place, exact: true }).click();
 
-  test('a bed for leaves under fresh chips', async ({ page, request }) => {
+  test('a bed for leaves under fresh chips', async ({ visit, request }) => {
     await makeGarden(request, 'leaves');
     const address = await makeBed(
       request,
@@ -207,7 +207,7 @@ test.describe('one bed is told alike on all pages', () => {
         },
       ],
     );
-    await page.goto(address);
+    const page = await visit(address);
     await isAnswered(page);
     const against = 'of cover lies over the seed';
     await expect(answer(page, 'Planting')).toContainText('Spinach on 20 May: not a good day');
@@ -226,7 +226,7 @@ test.describe('one bed is told alike on all pages', () => {
     await expect(fed.first()).toContainText(day);
   });
 
-  test('manure under card on clay in autumn', async ({ page, request }) => {
+  test('manure under card on clay in autumn', async ({ visit, request }) => {
     await makeGarden(request, 'clay');
     const address = await makeBed(
       request,
@@ -265,7 +265,7 @@ test.describe('one bed is told alike on all pages', () => {
         },
       });
     }
-    await page.goto(address);
+    const page = await visit(address);
     await isAnswered(page);
     const against = 'the build-up that lies there may be planted from 18 January 2027';
     await expect(answer(page, 'Planting')).toContainText('Broccoli on 20 November: not a good day');
@@ -279,7 +279,7 @@ test.describe('one bed is told alike on all pages', () => {
     await expect(tasks(page, 'Weir bed').filter({ hasText: 'Plant broccoli' })).toContainText(against);
   });
 
-  test('a ring of chips round a tree', async ({ page, request }) => {
+  test('a ring of chips round a tree', async ({ visit, request }) => {
     await makeGarden(request, 'ring');
     const address = await makeBed(
       request,
@@ -296,7 +296,7 @@ test.describe('one bed is told alike on all pages', () => {
         },
       ],
     );
-    await page.goto(address);
+    const page = await visit(address);
     await isAnswered(page);
     await expect(answer(page, 'Planting')).toContainText('Not for sowing');
     const told = (await answer(page, 'Feed').textContent())!;

@@ -3,11 +3,11 @@ import { onOwn as test } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
 test('a bed is measured as people measure it: sides in feet, a fraction, another system', async ({
-  page,
+  visit,
   request,
 }) => {
   await makeGarden(request, 'feet', { measures: 'customary' });
-  await page.goto('/garden/feet');
+  const page = await visit('/garden/feet');
   await page.getByRole('button', { name: 'Make a bed' }).click();
   const form = page.getByRole('form', { name: 'Make a bed' });
   await form.getByLabel('Name').fill('Long bed');
@@ -31,11 +31,11 @@ test('a bed is measured as people measure it: sides in feet, a fraction, another
 });
 
 test('a half-filled form asks before it is left, and shows the field that is wrong', async ({
-  page,
+  visit,
   request,
 }) => {
   await makeGarden(request, 'half');
-  await page.goto('/garden/half');
+  const page = await visit('/garden/half');
   await page.getByRole('button', { name: 'Make a bed' }).click();
   const form = page.getByRole('form', { name: 'Make a bed' });
   await form.getByLabel('Name', { exact: true }).fill('Half bed');
@@ -55,10 +55,10 @@ test('a half-filled form asks before it is left, and shows the field that is wro
   await expect(page.getByRole('heading', { name: /^Calendar from/ })).toBeVisible();
 });
 
-test('saving a form changes nothing that nobody touched', async ({ page, request }) => {
+test('saving a form changes nothing that nobody touched', async ({ visit, request }) => {
   const odd = { areaM2: 1234.56, rootZoneCm: 30 };
   await makeGarden(request, 'untouched', { measures: 'customary' });
-  await page.goto(await makeBed(request, 'untouched', { id: 'odd', name: 'Odd bed', ...odd }));
+  const page = await visit(await makeBed(request, 'untouched', { id: 'odd', name: 'Odd bed', ...odd }));
   await page.getByRole('button', { name: 'Change the bed' }).click();
   const form = page.getByRole('form', { name: 'Change the bed' });
   await form.getByLabel('Name').fill('Even bed');

@@ -15,8 +15,10 @@ const isWorkedOut = (page: Page) => expect(page.getByText(/Working out/)).toHave
 onDemo.describe('a season on the demo', () => {
   const test = onDemo;
 
-  test('a layer is planned, carried and laid with a correction; stock and books follow', async ({ page }) => {
-    await page.goto(`${GARDEN}/bed/demo-nursery-frame`);
+  test('a layer is planned, carried and laid with a correction; stock and books follow', async ({
+    visit,
+  }) => {
+    const page = await visit(`${GARDEN}/bed/demo-nursery-frame`);
     await page.getByRole('button', { name: 'Spread something' }).click();
     await choose(page, 'What', 'Hazel chips by the gate');
     await choose(page, 'of', 'buckets (10 L)');
@@ -131,8 +133,8 @@ onDemo.describe('a season on the demo', () => {
     await context.close();
   });
 
-  test('what the books refuse stays on the phone with the reason', async ({ page }) => {
-    await page.goto(`${GARDEN}/log?bed=demo-char-bed`);
+  test('what the books refuse stays on the phone with the reason', async ({ visit }) => {
+    const page = await visit(`${GARDEN}/log?bed=demo-char-bed`);
     await page.getByRole('button', { name: 'Note or photo' }).click();
     await page.getByLabel('Note', { exact: true }).fill('not a photo');
     await page
@@ -159,8 +161,8 @@ onDemo.describe('a season on the demo', () => {
     await expect(page.getByText(/more than any garden soil holds/)).toBeVisible();
   });
 
-  test('pale leaves are diagnosed, and fed with what the bed needs', async ({ page }) => {
-    await page.goto(`${GARDEN}/pale?bed=demo-nursery-frame`);
+  test('pale leaves are diagnosed, and fed with what the bed needs', async ({ visit }) => {
+    const page = await visit(`${GARDEN}/pale?bed=demo-nursery-frame`);
     await expect(page.getByRole('status')).toContainText('From your records alone');
     await page.getByLabel('the older leaves are pale first').check();
     await page.getByLabel('they are seedlings').check();
@@ -180,10 +182,10 @@ onDemo.describe('a season on the demo', () => {
   });
 
   test('the calendar is subscribed to, a task postponed with its reason, and the address revoked', async ({
-    page,
+    visit,
     request,
   }) => {
-    await page.goto(`${GARDEN}/calendar`);
+    const page = await visit(`${GARDEN}/calendar`);
     await isWorkedOut(page);
     const heap = page.getByRole('listitem').filter({ hasText: 'Turn the heap' });
     await heap.getByRole('button', { name: 'Postpone' }).click();
@@ -212,8 +214,8 @@ onDemo.describe('a season on the demo', () => {
     expect((await request.get(address)).status()).toBe(404);
   });
 
-  test('the month shows the same tasks, and a check is done by writing it down', async ({ page }) => {
-    await page.goto(`${GARDEN}/calendar?view=month`);
+  test('the month shows the same tasks, and a check is done by writing it down', async ({ visit }) => {
+    const page = await visit(`${GARDEN}/calendar?view=month`);
     await isWorkedOut(page);
     await expect(page.getByRole('button', { name: /^14 May 2026, \d+ to do/ })).toBeVisible();
     await page.getByRole('button', { name: 'The next month' }).click();
@@ -273,9 +275,9 @@ onDemo.describe('a season on the demo', () => {
   });
 
   test('the whole log is searched, a line corrected and another deleted, each taken back', async ({
-    page,
+    visit,
   }) => {
-    await page.goto('/garden/ternhollow/log/all');
+    const page = await visit('/garden/ternhollow/log/all');
     const filters = page.getByRole('search');
     await filters.getByLabel('Search').fill('sinking last year');
     const lines = page.getByRole('listitem').filter({ hasText: 'Sinking faster than last year.' });
@@ -305,8 +307,8 @@ onDemo.describe('a season on the demo', () => {
     await expect(watered).toHaveCount(before);
   });
 
-  test('a trial is drawn by lot, measured, and says when there is too little to tell', async ({ page }) => {
-    await page.goto(`${GARDEN}/trials`);
+  test('a trial is drawn by lot, measured, and says when there is too little to tell', async ({ visit }) => {
+    const page = await visit(`${GARDEN}/trials`);
     await expect(region(page, 'Alder char in pots')).toContainText('10 % char: better than no char');
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Begin a trial' }).click();
@@ -328,9 +330,9 @@ onDemo.describe('a season on the demo', () => {
   });
 
   test('the year is closed: tested by the laboratory, the next step chosen, a path lifted', async ({
-    page,
+    visit,
   }) => {
-    await page.goto(`${GARDEN}/year?bed=demo-sawpit-corner`);
+    const page = await visit(`${GARDEN}/year?bed=demo-sawpit-corner`);
     const found = region(page, 'Expected and found');
     await expect(found).toContainText('Soil test of 24 February');
     await expectAccessible(page);
@@ -343,13 +345,13 @@ onDemo.describe('a season on the demo', () => {
     await expect(region(page, 'Closed')).toContainText('No more sawdust');
     await expect(region(page, 'Closed')).toContainText('Carried forward');
 
-    await page.goto(`${GARDEN}/year?bed=demo-currant-line`);
+    await visit(`${GARDEN}/year?bed=demo-currant-line`);
     const choices = region(page, 'Stack, pull or rest');
     await expect(choices).toContainText('organic matter in three years');
     await choices.getByRole('button', { name: 'Make it the plan' }).nth(1).click();
     await expect(choices.getByRole('button', { name: 'In the plan' })).toBeVisible();
 
-    await page.goto(`${GARDEN}/year?bed=demo-boathouse-path`);
+    await visit(`${GARDEN}/year?bed=demo-boathouse-path`);
     const lift = region(page, 'Lift the bottom');
     await lift.getByLabel(/Shelterbelt chips, part spruce, 2.2 years old/).check();
     await lift.getByRole('button', { name: 'Lift into the stock' }).click();
@@ -357,7 +359,7 @@ onDemo.describe('a season on the demo', () => {
     await goTo(page, `${GARDEN}/stock`);
     await expect(page.getByRole('row').filter({ hasText: 'Path crumbs of 2026' })).toBeVisible();
 
-    await page.goto(`${GARDEN}/year?bed=demo-currant-line`);
+    await visit(`${GARDEN}/year?bed=demo-currant-line`);
     const move = region(page, 'Move a layer');
     await move.getByRole('checkbox').first().check();
     await move.getByLabel('How much of it').fill('50');

@@ -4,7 +4,7 @@ import { expectAccessible } from './accessible.ts';
 import { choose, isAnswered, layers } from './bed-page.ts';
 import { onDemo, onOwn } from './books-of-file.ts';
 import { makeBed, makeGarden } from './own-books.ts';
-import { goTo, openBook } from './pages.ts';
+import { goTo } from './pages.ts';
 
 onOwn.describe('stock and preparing', () => {
   const test = onOwn;
@@ -23,11 +23,11 @@ onOwn.describe('stock and preparing', () => {
   }
 
   test('unknown chips are judged, seasoned, mixed by the bucket, solved to 28:1 and made into a heap', async ({
-    page,
+    visit,
     request,
   }) => {
     await makeGarden(request, 'yard');
-    await page.goto('/garden/yard/stock');
+    const page = await visit('/garden/yard/stock');
 
     await test.step('a load is judged by a bucket, a handful and a count', async () => {
       await expect(page.getByText('Nothing in stock yet')).toBeVisible();
@@ -150,10 +150,10 @@ onOwn.describe('stock and preparing', () => {
     await expectAccessible(page);
   });
 
-  test('wood is burnt to char, checked, charged, and laid on a bed', async ({ page, request }) => {
+  test('wood is burnt to char, checked, charged, and laid on a bed', async ({ visit, request }) => {
     await makeGarden(request, 'kiln');
     const bed = await makeBed(request, 'kiln', { id: 'kiln-bed', name: 'Rowan bed', areaM2: 4 });
-    await page.goto('/garden/kiln/prepare/char');
+    const page = await visit('/garden/kiln/prepare/char');
 
     await test.step('a burn is kept step by step, with its warnings', async () => {
       await expect(page.getByText('No char yet')).toBeVisible();
@@ -226,11 +226,11 @@ onOwn.describe('stock and preparing', () => {
     });
   });
 
-  test('ash is stopped by pH 7.8, and a brew says what its sugar costs', async ({ page, request }) => {
+  test('ash is stopped by pH 7.8, and a brew says what its sugar costs', async ({ visit, request }) => {
     await makeGarden(request, 'ash');
     await makeBed(request, 'ash', { id: 'chalk', name: 'Chalk bed', ph: 7.8 });
     await makeBed(request, 'ash', { id: 'sour', name: 'Sour bed', ph: 5.4 });
-    await page.goto('/garden/ash/prepare/ash');
+    const page = await visit('/garden/ash/prepare/ash');
     await expect(page.getByText('No ash here')).toBeVisible();
     await expect(page.getByRole('alert')).toContainText('pH 7.8: above 7.5 no ash goes on a bed');
     await expect(page.getByRole('form', { name: 'Give ash' })).toHaveCount(0);
@@ -295,10 +295,10 @@ onOwn.describe('stock and preparing', () => {
     await expect(row(page, 'Grass clippings')).toBeVisible();
   });
 
-  test('the bench asks what if, keeps limits of a row, and scales to a bed', async ({ page, request }) => {
+  test('the bench asks what if, keeps limits of a row, and scales to a bed', async ({ visit, request }) => {
     await makeGarden(request, 'bench');
     await makeBed(request, 'bench', { id: 'long', name: 'Long bed', areaM2: 5 });
-    await page.goto('/garden/bench/prepare');
+    const page = await visit('/garden/bench/prepare');
     const whatIf = page.getByRole('region', { name: 'What if I had' });
     await whatIf.getByRole('button', { name: /of grass clippings/ }).click();
     await expect(whatIf.getByText('To bring C:N down')).toHaveCount(0);
@@ -317,9 +317,9 @@ onOwn.describe('stock and preparing', () => {
     await expect(page.getByLabel('How much').nth(1)).toHaveValue('20');
   });
 
-  test('a material is looked up, compared and given a laboratory report', async ({ page, request }) => {
+  test('a material is looked up, compared and given a laboratory report', async ({ visit, request }) => {
     await makeGarden(request, 'lab');
-    await page.goto('/garden/lab/materials');
+    const page = await visit('/garden/lab/materials');
     await page.getByLabel('Search').fill('horse');
     await page.getByRole('button', { name: 'Horse manure with bedding' }).click();
     await page.getByRole('button', { name: 'Add a report' }).click();
@@ -343,8 +343,8 @@ onOwn.describe('stock and preparing', () => {
 onDemo.describe('the demo yard', () => {
   const test = onDemo;
 
-  test('ash is mixed into finished compost, never into a heap at work, and taken back', async ({ page }) => {
-    await page.goto('/garden/ternhollow/prepare/ash');
+  test('ash is mixed into finished compost, never into a heap at work, and taken back', async ({ visit }) => {
+    const page = await visit('/garden/ternhollow/prepare/ash');
     const mixes = page.getByRole('region', { name: 'Ash into compost, soil or pots' });
     await expect(mixes).toContainText('110 g, 1 cup');
     await expect(mixes).toContainText(/Not into .*Spring heap/);
@@ -357,10 +357,11 @@ onDemo.describe('the demo yard', () => {
     await expect(mixes).not.toContainText('none more');
   });
 
-  test('every page of Stock and Prepare is whole and accessible', async ({ page }) => {
+  test('every page of Stock and Prepare is whole and accessible', async ({ visit }) => {
+    const page = await visit('/garden/ternhollow/method');
     const broken: string[] = [];
     page.on('pageerror', (error) => broken.push(error.message));
-    await openBook(page, '/garden/ternhollow');
+    await expect(page).toHaveTitle(/^Method/);
     for (const [path, waitFor] of [
       ['stock', 'locks up to'],
       ['stock/demo-lot-hazel', 'Reserved'],
@@ -379,9 +380,9 @@ onDemo.describe('the demo yard', () => {
   });
 
   test('a delivery that is expected has its day and amount, is changed, comes, and is taken back', async ({
-    page,
+    visit,
   }) => {
-    await page.goto('/garden/ternhollow/stock/demo-lot-hazel');
+    const page = await visit('/garden/ternhollow/stock/demo-lot-hazel');
     const years = page.getByRole('region', { name: 'Over the next two years' });
     await expect(years).toContainText('in 24 months');
     await expect(years).toContainText('To make what is available last');

@@ -1,6 +1,6 @@
-import type { Page } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
 import { expect } from './expect.ts';
-import { onOwn as test } from './books-of-file.ts';
+import { onOwn as test, type Visit } from './books-of-file.ts';
 import { choose, press } from './bed-page.ts';
 import { makeBed, makeGarden } from './own-books.ts';
 
@@ -11,8 +11,12 @@ const way = (page: Page, name: string) => page.getByRole('article', { name, exac
 const beaten = (page: Page) => page.getByText(/beats in everything/);
 
 /** A salad bed that is sown in spring, a path and a row of shrubs; opens the ways of a load for the bed. */
-async function askAbout(page: Page, garden: string, material: string, liters: string): Promise<void> {
-  const { request } = page;
+async function askAbout(
+  { visit, request }: { readonly visit: Visit; readonly request: APIRequestContext },
+  garden: string,
+  material: string,
+  liters: string,
+): Promise<Page> {
   await makeGarden(request, garden);
   const sown = { state: 'planned' as const, plantedOn: '2027-04-10', clearedOn: '2027-06-20' };
   const salad = { cropId: 'lettuce', startsAs: 'seed' as const, nitrogenDemandGPerM2: 9, rootDepthCm: 25 };
@@ -25,12 +29,13 @@ async function askAbout(page: Page, garden: string, material: string, liters: st
   );
   await makeBed(request, garden, { id: `${garden}-path`, name: 'Mill path', kind: 'path', areaM2: 4 });
   await makeBed(request, garden, { id: `${garden}-row`, name: 'Berry row', kind: 'shrubs', areaM2: 6 });
-  await page.goto(`/garden/${garden}/ways`);
+  const page = await visit(`/garden/${garden}/ways`);
   await expect(page.getByLabel('What', { exact: true })).toBeVisible();
   await choose(page, 'Of what', material);
   await page.getByLabel('How much, L').fill(liters);
   await choose(page, 'For', 'Salad bed');
   await expect(verdict(page)).toBeVisible();
+  return page;
 }
 
 /** Puts all weight on one aim. */
@@ -50,9 +55,15 @@ async function wantOnly(page: Page, aim: string): Promise<void> {
 }
 
 test('fresh chips in autumn for a salad bed: never dug in first, most food the soonest by a detour or on top', async ({
-  page,
+  visit,
+  request,
 }) => {
-  await askAbout(page, 'autumn-chips', 'Wood chips, thin leafless branches', '400');
+  const page = await askAbout(
+    { visit, request },
+    'autumn-chips',
+    'Wood chips, thin leafless branches',
+    '400',
+  );
   await expect(page.getByRole('article').first()).not.toHaveAccessibleName('Dug in now');
   await wantOnly(page, 'Food now');
   await expect(page.getByRole('article').first()).not.toHaveAccessibleName('Dug in now');
@@ -65,9 +76,10 @@ test('fresh chips in autumn for a salad bed: never dug in first, most food the s
 });
 
 test('a load of manure, and card: the guide values are named, and kept by the thin layer', async ({
-  page,
+  visit,
+  request,
 }) => {
-  await askAbout(page, 'manure', 'Farmyard cattle manure', '150');
+  const page = await askAbout({ visit, request }, 'manure', 'Farmyard cattle manure', '150');
   await wantOnly(page, 'Least against it');
   const thin = page.getByRole('article').first();
   await expect(thin).toHaveAccessibleName('A thin layer on top');
@@ -87,9 +99,10 @@ test('a load of manure, and card: the guide values are named, and kept by the th
 });
 
 test('prunings, char or chips: what lasts longest is burnt, and says what fire asks for', async ({
-  page,
+  visit,
+  request,
 }) => {
-  await askAbout(page, 'prunings', 'Wood chips, thin leafless branches', '300');
+  const page = await askAbout({ visit, request }, 'prunings', 'Wood chips, thin leafless branches', '300');
   await wantOnly(page, 'Soil later');
   if (!(await way(page, 'Burnt to char').isVisible())) await beaten(page).click();
   const charred = way(page, 'Burnt to char');
@@ -105,9 +118,10 @@ test('prunings, char or chips: what lasts longest is burnt, and says what fire a
 });
 
 test('two cubic meters of leaves: what has no room is told, and clippings go into the heap as wanted', async ({
-  page,
+  visit,
+  request,
 }) => {
-  await askAbout(page, 'leaves', 'Autumn leaves, mixed', '2000');
+  const page = await askAbout({ visit, request }, 'leaves', 'Autumn leaves, mixed', '2000');
   if (!(await way(page, 'On top now').isVisible())) await beaten(page).click();
   await expect(way(page, 'On top now')).toContainText(/1\.\d+ m³ more than does well there stay/);
   await page.getByText('What if …').click();
@@ -118,6 +132,6 @@ test('two cubic meters of leaves: what has no room is told, and clippings go int
   if (!(await way(page, 'Composted first').isVisible())) await beaten(page).click();
   await way(page, 'Composted first').getByRole('button', { name: 'Make it the plan' }).click();
   await expect(page.getByText('“Composted first” is the plan; the calendar has its days.')).toBeVisible();
-  await page.goto('/garden/leaves/stock');
+  await visit('/garden/leaves/stock');
   await expect(page.getByText(/leaves.*composted first/i).first()).toBeVisible();
 });

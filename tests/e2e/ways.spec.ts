@@ -77,8 +77,8 @@ test.describe('as things may be', () => {
   });
 });
 
-test('a load that is still to come is weighed too, and planned with its arrival', async ({ page, demo }) => {
-  await page.goto(`/garden/ternhollow/ways`);
+test('a load that is still to come is weighed too, and planned with its arrival', async ({ visit, demo }) => {
+  const page = await visit(`/garden/ternhollow/ways`);
   await choose(page, 'What', 'A load to come …');
   await page.getByLabel('How much, L').fill('300');
   await choose(page, 'For', 'Gourd Mound');
@@ -99,9 +99,9 @@ test('a load that is still to come is weighed too, and planned with its arrival'
 });
 
 test('the bed or the pile is left open: ways of several stand side by side, in money where there are prices', async ({
-  page,
+  visit,
 }) => {
-  await page.goto(`/garden/ternhollow/stock/demo-lot-hazel`);
+  const page = await visit(`/garden/ternhollow/stock/demo-lot-hazel`);
   await page.getByRole('button', { name: 'Which way to use it?' }).click();
   await expect(decided(page)).toBeVisible();
   await expect(page.getByText('Pale leaves, all beds').first()).toBeVisible();

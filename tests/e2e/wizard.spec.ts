@@ -28,9 +28,9 @@ test.afterAll(async () => {
 });
 
 test('a table is read in by the wizard: understood, put right, tried, part left out, taken back', async ({
-  page,
+  visit,
 }) => {
-  await page.goto(demo.address + DATA);
+  const page = await visit(demo.address + DATA);
   await page.getByRole('button', { name: 'Import a file or table' }).click();
   const wizard = page.getByRole('region', { name: 'Import a file or table' });
   await wizard
@@ -73,7 +73,7 @@ test('a table is read in by the wizard: understood, put right, tried, part left 
 });
 
 test('a workbook as people keep it: words placed once, a cell mended, and all of it known the next time', async ({
-  page,
+  visit,
 }) => {
   const book = utils.book_new();
   const lines = [
@@ -89,7 +89,7 @@ test('a workbook as people keep it: words placed once, a cell mended, and all of
     mimeType: 'application/vnd.oasis.opendocument.spreadsheet',
     buffer: write(book, { type: 'buffer', bookType: 'ods' }) as Buffer,
   };
-  await page.goto(demo.address + DATA);
+  const page = await visit(demo.address + DATA);
   await page.getByRole('button', { name: 'Import a file or table' }).click();
   const wizard = page.getByRole('region', { name: 'Import a file or table' });
   await wizard.getByLabel('The file').setInputFiles(file);
@@ -115,8 +115,8 @@ test('a workbook as people keep it: words placed once, a cell mended, and all of
   await expect(wizard.getByText(/names no material/)).toHaveCount(0);
 });
 
-test('a table goes out and comes in again without a change', async ({ page }) => {
-  await page.goto(demo.address + DATA);
+test('a table goes out and comes in again without a change', async ({ visit }) => {
+  const page = await visit(demo.address + DATA);
   const csv = await downloaded(page, () => page.getByRole('button', { name: 'Plantings as CSV' }).click());
   await page.getByRole('button', { name: 'Import a file or table' }).click();
   await page
@@ -128,7 +128,7 @@ test('a table goes out and comes in again without a change', async ({ page }) =>
   await expect(page.getByText('Nothing to do: all of it was in the books already.')).toBeVisible();
 });
 test('outlines of beds come in as GeoJSON beside the areas in the book, and go out again', async ({
-  page,
+  visit,
 }) => {
   const corners = [
     [-4.1, 50.2],
@@ -142,7 +142,7 @@ test('outlines of beds come in as GeoJSON beside the areas in the book, and go o
     properties: { name },
     geometry: { type: 'Polygon', coordinates: [corners] },
   });
-  await page.goto(demo.address + DATA);
+  const page = await visit(demo.address + DATA);
   await page.getByRole('button', { name: 'Import a file or table' }).click();
   const box = page.getByLabel('The table or text');
   await box.fill(JSON.stringify({ type: 'FeatureCollection', features: [feature('Nowhere')] }));
@@ -159,16 +159,16 @@ test('outlines of beds come in as GeoJSON beside the areas in the book, and go o
   });
 });
 
-test('weather is read off the station, and can be taken back', async ({ page }) => {
-  await page.goto(demo.address + DATA);
+test('weather is read off the station, and can be taken back', async ({ visit }) => {
+  const page = await visit(demo.address + DATA);
   await page.getByRole('button', { name: 'Read the station until yesterday' }).click();
   await expect(page.getByText('120 days were measured, the last on 13 May 2026.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('The beds live under the twelve monthly normals')).toBeVisible();
 });
 
-test('a laboratory’s report and a station’s log are known for what they are', async ({ page }) => {
-  await page.goto(demo.address + DATA);
+test('a laboratory’s report and a station’s log are known for what they are', async ({ visit }) => {
+  const page = await visit(demo.address + DATA);
   await page.getByRole('button', { name: 'Import a file or table' }).click();
   const wizard = page.getByRole('region', { name: 'Import a file or table' });
   const pasted = wizard.getByLabel('The table or text');

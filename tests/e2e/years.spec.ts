@@ -144,8 +144,8 @@ onOwn.describe('a sandy and a clay bed', () => {
 onDemo.describe('years on the demo', () => {
   const test = onDemo;
 
-  test('second opinions by name, the whole garden as one, and what it is worth', async ({ page }) => {
-    await page.goto(`${GARDEN}/years?beds=garden&years=5&habits=planned,compostYearly,nothing`);
+  test('second opinions by name, the whole garden as one, and what it is worth', async ({ visit }) => {
+    const page = await visit(`${GARDEN}/years?beds=garden&years=5&habits=planned,compostYearly,nothing`);
     await expect(page.getByText(/As planned on Ternhollow/)).toBeVisible({ timeout: 30_000 });
     await page.getByLabel('Second opinions').check();
     await expect(page.getByRole('group', { name: /Carbon in humus/ })).toContainText('Hénin & D. 1945');
@@ -176,7 +176,7 @@ onDemo.describe('years on the demo', () => {
     await page.getByText('All carbon', { exact: true }).click();
     await expect(page.getByRole('group', { name: /All carbon of/ })).toBeVisible();
 
-    await page.goto(`${GARDEN}/years?beds=demo-sawpit-corner&years=5&habits=compostYearly,nothing`);
+    await visit(`${GARDEN}/years?beds=demo-sawpit-corner&years=5&habits=compostYearly,nothing`);
     const worth = region(page, 'What it is worth');
     await worth.getByRole('button', { name: 'Your prices' }).click();
     await worth.getByLabel('1 hour of your time').fill('-3');
@@ -197,8 +197,8 @@ onDemo.describe('years on the demo', () => {
     await expectAccessible(page);
   });
 
-  test('the stock is shared out with reasons, own choices kept, and made the plan', async ({ page }) => {
-    await page.goto(`${GARDEN}/share`);
+  test('the stock is shared out with reasons, own choices kept, and made the plan', async ({ visit }) => {
+    const page = await visit(`${GARDEN}/share`);
     const answer = page.getByText(/of what the beds need is met within every limit/);
     await expect(answer).toBeVisible({ timeout: 30_000 });
     await test.step('within every limit, which sharing evenly is not', async () => {
