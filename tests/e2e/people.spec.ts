@@ -94,4 +94,5 @@ test('a helper is let in, writes under a name, and is let in no more; a guest re
   await expect(robins.getByText(INVITATION)).toBeVisible();
   await page.goto(`${shared.address}/garden/ternhollow/log/all`);
   await expect(page.getByText(/\(by Robin\)/).first()).toBeVisible();
+  for (const device of [robins, guests]) await device.context().close();
 });
