@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect } from './expect.ts';
+import { isAnswered } from './bed-page.ts';
 import { onDemo as test } from './books-of-file.ts';
 import { smallLetters } from './letters.ts';
 import { goTo, openBook, overflowPx } from './pages.ts';
@@ -63,6 +64,7 @@ test('the drawing of a bed folds away, and stays so on this device', async ({ pa
   await page.reload();
   await expect(page.getByRole('button', { name: 'Show the drawing' })).toBeVisible();
   await expect(drawing).toBeHidden();
+  await isAnswered(page);
   await page.getByRole('button', { name: 'Show the drawing' }).tap();
   await expect(drawing).toBeVisible();
 });
