@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import { spawnSync } from 'node:child_process';
 import {
   copyFileSync,
+  existsSync,
   mkdirSync,
   readFileSync,
   readdirSync,
@@ -94,12 +95,13 @@ describe('a file that two programs want', () => {
       },
     ],
   ])(
-    'and is %s under the server: no write is acknowledged any more, and all can be saved',
+    'and is %s under the server: no write is acknowledged any more, none is restored over it, and all can be saved',
     async (how, act) => {
       const file = join(folder, `gone-${how.replace(' ', '-')}.sqlite`);
       const server = await startServer(file);
       try {
         expect((await make(server, 'kept')).status).toBe(201);
+        const { name } = (await askAt<BackupEntry>(server, 'POST', '/api/backups')).body;
         act(file);
         const refused = await make(server, 'lost');
         expect([refused.status, refused.body.detail]).toEqual([
@@ -109,6 +111,13 @@ describe('a file that two programs want', () => {
         expect((await askAt<{ status: string }>(server, 'GET', '/api/health')).body.status).toBe('replaced');
         const saved = await askAt<GardenFile>(server, 'GET', '/api/gardens/kept/garden.json');
         expect([saved.status, saved.body.garden.name]).toEqual([200, 'Garden kept']);
+        const isThere = existsSync(file);
+        const restored = await askAt<{ detail: string }>(server, 'POST', `/api/backups/${name}/restore`);
+        expect([restored.status, restored.body.detail]).toEqual([
+          503,
+          expect.stringMatching(/moved, deleted or replaced/),
+        ]);
+        expect(existsSync(file)).toBe(isThere);
       } finally {
         await server.stop();
       }
