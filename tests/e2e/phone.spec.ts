@@ -65,11 +65,13 @@ test('the drawing of a bed folds away, and stays so on this device', async ({ pa
   await expect(page.getByRole('button', { name: 'Show the drawing' })).toBeVisible();
   await expect(drawing).toBeHidden();
   // The answers have their room from the start: what stands below them does not move from under the finger.
-  const roomPx = () =>
-    page.locator('.answers, .answers-waiting').evaluate((room) => room.getBoundingClientRect().height);
+  const roomPx = async () => {
+    const height = () => document.querySelector('.answers, .answers-waiting')?.getBoundingClientRect().height;
+    return (await page.waitForFunction(height)).jsonValue();
+  };
   const whileWaitingPx = await roomPx();
   await isAnswered(page);
-  expect(await roomPx()).toBeCloseTo(whileWaitingPx, 0);
+  expect(await roomPx()).toBe(whileWaitingPx);
   await page.getByRole('button', { name: 'Show the drawing' }).tap();
   await expect(drawing).toBeVisible();
 });
